@@ -1,0 +1,28 @@
+import { reactRouter } from "@react-router/dev/vite";
+import tailwindcss from "@tailwindcss/vite";
+import { defineConfig } from "vite";
+
+export default defineConfig({
+  plugins: [tailwindcss(), reactRouter()],
+  build: { target: "es2022", sourcemap: false, assetsInlineLimit: 0 },
+  worker: { format: "es" },
+  optimizeDeps: {
+    // A cold cache would otherwise answer 504 and the page would never come alive.
+    include: [
+      "react",
+      "react-dom",
+      "react-dom/client",
+      "react-router",
+      "radix-ui",
+      "lucide-react",
+      "sonner",
+      "zod",
+      "bidi-js",
+      "linebreak",
+      "harfbuzzjs",
+      "@dnd-kit/core",
+      "@dnd-kit/sortable",
+      "@dnd-kit/utilities",
+    ],
+  },
+});

@@ -1,0 +1,11 @@
+import { defineConfig } from "vitest/config";
+
+// React Router's plugin stays out: unit tests never load routes.
+export default defineConfig({
+  test: {
+    include: ["{core,painters,server,app,designs,demo}/**/*.test.ts"],
+    testTimeout: 60_000,
+    hookTimeout: 60_000,
+    maxWorkers: 2,
+  },
+});
