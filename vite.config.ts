@@ -15,7 +15,6 @@ export default defineConfig({
       "react-router",
       "radix-ui",
       "lucide-react",
-      "sonner",
       "zod",
       "bidi-js",
       "linebreak",

@@ -1,0 +1,45 @@
+import type { PinnedDocument } from "../../core/screens/dress.ts";
+import type { Output } from "../../core/screens/plan.ts";
+import { evolve } from "../../core/show/evolve.ts";
+import type { ShowState, Target } from "../../core/show/state.ts";
+import type { ServerMessage } from "../../core/show/wire.ts";
+
+/** This window's copy of the show: the same events, the same state. */
+export class ShowCopy {
+  readonly documents = new Map<string, PinnedDocument>();
+  state: ShowState | undefined;
+  outputs: readonly Output[] = [];
+  outputId: string | null = null;
+  primed: readonly Target[] = [];
+  #buildId: string | undefined;
+
+  /**
+   * Takes in a message.
+   * @returns what has changed: "nothing" here, "documents" or "state"; "broken" when an event is missing and the
+   *   window must connect anew; "outdated" when the server runs a newer build and the window must load anew
+   */
+  hear(message: ServerMessage): "nothing" | "documents" | "state" | "prime" | "broken" | "outdated" {
+    switch (message.kind) {
+      case "documents":
+        for (const [hash, document] of Object.entries(message.documents)) this.documents.set(hash, document);
+        return "documents";
+      case "welcome":
+        if (this.#buildId !== undefined && this.#buildId !== message.buildId) return "outdated";
+        this.#buildId = message.buildId;
+        this.state = message.state;
+        this.outputs = message.outputs;
+        this.outputId = message.outputId;
+        return "state";
+      case "event":
+        if (!this.state || message.logged.seq <= this.state.seq) return "nothing";
+        if (message.logged.seq !== this.state.seq + 1) return "broken";
+        this.state = evolve(this.state, message.logged);
+        return "state";
+      case "prime":
+        this.primed = message.targets;
+        return "prime";
+      default:
+        return "nothing";
+    }
+  }
+}

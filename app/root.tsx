@@ -1,0 +1,45 @@
+import "./styles/app.css";
+import type { ReactNode } from "react";
+import { isRouteErrorResponse, Links, Meta, Outlet, Scripts, ScrollRestoration, useRouteError } from "react-router";
+
+export function Layout({ children }: { children: ReactNode }) {
+  return (
+    <html lang="en">
+      <head>
+        <meta charSet="utf-8" />
+        <meta name="viewport" content="width=device-width, initial-scale=1" />
+        <Meta />
+        <Links />
+      </head>
+      <body>
+        {children}
+        <ScrollRestoration />
+        <Scripts />
+      </body>
+    </html>
+  );
+}
+
+export default function Root() {
+  return <Outlet />;
+}
+
+export function ErrorBoundary() {
+  const error = useRouteError();
+  const notFound = isRouteErrorResponse(error) && error.status === 404;
+  return (
+    <main className="grid min-h-screen place-content-center gap-3 p-8 text-center">
+      <h1 className="font-brand text-2xl font-semibold">{notFound ? "Nothing is here" : "This page failed"}</h1>
+      <p className="max-w-prose text-second">
+        {notFound
+          ? "The link is wrong or no longer valid. What is on air is as it was; ask the desk for the link again."
+          : "What is on air goes on as it was. Load this page again; if it fails again, start the server anew — everything is kept."}
+      </p>
+      <p>
+        <a className="text-act underline" href="/run">
+          To the run view
+        </a>
+      </p>
+    </main>
+  );
+}

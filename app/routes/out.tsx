@@ -1,0 +1,19 @@
+import { data } from "react-router";
+import { OutputWindow } from "../out/OutputWindow.tsx";
+import { getServices } from "../services.server.ts";
+import type { Route } from "./+types/out.ts";
+
+export function loader({ params, context, request }: Route.LoaderArgs) {
+  const { links, show } = getServices(context);
+  const link = links.find(params.token);
+  const output = link?.kind === "output" ? show.outputs.find(({ id }) => id === link.outputId) : undefined;
+  if (!output) throw data("No output has this link", { status: 404 });
+  const over = new URL(request.url).searchParams.get("over") === "picture";
+  return { output, token: params.token, overPicture: over, title: `${output.name} · ${show.name}` };
+}
+
+export const meta: Route.MetaFunction = ({ loaderData }) => [{ title: loaderData?.title ?? "Output" }];
+
+export default function OutRoute({ loaderData }: Route.ComponentProps) {
+  return <OutputWindow {...loaderData} />;
+}

@@ -1,0 +1,7 @@
+import type { RouterContextProvider } from "react-router";
+import { type Services, servicesContext } from "../server/services.ts";
+
+/** The services of this process, for loaders and actions. */
+export function getServices(context: Readonly<RouterContextProvider>): Services {
+  return context.get(servicesContext());
+}

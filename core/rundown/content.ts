@@ -1,0 +1,41 @@
+import { z } from "zod";
+import { flowUnitSchema } from "../words/flow.ts";
+
+/**
+ * Everything a cue needs to be on air, pinned: it is stored under its hash and never changes. The air refers to
+ * it by hash, so editing the cue, a template or the style cannot move what people see.
+ */
+export const hashSchema = z.string().regex(/^[0-9a-f]{64}$/);
+export type Hash = z.infer<typeof hashSchema>;
+
+const occurrenceSchema = z.strictObject({
+  /** Unique in the content: the section and how often it was sung before, or the passage. */
+  key: z.string().max(80),
+  label: z.string().max(80),
+  book: z.string().max(20).nullable(),
+  units: z.array(flowUnitSchema).max(4_000),
+});
+export type Occurrence = z.infer<typeof occurrenceSchema>;
+
+const flowSchema = z.strictObject({
+  /** The field the words of a step go to. */
+  field: z.string().max(40),
+  occurrences: z.array(occurrenceSchema).max(1_000),
+  /** Outfit id → for each occurrence, the units its slides begin with. */
+  divisions: z.record(z.string(), z.array(z.array(z.number().int().min(0)))),
+});
+export type Flow = z.infer<typeof flowSchema>;
+
+export const pageContentSchema = z.strictObject({
+  kind: z.literal("page"),
+  cueKind: z.enum(["page", "song", "reading"]),
+  title: z.string().max(400),
+  fieldSet: z.string().max(40),
+  layerId: z.string().max(40),
+  values: z.record(z.string(), z.string()),
+  flow: flowSchema.nullable(),
+  /** Outfit id → what it wears there; an outfit that is missing shows nothing of this cue. */
+  wardrobe: z.record(z.string(), z.strictObject({ template: hashSchema, style: hashSchema })),
+  stayMs: z.number().int().positive().nullable(),
+});
+export type PageContent = z.infer<typeof pageContentSchema>;

@@ -1,0 +1,34 @@
+import { z } from "zod";
+import { cueDocSchema } from "./cueDoc.ts";
+
+/** What Prepare may do to the rundown. Ids are made by the desk, so that an edit can be shown before it is saved. */
+const cueId = z.string().min(8).max(60);
+const baseRevision = z.number().int().min(0);
+
+export const editSchema = z.discriminatedUnion("kind", [
+  z.strictObject({ kind: z.literal("addCue"), cueId, doc: cueDocSchema, afterId: cueId.nullable() }),
+  z.strictObject({ kind: z.literal("changeCue"), cueId, doc: cueDocSchema, baseRevision }),
+  z.strictObject({ kind: z.literal("moveCue"), cueId, afterId: cueId.nullable() }),
+  z.strictObject({ kind: z.literal("duplicateCue"), cueId, newId: cueId }),
+  z.strictObject({ kind: z.literal("deleteCue"), cueId }),
+  z.strictObject({ kind: z.literal("undo") }),
+  z.strictObject({ kind: z.literal("redo") }),
+]);
+export type Edit = z.infer<typeof editSchema>;
+
+export const editRequestSchema = z.strictObject({ actor: z.string().min(8).max(60), edit: editSchema });
+
+/** A cue as a desk knows it. */
+export const cueViewSchema = z.strictObject({
+  cueId: z.string(),
+  revision: z.number().int(),
+  doc: cueDocSchema,
+  compiled: z.union([z.strictObject({ hash: z.string() }), z.strictObject({ problem: z.string() })]),
+});
+export type CueView = z.infer<typeof cueViewSchema>;
+
+export type EditOutcome =
+  | { readonly kind: "saved"; readonly revision: number; readonly label: string; readonly cueId: string | null }
+  /** The cue has moved on since: here is how it stands. */
+  | { readonly kind: "conflict"; readonly sentence: string; readonly current: CueView | null }
+  | { readonly kind: "refused"; readonly sentence: string };

@@ -1,0 +1,55 @@
+import type { ShowState, Target } from "../show/state.ts";
+import type { PageContent } from "./content.ts";
+import { findStepAfter, sameAnchor, stepsOf } from "./steps.ts";
+
+/** A cue of the rundown that is ready to be taken. Cues with a problem are not in the list. */
+export interface ReadyCue {
+  readonly cueId: string;
+  /** Place in the whole rundown, problem cues counted. */
+  readonly index: number;
+  readonly hash: string;
+  readonly content: PageContent;
+}
+
+/** What the take key would bring: the armed step, else the one that follows the last taken; undefined at the end. */
+export function findNext(
+  state: Pick<ShowState, "arm" | "position">,
+  cues: readonly ReadyCue[],
+): Target | undefined {
+  const armed = state.arm && findArmed(state.arm.target, cues);
+  return armed ?? findFollowing(state.position, cues);
+}
+
+/** The armed step in the cue as it stands now; undefined when the cue or the step is gone. */
+function findArmed(target: Target, cues: readonly ReadyCue[]): Target | undefined {
+  const cue = cues.find(({ cueId }) => cueId === target.cueId);
+  if (!cue || !stepsOf(cue.content).some((step) => sameAnchor(step.anchor, target.step))) return undefined;
+  return { ...target, content: cue.hash };
+}
+
+function findFollowing(position: ShowState["position"], cues: readonly ReadyCue[]): Target | undefined {
+  if (!position) return firstStep(cues[0]);
+  const current = cues.find(({ cueId }) => cueId === position.cueId);
+  if (!current) return firstStep(cues.find(({ index }) => index >= position.cueIndex));
+  const step = findStepAfter(current.content, position.step);
+  if (step) return { cueId: current.cueId, content: current.hash, step: step.anchor };
+  return firstStep(cues.find(({ index }) => index > current.index));
+}
+
+function firstStep(cue: ReadyCue | undefined): Target | undefined {
+  const step = cue && stepsOf(cue.content)[0];
+  return step && { cueId: cue.cueId, content: cue.hash, step: step.anchor };
+}
+
+/** The step before or after another in the whole rundown, for moving the arm; undefined past either end. */
+export function findNeighbour(target: Target, by: 1 | -1, cues: readonly ReadyCue[]): Target | undefined {
+  const at = cues.findIndex(({ cueId }) => cueId === target.cueId);
+  const cue = cues[at];
+  if (!cue) return undefined;
+  const steps = stepsOf(cue.content);
+  const step = steps[steps.findIndex(({ anchor }) => sameAnchor(anchor, target.step)) + by];
+  if (step) return { cueId: cue.cueId, content: cue.hash, step: step.anchor };
+  const other = cues[at + by];
+  const edge = other && (by === 1 ? stepsOf(other.content)[0] : stepsOf(other.content).at(-1));
+  return edge && { cueId: other.cueId, content: other.hash, step: edge.anchor };
+}

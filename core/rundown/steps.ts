@@ -1,0 +1,131 @@
+import { z } from "zod";
+import type { FieldValues } from "../scene/layOut.ts";
+import { uniteDivisions } from "../words/divide.ts";
+import { joinUnits } from "../words/flow.ts";
+import { formatPassage } from "../words/reference.ts";
+import type { Flow, Occurrence, PageContent } from "./content.ts";
+
+/** A place in a content, not a number in a list: it holds when outfits divide the words differently. */
+export const anchorSchema = z.strictObject({
+  occurrence: z.string().max(80),
+  unit: z.number().int().min(0).max(10_000),
+});
+export type Anchor = z.infer<typeof anchorSchema>;
+
+/** What one press of the take key brings. */
+export interface Step {
+  readonly anchor: Anchor;
+  readonly kind: "page" | "words" | "leave";
+  /** Section or verses; empty where the label above still holds. */
+  readonly label: string;
+  readonly words: string;
+}
+
+/** The only step of a page without running words. */
+export const PAGE_ANCHOR: Anchor = { occurrence: "page", unit: 0 };
+/** The last step of running words: they leave. */
+export const LEAVE_ANCHOR: Anchor = { occurrence: "leave", unit: 0 };
+
+export const sameAnchor = (a: Anchor, b: Anchor) => a.occurrence === b.occurrence && a.unit === b.unit;
+
+const stepsByContent = new WeakMap<PageContent, readonly Step[]>();
+
+/** The steps of a content in order: the union of the divisions of all outfits, then one that takes the words off. */
+export function stepsOf(content: PageContent): readonly Step[] {
+  let steps = stepsByContent.get(content);
+  if (!steps) {
+    steps = content.flow
+      ? flowSteps(content.flow)
+      : [{ anchor: PAGE_ANCHOR, kind: "page", label: "", words: content.title }];
+    stepsByContent.set(content, steps);
+  }
+  return steps;
+}
+
+function flowSteps(flow: Flow): Step[] {
+  const steps: Step[] = [];
+  for (const [index, occurrence] of flow.occurrences.entries()) {
+    const starts = uniteDivisions(Object.values(flow.divisions).map((byOccurrence) => byOccurrence[index] ?? []));
+    for (const [i, unit] of starts.entries()) {
+      const end = starts[i + 1] ?? occurrence.units.length;
+      steps.push({
+        anchor: { occurrence: occurrence.key, unit },
+        kind: "words",
+        label: occurrence.book ? verseLabel(occurrence, unit, end) : i === 0 ? occurrence.label : "",
+        words: joinUnits(occurrence.units, unit, end),
+      });
+    }
+  }
+  steps.push({ anchor: LEAVE_ANCHOR, kind: "leave", label: "", words: "" });
+  return steps;
+}
+
+function verseLabel(occurrence: Occurrence, from: number, to: number): string {
+  const first = occurrence.units[from]?.verse;
+  const last = occurrence.units[to - 1]?.verse;
+  const before = occurrence.units[from - 1]?.verse;
+  if (!first || !last) return "";
+  const begins = before?.verse === first.verse && before.chapter === first.chapter;
+  if (first.verse === last.verse && first.chapter === last.chapter) return begins ? "" : `${first.verse}`;
+  return `${first.verse}–${last.verse}`;
+}
+
+/** The slide of an outfit that holds an anchor: units [from, to) of one occurrence. */
+export interface Chunk {
+  readonly occurrence: Occurrence;
+  readonly from: number;
+  readonly to: number;
+  readonly isLast: boolean;
+}
+
+export function findChunk(flow: Flow, outfitId: string, anchor: Anchor): Chunk | undefined {
+  const index = flow.occurrences.findIndex((occurrence) => occurrence.key === anchor.occurrence);
+  const occurrence = flow.occurrences[index];
+  const starts = flow.divisions[outfitId]?.[index];
+  if (!occurrence || !starts) return undefined;
+  let at = 0;
+  while (at + 1 < starts.length && (starts[at + 1] as number) <= anchor.unit) at++;
+  return {
+    occurrence,
+    from: starts[at] ?? 0,
+    to: starts[at + 1] ?? occurrence.units.length,
+    isLast: index === flow.occurrences.length - 1 && at === starts.length - 1,
+  };
+}
+
+/**
+ * The field values a step gives the page of one outfit; undefined when nothing of the content shows there.
+ * The credit comes with the last words only; a reference names the verses on this very slide.
+ */
+export function valuesAt(content: PageContent, outfitId: string, anchor: Anchor): FieldValues | undefined {
+  if (!content.wardrobe[outfitId]) return undefined;
+  if (!content.flow) return content.values;
+  const chunk = findChunk(content.flow, outfitId, anchor);
+  if (!chunk) return undefined;
+  const { occurrence, from, to } = chunk;
+  const values: Record<string, string> = {
+    ...content.values,
+    credit: chunk.isLast ? (content.values.credit ?? "") : "",
+    [content.flow.field]: joinUnits(occurrence.units, from, to),
+  };
+  const first = occurrence.units[from]?.verse;
+  const last = occurrence.units[to - 1]?.verse;
+  if (occurrence.book && first && last)
+    values.reference = formatPassage({
+      from: { book: occurrence.book, ...first },
+      to: { book: occurrence.book, ...last },
+    });
+  return values;
+}
+
+/** The first step after an anchor, in a content that may have been edited since: undefined at the end. */
+export function findStepAfter(content: PageContent, anchor: Anchor): Step | undefined {
+  const steps = stepsOf(content);
+  const exact = steps.findIndex((step) => sameAnchor(step.anchor, anchor));
+  if (exact >= 0) return steps[exact + 1];
+  if (anchor.occurrence === LEAVE_ANCHOR.occurrence || anchor.occurrence === PAGE_ANCHOR.occurrence) return undefined;
+  const later = steps.find((step) => step.anchor.occurrence === anchor.occurrence && step.anchor.unit > anchor.unit);
+  if (later) return later;
+  const lastOfSame = steps.findLastIndex((step) => step.anchor.occurrence === anchor.occurrence);
+  return lastOfSame >= 0 ? steps[lastOfSame + 1] : steps[0];
+}

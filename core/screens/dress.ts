@@ -1,0 +1,46 @@
+import type { PageContent } from "../rundown/content.ts";
+import { type Anchor, valuesAt } from "../rundown/steps.ts";
+import type { HouseStyle } from "../scene/houseStyle.ts";
+import { type FallbackFonts, type LaidOutPage, layOut } from "../scene/layOut.ts";
+import type { Template } from "../scene/template.ts";
+import type { Shaper } from "../text/shaper.ts";
+import type { Dress } from "./compose.ts";
+import type { Output } from "./plan.ts";
+
+/** Everything that is stored under its hash. */
+export type PinnedDocument = PageContent | Template | HouseStyle;
+export type Documents = ReadonlyMap<string, PinnedDocument>;
+
+/** Laid-out pages kept; one is a few tens of kilobytes. */
+const KEPT_PAGES = 240;
+
+/**
+ * Dresses pinned pages for outputs and remembers the results, so that a state that moves on lays out only what
+ * is new. A document that has not arrived yet gives undefined, and is asked for again next time.
+ */
+export function createDresser(documents: Documents, shaper: Shaper, fallbackFonts: FallbackFonts): Dress {
+  const known = new Map<string, LaidOutPage>();
+  return (page, outfitId, output) => {
+    const content = documents.get(page.content);
+    if (content?.kind !== "page") return undefined;
+    const worn = content.wardrobe[outfitId];
+    if (!worn) return undefined;
+    const key = pageKey(page.content, page.step, outfitId, output);
+    let laidOut = known.get(key);
+    if (laidOut) known.delete(key);
+    else {
+      const template = documents.get(worn.template);
+      const style = documents.get(worn.style);
+      const values = valuesAt(content, outfitId, page.step);
+      if (template?.kind !== "template" || style?.kind !== "style" || !values) return undefined;
+      laidOut = layOut(template, values, style, output, fallbackFonts, shaper);
+    }
+    known.set(key, laidOut);
+    if (known.size > KEPT_PAGES) known.delete(known.keys().next().value as string);
+    return { templateHash: worn.template, laidOut };
+  };
+}
+
+function pageKey(hash: string, step: Anchor, outfitId: string, output: Output): string {
+  return `${hash}/${step.occurrence}/${step.unit}/${outfitId}/${output.widthPx}x${output.heightPx}`;
+}

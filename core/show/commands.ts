@@ -1,0 +1,43 @@
+import { z } from "zod";
+import { targetSchema } from "./state.ts";
+
+const id = z.string().min(8).max(60);
+const how = z.enum(["animated", "cut"]);
+
+/** What a desk may ask for. `builtOn` is the air's revision that the person was looking at. */
+export const commandSchema = z.discriminatedUnion("kind", [
+  z.strictObject({ kind: z.literal("arm"), id, target: targetSchema }),
+  z.strictObject({ kind: z.literal("disarm"), id }),
+  z.strictObject({ kind: z.literal("take"), id, target: targetSchema, how, builtOn: z.number().int() }),
+  z.strictObject({ kind: z.literal("out"), id, layerId: z.string().max(40), how }),
+  z.strictObject({ kind: z.literal("clear"), id, how }),
+  z.strictObject({ kind: z.literal("clearEverything"), id, how }),
+  z.strictObject({ kind: z.literal("undoTake"), id }),
+]);
+export type Command = z.infer<typeof commandSchema>;
+
+export const refusalSchema = z.enum([
+  "airMoved",
+  "contentMoved",
+  "cueGone",
+  "stepGone",
+  "nothingThere",
+  "nothingToUndo",
+  "undoTooLate",
+  "noSuchLayer",
+  "tooFast",
+]);
+export type Refusal = z.infer<typeof refusalSchema>;
+
+/** What happened, what is still fine, what to do. */
+export const REFUSAL_SENTENCES: Readonly<Record<Refusal, string>> = {
+  airMoved: "Another desk changed the air a moment before. Its take stands; look, then press again.",
+  contentMoved: "This cue was edited since you saw it. The air is as it was; press again to take the new words.",
+  cueGone: "That cue is no longer in the rundown. The air is as it was; choose another.",
+  stepGone: "That step is no longer in the cue. The air is as it was; choose another.",
+  nothingThere: "Nothing is on that layer. The air is as it was.",
+  nothingToUndo: "There is no take to undo. The air is as it was.",
+  undoTooLate: "The air has changed since that take, so it cannot be undone. The air is as it was.",
+  noSuchLayer: "That layer does not exist in this show. The air is as it was.",
+  tooFast: "Too many commands in one second: this one was dropped. The air shows the last one accepted.",
+};

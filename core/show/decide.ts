@@ -1,0 +1,102 @@
+import type { PageContent } from "../rundown/content.ts";
+import { LEAVE_ANCHOR, sameAnchor, stepsOf } from "../rundown/steps.ts";
+import type { Command, Refusal } from "./commands.ts";
+import type { AirEvent } from "./events.ts";
+import { pageAt } from "./slot.ts";
+import { getSlot, type ShowState, type Target } from "./state.ts";
+
+/** What the rundown and the store know that the air does not. */
+export interface DecideContext {
+  /** Server time of the decision. */
+  readonly atMs: number;
+  /** When a motion decided now begins on every output: a little ahead, so that all begin on the same frame. */
+  readonly startAtMs: number;
+  /** The cue as it stands now: its place and the hash its content would be pinned under. */
+  readonly findCue: (cueId: string) => { readonly index: number; readonly hash: string; readonly content: PageContent } | undefined;
+}
+
+export type Decision = { readonly events: readonly AirEvent[] } | { readonly refused: Refusal };
+
+const NOTHING: Decision = { events: [] };
+
+/** Rules on a command. Pure: the same state, command and context give the same decision. A refusal changes nothing. */
+export function decide(state: ShowState, command: Command, context: DecideContext): Decision {
+  switch (command.kind) {
+    case "arm": {
+      const refused = findFault(command.target, context);
+      return refused ? { refused } : { events: [{ kind: "armed", target: command.target }] };
+    }
+    case "disarm":
+      return state.arm ? { events: [{ kind: "disarmed" }] } : NOTHING;
+    case "take":
+      return decideTake(state, command, context);
+    case "out":
+      if (!state.slots[command.layerId]) return { refused: "noSuchLayer" };
+      return decideClear(state, [command.layerId], "out", command.how, context);
+    case "clear": {
+      const passing = state.layers.filter((layer) => !layer.persistent).map((layer) => layer.id);
+      return decideClear(state, passing, "clear", command.how, context);
+    }
+    case "clearEverything": {
+      const all = state.layers.map((layer) => layer.id);
+      return decideClear(state, all, "clearEverything", command.how, context);
+    }
+    case "undoTake": {
+      if (!state.undo) return { refused: "nothingToUndo" };
+      if (state.undo.airRevision !== state.airRevision) return { refused: "undoTooLate" };
+      return { events: [{ kind: "takeUndone", takeId: state.undo.takeId, startAtMs: context.startAtMs }] };
+    }
+  }
+}
+
+function findFault(target: Target, context: DecideContext): Refusal | undefined {
+  const cue = context.findCue(target.cueId);
+  if (!cue) return "cueGone";
+  if (cue.hash !== target.content) return "contentMoved";
+  if (!stepsOf(cue.content).some((step) => sameAnchor(step.anchor, target.step))) return "stepGone";
+  return undefined;
+}
+
+function decideTake(
+  state: ShowState,
+  command: Extract<Command, { kind: "take" }>,
+  context: DecideContext,
+): Decision {
+  if (state.recentTakeIds.includes(command.id)) return NOTHING;
+  if (command.builtOn !== state.airRevision) return { refused: "airMoved" };
+  const { target } = command;
+  const fault = findFault(target, context);
+  if (fault) return { refused: fault };
+  const cue = context.findCue(target.cueId);
+  if (!cue) throw new Error(`Cue ${target.cueId} vanished within one decision`);
+  const { layerId, stayMs } = cue.content;
+  if (!state.slots[layerId]) return { refused: "noSuchLayer" };
+  const leaves = sameAnchor(target.step, LEAVE_ANCHOR);
+  return {
+    events: [
+      {
+        kind: "taken",
+        takeId: command.id,
+        target,
+        cueIndex: cue.index,
+        layerId,
+        page: leaves ? null : { cueId: target.cueId, content: target.content, step: target.step },
+        how: command.how,
+        startAtMs: context.startAtMs,
+        endsAtMs: stayMs === null || leaves ? null : context.startAtMs + stayMs,
+      },
+    ],
+  };
+}
+
+function decideClear(
+  state: ShowState,
+  layerIds: readonly string[],
+  why: Extract<AirEvent, { kind: "cleared" }>["why"],
+  how: "animated" | "cut",
+  context: DecideContext,
+): Decision {
+  const filled = layerIds.filter((id) => pageAt(getSlot(state, id), context.startAtMs) !== null);
+  if (filled.length === 0) return { refused: "nothingThere" };
+  return { events: [{ kind: "cleared", layerIds: filled, why, how, startAtMs: context.startAtMs }] };
+}

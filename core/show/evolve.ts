@@ -1,0 +1,84 @@
+import type { AirEvent, LoggedEvent } from "./events.ts";
+import { addMoment, EMPTY_SLOT, type Moment, pageAt } from "./slot.ts";
+import { getSlot, type ShowState } from "./state.ts";
+
+/** Takes remembered so that one that arrives twice does nothing twice. */
+const REMEMBERED_TAKES = 64;
+
+/**
+ * The state after one event. Pure; the first event of a show is `showOpened`.
+ * @throws when events are applied out of order or the log does not begin with `showOpened`
+ */
+export function evolve(state: ShowState | undefined, logged: LoggedEvent): ShowState {
+  const { event } = logged;
+  if (event.kind === "showOpened") {
+    if (state) throw new Error(`Show ${state.showId} is open already at event ${state.seq}`);
+    return {
+      showId: event.showId,
+      seq: logged.seq,
+      layers: event.layers,
+      slots: Object.fromEntries(event.layers.map((layer) => [layer.id, EMPTY_SLOT])),
+      plan: event.plan,
+      arm: null,
+      position: null,
+      airRevision: 0,
+      recentTakeIds: [],
+      undo: null,
+    };
+  }
+  if (!state) throw new Error(`The log begins with "${event.kind}" instead of "showOpened"`);
+  if (logged.seq !== state.seq + 1) throw new Error(`Event ${logged.seq} does not follow ${state.seq}`);
+  return { ...apply(state, event, logged), seq: logged.seq };
+}
+
+function apply(state: ShowState, event: Exclude<AirEvent, { kind: "showOpened" }>, logged: LoggedEvent): ShowState {
+  switch (event.kind) {
+    case "armed":
+      if (!logged.actor) throw new Error(`Event ${logged.seq} arms for nobody`);
+      return { ...state, arm: { target: event.target, by: logged.actor } };
+    case "disarmed":
+      return { ...state, arm: null };
+    case "taken": {
+      const slot = getSlot(state, event.layerId);
+      const airRevision = state.airRevision + 1;
+      const { takeId, layerId, page, how, startAtMs, endsAtMs } = event;
+      return {
+        ...state,
+        slots: { ...state.slots, [layerId]: addMoment(slot, { startAtMs, page, how, endsAtMs }) },
+        airRevision,
+        arm: null,
+        position: { cueId: event.target.cueId, cueIndex: event.cueIndex, step: event.target.step },
+        recentTakeIds: [...state.recentTakeIds, takeId].slice(-REMEMBERED_TAKES),
+        undo: {
+          takeId,
+          layerId,
+          airRevision,
+          page: pageAt(slot, startAtMs),
+          arm: state.arm,
+          position: state.position,
+        },
+      };
+    }
+    case "cleared": {
+      const { startAtMs, how } = event;
+      const gone: Moment = { startAtMs, page: null, how, endsAtMs: null };
+      const slots = { ...state.slots };
+      for (const layerId of event.layerIds) slots[layerId] = addMoment(getSlot(state, layerId), gone);
+      return { ...state, slots, airRevision: state.airRevision + 1 };
+    }
+    case "takeUndone": {
+      const { undo } = state;
+      if (!undo) throw new Error(`Event ${logged.seq} undoes a take that is not there`);
+      const { layerId, page, arm, position } = undo;
+      const back: Moment = { startAtMs: event.startAtMs, page, how: "animated", endsAtMs: null };
+      return {
+        ...state,
+        slots: { ...state.slots, [layerId]: addMoment(getSlot(state, layerId), back) },
+        airRevision: state.airRevision + 1,
+        arm,
+        position,
+        undo: null,
+      };
+    }
+  }
+}

@@ -1,0 +1,71 @@
+import { z } from "zod";
+import { LONGEST_MOTION_MS } from "../motion/track.ts";
+import { hashSchema } from "../rundown/content.ts";
+import { anchorSchema } from "../rundown/steps.ts";
+
+/** A pinned page at one of its steps. */
+export const slotPageSchema = z.strictObject({
+  cueId: z.string().max(60),
+  content: hashSchema,
+  step: anchorSchema,
+});
+export type SlotPage = z.infer<typeof slotPageSchema>;
+
+export const momentSchema = z.strictObject({
+  /** Server time at which it begins. */
+  startAtMs: z.number(),
+  /** What is on the layer from then on; null: nothing. */
+  page: slotPageSchema.nullable(),
+  /** Settled: it began so long ago that how it came no longer shows. */
+  how: z.enum(["animated", "cut", "settled"]),
+  /** When it leaves by itself. */
+  endsAtMs: z.number().nullable(),
+});
+export type Moment = z.infer<typeof momentSchema>;
+
+/**
+ * The place of one page on a layer: the last moment is what is there, those before it are still leaving.
+ * From this alone the picture of any instant follows.
+ */
+export const slotSchema = z.array(momentSchema).max(16);
+export type Slot = z.infer<typeof slotSchema>;
+
+export const EMPTY_SLOT: Slot = [];
+
+/** More takes than this within one motion's length: the oldest are cut short. */
+const MOST_MOMENTS = 8;
+
+/** The page on the layer at a time; a page whose stay is over is gone. */
+export function pageAt(slot: Slot, atMs: number): SlotPage | null {
+  const last = slot.at(-1);
+  if (!last || (last.endsAtMs !== null && last.endsAtMs <= atMs)) return null;
+  return last.page;
+}
+
+/** Adds a moment and forgets those whose motion is over. */
+export function addMoment(slot: Slot, moment: Moment): Slot {
+  const startAtMs = Math.max(moment.startAtMs, slot.at(-1)?.startAtMs ?? 0);
+  const chain = [...slot, { ...moment, startAtMs }];
+  // The page before the one that still moves must stay: it is what leaves or changes.
+  let base = 0;
+  while (base + 1 < chain.length - 1 && (chain[base + 1] as Moment).startAtMs + LONGEST_MOTION_MS <= startAtMs)
+    base++;
+  base = Math.max(base, chain.length - MOST_MOMENTS);
+  const first = chain[base] as Moment;
+  const kept = chain.slice(base);
+  if (base > 0 || (kept.length > 1 && first.startAtMs + LONGEST_MOTION_MS <= startAtMs))
+    kept[0] = { ...first, how: "settled" };
+  return kept;
+}
+
+/** The chain with stays that ended by themselves written out as moments of their own. */
+export function expandStays(slot: Slot): Moment[] {
+  const expanded: Moment[] = [];
+  for (const [index, moment] of slot.entries()) {
+    const next = slot[index + 1];
+    expanded.push(moment);
+    if (moment.page && moment.endsAtMs !== null && (!next || next.startAtMs > moment.endsAtMs))
+      expanded.push({ startAtMs: moment.endsAtMs, page: null, how: "animated", endsAtMs: null });
+  }
+  return expanded;
+}

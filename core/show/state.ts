@@ -1,0 +1,76 @@
+import { z } from "zod";
+import { hashSchema } from "../rundown/content.ts";
+import { anchorSchema } from "../rundown/steps.ts";
+import { layerSchema, screenPlanSchema } from "../screens/plan.ts";
+import { type Slot, type SlotPage, slotPageSchema, slotSchema } from "./slot.ts";
+
+/** Who asked: a desk by its id. */
+export const actorSchema = z.strictObject({ kind: z.literal("desk"), id: z.string().min(1).max(60) });
+export type Actor = z.infer<typeof actorSchema>;
+
+/** A step of a cue, in the very content that was seen when it was chosen. */
+export const targetSchema = z.strictObject({
+  cueId: z.string().min(1).max(60),
+  content: hashSchema,
+  step: anchorSchema,
+});
+export type Target = z.infer<typeof targetSchema>;
+
+const positionSchema = z.strictObject({
+  cueId: z.string(),
+  /** Where the cue stood in the rundown when it was taken: if it is deleted, what stands there now comes next. */
+  cueIndex: z.number().int().min(0),
+  step: anchorSchema,
+});
+export type Position = z.infer<typeof positionSchema>;
+
+const armSchema = z.strictObject({ target: targetSchema, by: actorSchema });
+export type Arm = z.infer<typeof armSchema>;
+
+const undoSchema = z.strictObject({
+  takeId: z.string(),
+  layerId: z.string(),
+  /** The air's revision right after that take; when it has moved, the take can no longer be undone. */
+  airRevision: z.number().int(),
+  page: slotPageSchema.nullable(),
+  arm: armSchema.nullable(),
+  position: positionSchema.nullable(),
+});
+
+/** What is on air, armed and planned. Not the rundown: that is rows. */
+export const showStateSchema = z.strictObject({
+  showId: z.string(),
+  /** Number of the last event in it. */
+  seq: z.number().int().min(0),
+  /** From the back to the front. */
+  layers: z.array(layerSchema),
+  slots: z.record(z.string(), slotSchema),
+  plan: screenPlanSchema,
+  arm: armSchema.nullable(),
+  /** The step last taken: what comes next is counted from it. */
+  position: positionSchema.nullable(),
+  /** Grows with every change of what is on air. */
+  airRevision: z.number().int().min(0),
+  recentTakeIds: z.array(z.string()),
+  undo: undoSchema.nullable(),
+});
+export type ShowState = z.infer<typeof showStateSchema>;
+
+export function getSlot(state: ShowState, layerId: string): Slot {
+  const slot = state.slots[layerId];
+  if (!slot) throw new Error(`No layer "${layerId}" in show ${state.showId}`);
+  return slot;
+}
+
+/** Every page that may still be seen, leaving ones included. */
+export function pagesInSight(state: ShowState): SlotPage[] {
+  return Object.values(state.slots).flatMap((slot) => slot.flatMap(({ page }) => (page ? [page] : [])));
+}
+
+/** Contents the state refers to, for fetching them before it is drawn. */
+export function contentsOf(state: ShowState): Set<string> {
+  const hashes = new Set(pagesInSight(state).map((page) => page.content));
+  if (state.arm) hashes.add(state.arm.target.content);
+  if (state.undo?.page) hashes.add(state.undo.page.content);
+  return hashes;
+}

@@ -1,0 +1,80 @@
+import { z } from "zod";
+import type { CueView } from "../rundown/edits.ts";
+import type { PinnedDocument } from "../screens/dress.ts";
+import type { Output } from "../screens/plan.ts";
+import { commandSchema, type Refusal } from "./commands.ts";
+import type { LoggedEvent } from "./events.ts";
+import type { ShowState, Target } from "./state.ts";
+
+/** What windows say to the server over the WebSocket. */
+export const clientMessageSchema = z.discriminatedUnion("kind", [
+  z.strictObject({
+    kind: z.literal("hello"),
+    token: z.string().min(8).max(80),
+    /** Made by the window, kept over reconnects. */
+    windowId: z.string().min(8).max(60),
+  }),
+  z.strictObject({ kind: z.literal("ping"), sentAtMs: z.number() }),
+  z.strictObject({ kind: z.literal("command"), command: commandSchema }),
+  z.strictObject({
+    kind: z.literal("painted"),
+    /** Last event in the picture. */
+    seq: z.number().int().min(0),
+    /** Server time of its first frame. */
+    atMs: z.number(),
+    /** Frames drawn and missed since the last report, and the slowest of them. */
+    frames: z.number().int().min(0),
+    missed: z.number().int().min(0),
+    slowestMs: z.number().min(0),
+    /** Plates that were not ready when they were wanted. */
+    coldPaints: z.number().int().min(0),
+    plateBytes: z.number().int().min(0),
+    /** Real size of the window in device pixels. */
+    widthPx: z.number().int().min(0).max(100_000),
+    heightPx: z.number().int().min(0).max(100_000),
+  }),
+]);
+export type ClientMessage = z.infer<typeof clientMessageSchema>;
+export type PaintedReport = Extract<ClientMessage, { kind: "painted" }>;
+
+/** The largest message a window may send, in bytes. */
+export const LARGEST_CLIENT_MESSAGE = 16 * 1024;
+
+/** How an output is doing. */
+export interface ScreenHealth {
+  readonly outputId: string;
+  readonly windows: readonly {
+    readonly windowId: string;
+    readonly painted: Omit<PaintedReport, "kind"> | null;
+    /** Server time of its last word. */
+    readonly heardAtMs: number;
+  }[];
+}
+
+/** What the server says. It is trusted, so these are types only. */
+export type ServerMessage =
+  | {
+      readonly kind: "welcome";
+      readonly serverAtMs: number;
+      /** Changes with every build: a window from an older one loads itself again. */
+      readonly buildId: string;
+      readonly state: ShowState;
+      readonly outputs: readonly Output[];
+      /** The output this window is; null for a desk. */
+      readonly outputId: string | null;
+    }
+  | { readonly kind: "documents"; readonly documents: Readonly<Record<string, PinnedDocument>> }
+  | { readonly kind: "event"; readonly logged: LoggedEvent }
+  /** What may be taken soon, most likely first: paint it ahead. */
+  | { readonly kind: "prime"; readonly targets: readonly Target[] }
+  | {
+      readonly kind: "rundown";
+      readonly revision: number;
+      readonly order: readonly string[];
+      readonly changed: readonly CueView[];
+    }
+  | { readonly kind: "answer"; readonly id: string; readonly refused: Refusal | null; readonly sentence: string | null }
+  | { readonly kind: "screens"; readonly screens: readonly ScreenHealth[] }
+  | { readonly kind: "pong"; readonly sentAtMs: number; readonly serverAtMs: number }
+  /** A message was not understood, or this window may not do that. */
+  | { readonly kind: "fault"; readonly sentence: string };

@@ -1,0 +1,76 @@
+import { resolveBidi } from "./bidi.ts";
+import type { Shaper } from "./shaper.ts";
+
+/** A stretch of one direction level, one script and one font: what can be shaped in one go. */
+export interface TextItem {
+  readonly start: number;
+  readonly end: number;
+  readonly level: number;
+  /** ISO 15924 code. */
+  readonly script: string;
+  readonly fontId: string;
+}
+
+const SCRIPTS: readonly (readonly [code: string, pattern: RegExp])[] = [
+  ["Latn", /\p{Script=Latin}/u],
+  ["Grek", /\p{Script=Greek}/u],
+  ["Cyrl", /\p{Script=Cyrillic}/u],
+  ["Arab", /\p{Script=Arabic}/u],
+  ["Hebr", /\p{Script=Hebrew}/u],
+  ["Deva", /\p{Script=Devanagari}/u],
+  ["Thai", /\p{Script=Thai}/u],
+  ["Hani", /\p{Script=Han}/u],
+  ["Hira", /\p{Script=Hiragana}/u],
+  ["Kana", /\p{Script=Katakana}/u],
+  ["Hang", /\p{Script=Hangul}/u],
+];
+const UNSETTLED = /[\p{Script=Common}\p{Script=Inherited}]/u;
+
+/** ISO 15924 code of a character, or undefined when it takes the script of its neighbours. */
+export function findScript(character: string): string | undefined {
+  const code = character.codePointAt(0) ?? 0;
+  if ((code >= 0x41 && code <= 0x5a) || (code >= 0x61 && code <= 0x7a)) return "Latn";
+  if (UNSETTLED.test(character)) return undefined;
+  for (const [script, pattern] of SCRIPTS) if (pattern.test(character)) return script;
+  return "Zyyy";
+}
+
+/**
+ * Cuts one paragraph into items, in logical order.
+ * @param fontStack fonts to try for each character, best first; where none has it, the first one's box shows
+ */
+export function itemise(
+  text: string,
+  fontStack: readonly string[],
+  shaper: Pick<Shaper, "hasGlyph">,
+): { items: TextItem[]; levels: Uint8Array; baseLevel: number } {
+  const { levels, base } = resolveBidi(text);
+  const items: TextItem[] = [];
+  let script = firstScript(text);
+  let fontId = fontStack[0] as string;
+  for (let i = 0; i < text.length; ) {
+    const codePoint = text.codePointAt(i) as number;
+    const length = codePoint > 0xffff ? 2 : 1;
+    const character = text.slice(i, i + length);
+    const own = findScript(character);
+    if (own !== undefined) script = own;
+    // Spaces, marks and punctuation stay with the font of the words before them, if it has them.
+    const settled = own === undefined && items.length > 0 && shaper.hasGlyph(fontId, codePoint);
+    if (!settled) fontId = fontStack.find((id) => shaper.hasGlyph(id, codePoint)) ?? (fontStack[0] as string);
+    const level = levels[i] ?? base;
+    const last = items[items.length - 1];
+    if (last && last.level === level && last.script === script && last.fontId === fontId)
+      items[items.length - 1] = { ...last, end: i + length };
+    else items.push({ start: i, end: i + length, level, script, fontId });
+    i += length;
+  }
+  return { items, levels, baseLevel: base };
+}
+
+function firstScript(text: string): string {
+  for (const character of text) {
+    const script = findScript(character);
+    if (script) return script;
+  }
+  return "Latn";
+}

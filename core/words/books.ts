@@ -1,0 +1,124 @@
+/** The 66 books in order, by OSIS code, with their English name and the short forms people type. */
+export interface Book {
+  readonly code: string;
+  readonly name: string;
+  readonly short: readonly string[];
+}
+
+const TABLE = `
+Gen|Genesis|ge gn
+Exod|Exodus|ex exo
+Lev|Leviticus|le lv
+Num|Numbers|nu nm nb
+Deut|Deuteronomy|de dt deu
+Josh|Joshua|jos jsh
+Judg|Judges|jdg jdgs jg
+Ruth|Ruth|ru rth rut
+1Sam|1 Samuel|1sa 1sm 1s
+2Sam|2 Samuel|2sa 2sm 2s
+1Kgs|1 Kings|1ki 1kin 1k
+2Kgs|2 Kings|2ki 2kin 2k
+1Chr|1 Chronicles|1ch 1chron
+2Chr|2 Chronicles|2ch 2chron
+Ezra|Ezra|ezr
+Neh|Nehemiah|ne
+Esth|Esther|es est
+Job|Job|jb
+Ps|Psalms|psalm psa pss psm pslm
+Prov|Proverbs|pr prv pro proverb
+Eccl|Ecclesiastes|ec ecc eccles qoh
+Song|Song of Solomon|so sos songofsongs song canticles sg
+Isa|Isaiah|is
+Jer|Jeremiah|je jr
+Lam|Lamentations|la
+Ezek|Ezekiel|eze ezk
+Dan|Daniel|da dn
+Hos|Hosea|ho
+Joel|Joel|jl joe
+Amos|Amos|am amo
+Obad|Obadiah|ob oba
+Jonah|Jonah|jnh jon
+Mic|Micah|mi mc
+Nah|Nahum|na
+Hab|Habakkuk|hb
+Zeph|Zephaniah|zep zp
+Hag|Haggai|hg
+Zech|Zechariah|zec zc
+Mal|Malachi|ml
+Matt|Matthew|mt mat
+Mark|Mark|mk mrk mr mar
+Luke|Luke|lk luk lu
+John|John|jn jhn joh
+Acts|Acts|ac act actsoftheapostles
+Rom|Romans|ro rm
+1Cor|1 Corinthians|1co
+2Cor|2 Corinthians|2co
+Gal|Galatians|ga
+Eph|Ephesians|ep
+Phil|Philippians|php pp philip
+Col|Colossians|co
+1Thess|1 Thessalonians|1th 1thes 1ths
+2Thess|2 Thessalonians|2th 2thes 2ths
+1Tim|1 Timothy|1ti
+2Tim|2 Timothy|2ti
+Titus|Titus|tit ti
+Phlm|Philemon|phm pm philem
+Heb|Hebrews|he
+Jas|James|jam jm
+1Pet|1 Peter|1pe 1pt 1p
+2Pet|2 Peter|2pe 2pt 2p
+1John|1 John|1jn 1jo 1joh 1j
+2John|2 John|2jn 2jo 2joh 2j
+3John|3 John|3jn 3jo 3joh 3j
+Jude|Jude|jud jd
+Rev|Revelation|re rv apocalypse revelations revelationofjohn
+`;
+
+export const BOOKS: readonly Book[] = TABLE.trim()
+  .split("\n")
+  .map((row) => {
+    const [code, name, short] = row.split("|") as [string, string, string];
+    return { code, name, short: short.split(" ") };
+  });
+
+const fold = (name: string) =>
+  name
+    .toLowerCase()
+    .normalize("NFD")
+    .replace(/[^\p{L}\p{N}]/gu, "");
+
+const BY_NAME = new Map<string, Book>();
+for (const book of BOOKS)
+  for (const name of [book.code, book.name, ...book.short]) BY_NAME.set(fold(name), book);
+const BY_CODE = new Map(BOOKS.map((book) => [book.code, book]));
+
+/**
+ * The book that a name or short form means: exact first, then the only book that begins so ("philipp", "2 cor").
+ * A leading "first", "II" or "1st" is a number.
+ */
+export function findBook(name: string): Book | undefined {
+  const folded = fold(
+    name
+      .trim()
+      .replace(/^(first|1st|i)\s+/i, "1 ")
+      .replace(/^(second|2nd|ii)\s+/i, "2 ")
+      .replace(/^(third|3rd|iii)\s+/i, "3 "),
+  );
+  if (folded === "") return undefined;
+  const exact = BY_NAME.get(folded);
+  if (exact) return exact;
+  if (folded.length < 3) return undefined;
+  const beginning = BOOKS.filter((book) => fold(book.name).startsWith(folded));
+  return beginning.length === 1 ? beginning[0] : undefined;
+}
+
+export function getBook(code: string): Book {
+  const book = BY_CODE.get(code);
+  if (!book) throw new Error(`No book has the code "${code}"`);
+  return book;
+}
+
+/** The name that stands before chapter and verse: one psalm is a Psalm. */
+export function nameForReference(code: string): string {
+  return code === "Ps" ? "Psalm" : getBook(code).name;
+}

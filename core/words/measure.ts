@@ -1,0 +1,45 @@
+import type { PreparedParagraph } from "../text/prepare.ts";
+import type { FlowUnit } from "./flow.ts";
+
+/** The room of a text box at its smallest readable size. */
+export interface Room {
+  readonly widthEm: number;
+  readonly maxLines: number;
+}
+
+/** Segment widths of each unit, shaped once: enough to count lines for any stretch of units. */
+export type MeasuredUnits = readonly {
+  readonly unit: FlowUnit;
+  readonly segments: PreparedParagraph["segments"];
+}[];
+
+/** A word space in em, for joins whose space was not shaped. */
+const SPACE_EM = 0.25;
+
+/**
+ * How full a slide with units [from, to) is: lines needed over lines there are; undefined when it does not fit.
+ */
+export function fillOfRoom(measured: MeasuredUnits, room: Room, from: number, to: number): number | undefined {
+  let lines = 1;
+  let used = 0;
+  let pending = 0;
+  for (let i = from; i < to; i++) {
+    const { unit, segments } = measured[i] as MeasuredUnits[number];
+    if (i > from) {
+      if (unit.join === "line") {
+        lines++;
+        used = 0;
+        pending = 0;
+      } else pending = SPACE_EM;
+    }
+    for (const { widthEm, spaceEm } of segments) {
+      if (used > 0 && used + pending + widthEm > room.widthEm) {
+        lines++;
+        used = widthEm;
+      } else used += pending + widthEm;
+      if (used > room.widthEm) return undefined;
+      pending = spaceEm;
+    }
+  }
+  return lines <= room.maxLines ? lines / room.maxLines : undefined;
+}

@@ -1,0 +1,15 @@
+/** Where a verse stands: OSIS book code, chapter and verse from 1. */
+export interface VerseRef {
+  readonly book: string;
+  readonly chapter: number;
+  readonly verse: number;
+}
+
+/** A stretch of verses, both ends included; it may run over chapters, not over books. */
+export interface Passage {
+  readonly from: VerseRef;
+  readonly to: VerseRef;
+}
+
+/** How many verses each chapter of each book has, in one text: book → counts by chapter (index 0 is chapter 1). */
+export type VerseCounts = ReadonlyMap<string, readonly number[]>;

@@ -1,0 +1,84 @@
+import { placementsAt, stillUntil, type Timeline } from "../core/screens/compose.ts";
+import type { ElementStage } from "./elementStage.ts";
+
+/** Times of one drawn frame. */
+export interface FrameReport {
+  /** Server time the frame was drawn for. */
+  readonly atMs: number;
+  readonly drawMs: number;
+  /** Frames that should have come since the one before, while moving. */
+  readonly missed: number;
+}
+
+const FRAME_MS = 1000 / 60;
+/** setTimeout cannot wait longer, and clocks drift meanwhile. */
+const LONGEST_SLEEP_MS = 60_000;
+
+/** Draws a timeline by the server's clock: every frame while something moves, not at all while nothing does. */
+export class StageLoop {
+  readonly #stage: ElementStage;
+  readonly #now: () => number;
+  readonly #onFrame: (report: FrameReport) => void;
+  readonly #minIntervalMs: number;
+  #timeline: Timeline = { pieces: [] };
+  #frame = 0;
+  #timer: ReturnType<typeof setTimeout> | undefined;
+  #lastFrameMs: number | null = null;
+
+  /** @param now server time in ms */
+  constructor(
+    stage: ElementStage,
+    now: () => number,
+    onFrame: (report: FrameReport) => void = () => {},
+    minIntervalMs = 0,
+  ) {
+    this.#stage = stage;
+    this.#now = now;
+    this.#onFrame = onFrame;
+    this.#minIntervalMs = minIntervalMs;
+  }
+
+  setTimeline(timeline: Timeline): void {
+    this.#timeline = timeline;
+    this.#wake();
+  }
+
+  /** Draws again after the clock was corrected. */
+  refresh(): void {
+    this.#wake();
+  }
+
+  stop(): void {
+    cancelAnimationFrame(this.#frame);
+    clearTimeout(this.#timer);
+    this.#frame = 0;
+  }
+
+  #wake(): void {
+    clearTimeout(this.#timer);
+    if (this.#frame === 0) this.#frame = requestAnimationFrame(this.#draw);
+  }
+
+  readonly #draw = (): void => {
+    this.#frame = 0;
+    const startedMs = performance.now();
+    if (this.#lastFrameMs !== null && startedMs - this.#lastFrameMs < this.#minIntervalMs) {
+      this.#frame = requestAnimationFrame(this.#draw);
+      return;
+    }
+    const atMs = this.#now();
+    this.#stage.draw(placementsAt(this.#timeline, atMs));
+    const missed =
+      this.#lastFrameMs === null ? 0 : Math.max(0, Math.round((startedMs - this.#lastFrameMs) / FRAME_MS) - 1);
+    this.#onFrame({ atMs, drawMs: performance.now() - startedMs, missed });
+    const still = stillUntil(this.#timeline, atMs);
+    if (still === null) {
+      this.#lastFrameMs = startedMs;
+      this.#frame = requestAnimationFrame(this.#draw);
+      return;
+    }
+    this.#lastFrameMs = null;
+    if (still < Number.POSITIVE_INFINITY)
+      this.#timer = setTimeout(() => this.#wake(), Math.min(still - atMs, LONGEST_SLEEP_MS));
+  };
+}

@@ -1,0 +1,81 @@
+import { join } from "node:path";
+import { createRequestHandler } from "@react-router/express";
+import express, { type Express, type RequestHandler } from "express";
+import { RouterContextProvider, type ServerBuild } from "react-router";
+import { FONT_FILES } from "../fonts.ts";
+import { type Services, servicesContext } from "../services.ts";
+import { createDeskGuard, createOriginCheck, DESK_COOKIE, sameToken } from "./guard.ts";
+
+const LARGEST_BODY = "1mb";
+
+/** All of HTTP: fonts, built files, pages. Nothing is read from the disk by a name that a client chose. */
+export function createHttpApp(
+  services: Services,
+  boundHost: string,
+  build: ServerBuild | (() => Promise<ServerBuild>),
+  assets: { readonly folder: string } | { readonly middleware: RequestHandler },
+): Express {
+  const app = express();
+  app.disable("x-powered-by");
+  const { isKnownHost } = createOriginCheck(boundHost);
+  app.use((request, response, next) => {
+    if (!isKnownHost(request)) {
+      response.status(421).type("text").send("This server is not called by that name. Use the link it printed at start.");
+      return;
+    }
+    response.setHeader("X-Content-Type-Options", "nosniff");
+    response.setHeader("Referrer-Policy", "same-origin");
+    response.setHeader("X-Frame-Options", "SAMEORIGIN");
+    next();
+  });
+  app.use((request, response, next) => {
+    const length = Number(request.headers["content-length"] ?? 0);
+    if (length <= 1024 * 1024) next();
+    else response.status(413).type("text").send(`That is more than ${LARGEST_BODY}. Nothing was saved; send less at once.`);
+  });
+
+  app.get("/fonts/:id", (request, response) => {
+    const file = FONT_FILES.get(request.params.id);
+    if (!file) {
+      response.status(404).type("text").send("No such font ships.");
+      return;
+    }
+    response.setHeader("Cache-Control", "public, max-age=86400");
+    response.type("font/ttf").sendFile(file);
+  });
+
+  const deskToken = services.links.deskToken;
+  app.get("/enter/:token", (request, response) => {
+    if (!sameToken(request.params.token, deskToken)) {
+      response.status(404).type("text").send("This desk link is not valid.");
+      return;
+    }
+    response.cookie(DESK_COOKIE, deskToken, { httpOnly: true, sameSite: "strict" });
+    response.redirect("/run");
+  });
+
+  if ("folder" in assets) {
+    app.use(
+      "/assets",
+      express.static(join(assets.folder, "assets"), { immutable: true, maxAge: "1y", fallthrough: false }),
+    );
+    app.use(express.static(assets.folder, { index: false }));
+  } else app.use(assets.middleware);
+
+  const deskGuard = createDeskGuard(deskToken);
+  app.use((request, response, next) => {
+    if (request.path.startsWith("/out/")) next();
+    else deskGuard(request, response, next);
+  });
+  app.use(
+    createRequestHandler({
+      build,
+      getLoadContext: () => {
+        const context = new RouterContextProvider();
+        context.set(servicesContext(), services);
+        return context;
+      },
+    }),
+  );
+  return app;
+}

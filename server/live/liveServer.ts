@@ -1,0 +1,274 @@
+import type { IncomingMessage } from "node:http";
+import type { Duplex } from "node:stream";
+import { type WebSocket, WebSocketServer } from "ws";
+import { findNext, findNeighbour } from "../../core/rundown/next.ts";
+import type { PinnedDocument } from "../../core/screens/dress.ts";
+import type { Output } from "../../core/screens/plan.ts";
+import { REFUSAL_SENTENCES } from "../../core/show/commands.ts";
+import { contentsOf, type Target } from "../../core/show/state.ts";
+import {
+  type ClientMessage,
+  clientMessageSchema,
+  LARGEST_CLIENT_MESSAGE,
+  type ScreenHealth,
+  type ServerMessage,
+} from "../../core/show/wire.ts";
+import type { ContentStore } from "../store/contentStore.ts";
+import type { Link, LinkStore } from "../store/linkStore.ts";
+import type { Rundown, RundownChange } from "./rundown.ts";
+import { type ShowHost, wornBy } from "./showHost.ts";
+
+export const LIVE_PATH = "/live";
+/** Commands and other words of one window in a second; a stuck key stays below, a broken program does not. */
+const MOST_PER_SECOND = 60;
+/** A window that has said nothing for this long is gone. */
+const SILENCE_MS = 10_000;
+const MOST_CONNECTIONS = 1_000;
+const SCREENS_EVERY_MS = 500;
+
+interface Connection {
+  readonly socket: WebSocket;
+  link: Link | null;
+  windowId: string;
+  /** Documents this window has been sent. */
+  readonly sent: Set<string>;
+  heardAtMs: number;
+  painted: ScreenHealth["windows"][number]["painted"];
+  secondBegan: number;
+  inSecond: number;
+}
+
+export interface LiveParts {
+  readonly host: ShowHost;
+  readonly rundown: Rundown;
+  readonly contents: ContentStore;
+  readonly links: LinkStore;
+  readonly outputs: readonly Output[];
+  readonly buildId: string;
+  readonly now: () => number;
+  /** Whether a request comes from this very server's pages. */
+  readonly isOwnOrigin: (request: IncomingMessage) => boolean;
+}
+
+/** The live channel: every window holds one WebSocket, on the same port as the pages. */
+export class LiveServer {
+  readonly #parts: LiveParts;
+  readonly #sockets = new WebSocketServer({ noServer: true, maxPayload: LARGEST_CLIENT_MESSAGE });
+  readonly #connections = new Set<Connection>();
+  readonly #ticker: ReturnType<typeof setInterval>;
+  #screensSaid = "";
+
+  constructor(parts: LiveParts) {
+    this.#parts = parts;
+    parts.host.onEvent((logged, state) => {
+      for (const connection of this.#joined()) {
+        this.#sendDocuments(connection, contentsOf(state));
+        send(connection, { kind: "event", logged });
+      }
+      this.#sendPrime();
+    });
+    parts.rundown.onChange((change) => this.#tellRundown(change));
+    this.#ticker = setInterval(() => this.#tick(), SCREENS_EVERY_MS);
+  }
+
+  handleUpgrade(request: IncomingMessage, socket: Duplex, head: Buffer): void {
+    if (!this.#parts.isOwnOrigin(request) || this.#connections.size >= MOST_CONNECTIONS) {
+      socket.end("HTTP/1.1 403 Forbidden\r\nConnection: close\r\n\r\n");
+      return;
+    }
+    this.#sockets.handleUpgrade(request, socket, head, (opened) => this.#open(opened));
+  }
+
+  close(): void {
+    clearInterval(this.#ticker);
+    for (const { socket } of this.#connections) socket.close(1001);
+    this.#sockets.close();
+  }
+
+  screens(): ScreenHealth[] {
+    return this.#parts.outputs.map(({ id }) => ({
+      outputId: id,
+      windows: this.#joined()
+        .filter(({ link }) => link?.kind === "output" && link.outputId === id)
+        .map(({ windowId, painted, heardAtMs }) => ({ windowId, painted, heardAtMs })),
+    }));
+  }
+
+  #open(socket: WebSocket): void {
+    const connection: Connection = {
+      socket,
+      link: null,
+      windowId: "",
+      sent: new Set(),
+      heardAtMs: this.#parts.now(),
+      painted: null,
+      secondBegan: 0,
+      inSecond: 0,
+    };
+    this.#connections.add(connection);
+    socket.on("message", (data, isBinary) => {
+      void this.#hear(connection, isBinary ? undefined : data.toString()).catch((error) => {
+        console.error(error);
+        send(connection, {
+          kind: "fault",
+          sentence: "The server failed on that. The air is as it was; press again.",
+        });
+      });
+    });
+    socket.on("close", () => this.#connections.delete(connection));
+    socket.on("error", () => socket.terminate());
+  }
+
+  async #hear(connection: Connection, text: string | undefined): Promise<void> {
+    const { now, host, links } = this.#parts;
+    connection.heardAtMs = now();
+    const message = readMessage(text);
+    if (!message) {
+      send(connection, {
+        kind: "fault",
+        sentence: "The server did not understand a message from this window, and did nothing. The air is as it was.",
+      });
+      return;
+    }
+    if (message.kind === "ping") {
+      send(connection, { kind: "pong", sentAtMs: message.sentAtMs, serverAtMs: now() });
+      return;
+    }
+    const tooFast = this.#countsTooMany(connection);
+    if (message.kind === "hello") {
+      const link = links.find(message.token);
+      if (!link || tooFast) {
+        send(connection, { kind: "fault", sentence: "This link is not valid any more. Ask the desk for a new one." });
+        connection.socket.close(4401);
+        return;
+      }
+      connection.link = link;
+      connection.windowId = message.windowId;
+      this.#welcome(connection);
+      return;
+    }
+    if (!connection.link) {
+      connection.socket.close(4401);
+      return;
+    }
+    if (message.kind === "painted") {
+      const { kind: _, ...painted } = message;
+      connection.painted = painted;
+      return;
+    }
+    const { command } = message;
+    if (connection.link.kind !== "desk") {
+      send(connection, { kind: "fault", sentence: "This window can only show. The air is as it was." });
+      return;
+    }
+    if (tooFast) {
+      send(connection, { kind: "answer", id: command.id, refused: "tooFast", sentence: REFUSAL_SENTENCES.tooFast });
+      return;
+    }
+    const answer = await host.submit(command, { kind: "desk", id: connection.windowId });
+    send(connection, { kind: "answer", id: command.id, ...answer });
+  }
+
+  #countsTooMany(connection: Connection): boolean {
+    const second = Math.floor(this.#parts.now() / 1000);
+    if (connection.secondBegan !== second) {
+      connection.secondBegan = second;
+      connection.inSecond = 0;
+    }
+    connection.inSecond++;
+    return connection.inSecond > MOST_PER_SECOND;
+  }
+
+  #welcome(connection: Connection): void {
+    const { host, outputs, buildId, now, rundown } = this.#parts;
+    connection.sent.clear();
+    this.#sendDocuments(connection, contentsOf(host.state));
+    send(connection, {
+      kind: "welcome",
+      serverAtMs: now(),
+      buildId,
+      state: host.state,
+      outputs,
+      outputId: connection.link?.kind === "output" ? connection.link.outputId : null,
+    });
+    if (connection.link?.kind === "desk") {
+      const views = rundown.views();
+      this.#tellRundown({ revision: rundown.revision, order: views.map((v) => v.cueId), changed: views }, [connection]);
+      send(connection, { kind: "screens", screens: this.screens() });
+    }
+    this.#sendPrime([connection]);
+  }
+
+  #tellRundown(change: RundownChange, to = this.#joined()): void {
+    const hashes = change.changed.flatMap(({ compiled }) => ("hash" in compiled ? [compiled.hash] : []));
+    for (const connection of to) {
+      if (connection.link?.kind !== "desk") continue;
+      this.#sendDocuments(connection, hashes);
+      send(connection, { kind: "rundown", ...change });
+    }
+    this.#sendPrime();
+  }
+
+  /** What the take key would bring, and the step after it, for painting ahead. */
+  #sendPrime(to = this.#joined()): void {
+    const cues = this.#parts.rundown.ready();
+    const next = findNext(this.#parts.host.state, cues);
+    const after = next && findNeighbour(next, 1, cues);
+    const targets = [next, after].filter((target): target is Target => target !== undefined);
+    for (const connection of to) {
+      this.#sendDocuments(
+        connection,
+        targets.map(({ content }) => content),
+      );
+      send(connection, { kind: "prime", targets });
+    }
+  }
+
+  /** Sends the documents behind these hashes, and what they wear, unless this window has them. */
+  #sendDocuments(connection: Connection, hashes: Iterable<string>): void {
+    const { contents } = this.#parts;
+    const documents: Record<string, PinnedDocument> = {};
+    for (const hash of hashes) {
+      for (const wanted of [hash, ...wornBy(contents, hash)]) {
+        if (connection.sent.has(wanted)) continue;
+        const document = contents.find(wanted);
+        if (!document) continue;
+        documents[wanted] = document;
+        connection.sent.add(wanted);
+      }
+    }
+    if (Object.keys(documents).length > 0) send(connection, { kind: "documents", documents });
+  }
+
+  #joined(): Connection[] {
+    return [...this.#connections].filter(({ link }) => link !== null);
+  }
+
+  #tick(): void {
+    const nowMs = this.#parts.now();
+    for (const connection of this.#connections)
+      if (nowMs - connection.heardAtMs > SILENCE_MS) connection.socket.terminate();
+    const screens = this.screens();
+    const said = JSON.stringify(screens);
+    if (said === this.#screensSaid) return;
+    this.#screensSaid = said;
+    for (const connection of this.#joined())
+      if (connection.link?.kind === "desk") send(connection, { kind: "screens", screens });
+  }
+}
+
+function readMessage(text: string | undefined): ClientMessage | undefined {
+  if (text === undefined) return undefined;
+  let value: unknown;
+  try {
+    value = JSON.parse(text);
+  } catch {
+    return undefined;
+  }
+  const parsed = clientMessageSchema.safeParse(value);
+  return parsed.success ? parsed.data : undefined;
+}
+
+function send(connection: Connection, message: ServerMessage): void {
+  if (connection.socket.readyState === connection.socket.OPEN) connection.socket.send(JSON.stringify(message));
+}

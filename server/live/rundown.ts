@@ -1,0 +1,190 @@
+import { compileCue, type CompileContext, type Compiled } from "../../core/rundown/compile.ts";
+import type { CueDoc } from "../../core/rundown/cueDoc.ts";
+import type { CueView, Edit, EditOutcome } from "../../core/rundown/edits.ts";
+import type { ReadyCue } from "../../core/rundown/next.ts";
+import type { ContentStore } from "../store/contentStore.ts";
+import type { CueStore, StoredCue } from "../store/cueStore.ts";
+
+/** Cues in one show; beyond this Prepare refuses to add. */
+const MOST_CUES = 4_000;
+
+interface CompiledCue {
+  readonly revision: number;
+  readonly compiled: Compiled;
+  readonly hash: string | null;
+}
+
+/** What changed in the rundown, for those who hold a copy. */
+export interface RundownChange {
+  readonly revision: number;
+  readonly order: readonly string[];
+  readonly changed: readonly CueView[];
+}
+
+/** The rundown as rows and as compiled contents. All edits go through one queue, one after another. */
+export class Rundown {
+  readonly #cues: CueStore;
+  readonly #contents: ContentStore;
+  readonly #context: CompileContext;
+  readonly #compiled = new Map<string, CompiledCue>();
+  #revision = 1;
+  #ready: readonly ReadyCue[] | undefined;
+  #queue: Promise<unknown> = Promise.resolve();
+  readonly #listeners = new Set<(change: RundownChange) => void>();
+
+  constructor(cues: CueStore, contents: ContentStore, context: CompileContext) {
+    this.#cues = cues;
+    this.#contents = contents;
+    this.#context = context;
+  }
+
+  onChange(listener: (change: RundownChange) => void): void {
+    this.#listeners.add(listener);
+  }
+
+  get revision(): number {
+    return this.#revision;
+  }
+
+  views(): CueView[] {
+    return this.#cues.inOrder().map((cue) => this.#view(cue));
+  }
+
+  /** The cues that can be taken, in order. */
+  ready(): readonly ReadyCue[] {
+    this.#ready ??= this.#cues.inOrder().flatMap((cue, index) => {
+      const { compiled, hash } = this.#compile(cue);
+      return "content" in compiled && hash ? [{ cueId: cue.id, index, hash, content: compiled.content }] : [];
+    });
+    return this.#ready;
+  }
+
+  /** Compiles what is typed without keeping it: what Prepare would add. */
+  tryOut(doc: CueDoc): Compiled {
+    return compileCue(doc, this.#context);
+  }
+
+  edit(actor: string, edit: Edit, atMs: number): Promise<EditOutcome> {
+    const run = this.#queue.then(() => this.#edit(actor, edit, atMs));
+    this.#queue = run.catch(() => undefined);
+    return run;
+  }
+
+  async #edit(actor: string, edit: Edit, atMs: number): Promise<EditOutcome> {
+    const before = new Map(this.#cues.inOrder().map((cue) => [cue.id, cue]));
+    const outcome = await this.#carryOut(actor, edit, atMs);
+    this.#announce(before);
+    return outcome;
+  }
+
+  async #carryOut(actor: string, edit: Edit, atMs: number): Promise<EditOutcome> {
+    switch (edit.kind) {
+      case "addCue": {
+        if (this.#cues.find(edit.cueId)) return this.#saved("Add", edit.cueId);
+        const count = this.#cues.inOrder().length;
+        if (count >= MOST_CUES)
+          return {
+            kind: "refused",
+            sentence: `The rundown has ${count} cues, which is the most it can hold. Nothing was added; delete some first.`,
+          };
+        const after = { rank: this.#cues.rankAfter(edit.afterId), doc: edit.doc };
+        await this.#cues.change(actor, "Add", [{ cueId: edit.cueId, after }], atMs);
+        return this.#saved("Add", edit.cueId);
+      }
+      case "changeCue": {
+        const cue = this.#cues.find(edit.cueId);
+        if (!cue) return gone();
+        if (cue.revision !== edit.baseRevision)
+          return {
+            kind: "conflict",
+            sentence: "This cue was changed somewhere else while you typed. Your words are still here; the air is as it was.",
+            current: this.#view(cue),
+          };
+        await this.#cues.change(
+          actor,
+          "Change",
+          [{ cueId: edit.cueId, after: { rank: cue.rank, doc: edit.doc } }],
+          atMs,
+          true,
+        );
+        return this.#saved("Change", edit.cueId);
+      }
+      case "moveCue": {
+        const cue = this.#cues.find(edit.cueId);
+        if (!cue) return gone();
+        const rank = this.#cues.rankAfter(edit.afterId, edit.cueId);
+        await this.#cues.change(actor, "Move", [{ cueId: cue.id, after: { rank, doc: cue.doc } }], atMs);
+        return this.#saved("Move", cue.id);
+      }
+      case "duplicateCue": {
+        const cue = this.#cues.find(edit.cueId);
+        if (!cue) return gone();
+        const after = { rank: this.#cues.rankAfter(cue.id), doc: cue.doc };
+        await this.#cues.change(actor, "Duplicate", [{ cueId: edit.newId, after }], atMs);
+        return this.#saved("Duplicate", edit.newId);
+      }
+      case "deleteCue": {
+        if (!this.#cues.find(edit.cueId)) return gone();
+        await this.#cues.change(actor, "Delete", [{ cueId: edit.cueId, after: null }], atMs);
+        return this.#saved("Delete", null);
+      }
+      case "undo":
+      case "redo": {
+        const done = await this.#cues.stepBack(actor, edit.kind);
+        if (done === "nothing")
+          return { kind: "refused", sentence: `There is nothing to ${edit.kind}. The rundown is as it was.` };
+        if (done === "changedSince")
+          return {
+            kind: "refused",
+            sentence: `Somebody changed that cue since, so it was left alone. The rundown is as it was.`,
+          };
+        return this.#saved(`${edit.kind === "undo" ? "Undid" : "Redid"}: ${done.label.toLowerCase()}`, done.cueId);
+      }
+    }
+  }
+
+  #saved(label: string, cueId: string | null): EditOutcome {
+    const cue = cueId === null ? undefined : this.#cues.find(cueId);
+    return { kind: "saved", revision: cue?.revision ?? 0, label, cueId };
+  }
+
+  #announce(before: ReadonlyMap<string, StoredCue>): void {
+    const now = this.#cues.inOrder();
+    const order = now.map(({ id }) => id);
+    const changed = now.filter((cue) => before.get(cue.id)?.revision !== cue.revision);
+    if (changed.length === 0 && order.join() === [...before.keys()].join()) return;
+    this.#ready = undefined;
+    this.#revision++;
+    for (const id of before.keys()) if (!this.#cues.find(id)) this.#compiled.delete(id);
+    const change = { revision: this.#revision, order, changed: changed.map((cue) => this.#view(cue)) };
+    for (const listener of this.#listeners) listener(change);
+  }
+
+  #view(cue: StoredCue): CueView {
+    const { compiled, hash } = this.#compile(cue);
+    return {
+      cueId: cue.id,
+      revision: cue.revision,
+      doc: cue.doc,
+      compiled: hash ? { hash } : { problem: "problem" in compiled ? compiled.problem : "" },
+    };
+  }
+
+  #compile(cue: StoredCue): CompiledCue {
+    const known = this.#compiled.get(cue.id);
+    if (known?.revision === cue.revision) return known;
+    if (known?.hash) this.#contents.forget(known.hash);
+    const compiled = compileCue(cue.doc, this.#context);
+    const hash = "content" in compiled ? this.#contents.name(compiled.content) : null;
+    const entry = { revision: cue.revision, compiled, hash };
+    this.#compiled.set(cue.id, entry);
+    return entry;
+  }
+}
+
+function gone(): EditOutcome {
+  return {
+    kind: "refused",
+    sentence: "That cue was deleted somewhere else. The rest of the rundown is as it was; undo there brings it back.",
+  };
+}

@@ -1,0 +1,106 @@
+import { type Command, REFUSAL_SENTENCES, type Refusal } from "../../core/show/commands.ts";
+import { decide } from "../../core/show/decide.ts";
+import type { AirEvent, LoggedEvent } from "../../core/show/events.ts";
+import { evolve } from "../../core/show/evolve.ts";
+import { type Actor, contentsOf, type ShowState } from "../../core/show/state.ts";
+import type { AirLog } from "../store/airLog.ts";
+import type { ContentStore } from "../store/contentStore.ts";
+import type { Rundown } from "./rundown.ts";
+
+export interface Answer {
+  readonly refused: Refusal | null;
+  readonly sentence: string | null;
+}
+
+/** How far ahead motions begin, so that the news reaches every output before its first frame. */
+const LEAD_MS = 20;
+
+/** The only place where the air is decided: decide, write down, then tell. One command at a time. */
+export class ShowHost {
+  readonly #log: AirLog;
+  readonly #contents: ContentStore;
+  readonly #rundown: Rundown;
+  readonly #now: () => number;
+  #state: ShowState;
+  #queue: Promise<unknown> = Promise.resolve();
+  readonly #listeners = new Set<(logged: LoggedEvent, state: ShowState) => void>();
+
+  private constructor(
+    state: ShowState,
+    log: AirLog,
+    contents: ContentStore,
+    rundown: Rundown,
+    now: () => number,
+  ) {
+    this.#state = state;
+    this.#log = log;
+    this.#contents = contents;
+    this.#rundown = rundown;
+    this.#now = now;
+  }
+
+  /** Restores the air from its log, or opens it with a first event. */
+  static async open(
+    log: AirLog,
+    contents: ContentStore,
+    rundown: Rundown,
+    opening: Extract<AirEvent, { kind: "showOpened" }>,
+    now: () => number,
+  ): Promise<ShowHost> {
+    let state = await log.restore();
+    if (!state) {
+      const first: LoggedEvent = { seq: 1, atMs: now(), actor: null, event: opening };
+      state = evolve(undefined, first);
+      await log.append([first], [], state);
+    }
+    const hashes = contentsOf(state);
+    await contents.load(hashes);
+    for (const hash of hashes) await contents.load(wornBy(contents, hash));
+    return new ShowHost(state, log, contents, rundown, now);
+  }
+
+  get state(): ShowState {
+    return this.#state;
+  }
+
+  onEvent(listener: (logged: LoggedEvent, state: ShowState) => void): void {
+    this.#listeners.add(listener);
+  }
+
+  submit(command: Command, actor: Actor): Promise<Answer> {
+    const run = this.#queue.then(() => this.#carryOut(command, actor));
+    this.#queue = run.catch(() => undefined);
+    return run;
+  }
+
+  async #carryOut(command: Command, actor: Actor): Promise<Answer> {
+    const atMs = this.#now();
+    const decision = decide(this.#state, command, {
+      atMs,
+      startAtMs: atMs + LEAD_MS,
+      findCue: (cueId) => this.#rundown.ready().find((cue) => cue.cueId === cueId),
+    });
+    if ("refused" in decision) return { refused: decision.refused, sentence: REFUSAL_SENTENCES[decision.refused] };
+    if (decision.events.length === 0) return { refused: null, sentence: null };
+    let next = this.#state;
+    const logged = decision.events.map((event): LoggedEvent => {
+      const entry = { seq: next.seq + 1, atMs, actor, event };
+      next = evolve(next, entry);
+      return entry;
+    });
+    const refersTo = [...contentsOf(next)].flatMap((hash) => [hash, ...wornBy(this.#contents, hash)]);
+    await this.#log.append(logged, refersTo, next);
+    for (const entry of logged) {
+      this.#state = evolve(this.#state, entry);
+      for (const listener of this.#listeners) listener(entry, this.#state);
+    }
+    return { refused: null, sentence: null };
+  }
+}
+
+/** Templates and styles that a content needs to be drawn. */
+export function wornBy(contents: ContentStore, hash: string): string[] {
+  const document = contents.find(hash);
+  if (document?.kind !== "page") return [];
+  return Object.values(document.wardrobe).flatMap(({ template, style }) => [template, style]);
+}

@@ -1,0 +1,20 @@
+import { HARBOUR_LAMP } from "../designs/harbourLamp.ts";
+import { STARTER_LAYERS, STARTER_OUTFITS, STARTER_OUTPUTS, STARTER_PLAN } from "../designs/starter.ts";
+import type { Seed } from "../designs/seed.ts";
+
+/** A show with screens and designs and no cues yet. */
+export function emptyShow(): Seed {
+  return {
+    show: {
+      id: "show-1",
+      name: "New show",
+      place: "",
+      layers: STARTER_LAYERS,
+      plan: STARTER_PLAN,
+      outputs: STARTER_OUTPUTS,
+      outfits: STARTER_OUTFITS,
+      style: HARBOUR_LAMP,
+    },
+    cues: [],
+  };
+}

@@ -1,0 +1,114 @@
+import { readFileSync } from "node:fs";
+import type { IncomingMessage } from "node:http";
+import { join } from "node:path";
+import { gunzipSync } from "node:zlib";
+import { createContext } from "react-router";
+import { FALLBACK_FONTS } from "../core/text/fontList.ts";
+import { FIELD_SETS } from "../designs/fieldSets.ts";
+import type { Seed } from "../designs/seed.ts";
+import { parseOsis } from "./files/osis.ts";
+import { loadShaper } from "./fonts.ts";
+import { LiveServer } from "./live/liveServer.ts";
+import { Rundown } from "./live/rundown.ts";
+import { ShowHost } from "./live/showHost.ts";
+import { createReader } from "./readings.ts";
+import { AirLog } from "./store/airLog.ts";
+import { ContentStore } from "./store/contentStore.ts";
+import { CueStore } from "./store/cueStore.ts";
+import type { Db } from "./store/database.ts";
+import { LinkStore } from "./store/linkStore.ts";
+import { ScriptureStore } from "./store/scriptureStore.ts";
+import { createShow, findShowId, loadShow, type Show } from "./store/showStore.ts";
+
+/** Everything that loaders, actions and the live channel need. One per process. */
+export interface Services {
+  readonly show: Show;
+  readonly host: ShowHost;
+  readonly rundown: Rundown;
+  readonly contents: ContentStore;
+  readonly links: LinkStore;
+  readonly scriptures: ScriptureStore;
+  readonly live: LiveServer;
+  readonly buildId: string;
+  readonly now: () => number;
+}
+
+export interface ServiceOptions {
+  readonly seed: Seed;
+  /** Folder of this project. */
+  readonly home: string;
+  readonly buildId: string;
+  readonly now: () => number;
+  readonly isOwnOrigin: (request: IncomingMessage) => boolean;
+}
+
+const SHIPPED_TEXTS = [{ code: "web", name: "World English Bible", file: "web.osis.xml.gz" }];
+
+export async function openServices(db: Db, options: ServiceOptions): Promise<Services> {
+  const { now, home, seed } = options;
+  const contents = new ContentStore(db);
+  const scriptures = await loadScriptures(db, home);
+  const shaper = await loadShaper();
+  let showId = await findShowId(db);
+  const isNew = showId === undefined;
+  if (showId === undefined) {
+    await createShow(db, contents, seed.show, now());
+    showId = seed.show.id;
+  }
+  const show = await loadShow(db, contents, showId);
+  const cueStore = new CueStore(db, showId);
+  await cueStore.load();
+  const rundown = new Rundown(cueStore, contents, {
+    fieldSets: new Map(FIELD_SETS.map((fieldSet) => [fieldSet.id, fieldSet])),
+    wardrobes: show.wardrobes,
+    style: show.style,
+    fallbackFonts: FALLBACK_FONTS,
+    shaper,
+    read: createReader(scriptures),
+  });
+  if (isNew) {
+    let afterId: string | null = null;
+    for (const [index, doc] of seed.cues.entries()) {
+      const cueId: string = `cue-${String(index + 1).padStart(4, "0")}`;
+      await rundown.edit("seed-of-show", { kind: "addCue", cueId, doc, afterId }, now());
+      afterId = cueId;
+    }
+  }
+  const host = await ShowHost.open(
+    new AirLog(db, contents, showId),
+    contents,
+    rundown,
+    { kind: "showOpened", showId, layers: [...show.layers], plan: show.plan },
+    now,
+  );
+  const links = new LinkStore();
+  await links.load(
+    db,
+    showId,
+    show.outputs.map(({ id }) => id),
+  );
+  const live = new LiveServer({ host, rundown, contents, links, outputs: show.outputs, ...options });
+  return { show, host, rundown, contents, links, scriptures, live, buildId: options.buildId, now };
+}
+
+async function loadScriptures(db: Db, home: string): Promise<ScriptureStore> {
+  const store = new ScriptureStore(db);
+  const have = new Set((await db.selectFrom("scripture_text").select("code").execute()).map(({ code }) => code));
+  for (const { code, name, file } of SHIPPED_TEXTS) {
+    if (have.has(code)) continue;
+    const xml = gunzipSync(readFileSync(join(home, "texts/scripture", file))).toString("utf8");
+    await store.add(parseOsis(xml, code, name));
+  }
+  await store.load();
+  return store;
+}
+
+/** The key under which loaders find the services. The server and the route build hold two copies of this module. */
+const KEY = Symbol.for("vesko.servicesContext");
+type ServicesContext = ReturnType<typeof createContext<Services>>;
+const registry = globalThis as unknown as Record<symbol, ServicesContext | undefined>;
+
+export function servicesContext(): ServicesContext {
+  registry[KEY] ??= createContext<Services>();
+  return registry[KEY];
+}

@@ -1,0 +1,60 @@
+import { mkdirSync } from "node:fs";
+import { dirname } from "node:path";
+import SQLite from "better-sqlite3";
+import { Kysely, type Migration, Migrator, SqliteDialect } from "kysely";
+import * as first from "./migrations/m0001_first.ts";
+import type { Tables } from "./schema.ts";
+
+export type Db = Kysely<Tables>;
+
+const MIGRATIONS: Readonly<Record<string, Migration>> = { m0001_first: first };
+
+/** A start that cannot go on, told in a sentence for the person at the terminal. */
+export class StartProblem extends Error {}
+
+/**
+ * Opens a database file, makes it durable and brings it up to date.
+ * @throws StartProblem when the file is not a database, or was written by a newer version
+ */
+export async function openDatabase(file: string): Promise<Db> {
+  if (file !== ":memory:") mkdirSync(dirname(file), { recursive: true });
+  let sqlite: SQLite.Database;
+  try {
+    sqlite = new SQLite(file);
+    sqlite.pragma("journal_mode = WAL");
+  } catch (error) {
+    throw new StartProblem(
+      `The file ${file} cannot be opened as a show database (${(error as Error).message}). Nothing was changed in it. Name another file with --db.`,
+    );
+  }
+  // Acknowledged means on the disk.
+  sqlite.pragma("synchronous = FULL");
+  sqlite.pragma("foreign_keys = ON");
+  sqlite.pragma("busy_timeout = 2000");
+  const db = new Kysely<Tables>({ dialect: new SqliteDialect({ database: sqlite }) });
+  const newer = findUnknownMigrations(sqlite);
+  if (newer.length > 0) {
+    await db.destroy();
+    throw new StartProblem(
+      `The show database ${file} was written by a newer version of Vesko (it has ${newer.join(", ")}). Nothing was changed in it. Start it with that version, or name another file with --db.`,
+    );
+  }
+  const migrator = new Migrator({ db, provider: { getMigrations: async () => ({ ...MIGRATIONS }) } });
+  const { error } = await migrator.migrateToLatest();
+  if (error) {
+    await db.destroy();
+    throw new StartProblem(
+      `The show database ${file} could not be brought up to date (${error instanceof Error ? error.message : String(error)}). It is as it was.`,
+    );
+  }
+  return db;
+}
+
+function findUnknownMigrations(sqlite: SQLite.Database): string[] {
+  const exists = sqlite
+    .prepare("select 1 from sqlite_master where type = 'table' and name = 'kysely_migration'")
+    .get();
+  if (!exists) return [];
+  const rows = sqlite.prepare("select name from kysely_migration").all() as { name: string }[];
+  return rows.map(({ name }) => name).filter((name) => !(name in MIGRATIONS));
+}

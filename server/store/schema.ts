@@ -1,0 +1,45 @@
+import type { Generated } from "kysely";
+
+/** Rows as SQLite holds them. JSON columns are text, parsed by a Zod schema on the way in and out. */
+export interface Tables {
+  show: {
+    id: string;
+    name: string;
+    place: string;
+    layers: string;
+    plan: string;
+    style_hash: string;
+    created_at_ms: number;
+  };
+  output: { id: string; show_id: string; rank: number; doc: string };
+  outfit: { id: string; show_id: string; rank: number; name: string; lines_per_slide: number };
+  template: { id: Generated<number>; outfit_id: string; field_set: string; content_hash: string };
+  content: { hash: string; doc: string; created_at_ms: number };
+  cue: {
+    id: string;
+    show_id: string;
+    rank: number;
+    revision: number;
+    doc: string;
+  };
+  edit_log: {
+    id: Generated<number>;
+    show_id: string;
+    at_ms: number;
+    actor: string;
+    label: string;
+    change: string;
+    undone: number;
+  };
+  air_event: { show_id: string; seq: number; at_ms: number; actor: string | null; event: string };
+  air_snapshot: { show_id: string; seq: number; state: string };
+  link: { token: string; show_id: string; kind: string; output_id: string | null };
+  scripture_text: { code: string; name: string; language: string; rights: string };
+  scripture_verse: {
+    text_code: string;
+    book: string;
+    chapter: number;
+    verse: number;
+    words: string;
+  };
+}

@@ -1,0 +1,91 @@
+import { z } from "zod";
+import type { Wardrobe } from "../../core/rundown/compile.ts";
+import type { HouseStyle } from "../../core/scene/houseStyle.ts";
+import type { Template } from "../../core/scene/template.ts";
+import { type Layer, layerSchema, type Output, outputSchema, type ScreenPlan, screenPlanSchema } from "../../core/screens/plan.ts";
+import type { NewShow } from "../../designs/seed.ts";
+import type { ContentStore } from "./contentStore.ts";
+import type { Db } from "./database.ts";
+
+/** A show with its screens and what they wear, as read at start. */
+export interface Show {
+  readonly id: string;
+  readonly name: string;
+  readonly place: string;
+  readonly layers: readonly Layer[];
+  readonly plan: ScreenPlan;
+  readonly outputs: readonly Output[];
+  readonly outfits: readonly { readonly id: string; readonly name: string; readonly linesPerSlide: number }[];
+  readonly wardrobes: readonly Wardrobe[];
+  readonly style: { readonly hash: string; readonly style: HouseStyle };
+}
+
+export async function createShow(db: Db, contents: ContentStore, show: NewShow, atMs: number): Promise<void> {
+  const styleHash = await contents.keep(show.style);
+  await db
+    .insertInto("show")
+    .values({
+      id: show.id,
+      name: show.name,
+      place: show.place,
+      layers: JSON.stringify(show.layers),
+      plan: JSON.stringify(show.plan),
+      style_hash: styleHash,
+      created_at_ms: atMs,
+    })
+    .execute();
+  for (const [rank, output] of show.outputs.entries())
+    await db
+      .insertInto("output")
+      .values({ id: output.id, show_id: show.id, rank, doc: JSON.stringify(output) })
+      .execute();
+  for (const [rank, outfit] of show.outfits.entries()) {
+    await db
+      .insertInto("outfit")
+      .values({ id: outfit.id, show_id: show.id, rank, name: outfit.name, lines_per_slide: outfit.linesPerSlide })
+      .execute();
+    for (const template of outfit.templates)
+      await db
+        .insertInto("template")
+        .values({
+          outfit_id: outfit.id,
+          field_set: template.fieldSet,
+          content_hash: await contents.keep(template),
+        })
+        .execute();
+  }
+}
+
+export async function findShowId(db: Db): Promise<string | undefined> {
+  const row = await db.selectFrom("show").select("id").orderBy("created_at_ms", "desc").executeTakeFirst();
+  return row?.id;
+}
+
+export async function loadShow(db: Db, contents: ContentStore, showId: string): Promise<Show> {
+  const row = await db.selectFrom("show").selectAll().where("id", "=", showId).executeTakeFirstOrThrow();
+  const outputs = await db.selectFrom("output").select("doc").where("show_id", "=", showId).orderBy("rank").execute();
+  const outfits = await db.selectFrom("outfit").selectAll().where("show_id", "=", showId).orderBy("rank").execute();
+  const templates = await db.selectFrom("template").selectAll().execute();
+  await contents.load([row.style_hash, ...templates.map(({ content_hash }) => content_hash)]);
+  const style = contents.find(row.style_hash);
+  if (style?.kind !== "style") throw new Error(`Show ${showId} names ${row.style_hash} as its style; that is ${style?.kind}`);
+  const wardrobes = outfits.map(({ id, lines_per_slide }): Wardrobe => {
+    const worn = new Map<string, { hash: string; template: Template }>();
+    for (const { outfit_id, field_set, content_hash } of templates) {
+      const template = contents.find(content_hash);
+      if (outfit_id === id && template?.kind === "template") worn.set(field_set, { hash: content_hash, template });
+    }
+    return { outfitId: id, linesPerSlide: lines_per_slide, templates: worn };
+  });
+  return {
+    id: row.id,
+    name: row.name,
+    place: row.place,
+    layers: z.array(layerSchema).parse(JSON.parse(row.layers)),
+    plan: screenPlanSchema.parse(JSON.parse(row.plan)),
+    outputs: outputs.map(({ doc }) => outputSchema.parse(JSON.parse(doc))),
+    outfits: outfits.map(({ id, name, lines_per_slide }) => ({ id, name, linesPerSlide: lines_per_slide })),
+    wardrobes,
+    style: { hash: row.style_hash, style },
+  };
+}
