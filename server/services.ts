@@ -3,6 +3,7 @@ import type { IncomingMessage } from "node:http";
 import { join } from "node:path";
 import { gunzipSync } from "node:zlib";
 import { createContext } from "react-router";
+import type { CompileContext } from "../core/rundown/compile.ts";
 import { FALLBACK_FONTS } from "../core/text/fontList.ts";
 import { FIELD_SETS } from "../designs/fieldSets.ts";
 import type { Seed } from "../designs/seed.ts";
@@ -28,6 +29,7 @@ export interface Services {
   readonly contents: ContentStore;
   readonly links: LinkStore;
   readonly scriptures: ScriptureStore;
+  readonly read: CompileContext["read"];
   readonly live: LiveServer;
   readonly buildId: string;
   readonly now: () => number;
@@ -52,25 +54,26 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
   let showId = await findShowId(db);
   const isNew = showId === undefined;
   if (showId === undefined) {
-    await createShow(db, contents, seed.show, now());
+    await createShow(db, contents, seed.show, Math.round(now()));
     showId = seed.show.id;
   }
   const show = await loadShow(db, contents, showId);
   const cueStore = new CueStore(db, showId);
   await cueStore.load();
+  const read = createReader(scriptures);
   const rundown = new Rundown(cueStore, contents, {
     fieldSets: new Map(FIELD_SETS.map((fieldSet) => [fieldSet.id, fieldSet])),
     wardrobes: show.wardrobes,
     style: show.style,
     fallbackFonts: FALLBACK_FONTS,
     shaper,
-    read: createReader(scriptures),
+    read,
   });
   if (isNew) {
     let afterId: string | null = null;
     for (const [index, doc] of seed.cues.entries()) {
       const cueId: string = `cue-${String(index + 1).padStart(4, "0")}`;
-      await rundown.edit("seed-of-show", { kind: "addCue", cueId, doc, afterId }, now());
+      await rundown.edit("seed-of-show", { kind: "addCue", cueId, doc, afterId }, Math.round(now()));
       afterId = cueId;
     }
   }
@@ -88,7 +91,7 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
     show.outputs.map(({ id }) => id),
   );
   const live = new LiveServer({ host, rundown, contents, links, outputs: show.outputs, ...options });
-  return { show, host, rundown, contents, links, scriptures, live, buildId: options.buildId, now };
+  return { show, host, rundown, contents, links, scriptures, read, live, buildId: options.buildId, now };
 }
 
 async function loadScriptures(db: Db, home: string): Promise<ScriptureStore> {

@@ -9,7 +9,7 @@ import { divideByFit, divideByLines } from "../words/divide.ts";
 import type { FlowUnit } from "../words/flow.ts";
 import { fillOfRoom, type MeasuredUnits, type Room } from "../words/measure.ts";
 import type { Passage } from "../words/passage.ts";
-import { formatPassage } from "../words/reference.ts";
+import { formatPassage, type ReferenceProblem } from "../words/reference.ts";
 import { halveUnit, verseUnits } from "../words/sense.ts";
 import { parseSong, type Song, type SongProblem } from "../words/song.ts";
 import type { Hash, Occurrence, PageContent } from "./content.ts";
@@ -42,7 +42,7 @@ export interface CompileContext {
     reference: string,
   ) =>
     | { readonly passages: readonly { readonly passage: Passage; readonly verses: readonly Verse[] }[]; readonly textName: string }
-    | { readonly problem: string };
+    | { readonly problem: string; readonly why: ReferenceProblem["kind"] | "noText" };
 }
 
 /** A content, or the sentence that says why there is none yet. */
@@ -152,7 +152,7 @@ export function explainSongProblem(problem: SongProblem): string {
 
 function compileReading(doc: ReadingDoc, context: CompileContext): Compiled {
   const found = context.read(doc.text, doc.reference);
-  if ("problem" in found) return found;
+  if ("problem" in found) return { problem: found.problem };
   const base = emptyContent(context, getFieldSet(context, "reading"));
   const rooms = readingRooms(context);
   const occurrences: Occurrence[] = [];

@@ -61,7 +61,7 @@ function apply(state: ShowState, event: Exclude<AirEvent, { kind: "showOpened" }
     }
     case "cleared": {
       const { startAtMs, how } = event;
-      const gone: Moment = { startAtMs, page: null, how, endsAtMs: null };
+      const gone: Omit<Moment, "sinceMs"> = { startAtMs, page: null, how, endsAtMs: null };
       const slots = { ...state.slots };
       for (const layerId of event.layerIds) slots[layerId] = addMoment(getSlot(state, layerId), gone);
       return { ...state, slots, airRevision: state.airRevision + 1 };
@@ -70,7 +70,7 @@ function apply(state: ShowState, event: Exclude<AirEvent, { kind: "showOpened" }
       const { undo } = state;
       if (!undo) throw new Error(`Event ${logged.seq} undoes a take that is not there`);
       const { layerId, page, arm, position } = undo;
-      const back: Moment = { startAtMs: event.startAtMs, page, how: "animated", endsAtMs: null };
+      const back: Omit<Moment, "sinceMs"> = { startAtMs: event.startAtMs, page, how: "animated", endsAtMs: null };
       return {
         ...state,
         slots: { ...state.slots, [layerId]: addMoment(getSlot(state, layerId), back) },

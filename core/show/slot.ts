@@ -14,6 +14,8 @@ export type SlotPage = z.infer<typeof slotPageSchema>;
 export const momentSchema = z.strictObject({
   /** Server time at which it begins. */
   startAtMs: z.number(),
+  /** When the cue it shows came onto the layer, however many steps ago. */
+  sinceMs: z.number(),
   /** What is on the layer from then on; null: nothing. */
   page: slotPageSchema.nullable(),
   /** Settled: it began so long ago that how it came no longer shows. */
@@ -43,9 +45,11 @@ export function pageAt(slot: Slot, atMs: number): SlotPage | null {
 }
 
 /** Adds a moment and forgets those whose motion is over. */
-export function addMoment(slot: Slot, moment: Moment): Slot {
-  const startAtMs = Math.max(moment.startAtMs, slot.at(-1)?.startAtMs ?? 0);
-  const chain = [...slot, { ...moment, startAtMs }];
+export function addMoment(slot: Slot, moment: Omit<Moment, "sinceMs">): Slot {
+  const before = slot.at(-1);
+  const startAtMs = Math.max(moment.startAtMs, before?.startAtMs ?? 0);
+  const goesOn = before && moment.page !== null && pageAt(slot, startAtMs)?.cueId === moment.page.cueId;
+  const chain = [...slot, { ...moment, startAtMs, sinceMs: goesOn ? before.sinceMs : startAtMs }];
   // The page before the one that still moves must stay: it is what leaves or changes.
   let base = 0;
   while (base + 1 < chain.length - 1 && (chain[base + 1] as Moment).startAtMs + LONGEST_MOTION_MS <= startAtMs)
@@ -65,7 +69,13 @@ export function expandStays(slot: Slot): Moment[] {
     const next = slot[index + 1];
     expanded.push(moment);
     if (moment.page && moment.endsAtMs !== null && (!next || next.startAtMs > moment.endsAtMs))
-      expanded.push({ startAtMs: moment.endsAtMs, page: null, how: "animated", endsAtMs: null });
+      expanded.push({
+        startAtMs: moment.endsAtMs,
+        sinceMs: moment.endsAtMs,
+        page: null,
+        how: "animated",
+        endsAtMs: null,
+      });
   }
   return expanded;
 }

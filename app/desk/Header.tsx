@@ -1,0 +1,47 @@
+import type { ReactNode } from "react";
+import { formatLength, formatTimeOfDay } from "../ui/format.ts";
+import { useDesk, useServerTime } from "./deskContext.ts";
+
+/** The line at the top of every desk view: show, views, connection, time. */
+export function Header({ showName, place, children }: { showName: string; place: string; children: ReactNode }) {
+  const nowMs = useServerTime(250);
+  return (
+    <header className="flex h-13 shrink-0 items-center gap-6 border-b border-edge bg-raised px-5">
+      <span className="font-brand text-[22px] font-bold tracking-tight">
+        Vesko<span className="text-act">.</span>
+      </span>
+      <h1 className="truncate text-[15px]">
+        <span className="font-semibold">{showName}</span>
+        {place && <span className="text-second"> · {place}</span>}
+      </h1>
+      <nav aria-label="Views" className="flex gap-1">
+        {children}
+      </nav>
+      <div className="ml-auto flex items-center gap-5">
+        <Connection nowMs={nowMs} />
+        <time className="font-mono text-[21px] font-semibold tabular-nums" suppressHydrationWarning>
+          {nowMs === null ? "--:--:--" : formatTimeOfDay(nowMs)}
+        </time>
+      </div>
+    </header>
+  );
+}
+
+function Connection({ nowMs }: { nowMs: number | null }) {
+  const { status } = useDesk();
+  switch (status.kind) {
+    case "open":
+      return <span className="text-[14px] text-second">connected</span>;
+    case "connecting":
+      return <span className="text-[14px] text-second">connecting…</span>;
+    case "refused":
+      return <span className="hatched rounded px-2 py-1 text-[14px] font-semibold">link refused</span>;
+    case "lost":
+      return (
+        <span className="flex items-center gap-2 text-[14px] font-semibold text-attention">
+          <span aria-hidden="true" className="hatched size-5 rounded" />
+          server lost {nowMs === null ? "" : formatLength(nowMs - status.sinceMs)}
+        </span>
+      );
+  }
+}

@@ -1,0 +1,29 @@
+import { TriangleAlert, X } from "lucide-react";
+import { useDesk, useDeskStore } from "./deskContext.ts";
+
+/** The last thing the operator was told. It covers no key and takes no focus. */
+export function NoticeBar() {
+  const { notice } = useDesk();
+  const store = useDeskStore();
+  return (
+    <div aria-live="polite" className="pointer-events-none absolute inset-x-4 bottom-3 z-20 flex justify-center">
+      {notice && (
+        <p
+          key={notice.id}
+          className="pointer-events-auto flex max-w-[680px] items-start gap-3 rounded-lg border border-attention bg-attention-ground px-4 py-2.5 text-[15px] shadow-lg"
+        >
+          {notice.tone === "trouble" && <TriangleAlert aria-hidden="true" className="mt-0.5 size-5 shrink-0 text-attention" />}
+          <span>{notice.sentence}</span>
+          <button
+            type="button"
+            aria-label="Put this message away"
+            className="-my-1.5 -mr-2 grid size-8 shrink-0 place-content-center rounded text-second hover:text-paper"
+            onClick={() => store.dismissNotice()}
+          >
+            <X aria-hidden="true" className="size-4" />
+          </button>
+        </p>
+      )}
+    </div>
+  );
+}

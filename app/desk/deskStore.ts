@@ -1,0 +1,288 @@
+import type { PageContent } from "../../core/rundown/content.ts";
+import type { CueView } from "../../core/rundown/edits.ts";
+import { findNext, findNeighbour, type ReadyCue } from "../../core/rundown/next.ts";
+import { sameAnchor, stepsOf } from "../../core/rundown/steps.ts";
+import type { PinnedDocument } from "../../core/screens/dress.ts";
+import type { Output } from "../../core/screens/plan.ts";
+import type { Command } from "../../core/show/commands.ts";
+import type { ShowState, Target } from "../../core/show/state.ts";
+import type { ScreenHealth, ServerMessage } from "../../core/show/wire.ts";
+import { localNow } from "../live/clock.ts";
+import { Connection, type ConnectionStatus } from "../live/connection.ts";
+import { ShowCopy } from "../live/showCopy.ts";
+import { newId } from "../ui/newId.ts";
+
+/** Something to tell the operator, in a sentence. */
+export interface Notice {
+  readonly id: string;
+  readonly tone: "trouble" | "word";
+  readonly sentence: string;
+}
+
+/** A cue with its content, as the script shows it. */
+export interface DeskCue {
+  readonly view: CueView;
+  readonly index: number;
+  /** Undefined when it has a problem. */
+  readonly ready: ReadyCue | undefined;
+}
+
+export interface DeskSnapshot {
+  readonly state: ShowState;
+  readonly outputs: readonly Output[];
+  readonly cues: readonly DeskCue[];
+  readonly ready: readonly ReadyCue[];
+  /** What the take key would bring. */
+  readonly next: Target | undefined;
+  readonly screens: readonly ScreenHealth[];
+  readonly status: ConnectionStatus;
+  readonly notice: Notice | null;
+  /** A command is on its way. */
+  readonly waiting: boolean;
+}
+
+export interface DeskStart {
+  readonly deskToken: string;
+  readonly buildId: string;
+  readonly state: ShowState;
+  readonly outputs: readonly Output[];
+  readonly cues: readonly CueView[];
+  readonly rundownRevision: number;
+  readonly documents: Readonly<Record<string, PinnedDocument>>;
+  readonly screens: readonly ScreenHealth[];
+}
+
+type Distribute<T> = T extends { id: string } ? Omit<T, "id"> : never;
+/** A command before it has its id. */
+export type Press = Distribute<Command>;
+
+const ANSWER_MS = 2_000;
+/** Presses that may wait behind one on its way: a flurry must not play out long after. */
+const MOST_WAITING = 4;
+const NOTICE_MS = 9_000;
+
+/** The desk's copy of show and rundown, and its way to ask for things. One for the whole desk. */
+export class DeskStore {
+  readonly #copy = new ShowCopy();
+  readonly #token: string;
+  readonly #listeners = new Set<() => void>();
+  readonly #views = new Map<string, CueView>();
+  #order: readonly string[] = [];
+  #connection: Connection | undefined;
+  #snapshot: DeskSnapshot;
+  #pending: { readonly id: string; readonly timer: ReturnType<typeof setTimeout> } | undefined;
+  /** Presses made while one was on its way; each is worked out when its turn comes, against the air as it is then. */
+  #presses: (() => Press | undefined)[] = [];
+  #noticeTimer: ReturnType<typeof setTimeout> | undefined;
+  readonly windowId = newId();
+
+  constructor(start: DeskStart) {
+    this.#token = start.deskToken;
+    this.#copy.hear({ kind: "documents", documents: start.documents });
+    const { buildId, state, outputs } = start;
+    this.#copy.hear({ kind: "welcome", serverAtMs: 0, buildId, state, outputs, outputId: null });
+    for (const view of start.cues) this.#views.set(view.cueId, view);
+    this.#order = start.cues.map(({ cueId }) => cueId);
+    this.#snapshot = {
+      state,
+      outputs,
+      ...this.#readCues(),
+      next: undefined,
+      screens: start.screens,
+      status: { kind: "connecting" },
+      notice: null,
+      waiting: false,
+    };
+    this.#snapshot = { ...this.#snapshot, next: findNext(state, this.#snapshot.ready) };
+  }
+
+  readonly subscribe = (listener: () => void): (() => void) => {
+    this.#listeners.add(listener);
+    return () => this.#listeners.delete(listener);
+  };
+  readonly getSnapshot = (): DeskSnapshot => this.#snapshot;
+
+  get documents(): ReadonlyMap<string, PinnedDocument> {
+    return this.#copy.documents;
+  }
+
+  findContent(hash: string): PageContent | undefined {
+    const document = this.#copy.documents.get(hash);
+    return document?.kind === "page" ? document : undefined;
+  }
+
+  /** Server time in ms. */
+  now(): number {
+    return this.#connection?.now() ?? localNow();
+  }
+
+  connect(): void {
+    this.#connection = new Connection(
+      this.#token,
+      this.windowId,
+      (message) => this.#hear(message),
+      (status) => {
+        if (status.kind !== "open") this.#dropPresses();
+        this.#change({ status });
+      },
+    );
+  }
+
+  disconnect(): void {
+    this.#connection?.close();
+    this.#connection = undefined;
+  }
+
+  say(tone: Notice["tone"], sentence: string): void {
+    clearTimeout(this.#noticeTimer);
+    this.#change({ notice: { id: newId(), tone, sentence } });
+    this.#noticeTimer = setTimeout(() => this.#change({ notice: null }), NOTICE_MS);
+  }
+
+  dismissNotice(): void {
+    clearTimeout(this.#noticeTimer);
+    this.#change({ notice: null });
+  }
+
+  take(how: "animated" | "cut"): void {
+    this.#press(() => {
+      const { next, state } = this.#snapshot;
+      if (!next) {
+        this.say("word", "That was the last step of the rundown. Arm a step to go on.");
+        return undefined;
+      }
+      return { kind: "take", target: next, how, builtOn: state.airRevision };
+    });
+  }
+
+  arm(target: Target): void {
+    this.#press(() => ({ kind: "arm", target }));
+  }
+
+  /** Moves the arm by one step, or by one cue. */
+  armNeighbour(by: 1 | -1, unit: "step" | "cue"): void {
+    this.#press(() => {
+      const { next, ready } = this.#snapshot;
+      const from = next ?? lastTarget(ready);
+      const target = from && (unit === "step" ? findNeighbour(from, by, ready) : neighbourCue(from, by, ready));
+      return target && { kind: "arm", target };
+    });
+  }
+
+  press(press: Press): void {
+    this.#press(() => press);
+  }
+
+  #press(work: () => Press | undefined): void {
+    if (this.#snapshot.status.kind !== "open") {
+      this.say("trouble", "There is no connection to the server, so nothing was sent. The outputs keep their picture.");
+      return;
+    }
+    if (this.#presses.length >= MOST_WAITING) return;
+    this.#presses.push(work);
+    this.#sendNext();
+  }
+
+  #sendNext(): void {
+    while (!this.#pending) {
+      const work = this.#presses.shift();
+      if (!work) break;
+      const press = work();
+      if (!press) continue;
+      const command = { ...press, id: newId() } as Command;
+      if (!this.#connection?.send({ kind: "command", command })) {
+        this.#dropPresses();
+        this.say("trouble", "There is no connection to the server, so nothing was sent. The outputs keep their picture.");
+        break;
+      }
+      const timer = setTimeout(() => {
+        this.#dropPresses();
+        this.say("trouble", "The server has not answered for two seconds. The outputs keep their picture; look before you press again.");
+      }, ANSWER_MS);
+      this.#pending = { id: command.id, timer };
+    }
+    this.#change({ waiting: this.#pending !== undefined });
+  }
+
+  #dropPresses(): void {
+    if (this.#pending) clearTimeout(this.#pending.timer);
+    this.#pending = undefined;
+    this.#presses = [];
+    this.#change({ waiting: false });
+  }
+
+  #hear(message: ServerMessage): void {
+    switch (message.kind) {
+      case "rundown": {
+        for (const view of message.changed) this.#views.set(view.cueId, view);
+        this.#order = message.order;
+        const kept = new Set(message.order);
+        for (const id of this.#views.keys()) if (!kept.has(id)) this.#views.delete(id);
+        this.#change(this.#readCues());
+        return;
+      }
+      case "screens":
+        this.#change({ screens: message.screens });
+        return;
+      case "answer":
+        if (this.#pending?.id !== message.id) return;
+        clearTimeout(this.#pending.timer);
+        this.#pending = undefined;
+        if (message.sentence !== null) {
+          // What was pressed after a refusal was meant for another air.
+          this.#presses = [];
+          this.say("trouble", message.sentence);
+        }
+        this.#sendNext();
+        return;
+      case "fault":
+        this.say("trouble", message.sentence);
+        return;
+    }
+    const change = this.#copy.hear(message);
+    if (change === "broken") this.#connection?.restart();
+    else if (change === "outdated") location.reload();
+    else if (change === "state" && this.#copy.state) {
+      this.#change({ state: this.#copy.state, outputs: this.#copy.outputs });
+    }
+  }
+
+  #readCues(): Pick<DeskSnapshot, "cues" | "ready"> {
+    const before = new Map(this.#snapshot?.cues.map((cue) => [cue.view.cueId, cue]));
+    const cues = this.#order.flatMap((id, index): DeskCue[] => {
+      const view = this.#views.get(id);
+      if (!view) return [];
+      // The same object where nothing changed, so that the script draws only what did.
+      const known = before.get(id);
+      if (known?.view === view && known.index === index) return [known];
+      const hash = "hash" in view.compiled ? view.compiled.hash : undefined;
+      const content = hash && this.findContent(hash);
+      return [{ view, index, ready: hash && content ? { cueId: id, index, hash, content } : undefined }];
+    });
+    return { cues, ready: cues.flatMap(({ ready }) => (ready ? [ready] : [])) };
+  }
+
+  #change(change: Partial<DeskSnapshot>): void {
+    const merged = { ...this.#snapshot, ...change };
+    const next = change.state || change.ready ? findNext(merged.state, merged.ready) : merged.next;
+    this.#snapshot = { ...merged, next };
+    for (const listener of this.#listeners) listener();
+  }
+}
+
+function lastTarget(ready: readonly ReadyCue[]): Target | undefined {
+  const cue = ready.at(-1);
+  const step = cue && stepsOf(cue.content).at(-1);
+  return step && { cueId: cue.cueId, content: cue.hash, step: step.anchor };
+}
+
+/** The first step of the next cue, or of this one when going back from inside it. */
+function neighbourCue(from: Target, by: 1 | -1, ready: readonly ReadyCue[]): Target | undefined {
+  const at = ready.findIndex(({ cueId }) => cueId === from.cueId);
+  const here = ready[at];
+  const firstHere = here && stepsOf(here.content)[0];
+  const inside = firstHere && !sameAnchor(firstHere.anchor, from.step);
+  const cue = by === -1 && inside ? here : ready[at + by];
+  const step = cue && stepsOf(cue.content)[0];
+  return step && { cueId: cue.cueId, content: cue.hash, step: step.anchor };
+}

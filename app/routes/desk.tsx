@@ -1,0 +1,66 @@
+import { useEffect, useState } from "react";
+import { NavLink, Outlet } from "react-router";
+import type { PinnedDocument } from "../../core/screens/dress.ts";
+import { contentsOf } from "../../core/show/state.ts";
+import { DeskContext } from "../desk/deskContext.ts";
+import { DeskStore } from "../desk/deskStore.ts";
+import { Header } from "../desk/Header.tsx";
+import { getServices } from "../services.server.ts";
+import type { Route } from "./+types/desk.ts";
+
+export function loader({ context }: Route.LoaderArgs) {
+  const { show, host, rundown, contents, links, live, buildId } = getServices(context);
+  const cues = rundown.views();
+  const wanted = new Set(contentsOf(host.state));
+  for (const { compiled } of cues) if ("hash" in compiled) wanted.add(compiled.hash);
+  const documents: Record<string, PinnedDocument> = {};
+  for (const hash of wanted) {
+    const document = contents.find(hash);
+    if (document) documents[hash] = document;
+  }
+  return {
+    showName: show.name,
+    place: show.place,
+    outfits: show.outfits,
+    outputs: show.outputs,
+    outputTokens: Object.fromEntries(show.outputs.map(({ id }) => [id, links.tokenOfOutput(id)])),
+    deskToken: links.deskToken,
+    buildId,
+    state: host.state,
+    rundownRevision: rundown.revision,
+    cues,
+    documents,
+    screens: live.screens(),
+  };
+}
+
+/** The live channel keeps the desk current; moving between views asks the server for nothing. */
+export function shouldRevalidate() {
+  return false;
+}
+
+export default function DeskRoute({ loaderData }: Route.ComponentProps) {
+  const [store] = useState(() => new DeskStore(loaderData));
+  useEffect(() => {
+    store.connect();
+    return () => store.disconnect();
+  }, [store]);
+  return (
+    <DeskContext value={store}>
+      <div className="flex h-dvh min-h-[600px] flex-col overflow-hidden">
+        <Header showName={loaderData.showName} place={loaderData.place}>
+          <NavLink to="/prepare" className={navClass}>
+            Prepare
+          </NavLink>
+          <NavLink to="/run" className={navClass}>
+            Run
+          </NavLink>
+        </Header>
+        <Outlet />
+      </div>
+    </DeskContext>
+  );
+}
+
+const navClass = ({ isActive }: { isActive: boolean }) =>
+  `rounded-md px-3.5 py-2 text-[15px] ${isActive ? "bg-lifted font-semibold text-paper" : "text-second hover:text-paper"}`;

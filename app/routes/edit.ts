@@ -1,0 +1,12 @@
+import { editRequestSchema } from "../../core/rundown/edits.ts";
+import { getServices } from "../services.server.ts";
+import { readJsonBody } from "./readJsonBody.server.ts";
+import type { Route } from "./+types/edit.ts";
+
+/** One edit of the rundown. The answer says whether it is on the disk. */
+export async function action({ request, context }: Route.ActionArgs) {
+  const body = await readJsonBody(request, editRequestSchema);
+  if ("problem" in body) return Response.json({ kind: "refused", sentence: body.problem }, { status: 400 });
+  const { rundown, now } = getServices(context);
+  return Response.json(await rundown.edit(body.value.actor, body.value.edit, Math.round(now())));
+}

@@ -1,0 +1,10 @@
+import { RunView } from "../run/RunView.tsx";
+import type { Route } from "./+types/run.ts";
+import { useDeskData } from "../desk/useDeskData.ts";
+
+export const meta: Route.MetaFunction = () => [{ title: "Run · Vesko" }];
+
+export default function RunRoute() {
+  const { outfits, outputTokens } = useDeskData();
+  return <RunView outfits={outfits} outputTokens={outputTokens} />;
+}

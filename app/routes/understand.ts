@@ -1,0 +1,24 @@
+import { z } from "zod";
+import { stepsOf } from "../../core/rundown/steps.ts";
+import { understand } from "../../core/rundown/understand.ts";
+import { getServices } from "../services.server.ts";
+import { readJsonBody } from "./readJsonBody.server.ts";
+import type { Route } from "./+types/understand.ts";
+
+const requestSchema = z.strictObject({ typed: z.string() });
+
+/** What typed or pasted text would become, before it is added. Changes nothing. */
+export async function action({ request, context }: Route.ActionArgs) {
+  const body = await readJsonBody(request, requestSchema);
+  if ("problem" in body) return Response.json({ problem: body.problem });
+  const { rundown, read } = getServices(context);
+  const understood = understand(body.value.typed, read);
+  if (!understood || "problem" in understood) return Response.json(understood ?? { problem: "" });
+  const compiled = rundown.tryOut(understood.doc);
+  if ("problem" in compiled) return Response.json({ problem: compiled.problem });
+  return Response.json({
+    doc: understood.doc,
+    title: compiled.content.title,
+    steps: stepsOf(compiled.content).filter(({ kind }) => kind !== "leave").length,
+  });
+}

@@ -1,0 +1,59 @@
+import { Pin } from "lucide-react";
+import { pageAt } from "../../core/show/slot.ts";
+import { useDeskStore } from "../desk/deskContext.ts";
+import type { DeskSnapshot } from "../desk/deskStore.ts";
+import { formatLength } from "../ui/format.ts";
+
+/** One strip for each layer: what is on it, for how long, what is left, its own out. */
+export function Layers({ desk, nowMs }: { desk: DeskSnapshot; nowMs: number | null }) {
+  const store = useDeskStore();
+  return (
+    <section
+      aria-label="Layers"
+      className="grid border-t border-edge"
+      style={{ gridTemplateColumns: `repeat(${desk.state.layers.length}, minmax(0, 1fr))` }}
+    >
+      {desk.state.layers.map((layer, index) => {
+        const slot = desk.state.slots[layer.id] ?? [];
+        const page = pageAt(slot, nowMs ?? 0);
+        const moment = slot.at(-1);
+        const title = page ? (store.findContent(page.content)?.title ?? "on air") : undefined;
+        const cue = page && desk.cues.find(({ view }) => view.cueId === page.cueId);
+        const edited = page !== null && cue?.ready?.hash !== page.content;
+        return (
+          <div
+            key={layer.id}
+            className={`flex min-w-0 items-center gap-2 border-r border-edge px-3 py-2.5 ${page ? "border-t-4 border-t-air bg-raised pt-1.5" : ""}`}
+          >
+            <div className="min-w-0 flex-1">
+              <p className="flex items-center gap-1.5 text-[14px] text-second">
+                {layer.name}
+                {layer.persistent && <Pin aria-label="stays when others are cleared" className="size-3.5" />}
+              </p>
+              <p className={`truncate text-[15px] ${page ? "font-semibold" : "text-quiet"}`} title={title}>
+                {title ?? "empty"}
+              </p>
+              <p className="h-5 truncate font-mono text-[14px] text-second tabular-nums">
+                {page && moment && nowMs !== null && formatLength(nowMs - moment.sinceMs)}
+                {page && nowMs !== null && moment?.endsAtMs != null && (
+                  <span className="text-paper"> −{formatLength(moment.endsAtMs - nowMs + 999)}</span>
+                )}
+                {edited && <span className="font-plain"> ○ edited since</span>}
+              </p>
+            </div>
+            <button
+              type="button"
+              disabled={!page}
+              onClick={() => store.press({ kind: "out", layerId: layer.id, how: "animated" })}
+              className="flex min-h-14 w-11 shrink-0 flex-col items-center justify-center gap-1 rounded-md bg-lifted text-[14px] hover:bg-edge disabled:text-quiet disabled:hover:bg-lifted"
+            >
+              <span className="sr-only">{layer.name} </span>
+              out
+              <kbd>{index + 1}</kbd>
+            </button>
+          </div>
+        );
+      })}
+    </section>
+  );
+}

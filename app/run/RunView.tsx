@@ -1,0 +1,52 @@
+import { useMemo } from "react";
+import { pageAt } from "../../core/show/slot.ts";
+import { useDesk, useDeskStore, useServerTime } from "../desk/deskContext.ts";
+import { NoticeBar } from "../desk/NoticeBar.tsx";
+import { KeyList } from "./KeyList.tsx";
+import { Layers } from "./Layers.tsx";
+import { Screens } from "./Screens.tsx";
+import { Script } from "./Script.tsx";
+import { TakeBar } from "./TakeBar.tsx";
+import { useAirKeys } from "./useAirKeys.ts";
+
+export interface OutfitName {
+  readonly id: string;
+  readonly name: string;
+}
+
+/** The view the evening is run from: script, screens, layers, keys. */
+export function RunView({
+  outfits,
+  outputTokens,
+}: {
+  outfits: readonly OutfitName[];
+  outputTokens: Readonly<Record<string, string>>;
+}) {
+  const desk = useDesk();
+  const store = useDeskStore();
+  const nowMs = useServerTime(250);
+  const { state } = desk;
+  /** The layer "out" would clear: where the last take went if it is still filled, else the topmost passing one. */
+  const outLayer = useMemo(() => {
+    const atMs = nowMs ?? 0;
+    const filled = state.layers.filter(({ id }) => pageAt(state.slots[id] ?? [], atMs) !== null);
+    const position = state.position;
+    const last = filled.find(({ id }) => pageAt(state.slots[id] ?? [], atMs)?.cueId === position?.cueId);
+    return last ?? filled.filter(({ persistent }) => !persistent).at(-1);
+  }, [state, nowMs]);
+  const held = useAirKeys(store, state.layers, outLayer?.id);
+  return (
+    <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_480px] grid-rows-[minmax(0,1fr)_auto]">
+      <main aria-label="Script" className="relative min-h-0">
+        <Script desk={desk} nowMs={nowMs} />
+        <NoticeBar />
+      </main>
+      <aside aria-label="Screens" className="min-h-0 overflow-y-auto border-l border-edge bg-raised">
+        <Screens desk={desk} outfits={outfits} outputTokens={outputTokens} nowMs={nowMs} />
+        <KeyList layers={state.layers} />
+      </aside>
+      <Layers desk={desk} nowMs={nowMs} />
+      <TakeBar desk={desk} outLayerId={outLayer?.id} outLayerName={outLayer?.name} held={held} />
+    </div>
+  );
+}

@@ -1,0 +1,158 @@
+import { Check, TriangleAlert } from "lucide-react";
+import { memo } from "react";
+import { type Step, stepsOf } from "../../core/rundown/steps.ts";
+import type { Layer, Output, ScreenPlan } from "../../core/screens/plan.ts";
+import type { Drawing } from "../desk/deskContext.ts";
+import type { DeskCue, DeskStore } from "../desk/deskStore.ts";
+import { CueThumbnail } from "../ui/CueThumbnail.tsx";
+import { cueKindName, cueTitle, cueTiming } from "../ui/cueWords.ts";
+import { stepKey } from "./stepKey.ts";
+
+interface Props {
+  readonly cue: DeskCue;
+  readonly onAir: string;
+  readonly nextStep: string;
+  readonly isArmed: boolean;
+  readonly takenStep: string;
+  readonly doneSteps: number;
+  readonly state: ScreenPlan;
+  readonly outputs: readonly Output[];
+  readonly layers: readonly Layer[];
+  readonly drawing: Drawing | undefined;
+  readonly store: DeskStore;
+}
+
+/** One cue of the script: its number and name in the margin, its steps as words. */
+export const ScriptCue = memo(function ScriptCue(props: Props) {
+  const { cue, onAir, nextStep, doneSteps, store } = props;
+  const { view, index, ready } = cue;
+  const steps = ready ? stepsOf(ready.content) : [];
+  const air = new Set(onAir.split(" "));
+  return (
+    <li
+      className="grid grid-cols-[148px_minmax(0,1fr)] border-t border-edge"
+      style={{ contentVisibility: "auto", containIntrinsicSize: `auto ${Math.max(88, steps.length * 74)}px` }}
+    >
+      <div className="border-r border-edge px-3.5 py-3 text-right">
+        <p className="text-[15px] leading-snug font-semibold">
+          {index + 1} · {cueTitle(view.doc, ready?.content)}
+        </p>
+        <p className="mt-0.5 text-[14px] text-second">{cueKindName(view.doc)}</p>
+        {cueTiming(view.doc) && <p className="text-[14px] text-second">{cueTiming(view.doc)}</p>}
+      </div>
+      <div className="min-w-0 py-1.5">
+        {"problem" in view.compiled && (
+          <p className="flex items-start gap-2.5 px-6 py-2 text-[15px] text-attention">
+            <TriangleAlert aria-hidden="true" className="mt-0.5 size-5 shrink-0" />
+            <span>Skipped: {view.compiled.problem}</span>
+          </p>
+        )}
+        {ready &&
+          steps.map((step, at) => {
+            const key = stepKey(step.anchor);
+            return (
+              <StepRow
+                key={key}
+                id={`${view.cueId}/${key}`}
+                step={step}
+                mark={air.has(key) ? "air" : nextStep === key ? "next" : at < doneSteps ? "done" : "none"}
+                isAlsoNext={air.has(key) && nextStep === key}
+                isTaken={props.takenStep === key}
+                isArmed={props.isArmed}
+                onArm={() => store.arm({ cueId: view.cueId, content: ready.hash, step: step.anchor })}
+              >
+                {step.kind === "page" && <PageWords {...props} />}
+              </StepRow>
+            );
+          })}
+      </div>
+    </li>
+  );
+});
+
+type Mark = "air" | "next" | "done" | "none";
+
+const ROW: Readonly<Record<Mark, string>> = {
+  air: "bg-air-ground border-l-air text-paper",
+  next: "bg-next-ground border-l-transparent text-paper",
+  done: "border-l-transparent text-quiet",
+  none: "border-l-transparent text-paper/85 hover:bg-raised",
+};
+
+function StepRow({
+  id,
+  step,
+  mark,
+  isAlsoNext,
+  isTaken,
+  isArmed,
+  onArm,
+  children,
+}: {
+  id: string;
+  step: Step;
+  mark: Mark;
+  isAlsoNext: boolean;
+  isTaken: boolean;
+  isArmed: boolean;
+  onArm: () => void;
+  children: React.ReactNode;
+}) {
+  return (
+    <button
+      type="button"
+      data-step={id}
+      data-mark={mark}
+      onClick={onArm}
+      // Space takes; it must not press the row that was clicked last as well.
+      onKeyUp={(event) => event.key === " " && event.preventDefault()}
+      className={`relative grid w-full grid-cols-[92px_minmax(0,1fr)_auto] items-start gap-x-3 border-l-6 py-2.5 pr-5 pl-4 text-left -outline-offset-2 ${ROW[mark]}`}
+    >
+      {mark === "next" && (
+        <span aria-hidden="true" className="absolute inset-y-0 -left-1.5 w-1.5 bg-[repeating-linear-gradient(to_bottom,var(--color-next)_0_12px,transparent_12px_20px)]" />
+      )}
+      <span className={`flex items-center gap-1.5 pt-1 text-[14px] ${mark === "air" ? "text-paper" : mark === "done" ? "text-quiet" : "text-second"}`}>
+        {mark === "done" && <Check aria-label="done" className="size-3.5 shrink-0" />}
+        {step.label}
+      </span>
+      {step.kind === "page" ? (
+        children
+      ) : step.kind === "leave" ? (
+        <span className={`text-[15px] italic ${mark === "none" ? "text-second" : ""}`}>{isTaken ? "the words have left" : "the words leave"}</span>
+      ) : (
+        <span dir="auto" className={`font-words whitespace-pre-line ${mark === "air" ? "text-[21px] leading-[1.38]" : "text-[19px] leading-[1.42]"}`}>
+          {step.words}
+        </span>
+      )}
+      <span className="flex flex-col items-end gap-1">
+        {mark === "air" && <span className="rounded bg-air px-2 py-0.5 text-[14px] font-bold tracking-wide text-on-bright">ON AIR</span>}
+        {(mark === "next" || isAlsoNext) && (
+          <span className="rounded border-2 border-dashed border-next px-2 py-0.5 text-[14px] font-bold tracking-wide text-next">
+            {isArmed ? "NEXT · ARMED" : "NEXT"}
+          </span>
+        )}
+      </span>
+    </button>
+  );
+}
+
+function PageWords({ cue, outputs, layers, state, drawing }: Props) {
+  const { doc } = cue.view;
+  if (doc.kind !== "page" || !cue.ready) return null;
+  const [first, ...rest] = Object.values(cue.ready.content.values);
+  return (
+    <span className="flex items-center gap-4">
+      <CueThumbnail content={cue.ready.content} cueId={cue.view.cueId} hash={cue.ready.hash} outputs={outputs} layers={layers} plan={state} drawing={drawing} />
+      <span className="min-w-0">
+        <span dir="auto" className="font-words block text-[19px] leading-[1.35]">
+          {first}
+        </span>
+        {rest.filter(Boolean).map((words) => (
+          <span key={words} dir="auto" className="block text-[15px] text-second">
+            {words}
+          </span>
+        ))}
+      </span>
+    </span>
+  );
+}

@@ -1,0 +1,130 @@
+import type { ReactNode } from "react";
+import { useRef } from "react";
+import { useDeskStore } from "../desk/deskContext.ts";
+import type { DeskSnapshot } from "../desk/deskStore.ts";
+import { HOLD_MS, type HeldKey } from "./useAirKeys.ts";
+
+/** The commands that change the air, as buttons. The take is the one bright control. */
+export function TakeBar({
+  desk,
+  outLayerId,
+  outLayerName,
+  held,
+}: {
+  desk: DeskSnapshot;
+  outLayerId: string | undefined;
+  outLayerName: string | undefined;
+  held: HeldKey | null;
+}) {
+  const store = useDeskStore();
+  const canUndo = desk.state.undo !== null && desk.state.undo.airRevision === desk.state.airRevision;
+  const armed = desk.state.arm !== null;
+  return (
+    <div className="flex items-stretch gap-2 border-t border-l border-edge bg-raised p-2.5">
+      <button
+        type="button"
+        disabled={!desk.next}
+        onClick={() => store.take("animated")}
+        className="flex w-[146px] flex-col items-center justify-center gap-1.5 rounded-lg bg-next px-3 text-[18px] font-bold text-on-bright hover:brightness-110 disabled:bg-lifted disabled:text-second"
+      >
+        {armed ? "Take armed" : "Take next"}
+        <kbd className="border-on-bright/40! bg-transparent! text-on-bright!">Space</kbd>
+      </button>
+      <div className="grid flex-1 grid-cols-5 gap-1.5">
+        <Small label="Cut" keyName="X" disabled={!desk.next} onPress={() => store.take("cut")} />
+        <Small
+          label={outLayerName ? `${outLayerName} out` : "Out"}
+          keyName="O"
+          disabled={!outLayerId}
+          onPress={() => outLayerId && store.press({ kind: "out", layerId: outLayerId, how: "animated" })}
+        />
+        <Small label="Undo take" keyName="U" disabled={!canUndo} onPress={() => store.press({ kind: "undoTake" })} />
+        <Hold label="Clear" keyName="Esc" held={held === "clear"} command="clear" />
+        <Hold label="Clear all" keyName="Del" held={held === "clearEverything"} command="clearEverything" />
+      </div>
+    </div>
+  );
+}
+
+const smallClass =
+  "relative flex min-h-16 flex-col items-center justify-center gap-1.5 overflow-hidden rounded-lg bg-lifted px-0.5 text-center text-[14px] leading-tight text-paper hover:bg-edge disabled:text-quiet disabled:hover:bg-lifted";
+
+function Small({
+  label,
+  keyName,
+  disabled,
+  onPress,
+}: {
+  label: string;
+  keyName: string;
+  disabled: boolean;
+  onPress: () => void;
+}) {
+  return (
+    <button type="button" disabled={disabled} onClick={onPress} className={smallClass}>
+      {label}
+      <kbd>{keyName}</kbd>
+    </button>
+  );
+}
+
+/** A button that acts when it was held long enough; the filling shows how long still. */
+function Hold({
+  label,
+  keyName,
+  held,
+  command,
+}: {
+  label: string;
+  keyName: string;
+  held: boolean;
+  command: HeldKey;
+}) {
+  const store = useDeskStore();
+  const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
+  const filling = useRef<HTMLSpanElement>(null);
+  const release = () => {
+    clearTimeout(timer.current);
+    filling.current?.classList.remove("holding");
+  };
+  const hold = () => {
+    filling.current?.classList.add("holding");
+    timer.current = setTimeout(() => {
+      store.press({ kind: command, how: "animated" });
+      release();
+    }, HOLD_MS);
+  };
+  return (
+    <button
+      type="button"
+      className={`${smallClass} border border-edge-strong`}
+      onPointerDown={hold}
+      onPointerUp={release}
+      onPointerLeave={release}
+      onPointerCancel={release}
+    >
+      <HoldFill isHeld={held} fillRef={filling} />
+      <span className="relative">{label}</span>
+      <span className="relative flex items-center gap-1">
+        <kbd>{keyName}</kbd>
+      </span>
+      <span className="sr-only">hold for half a second</span>
+    </button>
+  );
+}
+
+function HoldFill({
+  isHeld,
+  fillRef,
+}: {
+  isHeld: boolean;
+  fillRef: React.RefObject<HTMLSpanElement | null>;
+}): ReactNode {
+  return (
+    <span
+      ref={fillRef}
+      aria-hidden="true"
+      className={`absolute inset-0 origin-left scale-x-0 bg-edge-strong [&.holding]:scale-x-100 [&.holding]:transition-transform [&.holding]:duration-500 [&.holding]:ease-linear ${isHeld ? "holding" : ""}`}
+    />
+  );
+}

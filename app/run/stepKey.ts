@@ -1,0 +1,3 @@
+import type { Anchor } from "../../core/rundown/steps.ts";
+
+export const stepKey = ({ occurrence, unit }: Anchor): string => `${occurrence}:${unit}`;

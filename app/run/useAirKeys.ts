@@ -1,0 +1,93 @@
+import { useEffect, useRef, useState } from "react";
+import type { Layer } from "../../core/screens/plan.ts";
+import type { DeskStore } from "../desk/deskStore.ts";
+
+/** A dangerous key acts only after it was held this long. */
+export const HOLD_MS = 500;
+
+export type HeldKey = "clear" | "clearEverything";
+
+/** The keys that change the air. None of them works while a text box has the focus. */
+export function useAirKeys(store: DeskStore, layers: readonly Layer[], outLayerId: string | undefined): HeldKey | null {
+  const [held, setHeld] = useState<HeldKey | null>(null);
+  const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
+  const outLayer = useRef(outLayerId);
+  outLayer.current = outLayerId;
+
+  useEffect(() => {
+    const release = () => {
+      clearTimeout(timer.current);
+      setHeld(null);
+    };
+    const hold = (key: HeldKey) => {
+      clearTimeout(timer.current);
+      setHeld(key);
+      timer.current = setTimeout(() => {
+        store.press({ kind: key, how: "animated" });
+        setHeld(null);
+      }, HOLD_MS);
+    };
+    const onKeyDown = (event: KeyboardEvent) => {
+      if (isTyping(event.target) || event.ctrlKey || event.metaKey || event.altKey) return;
+      const act = findAction(event, store, layers, outLayer.current, hold);
+      if (!act) return;
+      event.preventDefault();
+      // A key kept down is one press, but for moving the arm.
+      if (!event.repeat || event.key.startsWith("Arrow")) act();
+    };
+    window.addEventListener("keydown", onKeyDown);
+    window.addEventListener("keyup", release);
+    window.addEventListener("blur", release);
+    return () => {
+      release();
+      window.removeEventListener("keydown", onKeyDown);
+      window.removeEventListener("keyup", release);
+      window.removeEventListener("blur", release);
+    };
+  }, [store, layers]);
+  return held;
+}
+
+function findAction(
+  event: KeyboardEvent,
+  store: DeskStore,
+  layers: readonly Layer[],
+  outLayerId: string | undefined,
+  hold: (key: HeldKey) => void,
+): (() => void) | undefined {
+  const layer = /^[1-9]$/.test(event.key) ? layers[Number(event.key) - 1] : undefined;
+  if (layer) return () => store.press({ kind: "out", layerId: layer.id, how: "animated" });
+  switch (event.key) {
+    case " ":
+      return () => store.take("animated");
+    case "x":
+    case "X":
+      return () => store.take("cut");
+    case "o":
+    case "O":
+      return () => outLayerId && store.press({ kind: "out", layerId: outLayerId, how: "animated" });
+    case "u":
+    case "U":
+      return () => store.press({ kind: "undoTake" });
+    case "Escape":
+      return () => hold("clear");
+    case "Delete":
+      return () => hold("clearEverything");
+    case "ArrowDown":
+      return () => store.armNeighbour(1, "step");
+    case "ArrowUp":
+      return () => store.armNeighbour(-1, "step");
+    case "ArrowRight":
+      return () => store.armNeighbour(1, "cue");
+    case "ArrowLeft":
+      return () => store.armNeighbour(-1, "cue");
+    case "Home":
+      return () => store.press({ kind: "disarm" });
+    default:
+      return undefined;
+  }
+}
+
+function isTyping(target: EventTarget | null): boolean {
+  return target instanceof HTMLElement && (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName));
+}

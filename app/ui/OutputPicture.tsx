@@ -1,0 +1,76 @@
+import { useEffect, useRef, useState } from "react";
+import { composeTimeline } from "../../core/screens/compose.ts";
+import type { Output } from "../../core/screens/plan.ts";
+import type { ShowState } from "../../core/show/state.ts";
+import { ElementStage } from "../../painters/elementStage.ts";
+import { PlateCache } from "../../painters/plateCache.ts";
+import { StageLoop } from "../../painters/stageLoop.ts";
+import { type Drawing, useDeskStore } from "../desk/deskContext.ts";
+import standIn from "./standInPicture.svg";
+
+/** Pictures on the desk need not draw every frame; the outputs do. */
+const LIVE_INTERVAL_MS = 30;
+
+/**
+ * What an output shows in a state, by the very code that draws the output, at the width it is given.
+ * Transparent outputs lie over a stand-in picture.
+ */
+export function OutputPicture({
+  output,
+  state,
+  drawing,
+  label,
+}: {
+  output: Output;
+  state: ShowState;
+  drawing: Drawing | undefined;
+  label: string;
+}) {
+  const store = useDeskStore();
+  const frame = useRef<HTMLDivElement>(null);
+  const [widthPx, setWidthPx] = useState(0);
+  const loop = useRef<StageLoop>(undefined);
+
+  useEffect(() => {
+    if (!frame.current) return;
+    const observer = new ResizeObserver(([entry]) => {
+      if (entry) setWidthPx(Math.round(entry.contentRect.width * window.devicePixelRatio));
+    });
+    observer.observe(frame.current);
+    return () => observer.disconnect();
+  }, []);
+
+  useEffect(() => {
+    if (!frame.current || !drawing || widthPx === 0) return;
+    const scale = widthPx / output.widthPx;
+    const element = document.createElement("div");
+    element.style.position = "absolute";
+    element.style.inset = "0";
+    frame.current.append(element);
+    const stage = new ElementStage(element, new PlateCache(drawing.shaper, scale), scale, window.devicePixelRatio);
+    loop.current = new StageLoop(stage, () => store.now(), undefined, LIVE_INTERVAL_MS);
+    return () => {
+      loop.current?.stop();
+      loop.current = undefined;
+      element.remove();
+    };
+  }, [drawing, widthPx, output, store]);
+
+  // Runs after the stage above was made anew, too: a new width needs the picture again.
+  useEffect(() => {
+    if (drawing && widthPx > 0) loop.current?.setTimeline(composeTimeline(state, output, drawing.dress));
+  }, [state, output, drawing, widthPx]);
+
+  return (
+    <div
+      ref={frame}
+      role="img"
+      aria-label={label}
+      className="relative w-full overflow-hidden"
+      style={{
+        aspectRatio: `${output.widthPx} / ${output.heightPx}`,
+        background: output.backdrop === "opaque" ? "#000" : `#3a3330 url(${standIn}) center / cover`,
+      }}
+    />
+  );
+}

@@ -1,0 +1,25 @@
+import type { Layer, ScreenPlan } from "../../core/screens/plan.ts";
+import { stateWithOnly } from "../../core/screens/preview.ts";
+import type { ShowState, Target } from "../../core/show/state.ts";
+
+/** A state with one page at rest and nothing else: for true pictures of what is not on air. */
+export function emptyState(
+  layers: readonly Layer[],
+  plan: ScreenPlan,
+  target: Target,
+  layerId: string,
+): ShowState {
+  const empty: ShowState = {
+    showId: "picture",
+    seq: 0,
+    layers: [...layers],
+    slots: Object.fromEntries(layers.map(({ id }) => [id, []])),
+    plan,
+    arm: null,
+    position: null,
+    airRevision: 0,
+    recentTakeIds: [],
+    undo: null,
+  };
+  return stateWithOnly(empty, target, layerId);
+}
