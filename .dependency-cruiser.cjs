@@ -7,12 +7,14 @@ module.exports = {
       severity: "error",
       from: { path: "^core/", pathNot: "\\.test\\.ts$" },
       to: {
-        pathNot: "^core/|^node_modules/(zod|bidi-js|linebreak|harfbuzzjs|base64-js|tiny-inflate|unicode-trie)/",
+        pathNot:
+          "^core/|^node_modules/(zod|bidi-js|linebreak|harfbuzzjs|base64-js|tiny-inflate|unicode-trie)/",
       },
     },
     {
       name: "painters-know-pictures-only",
-      comment: "painters paint display lists; they know core's picture, motion and screens types and the shaper",
+      comment:
+        "painters paint display lists; they know core's picture, motion and screens types and the shaper",
       severity: "error",
       from: { path: "^painters/", pathNot: "\\.test\\.ts$" },
       to: { path: "^(server|app|designs|demo)/" },

@@ -1,12 +1,21 @@
 import "./styles/app.css";
 import type { ReactNode } from "react";
-import { isRouteErrorResponse, Links, Meta, Outlet, Scripts, ScrollRestoration, useRouteError } from "react-router";
+import {
+  isRouteErrorResponse,
+  Links,
+  Meta,
+  Outlet,
+  Scripts,
+  ScrollRestoration,
+  useRouteError,
+} from "react-router";
 
 export function Layout({ children }: { children: ReactNode }) {
   return (
     <html lang="en">
       <head>
         <meta charSet="utf-8" />
+        <link rel="icon" href="/favicon.svg" type="image/svg+xml" />
         <meta name="viewport" content="width=device-width, initial-scale=1" />
         <Meta />
         <Links />
@@ -29,7 +38,9 @@ export function ErrorBoundary() {
   const notFound = isRouteErrorResponse(error) && error.status === 404;
   return (
     <main className="grid min-h-screen place-content-center gap-3 p-8 text-center">
-      <h1 className="font-brand text-2xl font-semibold">{notFound ? "Nothing is here" : "This page failed"}</h1>
+      <h1 className="font-brand text-2xl font-semibold">
+        {notFound ? "Nothing is here" : "This page failed"}
+      </h1>
       <p className="max-w-prose text-second">
         {notFound
           ? "The link is wrong or no longer valid. What is on air is as it was; ask the desk for the link again."

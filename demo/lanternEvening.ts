@@ -1,7 +1,7 @@
 import type { CueDoc } from "../core/rundown/cueDoc.ts";
 import { HARBOUR_LAMP } from "../designs/harbourLamp.ts";
-import { STARTER_LAYERS, STARTER_OUTFITS, STARTER_OUTPUTS, STARTER_PLAN } from "../designs/starter.ts";
 import type { Seed } from "../designs/seed.ts";
+import { STARTER_LAYERS, STARTER_OUTFITS, STARTER_OUTPUTS, STARTER_PLAN } from "../designs/starter.ts";
 import { CARRY_THE_LAMP_DOWN, HARBOUR_KIND, NINE_BELLS } from "./songs.ts";
 
 const page = (fieldSet: string, values: Record<string, string>, stayMs: number | null = null): CueDoc => ({
@@ -23,7 +23,9 @@ export function lanternEvening(): Seed {
       place: "Merrow Quay",
       layers: STARTER_LAYERS,
       plan: STARTER_PLAN,
-      outputs: STARTER_OUTPUTS.map((output) => (output.id === "wall" ? { ...output, name: "Loft wall" } : output)),
+      outputs: STARTER_OUTPUTS.map((output) =>
+        output.id === "wall" ? { ...output, name: "Loft wall" } : output,
+      ),
       outfits: STARTER_OUTFITS,
       style: HARBOUR_LAMP,
     },

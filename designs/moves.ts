@@ -37,7 +37,10 @@ export function rising(distancePx: number, durationMs: number, delayMs = 0): Obj
     enter: [move("offsetYPx", distancePx, 0, durationMs, delayMs), fadeIn(durationMs * 0.7, delayMs)],
     exit: [move("offsetYPx", 0, -distancePx * 0.5, durationMs * 0.5, 0, AWAY), fadeOut(durationMs * 0.45)],
     change: {
-      in: [move("offsetYPx", distancePx, 0, durationMs * 0.8, durationMs * 0.15), fadeIn(durationMs * 0.55, durationMs * 0.15)],
+      in: [
+        move("offsetYPx", distancePx, 0, durationMs * 0.8, durationMs * 0.15),
+        fadeIn(durationMs * 0.55, durationMs * 0.15),
+      ],
       out: [move("offsetYPx", 0, -distancePx, durationMs * 0.5, 0, AWAY), fadeOut(durationMs * 0.4)],
     },
   };

@@ -24,7 +24,14 @@ export const STARTER_OUTFITS: readonly StarterOutfit[] = [
     id: "full",
     name: "Full words",
     linesPerSlide: 4,
-    templates: [wall.wallBackdrop, wall.wallTitle, wall.wallLyrics, wall.wallReading, wall.wallName, wall.wallCorner],
+    templates: [
+      wall.wallBackdrop,
+      wall.wallTitle,
+      wall.wallLyrics,
+      wall.wallReading,
+      wall.wallName,
+      wall.wallCorner,
+    ],
   },
   {
     id: "band",

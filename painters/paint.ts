@@ -76,7 +76,10 @@ function fillStyle(context: Canvas2D, paint: Paint): string | CanvasGradient {
 /** Numbers in paths to a thousandth of a pixel: the same text on every platform. */
 const n = (value: number) => Math.round(value * 1000) / 1000;
 
-function roundedRectPath({ x, y, width, height }: { x: number; y: number; width: number; height: number }, radius: number): string {
+function roundedRectPath(
+  { x, y, width, height }: { x: number; y: number; width: number; height: number },
+  radius: number,
+): string {
   const right = x + width;
   const bottom = y + height;
   const r = Math.min(radius, width / 2, height / 2);

@@ -69,7 +69,9 @@ export class StageLoop {
     const atMs = this.#now();
     this.#stage.draw(placementsAt(this.#timeline, atMs));
     const missed =
-      this.#lastFrameMs === null ? 0 : Math.max(0, Math.round((startedMs - this.#lastFrameMs) / FRAME_MS) - 1);
+      this.#lastFrameMs === null
+        ? 0
+        : Math.max(0, Math.round((startedMs - this.#lastFrameMs) / FRAME_MS) - 1);
     this.#onFrame({ atMs, drawMs: performance.now() - startedMs, missed });
     const still = stillUntil(this.#timeline, atMs);
     if (still === null) {

@@ -1,6 +1,6 @@
 import { HARBOUR_LAMP } from "../designs/harbourLamp.ts";
-import { STARTER_LAYERS, STARTER_OUTFITS, STARTER_OUTPUTS, STARTER_PLAN } from "../designs/starter.ts";
 import type { Seed } from "../designs/seed.ts";
+import { STARTER_LAYERS, STARTER_OUTFITS, STARTER_OUTPUTS, STARTER_PLAN } from "../designs/starter.ts";
 
 /** A show with screens and designs and no cues yet. */
 export function emptyShow(): Seed {

@@ -12,10 +12,14 @@ export function createReader(scriptures: ScriptureStore): CompileContext["read"]
         why: "noText",
       };
     const parsed = parseReference(reference, text.counts);
-    if ("problem" in parsed) return { problem: explainReferenceProblem(parsed.problem), why: parsed.problem.kind };
+    if ("problem" in parsed)
+      return { problem: explainReferenceProblem(parsed.problem), why: parsed.problem.kind };
     return {
       textName: text.info.name,
-      passages: parsed.passages.map((passage) => ({ passage, verses: scriptures.versesOf(textCode, passage) })),
+      passages: parsed.passages.map((passage) => ({
+        passage,
+        verses: scriptures.versesOf(textCode, passage),
+      })),
     };
   };
 }

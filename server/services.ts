@@ -96,7 +96,9 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
 
 async function loadScriptures(db: Db, home: string): Promise<ScriptureStore> {
   const store = new ScriptureStore(db);
-  const have = new Set((await db.selectFrom("scripture_text").select("code").execute()).map(({ code }) => code));
+  const have = new Set(
+    (await db.selectFrom("scripture_text").select("code").execute()).map(({ code }) => code),
+  );
   for (const { code, name, file } of SHIPPED_TEXTS) {
     if (have.has(code)) continue;
     const xml = gunzipSync(readFileSync(join(home, "texts/scripture", file))).toString("utf8");

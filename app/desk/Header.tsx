@@ -3,7 +3,15 @@ import { formatLength, formatTimeOfDay } from "../ui/format.ts";
 import { useDesk, useServerTime } from "./deskContext.ts";
 
 /** The line at the top of every desk view: show, views, connection, time. */
-export function Header({ showName, place, children }: { showName: string; place: string; children: ReactNode }) {
+export function Header({
+  showName,
+  place,
+  children,
+}: {
+  showName: string;
+  place: string;
+  children: ReactNode;
+}) {
   const nowMs = useServerTime(250);
   return (
     <header className="flex h-13 shrink-0 items-center gap-6 border-b border-edge bg-raised px-5">

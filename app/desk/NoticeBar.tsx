@@ -6,13 +6,18 @@ export function NoticeBar() {
   const { notice } = useDesk();
   const store = useDeskStore();
   return (
-    <div aria-live="polite" className="pointer-events-none absolute inset-x-4 bottom-3 z-20 flex justify-center">
+    <div
+      aria-live="polite"
+      className="pointer-events-none absolute inset-x-4 bottom-3 z-20 flex justify-center"
+    >
       {notice && (
         <p
           key={notice.id}
           className="pointer-events-auto flex max-w-[680px] items-start gap-3 rounded-lg border border-attention bg-attention-ground px-4 py-2.5 text-[15px] shadow-lg"
         >
-          {notice.tone === "trouble" && <TriangleAlert aria-hidden="true" className="mt-0.5 size-5 shrink-0 text-attention" />}
+          {notice.tone === "trouble" && (
+            <TriangleAlert aria-hidden="true" className="mt-0.5 size-5 shrink-0 text-attention" />
+          )}
           <span>{notice.sentence}</span>
           <button
             type="button"

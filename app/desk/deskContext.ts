@@ -42,7 +42,10 @@ export function useDrawing(): Drawing | undefined {
       drawings.set(store, loading);
       loading.catch(() => {
         drawings.delete(store);
-        store.say("trouble", "The fonts could not be loaded, so this desk shows no pictures. The outputs are as they were; load this page again.");
+        store.say(
+          "trouble",
+          "The fonts could not be loaded, so this desk shows no pictures. The outputs are as they were; load this page again.",
+        );
       });
     }
     loading.then((loaded) => !gone && setDrawing(loaded)).catch(() => {});

@@ -1,6 +1,6 @@
 import type { PageContent } from "../../core/rundown/content.ts";
 import type { CueView } from "../../core/rundown/edits.ts";
-import { findNext, findNeighbour, type ReadyCue } from "../../core/rundown/next.ts";
+import { findNeighbour, findNext, type ReadyCue } from "../../core/rundown/next.ts";
 import { sameAnchor, stepsOf } from "../../core/rundown/steps.ts";
 import type { PinnedDocument } from "../../core/screens/dress.ts";
 import type { Output } from "../../core/screens/plan.ts";
@@ -164,7 +164,8 @@ export class DeskStore {
     this.#press(() => {
       const { next, ready } = this.#snapshot;
       const from = next ?? lastTarget(ready);
-      const target = from && (unit === "step" ? findNeighbour(from, by, ready) : neighbourCue(from, by, ready));
+      const target =
+        from && (unit === "step" ? findNeighbour(from, by, ready) : neighbourCue(from, by, ready));
       return target && { kind: "arm", target };
     });
   }
@@ -175,7 +176,10 @@ export class DeskStore {
 
   #press(work: () => Press | undefined): void {
     if (this.#snapshot.status.kind !== "open") {
-      this.say("trouble", "There is no connection to the server, so nothing was sent. The outputs keep their picture.");
+      this.say(
+        "trouble",
+        "There is no connection to the server, so nothing was sent. The outputs keep their picture.",
+      );
       return;
     }
     if (this.#presses.length >= MOST_WAITING) return;
@@ -192,12 +196,18 @@ export class DeskStore {
       const command = { ...press, id: newId() } as Command;
       if (!this.#connection?.send({ kind: "command", command })) {
         this.#dropPresses();
-        this.say("trouble", "There is no connection to the server, so nothing was sent. The outputs keep their picture.");
+        this.say(
+          "trouble",
+          "There is no connection to the server, so nothing was sent. The outputs keep their picture.",
+        );
         break;
       }
       const timer = setTimeout(() => {
         this.#dropPresses();
-        this.say("trouble", "The server has not answered for two seconds. The outputs keep their picture; look before you press again.");
+        this.say(
+          "trouble",
+          "The server has not answered for two seconds. The outputs keep their picture; look before you press again.",
+        );
       }, ANSWER_MS);
       this.#pending = { id: command.id, timer };
     }

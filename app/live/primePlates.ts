@@ -14,5 +14,6 @@ export function primePlates(
   const outfitId = state.plan.outputs[output.id]?.outfitId;
   if (!outfitId) return;
   for (const target of targets)
-    for (const part of dress(target, outfitId, output)?.laidOut.parts ?? []) plates.prime(part.key, part.picture);
+    for (const part of dress(target, outfitId, output)?.laidOut.parts ?? [])
+      plates.prime(part.key, part.picture);
 }

@@ -19,7 +19,11 @@ export function OutputWindow({
     return runOutput(root.current, output, token);
   }, [output, token]);
   const background =
-    output.backdrop === "opaque" ? "#000" : overPicture ? `#2b2725 url(${standIn}) center / cover` : "transparent";
+    output.backdrop === "opaque"
+      ? "#000"
+      : overPicture
+        ? `#2b2725 url(${standIn}) center / cover`
+        : "transparent";
   return (
     <>
       <style>{`html, body { background: ${background}; overflow: hidden; margin: 0; cursor: none; }`}</style>

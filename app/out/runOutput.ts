@@ -84,13 +84,15 @@ export function runOutput(root: HTMLElement, output: Output, token: string): () 
       () => {
         if (!copy.state || !dress || !fitted) return;
         primePlates(copy.primed, copy.state, output, dress, fitted.plates);
-        root.dataset.primed = copy.primed.map(({ content, step }) => `${content.slice(0, 8)}/${step.occurrence}/${step.unit}`).join(" ");
+        root.dataset.primed = copy.primed
+          .map(({ content, step }) => `${content.slice(0, 8)}/${step.occurrence}/${step.unit}`)
+          .join(" ");
       },
       { timeout: 400 },
     );
   };
 
-  const fit = () => {
+  const makeStage = () => {
     if (!shaper) return;
     fitted?.loop.stop();
     fitted?.element.remove();
@@ -145,18 +147,18 @@ export function runOutput(root: HTMLElement, output: Output, token: string): () 
     }
     if (stopped) return;
     dress = createDresser(copy.documents, shaper, FALLBACK_FONTS);
-    fit();
+    makeStage();
   };
   void start();
 
   const reporting = setInterval(sendReport, REPORT_MS);
-  window.addEventListener("resize", fit);
+  window.addEventListener("resize", makeStage);
   return () => {
     stopped = true;
     clearTimeout(retry);
     clearInterval(reporting);
     cancelIdleCallback(priming);
-    window.removeEventListener("resize", fit);
+    window.removeEventListener("resize", makeStage);
     fitted?.loop.stop();
     fitted?.element.remove();
     connection.close();

@@ -1,7 +1,7 @@
 import { editRequestSchema } from "../../core/rundown/edits.ts";
 import { getServices } from "../services.server.ts";
-import { readJsonBody } from "./readJsonBody.server.ts";
 import type { Route } from "./+types/edit.ts";
+import { readJsonBody } from "./readJsonBody.server.ts";
 
 /** One edit of the rundown. The answer says whether it is on the disk. */
 export async function action({ request, context }: Route.ActionArgs) {

@@ -1,3 +1,10 @@
+import { useDeskData } from "../desk/useDeskData.ts";
+import { PrepareView } from "../prepare/PrepareView.tsx";
+import type { Route } from "./+types/prepare.ts";
+
+export const meta: Route.MetaFunction = () => [{ title: "Prepare · Vesko" }];
+
 export default function PrepareRoute() {
-  return null;
+  const { outfits } = useDeskData();
+  return <PrepareView outfits={outfits} />;
 }

@@ -1,6 +1,6 @@
+import { useDeskData } from "../desk/useDeskData.ts";
 import { RunView } from "../run/RunView.tsx";
 import type { Route } from "./+types/run.ts";
-import { useDeskData } from "../desk/useDeskData.ts";
 
 export const meta: Route.MetaFunction = () => [{ title: "Run · Vesko" }];
 

@@ -2,8 +2,8 @@ import { z } from "zod";
 import { stepsOf } from "../../core/rundown/steps.ts";
 import { understand } from "../../core/rundown/understand.ts";
 import { getServices } from "../services.server.ts";
-import { readJsonBody } from "./readJsonBody.server.ts";
 import type { Route } from "./+types/understand.ts";
+import { readJsonBody } from "./readJsonBody.server.ts";
 
 const requestSchema = z.strictObject({ typed: z.string() });
 

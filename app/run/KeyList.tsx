@@ -32,7 +32,9 @@ export function KeyList({ layers }: { layers: readonly Layer[] }) {
           </div>
         ))}
       </dl>
-      <p className="mt-2 text-[14px] text-second">A click on a step arms it. Nothing but the take keys goes to air.</p>
+      <p className="mt-2 text-[14px] text-second">
+        A click on a step arms it. Nothing but the take keys goes to air.
+      </p>
     </section>
   );
 }

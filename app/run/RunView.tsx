@@ -2,6 +2,7 @@ import { useMemo } from "react";
 import { pageAt } from "../../core/show/slot.ts";
 import { useDesk, useDeskStore, useServerTime } from "../desk/deskContext.ts";
 import { NoticeBar } from "../desk/NoticeBar.tsx";
+import type { DeskOutfit } from "../desk/outfit.ts";
 import { KeyList } from "./KeyList.tsx";
 import { Layers } from "./Layers.tsx";
 import { Screens } from "./Screens.tsx";
@@ -9,17 +10,12 @@ import { Script } from "./Script.tsx";
 import { TakeBar } from "./TakeBar.tsx";
 import { useAirKeys } from "./useAirKeys.ts";
 
-export interface OutfitName {
-  readonly id: string;
-  readonly name: string;
-}
-
 /** The view the evening is run from: script, screens, layers, keys. */
 export function RunView({
   outfits,
   outputTokens,
 }: {
-  outfits: readonly OutfitName[];
+  outfits: readonly DeskOutfit[];
   outputTokens: Readonly<Record<string, string>>;
 }) {
   const desk = useDesk();

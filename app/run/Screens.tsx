@@ -6,9 +6,9 @@ import { pageAt } from "../../core/show/slot.ts";
 import type { ScreenHealth } from "../../core/show/wire.ts";
 import { useDeskStore, useDrawing } from "../desk/deskContext.ts";
 import type { DeskSnapshot } from "../desk/deskStore.ts";
+import type { DeskOutfit } from "../desk/outfit.ts";
 import { Enlarged } from "../ui/Enlarged.tsx";
 import { OutputPicture } from "../ui/OutputPicture.tsx";
-import type { OutfitName } from "./RunView.tsx";
 
 /** A window that has not been heard for this long is late. */
 const LATE_MS = 1_800;
@@ -21,7 +21,7 @@ export function Screens({
   nowMs,
 }: {
   desk: DeskSnapshot;
-  outfits: readonly OutfitName[];
+  outfits: readonly DeskOutfit[];
   outputTokens: Readonly<Record<string, string>>;
   nowMs: number | null;
 }) {
@@ -37,12 +37,16 @@ export function Screens({
     <section aria-label="Outputs" className="flex flex-col gap-4 px-4 py-3">
       <p className="flex items-center gap-2 text-[14px] text-second">
         Screen plan
-        <span className="rounded-full border border-edge-strong px-3 py-0.5 font-semibold text-paper">{state.plan.name}</span>
+        <span className="rounded-full border border-edge-strong px-3 py-0.5 font-semibold text-paper">
+          {state.plan.name}
+        </span>
       </p>
       {desk.outputs.map((output) => {
         const planned = state.plan.outputs[output.id];
         const outfit = outfits.find(({ id }) => id === planned?.outfitId)?.name ?? "no outfit";
-        const onAir = (planned?.layerIds ?? []).some((id) => pageAt(state.slots[id] ?? [], nowMs ?? 0) !== null);
+        const onAir = (planned?.layerIds ?? []).some(
+          (id) => pageAt(state.slots[id] ?? [], nowMs ?? 0) !== null,
+        );
         const health = desk.screens.find(({ outputId }) => outputId === output.id);
         const late = lateness(health, nowMs);
         return (
@@ -56,16 +60,28 @@ export function Screens({
               <Health health={health} output={output} lateMs={late} />
             </h2>
             <div className="flex items-end gap-2.5">
-              <div className={`relative w-[268px] shrink-0 rounded-md border-2 p-0.5 ${onAir ? "border-air" : "border-edge"}`}>
+              <div
+                className={`relative w-[268px] shrink-0 rounded-md border-2 p-0.5 ${onAir ? "border-air" : "border-edge"}`}
+              >
                 <button
                   type="button"
                   aria-label={`Enlarge ${output.name}`}
                   className="block w-full"
                   onClick={() => setEnlarged(output)}
                 >
-                  <OutputPicture output={output} state={state} drawing={drawing} label={`On ${output.name} now`} />
+                  <OutputPicture
+                    output={output}
+                    state={state}
+                    drawing={drawing}
+                    label={`On ${output.name} now`}
+                  />
                 </button>
-                {late !== null && <div aria-hidden="true" className="hatched pointer-events-none absolute inset-x-0 top-0 h-2.5" />}
+                {late !== null && (
+                  <div
+                    aria-hidden="true"
+                    className="hatched pointer-events-none absolute inset-x-0 top-0 h-2.5"
+                  />
+                )}
               </div>
               <div className="min-w-0 flex-1">
                 <p className="mb-1 flex items-center justify-between text-[14px] text-second">
@@ -75,7 +91,11 @@ export function Screens({
                     href={`/out/${outputTokens[output.id]}${output.backdrop === "transparent" ? "?over=picture" : ""}`}
                     target="_blank"
                     rel="noopener noreferrer"
-                    title={output.backdrop === "transparent" ? "Opens over a stand-in picture; without ?over=picture it is transparent" : undefined}
+                    title={
+                      output.backdrop === "transparent"
+                        ? "Opens over a stand-in picture; without ?over=picture it is transparent"
+                        : undefined
+                    }
                   >
                     open <ExternalLink aria-hidden="true" className="size-3.5" />
                     <span className="sr-only">{output.name} in a window of its own</span>
@@ -120,9 +140,15 @@ function Health({
   const windows = health?.windows ?? [];
   const base = "ml-auto shrink-0 font-mono text-[14px]";
   if (windows.length === 0) return <span className={`${base} text-second`}>no window open</span>;
-  if (lateMs !== null) return <span className={`${base} font-semibold text-attention`}>late {(lateMs / 1000).toFixed(1)} s</span>;
+  if (lateMs !== null)
+    return (
+      <span className={`${base} font-semibold text-attention`}>late {(lateMs / 1000).toFixed(1)} s</span>
+    );
   const painted = windows[0]?.painted;
-  const wrongSize = painted && painted.widthPx > 0 && (painted.widthPx !== output.widthPx || painted.heightPx !== output.heightPx);
+  const wrongSize =
+    painted &&
+    painted.widthPx > 0 &&
+    (painted.widthPx !== output.widthPx || painted.heightPx !== output.heightPx);
   return (
     <span className={`${base} ${wrongSize ? "text-attention" : "text-second"}`}>
       {windows.length > 1 && `${windows.length} × `}

@@ -25,7 +25,9 @@ export function Script({ desk, nowMs }: { desk: DeskSnapshot; nowMs: number | nu
   }, [state.slots, nowMs]);
 
   const { position } = state;
-  const lineKey = position ? `${position.cueId}/${stepKey(position.step)}` : next && `${next.cueId}/${stepKey(next.step)}`;
+  const lineKey = position
+    ? `${position.cueId}/${stepKey(position.step)}`
+    : next && `${next.cueId}/${stepKey(next.step)}`;
   const nextKey = next && `${next.cueId}/${stepKey(next.step)}`;
   const line = useReadingLine(lineKey, nextKey);
   const positionIndex = position ? cues.findIndex(({ view }) => view.cueId === position.cueId) : -1;
@@ -34,9 +36,14 @@ export function Script({ desk, nowMs }: { desk: DeskSnapshot; nowMs: number | nu
     return (
       <div className="grid h-full place-content-center gap-3 p-8 text-center">
         <p className="font-words text-[22px]">The script is empty.</p>
-        <p className="text-second">Paste a song, type a reference or a name in Prepare; it appears here at once.</p>
+        <p className="text-second">
+          Paste a song, type a reference or a name in Prepare; it appears here at once.
+        </p>
         <p>
-          <Link to="/prepare" className="inline-flex min-h-10 items-center rounded-md bg-act px-5 font-semibold text-on-bright">
+          <Link
+            to="/prepare"
+            className="inline-flex min-h-10 items-center rounded-md bg-act px-5 font-semibold text-on-bright"
+          >
             Prepare the rundown
           </Link>
         </p>
@@ -45,15 +52,12 @@ export function Script({ desk, nowMs }: { desk: DeskSnapshot; nowMs: number | nu
 
   return (
     <div className="relative h-full">
-      <div aria-hidden="true" className="pointer-events-none absolute inset-x-0 z-10 border-t border-edge-strong" style={{ top: `${LINE_AT * 100}%` }} />
       <div
-        ref={line.scroller}
-        className="h-full overflow-y-auto overflow-x-hidden"
-        // The script is read by scrolling, with the keyboard too.
-        tabIndex={0}
-        role="region"
-        aria-label="Steps"
-      >
+        aria-hidden="true"
+        className="pointer-events-none absolute inset-x-0 z-10 border-t border-edge-strong"
+        style={{ top: `${LINE_AT * 100}%` }}
+      />
+      <section ref={line.scroller} className="h-full overflow-y-auto overflow-x-hidden" aria-label="Steps">
         <div style={{ height: line.roomAbovePx }} />
         <ol>
           {cues.map((cue) => {
@@ -64,7 +68,10 @@ export function Script({ desk, nowMs }: { desk: DeskSnapshot; nowMs: number | nu
                 ? 0
                 : cue.index < positionIndex
                   ? steps.length
-                  : Math.max(0, steps.findIndex(({ anchor }) => position && sameAnchor(anchor, position.step)));
+                  : Math.max(
+                      0,
+                      steps.findIndex(({ anchor }) => position && sameAnchor(anchor, position.step)),
+                    );
             return (
               <ScriptCue
                 key={cue.view.cueId}
@@ -85,7 +92,7 @@ export function Script({ desk, nowMs }: { desk: DeskSnapshot; nowMs: number | nu
         </ol>
         <p className="py-6 pl-[160px] text-[15px] text-quiet">end of the script</p>
         <div style={{ height: line.roomBelowPx }} />
-      </div>
+      </section>
       {line.detached && (
         <button
           type="button"

@@ -5,7 +5,7 @@ import type { Layer, Output, ScreenPlan } from "../../core/screens/plan.ts";
 import type { Drawing } from "../desk/deskContext.ts";
 import type { DeskCue, DeskStore } from "../desk/deskStore.ts";
 import { CueThumbnail } from "../ui/CueThumbnail.tsx";
-import { cueKindName, cueTitle, cueTiming } from "../ui/cueWords.ts";
+import { cueKindName, cueTiming, cueTitle } from "../ui/cueWords.ts";
 import { stepKey } from "./stepKey.ts";
 
 interface Props {
@@ -33,12 +33,14 @@ export const ScriptCue = memo(function ScriptCue(props: Props) {
       className="grid grid-cols-[148px_minmax(0,1fr)] border-t border-edge"
       style={{ contentVisibility: "auto", containIntrinsicSize: `auto ${Math.max(88, steps.length * 74)}px` }}
     >
-      <div className="border-r border-edge px-3.5 py-3 text-right">
-        <p className="text-[15px] leading-snug font-semibold">
-          {index + 1} · {cueTitle(view.doc, ready?.content)}
-        </p>
-        <p className="mt-0.5 text-[14px] text-second">{cueKindName(view.doc)}</p>
-        {cueTiming(view.doc) && <p className="text-[14px] text-second">{cueTiming(view.doc)}</p>}
+      <div className="border-r border-edge px-3.5 text-right">
+        <div className="sticky top-0 py-3">
+          <p className="text-[15px] leading-snug font-semibold">
+            {index + 1} · {cueTitle(view.doc, ready?.content)}
+          </p>
+          <p className="mt-0.5 text-[14px] text-second">{cueKindName(view.doc)}</p>
+          {cueTiming(view.doc) && <p className="text-[14px] text-second">{cueTiming(view.doc)}</p>}
+        </div>
       </div>
       <div className="min-w-0 py-1.5">
         {"problem" in view.compiled && (
@@ -109,23 +111,37 @@ function StepRow({
       className={`relative grid w-full grid-cols-[92px_minmax(0,1fr)_auto] items-start gap-x-3 border-l-6 py-2.5 pr-5 pl-4 text-left -outline-offset-2 ${ROW[mark]}`}
     >
       {mark === "next" && (
-        <span aria-hidden="true" className="absolute inset-y-0 -left-1.5 w-1.5 bg-[repeating-linear-gradient(to_bottom,var(--color-next)_0_12px,transparent_12px_20px)]" />
+        <span
+          aria-hidden="true"
+          className="absolute inset-y-0 -left-1.5 w-1.5 bg-[repeating-linear-gradient(to_bottom,var(--color-next)_0_12px,transparent_12px_20px)]"
+        />
       )}
-      <span className={`flex items-center gap-1.5 pt-1 text-[14px] ${mark === "air" ? "text-paper" : mark === "done" ? "text-quiet" : "text-second"}`}>
+      <span
+        className={`flex items-center gap-1.5 pt-1 text-[14px] ${mark === "air" ? "text-paper" : mark === "done" ? "text-quiet" : "text-second"}`}
+      >
         {mark === "done" && <Check aria-label="done" className="size-3.5 shrink-0" />}
         {step.label}
       </span>
       {step.kind === "page" ? (
         children
       ) : step.kind === "leave" ? (
-        <span className={`text-[15px] italic ${mark === "none" ? "text-second" : ""}`}>{isTaken ? "the words have left" : "the words leave"}</span>
+        <span className={`text-[15px] italic ${mark === "none" ? "text-second" : ""}`}>
+          {isTaken ? "the words have left" : "the words leave"}
+        </span>
       ) : (
-        <span dir="auto" className={`font-words whitespace-pre-line ${mark === "air" ? "text-[21px] leading-[1.38]" : "text-[19px] leading-[1.42]"}`}>
+        <span
+          dir="auto"
+          className={`font-words whitespace-pre-line ${mark === "air" ? "text-[21px] leading-[1.38]" : "text-[19px] leading-[1.42]"}`}
+        >
           {step.words}
         </span>
       )}
       <span className="flex flex-col items-end gap-1">
-        {mark === "air" && <span className="rounded bg-air px-2 py-0.5 text-[14px] font-bold tracking-wide text-on-bright">ON AIR</span>}
+        {mark === "air" && (
+          <span className="rounded bg-air px-2 py-0.5 text-[14px] font-bold tracking-wide text-on-bright">
+            ON AIR
+          </span>
+        )}
         {(mark === "next" || isAlsoNext) && (
           <span className="rounded border-2 border-dashed border-next px-2 py-0.5 text-[14px] font-bold tracking-wide text-next">
             {isArmed ? "NEXT · ARMED" : "NEXT"}
@@ -142,7 +158,15 @@ function PageWords({ cue, outputs, layers, state, drawing }: Props) {
   const [first, ...rest] = Object.values(cue.ready.content.values);
   return (
     <span className="flex items-center gap-4">
-      <CueThumbnail content={cue.ready.content} cueId={cue.view.cueId} hash={cue.ready.hash} outputs={outputs} layers={layers} plan={state} drawing={drawing} />
+      <CueThumbnail
+        content={cue.ready.content}
+        cueId={cue.view.cueId}
+        hash={cue.ready.hash}
+        outputs={outputs}
+        layers={layers}
+        plan={state}
+        drawing={drawing}
+      />
       <span className="min-w-0">
         <span dir="auto" className="font-words block text-[19px] leading-[1.35]">
           {first}

@@ -2,7 +2,7 @@ import type { ReactNode } from "react";
 import { useRef } from "react";
 import { useDeskStore } from "../desk/deskContext.ts";
 import type { DeskSnapshot } from "../desk/deskStore.ts";
-import { HOLD_MS, type HeldKey } from "./useAirKeys.ts";
+import { type HeldKey, HOLD_MS } from "./useAirKeys.ts";
 
 /** The commands that change the air, as buttons. The take is the one bright control. */
 export function TakeBar({
@@ -38,7 +38,12 @@ export function TakeBar({
           disabled={!outLayerId}
           onPress={() => outLayerId && store.press({ kind: "out", layerId: outLayerId, how: "animated" })}
         />
-        <Small label="Undo take" keyName="U" disabled={!canUndo} onPress={() => store.press({ kind: "undoTake" })} />
+        <Small
+          label="Undo take"
+          keyName="U"
+          disabled={!canUndo}
+          onPress={() => store.press({ kind: "undoTake" })}
+        />
         <Hold label="Clear" keyName="Esc" held={held === "clear"} command="clear" />
         <Hold label="Clear all" keyName="Del" held={held === "clearEverything"} command="clearEverything" />
       </div>

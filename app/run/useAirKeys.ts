@@ -8,7 +8,11 @@ export const HOLD_MS = 500;
 export type HeldKey = "clear" | "clearEverything";
 
 /** The keys that change the air. None of them works while a text box has the focus. */
-export function useAirKeys(store: DeskStore, layers: readonly Layer[], outLayerId: string | undefined): HeldKey | null {
+export function useAirKeys(
+  store: DeskStore,
+  layers: readonly Layer[],
+  outLayerId: string | undefined,
+): HeldKey | null {
   const [held, setHeld] = useState<HeldKey | null>(null);
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
   const outLayer = useRef(outLayerId);
@@ -89,5 +93,8 @@ function findAction(
 }
 
 function isTyping(target: EventTarget | null): boolean {
-  return target instanceof HTMLElement && (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName));
+  return (
+    target instanceof HTMLElement &&
+    (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName))
+  );
 }

@@ -13,13 +13,13 @@ export function useReadingLine(
   lineKey: string | undefined,
   nextKey: string | undefined,
 ): {
-  scroller: RefObject<HTMLDivElement | null>;
+  scroller: RefObject<HTMLElement | null>;
   detached: boolean;
   reattach: () => void;
   roomAbovePx: number;
   roomBelowPx: number;
 } {
-  const scroller = useRef<HTMLDivElement>(null);
+  const scroller = useRef<HTMLElement>(null);
   const [detached, setDetached] = useState(false);
   const [heightPx, setHeightPx] = useState(600);
   const glide = useRef(0);

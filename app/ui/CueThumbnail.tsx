@@ -35,7 +35,12 @@ export function CueThumbnail({
   if (!output) return null;
   return (
     <span className="block w-[128px] shrink-0 overflow-hidden rounded border border-edge">
-      <OutputPicture output={output} state={state} drawing={drawing} label={`${content.title} on ${output.name}`} />
+      <OutputPicture
+        output={output}
+        state={state}
+        drawing={drawing}
+        label={`${content.title} on ${output.name}`}
+      />
     </span>
   );
 }

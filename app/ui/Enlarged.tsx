@@ -43,7 +43,12 @@ export function Enlarged({
               width: `min(100%, ${output.widthPx}px, calc((100dvh - 96px) * ${output.widthPx / output.heightPx}))`,
             }}
           >
-            <OutputPicture output={output} state={state} drawing={drawing} label={`On ${output.name} now, enlarged`} />
+            <OutputPicture
+              output={output}
+              state={state}
+              drawing={drawing}
+              label={`On ${output.name} now, enlarged`}
+            />
           </div>
         </Dialog.Content>
       </Dialog.Portal>

@@ -47,7 +47,12 @@ export function OutputPicture({
     element.style.position = "absolute";
     element.style.inset = "0";
     frame.current.append(element);
-    const stage = new ElementStage(element, new PlateCache(drawing.shaper, scale), scale, window.devicePixelRatio);
+    const stage = new ElementStage(
+      element,
+      new PlateCache(drawing.shaper, scale),
+      scale,
+      window.devicePixelRatio,
+    );
     loop.current = new StageLoop(stage, () => store.now(), undefined, LIVE_INTERVAL_MS);
     return () => {
       loop.current?.stop();

@@ -4,7 +4,10 @@
  */
 export function contentKey(value: unknown): string {
   const text = typeof value === "string" ? value : JSON.stringify(value);
-  return hash53(text, 0x9e3779b9).toString(36).padStart(11, "0") + hash53(text, 0x51ed270b).toString(36).padStart(11, "0");
+  return (
+    hash53(text, 0x9e3779b9).toString(36).padStart(11, "0") +
+    hash53(text, 0x51ed270b).toString(36).padStart(11, "0")
+  );
 }
 
 function hash53(text: string, seed: number): number {

@@ -41,7 +41,10 @@ export interface CompileContext {
     textCode: string,
     reference: string,
   ) =>
-    | { readonly passages: readonly { readonly passage: Passage; readonly verses: readonly Verse[] }[]; readonly textName: string }
+    | {
+        readonly passages: readonly { readonly passage: Passage; readonly verses: readonly Verse[] }[];
+        readonly textName: string;
+      }
     | { readonly problem: string; readonly why: ReferenceProblem["kind"] | "noText" };
 }
 
@@ -62,7 +65,8 @@ export function compileCue(doc: CueDoc, context: CompileContext): Compiled {
 
 function compilePage(doc: PageDoc, context: CompileContext): Compiled {
   const fieldSet = context.fieldSets.get(doc.fieldSet);
-  if (!fieldSet) return { problem: `No template offers the fields “${doc.fieldSet}”. Choose another kind of page.` };
+  if (!fieldSet)
+    return { problem: `No template offers the fields “${doc.fieldSet}”. Choose another kind of page.` };
   const values: Record<string, string> = {};
   for (const field of fieldSet.fields) values[field.name] = (doc.values[field.name] ?? "").trim();
   const first = fieldSet.fields[0];
@@ -79,13 +83,23 @@ function compilePage(doc: PageDoc, context: CompileContext): Compiled {
   };
 }
 
-function emptyContent(context: CompileContext, fieldSet: FieldSet): Omit<PageContent, "cueKind" | "title" | "values"> {
+function emptyContent(
+  context: CompileContext,
+  fieldSet: FieldSet,
+): Omit<PageContent, "cueKind" | "title" | "values"> {
   const wardrobe: PageContent["wardrobe"] = {};
   for (const { outfitId, templates } of context.wardrobes) {
     const worn = templates.get(fieldSet.id);
     if (worn) wardrobe[outfitId] = { template: worn.hash, style: context.style.hash };
   }
-  return { kind: "page", fieldSet: fieldSet.id, layerId: fieldSet.layerId, flow: null, wardrobe, stayMs: null };
+  return {
+    kind: "page",
+    fieldSet: fieldSet.id,
+    layerId: fieldSet.layerId,
+    flow: null,
+    wardrobe,
+    stayMs: null,
+  };
 }
 
 function getFieldSet(context: CompileContext, id: string): FieldSet {
@@ -116,7 +130,8 @@ function compileSong(doc: SongDoc, context: CompileContext): Compiled {
   };
 }
 
-function singInOrder(song: Song): Occurrence[] {
+/** The units of each section as they are sung, one after another. */
+export function singInOrder(song: Song): Occurrence[] {
   const sections = new Map(song.sections.map((section) => [section.key, section]));
   const sung = new Map<string, number>();
   return song.order.map((key) => {
@@ -180,7 +195,9 @@ function compileReading(doc: ReadingDoc, context: CompileContext): Compiled {
     content: {
       ...base,
       cueKind: "reading",
-      title: found.passages.map(({ passage }, i) => shortTitle(passage, i > 0 ? found.passages[i - 1]?.passage : undefined)).join("; "),
+      title: found.passages
+        .map(({ passage }, i) => shortTitle(passage, i > 0 ? found.passages[i - 1]?.passage : undefined))
+        .join("; "),
       values: { reference: "", translation: found.textName },
       flow: { field: "words", occurrences, divisions },
     },

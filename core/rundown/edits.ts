@@ -28,7 +28,12 @@ export const cueViewSchema = z.strictObject({
 export type CueView = z.infer<typeof cueViewSchema>;
 
 export type EditOutcome =
-  | { readonly kind: "saved"; readonly revision: number; readonly label: string; readonly cueId: string | null }
+  | {
+      readonly kind: "saved";
+      readonly revision: number;
+      readonly label: string;
+      readonly cueId: string | null;
+    }
   /** The cue has moved on since: here is how it stands. */
   | { readonly kind: "conflict"; readonly sentence: string; readonly current: CueView | null }
   | { readonly kind: "refused"; readonly sentence: string };

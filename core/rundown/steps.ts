@@ -45,7 +45,9 @@ export function stepsOf(content: PageContent): readonly Step[] {
 function flowSteps(flow: Flow): Step[] {
   const steps: Step[] = [];
   for (const [index, occurrence] of flow.occurrences.entries()) {
-    const starts = uniteDivisions(Object.values(flow.divisions).map((byOccurrence) => byOccurrence[index] ?? []));
+    const starts = uniteDivisions(
+      Object.values(flow.divisions).map((byOccurrence) => byOccurrence[index] ?? []),
+    );
     for (const [i, unit] of starts.entries()) {
       const end = starts[i + 1] ?? occurrence.units.length;
       steps.push({
@@ -123,8 +125,11 @@ export function findStepAfter(content: PageContent, anchor: Anchor): Step | unde
   const steps = stepsOf(content);
   const exact = steps.findIndex((step) => sameAnchor(step.anchor, anchor));
   if (exact >= 0) return steps[exact + 1];
-  if (anchor.occurrence === LEAVE_ANCHOR.occurrence || anchor.occurrence === PAGE_ANCHOR.occurrence) return undefined;
-  const later = steps.find((step) => step.anchor.occurrence === anchor.occurrence && step.anchor.unit > anchor.unit);
+  if (anchor.occurrence === LEAVE_ANCHOR.occurrence || anchor.occurrence === PAGE_ANCHOR.occurrence)
+    return undefined;
+  const later = steps.find(
+    (step) => step.anchor.occurrence === anchor.occurrence && step.anchor.unit > anchor.unit,
+  );
   if (later) return later;
   const lastOfSame = steps.findLastIndex((step) => step.anchor.occurrence === anchor.occurrence);
   return lastOfSame >= 0 ? steps[lastOfSame + 1] : steps[0];

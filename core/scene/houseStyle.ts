@@ -1,6 +1,8 @@
 import { z } from "zod";
 
-export const colorSchema = z.string().regex(/^#[0-9a-f]{6}([0-9a-f]{2})?$/i, "a colour is #rrggbb or #rrggbbaa");
+export const colorSchema = z
+  .string()
+  .regex(/^#[0-9a-f]{6}([0-9a-f]{2})?$/i, "a colour is #rrggbb or #rrggbbaa");
 
 /** Token → value; templates refer to tokens, so changing one here changes every page that wears them. */
 export const houseStyleSchema = z.strictObject({

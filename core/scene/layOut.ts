@@ -52,7 +52,10 @@ export function layOut(
   fallbackFonts: FallbackFonts,
   shaper: Shaper,
 ): LaidOutPage {
-  const scale = Math.min(output.widthPx / template.canvas.widthPx, output.heightPx / template.canvas.heightPx);
+  const scale = Math.min(
+    output.widthPx / template.canvas.widthPx,
+    output.heightPx / template.canvas.heightPx,
+  );
   const place: Placing = {
     scale,
     originX: (output.widthPx - template.canvas.widthPx * scale) / 2,
@@ -133,7 +136,10 @@ function layOutObject(
       // Glyphs may reach past their advances, up and to the sides.
       const overhangPx = block.sizePx * 0.35;
       const bounds = growToPixels(ink, reachPx + overhangPx);
-      return finish({ bounds, items: items.map((item) => ({ ...item, ...looks })) }, { sizePx: block.sizePx, fits: block.fits });
+      return finish(
+        { bounds, items: items.map((item) => ({ ...item, ...looks })) },
+        { sizePx: block.sizePx, fits: block.fits },
+      );
     }
   }
 }

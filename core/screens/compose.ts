@@ -33,7 +33,11 @@ export interface DressedPage {
 }
 
 /** The dressed page of a moment on one output; undefined where that output shows nothing of it. */
-export type Dress = (page: NonNullable<Moment["page"]>, outfitId: string, output: Output) => DressedPage | undefined;
+export type Dress = (
+  page: NonNullable<Moment["page"]>,
+  outfitId: string,
+  output: Output,
+) => DressedPage | undefined;
 
 /** What an output shows and will show: a pure function of state, output and pinned contents. Per event, not per frame. */
 export function composeTimeline(state: ShowState, output: Output, dress: Dress): Timeline {

@@ -1,5 +1,5 @@
 import { LEAVE_ANCHOR, sameAnchor } from "../rundown/steps.ts";
-import { type Slot, pageAt } from "../show/slot.ts";
+import { pageAt, type Slot } from "../show/slot.ts";
 import type { ShowState, Target } from "../show/state.ts";
 
 /** The state as it will stand once a target has been taken and all motion is over: what "next" pictures show. */

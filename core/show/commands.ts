@@ -32,7 +32,8 @@ export type Refusal = z.infer<typeof refusalSchema>;
 /** What happened, what is still fine, what to do. */
 export const REFUSAL_SENTENCES: Readonly<Record<Refusal, string>> = {
   airMoved: "Another desk changed the air a moment before. Its take stands; look, then press again.",
-  contentMoved: "This cue was edited since you saw it. The air is as it was; press again to take the new words.",
+  contentMoved:
+    "This cue was edited since you saw it. The air is as it was; press again to take the new words.",
   cueGone: "That cue is no longer in the rundown. The air is as it was; choose another.",
   stepGone: "That step is no longer in the cue. The air is as it was; choose another.",
   nothingThere: "Nothing is on that layer. The air is as it was.",

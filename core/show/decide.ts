@@ -12,7 +12,9 @@ export interface DecideContext {
   /** When a motion decided now begins on every output: a little ahead, so that all begin on the same frame. */
   readonly startAtMs: number;
   /** The cue as it stands now: its place and the hash its content would be pinned under. */
-  readonly findCue: (cueId: string) => { readonly index: number; readonly hash: string; readonly content: PageContent } | undefined;
+  readonly findCue: (
+    cueId: string,
+  ) => { readonly index: number; readonly hash: string; readonly content: PageContent } | undefined;
 }
 
 export type Decision = { readonly events: readonly AirEvent[] } | { readonly refused: Refusal };

@@ -31,7 +31,11 @@ export function evolve(state: ShowState | undefined, logged: LoggedEvent): ShowS
   return { ...apply(state, event, logged), seq: logged.seq };
 }
 
-function apply(state: ShowState, event: Exclude<AirEvent, { kind: "showOpened" }>, logged: LoggedEvent): ShowState {
+function apply(
+  state: ShowState,
+  event: Exclude<AirEvent, { kind: "showOpened" }>,
+  logged: LoggedEvent,
+): ShowState {
   switch (event.kind) {
     case "armed":
       if (!logged.actor) throw new Error(`Event ${logged.seq} arms for nobody`);
@@ -70,7 +74,12 @@ function apply(state: ShowState, event: Exclude<AirEvent, { kind: "showOpened" }
       const { undo } = state;
       if (!undo) throw new Error(`Event ${logged.seq} undoes a take that is not there`);
       const { layerId, page, arm, position } = undo;
-      const back: Omit<Moment, "sinceMs"> = { startAtMs: event.startAtMs, page, how: "animated", endsAtMs: null };
+      const back: Omit<Moment, "sinceMs"> = {
+        startAtMs: event.startAtMs,
+        page,
+        how: "animated",
+        endsAtMs: null,
+      };
       return {
         ...state,
         slots: { ...state.slots, [layerId]: addMoment(getSlot(state, layerId), back) },

@@ -52,7 +52,10 @@ export function addMoment(slot: Slot, moment: Omit<Moment, "sinceMs">): Slot {
   const chain = [...slot, { ...moment, startAtMs, sinceMs: goesOn ? before.sinceMs : startAtMs }];
   // The page before the one that still moves must stay: it is what leaves or changes.
   let base = 0;
-  while (base + 1 < chain.length - 1 && (chain[base + 1] as Moment).startAtMs + LONGEST_MOTION_MS <= startAtMs)
+  while (
+    base + 1 < chain.length - 1 &&
+    (chain[base + 1] as Moment).startAtMs + LONGEST_MOTION_MS <= startAtMs
+  )
     base++;
   base = Math.max(base, chain.length - MOST_MOMENTS);
   const first = chain[base] as Moment;

@@ -73,7 +73,12 @@ export type ServerMessage =
       readonly order: readonly string[];
       readonly changed: readonly CueView[];
     }
-  | { readonly kind: "answer"; readonly id: string; readonly refused: Refusal | null; readonly sentence: string | null }
+  | {
+      readonly kind: "answer";
+      readonly id: string;
+      readonly refused: Refusal | null;
+      readonly sentence: string | null;
+    }
   | { readonly kind: "screens"; readonly screens: readonly ScreenHealth[] }
   | { readonly kind: "pong"; readonly sentAtMs: number; readonly serverAtMs: number }
   /** A message was not understood, or this window may not do that. */

@@ -18,10 +18,7 @@ const SFNT_SIGNATURES = new Set([0x00010000, 0x74727565, 0x4f54544f]);
  * @throws when a file is not a font (HarfBuzz itself would go on with an empty one), or when an unknown font
  *   id is asked for later
  */
-export function createHarfBuzzShaper(
-  hb: typeof HarfBuzz,
-  files: ReadonlyMap<string, Uint8Array>,
-): Shaper {
+export function createHarfBuzzShaper(hb: typeof HarfBuzz, files: ReadonlyMap<string, Uint8Array>): Shaper {
   const fonts = new Map<string, LoadedFont>();
   for (const [id, bytes] of files) fonts.set(id, loadFont(hb, id, bytes));
   // One buffer for good: a new one per call keeps memory that is never given back.
@@ -74,7 +71,9 @@ export function createHarfBuzzShaper(
 function loadFont(hb: typeof HarfBuzz, id: string, bytes: Uint8Array): LoadedFont {
   const signature = new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength).getUint32(0);
   if (!SFNT_SIGNATURES.has(signature))
-    throw new Error(`Font "${id}" is not a TrueType or OpenType file (it begins with ${signature.toString(16)})`);
+    throw new Error(
+      `Font "${id}" is not a TrueType or OpenType file (it begins with ${signature.toString(16)})`,
+    );
   const face = new hb.Face(new hb.Blob(bytes));
   const font = new hb.Font(face);
   const unitsPerEm = face.upem;
@@ -90,6 +89,9 @@ function loadFont(hb: typeof HarfBuzz, id: string, bytes: Uint8Array): LoadedFon
 function readOutline(commands: readonly HarfBuzz.SvgPathCommand[], unitsPerEm: number): OutlineCommand[] {
   return commands.map(({ type, values }) => {
     const kind = type as OutlineCommand[0];
-    return [kind, ...values.map((v: number, i: number) => (i % 2 === 0 ? v : -v) / unitsPerEm)] as OutlineCommand;
+    return [
+      kind,
+      ...values.map((v: number, i: number) => (i % 2 === 0 ? v : -v) / unitsPerEm),
+    ] as OutlineCommand;
   });
 }

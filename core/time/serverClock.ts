@@ -31,7 +31,6 @@ export function updateClock(clock: ServerClock, sample: ClockSample): ServerCloc
   const jumped = best !== null && Math.abs(offsetMs - best.offsetMs) > STEP_ABOVE_MS + roundTripMs;
   const used = isBetter || jumped ? { offsetMs, roundTripMs, atMs: sample.receivedAtMs } : best;
   const gap = used.offsetMs - clock.offsetMs;
-  const step =
-    !best || Math.abs(gap) > STEP_ABOVE_MS ? gap : Math.max(-SLEW_MS, Math.min(SLEW_MS, gap));
+  const step = !best || Math.abs(gap) > STEP_ABOVE_MS ? gap : Math.max(-SLEW_MS, Math.min(SLEW_MS, gap));
   return { offsetMs: clock.offsetMs + step, best: used };
 }

@@ -6,7 +6,8 @@ import type { BreakRank, FlowUnit } from "./flow.ts";
  * @returns index of the unit each slide begins with, ascending from 0
  */
 export function divideByLines(units: readonly FlowUnit[], maxLines: number): number[] {
-  if (!Number.isInteger(maxLines) || maxLines < 1) throw new Error(`maxLines must be 1 or more, not ${maxLines}`);
+  if (!Number.isInteger(maxLines) || maxLines < 1)
+    throw new Error(`maxLines must be 1 or more, not ${maxLines}`);
   const starts: number[] = [];
   let stanza = 0;
   while (stanza < units.length) {

@@ -19,7 +19,12 @@ const SPACE_EM = 0.25;
 /**
  * How full a slide with units [from, to) is: lines needed over lines there are; undefined when it does not fit.
  */
-export function fillOfRoom(measured: MeasuredUnits, room: Room, from: number, to: number): number | undefined {
+export function fillOfRoom(
+  measured: MeasuredUnits,
+  room: Room,
+  from: number,
+  to: number,
+): number | undefined {
   let lines = 1;
   let used = 0;
   let pending = 0;

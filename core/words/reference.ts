@@ -7,7 +7,12 @@ export const REFERENCE_MAX_VERSES = 300;
 export type ReferenceProblem =
   | { readonly kind: "notAReference"; readonly typed: string }
   | { readonly kind: "unknownBook"; readonly typed: string }
-  | { readonly kind: "noSuchChapter"; readonly book: string; readonly chapter: number; readonly chapters: number }
+  | {
+      readonly kind: "noSuchChapter";
+      readonly book: string;
+      readonly chapter: number;
+      readonly chapters: number;
+    }
   | {
       readonly kind: "noSuchVerse";
       readonly book: string;
@@ -18,9 +23,12 @@ export type ReferenceProblem =
   | { readonly kind: "backwards"; readonly typed: string }
   | { readonly kind: "tooLong"; readonly verses: number };
 
-export type ReferenceResult = { readonly passages: readonly Passage[] } | { readonly problem: ReferenceProblem };
+export type ReferenceResult =
+  | { readonly passages: readonly Passage[] }
+  | { readonly problem: ReferenceProblem };
 
-const BOOK_PART = /^((?:[1-3]|i{1,3}|first|second|third|1st|2nd|3rd)?\s*\.?\s*\p{L}[\p{L}\p{M}.' ]*?)\s*\.?\s*(\d.*)?$/iu;
+const BOOK_PART =
+  /^((?:[1-3]|i{1,3}|first|second|third|1st|2nd|3rd)?\s*\.?\s*\p{L}[\p{L}\p{M}.' ]*?)\s*\.?\s*(\d.*)?$/iu;
 const NUMBERS =
   /^(\d{1,3})(?:\s*[:.v]\s*(\d{1,3})[a-z]?)?(?:\s*[-–—]\s*(\d{1,3})[a-z]?(?:\s*[:.v]\s*(\d{1,3})[a-z]?)?)?$/i;
 
@@ -68,7 +76,9 @@ function readNumbers(book: string, numbers: string, counts: VerseCounts): Refere
   for (const piece of numbers.split(",")) {
     const match = NUMBERS.exec(piece.trim());
     if (!match) return { problem: { kind: "notAReference", typed: piece.trim() || numbers } };
-    const [first, second, third, fourth] = match.slice(1).map((n) => (n === undefined ? undefined : Number(n)));
+    const [first, second, third, fourth] = match
+      .slice(1)
+      .map((n) => (n === undefined ? undefined : Number(n)));
     if (first === undefined) throw new Error(`A number must lead "${piece}"`);
     const single = chapters.length === 1 && second === undefined && fourth === undefined;
     let from: VerseRef;
@@ -142,7 +152,10 @@ export function explainReferenceProblem(problem: ReferenceProblem): string {
       return `There is no book called “${shorten(problem.typed)}”. Check the spelling, or type a short form such as Ps or Jn.`;
     case "noSuchChapter": {
       const name = getBook(problem.book).name;
-      const has = problem.chapters === 1 ? "1 chapter" : `${problem.chapters} ${problem.book === "Ps" ? "psalms" : "chapters"}`;
+      const has =
+        problem.chapters === 1
+          ? "1 chapter"
+          : `${problem.chapters} ${problem.book === "Ps" ? "psalms" : "chapters"}`;
       return problem.book === "Ps"
         ? `There is no Psalm ${problem.chapter}; ${name} has ${has}.`
         : `${name} has no chapter ${problem.chapter}; it has ${has}.`;

@@ -5,6 +5,8 @@ export interface SongSection {
   readonly label: string;
   /** Stanzas of lines; a new stanza always begins a new slide. */
   readonly stanzas: readonly (readonly string[])[];
+  /** For each line, stanzas joined: which line of the typed text it is, from 0. */
+  readonly sourceLines: readonly number[];
 }
 
 export interface Song {
@@ -40,10 +42,13 @@ const SECTION_KINDS: readonly SectionKind[] = [
   { letter: "T", name: "Tag", words: ["tag", "coda"] },
   { letter: "E", name: "Ending", words: ["ending", "end", "outro"] },
 ];
-const KIND_BY_WORD = new Map(SECTION_KINDS.flatMap((kind) => kind.words.map((word) => [word, kind] as const)));
+const KIND_BY_WORD = new Map(
+  SECTION_KINDS.flatMap((kind) => kind.words.map((word) => [word, kind] as const)),
+);
 
 const LABEL = /^([\p{L}][\p{L}\- ]*?)\s*(\d{1,2})?\s*(?:[x×]\s*(\d)|\((?:[x×]\s*)?(\d)\s*[x×]?\))?\s*:?$/u;
-const CREDIT = /^(©|\(c\)|copyright\b|words\b.*[:&]|words (and|by)|music\b.*:|music by|text:|tune:|written by|lyrics\b.*[:&])/i;
+const CREDIT =
+  /^(©|\(c\)|copyright\b|words\b.*[:&]|words (and|by)|music\b.*:|music by|text:|tune:|written by|lyrics\b.*[:&])/i;
 
 interface Label {
   readonly kind: SectionKind;
@@ -103,12 +108,14 @@ export function cleanLines(text: string): string[] {
 interface Stanza {
   readonly label: Label | undefined;
   readonly lines: string[];
+  /** Line of the typed text that the first of them is; the others follow it. */
+  from: number;
 }
 
 function intoStanzas(lines: readonly string[]): Stanza[] {
   const stanzas: Stanza[] = [];
   let open: Stanza | undefined;
-  for (const line of lines) {
+  for (const [at, line] of lines.entries()) {
     if (line === "") {
       // A label may be parted from its words by a blank line.
       if (open && (open.lines.length > 0 || !open.label)) open = undefined;
@@ -116,13 +123,14 @@ function intoStanzas(lines: readonly string[]): Stanza[] {
     }
     const label = findLabel(line);
     if (label) {
-      open = { label, lines: [] };
+      open = { label, lines: [], from: at + 1 };
       stanzas.push(open);
     } else {
       if (!open) {
-        open = { label: undefined, lines: [] };
+        open = { label: undefined, lines: [], from: at };
         stanzas.push(open);
       }
+      if (open.lines.length === 0) open.from = at;
       open.lines.push(line);
     }
   }
@@ -149,10 +157,17 @@ function takeHeading(stanzas: Stanza[]): string | undefined {
   return first.lines[0];
 }
 
+interface OpenSection {
+  readonly label: string;
+  readonly stanzas: string[][];
+  words: string;
+  readonly sourceLines: number[];
+}
+
 function intoSections(stanzas: readonly Stanza[]): { sections: SongSection[]; order: string[] } {
   const labelled = stanzas.some((stanza) => stanza.label);
   const repeated = labelled ? new Set<string>() : repeatedWords(stanzas);
-  const sections = new Map<string, { label: string; stanzas: string[][]; words: string }>();
+  const sections = new Map<string, OpenSection>();
   const order: string[] = [];
   let current: string | undefined;
   let versesSeen = 0;
@@ -161,8 +176,13 @@ function intoSections(stanzas: readonly Stanza[]): { sections: SongSection[]; or
     for (let i = 0; i < Math.max(1, times); i++) order.push(key);
     current = key;
   };
-  const keep = (key: string, label: string, lines: string[]) =>
-    sections.set(key, { label, stanzas: [lines], words: lines.join("\n") });
+  const keep = (key: string, label: string, { lines, from }: Stanza) =>
+    sections.set(key, {
+      label,
+      stanzas: [lines],
+      words: lines.join("\n"),
+      sourceLines: lines.map((_, i) => from + i),
+    });
 
   for (const stanza of stanzas) {
     const words = stanza.lines.join("\n");
@@ -174,18 +194,19 @@ function intoSections(stanzas: readonly Stanza[]): { sections: SongSection[]; or
         if (section && order.filter((key) => key === current).length === 1) {
           section.stanzas.push(stanza.lines);
           section.words += `\n\n${words}`;
+          section.sourceLines.push(...stanza.lines.map((_, i) => stanza.from + i));
           continue;
         }
       }
       if (same) sing(same[0], 1);
       else if (repeated.has(words)) {
         const key = freeKey("C", sections);
-        keep(key, key === "C" ? "Chorus" : `Chorus ${key.slice(1)}`, stanza.lines);
+        keep(key, key === "C" ? "Chorus" : `Chorus ${key.slice(1)}`, stanza);
         sing(key, 1);
       } else {
         versesSeen++;
         const key = freeKey("V", sections, versesSeen);
-        keep(key, `Verse ${key.slice(1)}`, stanza.lines);
+        keep(key, `Verse ${key.slice(1)}`, stanza);
         sing(key, 1);
       }
       continue;
@@ -196,23 +217,23 @@ function intoSections(stanzas: readonly Stanza[]): { sections: SongSection[]; or
     if (stanza.lines.length === 0) {
       if (known) sing(key, times);
       // A name with no words yet is kept: the words may be typed next.
-      else keep(key, `${kind.name}${number ? ` ${number}` : ""}`, []);
+      else keep(key, `${kind.name}${number ? ` ${number}` : ""}`, stanza);
       continue;
     }
     if (!known || known.words === "") {
-      keep(key, `${kind.name}${number ? ` ${number}` : ""}`, stanza.lines);
+      keep(key, `${kind.name}${number ? ` ${number}` : ""}`, stanza);
       sing(key, times);
     } else if (known.words === words) sing(key, times);
     else {
       const other = freeKey(kind.letter, sections, 2);
-      keep(other, `${kind.name} ${other.slice(kind.letter.length)}`, stanza.lines);
+      keep(other, `${kind.name} ${other.slice(kind.letter.length)}`, stanza);
       sing(other, times);
     }
   }
   return {
     sections: [...sections]
       .filter(([, section]) => section.words !== "")
-      .map(([key, { label, stanzas: parts }]) => ({ key, label, stanzas: parts })),
+      .map(([key, { label, stanzas: parts, sourceLines }]) => ({ key, label, stanzas: parts, sourceLines })),
     order: order.filter((key) => sections.get(key)?.words !== ""),
   };
 }

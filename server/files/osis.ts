@@ -1,5 +1,11 @@
 import { XMLParser } from "fast-xml-parser";
-import type { ScriptureInfo } from "../store/scriptureStore.ts";
+
+export interface ScriptureInfo {
+  readonly code: string;
+  readonly name: string;
+  readonly language: string;
+  readonly rights: string;
+}
 
 export interface ParsedVerse {
   readonly book: string;
@@ -24,7 +30,8 @@ type XmlNode = { readonly [name: string]: unknown };
  * @throws when it is too large, carries a document type (entities could expand without end) or has no verses
  */
 export function parseOsis(xml: string, code: string, name: string): ParsedScripture {
-  if (xml.length > LARGEST_BYTES) throw new Error(`The text has ${xml.length} characters; at most ${LARGEST_BYTES}`);
+  if (xml.length > LARGEST_BYTES)
+    throw new Error(`The text has ${xml.length} characters; at most ${LARGEST_BYTES}`);
   if (/<!DOCTYPE/i.test(xml)) throw new Error("The text declares a document type; that is not read");
   const parser = new XMLParser({
     preserveOrder: true,
@@ -75,7 +82,9 @@ function textOf(nodes: readonly XmlNode[]): string {
     else if ("lb" in node || "l" in node) {
       text += "\n";
       if (Array.isArray(node.l)) text += textOf(node.l);
-    } else for (const [tag, inner] of Object.entries(node)) if (tag !== ":@" && Array.isArray(inner)) text += textOf(inner);
+    } else
+      for (const [tag, inner] of Object.entries(node))
+        if (tag !== ":@" && Array.isArray(inner)) text += textOf(inner);
   }
   return text.replace(/ *\n+ */g, "\n").trim();
 }

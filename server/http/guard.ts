@@ -29,7 +29,9 @@ export function createOriginCheck(boundHost: string): {
     // Bound to every address, the machine may be called by any numeric one.
     const anyAddress = boundHost === "0.0.0.0" || boundHost === "::";
     return (
-      LOOPBACK_HOSTS.has(name) || name === boundHost || (anyAddress && /^(\d+\.\d+\.\d+\.\d+|\[[0-9a-f:]+\])$/.test(name))
+      LOOPBACK_HOSTS.has(name) ||
+      name === boundHost ||
+      (anyAddress && /^(\d+\.\d+\.\d+\.\d+|\[[0-9a-f:]+\])$/.test(name))
     );
   };
   return {
@@ -52,7 +54,9 @@ export function createDeskGuard(deskToken: string) {
     response
       .status(403)
       .type("text")
-      .send("The desk opens on the machine it runs on, or by the desk link printed there. Outputs have links of their own.");
+      .send(
+        "The desk opens on the machine it runs on, or by the desk link printed there. Outputs have links of their own.",
+      );
   };
 }
 

@@ -20,7 +20,10 @@ export function createHttpApp(
   const { isKnownHost } = createOriginCheck(boundHost);
   app.use((request, response, next) => {
     if (!isKnownHost(request)) {
-      response.status(421).type("text").send("This server is not called by that name. Use the link it printed at start.");
+      response
+        .status(421)
+        .type("text")
+        .send("This server is not called by that name. Use the link it printed at start.");
       return;
     }
     response.setHeader("X-Content-Type-Options", "nosniff");
@@ -31,7 +34,11 @@ export function createHttpApp(
   app.use((request, response, next) => {
     const length = Number(request.headers["content-length"] ?? 0);
     if (length <= 1024 * 1024) next();
-    else response.status(413).type("text").send(`That is more than ${LARGEST_BODY}. Nothing was saved; send less at once.`);
+    else
+      response
+        .status(413)
+        .type("text")
+        .send(`That is more than ${LARGEST_BODY}. Nothing was saved; send less at once.`);
   });
 
   app.get("/fonts/:id", (request, response) => {

@@ -1,7 +1,7 @@
 import type { IncomingMessage } from "node:http";
 import type { Duplex } from "node:stream";
 import { type WebSocket, WebSocketServer } from "ws";
-import { findNext, findNeighbour } from "../../core/rundown/next.ts";
+import { findNeighbour, findNext } from "../../core/rundown/next.ts";
 import type { PinnedDocument } from "../../core/screens/dress.ts";
 import type { Output } from "../../core/screens/plan.ts";
 import { REFUSAL_SENTENCES } from "../../core/show/commands.ts";
@@ -126,7 +126,8 @@ export class LiveServer {
     if (!message) {
       send(connection, {
         kind: "fault",
-        sentence: "The server did not understand a message from this window, and did nothing. The air is as it was.",
+        sentence:
+          "The server did not understand a message from this window, and did nothing. The air is as it was.",
       });
       return;
     }
@@ -138,7 +139,10 @@ export class LiveServer {
     if (message.kind === "hello") {
       const link = links.find(message.token);
       if (!link || tooFast) {
-        send(connection, { kind: "fault", sentence: "This link is not valid any more. Ask the desk for a new one." });
+        send(connection, {
+          kind: "fault",
+          sentence: "This link is not valid any more. Ask the desk for a new one.",
+        });
         connection.socket.close(4401);
         return;
       }
@@ -162,7 +166,12 @@ export class LiveServer {
       return;
     }
     if (tooFast) {
-      send(connection, { kind: "answer", id: command.id, refused: "tooFast", sentence: REFUSAL_SENTENCES.tooFast });
+      send(connection, {
+        kind: "answer",
+        id: command.id,
+        refused: "tooFast",
+        sentence: REFUSAL_SENTENCES.tooFast,
+      });
       return;
     }
     const answer = await host.submit(command, { kind: "desk", id: connection.windowId });
@@ -193,7 +202,9 @@ export class LiveServer {
     });
     if (connection.link?.kind === "desk") {
       const views = rundown.views();
-      this.#tellRundown({ revision: rundown.revision, order: views.map((v) => v.cueId), changed: views }, [connection]);
+      this.#tellRundown({ revision: rundown.revision, order: views.map((v) => v.cueId), changed: views }, [
+        connection,
+      ]);
       send(connection, { kind: "screens", screens: this.screens() });
     }
     this.#sendPrime([connection]);
@@ -270,5 +281,6 @@ function readMessage(text: string | undefined): ClientMessage | undefined {
 }
 
 function send(connection: Connection, message: ServerMessage): void {
-  if (connection.socket.readyState === connection.socket.OPEN) connection.socket.send(JSON.stringify(message));
+  if (connection.socket.readyState === connection.socket.OPEN)
+    connection.socket.send(JSON.stringify(message));
 }

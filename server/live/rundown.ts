@@ -1,4 +1,4 @@
-import { compileCue, type CompileContext, type Compiled } from "../../core/rundown/compile.ts";
+import { type CompileContext, type Compiled, compileCue } from "../../core/rundown/compile.ts";
 import type { CueDoc } from "../../core/rundown/cueDoc.ts";
 import type { CueView, Edit, EditOutcome } from "../../core/rundown/edits.ts";
 import type { ReadyCue } from "../../core/rundown/next.ts";
@@ -97,7 +97,8 @@ export class Rundown {
         if (cue.revision !== edit.baseRevision)
           return {
             kind: "conflict",
-            sentence: "This cue was changed somewhere else while you typed. Your words are still here; the air is as it was.",
+            sentence:
+              "This cue was changed somewhere else while you typed. Your words are still here; the air is as it was.",
             current: this.#view(cue),
           };
         await this.#cues.change(
@@ -138,7 +139,10 @@ export class Rundown {
             kind: "refused",
             sentence: `Somebody changed that cue since, so it was left alone. The rundown is as it was.`,
           };
-        return this.#saved(`${edit.kind === "undo" ? "Undid" : "Redid"}: ${done.label.toLowerCase()}`, done.cueId);
+        return this.#saved(
+          `${edit.kind === "undo" ? "Undid" : "Redid"}: ${done.label.toLowerCase()}`,
+          done.cueId,
+        );
       }
     }
   }
@@ -185,6 +189,7 @@ export class Rundown {
 function gone(): EditOutcome {
   return {
     kind: "refused",
-    sentence: "That cue was deleted somewhere else. The rest of the rundown is as it was; undo there brings it back.",
+    sentence:
+      "That cue was deleted somewhere else. The rest of the rundown is as it was; undo there brings it back.",
   };
 }

@@ -80,7 +80,8 @@ export class ShowHost {
       startAtMs: atMs + LEAD_MS,
       findCue: (cueId) => this.#rundown.ready().find((cue) => cue.cueId === cueId),
     });
-    if ("refused" in decision) return { refused: decision.refused, sentence: REFUSAL_SENTENCES[decision.refused] };
+    if ("refused" in decision)
+      return { refused: decision.refused, sentence: REFUSAL_SENTENCES[decision.refused] };
     if (decision.events.length === 0) return { refused: null, sentence: null };
     let next = this.#state;
     const logged = decision.events.map((event): LoggedEvent => {

@@ -1,5 +1,5 @@
-import { evolve } from "../../core/show/evolve.ts";
 import { airEventSchema, type LoggedEvent } from "../../core/show/events.ts";
+import { evolve } from "../../core/show/evolve.ts";
 import { actorSchema, type ShowState, showStateSchema } from "../../core/show/state.ts";
 import type { ContentStore } from "./contentStore.ts";
 import type { Db } from "./database.ts";

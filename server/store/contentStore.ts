@@ -84,7 +84,11 @@ export class ContentStore {
   async load(hashes: Iterable<string>): Promise<void> {
     for (const hash of hashes) {
       if (this.#stored.has(hash)) continue;
-      const row = await this.#db.selectFrom("content").selectAll().where("hash", "=", hash).executeTakeFirst();
+      const row = await this.#db
+        .selectFrom("content")
+        .selectAll()
+        .where("hash", "=", hash)
+        .executeTakeFirst();
       if (!row) throw new Error(`Content ${hash} is referred to but not stored`);
       this.#known.set(hash, pinnedDocumentSchema.parse(JSON.parse(row.doc)));
       this.#stored.add(hash);

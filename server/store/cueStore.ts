@@ -103,7 +103,14 @@ export class CueStore {
       }
       await db
         .insertInto("edit_log")
-        .values({ show_id: this.#showId, at_ms: atMs, actor, label, change: JSON.stringify(applied), undone: 0 })
+        .values({
+          show_id: this.#showId,
+          at_ms: atMs,
+          actor,
+          label,
+          change: JSON.stringify(applied),
+          undone: 0,
+        })
         .execute();
       await this.#dropOldEdits(db);
     });
@@ -216,7 +223,11 @@ export class CueStore {
       const rows = changeSchema.parse(JSON.parse(change));
       if (!rows.some(({ cueId }) => revisions.has(cueId))) continue;
       const renumbered = rows.map((row) => ({ ...row, revision: revisions.get(row.cueId) ?? row.revision }));
-      await db.updateTable("edit_log").set({ change: JSON.stringify(renumbered) }).where("id", "=", id).execute();
+      await db
+        .updateTable("edit_log")
+        .set({ change: JSON.stringify(renumbered) })
+        .where("id", "=", id)
+        .execute();
     }
   }
 
@@ -230,6 +241,10 @@ export class CueStore {
       .limit(1)
       .executeTakeFirst();
     if (oldest)
-      await db.deleteFrom("edit_log").where("show_id", "=", this.#showId).where("id", "<=", oldest.id).execute();
+      await db
+        .deleteFrom("edit_log")
+        .where("show_id", "=", this.#showId)
+        .where("id", "<=", oldest.id)
+        .execute();
   }
 }

@@ -1,16 +1,9 @@
 import type { Passage, VerseCounts } from "../../core/words/passage.ts";
-import type { ParsedScripture } from "../files/osis.ts";
+import type { ParsedScripture, ScriptureInfo } from "../files/osis.ts";
 import type { Db } from "./database.ts";
 
 /** Verses per insert: the write lock is never held for long. */
 const BATCH = 1_000;
-
-export interface ScriptureInfo {
-  readonly code: string;
-  readonly name: string;
-  readonly language: string;
-  readonly rights: string;
-}
 
 export interface VerseRow {
   readonly chapter: number;
@@ -70,7 +63,9 @@ export class ScriptureStore {
   versesOf(code: string, { from, to }: Passage): VerseRow[] {
     const before = (a: { chapter: number; verse: number }, b: { chapter: number; verse: number }) =>
       a.chapter < b.chapter || (a.chapter === b.chapter && a.verse <= b.verse);
-    return (this.#texts.get(code)?.books.get(from.book) ?? []).filter((v) => before(from, v) && before(v, to));
+    return (this.#texts.get(code)?.books.get(from.book) ?? []).filter(
+      (v) => before(from, v) && before(v, to),
+    );
   }
 
   /** Adds a text; its verses appear only when all of them are written. */

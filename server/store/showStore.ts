@@ -2,7 +2,14 @@ import { z } from "zod";
 import type { Wardrobe } from "../../core/rundown/compile.ts";
 import type { HouseStyle } from "../../core/scene/houseStyle.ts";
 import type { Template } from "../../core/scene/template.ts";
-import { type Layer, layerSchema, type Output, outputSchema, type ScreenPlan, screenPlanSchema } from "../../core/screens/plan.ts";
+import {
+  type Layer,
+  layerSchema,
+  type Output,
+  outputSchema,
+  type ScreenPlan,
+  screenPlanSchema,
+} from "../../core/screens/plan.ts";
 import type { NewShow } from "../../designs/seed.ts";
 import type { ContentStore } from "./contentStore.ts";
 import type { Db } from "./database.ts";
@@ -42,7 +49,13 @@ export async function createShow(db: Db, contents: ContentStore, show: NewShow, 
   for (const [rank, outfit] of show.outfits.entries()) {
     await db
       .insertInto("outfit")
-      .values({ id: outfit.id, show_id: show.id, rank, name: outfit.name, lines_per_slide: outfit.linesPerSlide })
+      .values({
+        id: outfit.id,
+        show_id: show.id,
+        rank,
+        name: outfit.name,
+        lines_per_slide: outfit.linesPerSlide,
+      })
       .execute();
     for (const template of outfit.templates)
       await db
@@ -63,17 +76,29 @@ export async function findShowId(db: Db): Promise<string | undefined> {
 
 export async function loadShow(db: Db, contents: ContentStore, showId: string): Promise<Show> {
   const row = await db.selectFrom("show").selectAll().where("id", "=", showId).executeTakeFirstOrThrow();
-  const outputs = await db.selectFrom("output").select("doc").where("show_id", "=", showId).orderBy("rank").execute();
-  const outfits = await db.selectFrom("outfit").selectAll().where("show_id", "=", showId).orderBy("rank").execute();
+  const outputs = await db
+    .selectFrom("output")
+    .select("doc")
+    .where("show_id", "=", showId)
+    .orderBy("rank")
+    .execute();
+  const outfits = await db
+    .selectFrom("outfit")
+    .selectAll()
+    .where("show_id", "=", showId)
+    .orderBy("rank")
+    .execute();
   const templates = await db.selectFrom("template").selectAll().execute();
   await contents.load([row.style_hash, ...templates.map(({ content_hash }) => content_hash)]);
   const style = contents.find(row.style_hash);
-  if (style?.kind !== "style") throw new Error(`Show ${showId} names ${row.style_hash} as its style; that is ${style?.kind}`);
+  if (style?.kind !== "style")
+    throw new Error(`Show ${showId} names ${row.style_hash} as its style; that is ${style?.kind}`);
   const wardrobes = outfits.map(({ id, lines_per_slide }): Wardrobe => {
     const worn = new Map<string, { hash: string; template: Template }>();
     for (const { outfit_id, field_set, content_hash } of templates) {
       const template = contents.find(content_hash);
-      if (outfit_id === id && template?.kind === "template") worn.set(field_set, { hash: content_hash, template });
+      if (outfit_id === id && template?.kind === "template")
+        worn.set(field_set, { hash: content_hash, template });
     }
     return { outfitId: id, linesPerSlide: lines_per_slide, templates: worn };
   });

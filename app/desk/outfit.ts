@@ -1,0 +1,6 @@
+/** An outfit as the desk names it. */
+export interface DeskOutfit {
+  readonly id: string;
+  readonly name: string;
+  readonly linesPerSlide: number;
+}

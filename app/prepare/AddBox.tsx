@@ -1,0 +1,142 @@
+import { Plus } from "lucide-react";
+import { DropdownMenu } from "radix-ui";
+import { useEffect, useId, useRef, useState } from "react";
+import type { CueDoc } from "../../core/rundown/cueDoc.ts";
+import { PAGE_FIELD_SETS } from "../../designs/fieldSets.ts";
+import { cueKindName } from "../ui/cueWords.ts";
+
+type Understood =
+  | { readonly doc: CueDoc; readonly title: string; readonly steps: number }
+  | { readonly problem: string };
+
+const UNDERSTAND_AFTER_MS = 90;
+
+/** One box for everything: a reference, a name and role, or a whole song pasted; it says what it would become. */
+export function AddBox({ onAdd }: { onAdd: (doc: CueDoc) => Promise<boolean> }) {
+  const [typed, setTyped] = useState("");
+  const [understood, setUnderstood] = useState<{ typed: string; result: Understood } | null>(null);
+  const sayId = useId();
+  const latest = useRef(typed);
+  latest.current = typed;
+  const manyLines = typed.includes("\n");
+
+  useEffect(() => {
+    if (typed.trim() === "") {
+      setUnderstood(null);
+      return;
+    }
+    const timer = setTimeout(async () => {
+      const result = await askServer(typed);
+      if (latest.current === typed) setUnderstood({ typed, result });
+    }, UNDERSTAND_AFTER_MS);
+    return () => clearTimeout(timer);
+  }, [typed]);
+
+  const add = async () => {
+    if (typed.trim() === "") return;
+    const result = understood?.typed === typed ? understood.result : await askServer(typed);
+    if ("problem" in result) {
+      setUnderstood({ typed, result });
+      return;
+    }
+    if (await onAdd(result.doc)) setTyped("");
+  };
+
+  const result = understood?.result;
+  return (
+    <div className="min-w-0 flex-1">
+      <div className="flex items-start gap-2">
+        <textarea
+          id="add-box"
+          aria-label="Add to the rundown: a song, a reference, or a name and role"
+          aria-describedby={sayId}
+          value={typed}
+          rows={manyLines ? 6 : 1}
+          placeholder="Paste a song, or type “Ps 107:23-30”, or “Name, role”"
+          onChange={(event) => setTyped(event.target.value)}
+          onKeyDown={(event) => {
+            if (event.key === "Enter" && (event.ctrlKey || (!event.shiftKey && !manyLines))) {
+              event.preventDefault();
+              void add();
+            }
+          }}
+          className="min-h-11 w-full resize-none rounded-lg border border-edge-strong bg-paper px-3.5 py-2.5 text-[16px] leading-snug text-ground placeholder:text-[#6d6054]"
+        />
+        <button
+          type="button"
+          onClick={add}
+          disabled={typed.trim() === ""}
+          className="min-h-11 shrink-0 rounded-lg bg-act px-4 text-[15px] font-bold text-on-bright hover:brightness-110 disabled:bg-lifted disabled:text-quiet"
+        >
+          Add
+        </button>
+        <AddMenu onAdd={onAdd} />
+      </div>
+      <p id={sayId} aria-live="polite" className="mt-1.5 min-h-5 text-[14px]">
+        {result === undefined ? (
+          <span className="text-second">It is added after the chosen cue.</span>
+        ) : "problem" in result ? (
+          <span className="text-attention">{result.problem}</span>
+        ) : (
+          <span className="text-act">
+            {cueKindName(result.doc)}: {result.title}
+            {result.steps > 1 && `, ${result.steps} steps`} — <kbd>{manyLines ? "Ctrl+Enter" : "Enter"}</kbd>{" "}
+            adds it
+          </span>
+        )}
+      </p>
+    </div>
+  );
+}
+
+async function askServer(typed: string): Promise<Understood> {
+  try {
+    const response = await fetch("/understand", {
+      method: "POST",
+      headers: { "Content-Type": "application/json" },
+      body: JSON.stringify({ typed }),
+    });
+    return (await response.json()) as Understood;
+  } catch {
+    return {
+      problem:
+        "The server cannot be reached, so this cannot be added yet. What you typed stays here; try again.",
+    };
+  }
+}
+
+/** For a page of a chosen kind, empty, to be filled where it stands. */
+function AddMenu({ onAdd }: { onAdd: (doc: CueDoc) => Promise<boolean> }) {
+  const kinds: readonly { name: string; doc: CueDoc }[] = [
+    ...PAGE_FIELD_SETS.map(({ id, name }): { name: string; doc: CueDoc } => ({
+      name,
+      doc: { kind: "page", fieldSet: id, values: {}, stayMs: null },
+    })),
+    { name: "Song", doc: { kind: "song", title: "", credit: "", text: "", lines: {} } },
+    { name: "Reading", doc: { kind: "reading", reference: "", text: "web" } },
+  ];
+  return (
+    <DropdownMenu.Root>
+      <DropdownMenu.Trigger className="flex min-h-11 shrink-0 items-center gap-1.5 rounded-lg bg-lifted px-3.5 text-[15px] hover:bg-edge">
+        <Plus aria-hidden="true" className="size-4.5" /> Empty page
+      </DropdownMenu.Trigger>
+      <DropdownMenu.Portal>
+        <DropdownMenu.Content
+          align="end"
+          sideOffset={6}
+          className="z-30 min-w-44 rounded-lg border border-edge-strong bg-raised p-1.5 shadow-xl"
+        >
+          {kinds.map(({ name, doc }) => (
+            <DropdownMenu.Item
+              key={name}
+              onSelect={() => void onAdd(doc)}
+              className="flex min-h-9 items-center rounded-md px-3 text-[15px] outline-none data-highlighted:bg-lifted"
+            >
+              {name}
+            </DropdownMenu.Item>
+          ))}
+        </DropdownMenu.Content>
+      </DropdownMenu.Portal>
+    </DropdownMenu.Root>
+  );
+}

@@ -1,0 +1,216 @@
+import {
+  closestCenter,
+  DndContext,
+  type DragEndEvent,
+  KeyboardSensor,
+  PointerSensor,
+  useSensor,
+  useSensors,
+} from "@dnd-kit/core";
+import {
+  SortableContext,
+  sortableKeyboardCoordinates,
+  useSortable,
+  verticalListSortingStrategy,
+} from "@dnd-kit/sortable";
+import { CSS } from "@dnd-kit/utilities";
+import { GripVertical, TriangleAlert } from "lucide-react";
+import { memo, useEffect, useRef } from "react";
+import { type Anchor, PAGE_ANCHOR, stepsOf } from "../../core/rundown/steps.ts";
+import { pageAt } from "../../core/show/slot.ts";
+import { useDrawing } from "../desk/deskContext.ts";
+import type { DeskCue, DeskSnapshot } from "../desk/deskStore.ts";
+import type { DeskOutfit } from "../desk/outfit.ts";
+import { CueThumbnail } from "../ui/CueThumbnail.tsx";
+import { cueKindName, cueTiming, cueTitle } from "../ui/cueWords.ts";
+import { CueEditor } from "./CueEditor.tsx";
+
+/** The cues in order; the chosen one is opened for editing where it stands. */
+export function CueList({
+  desk,
+  outfits,
+  selectedId,
+  actor,
+  onSelect,
+  onMove,
+  onAnchor,
+}: {
+  desk: DeskSnapshot;
+  outfits: readonly DeskOutfit[];
+  selectedId: string | null;
+  actor: string;
+  onSelect: (cueId: string) => void;
+  onMove: (cueId: string, afterId: string | null) => void;
+  onAnchor: (anchor: Anchor | null) => void;
+}) {
+  const { cues, state } = desk;
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: 5 } }),
+    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
+  );
+  const ids = cues.map(({ view }) => view.cueId);
+  const onDragEnd = ({ active, over }: DragEndEvent) => {
+    if (!over || active.id === over.id) return;
+    const others = ids.filter((id) => id !== active.id);
+    const from = ids.indexOf(String(active.id));
+    const to = ids.indexOf(String(over.id));
+    const at = others.indexOf(String(over.id));
+    onMove(String(active.id), (to > from ? others[at] : others[at - 1]) ?? null);
+  };
+  const onAir = new Set(
+    Object.values(state.slots).flatMap((slot) => pageAt(slot, Number.NEGATIVE_INFINITY)?.cueId ?? []),
+  );
+
+  if (cues.length === 0)
+    return (
+      <div className="grid flex-1 place-content-center gap-2 p-8 text-center">
+        <p className="font-words text-[22px]">The rundown is empty.</p>
+        <p className="max-w-md text-second">
+          Paste the words of a song into the box above, or type a reference such as Ps 107:23-30, or a name
+          and role. What you type is saved as you type it.
+        </p>
+      </div>
+    );
+  return (
+    <div className="min-h-0 flex-1 overflow-y-auto">
+      <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={onDragEnd} id="rundown">
+        <SortableContext items={ids} strategy={verticalListSortingStrategy}>
+          <ol>
+            {cues.map((cue) => (
+              <CueRow
+                key={cue.view.cueId}
+                cue={cue}
+                desk={desk}
+                outfits={outfits}
+                actor={actor}
+                isSelected={cue.view.cueId === selectedId}
+                isOnAir={onAir.has(cue.view.cueId)}
+                onSelect={onSelect}
+                onAnchor={onAnchor}
+              />
+            ))}
+          </ol>
+        </SortableContext>
+      </DndContext>
+    </div>
+  );
+}
+
+function CueRow({
+  cue,
+  desk,
+  outfits,
+  actor,
+  isSelected,
+  isOnAir,
+  onSelect,
+  onAnchor,
+}: {
+  cue: DeskCue;
+  desk: DeskSnapshot;
+  outfits: readonly DeskOutfit[];
+  actor: string;
+  isSelected: boolean;
+  isOnAir: boolean;
+  onSelect: (cueId: string) => void;
+  onAnchor: (anchor: Anchor | null) => void;
+}) {
+  const { view, index, ready } = cue;
+  const sortable = useSortable({ id: view.cueId });
+  const row = useRef<HTMLLIElement | null>(null);
+  useEffect(() => {
+    if (isSelected) row.current?.scrollIntoView({ block: "nearest" });
+  }, [isSelected]);
+  const title = cueTitle(view.doc, ready?.content);
+  return (
+    <li
+      ref={(element) => {
+        row.current = element;
+        sortable.setNodeRef(element);
+      }}
+      data-cue={view.cueId}
+      data-selected={isSelected}
+      style={{ transform: CSS.Translate.toString(sortable.transform), transition: sortable.transition }}
+      className={`relative grid grid-cols-[36px_148px_minmax(0,1fr)] border-b border-edge ${isSelected ? "bg-raised" : ""} ${sortable.isDragging ? "z-10 bg-lifted opacity-90 shadow-xl" : ""}`}
+    >
+      <button
+        type="button"
+        aria-label={`Move ${title}`}
+        {...sortable.attributes}
+        {...sortable.listeners}
+        className="grid cursor-grab place-content-center text-quiet hover:text-paper"
+      >
+        <GripVertical aria-hidden="true" className="size-5" />
+      </button>
+      <button
+        type="button"
+        aria-pressed={isSelected}
+        onClick={() => onSelect(view.cueId)}
+        // The arrows choose cues here too.
+        onKeyDown={(event) => {
+          if (event.key !== "ArrowDown" && event.key !== "ArrowUp") return;
+          event.currentTarget.blur();
+        }}
+        className={`flex flex-col items-end justify-start border-r border-edge px-3 py-3 text-right ${isSelected ? "border-l-4 border-l-act" : ""}`}
+      >
+        <span className="block text-[15px] leading-snug font-semibold">
+          {index + 1} · {title}
+        </span>
+        <span className="block text-[14px] text-second">{cueKindName(view.doc)}</span>
+        {cueTiming(view.doc) && <span className="block text-[14px] text-second">{cueTiming(view.doc)}</span>}
+        {isOnAir && (
+          <span className="mt-1 inline-block rounded bg-air px-1.5 text-[14px] font-bold text-on-bright">
+            ON AIR
+          </span>
+        )}
+      </button>
+      <div className="min-w-0 px-5 py-3">
+        {isSelected ? (
+          <CueEditor key={view.cueId} cue={cue} outfits={outfits} actor={actor} onAnchor={onAnchor} />
+        ) : (
+          <Summary cue={cue} desk={desk} />
+        )}
+      </div>
+    </li>
+  );
+}
+
+const Summary = memo(function Summary({ cue, desk }: { cue: DeskCue; desk: DeskSnapshot }) {
+  const drawing = useDrawing();
+  const { view, ready } = cue;
+  if ("problem" in view.compiled)
+    return (
+      <p className="flex items-start gap-2.5 text-[15px] text-attention">
+        <TriangleAlert aria-hidden="true" className="mt-0.5 size-5 shrink-0" />
+        {view.compiled.problem}
+      </p>
+    );
+  if (!ready) return null;
+  const steps = stepsOf(ready.content);
+  const [first] = steps;
+  if (first && first.anchor.occurrence !== PAGE_ANCHOR.occurrence)
+    return (
+      <p className="truncate">
+        <span className="font-words text-[18px]">{first.words.split("\n")[0]}</span>
+        <span className="ml-3 text-[14px] text-second">{steps.length - 1} steps</span>
+      </p>
+    );
+  const [words, ...rest] = Object.values(ready.content.values);
+  return (
+    <div className="flex items-center gap-4">
+      <CueThumbnail
+        content={ready.content}
+        cueId={view.cueId}
+        hash={ready.hash}
+        outputs={desk.outputs}
+        layers={desk.state.layers}
+        plan={desk.state.plan}
+        drawing={drawing}
+      />
+      <div className="min-w-0">
+        <p className="font-words truncate text-[18px]">{words}</p>
+        <p className="truncate text-[15px] text-second">{rest.filter(Boolean).join(" · ")}</p>
+      </div>
+    </div>
+  );
+});

@@ -1,0 +1,194 @@
+import { ChevronLeft, ChevronRight } from "lucide-react";
+import { useMemo } from "react";
+import { type Anchor, LEAVE_ANCHOR, sameAnchor, stepsOf } from "../../core/rundown/steps.ts";
+import { stateAfterTake } from "../../core/screens/preview.ts";
+import type { ShowState } from "../../core/show/state.ts";
+import { type Drawing, useDrawing } from "../desk/deskContext.ts";
+import type { DeskCue, DeskSnapshot } from "../desk/deskStore.ts";
+import type { DeskOutfit } from "../desk/outfit.ts";
+import { emptyState } from "../ui/emptyState.ts";
+import { OutputPicture } from "../ui/OutputPicture.tsx";
+
+/** One step of the chosen cue on every output, as it will be, over what will lie beneath it by then. */
+export function CuePictures({
+  desk,
+  cue,
+  anchor,
+  onAnchor,
+  outfits,
+}: {
+  desk: DeskSnapshot;
+  cue: DeskCue;
+  anchor: Anchor | null;
+  onAnchor: (anchor: Anchor) => void;
+  outfits: readonly DeskOutfit[];
+}) {
+  const drawing = useDrawing();
+  const { ready } = cue;
+  const steps = useMemo(
+    () => (ready ? stepsOf(ready.content).filter((step) => !sameAnchor(step.anchor, LEAVE_ANCHOR)) : []),
+    [ready],
+  );
+  const at = Math.max(
+    0,
+    anchor
+      ? steps.findLastIndex(({ anchor: a }) => a.occurrence === anchor.occurrence && a.unit <= anchor.unit)
+      : 0,
+  );
+  const step = steps[at];
+  const state = useMemo(
+    () => (ready && step ? picture(desk, cue, step.anchor) : undefined),
+    [desk, cue, ready, step],
+  );
+
+  if (!ready || !step || !state)
+    return (
+      <p className="text-[15px] text-second">
+        Once this cue has its words, its picture on every screen stands here.
+      </p>
+    );
+  const { flow } = ready.content;
+  return (
+    <section aria-label="On every screen" className="flex flex-col gap-4">
+      <div className="flex items-center justify-between gap-2">
+        <h2 className="text-[15px] font-semibold">
+          {steps.length > 1 ? `Step ${at + 1} of ${steps.length}` : "On every screen"}
+          <span className="font-normal text-second"> as it will be</span>
+        </h2>
+        {steps.length > 1 && (
+          <span className="flex gap-1">
+            <Turn
+              label="Step before"
+              disabled={at === 0}
+              onPress={() => steps[at - 1] && onAnchor((steps[at - 1] as typeof step).anchor)}
+            >
+              <ChevronLeft aria-hidden="true" className="size-5" />
+            </Turn>
+            <Turn
+              label="Step after"
+              disabled={at === steps.length - 1}
+              onPress={() => steps[at + 1] && onAnchor((steps[at + 1] as typeof step).anchor)}
+            >
+              <ChevronRight aria-hidden="true" className="size-5" />
+            </Turn>
+          </span>
+        )}
+      </div>
+      {desk.outputs.map((output) => {
+        const outfitId = desk.state.plan.outputs[output.id]?.outfitId;
+        const outfit = outfits.find(({ id }) => id === outfitId);
+        const sizes = outfitId
+          ? textSizes(drawing, ready.hash, cue.view.cueId, step.anchor, outfitId, output)
+          : undefined;
+        const shows = outfitId !== undefined && ready.content.wardrobe[outfitId] !== undefined;
+        return (
+          <article key={output.id}>
+            <h3 className="mb-1.5 flex items-baseline gap-2 text-[15px]">
+              <span className="font-semibold">{output.name}</span>
+              <span className="text-[14px] text-second">{outfit?.name.toLowerCase()}</span>
+              <span className="ml-auto font-mono text-[14px] text-second">
+                {!shows ? "not shown here" : sizes}
+              </span>
+            </h3>
+            <div className="rounded-md border-2 border-edge p-0.5">
+              <OutputPicture
+                output={output}
+                state={state}
+                drawing={drawing}
+                label={`${ready.content.title} on ${output.name}`}
+              />
+            </div>
+          </article>
+        );
+      })}
+      {flow && (
+        <div>
+          <h3 className="mb-1.5 text-[15px] font-semibold">Slides on each screen</h3>
+          <ul className="flex flex-col gap-1 text-[15px]">
+            {outfits.map(({ id, name, linesPerSlide }, column) => (
+              <li key={id} className="flex items-center gap-2.5">
+                <span
+                  aria-hidden="true"
+                  className={`h-5 w-2.5 rounded-l-[4px] border-y-2 border-l-2 ${column === 0 ? "border-second" : "border-act"}`}
+                />
+                {name}
+                <span className="ml-auto font-mono text-[14px] text-second">
+                  {(flow.divisions[id] ?? []).reduce((sum, starts) => sum + starts.length, 0)} slides
+                  {ready.content.cueKind === "song" && ` of ${linesPerSlide} lines`}
+                </span>
+              </li>
+            ))}
+          </ul>
+        </div>
+      )}
+    </section>
+  );
+}
+
+function Turn({
+  label,
+  disabled,
+  onPress,
+  children,
+}: {
+  label: string;
+  disabled: boolean;
+  onPress: () => void;
+  children: React.ReactNode;
+}) {
+  return (
+    <button
+      type="button"
+      aria-label={label}
+      disabled={disabled}
+      onClick={onPress}
+      className="grid size-9 place-content-center rounded-md bg-lifted hover:bg-edge disabled:text-quiet disabled:hover:bg-lifted"
+    >
+      {children}
+    </button>
+  );
+}
+
+/** The cue at a step, over the pages of persistent layers that come before it in the rundown. */
+function picture(desk: DeskSnapshot, cue: DeskCue, anchor: Anchor): ShowState | undefined {
+  const { ready } = cue;
+  if (!ready) return undefined;
+  const { layers, plan } = desk.state;
+  const target = { cueId: ready.cueId, content: ready.hash, step: anchor };
+  let state = emptyState(layers, plan, target, ready.content.layerId);
+  for (const layer of layers) {
+    if (!layer.persistent || layer.id === ready.content.layerId) continue;
+    const beneath = desk.ready
+      .filter(({ index, content }) => index < cue.index && content.layerId === layer.id)
+      .at(-1);
+    const first = beneath && stepsOf(beneath.content)[0];
+    if (first)
+      state = stateAfterTake(
+        state,
+        { cueId: beneath.cueId, content: beneath.hash, step: first.anchor },
+        layer.id,
+        0,
+      );
+  }
+  return state;
+}
+
+/** The size of the words on an output, with a word when they do not fit. */
+function textSizes(
+  drawing: Drawing | undefined,
+  hash: string,
+  cueId: string,
+  step: Anchor,
+  outfitId: string,
+  output: DeskSnapshot["outputs"][number],
+): string | undefined {
+  const dressed = drawing?.dress({ cueId, content: hash, step }, outfitId, output);
+  const main = (dressed?.laidOut.parts ?? [])
+    .flatMap(({ text }) => text ?? [])
+    .reduce<{ sizePx: number; fits: boolean } | undefined>(
+      (largest, text) => (largest && largest.sizePx >= text.sizePx ? largest : text),
+      undefined,
+    );
+  if (!main) return undefined;
+  return `${main.sizePx} px${main.fits ? "" : ", does not fit"}`;
+}

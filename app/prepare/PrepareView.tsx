@@ -1,0 +1,222 @@
+import { Copy, Redo2, Trash2, Undo2 } from "lucide-react";
+import { useCallback, useEffect, useState } from "react";
+import type { CueDoc } from "../../core/rundown/cueDoc.ts";
+import type { Edit } from "../../core/rundown/edits.ts";
+import type { Anchor } from "../../core/rundown/steps.ts";
+import { useDesk, useDeskStore } from "../desk/deskContext.ts";
+import { NoticeBar } from "../desk/NoticeBar.tsx";
+import type { DeskOutfit } from "../desk/outfit.ts";
+import { newId } from "../ui/newId.ts";
+import { AddBox } from "./AddBox.tsx";
+import { CueList } from "./CueList.tsx";
+import { CuePictures } from "./CuePictures.tsx";
+import { editorId } from "./editorId.ts";
+import { saveEdit } from "./saveEdit.ts";
+import { usePrepareKeys } from "./usePrepareKeys.ts";
+
+/** Where the rundown is made: the same script, with editing opened up. */
+export function PrepareView({ outfits }: { outfits: readonly DeskOutfit[] }) {
+  const desk = useDesk();
+  const store = useDeskStore();
+  const { cues } = desk;
+  const [selectedId, setSelectedId] = useState<string | null>(cues[0]?.view.cueId ?? null);
+  const [anchor, setAnchor] = useState<Anchor | null>(null);
+  const actor = useActor(store.windowId);
+  const index = cues.findIndex(({ view }) => view.cueId === selectedId);
+  const selected = cues[index];
+
+  const select = useCallback((cueId: string | null) => {
+    setSelectedId(cueId);
+    setAnchor(null);
+  }, []);
+
+  const edit = useCallback(
+    async (wanted: Edit) => {
+      const outcome = await saveEdit(actor, wanted);
+      if (outcome.kind !== "saved") store.say("trouble", outcome.sentence);
+      return outcome;
+    },
+    [actor, store],
+  );
+
+  const add = useCallback(
+    async (doc: CueDoc) => {
+      const cueId = newId();
+      const outcome = await edit({
+        kind: "addCue",
+        cueId,
+        doc,
+        afterId: selectedId ?? cues.at(-1)?.view.cueId ?? null,
+      });
+      if (outcome.kind === "saved") select(cueId);
+      return outcome.kind === "saved";
+    },
+    [edit, selectedId, cues, select],
+  );
+
+  const act = {
+    select: (by: 1 | -1) => {
+      const target = cues[index < 0 ? 0 : Math.max(0, Math.min(cues.length - 1, index + by))];
+      if (target) select(target.view.cueId);
+    },
+    move: (by: 1 | -1) => {
+      const to = index + by;
+      if (!selected || to < 0 || to >= cues.length) return;
+      const after = by === 1 ? cues[to] : cues[to - 1];
+      void edit({ kind: "moveCue", cueId: selected.view.cueId, afterId: after?.view.cueId ?? null });
+    },
+    duplicate: async () => {
+      if (!selected) return;
+      const id = newId();
+      const outcome = await edit({ kind: "duplicateCue", cueId: selected.view.cueId, newId: id });
+      if (outcome.kind === "saved") select(id);
+    },
+    remove: async () => {
+      if (!selected) return;
+      const name = selected.ready?.content.title ?? "The cue";
+      const neighbour = cues[index + 1] ?? cues[index - 1];
+      const outcome = await edit({ kind: "deleteCue", cueId: selected.view.cueId });
+      if (outcome.kind !== "saved") return;
+      select(neighbour?.view.cueId ?? null);
+      store.say(
+        "word",
+        `“${name}” is deleted; Ctrl+Z brings it back. If it is on air, it stays there until it is taken out.`,
+      );
+    },
+    step: async (kind: "undo" | "redo") => {
+      const outcome = await edit({ kind });
+      if (outcome.kind !== "saved") return;
+      store.say("word", `${outcome.label}.`);
+      if (outcome.cueId) select(outcome.cueId);
+    },
+    open: () => selectedId && document.getElementById(editorId(selectedId))?.focus(),
+    add: () => document.getElementById("add-box")?.focus(),
+  };
+  usePrepareKeys(act);
+
+  // A cue that was deleted elsewhere cannot stay open.
+  useEffect(() => {
+    if (selectedId && index < 0 && cues.length > 0 && !cues.some(({ view }) => view.cueId === selectedId)) {
+      const timer = setTimeout(
+        () => setSelectedId((id) => (id === selectedId ? (cues[0]?.view.cueId ?? null) : id)),
+        400,
+      );
+      return () => clearTimeout(timer);
+    }
+    return undefined;
+  }, [selectedId, index, cues]);
+
+  return (
+    <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_420px]">
+      <main aria-label="Rundown" className="relative flex min-h-0 flex-col">
+        <div className="flex shrink-0 items-start gap-3 border-b border-edge bg-raised px-4 py-3">
+          <AddBox onAdd={add} />
+          <div className="flex gap-1.5" role="toolbar" aria-label="Edit">
+            <Tool
+              label="Undo"
+              keys="Ctrl+Z"
+              onPress={() => act.step("undo")}
+              icon={<Undo2 aria-hidden="true" className="size-4.5" />}
+            />
+            <Tool
+              label="Redo"
+              keys="Ctrl+Shift+Z"
+              onPress={() => act.step("redo")}
+              icon={<Redo2 aria-hidden="true" className="size-4.5" />}
+            />
+            <Tool
+              label="Duplicate"
+              keys="D"
+              disabled={!selected}
+              onPress={act.duplicate}
+              icon={<Copy aria-hidden="true" className="size-4.5" />}
+            />
+            <Tool
+              label="Delete"
+              keys="Del"
+              disabled={!selected}
+              onPress={act.remove}
+              icon={<Trash2 aria-hidden="true" className="size-4.5" />}
+            />
+          </div>
+        </div>
+        <CueList
+          desk={desk}
+          outfits={outfits}
+          selectedId={selectedId}
+          actor={actor}
+          onSelect={select}
+          onMove={(cueId, afterId) => edit({ kind: "moveCue", cueId, afterId })}
+          onAnchor={setAnchor}
+        />
+        <p className="flex shrink-0 flex-wrap items-center gap-x-3 gap-y-1 border-t border-edge bg-raised px-4 py-2 text-[14px] text-second">
+          <Key name="↑ ↓">choose</Key>
+          <Key name="Enter">edit</Key>
+          <Key name="Esc">done</Key>
+          <Key name="Alt+↑ ↓">move</Key>
+          <Key name="D">duplicate</Key>
+          <Key name="Del">delete</Key>
+          <Key name="N">add</Key>
+          <Key name="Ctrl+Z">undo</Key>
+        </p>
+        <NoticeBar />
+      </main>
+      <aside
+        aria-label="Pictures"
+        className="min-h-0 overflow-y-auto border-l border-edge bg-raised px-4 py-3"
+      >
+        {selected ? (
+          <CuePictures desk={desk} cue={selected} anchor={anchor} onAnchor={setAnchor} outfits={outfits} />
+        ) : (
+          <p className="text-[15px] text-second">Choose a cue to see it on every screen.</p>
+        )}
+      </aside>
+    </div>
+  );
+}
+
+/** Undo belongs to the person: the same browser tab, over reloads. */
+function useActor(fallback: string): string {
+  const [actor, setActor] = useState(fallback);
+  useEffect(() => {
+    const known = sessionStorage.getItem("vesko-person") ?? fallback;
+    sessionStorage.setItem("vesko-person", known);
+    setActor(known);
+  }, [fallback]);
+  return actor;
+}
+
+function Tool({
+  label,
+  keys,
+  icon,
+  disabled = false,
+  onPress,
+}: {
+  label: string;
+  keys: string;
+  icon: React.ReactNode;
+  disabled?: boolean;
+  onPress: () => void;
+}) {
+  return (
+    <button
+      type="button"
+      aria-label={label}
+      title={`${label} (${keys})`}
+      disabled={disabled}
+      onClick={onPress}
+      className="grid size-11 place-content-center rounded-lg bg-lifted hover:bg-edge disabled:text-quiet disabled:hover:bg-lifted"
+    >
+      {icon}
+    </button>
+  );
+}
+
+function Key({ name, children }: { name: string; children: React.ReactNode }) {
+  return (
+    <span className="inline-flex items-center gap-1.5">
+      <kbd>{name}</kbd> {children}
+    </span>
+  );
+}

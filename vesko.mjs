@@ -1,0 +1,177 @@
+#!/usr/bin/env node
+// The one command: installs and builds what is missing, then runs. Needs nothing but Node itself.
+import { spawn, spawnSync } from "node:child_process";
+import { createHash } from "node:crypto";
+import { accessSync, constants, existsSync, mkdirSync, readdirSync, readFileSync, rmSync, writeFileSync } from "node:fs";
+import { delimiter, dirname, join } from "node:path";
+import { fileURLToPath } from "node:url";
+
+const home = dirname(fileURLToPath(import.meta.url));
+const at = (...parts) => join(home, ...parts);
+const [command, ...rest] = process.argv.slice(2);
+
+const HELP = `Usage: node vesko.mjs COMMAND
+
+  demo    the demo show, ready to play with
+  start   your own show (a new one, or the one you left)
+  test    everything that is tested
+
+Options of demo and start:
+  --port N     port to listen on (4400)
+  --host NAME  address to listen on (127.0.0.1)
+  --db FILE    show database (data/demo.vesko.db or data/show.vesko.db)`;
+
+main();
+
+async function main() {
+  const [major, minor] = process.versions.node.split(".").map(Number);
+  if (major < 20 || (major === 20 && minor < 19))
+    fail(`Vesko needs Node 20.19 or newer; this is ${process.versions.node}. Nothing was started.`);
+  switch (command) {
+    case "demo":
+    case "start":
+      install();
+      build();
+      serve(command === "demo" ? ["--demo", ...rest] : rest);
+      break;
+    case "test":
+      install();
+      test();
+      break;
+    default:
+      console.log(HELP);
+      process.exit(command === undefined || command === "help" || command === "--help" ? 0 : 1);
+  }
+}
+
+function fail(sentence) {
+  console.error(sentence);
+  process.exit(1);
+}
+
+function run(program, args, options = {}) {
+  const { status, error } = spawnSync(program, args, { cwd: home, stdio: "inherit", ...options });
+  return !error && status === 0;
+}
+
+function findProgram(name) {
+  for (const folder of (process.env.PATH ?? "").split(delimiter)) {
+    try {
+      accessSync(join(folder, name), constants.X_OK);
+      return join(folder, name);
+    } catch {
+      // Not in this folder.
+    }
+  }
+  return undefined;
+}
+
+/** Installs the packages of the lock file when they are not there, or belong to another one. */
+function install() {
+  const stamp = at("node_modules", ".vesko-installed");
+  const wanted = hash([at("package-lock.json")], process.versions.modules);
+  if (existsSync(stamp) && readFileSync(stamp, "utf8") === wanted) return;
+  console.log("Installing packages; the first time takes a few minutes…");
+  if (!run("npm", ["ci", "--no-audit", "--no-fund"])) {
+    const missing = ["python3", "make", "g++"].filter((name) => !findProgram(name));
+    fail(
+      missing.length > 0
+        ? `The packages could not be installed. The database needs a compiler, and this machine has no ${missing.join(", no ")}. Install ${missing.length > 1 ? "them" : "it"} (on Debian: apt-get install python3 make g++) and run this again.`
+        : "The packages could not be installed; npm says why above. Check the connection to the package registry and run this again.",
+    );
+  }
+  writeFileSync(stamp, wanted);
+}
+
+/** Builds when a source has changed since the last build. */
+function build() {
+  const stamp = at("build", ".stamp");
+  const folders = ["app", "core", "painters", "server", "designs", "demo", "tools", "public"];
+  const files = [
+    ...folders.flatMap((folder) => listFiles(at(folder))).filter((file) => !file.endsWith(".test.ts")),
+    at("package-lock.json"),
+    at("vite.config.ts"),
+    at("react-router.config.ts"),
+    at("tsconfig.json"),
+  ];
+  const wanted = hash(files.sort());
+  if (existsSync(stamp) && readFileSync(stamp, "utf8") === wanted) return;
+  console.log("Building…");
+  rmSync(at("build"), { recursive: true, force: true });
+  if (!run("npm", ["run", "--silent", "build"])) fail("The build failed; the reason stands above. Nothing was started.");
+  writeFileSync(stamp, wanted);
+}
+
+function listFiles(folder) {
+  return readdirSync(folder, { withFileTypes: true }).flatMap((entry) =>
+    entry.isDirectory() ? listFiles(join(folder, entry.name)) : [join(folder, entry.name)],
+  );
+}
+
+function hash(files, salt = "") {
+  const sum = createHash("sha256").update(salt);
+  for (const file of files) sum.update(file.slice(home.length)).update(readFileSync(file));
+  return sum.digest("hex");
+}
+
+function serve(args) {
+  const server = spawn(process.execPath, [at("build", "server", "main.js"), ...args], {
+    cwd: process.cwd(),
+    stdio: "inherit",
+    env: { ...process.env, NODE_ENV: "production" },
+  });
+  for (const signal of ["SIGINT", "SIGTERM"]) process.on(signal, () => server.kill(signal));
+  server.on("exit", (code) => process.exit(code ?? 0));
+}
+
+/** Chromium for the browser tests: named, found, or on Debian installed. */
+function findChromium() {
+  const named = process.env.CHROMIUM_PATH;
+  if (named) return existsSync(named) ? named : fail(`CHROMIUM_PATH names ${named}, which is not there.`);
+  const names = ["chromium", "chromium-browser", "google-chrome"];
+  const found = () => names.map(findProgram).find(Boolean);
+  if (found()) return found();
+  if (findProgram("apt-get")) {
+    console.log("Installing Chromium for the browser tests…");
+    const env = { ...process.env, DEBIAN_FRONTEND: "noninteractive" };
+    run("apt-get", ["update", "-qq"], { env });
+    run("apt-get", ["install", "-y", "-qq", "--no-install-recommends", "chromium"], { env });
+  }
+  return found() ?? fail("The browser tests need Chromium. Install it, or name one with CHROMIUM_PATH, and run this again.");
+}
+
+function test() {
+  const chromium = findChromium();
+  const results = at("test-results");
+  mkdirSync(results, { recursive: true });
+  const unitFile = join(results, "unit.json");
+  const browserFile = join(results, "browser.json");
+  for (const file of [unitFile, browserFile]) rmSync(file, { force: true });
+  const env = { ...process.env, CHROMIUM_PATH: chromium, PLAYWRIGHT_JSON_OUTPUT_NAME: browserFile };
+  const npx = (...args) => run("npx", ["--no-install", ...args], { env });
+  const steps = [
+    ["Types", () => run("npm", ["run", "--silent", "typecheck"])],
+    ["Lint and import rules", () => run("npm", ["run", "--silent", "lint"])],
+    ["Unit tests", () => npx("vitest", "run", "--reporter=default", "--reporter=json", `--outputFile.json=${unitFile}`)],
+    ["Build", () => (build(), true)],
+    ["Browser tests", () => npx("playwright", "test", "--reporter=list,json")],
+  ];
+  const failed = [];
+  for (const [name, work] of steps) {
+    console.log(`\n== ${name}`);
+    const startedMs = Date.now();
+    if (!work()) failed.push(name);
+    console.log(`== ${name}: ${failed.includes(name) ? "FAILED" : "ok"}, ${Math.round((Date.now() - startedMs) / 1000)} s`);
+  }
+  const unit = readJson(unitFile);
+  const browser = readJson(browserFile);
+  const passed = (unit?.numPassedTests ?? 0) + (browser?.stats?.expected ?? 0);
+  const notPassed = (unit?.numFailedTests ?? 0) + (browser?.stats?.unexpected ?? 0) + (browser?.stats?.flaky ?? 0);
+  if (failed.length > 0) console.log(`\nFailed: ${failed.join(", ")}`);
+  console.log(`\n${passed} passed, ${notPassed} failed`);
+  process.exit(failed.length > 0 || notPassed > 0 || passed === 0 ? 1 : 0);
+}
+
+function readJson(file) {
+  return existsSync(file) ? JSON.parse(readFileSync(file, "utf8")) : undefined;
+}
