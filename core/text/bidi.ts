@@ -9,9 +9,12 @@ export interface BidiLevels {
   readonly base: number;
 }
 
-/** @param text one paragraph, without line separators; its direction is found from its first strong character */
-export function resolveBidi(text: string): BidiLevels {
-  const { levels, paragraphs } = bidi.getEmbeddingLevels(text, "auto");
+/**
+ * @param text one paragraph, without line separators
+ * @param direction of the paragraph; "auto" finds it from the first strong character
+ */
+export function resolveBidi(text: string, direction: "ltr" | "rtl" | "auto" = "auto"): BidiLevels {
+  const { levels, paragraphs } = bidi.getEmbeddingLevels(text, direction);
   return { levels, base: paragraphs[0]?.level ?? 0 };
 }
 

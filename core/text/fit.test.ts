@@ -1,0 +1,107 @@
+import * as fc from "fast-check";
+import { beforeAll, describe, expect, test } from "vitest";
+import { loadShaper } from "../../server/fonts.ts";
+import { blockHeightPx, SIZE_STEP_PX } from "./fit.ts";
+import { FALLBACK_FONTS } from "./fontList.ts";
+import { layOutText, type TextBlockRequest } from "./layOutText.ts";
+import { prepareText } from "./prepare.ts";
+import type { Shaper } from "./shaper.ts";
+import { widestEm, wrapBalanced, wrapLines } from "./wrap.ts";
+
+let shaper: Shaper;
+beforeAll(async () => {
+  shaper = await loadShaper();
+});
+
+const request = (more: Partial<TextBlockRequest> = {}): TextBlockRequest => ({
+  widthPx: 1200,
+  heightPx: 400,
+  minSizePx: 20,
+  maxSizePx: 120,
+  leading: 1.3,
+  keepLinesAbovePx: null,
+  balance: false,
+  fontStack: FALLBACK_FONTS,
+  ...more,
+});
+
+const WORDS = ["lamp", "the", "harbour", "down", "a", "ropewalk", "קול", "سلام", "नाव", "light,", "Gannet-Steps", "ßtraße"];
+const texts = fc
+  .array(fc.array(fc.constantFrom(...WORDS), { minLength: 1, maxLength: 14 }), { minLength: 1, maxLength: 5 })
+  .map((lines) => lines.map((line) => line.join(" ")).join("\n"));
+
+describe("fit", () => {
+  test("seed 20261124: words never leave their box, and could not be one step larger", () => {
+    fc.assert(
+      fc.property(
+        texts,
+        fc.integer({ min: 300, max: 1800 }),
+        fc.integer({ min: 120, max: 900 }),
+        fc.boolean(),
+        (text, widthPx, heightPx, balance) => {
+          const asked = request({ widthPx, heightPx, balance });
+          const block = layOutText(text, asked, shaper);
+          if (!block.fits) return;
+          for (const line of block.lines) expect(line.widthPx).toBeLessThanOrEqual(widthPx + 0.01);
+          expect(block.heightPx).toBeLessThanOrEqual(heightPx + 1e-6);
+          expect(block.sizePx % SIZE_STEP_PX).toBe(0);
+          const larger = block.sizePx + SIZE_STEP_PX;
+          if (larger > asked.maxSizePx) return;
+          const paragraphs = prepareText(text, asked.fontStack, shaper);
+          const lines = wrapLines(paragraphs, widthPx / larger);
+          const { ascentEm, descentEm } = shaper.metrics(asked.fontStack[0] as string);
+          const height = blockHeightPx(lines.length, larger, asked.leading, ascentEm + descentEm);
+          const spills = widestEm(lines) * larger > widthPx || height > heightPx;
+          // Else a line was wider when set than when measured (kerning at its end), and the size went down for it.
+          const set = layOutText(text, { ...asked, minSizePx: larger, maxSizePx: larger }, shaper);
+          expect(spills || !set.fits).toBe(true);
+        },
+      ),
+      { seed: 20261124, numRuns: 150 },
+    );
+  });
+
+  test("typed lines stay whole down to the readable size, and wrap below it", () => {
+    const line = "past the last door, where the small boats go, and the ropewalk ends";
+    const kept = layOutText(line, request({ keepLinesAbovePx: 30 }), shaper);
+    expect(kept.lines).toHaveLength(1);
+    expect(kept.sizePx).toBeLessThan(60);
+    const wrapped = layOutText(line, request({ keepLinesAbovePx: 60 }), shaper);
+    expect(wrapped.lines.length).toBeGreaterThan(1);
+    expect(wrapped.sizePx).toBeGreaterThanOrEqual(60);
+  });
+
+  test("balanced lines are as many as greedy ones, and no wider", () => {
+    const [paragraph] = prepareText(
+      "we carry down the little lamps to bring it home again and so they are glad because it is calm",
+      FALLBACK_FONTS,
+      shaper,
+    );
+    if (!paragraph) throw new Error("no paragraph");
+    const greedy = wrapLines([paragraph], 16);
+    const balanced = wrapBalanced([paragraph], 16);
+    expect(balanced).toHaveLength(greedy.length);
+    expect(widestEm(balanced)).toBeLessThanOrEqual(widestEm(greedy));
+    const spread = (lines: readonly { widthEm: number }[]) =>
+      Math.max(...lines.map((l) => l.widthEm)) - Math.min(...lines.map((l) => l.widthEm));
+    expect(spread(balanced)).toBeLessThan(spread(greedy));
+  });
+
+  test("text that cannot fit is shown at the smallest size and says so", () => {
+    const block = layOutText("word ".repeat(4_000), request(), shaper);
+    expect(block.fits).toBe(false);
+    expect(block.sizePx).toBe(20);
+  });
+
+  test("an empty text and an unknown font do not pass silently", () => {
+    expect(layOutText("", request(), shaper).lines).toHaveLength(1);
+    expect(() => layOutText("a", request({ fontStack: ["no-such-font"] }), shaper)).toThrow(/no-such-font/);
+  });
+
+  test("right-to-left lines are set right to left, numbers within them left to right", () => {
+    const block = layOutText("שלום 123", request(), shaper);
+    expect(block.rightToLeft).toEqual([true]);
+    const xs = block.lines[0]?.runs.flatMap(({ glyphs }) => glyphs.map(({ xPx }) => xPx)) ?? [];
+    expect(xs).toEqual([...xs].sort((a, b) => a - b));
+  });
+});
