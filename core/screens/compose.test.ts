@@ -1,0 +1,152 @@
+import { describe, expect, test } from "vitest";
+import { durationOf } from "../motion/track.ts";
+import type { ReadyCue } from "../rundown/next.ts";
+import { stepsOf } from "../rundown/steps.ts";
+import { addMoment, type Slot } from "../show/slot.ts";
+import type { ShowState } from "../show/state.ts";
+import { OUTPUTS, openedState, reading, readyCues, song, strap, useBench } from "../test-support/contents.ts";
+import { FALLBACK_FONTS } from "../text/fontList.ts";
+import { composeTimeline, placementsAt, stillUntil, type Timeline } from "./compose.ts";
+import { createDresser } from "./dress.ts";
+import type { Output } from "./plan.ts";
+import { stateAfterTake } from "./preview.ts";
+
+const bench = useBench();
+const [WALL, STREAM] = OUTPUTS as readonly [Output, Output];
+
+interface Take {
+  readonly cue: ReadyCue | undefined;
+  readonly step?: number;
+  readonly atMs: number;
+  readonly how?: "animated" | "cut";
+  readonly endsAtMs?: number;
+}
+
+/** A state whose slots hold these takes; a take of no cue empties the words layer. */
+function stateOf(takes: readonly Take[]): ShowState {
+  const state = openedState();
+  const slots: Record<string, Slot> = { ...state.slots };
+  for (const { cue, step = 0, atMs, how = "animated", endsAtMs = null } of takes) {
+    const anchor = cue && stepsOf(cue.content)[step]?.anchor;
+    const layerId = cue?.content.layerId ?? "words";
+    const page = cue && anchor ? { cueId: cue.cueId, content: cue.hash, step: anchor } : null;
+    slots[layerId] = addMoment(slots[layerId] ?? [], { startAtMs: atMs, page, how, endsAtMs });
+  }
+  return { ...state, slots };
+}
+
+const timelineOf = (takes: readonly Take[], output: Output): Timeline =>
+  composeTimeline(stateOf(takes), output, createDresser(bench.documents, bench.shaper, FALLBACK_FONTS));
+
+const SONG = "Verse 1\nThe tide has gone\nthe slip is dark\nwe carry down\nto bring it home\n\nVerse 2\nThe ropewalk\nthe steps";
+
+describe("what an output shows", () => {
+  test("same template: the bar stays as one piece, only the words change, and both are seen while they cross", () => {
+    const [cue] = readyCues(bench, [song(SONG)]);
+    const timeline = timelineOf([{ cue, atMs: 20_000 }, { cue, step: 1, atMs: 40_000 }], STREAM);
+    const pieces = (name: string) => timeline.pieces.filter(({ id }) => id.includes(`/${name}/`));
+    expect(pieces("panel")).toHaveLength(1);
+    expect(pieces("panel")[0]?.life.until).toBeNull();
+    expect(pieces("words")).toHaveLength(2);
+    const crossing = placementsAt(timeline, 40_150).filter(({ piece }) => piece.id.includes("/words/"));
+    expect(crossing).toHaveLength(2);
+    expect(placementsAt(timeline, 45_000).filter(({ piece }) => piece.id.includes("/words/"))).toHaveLength(1);
+  });
+
+  test("a step that changes only the band leaves the wall untouched", () => {
+    const [cue] = readyCues(bench, [song(SONG)]);
+    const before = timelineOf([{ cue, atMs: 20_000 }], WALL);
+    const after = timelineOf([{ cue, atMs: 20_000 }, { cue, step: 1, atMs: 40_000 }], WALL);
+    expect(after.pieces.map(({ id, key }) => [id, key])).toEqual(before.pieces.map(({ id, key }) => [id, key]));
+    expect(after.pieces.every(({ life }) => life.until === null)).toBe(true);
+  });
+
+  test("another template: the old leaves as the new enters", () => {
+    const [first, second] = readyCues(bench, [song(SONG), reading]);
+    const timeline = timelineOf([{ cue: first, atMs: 20_000 }, { cue: second, atMs: 40_000 }], STREAM);
+    const panels = timeline.pieces.filter(({ id }) => id.includes("/panel/"));
+    expect(panels.map(({ life }) => [life.fromMs, life.until?.atMs ?? null])).toEqual([
+      [20_000, 40_000],
+      [40_000, null],
+    ]);
+  });
+
+  test("cut is at once; nothing on the layer is entered; a stay leaves by itself", () => {
+    const [cue] = readyCues(bench, [strap("Ilse Tarrow", "net mender")]);
+    const cut = timelineOf([{ cue, atMs: 1_000, how: "cut" }], STREAM);
+    expect(placementsAt(cut, 999)).toEqual([]);
+    expect(placementsAt(cut, 1_000).every(({ pose }) => pose.opacity === 1 && pose.clipRight === 0)).toBe(true);
+    const stay = timelineOf([{ cue, atMs: 1_000, endsAtMs: 9_000 }], STREAM);
+    expect(placementsAt(stay, 8_999)).toHaveLength(4);
+    expect(placementsAt(stay, 20_000)).toEqual([]);
+    expect(stillUntil(stay, 5_000)).toBe(9_000);
+    expect(stillUntil(stay, 1_100)).toBeNull();
+    expect(stillUntil(stay, 30_000)).toBe(Number.POSITIVE_INFINITY);
+  });
+
+  test("a take in the middle of another motion continues without a jump", () => {
+    const cues = readyCues(bench, [song(SONG), reading, strap("A"), strap("B", "b")]);
+    const takes = [
+      { cue: cues[0], atMs: 1_000 },
+      { cue: cues[0], step: 1, atMs: 1_130 },
+      { cue: cues[1], atMs: 1_260 },
+      { cue: undefined, atMs: 1_390 },
+    ];
+    for (const output of [WALL, STREAM]) {
+      const timeline = timelineOf(takes, output);
+      for (const { atMs } of takes.slice(1)) {
+        const before = new Map(placementsAt(timeline, atMs - 0.01).map(({ piece, pose }) => [piece.id, pose]));
+        for (const { piece, pose } of placementsAt(timeline, atMs)) {
+          const had = before.get(piece.id);
+          if (!had) continue;
+          expect(Math.abs(had.opacity - pose.opacity)).toBeLessThan(0.01);
+          expect(Math.abs(had.offsetYPx - pose.offsetYPx)).toBeLessThan(0.5);
+        }
+        // What is gone from one instant to the next had already faded.
+        for (const [id, pose] of before)
+          if (!placementsAt(timeline, atMs).some(({ piece }) => piece.id === id)) expect(pose.opacity).toBeLessThan(0.02);
+      }
+    }
+  });
+
+  test("joining late or reloading in mid-motion gives the same picture: it follows from state and time alone", () => {
+    const [cue] = readyCues(bench, [song(SONG)]);
+    const takes = [{ cue, atMs: 1_000 }, { cue, step: 2, atMs: 1_200 }];
+    const late = composeTimeline(
+      JSON.parse(JSON.stringify(stateOf(takes))) as ShowState,
+      STREAM,
+      createDresser(bench.documents, bench.shaper, FALLBACK_FONTS),
+    );
+    expect(placementsAt(late, 1_321)).toEqual(placementsAt(timelineOf(takes, STREAM), 1_321));
+  });
+
+  test("old takes are forgotten without being seen to", () => {
+    const [cue] = readyCues(bench, [song(SONG)]);
+    const takes = Array.from({ length: 30 }, (_, i) => ({ cue, step: i % 3, atMs: 1_000 + i * 15_000 }));
+    const state = stateOf(takes);
+    expect(state.slots.words?.length).toBe(2);
+    const timeline = timelineOf(takes, STREAM);
+    const last = takes.at(-1)?.atMs ?? 0;
+    const panel = placementsAt(timeline, last + 50).find(({ piece }) => piece.id.includes("/panel/"));
+    expect(panel?.pose.opacity).toBe(1);
+  });
+
+  test("what is next, as shown before, is what stands after the take", () => {
+    const cues = readyCues(bench, [song(SONG), strap("Ilse Tarrow", "net mender")]);
+    const dress = createDresser(bench.documents, bench.shaper, FALLBACK_FONTS);
+    const now = stateOf([{ cue: cues[0], atMs: 1_000 }]);
+    const target = { cueId: "cue-1", content: cues[0]?.hash ?? "", step: { occurrence: "V1", unit: 2 } };
+    const foreseen = placementsAt(composeTimeline(stateAfterTake(now, target, "words", 5_000), STREAM, dress), 5_000);
+    const taken = stateOf([{ cue: cues[0], atMs: 1_000 }, { cue: cues[0], step: 1, atMs: 5_000 }]);
+    const settled = placementsAt(composeTimeline(taken, STREAM, dress), 30_000);
+    expect(foreseen.map(({ piece, pose }) => [piece.key, pose])).toEqual(settled.map(({ piece, pose }) => [piece.key, pose]));
+  });
+
+  test("no motion of a shipped template is longer than older takes are kept for", () => {
+    for (const document of bench.documents.values()) {
+      if (document.kind !== "template") continue;
+      for (const { motion } of document.objects)
+        expect(durationOf([...motion.enter, ...motion.change.in, ...motion.change.out])).toBeLessThanOrEqual(10_000);
+    }
+  });
+});

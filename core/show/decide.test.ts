@@ -1,0 +1,177 @@
+import * as fc from "fast-check";
+import { describe, expect, test } from "vitest";
+import type { ReadyCue } from "../rundown/next.ts";
+import { stepsOf } from "../rundown/steps.ts";
+import { DESK, openedState, readyCues, song, strap, useBench } from "../test-support/contents.ts";
+import type { Command } from "./commands.ts";
+import { decide, type DecideContext } from "./decide.ts";
+import { airEventSchema, type LoggedEvent } from "./events.ts";
+import { evolve } from "./evolve.ts";
+import { pageAt } from "./slot.ts";
+import { type ShowState, showStateSchema } from "./state.ts";
+
+const bench = useBench();
+const cues = () => readyCues(bench, [strap("Ilse"), song("a\nb\nc\nd"), strap("Noor", "", 8_000), song("e\nf")]);
+
+function contextAt(all: readonly ReadyCue[], atMs: number): DecideContext {
+  return { atMs, startAtMs: atMs + 20, findCue: (cueId) => all.find((cue) => cue.cueId === cueId) };
+}
+
+function submit(state: ShowState, command: Command, all: readonly ReadyCue[], atMs: number) {
+  const decision = decide(state, command, contextAt(all, atMs));
+  if ("refused" in decision) return { state, logged: [] as LoggedEvent[], refused: decision.refused };
+  const logged: LoggedEvent[] = [];
+  let next = state;
+  for (const event of decision.events) {
+    const entry = { seq: next.seq + 1, atMs, actor: DESK, event };
+    logged.push(entry);
+    next = evolve(next, entry);
+  }
+  return { state: next, logged, refused: null };
+}
+
+const take = (state: ShowState, cue: ReadyCue | undefined, step = 0, id = `take-${Math.trunc(state.airRevision)}-id`): Command => {
+  const anchor = cue && stepsOf(cue.content)[step]?.anchor;
+  if (!cue || !anchor) throw new Error("no such step");
+  return {
+    kind: "take",
+    id,
+    how: "animated",
+    builtOn: state.airRevision,
+    target: { cueId: cue.cueId, content: cue.hash, step: anchor },
+  };
+};
+
+describe("decide and evolve", () => {
+  test("seed 1108: any sequence of commands keeps the rules, and its log replays to the same state", () => {
+    const all = cues();
+    const command = fc.record({
+      kind: fc.constantFrom("take", "take", "take", "arm", "disarm", "out", "clear", "clearEverything", "undoTake"),
+      cue: fc.integer({ min: 0, max: all.length - 1 }),
+      step: fc.integer({ min: 0, max: 2 }),
+      layer: fc.constantFrom("words", "titles", "backdrop", "no-such-layer"),
+      how: fc.constantFrom("animated" as const, "cut" as const),
+      isStale: fc.boolean(),
+      waitMs: fc.integer({ min: 0, max: 12_000 }),
+    });
+    fc.assert(
+      fc.property(fc.array(command, { maxLength: 60 }), (wanted) => {
+        let state = openedState();
+        const log: LoggedEvent[] = [];
+        let atMs = 1_000;
+        for (const [i, w] of wanted.entries()) {
+          atMs += w.waitMs;
+          const cue = all[w.cue] as ReadyCue;
+          const steps = stepsOf(cue.content);
+          const target = { cueId: cue.cueId, content: cue.hash, step: (steps[w.step % steps.length] as (typeof steps)[number]).anchor };
+          const id = `command-${i}`;
+          const asked: Command =
+            w.kind === "take"
+              ? { kind: "take", id, target, how: w.how, builtOn: w.isStale ? state.airRevision - 1 : state.airRevision }
+              : w.kind === "arm"
+                ? { kind: "arm", id, target }
+                : w.kind === "out"
+                  ? { kind: "out", id, layerId: w.layer, how: w.how }
+                  : w.kind === "clear" || w.kind === "clearEverything"
+                    ? { kind: w.kind, id, how: w.how }
+                    : { kind: w.kind as "disarm" | "undoTake", id };
+          const before = JSON.stringify(state);
+          const result = submit(state, asked, all, atMs);
+          // Nothing is changed in place, and a refusal changes nothing at all.
+          expect(JSON.stringify(state)).toBe(before);
+          if (result.refused) expect(result.logged).toEqual([]);
+          state = result.state;
+          for (const { event } of result.logged) airEventSchema.parse(event);
+          log.push(...result.logged);
+          showStateSchema.parse(state);
+          for (const slot of Object.values(state.slots)) {
+            // One page at most is on a layer: the last moment; moments are in order and bounded.
+            expect(slot.length).toBeLessThanOrEqual(8);
+            expect([...slot].sort((a, b) => a.startAtMs - b.startAtMs)).toEqual(slot);
+          }
+        }
+        let replayed = openedState();
+        for (const logged of log) replayed = evolve(replayed, logged);
+        expect(replayed).toEqual(state);
+      }),
+      { seed: 1108, numRuns: 120 },
+    );
+  });
+
+  test("a take that arrives twice does nothing twice", () => {
+    const all = cues();
+    const once = submit(openedState(), take(openedState(), all[0]), all, 5_000);
+    const twice = submit(once.state, take(openedState(), all[0]), all, 5_010);
+    expect(twice.logged).toEqual([]);
+    expect(twice.refused).toBeNull();
+    expect(twice.state).toBe(once.state);
+  });
+
+  test("of two desks that press at once the first wins and the second is told", () => {
+    const all = cues();
+    const start = openedState();
+    const first = submit(start, take(start, all[0], 0, "first-desk"), all, 5_000);
+    const second = submit(first.state, take(start, all[2], 0, "second-desk"), all, 5_001);
+    expect(second.refused).toBe("airMoved");
+    expect(second.state).toBe(first.state);
+  });
+
+  test("a cue edited, or deleted, since it was seen is refused; one edited elsewhere is not", () => {
+    const all = cues();
+    const start = openedState();
+    const edited = all.map((cue) => (cue.cueId === "cue-1" ? { ...cue, hash: "f".repeat(64) } : cue));
+    expect(submit(start, take(start, all[0]), edited, 5_000).refused).toBe("contentMoved");
+    expect(submit(start, take(start, all[0]), all.slice(1), 5_000).refused).toBe("cueGone");
+    expect(submit(start, take(start, all[1]), edited, 5_000).refused).toBeNull();
+  });
+
+  test("arming never changes the air", () => {
+    const all = cues();
+    const start = submit(openedState(), take(openedState(), all[1]), all, 5_000).state;
+    const { target } = take(start, all[2]) as Extract<Command, { kind: "take" }>;
+    const armed = submit(start, { kind: "arm", id: "arming-it", target }, all, 6_000).state;
+    expect(armed.slots).toBe(start.slots);
+    expect(armed.airRevision).toBe(start.airRevision);
+  });
+
+  test("clear leaves what is persistent; clear everything does not; an empty layer is refused", () => {
+    const [backdrop] = readyCues(bench, [{ kind: "page", fieldSet: "backdrop", values: { name: "Night" }, stayMs: null }]);
+    const all = [...cues(), { ...(backdrop as ReadyCue), cueId: "cue-9", index: 9 }];
+    let state = openedState();
+    state = submit(state, take(state, all[4]), all, 1_000).state;
+    state = submit(state, take(state, all[1]), all, 2_000).state;
+    expect(submit(state, { kind: "out", id: "out-titles", layerId: "titles", how: "cut" }, all, 2_500).refused).toBe("nothingThere");
+    state = submit(state, { kind: "clear", id: "clear-it", how: "animated" }, all, 3_000).state;
+    expect(pageAt(state.slots.words ?? [], 4_000)).toBeNull();
+    expect(pageAt(state.slots.backdrop ?? [], 4_000)?.cueId).toBe("cue-9");
+    state = submit(state, { kind: "clearEverything", id: "clear-all", how: "animated" }, all, 4_000).state;
+    expect(pageAt(state.slots.backdrop ?? [], 5_000)).toBeNull();
+  });
+
+  test("undo puts back page, arm and place, once, and only while nothing came after", () => {
+    const all = cues();
+    const first = submit(openedState(), take(openedState(), all[1], 0), all, 1_000).state;
+    const second = submit(first, take(first, all[1], 1), all, 2_000).state;
+    const undone = submit(second, { kind: "undoTake", id: "undo-it-1" }, all, 3_000).state;
+    expect(pageAt(undone.slots.words ?? [], 4_000)?.step).toEqual(pageAt(first.slots.words ?? [], 1_500)?.step);
+    expect(undone.position).toEqual(first.position);
+    expect(submit(undone, { kind: "undoTake", id: "undo-it-2" }, all, 4_000).refused).toBe("nothingToUndo");
+    const cleared = submit(second, { kind: "clear", id: "clear-it", how: "cut" }, all, 3_000).state;
+    expect(submit(cleared, { kind: "undoTake", id: "undo-it-3" }, all, 4_000).refused).toBe("undoTooLate");
+  });
+
+  test("a stay ends by itself, with no event", () => {
+    const all = cues();
+    const state = submit(openedState(), take(openedState(), all[2]), all, 1_000).state;
+    const slot = state.slots.titles ?? [];
+    expect(pageAt(slot, 9_019)?.cueId).toBe("cue-3");
+    expect(pageAt(slot, 9_020)).toBeNull();
+  });
+
+  test("a log out of order, or without its beginning, is not guessed at", () => {
+    const all = cues();
+    const { logged } = submit(openedState(), take(openedState(), all[0]), all, 1_000);
+    expect(() => evolve(undefined, logged[0] as LoggedEvent)).toThrow(/begins with "taken"/);
+    expect(() => evolve(openedState(), { ...(logged[0] as LoggedEvent), seq: 9 })).toThrow(/Event 9 does not follow 1/);
+  });
+});

@@ -1,0 +1,110 @@
+import { beforeAll } from "vitest";
+import { FIELD_SETS } from "../../designs/fieldSets.ts";
+import { HARBOUR_LAMP } from "../../designs/harbourLamp.ts";
+import { STARTER_LAYERS, STARTER_OUTFITS, STARTER_OUTPUTS, STARTER_PLAN } from "../../designs/starter.ts";
+import { loadShaper } from "../../server/fonts.ts";
+import { hashOf } from "../../server/store/contentStore.ts";
+import { compileCue, type CompileContext } from "../rundown/compile.ts";
+import type { PageContent } from "../rundown/content.ts";
+import type { CueDoc } from "../rundown/cueDoc.ts";
+import type { ReadyCue } from "../rundown/next.ts";
+import type { PinnedDocument } from "../screens/dress.ts";
+import type { LoggedEvent } from "../show/events.ts";
+import { evolve } from "../show/evolve.ts";
+import type { Actor, ShowState } from "../show/state.ts";
+import { FALLBACK_FONTS } from "../text/fontList.ts";
+import type { Shaper } from "../text/shaper.ts";
+
+export const OUTPUTS = STARTER_OUTPUTS;
+export const DESK: Actor = { kind: "desk", id: "desk-under-test" };
+
+/** Everything needed to compile cues the way the server does, with three verses of a psalm. */
+export interface Bench {
+  readonly shaper: Shaper;
+  readonly context: CompileContext;
+  readonly documents: Map<string, PinnedDocument>;
+}
+
+/** Declares a `beforeAll` that fills the bench it gives back. */
+export function useBench(): Bench {
+  const bench = { documents: new Map<string, PinnedDocument>() } as { -readonly [K in keyof Bench]: Bench[K] };
+  beforeAll(async () => {
+    bench.shaper = await loadShaper();
+    const keep = (document: PinnedDocument) => {
+      const hash = hashOf(document);
+      bench.documents.set(hash, document);
+      return hash;
+    };
+    bench.context = {
+      fieldSets: new Map(FIELD_SETS.map((set) => [set.id, set])),
+      wardrobes: STARTER_OUTFITS.map((outfit) => ({
+        outfitId: outfit.id,
+        linesPerSlide: outfit.linesPerSlide,
+        templates: new Map(outfit.templates.map((template) => [template.fieldSet, { hash: keep(template), template }])),
+      })),
+      style: { hash: keep(HARBOUR_LAMP), style: HARBOUR_LAMP },
+      fallbackFonts: FALLBACK_FONTS,
+      shaper: bench.shaper,
+      read: (_text, reference) =>
+        reference === "Ps 107:23-25"
+          ? {
+              textName: "World English Bible",
+              passages: [
+                {
+                  passage: {
+                    from: { book: "Ps", chapter: 107, verse: 23 },
+                    to: { book: "Ps", chapter: 107, verse: 25 },
+                  },
+                  verses: [
+                    { chapter: 107, verse: 23, text: "Those who go down to the sea in ships,\nwho do business in great waters," },
+                    { chapter: 107, verse: 24, text: "these see Yahweh’s deeds,\nand his wonders in the deep." },
+                    { chapter: 107, verse: 25, text: "For he commands, and raises the stormy wind,\nwhich lifts up its waves." },
+                  ],
+                },
+              ],
+            }
+          : { problem: `“${reference}” is not in this bench`, why: /\d:\d/.test(reference) ? "noSuchVerse" : "unknownBook" },
+    };
+  });
+  return bench;
+}
+
+export function compile(bench: Bench, doc: CueDoc): PageContent {
+  const compiled = compileCue(doc, bench.context);
+  if ("problem" in compiled) throw new Error(compiled.problem);
+  bench.documents.set(hashOf(compiled.content), compiled.content);
+  return compiled.content;
+}
+
+export function readyCues(bench: Bench, docs: readonly CueDoc[]): ReadyCue[] {
+  return docs.map((doc, index) => {
+    const content = compile(bench, doc);
+    return { cueId: `cue-${index + 1}`, index, hash: hashOf(content), content };
+  });
+}
+
+export const strap = (name: string, role = "", stayMs: number | null = null): CueDoc => ({
+  kind: "page",
+  fieldSet: "name",
+  values: { name, role },
+  stayMs,
+});
+export const song = (text: string, lines: Record<string, number> = {}): CueDoc => ({
+  kind: "song",
+  title: "A song",
+  credit: "",
+  text,
+  lines,
+});
+export const reading: CueDoc = { kind: "reading", reference: "Ps 107:23-25", text: "web" };
+
+/** The state of a show just opened. */
+export function openedState(): ShowState {
+  const event: LoggedEvent = {
+    seq: 1,
+    atMs: 0,
+    actor: null,
+    event: { kind: "showOpened", showId: "test", layers: [...STARTER_LAYERS], plan: STARTER_PLAN },
+  };
+  return evolve(undefined, event);
+}
