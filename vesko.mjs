@@ -2,7 +2,16 @@
 // The one command: installs and builds what is missing, then runs. Needs nothing but Node itself.
 import { spawn, spawnSync } from "node:child_process";
 import { createHash } from "node:crypto";
-import { accessSync, constants, existsSync, mkdirSync, readdirSync, readFileSync, rmSync, writeFileSync } from "node:fs";
+import {
+  accessSync,
+  constants,
+  existsSync,
+  mkdirSync,
+  readdirSync,
+  readFileSync,
+  rmSync,
+  writeFileSync,
+} from "node:fs";
 import { delimiter, dirname, join } from "node:path";
 import { fileURLToPath } from "node:url";
 
@@ -95,11 +104,13 @@ function build() {
     at("tsconfig.json"),
   ];
   const wanted = hash(files.sort());
-  if (existsSync(stamp) && readFileSync(stamp, "utf8") === wanted) return;
+  if (existsSync(stamp) && readFileSync(stamp, "utf8") === wanted) return true;
   console.log("Building…");
   rmSync(at("build"), { recursive: true, force: true });
-  if (!run("npm", ["run", "--silent", "build"])) fail("The build failed; the reason stands above. Nothing was started.");
+  if (!run("npm", ["run", "--silent", "build"]))
+    fail("The build failed; the reason stands above. Nothing was started.");
   writeFileSync(stamp, wanted);
+  return true;
 }
 
 function listFiles(folder) {
@@ -137,7 +148,10 @@ function findChromium() {
     run("apt-get", ["update", "-qq"], { env });
     run("apt-get", ["install", "-y", "-qq", "--no-install-recommends", "chromium"], { env });
   }
-  return found() ?? fail("The browser tests need Chromium. Install it, or name one with CHROMIUM_PATH, and run this again.");
+  return (
+    found() ??
+    fail("The browser tests need Chromium. Install it, or name one with CHROMIUM_PATH, and run this again.")
+  );
 }
 
 function test() {
@@ -152,8 +166,11 @@ function test() {
   const steps = [
     ["Types", () => run("npm", ["run", "--silent", "typecheck"])],
     ["Lint and import rules", () => run("npm", ["run", "--silent", "lint"])],
-    ["Unit tests", () => npx("vitest", "run", "--reporter=default", "--reporter=json", `--outputFile.json=${unitFile}`)],
-    ["Build", () => (build(), true)],
+    [
+      "Unit tests",
+      () => npx("vitest", "run", "--reporter=default", "--reporter=json", `--outputFile.json=${unitFile}`),
+    ],
+    ["Build", build],
     ["Browser tests", () => npx("playwright", "test", "--reporter=list,json")],
   ];
   const failed = [];
@@ -161,12 +178,15 @@ function test() {
     console.log(`\n== ${name}`);
     const startedMs = Date.now();
     if (!work()) failed.push(name);
-    console.log(`== ${name}: ${failed.includes(name) ? "FAILED" : "ok"}, ${Math.round((Date.now() - startedMs) / 1000)} s`);
+    console.log(
+      `== ${name}: ${failed.includes(name) ? "FAILED" : "ok"}, ${Math.round((Date.now() - startedMs) / 1000)} s`,
+    );
   }
   const unit = readJson(unitFile);
   const browser = readJson(browserFile);
   const passed = (unit?.numPassedTests ?? 0) + (browser?.stats?.expected ?? 0);
-  const notPassed = (unit?.numFailedTests ?? 0) + (browser?.stats?.unexpected ?? 0) + (browser?.stats?.flaky ?? 0);
+  const notPassed =
+    (unit?.numFailedTests ?? 0) + (browser?.stats?.unexpected ?? 0) + (browser?.stats?.flaky ?? 0);
   if (failed.length > 0) console.log(`\nFailed: ${failed.join(", ")}`);
   console.log(`\n${passed} passed, ${notPassed} failed`);
   process.exit(failed.length > 0 || notPassed > 0 || passed === 0 ? 1 : 0);

@@ -53,6 +53,7 @@ export class ElementStage {
     const canvas = this.#plates.acquire(piece.key, piece.picture);
     const { bounds } = piece.picture;
     const { style } = canvas;
+    canvas.dataset.piece = piece.id;
     style.position = "absolute";
     style.left = this.#css(bounds.x * this.#scale);
     style.top = this.#css(bounds.y * this.#scale);

@@ -38,7 +38,12 @@ function setUp() {
   return { saver, sent, elapse: () => waiting?.() };
 }
 
-const saved = (revision: number): EditOutcome => ({ kind: "saved", revision, label: "Change", cueId: "cue-under-test" });
+const saved = (revision: number): EditOutcome => ({
+  kind: "saved",
+  revision,
+  label: "Change",
+  cueId: "cue-under-test",
+});
 
 describe("saving as typed", () => {
   test("one save at a time, each on the revision before it, the last words last", async () => {

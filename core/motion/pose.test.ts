@@ -17,23 +17,32 @@ describe("motion", () => {
   test("a mirrored exit is the entrance backwards, easing included", () => {
     const { enter } = uncovering(460, 80);
     const T = durationOf(enter);
-    const life: Life = { fromMs: 0, arriving: enter, until: { atMs: 5_000, leaving: { kind: "mirror", tracks: enter } } };
+    const life: Life = {
+      fromMs: 0,
+      arriving: enter,
+      until: { atMs: 5_000, leaving: { kind: "mirror", tracks: enter } },
+    };
     for (let t = 0; t < T; t += 7) expect(lifePoseAt(life, 5_000 + t)).toEqual(poseAt(enter, T - t));
   });
 
   test("seed 7: leaving in the middle of arriving begins where the part is, without a jump", () => {
     fc.assert(
-      fc.property(fc.constantFrom(...MOVES), fc.integer({ min: 1, max: 700 }), fc.boolean(), (motion, cutAt, isChange) => {
-        const leaving = isChange
-          ? ({ kind: "tracks", tracks: motion.change.out } as const)
-          : ({ kind: "mirror", tracks: motion.enter } as const);
-        const life: Life = { fromMs: 0, arriving: motion.enter, until: { atMs: cutAt, leaving } };
-        const before = lifePoseAt(life, cutAt - 0.001);
-        const after = lifePoseAt(life, cutAt);
-        if (!before || !after) throw new Error("gone at the moment it begins to leave");
-        for (const property of MOVING_PROPERTIES) expect(after[property]).toBeCloseTo(before[property], 1);
-        expect(lifePoseAt(life, cutAt + 10_000)).toBeUndefined();
-      }),
+      fc.property(
+        fc.constantFrom(...MOVES),
+        fc.integer({ min: 1, max: 700 }),
+        fc.boolean(),
+        (motion, cutAt, isChange) => {
+          const leaving = isChange
+            ? ({ kind: "tracks", tracks: motion.change.out } as const)
+            : ({ kind: "mirror", tracks: motion.enter } as const);
+          const life: Life = { fromMs: 0, arriving: motion.enter, until: { atMs: cutAt, leaving } };
+          const before = lifePoseAt(life, cutAt - 0.001);
+          const after = lifePoseAt(life, cutAt);
+          if (!before || !after) throw new Error("gone at the moment it begins to leave");
+          for (const property of MOVING_PROPERTIES) expect(after[property]).toBeCloseTo(before[property], 1);
+          expect(lifePoseAt(life, cutAt + 10_000)).toBeUndefined();
+        },
+      ),
       { seed: 7 },
     );
   });
@@ -49,7 +58,11 @@ describe("motion", () => {
 
   test("spans of motion hold every change", () => {
     const motion = rising(30, 500, 120);
-    const life: Life = { fromMs: 1_000, arriving: motion.enter, until: { atMs: 3_000, leaving: { kind: "mirror", tracks: motion.enter } } };
+    const life: Life = {
+      fromMs: 1_000,
+      arriving: motion.enter,
+      until: { atMs: 3_000, leaving: { kind: "mirror", tracks: motion.enter } },
+    };
     const spans = movingSpans(life);
     for (let t = 900; t < 4_500; t += 10) {
       const inside = spans.some(([from, to]) => from <= t && t <= to);
@@ -63,7 +76,13 @@ describe("motion", () => {
       { atMs: 50, value: 1 },
     ];
     expect(trackSchema.safeParse({ property: "opacity", keyframes: keys }).success).toBe(false);
-    const track = trackSchema.parse({ property: "scale", keyframes: [{ atMs: 50, value: 1 }, { atMs: 150, value: 3, easing: "linear" }] });
+    const track = trackSchema.parse({
+      property: "scale",
+      keyframes: [
+        { atMs: 50, value: 1 },
+        { atMs: 150, value: 3, easing: "linear" },
+      ],
+    });
     expect(trackAt(track, 0)).toBe(1);
     expect(trackAt(track, 50)).toBe(1);
     expect(trackAt(track, 150)).toBe(3);

@@ -1,9 +1,9 @@
 import { describe, expect, test } from "vitest";
-import { readyCues, song, strap, useBench } from "../test-support/contents.ts";
+import { prepareBench, readyCues, song, strap } from "../test-support/contents.ts";
 import { findNeighbour, findNext } from "./next.ts";
 import { LEAVE_ANCHOR, PAGE_ANCHOR } from "./steps.ts";
 
-const bench = useBench();
+const bench = prepareBench();
 const cues = () => readyCues(bench, [strap("Ilse"), song("a\nb\nc\nd\n\ne\nf"), strap("Noor")]);
 const at = (cueId: string, cueIndex: number, occurrence: string, unit = 0) => ({
   arm: null,
@@ -22,7 +22,14 @@ describe("next", () => {
       const cueIndex = all.findIndex(({ cueId }) => cueId === next.cueId);
       state = { arm: null, position: { cueId: next.cueId, cueIndex, step: next.step } };
     }
-    expect(taken).toEqual(["cue-1 page0", "cue-2 V10", "cue-2 V12", "cue-2 V20", "cue-2 leave0", "cue-3 page0"]);
+    expect(taken).toEqual([
+      "cue-1 page0",
+      "cue-2 V10",
+      "cue-2 V12",
+      "cue-2 V20",
+      "cue-2 leave0",
+      "cue-3 page0",
+    ]);
   });
 
   test("is the armed step, as long as it exists", () => {
@@ -45,7 +52,13 @@ describe("next", () => {
     const all = cues();
     const first = { cueId: "cue-1", content: all[0]?.hash ?? "", step: PAGE_ANCHOR };
     expect(findNeighbour(first, -1, all)).toBeUndefined();
-    expect(findNeighbour(first, 1, all)).toMatchObject({ cueId: "cue-2", step: { occurrence: "V1", unit: 0 } });
-    expect(findNeighbour({ ...first, cueId: "cue-3" }, -1, all)).toMatchObject({ cueId: "cue-2", step: LEAVE_ANCHOR });
+    expect(findNeighbour(first, 1, all)).toMatchObject({
+      cueId: "cue-2",
+      step: { occurrence: "V1", unit: 0 },
+    });
+    expect(findNeighbour({ ...first, cueId: "cue-3" }, -1, all)).toMatchObject({
+      cueId: "cue-2",
+      step: LEAVE_ANCHOR,
+    });
   });
 });

@@ -1,11 +1,11 @@
 import * as fc from "fast-check";
 import { describe, expect, test } from "vitest";
 import { CARRY_THE_LAMP_DOWN } from "../../demo/songs.ts";
-import { compile, reading, song, strap, useBench } from "../test-support/contents.ts";
+import { compile, prepareBench, reading, song, strap } from "../test-support/contents.ts";
 import { compileCue } from "./compile.ts";
 import { findChunk, findStepAfter, LEAVE_ANCHOR, stepsOf, valuesAt } from "./steps.ts";
 
-const bench = useBench();
+const bench = prepareBench();
 
 const wordsOf = (text: string) => text.split(/\s+/).filter(Boolean);
 
@@ -26,11 +26,15 @@ describe("steps of a song", () => {
     expect(valuesAt(content, "full", second)?.words).toBe(
       "The tide has gone to fetch the moon,\nthe slip is dark with rain;\nwe carry down the little lamps\nto bring it home again.",
     );
-    expect(valuesAt(content, "band", second)?.words).toBe("we carry down the little lamps\nto bring it home again.");
+    expect(valuesAt(content, "band", second)?.words).toBe(
+      "we carry down the little lamps\nto bring it home again.",
+    );
   });
 
   test("seed 31: every word comes exactly as often and in the order it is sung, on every outfit, for any division", () => {
-    const line = fc.array(fc.constantFrom("lamp", "low", "harbour", "kind", "row"), { minLength: 1, maxLength: 5 }).map((w) => w.join(" "));
+    const line = fc
+      .array(fc.constantFrom("lamp", "low", "harbour", "kind", "row"), { minLength: 1, maxLength: 5 })
+      .map((w) => w.join(" "));
     const stanza = fc.array(line, { minLength: 1, maxLength: 9 }).map((l) => l.join("\n"));
     fc.assert(
       fc.property(
@@ -69,11 +73,17 @@ describe("steps of a song", () => {
 
   test("a place holds when the song is edited: the next step is the first later one", () => {
     const before = compile(bench, song("Verse 1\na\nb\nc\nd\n\nChorus\ne\nf"));
-    const after = compile(bench, song("Verse 1\na\nb\nc\nd\nnew\nnewer\n\nChorus\ne\nf", { full: 3, band: 3 }));
+    const after = compile(
+      bench,
+      song("Verse 1\na\nb\nc\nd\nnew\nnewer\n\nChorus\ne\nf", { full: 3, band: 3 }),
+    );
     const place = stepsOf(before)[1]?.anchor ?? LEAVE_ANCHOR;
     expect(place).toEqual({ occurrence: "V1", unit: 2 });
     expect(findStepAfter(after, place)?.anchor).toEqual({ occurrence: "V1", unit: 3 });
-    expect(findStepAfter(after, { occurrence: "B7", unit: 0 })?.anchor).toEqual({ occurrence: "V1", unit: 0 });
+    expect(findStepAfter(after, { occurrence: "B7", unit: 0 })?.anchor).toEqual({
+      occurrence: "V1",
+      unit: 0,
+    });
     expect(findStepAfter(after, LEAVE_ANCHOR)).toBeUndefined();
   });
 });
@@ -99,7 +109,9 @@ describe("pages", () => {
     expect(compileCue(strap("  "), bench.context)).toEqual({
       problem: "The name is empty. Fill it in and the page can be taken.",
     });
-    expect(compileCue({ kind: "page", fieldSet: "no-such", values: {}, stayMs: null }, bench.context)).toMatchObject({
+    expect(
+      compileCue({ kind: "page", fieldSet: "no-such", values: {}, stayMs: null }, bench.context),
+    ).toMatchObject({
       problem: expect.stringContaining("no-such"),
     });
     expect(compileCue(song("x\n".repeat(20_000)), bench.context)).toMatchObject({

@@ -1,13 +1,15 @@
 import { describe, expect, test } from "vitest";
-import { useBench } from "../test-support/contents.ts";
+import { prepareBench } from "../test-support/contents.ts";
 import { understand } from "./understand.ts";
 
-const bench = useBench();
+const bench = prepareBench();
 const ask = (typed: string) => understand(typed, bench.context.read);
 
 describe("what is typed into the one box", () => {
   test("a reference is a reading", () => {
-    expect(ask(" Ps 107:23-25 ")).toEqual({ doc: { kind: "reading", reference: "Ps 107:23-25", text: "web" } });
+    expect(ask(" Ps 107:23-25 ")).toEqual({
+      doc: { kind: "reading", reference: "Ps 107:23-25", text: "web" },
+    });
   });
 
   test("several lines are a song", () => {
@@ -23,7 +25,9 @@ describe("what is typed into the one box", () => {
     ["Noor", "Noor", ""],
     ["Boat 7", "Boat 7", ""],
   ])("%s is a name", (typed, name, role) => {
-    expect(ask(typed)).toEqual({ doc: { kind: "page", fieldSet: "name", values: { name, role }, stayMs: null } });
+    expect(ask(typed)).toEqual({
+      doc: { kind: "page", fieldSet: "name", values: { name, role }, stayMs: null },
+    });
   });
 
   test("what can only be a reference is told what is wrong with it", () => {

@@ -4,14 +4,22 @@ import type { ReadyCue } from "../rundown/next.ts";
 import { stepsOf } from "../rundown/steps.ts";
 import { addMoment, type Slot } from "../show/slot.ts";
 import type { ShowState } from "../show/state.ts";
-import { OUTPUTS, openedState, reading, readyCues, song, strap, useBench } from "../test-support/contents.ts";
+import {
+  OUTPUTS,
+  openedState,
+  prepareBench,
+  reading,
+  readyCues,
+  song,
+  strap,
+} from "../test-support/contents.ts";
 import { FALLBACK_FONTS } from "../text/fontList.ts";
 import { composeTimeline, placementsAt, stillUntil, type Timeline } from "./compose.ts";
 import { createDresser } from "./dress.ts";
 import type { Output } from "./plan.ts";
 import { stateAfterTake } from "./preview.ts";
 
-const bench = useBench();
+const bench = prepareBench();
 const [WALL, STREAM] = OUTPUTS as readonly [Output, Output];
 
 interface Take {
@@ -38,32 +46,55 @@ function stateOf(takes: readonly Take[]): ShowState {
 const timelineOf = (takes: readonly Take[], output: Output): Timeline =>
   composeTimeline(stateOf(takes), output, createDresser(bench.documents, bench.shaper, FALLBACK_FONTS));
 
-const SONG = "Verse 1\nThe tide has gone\nthe slip is dark\nwe carry down\nto bring it home\n\nVerse 2\nThe ropewalk\nthe steps";
+const SONG =
+  "Verse 1\nThe tide has gone\nthe slip is dark\nwe carry down\nto bring it home\n\nVerse 2\nThe ropewalk\nthe steps";
 
 describe("what an output shows", () => {
   test("same template: the bar stays as one piece, only the words change, and both are seen while they cross", () => {
     const [cue] = readyCues(bench, [song(SONG)]);
-    const timeline = timelineOf([{ cue, atMs: 20_000 }, { cue, step: 1, atMs: 40_000 }], STREAM);
+    const timeline = timelineOf(
+      [
+        { cue, atMs: 20_000 },
+        { cue, step: 1, atMs: 40_000 },
+      ],
+      STREAM,
+    );
     const pieces = (name: string) => timeline.pieces.filter(({ id }) => id.includes(`/${name}/`));
     expect(pieces("panel")).toHaveLength(1);
     expect(pieces("panel")[0]?.life.until).toBeNull();
     expect(pieces("words")).toHaveLength(2);
     const crossing = placementsAt(timeline, 40_150).filter(({ piece }) => piece.id.includes("/words/"));
     expect(crossing).toHaveLength(2);
-    expect(placementsAt(timeline, 45_000).filter(({ piece }) => piece.id.includes("/words/"))).toHaveLength(1);
+    expect(placementsAt(timeline, 45_000).filter(({ piece }) => piece.id.includes("/words/"))).toHaveLength(
+      1,
+    );
   });
 
   test("a step that changes only the band leaves the wall untouched", () => {
     const [cue] = readyCues(bench, [song(SONG)]);
     const before = timelineOf([{ cue, atMs: 20_000 }], WALL);
-    const after = timelineOf([{ cue, atMs: 20_000 }, { cue, step: 1, atMs: 40_000 }], WALL);
-    expect(after.pieces.map(({ id, key }) => [id, key])).toEqual(before.pieces.map(({ id, key }) => [id, key]));
+    const after = timelineOf(
+      [
+        { cue, atMs: 20_000 },
+        { cue, step: 1, atMs: 40_000 },
+      ],
+      WALL,
+    );
+    expect(after.pieces.map(({ id, key }) => [id, key])).toEqual(
+      before.pieces.map(({ id, key }) => [id, key]),
+    );
     expect(after.pieces.every(({ life }) => life.until === null)).toBe(true);
   });
 
   test("another template: the old leaves as the new enters", () => {
     const [first, second] = readyCues(bench, [song(SONG), reading]);
-    const timeline = timelineOf([{ cue: first, atMs: 20_000 }, { cue: second, atMs: 40_000 }], STREAM);
+    const timeline = timelineOf(
+      [
+        { cue: first, atMs: 20_000 },
+        { cue: second, atMs: 40_000 },
+      ],
+      STREAM,
+    );
     const panels = timeline.pieces.filter(({ id }) => id.includes("/panel/"));
     expect(panels.map(({ life }) => [life.fromMs, life.until?.atMs ?? null])).toEqual([
       [20_000, 40_000],
@@ -75,7 +106,9 @@ describe("what an output shows", () => {
     const [cue] = readyCues(bench, [strap("Ilse Tarrow", "net mender")]);
     const cut = timelineOf([{ cue, atMs: 1_000, how: "cut" }], STREAM);
     expect(placementsAt(cut, 999)).toEqual([]);
-    expect(placementsAt(cut, 1_000).every(({ pose }) => pose.opacity === 1 && pose.clipRight === 0)).toBe(true);
+    expect(placementsAt(cut, 1_000).every(({ pose }) => pose.opacity === 1 && pose.clipRight === 0)).toBe(
+      true,
+    );
     const stay = timelineOf([{ cue, atMs: 1_000, endsAtMs: 9_000 }], STREAM);
     expect(placementsAt(stay, 8_999)).toHaveLength(4);
     expect(placementsAt(stay, 20_000)).toEqual([]);
@@ -95,7 +128,9 @@ describe("what an output shows", () => {
     for (const output of [WALL, STREAM]) {
       const timeline = timelineOf(takes, output);
       for (const { atMs } of takes.slice(1)) {
-        const before = new Map(placementsAt(timeline, atMs - 0.01).map(({ piece, pose }) => [piece.id, pose]));
+        const before = new Map(
+          placementsAt(timeline, atMs - 0.01).map(({ piece, pose }) => [piece.id, pose]),
+        );
         for (const { piece, pose } of placementsAt(timeline, atMs)) {
           const had = before.get(piece.id);
           if (!had) continue;
@@ -104,14 +139,18 @@ describe("what an output shows", () => {
         }
         // What is gone from one instant to the next had already faded.
         for (const [id, pose] of before)
-          if (!placementsAt(timeline, atMs).some(({ piece }) => piece.id === id)) expect(pose.opacity).toBeLessThan(0.02);
+          if (!placementsAt(timeline, atMs).some(({ piece }) => piece.id === id))
+            expect(pose.opacity).toBeLessThan(0.02);
       }
     }
   });
 
   test("joining late or reloading in mid-motion gives the same picture: it follows from state and time alone", () => {
     const [cue] = readyCues(bench, [song(SONG)]);
-    const takes = [{ cue, atMs: 1_000 }, { cue, step: 2, atMs: 1_200 }];
+    const takes = [
+      { cue, atMs: 1_000 },
+      { cue, step: 2, atMs: 1_200 },
+    ];
     const late = composeTimeline(
       JSON.parse(JSON.stringify(stateOf(takes))) as ShowState,
       STREAM,
@@ -136,17 +175,27 @@ describe("what an output shows", () => {
     const dress = createDresser(bench.documents, bench.shaper, FALLBACK_FONTS);
     const now = stateOf([{ cue: cues[0], atMs: 1_000 }]);
     const target = { cueId: "cue-1", content: cues[0]?.hash ?? "", step: { occurrence: "V1", unit: 2 } };
-    const foreseen = placementsAt(composeTimeline(stateAfterTake(now, target, "words", 5_000), STREAM, dress), 5_000);
-    const taken = stateOf([{ cue: cues[0], atMs: 1_000 }, { cue: cues[0], step: 1, atMs: 5_000 }]);
+    const foreseen = placementsAt(
+      composeTimeline(stateAfterTake(now, target, "words", 5_000), STREAM, dress),
+      5_000,
+    );
+    const taken = stateOf([
+      { cue: cues[0], atMs: 1_000 },
+      { cue: cues[0], step: 1, atMs: 5_000 },
+    ]);
     const settled = placementsAt(composeTimeline(taken, STREAM, dress), 30_000);
-    expect(foreseen.map(({ piece, pose }) => [piece.key, pose])).toEqual(settled.map(({ piece, pose }) => [piece.key, pose]));
+    expect(foreseen.map(({ piece, pose }) => [piece.key, pose])).toEqual(
+      settled.map(({ piece, pose }) => [piece.key, pose]),
+    );
   });
 
   test("no motion of a shipped template is longer than older takes are kept for", () => {
     for (const document of bench.documents.values()) {
       if (document.kind !== "template") continue;
       for (const { motion } of document.objects)
-        expect(durationOf([...motion.enter, ...motion.change.in, ...motion.change.out])).toBeLessThanOrEqual(10_000);
+        expect(durationOf([...motion.enter, ...motion.change.in, ...motion.change.out])).toBeLessThanOrEqual(
+          10_000,
+        );
     }
   });
 });

@@ -2,16 +2,17 @@ import * as fc from "fast-check";
 import { describe, expect, test } from "vitest";
 import type { ReadyCue } from "../rundown/next.ts";
 import { stepsOf } from "../rundown/steps.ts";
-import { DESK, openedState, readyCues, song, strap, useBench } from "../test-support/contents.ts";
+import { DESK, openedState, prepareBench, readyCues, song, strap } from "../test-support/contents.ts";
 import type { Command } from "./commands.ts";
-import { decide, type DecideContext } from "./decide.ts";
+import { type DecideContext, decide } from "./decide.ts";
 import { airEventSchema, type LoggedEvent } from "./events.ts";
 import { evolve } from "./evolve.ts";
 import { pageAt } from "./slot.ts";
 import { type ShowState, showStateSchema } from "./state.ts";
 
-const bench = useBench();
-const cues = () => readyCues(bench, [strap("Ilse"), song("a\nb\nc\nd"), strap("Noor", "", 8_000), song("e\nf")]);
+const bench = prepareBench();
+const cues = () =>
+  readyCues(bench, [strap("Ilse"), song("a\nb\nc\nd"), strap("Noor", "", 8_000), song("e\nf")]);
 
 function contextAt(all: readonly ReadyCue[], atMs: number): DecideContext {
   return { atMs, startAtMs: atMs + 20, findCue: (cueId) => all.find((cue) => cue.cueId === cueId) };
@@ -30,7 +31,12 @@ function submit(state: ShowState, command: Command, all: readonly ReadyCue[], at
   return { state: next, logged, refused: null };
 }
 
-const take = (state: ShowState, cue: ReadyCue | undefined, step = 0, id = `take-${Math.trunc(state.airRevision)}-id`): Command => {
+const take = (
+  state: ShowState,
+  cue: ReadyCue | undefined,
+  step = 0,
+  id = `take-${Math.trunc(state.airRevision)}-id`,
+): Command => {
   const anchor = cue && stepsOf(cue.content)[step]?.anchor;
   if (!cue || !anchor) throw new Error("no such step");
   return {
@@ -46,7 +52,17 @@ describe("decide and evolve", () => {
   test("seed 1108: any sequence of commands keeps the rules, and its log replays to the same state", () => {
     const all = cues();
     const command = fc.record({
-      kind: fc.constantFrom("take", "take", "take", "arm", "disarm", "out", "clear", "clearEverything", "undoTake"),
+      kind: fc.constantFrom(
+        "take",
+        "take",
+        "take",
+        "arm",
+        "disarm",
+        "out",
+        "clear",
+        "clearEverything",
+        "undoTake",
+      ),
       cue: fc.integer({ min: 0, max: all.length - 1 }),
       step: fc.integer({ min: 0, max: 2 }),
       layer: fc.constantFrom("words", "titles", "backdrop", "no-such-layer"),
@@ -63,11 +79,21 @@ describe("decide and evolve", () => {
           atMs += w.waitMs;
           const cue = all[w.cue] as ReadyCue;
           const steps = stepsOf(cue.content);
-          const target = { cueId: cue.cueId, content: cue.hash, step: (steps[w.step % steps.length] as (typeof steps)[number]).anchor };
+          const target = {
+            cueId: cue.cueId,
+            content: cue.hash,
+            step: (steps[w.step % steps.length] as (typeof steps)[number]).anchor,
+          };
           const id = `command-${i}`;
           const asked: Command =
             w.kind === "take"
-              ? { kind: "take", id, target, how: w.how, builtOn: w.isStale ? state.airRevision - 1 : state.airRevision }
+              ? {
+                  kind: "take",
+                  id,
+                  target,
+                  how: w.how,
+                  builtOn: w.isStale ? state.airRevision - 1 : state.airRevision,
+                }
               : w.kind === "arm"
                 ? { kind: "arm", id, target }
                 : w.kind === "out"
@@ -135,12 +161,16 @@ describe("decide and evolve", () => {
   });
 
   test("clear leaves what is persistent; clear everything does not; an empty layer is refused", () => {
-    const [backdrop] = readyCues(bench, [{ kind: "page", fieldSet: "backdrop", values: { name: "Night" }, stayMs: null }]);
+    const [backdrop] = readyCues(bench, [
+      { kind: "page", fieldSet: "backdrop", values: { name: "Night" }, stayMs: null },
+    ]);
     const all = [...cues(), { ...(backdrop as ReadyCue), cueId: "cue-9", index: 9 }];
     let state = openedState();
     state = submit(state, take(state, all[4]), all, 1_000).state;
     state = submit(state, take(state, all[1]), all, 2_000).state;
-    expect(submit(state, { kind: "out", id: "out-titles", layerId: "titles", how: "cut" }, all, 2_500).refused).toBe("nothingThere");
+    expect(
+      submit(state, { kind: "out", id: "out-titles", layerId: "titles", how: "cut" }, all, 2_500).refused,
+    ).toBe("nothingThere");
     state = submit(state, { kind: "clear", id: "clear-it", how: "animated" }, all, 3_000).state;
     expect(pageAt(state.slots.words ?? [], 4_000)).toBeNull();
     expect(pageAt(state.slots.backdrop ?? [], 4_000)?.cueId).toBe("cue-9");
@@ -153,7 +183,9 @@ describe("decide and evolve", () => {
     const first = submit(openedState(), take(openedState(), all[1], 0), all, 1_000).state;
     const second = submit(first, take(first, all[1], 1), all, 2_000).state;
     const undone = submit(second, { kind: "undoTake", id: "undo-it-1" }, all, 3_000).state;
-    expect(pageAt(undone.slots.words ?? [], 4_000)?.step).toEqual(pageAt(first.slots.words ?? [], 1_500)?.step);
+    expect(pageAt(undone.slots.words ?? [], 4_000)?.step).toEqual(
+      pageAt(first.slots.words ?? [], 1_500)?.step,
+    );
     expect(undone.position).toEqual(first.position);
     expect(submit(undone, { kind: "undoTake", id: "undo-it-2" }, all, 4_000).refused).toBe("nothingToUndo");
     const cleared = submit(second, { kind: "clear", id: "clear-it", how: "cut" }, all, 3_000).state;
@@ -172,6 +204,8 @@ describe("decide and evolve", () => {
     const all = cues();
     const { logged } = submit(openedState(), take(openedState(), all[0]), all, 1_000);
     expect(() => evolve(undefined, logged[0] as LoggedEvent)).toThrow(/begins with "taken"/);
-    expect(() => evolve(openedState(), { ...(logged[0] as LoggedEvent), seq: 9 })).toThrow(/Event 9 does not follow 1/);
+    expect(() => evolve(openedState(), { ...(logged[0] as LoggedEvent), seq: 9 })).toThrow(
+      /Event 9 does not follow 1/,
+    );
   });
 });

@@ -4,7 +4,7 @@ import { HARBOUR_LAMP } from "../../designs/harbourLamp.ts";
 import { STARTER_LAYERS, STARTER_OUTFITS, STARTER_OUTPUTS, STARTER_PLAN } from "../../designs/starter.ts";
 import { loadShaper } from "../../server/fonts.ts";
 import { hashOf } from "../../server/store/contentStore.ts";
-import { compileCue, type CompileContext } from "../rundown/compile.ts";
+import { type CompileContext, compileCue } from "../rundown/compile.ts";
 import type { PageContent } from "../rundown/content.ts";
 import type { CueDoc } from "../rundown/cueDoc.ts";
 import type { ReadyCue } from "../rundown/next.ts";
@@ -26,8 +26,10 @@ export interface Bench {
 }
 
 /** Declares a `beforeAll` that fills the bench it gives back. */
-export function useBench(): Bench {
-  const bench = { documents: new Map<string, PinnedDocument>() } as { -readonly [K in keyof Bench]: Bench[K] };
+export function prepareBench(): Bench {
+  const bench = { documents: new Map<string, PinnedDocument>() } as {
+    -readonly [K in keyof Bench]: Bench[K];
+  };
   beforeAll(async () => {
     bench.shaper = await loadShaper();
     const keep = (document: PinnedDocument) => {
@@ -40,7 +42,9 @@ export function useBench(): Bench {
       wardrobes: STARTER_OUTFITS.map((outfit) => ({
         outfitId: outfit.id,
         linesPerSlide: outfit.linesPerSlide,
-        templates: new Map(outfit.templates.map((template) => [template.fieldSet, { hash: keep(template), template }])),
+        templates: new Map(
+          outfit.templates.map((template) => [template.fieldSet, { hash: keep(template), template }]),
+        ),
       })),
       style: { hash: keep(HARBOUR_LAMP), style: HARBOUR_LAMP },
       fallbackFonts: FALLBACK_FONTS,
@@ -56,14 +60,29 @@ export function useBench(): Bench {
                     to: { book: "Ps", chapter: 107, verse: 25 },
                   },
                   verses: [
-                    { chapter: 107, verse: 23, text: "Those who go down to the sea in ships,\nwho do business in great waters," },
-                    { chapter: 107, verse: 24, text: "these see Yahweh’s deeds,\nand his wonders in the deep." },
-                    { chapter: 107, verse: 25, text: "For he commands, and raises the stormy wind,\nwhich lifts up its waves." },
+                    {
+                      chapter: 107,
+                      verse: 23,
+                      text: "Those who go down to the sea in ships,\nwho do business in great waters,",
+                    },
+                    {
+                      chapter: 107,
+                      verse: 24,
+                      text: "these see Yahweh’s deeds,\nand his wonders in the deep.",
+                    },
+                    {
+                      chapter: 107,
+                      verse: 25,
+                      text: "For he commands, and raises the stormy wind,\nwhich lifts up its waves.",
+                    },
                   ],
                 },
               ],
             }
-          : { problem: `“${reference}” is not in this bench`, why: /\d:\d/.test(reference) ? "noSuchVerse" : "unknownBook" },
+          : {
+              problem: `“${reference}” is not in this bench`,
+              why: /\d:\d/.test(reference) ? "noSuchVerse" : "unknownBook",
+            },
     };
   });
   return bench;

@@ -25,7 +25,20 @@ const request = (more: Partial<TextBlockRequest> = {}): TextBlockRequest => ({
   ...more,
 });
 
-const WORDS = ["lamp", "the", "harbour", "down", "a", "ropewalk", "קול", "سلام", "नाव", "light,", "Gannet-Steps", "ßtraße"];
+const WORDS = [
+  "lamp",
+  "the",
+  "harbour",
+  "down",
+  "a",
+  "ropewalk",
+  "קול",
+  "سلام",
+  "नाव",
+  "light,",
+  "Gannet-Steps",
+  "ßtraße",
+];
 const texts = fc
   .array(fc.array(fc.constantFrom(...WORDS), { minLength: 1, maxLength: 14 }), { minLength: 1, maxLength: 5 })
   .map((lines) => lines.map((line) => line.join(" ")).join("\n"));

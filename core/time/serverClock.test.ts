@@ -14,7 +14,8 @@ describe("the server's clock", () => {
 
   test("the smallest round trip wins, and its error is at most half of it", () => {
     let clock = updateClock(UNKNOWN_CLOCK, sample(1_000, 80, 5_000, 0.9));
-    for (let i = 0; i < 20; i++) clock = updateClock(clock, sample(2_000 + i * 100, i === 4 ? 4 : 60, 5_000, i === 4 ? 0.8 : 0.1));
+    for (let i = 0; i < 20; i++)
+      clock = updateClock(clock, sample(2_000 + i * 100, i === 4 ? 4 : 60, 5_000, i === 4 ? 0.8 : 0.1));
     expect(Math.abs(clock.offsetMs - 5_000)).toBeLessThanOrEqual(2);
   });
 

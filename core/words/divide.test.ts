@@ -3,7 +3,13 @@ import { describe, expect, test } from "vitest";
 import { divideByFit, divideByLines, uniteDivisions } from "./divide.ts";
 import { BREAK_RANKS, type FlowUnit } from "./flow.ts";
 
-const line = (text: string, mustBegin = false): FlowUnit => ({ text, join: "line", mustBegin, endRank: "line", verse: null });
+const line = (text: string, mustBegin = false): FlowUnit => ({
+  text,
+  join: "line",
+  mustBegin,
+  endRank: "line",
+  verse: null,
+});
 const lines = (count: number) => Array.from({ length: count }, (_, i) => line(`line ${i}`));
 
 const unitsArbitrary = fc.array(
@@ -62,7 +68,9 @@ describe("division by fit", () => {
 
   test("breaks at the better place, and evenly", () => {
     const ranked = (endRank: FlowUnit["endRank"]): FlowUnit => ({ ...line("x"), endRank });
-    const units = ["clause", "verse", "clause", "clause", "verse", "verse"].map((rank) => ranked(rank as FlowUnit["endRank"]));
+    const units = ["clause", "verse", "clause", "clause", "verse", "verse"].map((rank) =>
+      ranked(rank as FlowUnit["endRank"]),
+    );
     expect(divideByFit(units, fillOf(4))).toEqual([0, 2]);
     expect(divideByFit(lines(6), fillOf(5))).toEqual([0, 3]);
   });
@@ -89,5 +97,11 @@ describe("division by fit", () => {
 });
 
 test("steps begin where any outfit begins a slide", () => {
-  expect(uniteDivisions([[0, 4], [0, 2, 4, 6], [0, 3, 6]])).toEqual([0, 2, 3, 4, 6]);
+  expect(
+    uniteDivisions([
+      [0, 4],
+      [0, 2, 4, 6],
+      [0, 3, 6],
+    ]),
+  ).toEqual([0, 2, 3, 4, 6]);
 });

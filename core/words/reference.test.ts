@@ -137,7 +137,11 @@ describe("references", () => {
   test("are written the usual way", () => {
     const passages = parseReference("ps 107:23-30; gen 1:26-2:3; jn 3:16", counts as VerseCounts);
     if ("problem" in passages) throw new Error("not understood");
-    expect(passages.passages.map(formatPassage)).toEqual(["Psalm 107:23–30", "Genesis 1:26–2:3", "John 3:16"]);
+    expect(passages.passages.map(formatPassage)).toEqual([
+      "Psalm 107:23–30",
+      "Genesis 1:26–2:3",
+      "John 3:16",
+    ]);
   });
 
   test("a short form that could be two books is not guessed", () => {

@@ -23,10 +23,13 @@ describe("labels", () => {
     expect(label?.number).toBe(number);
   });
 
-  test.each(["Carry the lamp down", "C", "Verse by verse we climb the hill", "and one for every ship.", "End of the line, we sing"])(
-    "%s is sung",
-    (line) => expect(findLabel(line)).toBeUndefined(),
-  );
+  test.each([
+    "Carry the lamp down",
+    "C",
+    "Verse by verse we climb the hill",
+    "and one for every ship.",
+    "End of the line, we sing",
+  ])("%s is sung", (line) => expect(findLabel(line)).toBeUndefined());
 });
 
 describe("songs from pasted text", () => {
@@ -50,16 +53,28 @@ describe("songs from pasted text", () => {
   });
 
   test("one block without labels is one verse, named by its first line", () => {
-    expect(song("Nine bells, no wind,\nthe gulls will not fly.")).toMatchObject({ title: "Nine bells, no wind", order: ["V1"] });
+    expect(song("Nine bells, no wind,\nthe gulls will not fly.")).toMatchObject({
+      title: "Nine bells, no wind",
+      order: ["V1"],
+    });
   });
 
   test("a lone first line is the title", () => {
-    expect(song("Harbour Kind\n\nVerse 1\na line\nanother")).toMatchObject({ title: "Harbour Kind", order: ["V1"] });
+    expect(song("Harbour Kind\n\nVerse 1\na line\nanother")).toMatchObject({
+      title: "Harbour Kind",
+      order: ["V1"],
+    });
   });
 
   test("a stanza under the same label goes on with it, and knows its lines", () => {
     const { sections } = song("Verse 1\na\nb\n\nc\nd\n\nChorus\ne");
-    expect(sections[0]).toMatchObject({ stanzas: [["a", "b"], ["c", "d"]], sourceLines: [1, 2, 4, 5] });
+    expect(sections[0]).toMatchObject({
+      stanzas: [
+        ["a", "b"],
+        ["c", "d"],
+      ],
+      sourceLines: [1, 2, 4, 5],
+    });
     expect(sections[1]?.sourceLines).toEqual([8]);
   });
 
@@ -69,8 +84,12 @@ describe("songs from pasted text", () => {
   });
 
   test("too much, too long and nothing are refused with their numbers", () => {
-    expect(parseSong("la\n".repeat(20_000))).toMatchObject({ problem: { kind: "tooManyLines", lines: 20_001 } });
-    expect(parseSong(`a\n${"b".repeat(500)}`)).toEqual({ problem: { kind: "lineTooLong", line: 2, length: 500 } });
+    expect(parseSong("la\n".repeat(20_000))).toMatchObject({
+      problem: { kind: "tooManyLines", lines: 20_001 },
+    });
+    expect(parseSong(`a\n${"b".repeat(500)}`)).toEqual({
+      problem: { kind: "lineTooLong", line: 2, length: 500 },
+    });
     expect(parseSong(" \n\n\t\n")).toEqual({ problem: { kind: "empty" } });
     expect(parseSong("Chorus\n\n")).toEqual({ problem: { kind: "empty" } });
   });

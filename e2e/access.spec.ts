@@ -1,0 +1,65 @@
+import AxeBuilder from "@axe-core/playwright";
+import { expect, openDesk, test } from "./support/show.ts";
+
+/** Source: WCAG 2.2 AA, by the rules of axe-core. */
+const TAGS = ["wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa", "best-practice"];
+
+test("no view has a fault that axe-core finds", async ({ page, show, emptyShow, openOutput }) => {
+  const check = async (what: string, on = page) => {
+    const { violations } = await new AxeBuilder({ page: on }).withTags(TAGS).analyze();
+    expect(
+      violations.map(({ id, nodes }) => `${what}: ${id} ${nodes.map((n) => n.target).join(" | ")}`),
+    ).toEqual([]);
+  };
+  await openDesk(page, show);
+  await check("run");
+  for (let i = 0; i < 6; i++) await page.keyboard.press("Space");
+  await expect(page.locator("[data-mark=air]", { hasText: "we carry down" })).toBeVisible();
+  await check("run in mid-song");
+  await page.getByRole("button", { name: "Enlarge Stream" }).click();
+  await check("an output enlarged");
+  await page.keyboard.press("Escape");
+  await openDesk(page, show, "prepare");
+  for (const cue of ["cue-0004", "cue-0005", "cue-0007"]) {
+    await page.locator(`[data-cue=${cue}] [aria-pressed]`).click();
+    await expect(page.getByText("saved", { exact: true })).toBeVisible();
+    await check(`prepare with ${cue}`);
+  }
+  await openDesk(page, emptyShow);
+  await check("run, empty");
+  await openDesk(page, emptyShow, "prepare");
+  await check("prepare, empty");
+  await check("output", await openOutput(show, 0));
+});
+
+test("both views fit 1280 by 800 without scrolling the page, and every key is listed", async ({
+  page,
+  show,
+}) => {
+  await openDesk(page, show);
+  const scrolls = () =>
+    page.evaluate(() => {
+      const { scrollHeight, scrollWidth, clientHeight, clientWidth } = document.documentElement;
+      return scrollHeight > clientHeight || scrollWidth > clientWidth;
+    });
+  expect(await scrolls()).toBe(false);
+  const keys = page.getByRole("region", { name: "Keys" });
+  for (const key of ["Space", "X", "↓", "↑", "→", "←", "Home", "O", "1", "4", "U", "Esc", "Del"])
+    await expect(keys.locator("kbd", { hasText: new RegExp(`^${key}$`) })).toBeVisible();
+  await openDesk(page, show, "prepare");
+  expect(await scrolls()).toBe(false);
+});
+
+test("another origin's form cannot edit, and a wrong link opens nothing", async ({ page, show, request }) => {
+  const answer = await request.post(`${show.base}/edit`, {
+    headers: { Origin: "http://elsewhere.example", "Content-Type": "application/json" },
+    data: { actor: "somebody-else", edit: { kind: "deleteCue", cueId: "cue-0001" } },
+  });
+  expect(answer.status()).toBeGreaterThanOrEqual(400);
+  const renamed = await request.get(`${show.base}/run`, { headers: { Host: "rebound.example" } });
+  expect(renamed.status()).toBe(421);
+  expect((await page.goto(`${show.base}/out/no-such-token`))?.status()).toBe(404);
+  await expect(page.getByText("Nothing is here")).toBeVisible();
+  await openDesk(page, show, "prepare");
+  await expect(page.locator("[data-cue]")).toHaveCount(14);
+});

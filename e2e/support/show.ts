@@ -1,0 +1,141 @@
+import { type ChildProcess, spawn } from "node:child_process";
+import { mkdtempSync, rmSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
+import { type BrowserContext, test as base, expect, type Page } from "@playwright/test";
+
+/** A server of its own with a show of its own, as `node vesko.mjs` starts it. */
+export class RunningShow {
+  readonly #folder = mkdtempSync(join(tmpdir(), "vesko-e2e-"));
+  readonly #isDemo: boolean;
+  #process: ChildProcess | undefined;
+  #port = 0;
+  #printed = "";
+
+  constructor(isDemo: boolean) {
+    this.#isDemo = isDemo;
+  }
+
+  get base(): string {
+    return `http://127.0.0.1:${this.#port}`;
+  }
+
+  get databaseFile(): string {
+    return join(this.#folder, "show.db");
+  }
+
+  /** Starts the server; again on the same port after a stop. */
+  async start(): Promise<void> {
+    const args = ["build/server/main.js", "--db", this.databaseFile, "--port", `${this.#port}`];
+    if (this.#isDemo) args.push("--demo");
+    this.#printed = "";
+    const child = spawn(process.execPath, args, {
+      stdio: ["ignore", "pipe", "inherit", "ipc"],
+      env: { ...process.env, NODE_ENV: "production" },
+    });
+    this.#process = child;
+    child.stdout?.on("data", (data) => {
+      this.#printed += String(data);
+    });
+    this.#port = await new Promise<number>((resolve, reject) => {
+      child.on("message", (message: { port: number }) => resolve(message.port));
+      child.on("exit", (code) => reject(new Error(`the server ended with ${code}: ${this.#printed}`)));
+    });
+  }
+
+  /** Ends the server without a warning. */
+  async kill(): Promise<void> {
+    const child = this.#process;
+    if (!child) return;
+    const ended = new Promise((resolve) => child.once("exit", resolve));
+    child.kill("SIGKILL");
+    await ended;
+  }
+
+  async stop(): Promise<void> {
+    await this.kill();
+    rmSync(this.#folder, { recursive: true, force: true });
+  }
+
+  /** The link printed for an output, in the order of outputs. */
+  outputLink(index: number): string {
+    const links = [...this.#printed.matchAll(/http:\S+\/out\/\S+/g)].map(([link]) => link);
+    const link = links[index];
+    if (!link) throw new Error(`no link ${index} among: ${this.#printed}`);
+    return link;
+  }
+}
+
+interface Fixtures {
+  readonly show: RunningShow;
+  readonly emptyShow: RunningShow;
+  readonly openOutput: (show: RunningShow, index: number, query?: string) => Promise<Page>;
+}
+
+export const test = base.extend<Fixtures>({
+  // biome-ignore lint/correctness/noEmptyPattern: fixtures name what they need
+  show: async ({}, use) => {
+    const show = new RunningShow(true);
+    await show.start();
+    await use(show);
+    await show.stop();
+  },
+  // biome-ignore lint/correctness/noEmptyPattern: fixtures name what they need
+  emptyShow: async ({}, use) => {
+    const show = new RunningShow(false);
+    await show.start();
+    await use(show);
+    await show.stop();
+  },
+  openOutput: async ({ browser }, use) => {
+    const contexts: BrowserContext[] = [];
+    await use(async (show, index, query = "") => {
+      const context = await browser.newContext({ viewport: { width: 1920, height: 1080 } });
+      contexts.push(context);
+      const page = await context.newPage();
+      await page.goto(show.outputLink(index) + query);
+      await expect(output(page)).toHaveAttribute("data-ready", "yes");
+      return page;
+    });
+    for (const context of contexts) await context.close();
+  },
+});
+
+export { expect };
+
+export const output = (page: Page) => page.locator("main");
+
+/** Opens a desk view and waits until it is alive and connected. */
+export async function openDesk(
+  page: Page,
+  show: RunningShow,
+  view: "run" | "prepare" = "run",
+): Promise<void> {
+  await page.goto(`${show.base}/${view}`);
+  await expect(page.getByText("connected", { exact: true })).toBeVisible();
+}
+
+/** Waits until an output shows event `seq`, at rest. */
+export async function settled(page: Page, seq: number): Promise<void> {
+  await expect(output(page)).toHaveAttribute("data-seq", `${seq}`);
+  await expect(output(page)).toHaveAttribute("data-moving", "no");
+}
+
+export async function seqOf(page: Page): Promise<number> {
+  return Number(await output(page).getAttribute("data-seq"));
+}
+
+/** The words of the steps that the script marks. */
+export async function marked(page: Page, mark: "air" | "next"): Promise<string[]> {
+  return page.locator(`[data-mark=${mark}]`).allInnerTexts();
+}
+
+/** Presses take so many times, each after the one before was told to the output. */
+export async function takeSteps(desk: Page, screen: Page, count: number): Promise<void> {
+  for (let i = 0; i < count; i++) {
+    const before = await seqOf(screen);
+    await desk.keyboard.press("Space");
+    await expect(output(screen)).toHaveAttribute("data-seq", `${before + 1}`);
+  }
+  await expect(output(screen)).toHaveAttribute("data-moving", "no");
+}

@@ -1,0 +1,105 @@
+import { readFileSync } from "node:fs";
+import { createRequire } from "node:module";
+import type BetterSqlite from "better-sqlite3";
+import { largestDifference, shoot } from "./support/pixels.ts";
+import { expect, marked, openDesk, output, seqOf, settled, takeSteps, test } from "./support/show.ts";
+
+test("the server is killed in mid-show: outputs stay, and it comes back to the same air with nothing lost", async ({
+  page,
+  show,
+  openOutput,
+}) => {
+  await openDesk(page, show);
+  const wall = await openOutput(show, 0);
+  const stream = await openOutput(show, 1);
+  await takeSteps(page, wall, 3);
+  // In the middle of a motion.
+  const seq = await seqOf(wall);
+  await page.keyboard.press("Space");
+  await expect(output(wall)).toHaveAttribute("data-seq", `${seq + 1}`);
+  await show.kill();
+  await expect(output(wall)).toHaveAttribute("data-connection", "lost");
+  await expect(output(wall)).toHaveAttribute("data-moving", "no");
+  await expect(page.getByText(/server lost/)).toBeVisible();
+  const during = await shoot(wall);
+  const streamDuring = await shoot(stream);
+  // Keys do nothing but say so.
+  await page.keyboard.press("Space");
+  await expect(page.getByText(/no connection to the server/)).toBeVisible();
+
+  await show.start();
+  await expect(page.getByText("connected", { exact: true })).toBeVisible();
+  await expect(output(wall)).toHaveAttribute("data-connection", "open");
+  await settled(wall, seq + 1);
+  expect(largestDifference(await shoot(wall), during)).toBe(0);
+  expect(largestDifference(await shoot(stream), streamDuring)).toBe(0);
+  expect((await marked(page, "next"))[0]).toContain("The tide has gone");
+  // The press made while it was gone is not played out after all.
+  await takeSteps(page, wall, 1);
+  expect((await marked(page, "air")).join()).toContain("The tide has gone");
+  // A desk that was not there before finds the same.
+  await page.reload();
+  await expect(page.locator("[data-mark=air]", { hasText: "The tide has gone" })).toBeVisible();
+});
+
+test("takes acknowledged while the server is killed at any moment are on the disk", async ({
+  page,
+  show,
+  openOutput,
+}) => {
+  await openDesk(page, show);
+  const wall = await openOutput(show, 0);
+  for (let round = 0; round < 3; round++) {
+    await page.keyboard.press("Space");
+    await page.keyboard.press("Space");
+    await expect.poll(() => seqOf(wall)).toBeGreaterThan(round * 2 + 1);
+    await show.kill();
+    const told = await seqOf(wall);
+    const Database = createRequire(import.meta.url)("better-sqlite3") as typeof BetterSqlite;
+    const database = new Database(show.databaseFile);
+    const { last } = database.prepare("select max(seq) as last from air_event").get() as { last: number };
+    database.close();
+    expect(last).toBeGreaterThanOrEqual(told);
+    await show.start();
+    await expect(page.getByText("connected", { exact: true })).toBeVisible();
+    await expect(output(wall)).toHaveAttribute("data-connection", "open");
+    await expect.poll(() => seqOf(wall)).toBe(last);
+  }
+});
+
+test("a cue edited while it is on air leaves the air alone and is marked", async ({
+  page,
+  show,
+  openOutput,
+  browser,
+}) => {
+  await openDesk(page, show);
+  const stream = await openOutput(show, 1);
+  await takeSteps(page, stream, 5);
+  await page.keyboard.press("3");
+  await settled(stream, (await seqOf(stream)) + 1);
+  const before = await shoot(stream);
+  const other = await (await browser.newContext()).newPage();
+  await openDesk(other, show, "prepare");
+  await other.locator("[data-cue=cue-0005] [aria-pressed]").click();
+  await other.getByRole("textbox", { name: "Words" }).fill("Verse 1\nQuite other words\nthan those before");
+  await expect(page.getByText("○ edited since")).toBeVisible();
+  expect(largestDifference(await shoot(stream), before)).toBe(0);
+  await other.context().close();
+});
+
+test("a port in use is told in a sentence", async ({ show }) => {
+  const { spawnSync } = await import("node:child_process");
+  const port = new URL(show.base).port;
+  const { stderr, status } = spawnSync(
+    process.execPath,
+    ["build/server/main.js", "--db", `${show.databaseFile}-2`, "--port", port],
+    {
+      encoding: "utf8",
+    },
+  );
+  expect(status).toBe(1);
+  expect(stderr).toContain(`Port ${port} on 127.0.0.1 is in use`);
+  expect(stderr).not.toContain("    at ");
+  expect(readFileSync(show.databaseFile).length).toBeGreaterThan(0);
+});

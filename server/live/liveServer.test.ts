@@ -1,0 +1,182 @@
+import { mkdtempSync, rmSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
+import { afterAll, beforeAll, describe, expect, test } from "vitest";
+import { findNext } from "../../core/rundown/next.ts";
+import type { Command } from "../../core/show/commands.ts";
+import { pageAt } from "../../core/show/slot.ts";
+import { type OpenShow, openShow, TestWindow } from "../test-support/openShow.ts";
+
+const folder = mkdtempSync(join(tmpdir(), "vesko-live-"));
+const file = join(folder, "show.db");
+let show: OpenShow;
+
+beforeAll(async () => {
+  show = await openShow(file);
+});
+afterAll(async () => {
+  await show.close();
+  rmSync(folder, { recursive: true });
+});
+
+let count = 0;
+function takeNext(): Extract<Command, { kind: "take" }> {
+  const { host, rundown } = show.services;
+  const target = findNext(host.state, rundown.ready());
+  if (!target) throw new Error("nothing is next");
+  return { kind: "take", id: `take-number-${++count}`, target, how: "cut", builtOn: host.state.airRevision };
+}
+
+async function joined(token = show.services.links.deskToken, windowId?: string): Promise<TestWindow> {
+  const window = new TestWindow(show.port);
+  await window.join(token, windowId);
+  await window.until("welcome");
+  return window;
+}
+
+describe("the live channel", () => {
+  test("a take is told to desk and output, after it is on the disk, with the documents it needs", async () => {
+    const desk = await joined();
+    const output = await joined(show.services.links.tokenOfOutput("wall"));
+    const command = takeNext();
+    desk.send({ kind: "command", command });
+    const { logged } = await output.until("event", ({ logged: l }) => l.event.kind === "taken");
+    const rows = await show.db.selectFrom("air_event").select("seq").where("seq", "=", logged.seq).execute();
+    expect(rows).toHaveLength(1);
+    expect((await desk.until("answer", ({ id }) => id === command.id)).refused).toBeNull();
+    const documents = output.heard.flatMap((m) => (m.kind === "documents" ? Object.keys(m.documents) : []));
+    expect(documents).toContain(command.target.content);
+    const stored = await show.db
+      .selectFrom("content")
+      .select("hash")
+      .where("hash", "=", command.target.content)
+      .execute();
+    expect(stored).toHaveLength(1);
+    desk.socket.close();
+    output.socket.close();
+  });
+
+  test("two desks that press at the same moment: one take, and a sentence for the other", async () => {
+    const one = await joined(undefined, "desk-number-one");
+    const two = await joined(undefined, "desk-number-two");
+    const before = show.services.host.state.airRevision;
+    const first = takeNext();
+    const second = takeNext();
+    one.send({ kind: "command", command: first });
+    two.send({ kind: "command", command: second });
+    const answers = await Promise.all([
+      one.until("answer", ({ id }) => id === first.id),
+      two.until("answer", ({ id }) => id === second.id),
+    ]);
+    expect(answers.filter(({ refused }) => refused === null)).toHaveLength(1);
+    const refused = answers.find((answer) => answer.refused !== null);
+    expect(refused?.refused).toBe("airMoved");
+    expect(refused?.sentence).toMatch(/Another desk/);
+    expect(show.services.host.state.airRevision).toBe(before + 1);
+    one.socket.close();
+    two.socket.close();
+  });
+
+  test.each([
+    ["not JSON", "{nonsense"],
+    ["an unknown kind", JSON.stringify({ kind: "explode" })],
+    [
+      "a command with too much in it",
+      JSON.stringify({
+        kind: "command",
+        command: { kind: "clear", id: "clear-clear", how: "cut", extra: 1 },
+      }),
+    ],
+    [
+      "a bad target",
+      JSON.stringify({
+        kind: "command",
+        command: { kind: "take", id: "take-take-1", target: "cue-1", how: "cut", builtOn: 0 },
+      }),
+    ],
+  ])("%s is answered with a sentence and changes nothing", async (_, text) => {
+    const desk = await joined();
+    const before = show.services.host.state;
+    desk.socket.send(text);
+    const { sentence } = await desk.until("fault");
+    expect(sentence).toMatch(/The air is as it was/);
+    expect(show.services.host.state).toBe(before);
+    desk.socket.close();
+  });
+
+  test("a message larger than any that is needed closes the window's channel, nothing more", async () => {
+    const desk = await joined();
+    desk.socket.send("x".repeat(100_000));
+    expect(await desk.untilClosed()).toBe(1009);
+  });
+
+  test("an output's link cannot take, a wrong token gets nothing, a foreign page cannot connect", async () => {
+    const before = show.services.host.state;
+    const output = await joined(show.services.links.tokenOfOutput("stream"));
+    output.send({ kind: "command", command: takeNext() });
+    expect((await output.until("fault")).sentence).toMatch(/can only show/);
+    const wrong = new TestWindow(show.port);
+    await wrong.join("not-a-token-at-all");
+    expect(await wrong.untilClosed()).toBe(4401);
+    expect(wrong.heard.some(({ kind }) => kind === "welcome")).toBe(false);
+    const foreign = new TestWindow(show.port, { Origin: "http://elsewhere.example" });
+    await foreign.untilClosed();
+    expect(foreign.heard).toEqual([]);
+    const misnamed = new TestWindow(show.port, { Host: "rebound.example" });
+    await misnamed.untilClosed();
+    expect(misnamed.heard).toEqual([]);
+    expect(show.services.host.state).toBe(before);
+    output.socket.close();
+  });
+
+  test("a broken program that floods is dropped to a sentence, and the air keeps the last accepted", async () => {
+    const desk = await joined();
+    for (let i = 0; i < 200; i++)
+      desk.send({ kind: "command", command: { kind: "disarm", id: `disarm-number-${i}` } });
+    const { sentence } = await desk.until("answer", ({ refused }) => refused === "tooFast");
+    expect(sentence).toMatch(/Too many/);
+    desk.socket.close();
+  });
+
+  test("after a stop without warning the same air is there, and nothing acknowledged is lost", async () => {
+    const copy = join(folder, "copy.db");
+    const desk = await joined();
+    desk.send({ kind: "command", command: takeNext() });
+    const before = count;
+    await desk.until("answer", ({ id }) => id === `take-number-${before}`);
+    const { state } = show.services.host;
+    // What another process would find on the disk at this very moment.
+    const { copyFileSync, existsSync } = await import("node:fs");
+    for (const suffix of ["", "-wal"])
+      if (existsSync(file + suffix)) copyFileSync(file + suffix, copy + suffix);
+    const again = await openShow(copy);
+    expect(again.services.host.state).toEqual(state);
+    expect(again.services.links.deskToken).toBe(show.services.links.deskToken);
+    const page = Object.values(state.slots).map((slot) => pageAt(slot, Date.now()))[0];
+    if (page) expect(again.services.contents.find(page.content)).toBeDefined();
+    await again.close();
+    desk.socket.close();
+  });
+
+  test("snapshots shorten the replay and give the same state", async () => {
+    const { host } = show.services;
+    for (let i = 0; i < 420; i++) {
+      const target = takeNext().target;
+      await host.submit(
+        i % 2 === 0
+          ? { kind: "arm", id: `arming-${i}-id`, target }
+          : { kind: "disarm", id: `disarm-${i}-id` },
+        { kind: "desk", id: "desk-that-arms" },
+      );
+    }
+    const snapshots = await show.db.selectFrom("air_snapshot").select("seq").execute();
+    expect(snapshots.length).toBeGreaterThanOrEqual(2);
+    const copy = join(folder, "snapshots.db");
+    const { copyFileSync, existsSync } = await import("node:fs");
+    for (const suffix of ["", "-wal"])
+      if (existsSync(file + suffix)) copyFileSync(file + suffix, copy + suffix);
+    const again = await openShow(copy);
+    expect(again.services.host.state).toEqual(host.state);
+    await again.close();
+  });
+});

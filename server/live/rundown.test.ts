@@ -1,0 +1,130 @@
+import { afterAll, beforeAll, describe, expect, test } from "vitest";
+import type { CueDoc } from "../../core/rundown/cueDoc.ts";
+import type { Edit } from "../../core/rundown/edits.ts";
+import { type OpenShow, openShow } from "../test-support/openShow.ts";
+
+let show: OpenShow;
+beforeAll(async () => {
+  show = await openShow(":memory:");
+});
+afterAll(() => show.close());
+
+let atMs = 1_000_000;
+const ME = "person-under-test";
+const OTHER = "another-person";
+const edit = (wanted: Edit, actor = ME) => {
+  atMs += 10_000;
+  return show.services.rundown.edit(actor, wanted, atMs);
+};
+const views = () => show.services.rundown.views();
+const titles = () =>
+  views().map(({ doc }) =>
+    doc.kind === "page" ? Object.values(doc.values)[0] : doc.kind === "song" ? doc.title : doc.reference,
+  );
+const name = (value: string): CueDoc => ({
+  kind: "page",
+  fieldSet: "name",
+  values: { name: value, role: "" },
+  stayMs: null,
+});
+
+describe("the rundown", () => {
+  test("adds, changes, moves, duplicates and deletes, and every one of them can be undone and done again", async () => {
+    const start = titles();
+    const last = views().at(-1)?.cueId ?? null;
+    await edit({ kind: "addCue", cueId: "added-cue", doc: name("Added"), afterId: last });
+    const { revision } = views().at(-1) ?? { revision: 0 };
+    await edit({ kind: "changeCue", cueId: "added-cue", doc: name("Changed"), baseRevision: revision });
+    await edit({ kind: "duplicateCue", cueId: "added-cue", newId: "second-cue" });
+    await edit({ kind: "moveCue", cueId: "second-cue", afterId: null });
+    expect(titles()).toEqual(["Changed", ...start, "Changed"]);
+    await edit({ kind: "deleteCue", cueId: "added-cue" });
+    const done = titles();
+    for (let i = 0; i < 5; i++) expect(await edit({ kind: "undo" })).toMatchObject({ kind: "saved" });
+    expect(titles()).toEqual(start);
+    expect(await edit({ kind: "undo" })).toMatchObject({
+      kind: "refused",
+      sentence: expect.stringContaining("nothing to undo"),
+    });
+    for (let i = 0; i < 5; i++) expect(await edit({ kind: "redo" })).toMatchObject({ kind: "saved" });
+    expect(titles()).toEqual(done);
+    expect(await edit({ kind: "redo" })).toMatchObject({ kind: "refused" });
+    await edit({ kind: "deleteCue", cueId: "second-cue" });
+  });
+
+  test("a change built on an older revision is not saved over the newer one", async () => {
+    await edit({ kind: "addCue", cueId: "shared-cue", doc: name("one"), afterId: null });
+    const base = views()[0]?.revision ?? 0;
+    await edit({ kind: "changeCue", cueId: "shared-cue", doc: name("two"), baseRevision: base }, OTHER);
+    expect(
+      await edit({ kind: "changeCue", cueId: "shared-cue", doc: name("mine"), baseRevision: base }),
+    ).toMatchObject({
+      kind: "conflict",
+      current: { doc: name("two") },
+    });
+    expect(titles()[0]).toBe("two");
+  });
+
+  test("undo is one's own, and stops at what somebody else changed since", async () => {
+    await edit({ kind: "addCue", cueId: "cue-of-mine", doc: name("mine"), afterId: null });
+    const base = views()[0]?.revision ?? 0;
+    await edit({ kind: "changeCue", cueId: "cue-of-mine", doc: name("theirs"), baseRevision: base }, OTHER);
+    expect(await edit({ kind: "undo" })).toMatchObject({
+      kind: "refused",
+      sentence: expect.stringContaining("Somebody changed"),
+    });
+    expect(titles()[0]).toBe("theirs");
+    expect(await edit({ kind: "undo" }, OTHER)).toMatchObject({ kind: "saved" });
+    expect(titles()[0]).toBe("mine");
+  });
+
+  test("typing that goes on is one edit to undo", async () => {
+    await edit({ kind: "addCue", cueId: "typed-cue", doc: name("a"), afterId: null }, OTHER);
+    for (const words of ["ab", "abc", "abcd"]) {
+      const baseRevision = views()[0]?.revision ?? 0;
+      atMs += 100;
+      await show.services.rundown.edit(
+        OTHER,
+        { kind: "changeCue", cueId: "typed-cue", doc: name(words), baseRevision },
+        atMs,
+      );
+    }
+    await edit({ kind: "undo" }, OTHER);
+    expect(titles()[0]).toBe("a");
+  });
+
+  test("an edit of a cue on air leaves the air alone", async () => {
+    const { host, rundown } = show.services;
+    const cue = rundown.ready().find(({ cueId }) => cueId === "typed-cue");
+    if (!cue) throw new Error("the cue is not ready");
+    const step = { occurrence: "page", unit: 0 };
+    await host.submit(
+      {
+        kind: "take",
+        id: "take-the-typed",
+        how: "cut",
+        builtOn: host.state.airRevision,
+        target: { cueId: cue.cueId, content: cue.hash, step },
+      },
+      { kind: "desk", id: "desk-under-test" },
+    );
+    const before = host.state;
+    await edit({
+      kind: "changeCue",
+      cueId: "typed-cue",
+      doc: name("edited on air"),
+      baseRevision: views()[0]?.revision ?? 0,
+    });
+    await edit({ kind: "deleteCue", cueId: "typed-cue" });
+    expect(host.state).toBe(before);
+    expect(show.services.contents.find(cue.hash)).toMatchObject({ title: "a" });
+  });
+
+  test("what cannot be compiled stays in the rundown with a sentence and is not taken", async () => {
+    const reading: CueDoc = { kind: "reading", reference: "Ps 151:2", text: "web" };
+    await edit({ kind: "addCue", cueId: "bad-reading", doc: reading, afterId: null });
+    expect(views()[0]?.compiled).toEqual({ problem: "There is no Psalm 151; Psalms has 150 psalms." });
+    expect(show.services.rundown.ready().some(({ cueId }) => cueId === "bad-reading")).toBe(false);
+    expect(await edit({ kind: "deleteCue", cueId: "never-was-there" })).toMatchObject({ kind: "refused" });
+  });
+});
