@@ -76,13 +76,16 @@ test("a cue edited while it is on air leaves the air alone and is marked", async
   await openDesk(page, show);
   const stream = await openOutput(show, 1);
   await takeSteps(page, stream, 5);
+  const taken = await seqOf(stream);
   await page.keyboard.press("3");
-  await settled(stream, (await seqOf(stream)) + 1);
+  await settled(stream, taken + 1);
   const before = await shoot(stream);
   const other = await (await browser.newContext()).newPage();
   await openDesk(other, show, "prepare");
   await other.locator("[data-cue=cue-0005] [aria-pressed]").click();
-  await other.getByRole("textbox", { name: "Words" }).fill("Verse 1\nQuite other words\nthan those before");
+  await other
+    .getByRole("textbox", { name: "Words", exact: true })
+    .fill("Verse 1\nQuite other words\nthan those before");
   await expect(page.getByText("○ edited since")).toBeVisible();
   expect(largestDifference(await shoot(stream), before)).toBe(0);
   await other.context().close();

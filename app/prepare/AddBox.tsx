@@ -4,6 +4,7 @@ import { useEffect, useId, useRef, useState } from "react";
 import type { CueDoc } from "../../core/rundown/cueDoc.ts";
 import { PAGE_FIELD_SETS } from "../../designs/fieldSets.ts";
 import { cueKindName } from "../ui/cueWords.ts";
+import { guardPaste } from "./guardPaste.ts";
 
 type Understood =
   | { readonly doc: CueDoc; readonly title: string; readonly steps: number }
@@ -21,10 +22,8 @@ export function AddBox({ onAdd }: { onAdd: (doc: CueDoc) => Promise<boolean> }) 
   const manyLines = typed.includes("\n");
 
   useEffect(() => {
-    if (typed.trim() === "") {
-      setUnderstood(null);
-      return;
-    }
+    setUnderstood((known) => (known?.typed === typed ? known : null));
+    if (typed.trim() === "") return;
     const timer = setTimeout(async () => {
       const result = await askServer(typed);
       if (latest.current === typed) setUnderstood({ typed, result });
@@ -39,7 +38,9 @@ export function AddBox({ onAdd }: { onAdd: (doc: CueDoc) => Promise<boolean> }) 
       setUnderstood({ typed, result });
       return;
     }
-    if (await onAdd(result.doc)) setTyped("");
+    // Who types fast has typed on: only what was added goes.
+    if (latest.current === typed) setTyped("");
+    if (!(await onAdd(result.doc)) && latest.current === "") setTyped(typed);
   };
 
   const result = understood?.result;
@@ -54,6 +55,7 @@ export function AddBox({ onAdd }: { onAdd: (doc: CueDoc) => Promise<boolean> }) 
           rows={manyLines ? 6 : 1}
           placeholder="Paste a song, or type “Ps 107:23-30”, or “Name, role”"
           onChange={(event) => setTyped(event.target.value)}
+          onPaste={(event) => guardPaste(event, (problem) => setUnderstood({ typed, result: { problem } }))}
           onKeyDown={(event) => {
             if (event.key === "Enter" && (event.ctrlKey || (!event.shiftKey && !manyLines))) {
               event.preventDefault();

@@ -5,9 +5,11 @@ import type { SongDoc } from "../../core/rundown/cueDoc.ts";
 import type { Anchor } from "../../core/rundown/steps.ts";
 import { divideByLines } from "../../core/words/divide.ts";
 import { parseSong, type SongSection } from "../../core/words/song.ts";
+import { useDeskStore } from "../desk/deskContext.ts";
 import type { DeskOutfit } from "../desk/outfit.ts";
 import { BracketColumns, LINE_PX } from "./Brackets.tsx";
 import { editorId } from "./editorId.ts";
+import { guardPaste } from "./guardPaste.ts";
 import { fieldClass, Labelled } from "./Labelled.tsx";
 
 const PADDING_PX = 8;
@@ -27,6 +29,7 @@ export function SongEditor({
   onAnchor: (anchor: Anchor | null) => void;
 }) {
   const id = editorId(cueId);
+  const store = useDeskStore();
   const { sections, sung, divided } = useMemo(() => divide(doc, outfits), [doc, outfits]);
   const lineCount = doc.text.split("\n").length;
 
@@ -98,7 +101,6 @@ export function SongEditor({
           rows={Math.max(6, lineCount)}
           wrap="off"
           spellCheck
-          maxLength={200_000}
           placeholder={
             "Verse 1\nPaste or type the words here.\nA blank line parts stanzas;\nlabels such as Chorus or [Bridge] name them."
           }
@@ -106,6 +108,7 @@ export function SongEditor({
             onType({ ...doc, text: event.target.value });
             follow(event.currentTarget);
           }}
+          onPaste={(event) => guardPaste(event, (sentence) => store.say("trouble", sentence))}
           onSelect={(event) => follow(event.currentTarget)}
           className="font-words min-w-0 flex-1 resize-none overflow-x-auto overflow-y-hidden rounded-md border border-edge-strong bg-ground px-3 text-[18px] whitespace-pre placeholder:text-quiet"
           style={{ lineHeight: `${LINE_PX}px`, paddingBlock: PADDING_PX - 1 }}

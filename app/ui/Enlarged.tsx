@@ -23,7 +23,7 @@ export function Enlarged({
         <Dialog.Overlay className="fixed inset-0 z-30 bg-ground" />
         <Dialog.Content
           aria-describedby={undefined}
-          className="fixed inset-0 z-40 flex flex-col items-center justify-center gap-3 p-4"
+          className="fixed inset-0 z-40 flex flex-col items-center gap-3 p-4"
           // Escape closes; the key that clears the air must not hear of it.
           onEscapeKeyDown={(event) => event.stopPropagation()}
         >

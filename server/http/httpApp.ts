@@ -17,7 +17,7 @@ export function createHttpApp(
 ): Express {
   const app = express();
   app.disable("x-powered-by");
-  const { isKnownHost } = createOriginCheck(boundHost);
+  const { isKnownHost, isOwnOrigin } = createOriginCheck(boundHost);
   app.use((request, response, next) => {
     if (!isKnownHost(request)) {
       response
@@ -29,6 +29,18 @@ export function createHttpApp(
     response.setHeader("X-Content-Type-Options", "nosniff");
     response.setHeader("Referrer-Policy", "same-origin");
     response.setHeader("X-Frame-Options", "SAMEORIGIN");
+    next();
+  });
+  app.use((request, response, next) => {
+    // A page of another origin can send a form here unseen; it can neither name this origin nor send JSON so.
+    const changes = request.method !== "GET" && request.method !== "HEAD";
+    if (changes && !(isOwnOrigin(request) && request.is("application/json"))) {
+      response
+        .status(403)
+        .type("text")
+        .send("Only the desk's own pages can change anything here. Nothing was changed.");
+      return;
+    }
     next();
   });
   app.use((request, response, next) => {
