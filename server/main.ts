@@ -10,7 +10,7 @@ import { createHttpApp } from "./http/httpApp.ts";
 import { LIVE_PATH } from "./live/liveServer.ts";
 import { emptyShow } from "./newShow.ts";
 import { openServices } from "./services.ts";
-import { openDatabase, StartProblem } from "./store/database.ts";
+import { keepCheckpointed, openDatabase, StartProblem } from "./store/database.ts";
 
 const { values: flags } = parseArgs({
   options: {
@@ -42,6 +42,7 @@ async function main(): Promise<void> {
     isOwnOrigin: createOriginCheck(flags.host).isOwnOrigin,
   });
 
+  const stopCheckpoints = keepCheckpointed(db, () => services.host.isQuiet);
   const server = createServer();
   if (build)
     server.on("request", createHttpApp(services, flags.host, build, { folder: join(home, "build/client") }));
@@ -88,6 +89,7 @@ async function main(): Promise<void> {
   });
 
   const stop = () => {
+    stopCheckpoints();
     services.live.close();
     server.close();
     server.closeAllConnections();

@@ -107,6 +107,7 @@ export function Screens({
                     state={nextState ?? state}
                     drawing={drawing}
                     label={`On ${output.name} after the next take`}
+                    isStill
                   />
                 </div>
               </div>

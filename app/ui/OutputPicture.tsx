@@ -8,8 +8,10 @@ import { StageLoop } from "../../painters/stageLoop.ts";
 import { type Drawing, useDeskStore } from "../desk/deskContext.ts";
 import standIn from "./standInPicture.svg";
 
-/** Pictures on the desk need not draw every frame; the outputs do. */
-const LIVE_INTERVAL_MS = 30;
+/** Pictures on the desk draw at 15 to 20 frames a second: the outputs need the machine more. */
+const LIVE_INTERVAL_MS = 50;
+/** A picture of what is next can wait for a quiet moment, but not for long. */
+const STILL_WITHIN_MS = 250;
 
 /**
  * What an output shows in a state, by the very code that draws the output, at the width it is given.
@@ -20,11 +22,14 @@ export function OutputPicture({
   state,
   drawing,
   label,
+  isStill = false,
 }: {
   output: Output;
   state: ShowState;
   drawing: Drawing | undefined;
   label: string;
+  /** It shows no motion, so it may come a little later than what does. */
+  isStill?: boolean;
 }) {
   const store = useDeskStore();
   const frame = useRef<HTMLDivElement>(null);
@@ -63,8 +68,15 @@ export function OutputPicture({
 
   // Runs after the stage above was made anew, too: a new width needs the picture again.
   useEffect(() => {
-    if (drawing && widthPx > 0) loop.current?.setTimeline(composeTimeline(state, output, drawing.dress));
-  }, [state, output, drawing, widthPx]);
+    if (!drawing || widthPx === 0) return;
+    const draw = () => loop.current?.setTimeline(composeTimeline(state, output, drawing.dress));
+    if (!isStill) {
+      draw();
+      return;
+    }
+    const waiting = requestIdleCallback(draw, { timeout: STILL_WITHIN_MS });
+    return () => cancelIdleCallback(waiting);
+  }, [state, output, drawing, widthPx, isStill]);
 
   return (
     <div

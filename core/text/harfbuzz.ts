@@ -6,6 +6,8 @@ interface LoadedFont {
   readonly unitsPerEm: number;
   readonly metrics: FontMetrics;
   readonly outlines: Map<number, readonly OutlineCommand[]>;
+  /** Whether the font has a glyph, by code point: asked for every letter of every text. */
+  readonly coverage: Map<number, boolean>;
 }
 
 /** "true", "OTTO" or version 1.0: what a single-face TrueType or OpenType file begins with. */
@@ -55,7 +57,15 @@ export function createHarfBuzzShaper(hb: typeof HarfBuzz, files: ReadonlyMap<str
       return glyphs;
     },
     metrics: (fontId) => getFont(fontId).metrics,
-    hasGlyph: (fontId, codePoint) => Boolean(getFont(fontId).font.glyph(codePoint)),
+    hasGlyph(fontId, codePoint) {
+      const { font, coverage } = getFont(fontId);
+      let has = coverage.get(codePoint);
+      if (has === undefined) {
+        has = Boolean(font.glyph(codePoint));
+        coverage.set(codePoint, has);
+      }
+      return has;
+    },
     outline(fontId, glyphId) {
       const loaded = getFont(fontId);
       let outline = loaded.outlines.get(glyphId);
@@ -83,6 +93,7 @@ function loadFont(hb: typeof HarfBuzz, id: string, bytes: Uint8Array): LoadedFon
     unitsPerEm,
     metrics: { ascentEm: extents.ascender / unitsPerEm, descentEm: -extents.descender / unitsPerEm },
     outlines: new Map(),
+    coverage: new Map(),
   };
 }
 

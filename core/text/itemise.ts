@@ -26,10 +26,17 @@ const SCRIPTS: readonly (readonly [code: string, pattern: RegExp])[] = [
 ];
 const UNSETTLED = /[\p{Script=Common}\p{Script=Inherited}]/u;
 
+const scriptsByCharacter = new Map<string, string | undefined>();
+
 /** ISO 15924 code of a character, or undefined when it takes the script of its neighbours. */
 export function findScript(character: string): string | undefined {
-  const code = character.codePointAt(0) ?? 0;
-  if ((code >= 0x41 && code <= 0x5a) || (code >= 0x61 && code <= 0x7a)) return "Latn";
+  if (scriptsByCharacter.has(character)) return scriptsByCharacter.get(character);
+  const script = lookUpScript(character);
+  scriptsByCharacter.set(character, script);
+  return script;
+}
+
+function lookUpScript(character: string): string | undefined {
   if (UNSETTLED.test(character)) return undefined;
   for (const [script, pattern] of SCRIPTS) if (pattern.test(character)) return script;
   return "Zyyy";

@@ -23,6 +23,7 @@ export class ShowHost {
   readonly #now: () => number;
   #state: ShowState;
   #queue: Promise<unknown> = Promise.resolve();
+  #lastCommandMs = 0;
   readonly #listeners = new Set<(logged: LoggedEvent, state: ShowState) => void>();
 
   private constructor(
@@ -63,6 +64,11 @@ export class ShowHost {
     return this.#state;
   }
 
+  /** Whether nothing was asked for in the last two seconds. */
+  get isQuiet(): boolean {
+    return this.#now() - this.#lastCommandMs > 2_000;
+  }
+
   onEvent(listener: (logged: LoggedEvent, state: ShowState) => void): void {
     this.#listeners.add(listener);
   }
@@ -75,6 +81,7 @@ export class ShowHost {
 
   async #carryOut(command: Command, actor: Actor): Promise<Answer> {
     const atMs = this.#now();
+    this.#lastCommandMs = atMs;
     const decision = decide(this.#state, command, {
       atMs,
       startAtMs: atMs + LEAD_MS,

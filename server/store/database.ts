@@ -1,7 +1,7 @@
 import { mkdirSync } from "node:fs";
 import { dirname } from "node:path";
 import SQLite from "better-sqlite3";
-import { Kysely, type Migration, Migrator, SqliteDialect } from "kysely";
+import { Kysely, type Migration, Migrator, SqliteDialect, sql } from "kysely";
 import * as first from "./migrations/m0001_first.ts";
 import type { Tables } from "./schema.ts";
 
@@ -29,6 +29,8 @@ export async function openDatabase(file: string): Promise<Db> {
   }
   // Acknowledged means on the disk.
   sqlite.pragma("synchronous = FULL");
+  // The log is folded into the file in quiet moments (see keepCheckpointed); a take must not wait for it.
+  sqlite.pragma("wal_autocheckpoint = 20000");
   sqlite.pragma("foreign_keys = ON");
   sqlite.pragma("busy_timeout = 2000");
   const db = new Kysely<Tables>({ dialect: new SqliteDialect({ database: sqlite }) });
@@ -57,4 +59,18 @@ function findUnknownMigrations(sqlite: SQLite.Database): string[] {
   if (!exists) return [];
   const rows = sqlite.prepare("select name from kysely_migration").all() as { name: string }[];
   return rows.map(({ name }) => name).filter((name) => !(name in MIGRATIONS));
+}
+
+/**
+ * Folds the write-ahead log into the database while nothing happens.
+ * @param isQuiet whether no command has come for a while
+ * @returns a function that ends it
+ */
+export function keepCheckpointed(db: Db, isQuiet: () => boolean): () => void {
+  const timer = setInterval(() => {
+    if (isQuiet())
+      void sql`pragma wal_checkpoint(passive)`.execute(db).catch((error) => console.error(error));
+  }, 5_000);
+  timer.unref();
+  return () => clearInterval(timer);
 }
