@@ -18,7 +18,7 @@ import { GripVertical, TriangleAlert } from "lucide-react";
 import { memo, useEffect, useRef } from "react";
 import { type Anchor, PAGE_ANCHOR, stepsOf } from "../../core/rundown/steps.ts";
 import { pageAt } from "../../core/show/slot.ts";
-import { useDrawing } from "../desk/deskContext.ts";
+import { useDrawing, useServerTime } from "../desk/deskContext.ts";
 import type { DeskCue, DeskSnapshot } from "../desk/deskStore.ts";
 import type { DeskOutfit } from "../desk/outfit.ts";
 import { CueThumbnail } from "../ui/CueThumbnail.tsx";
@@ -44,6 +44,7 @@ export function CueList({
   onAnchor: (anchor: Anchor | null) => void;
 }) {
   const { cues, state } = desk;
+  const nowMs = useServerTime(1_000);
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 5 } }),
     useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
@@ -57,9 +58,7 @@ export function CueList({
     const at = others.indexOf(String(over.id));
     onMove(String(active.id), (to > from ? others[at] : others[at - 1]) ?? null);
   };
-  const onAir = new Set(
-    Object.values(state.slots).flatMap((slot) => pageAt(slot, Number.NEGATIVE_INFINITY)?.cueId ?? []),
-  );
+  const onAir = new Set(Object.values(state.slots).flatMap((slot) => pageAt(slot, nowMs ?? 0)?.cueId ?? []));
 
   if (cues.length === 0)
     return (

@@ -29,10 +29,13 @@ export function Screens({
   const drawing = useDrawing();
   const [enlarged, setEnlarged] = useState<Output | null>(null);
   const { state, next } = desk;
+  // A stay that ends by itself changes what lies beneath the next step, without an event.
+  const present = state.layers.map(({ id }) => pageAt(state.slots[id] ?? [], nowMs ?? 0)?.cueId ?? "").join();
+  // biome-ignore lint/correctness/useExhaustiveDependencies: what is present depends on the time, which is read anew
   const nextState = useMemo(() => {
     const content = next && store.findContent(next.content);
     return next && content ? stateAfterTake(state, next, content.layerId, store.now()) : undefined;
-  }, [state, next, store]);
+  }, [state, next, store, present]);
   return (
     <section aria-label="Outputs" className="flex flex-col gap-4 px-4 py-3">
       <p className="flex items-center gap-2 text-[14px] text-second">

@@ -81,7 +81,7 @@ export function Script({ desk, nowMs }: { desk: DeskSnapshot; nowMs: number | nu
                 isArmed={state.arm !== null}
                 takenStep={isCurrent && position ? stepKey(position.step) : ""}
                 doneSteps={doneSteps}
-                state={state.plan}
+                plan={state.plan}
                 outputs={desk.outputs}
                 layers={state.layers}
                 drawing={drawing}

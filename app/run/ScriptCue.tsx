@@ -15,7 +15,7 @@ interface Props {
   readonly isArmed: boolean;
   readonly takenStep: string;
   readonly doneSteps: number;
-  readonly state: ScreenPlan;
+  readonly plan: ScreenPlan;
   readonly outputs: readonly Output[];
   readonly layers: readonly Layer[];
   readonly drawing: Drawing | undefined;
@@ -42,7 +42,7 @@ export const ScriptCue = memo(function ScriptCue(props: Props) {
           {cueTiming(view.doc) && <p className="text-[14px] text-second">{cueTiming(view.doc)}</p>}
         </div>
       </div>
-      <div className="min-w-0 py-1.5">
+      <div className="min-w-0 pb-1.5">
         {"problem" in view.compiled && (
           <p className="flex items-start gap-2.5 px-6 py-2 text-[15px] text-attention">
             <TriangleAlert aria-hidden="true" className="mt-0.5 size-5 shrink-0" />
@@ -152,7 +152,7 @@ function StepRow({
   );
 }
 
-function PageWords({ cue, outputs, layers, state, drawing }: Props) {
+function PageWords({ cue, outputs, layers, plan, drawing }: Props) {
   const { doc } = cue.view;
   if (doc.kind !== "page" || !cue.ready) return null;
   const [first, ...rest] = Object.values(cue.ready.content.values);
@@ -164,7 +164,7 @@ function PageWords({ cue, outputs, layers, state, drawing }: Props) {
         hash={cue.ready.hash}
         outputs={outputs}
         layers={layers}
-        plan={state}
+        plan={plan}
         drawing={drawing}
       />
       <span className="min-w-0">
