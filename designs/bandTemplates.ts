@@ -1,18 +1,8 @@
-import type { Fill, SceneObject, Template } from "../core/scene/template.ts";
+import type { Fill, SceneObject } from "../core/scene/template.ts";
 import { fading, lifting, rising, uncovering } from "./moves.ts";
-import { box, rectangle, SOFT_SHADOW, solid, text } from "./parts.ts";
+import { box, rectangle, SOFT_SHADOW, solid, template, text } from "./parts.ts";
 
 /** For a picture with people in it: everything keeps to the lower edge and to one corner. */
-const CANVAS = { widthPx: 1920, heightPx: 1080 };
-const template = (name: string, fieldSet: string, objects: SceneObject[]): Template => ({
-  kind: "template",
-  format: 1,
-  name,
-  fieldSet,
-  canvas: CANVAS,
-  objects,
-});
-
 const PANEL: Fill = {
   kind: "linear",
   angleDeg: 180,

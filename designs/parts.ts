@@ -1,4 +1,4 @@
-import type { Fill, SceneObject, TextObject } from "../core/scene/template.ts";
+import type { Fill, SceneObject, Template, TextObject } from "../core/scene/template.ts";
 
 /** Shorthands for writing templates: what is not said is none, always shown, still. */
 type Box = { x: number; y: number; width: number; height: number };
@@ -70,3 +70,8 @@ export const SOFT_SHADOW: SceneObject["shadow"] = {
   offsetXPx: 0,
   offsetYPx: 4,
 };
+
+/** A template drawn on a 1920×1080 canvas. */
+export function template(name: string, fieldSet: string, objects: SceneObject[]): Template {
+  return { kind: "template", format: 1, name, fieldSet, canvas: { widthPx: 1920, heightPx: 1080 }, objects };
+}

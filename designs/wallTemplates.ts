@@ -1,16 +1,6 @@
-import type { SceneObject, Template } from "../core/scene/template.ts";
+import type { SceneObject } from "../core/scene/template.ts";
 import { fading, rising, uncovering } from "./moves.ts";
-import { box, rectangle, SOFT_SHADOW, solid, text } from "./parts.ts";
-
-const CANVAS = { widthPx: 1920, heightPx: 1080 };
-const template = (name: string, fieldSet: string, objects: SceneObject[]): Template => ({
-  kind: "template",
-  format: 1,
-  name,
-  fieldSet,
-  canvas: CANVAS,
-  objects,
-});
+import { box, rectangle, SOFT_SHADOW, solid, template, text } from "./parts.ts";
 
 /** A lantern seen from afar: a small bright disc in a wide, soft one. */
 function lantern(id: string, x: number, y: number, size: number): SceneObject[] {

@@ -203,6 +203,28 @@ test("a short press of a guarded key does nothing; arming and scrolling do nothi
   await expect(page.locator("[data-mark=next]")).toContainText("In the beginning was the Word");
 });
 
+test("the take button keeps no focus: a key after a click is one press of its own", async ({
+  page,
+  show,
+  openOutput,
+}) => {
+  await openDesk(page, show);
+  const wall = await openOutput(show, 0);
+  const take = page.getByRole("button", { name: /^Take next/ });
+  await take.click();
+  await settled(wall, 2);
+  await page.keyboard.press("Enter");
+  await page.keyboard.press("Space");
+  await settled(wall, 3);
+  await expect(page.locator("[data-mark=next]")).toContainText("Lantern Evening");
+  // Focused on purpose, it takes once for Space and once for Enter.
+  await take.focus();
+  await page.keyboard.press("Space");
+  await settled(wall, 4);
+  await page.keyboard.press("Enter");
+  await settled(wall, 5);
+});
+
 test("presses at speed are all taken, one after the other", async ({ page, show, openOutput }) => {
   await openDesk(page, show);
   const wall = await openOutput(show, 0);

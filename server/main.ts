@@ -12,21 +12,30 @@ import { emptyShow } from "./newShow.ts";
 import { openServices } from "./services.ts";
 import { keepCheckpointed, openDatabase, StartProblem } from "./store/database.ts";
 
-const { values: flags } = parseArgs({
-  options: {
-    db: { type: "string" },
-    port: { type: "string", default: "4400" },
-    host: { type: "string", default: "127.0.0.1" },
-    demo: { type: "boolean", default: false },
-    dev: { type: "boolean", default: false },
-  },
-});
+const OPTIONS = {
+  db: { type: "string" },
+  port: { type: "string", default: "4400" },
+  host: { type: "string", default: "127.0.0.1" },
+  demo: { type: "boolean", default: false },
+  dev: { type: "boolean", default: false },
+} as const;
+
+function readFlags() {
+  try {
+    return parseArgs({ options: OPTIONS }).values;
+  } catch (error) {
+    throw new StartProblem(
+      `${(error as Error).message.split(". To ")[0]}. Nothing was started; the options are --port, --host and --db.`,
+    );
+  }
+}
 
 const here = dirname(fileURLToPath(import.meta.url));
 /** The bundle lies in build/server, the source in server. */
 const home = here.endsWith(join("build", "server")) ? resolve(here, "../..") : resolve(here, "..");
 
 async function main(): Promise<void> {
+  const flags = readFlags();
   const port = Number(flags.port);
   if (!Number.isInteger(port) || port < 0 || port > 65_535)
     throw new StartProblem(`“${flags.port}” is not a port. Give a number from 1 to 65535 with --port.`);

@@ -106,8 +106,6 @@ function StepRow({
       data-step={id}
       data-mark={mark}
       onClick={onArm}
-      // Space takes; it must not press the row that was clicked last as well.
-      onKeyUp={(event) => event.key === " " && event.preventDefault()}
       className={`relative grid w-full grid-cols-[92px_minmax(0,1fr)_auto] items-start gap-x-3 border-l-6 py-2.5 pr-5 pl-4 text-left -outline-offset-2 ${ROW[mark]}`}
     >
       {mark === "next" && (

@@ -20,7 +20,13 @@ export function TakeBar({
   const canUndo = desk.state.undo !== null && desk.state.undo.airRevision === desk.state.airRevision;
   const armed = desk.state.arm !== null;
   return (
-    <div className="flex items-stretch gap-2 border-t border-l border-edge bg-raised p-2.5">
+    <div
+      // A click leaves the focus where it was: Enter must not press the take again.
+      onMouseDown={(event) => event.preventDefault()}
+      role="toolbar"
+      aria-label="Air"
+      className="flex items-stretch gap-2 border-t border-l border-edge bg-raised p-2.5"
+    >
       <button
         type="button"
         disabled={!desk.next}

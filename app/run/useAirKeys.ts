@@ -23,6 +23,11 @@ export function useAirKeys(
       clearTimeout(timer.current);
       setHeld(null);
     };
+    const onKeyUp = (event: KeyboardEvent) => {
+      // Space takes: it must not press the button that has the focus as well.
+      if (event.key === " " && !isTyping(event.target)) event.preventDefault();
+      release();
+    };
     const hold = (key: HeldKey) => {
       clearTimeout(timer.current);
       setHeld(key);
@@ -40,12 +45,12 @@ export function useAirKeys(
       if (!event.repeat || event.key.startsWith("Arrow")) act();
     };
     window.addEventListener("keydown", onKeyDown);
-    window.addEventListener("keyup", release);
+    window.addEventListener("keyup", onKeyUp);
     window.addEventListener("blur", release);
     return () => {
       release();
       window.removeEventListener("keydown", onKeyDown);
-      window.removeEventListener("keyup", release);
+      window.removeEventListener("keyup", onKeyUp);
       window.removeEventListener("blur", release);
     };
   }, [store, layers]);

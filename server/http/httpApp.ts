@@ -7,6 +7,17 @@ import { type Services, servicesContext } from "../services.ts";
 import { createDeskGuard, createOriginCheck, DESK_COOKIE, sameToken } from "./guard.ts";
 
 const LARGEST_BODY = "1mb";
+/** Nothing from outside; inline scripts are the framework's own, WebAssembly is the shaper. */
+const CONTENT_POLICY = [
+  "default-src 'self'",
+  "script-src 'self' 'unsafe-inline' 'wasm-unsafe-eval'",
+  "style-src 'self' 'unsafe-inline'",
+  "img-src 'self' data: blob:",
+  "connect-src 'self' ws: wss:",
+  "object-src 'none'",
+  "base-uri 'none'",
+  "frame-ancestors 'self'",
+].join("; ");
 
 /** All of HTTP: fonts, built files, pages. Nothing is read from the disk by a name that a client chose. */
 export function createHttpApp(
@@ -29,6 +40,7 @@ export function createHttpApp(
     response.setHeader("X-Content-Type-Options", "nosniff");
     response.setHeader("Referrer-Policy", "same-origin");
     response.setHeader("X-Frame-Options", "SAMEORIGIN");
+    response.setHeader("Content-Security-Policy", CONTENT_POLICY);
     next();
   });
   app.use((request, response, next) => {

@@ -120,6 +120,18 @@ describe("the rundown", () => {
     expect(show.services.contents.find(cue.hash)).toMatchObject({ title: "a" });
   });
 
+  test("a duplicate that is edited or deleted leaves the original's content alone", async () => {
+    await edit({ kind: "addCue", cueId: "the-original", doc: name("twice"), afterId: null });
+    await edit({ kind: "duplicateCue", cueId: "the-original", newId: "the-duplicate" });
+    const hash = () => show.services.rundown.ready().find(({ cueId }) => cueId === "the-original")?.hash ?? "";
+    const { revision } = views().find(({ cueId }) => cueId === "the-duplicate") ?? { revision: 0 };
+    await edit({ kind: "changeCue", cueId: "the-duplicate", doc: name("once"), baseRevision: revision });
+    expect(show.services.contents.find(hash())).toMatchObject({ title: "twice" });
+    await edit({ kind: "duplicateCue", cueId: "the-original", newId: "another-duplicate" });
+    await edit({ kind: "deleteCue", cueId: "another-duplicate" });
+    expect(show.services.contents.find(hash())).toMatchObject({ title: "twice" });
+  });
+
   test("what cannot be compiled stays in the rundown with a sentence and is not taken", async () => {
     const reading: CueDoc = { kind: "reading", reference: "Ps 151:2", text: "web" };
     await edit({ kind: "addCue", cueId: "bad-reading", doc: reading, afterId: null });

@@ -159,7 +159,7 @@ export class Rundown {
     if (changed.length === 0 && order.join() === [...before.keys()].join()) return;
     this.#ready = undefined;
     this.#revision++;
-    for (const id of before.keys()) if (!this.#cues.find(id)) this.#compiled.delete(id);
+    for (const id of before.keys()) if (!this.#cues.find(id)) this.#forget(id);
     const change = { revision: this.#revision, order, changed: changed.map((cue) => this.#view(cue)) };
     for (const listener of this.#listeners) listener(change);
   }
@@ -174,10 +174,17 @@ export class Rundown {
     };
   }
 
+  /** Drops what a cue was compiled to; its content too, unless another cue (a duplicate) has the very same. */
+  #forget(cueId: string): void {
+    const hash = this.#compiled.get(cueId)?.hash;
+    this.#compiled.delete(cueId);
+    if (hash && ![...this.#compiled.values()].some((other) => other.hash === hash)) this.#contents.forget(hash);
+  }
+
   #compile(cue: StoredCue): CompiledCue {
     const known = this.#compiled.get(cue.id);
     if (known?.revision === cue.revision) return known;
-    if (known?.hash) this.#contents.forget(known.hash);
+    this.#forget(cue.id);
     const compiled = compileCue(cue.doc, this.#context);
     const hash = "content" in compiled ? this.#contents.name(compiled.content) : null;
     const entry = { revision: cue.revision, compiled, hash };
