@@ -53,11 +53,11 @@ export const bandLyrics = template("Words, two-line band", "words", [
 
 export const bandReading = template("Reading, two-line band", "reading", [
   panel,
-  rectangle("tab", box(278, 760, 420, 64), solid("lamp"), { radiusPx: 16, motion: uncovering(420, 140) }),
+  rectangle("tab", box(230, 734, 360, 62), solid("lamp"), { radiusPx: 16, motion: uncovering(420, 140) }),
   text(
     "reference",
     "reference",
-    box(298, 766, 380, 52),
+    box(254, 740, 312, 50),
     { min: 20, max: 34, readable: 28 },
     {
       font: "titles",
