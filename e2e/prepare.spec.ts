@@ -82,6 +82,17 @@ test("cues are moved by keys and by dragging, duplicated and deleted, and every 
   await expect.poll(titles).toEqual(start);
 });
 
+test("a song's own number of lines divides it anew, at once and on the screens", async ({ page, show }) => {
+  await openDesk(page, show, "prepare");
+  await page.locator("[data-cue=cue-0005] [aria-pressed]").click();
+  await expect(page.getByText("Step 1 of 12")).toBeVisible();
+  await page.getByRole("spinbutton", { name: "Two-line band" }).fill("1");
+  await expect(page.getByText("Step 1 of 24")).toBeVisible();
+  await page.getByRole("spinbutton", { name: "Full words" }).fill("2");
+  await expect(page.getByText("12 slides")).toBeVisible();
+  await expect(page.getByText("saved", { exact: true })).toBeVisible();
+});
+
 test("what is typed is saved as it is typed, and is there after the window was closed", async ({
   page,
   show,

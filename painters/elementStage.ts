@@ -42,10 +42,6 @@ export class ElementStage {
     }
   }
 
-  clear(): void {
-    for (const [id, shown] of this.#shown) this.#remove(id, shown);
-  }
-
   #getCanvas({ piece }: Placement): HTMLCanvasElement {
     const shown = this.#shown.get(piece.id);
     if (shown && shown.key === piece.key) return shown.canvas;

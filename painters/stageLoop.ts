@@ -43,11 +43,6 @@ export class StageLoop {
     this.#wake();
   }
 
-  /** Draws again after the clock was corrected. */
-  refresh(): void {
-    this.#wake();
-  }
-
   stop(): void {
     cancelAnimationFrame(this.#frame);
     clearTimeout(this.#timer);

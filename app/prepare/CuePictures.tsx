@@ -105,7 +105,7 @@ export function CuePictures({
         <div>
           <h3 className="mb-1.5 text-[15px] font-semibold">Slides on each screen</h3>
           <ul className="flex flex-col gap-1 text-[15px]">
-            {outfits.map(({ id, name, linesPerSlide }, column) => (
+            {outfits.map(({ id, name }, column) => (
               <li key={id} className="flex items-center gap-2.5">
                 <span
                   aria-hidden="true"
@@ -114,7 +114,6 @@ export function CuePictures({
                 {name}
                 <span className="ml-auto font-mono text-[14px] text-second">
                   {(flow.divisions[id] ?? []).reduce((sum, starts) => sum + starts.length, 0)} slides
-                  {ready.content.cueKind === "song" && ` of ${linesPerSlide} lines`}
                 </span>
               </li>
             ))}

@@ -13,6 +13,10 @@ import { guardPaste } from "./guardPaste.ts";
 import { fieldClass, Labelled } from "./Labelled.tsx";
 
 const PADDING_PX = 8;
+const MOST_LINES_PER_SLIDE = 20;
+
+/** This song's own number of lines, else the outfit's. */
+const linesOf = (doc: SongDoc, outfit: DeskOutfit) => doc.lines[outfit.id] ?? outfit.linesPerSlide;
 
 /** A song as plain text, with brackets beside the lines that show how each outfit divides them. */
 export function SongEditor({
@@ -79,6 +83,26 @@ export function SongEditor({
           ))}
         </p>
       )}
+      <p className="flex flex-wrap items-center gap-x-4 gap-y-2 text-[14px] text-second">
+        Lines on a slide
+        {outfits.map((outfit) => (
+          <label key={outfit.id} className="flex items-center gap-2">
+            {outfit.name}
+            <input
+              type="number"
+              min={1}
+              max={MOST_LINES_PER_SLIDE}
+              value={linesOf(doc, outfit)}
+              onChange={(event) => {
+                const count = Math.round(event.target.valueAsNumber);
+                if (count >= 1 && count <= MOST_LINES_PER_SLIDE)
+                  onType({ ...doc, lines: { ...doc.lines, [outfit.id]: count } });
+              }}
+              className={`${fieldClass} w-16! text-center font-mono`}
+            />
+          </label>
+        ))}
+      </p>
       <div className="flex">
         <div className="relative">
           {divided.map(({ section, divisions }) => (
@@ -136,9 +160,7 @@ function divide(doc: SongDoc, outfits: readonly DeskOutfit[]): Divided {
     divided: sections.flatMap((section) => {
       const occurrence = occurrences.find(({ key }) => key === section.key);
       if (!occurrence) return [];
-      const divisions = outfits.map(({ id, linesPerSlide }) =>
-        divideByLines(occurrence.units, doc.lines[id] ?? linesPerSlide),
-      );
+      const divisions = outfits.map((outfit) => divideByLines(occurrence.units, linesOf(doc, outfit)));
       return [{ section, divisions }];
     }),
   };

@@ -22,7 +22,6 @@ const positionSchema = z.strictObject({
   cueIndex: z.number().int().min(0),
   step: anchorSchema,
 });
-export type Position = z.infer<typeof positionSchema>;
 
 const armSchema = z.strictObject({ target: targetSchema, by: actorSchema });
 export type Arm = z.infer<typeof armSchema>;

@@ -123,7 +123,8 @@ describe("the rundown", () => {
   test("a duplicate that is edited or deleted leaves the original's content alone", async () => {
     await edit({ kind: "addCue", cueId: "the-original", doc: name("twice"), afterId: null });
     await edit({ kind: "duplicateCue", cueId: "the-original", newId: "the-duplicate" });
-    const hash = () => show.services.rundown.ready().find(({ cueId }) => cueId === "the-original")?.hash ?? "";
+    const hash = () =>
+      show.services.rundown.ready().find(({ cueId }) => cueId === "the-original")?.hash ?? "";
     const { revision } = views().find(({ cueId }) => cueId === "the-duplicate") ?? { revision: 0 };
     await edit({ kind: "changeCue", cueId: "the-duplicate", doc: name("once"), baseRevision: revision });
     expect(show.services.contents.find(hash())).toMatchObject({ title: "twice" });

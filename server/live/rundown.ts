@@ -178,7 +178,8 @@ export class Rundown {
   #forget(cueId: string): void {
     const hash = this.#compiled.get(cueId)?.hash;
     this.#compiled.delete(cueId);
-    if (hash && ![...this.#compiled.values()].some((other) => other.hash === hash)) this.#contents.forget(hash);
+    if (hash && ![...this.#compiled.values()].some((other) => other.hash === hash))
+      this.#contents.forget(hash);
   }
 
   #compile(cue: StoredCue): CompiledCue {
