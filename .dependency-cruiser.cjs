@@ -5,7 +5,7 @@ module.exports = {
       name: "core-stands-alone",
       comment: "core is pure: itself and small pure packages only",
       severity: "error",
-      from: { path: "^core/", pathNot: "\\.test\\.ts$" },
+      from: { path: "^core/", pathNot: "\\.test\\.ts$|/test-support/" },
       to: {
         pathNot:
           "^core/|^node_modules/(zod|bidi-js|linebreak|harfbuzzjs|base64-js|tiny-inflate|unicode-trie)/",
