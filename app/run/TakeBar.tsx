@@ -20,40 +20,42 @@ export function TakeBar({
   const canUndo = desk.state.undo !== null && desk.state.undo.airRevision === desk.state.airRevision;
   const armed = desk.state.arm !== null;
   return (
-    <div
-      // A click leaves the focus where it was: Enter must not press the take again.
-      onMouseDown={(event) => event.preventDefault()}
-      role="toolbar"
-      aria-label="Air"
-      className="flex items-stretch gap-2 border-t border-l border-edge bg-raised p-2.5"
-    >
-      <button
-        type="button"
-        disabled={!desk.next}
-        onClick={() => store.take("animated")}
-        className="flex w-[146px] flex-col items-center justify-center gap-1.5 rounded-lg bg-next px-3 text-[18px] font-bold text-on-bright hover:brightness-110 disabled:bg-lifted disabled:text-second"
+    <section aria-label="Air" className="border-t border-l border-edge bg-raised p-2.5">
+      <div
+        // A click leaves the focus where it was: Enter must not press the take again.
+        onMouseDown={(event) => event.preventDefault()}
+        role="toolbar"
+        aria-label="Take"
+        className="flex h-full items-stretch gap-2"
       >
-        {armed ? "Take armed" : "Take next"}
-        <kbd className="border-on-bright/40! bg-transparent! text-on-bright!">Space</kbd>
-      </button>
-      <div className="grid flex-1 grid-cols-5 gap-1.5">
-        <Small label="Cut" keyName="X" disabled={!desk.next} onPress={() => store.take("cut")} />
-        <Small
-          label={outLayerName ? `${outLayerName} out` : "Out"}
-          keyName="O"
-          disabled={!outLayerId}
-          onPress={() => outLayerId && store.press({ kind: "out", layerId: outLayerId, how: "animated" })}
-        />
-        <Small
-          label="Undo take"
-          keyName="U"
-          disabled={!canUndo}
-          onPress={() => store.press({ kind: "undoTake" })}
-        />
-        <Hold label="Clear" keyName="Esc" held={held === "clear"} command="clear" />
-        <Hold label="Clear all" keyName="Del" held={held === "clearEverything"} command="clearEverything" />
+        <button
+          type="button"
+          disabled={!desk.next}
+          onClick={() => store.take("animated")}
+          className="flex w-[146px] flex-col items-center justify-center gap-1.5 rounded-lg bg-next px-3 text-[18px] font-bold text-on-bright hover:brightness-110 disabled:bg-lifted disabled:text-second"
+        >
+          {armed ? "Take armed" : "Take next"}
+          <kbd className="border-on-bright/40! bg-transparent! text-on-bright!">Space</kbd>
+        </button>
+        <div className="grid flex-1 grid-cols-5 gap-1.5">
+          <Small label="Cut" keyName="X" disabled={!desk.next} onPress={() => store.take("cut")} />
+          <Small
+            label={outLayerName ? `${outLayerName} out` : "Out"}
+            keyName="O"
+            disabled={!outLayerId}
+            onPress={() => outLayerId && store.press({ kind: "out", layerId: outLayerId, how: "animated" })}
+          />
+          <Small
+            label="Undo take"
+            keyName="U"
+            disabled={!canUndo}
+            onPress={() => store.press({ kind: "undoTake" })}
+          />
+          <Hold label="Clear" keyName="Esc" held={held === "clear"} command="clear" />
+          <Hold label="Clear all" keyName="Del" held={held === "clearEverything"} command="clearEverything" />
+        </div>
       </div>
-    </div>
+    </section>
   );
 }
 
