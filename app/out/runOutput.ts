@@ -13,6 +13,7 @@ import { ShowCopy } from "../live/showCopy.ts";
 import { newId } from "../ui/newId.ts";
 
 const REPORT_MS = 500;
+const SOON_MS = 100;
 const RELOAD_FONTS_MS = 1_000;
 
 /** The stage for the window's present size. Another size means other plates. */
@@ -65,8 +66,9 @@ export function runOutput(root: HTMLElement, output: Output, token: string): () 
       root.dataset.firstFrameMs = `${report.atMs}`;
       sendReport();
     }
-    const moving = stillUntil(timeline, report.atMs) === null;
-    root.dataset.moving = moving ? "yes" : "no";
+    // A take begins a little ahead of now: what is about to move counts as moving.
+    const still = stillUntil(timeline, report.atMs);
+    root.dataset.moving = still === null || still - report.atMs < SOON_MS ? "yes" : "no";
   };
 
   const update = () => {
