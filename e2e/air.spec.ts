@@ -1,5 +1,15 @@
 import { brightness, largestDifference, pixel, shoot } from "./support/pixels.ts";
-import { expect, marked, openDesk, output, seqOf, settled, takeSteps, test } from "./support/show.ts";
+import {
+  expect,
+  marked,
+  openDesk,
+  output,
+  seqOf,
+  settled,
+  takeSteps,
+  takeToSong,
+  test,
+} from "./support/show.ts";
 
 test("by keyboard alone, words come to two screens, each in its own shape", async ({
   page,
@@ -45,11 +55,7 @@ test("before, during and after a take: the picture comes by degrees and then sta
 test("the bar stays to the pixel while the words change", async ({ page, show, openOutput }) => {
   await openDesk(page, show);
   const stream = await openOutput(show, 1);
-  await takeSteps(page, stream, 5);
-  // The strap would lie over the band: out with it first.
-  const taken = await seqOf(stream);
-  await page.keyboard.press("3");
-  await settled(stream, taken + 1);
+  await takeToSong(page, stream);
   const before = await shoot(stream);
   const seq = await seqOf(stream);
   // Every frame of the change: where the panel stands, how solid it is, and how many contents of the words are up.

@@ -2,7 +2,17 @@ import { readFileSync } from "node:fs";
 import { createRequire } from "node:module";
 import type BetterSqlite from "better-sqlite3";
 import { largestDifference, shoot } from "./support/pixels.ts";
-import { expect, marked, openDesk, output, seqOf, settled, takeSteps, test } from "./support/show.ts";
+import {
+  expect,
+  marked,
+  openDesk,
+  output,
+  seqOf,
+  settled,
+  takeSteps,
+  takeToSong,
+  test,
+} from "./support/show.ts";
 
 test("the server is killed in mid-show: outputs stay, and it comes back to the same air with nothing lost", async ({
   page,
@@ -75,10 +85,7 @@ test("a cue edited while it is on air leaves the air alone and is marked", async
 }) => {
   await openDesk(page, show);
   const stream = await openOutput(show, 1);
-  await takeSteps(page, stream, 5);
-  const taken = await seqOf(stream);
-  await page.keyboard.press("3");
-  await settled(stream, taken + 1);
+  await takeToSong(page, stream);
   const before = await shoot(stream);
   const other = await (await browser.newContext()).newPage();
   await openDesk(other, show, "prepare");

@@ -139,3 +139,11 @@ export async function takeSteps(desk: Page, screen: Page, count: number): Promis
   }
   await expect(output(screen)).toHaveAttribute("data-moving", "no");
 }
+
+/** The demo show up to the first words of its first song, with the strap before it taken out: it would lie over the band. */
+export async function takeToSong(desk: Page, screen: Page): Promise<void> {
+  await takeSteps(desk, screen, 5);
+  const taken = await seqOf(screen);
+  await desk.keyboard.press("3");
+  await settled(screen, taken + 1);
+}
