@@ -5,3 +5,5 @@ import { type Services, servicesContext } from "../server/services.ts";
 export function getServices(context: Readonly<RouterContextProvider>): Services {
   return context.get(servicesContext());
 }
+
+export { wornBy } from "../server/live/showHost.ts";

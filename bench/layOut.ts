@@ -19,7 +19,10 @@ export async function benchLayOut(): Promise<void> {
     leading: 1.35,
     keepLinesAbovePx: null,
     balance: true,
-    fontStack: FALLBACK_FONTS,
+    paragraphGap: 0,
+    fonts: FALLBACK_FONTS,
+    mode: "fit" as const,
+    condenseTo: 1,
   };
   const time = (work: () => void, count: number) => {
     for (let i = 0; i < Math.ceil(count / 3); i++) work();

@@ -1,18 +1,52 @@
 import type { CueDoc } from "../core/rundown/cueDoc.ts";
-import { HARBOUR_LAMP } from "../designs/harbourLamp.ts";
-import type { Seed } from "../designs/seed.ts";
-import { STARTER_LAYERS, STARTER_OUTFITS, STARTER_OUTPUTS, STARTER_PLAN } from "../designs/starter.ts";
+import { HARBOUR_LAMP } from "../designs/houseStyles.ts";
+import type { Seed, SeedMedia } from "../designs/seed.ts";
+import { ALL_OUTFITS, FIVE_OUTPUTS, FIVE_PLAN, STARTER_LAYERS } from "../designs/starter.ts";
 import { CARRY_THE_LAMP_DOWN, HARBOUR_KIND, NINE_BELLS } from "./songs.ts";
 
-const page = (fieldSet: string, values: Record<string, string>, stayMs: number | null = null): CueDoc => ({
+interface More {
+  readonly stayMs?: number;
+  readonly look?: string;
+}
+
+const page = (fieldSet: string, values: Record<string, string>, { stayMs, look }: More = {}): CueDoc => ({
   kind: "page",
   fieldSet,
   values,
-  stayMs,
+  look: look ?? null,
+  stayMs: stayMs ?? null,
 });
-const strap = (name: string, role: string): CueDoc => page("name", { name, role }, 8_000);
+const strap = (name: string, role: string, look?: string): CueDoc =>
+  page("name", { name, role }, { stayMs: 8_000, ...(look ? { look } : {}) });
 const song = (title: string, text: string): CueDoc => ({ kind: "song", title, credit: "", text, lines: {} });
 const reading = (reference: string): CueDoc => ({ kind: "reading", reference, text: "web" });
+
+const media = (id: string, name: string, file: string, more: Partial<SeedMedia> = {}): SeedMedia => ({
+  id,
+  name,
+  file: `demo/media/${file}`,
+  poster: null,
+  key: null,
+  ...more,
+});
+
+const MEDIA: readonly SeedMedia[] = [
+  media("demo-upper-slip", "The upper slip, winter", "upper-slip.jpg"),
+  media("demo-lantern-mark", "Lantern mark", "lantern-mark.png"),
+  media("demo-harbour-night", "Harbour at night", "harbour-night.webm", {
+    poster: "demo/media/harbour-night.jpg",
+  }),
+  media("demo-lanterns-rise", "Lanterns rise", "lanterns-rise.webm", {
+    poster: "demo/media/lanterns-rise.png",
+  }),
+  media("demo-paper-boat", "Paper boat", "paper-boat.webm", {
+    poster: "demo/media/paper-boat.png",
+    key: { color: "#15aa45", tolerance: 0.3, softness: 0.22, spill: 0.9 },
+  }),
+];
+
+const STREETS = "Ropewalk|142\nKiln Lane|118\nUpper Slip|97\nGannet Steps|64\nTarbarrel Row|51";
+const LATER = "Kiln Lane|171\nRopewalk|168\nUpper Slip|120\nTarbarrel Row|92\nGannet Steps|88";
 
 /** The Lantern Evening at Merrow Quay: an invented harbour town's winter evening. */
 export function lanternEvening(): Seed {
@@ -22,27 +56,73 @@ export function lanternEvening(): Seed {
       name: "Lantern Evening",
       place: "Merrow Quay",
       layers: STARTER_LAYERS,
-      plan: STARTER_PLAN,
-      outputs: STARTER_OUTPUTS.map((output) =>
+      plan: FIVE_PLAN,
+      outputs: FIVE_OUTPUTS.map((output) =>
         output.id === "wall" ? { ...output, name: "Loft wall" } : output,
       ),
-      outfits: STARTER_OUTFITS,
+      outfits: ALL_OUTFITS,
       style: HARBOUR_LAMP,
+      timeZone: "Europe/Lisbon",
     },
+    media: MEDIA,
     cues: [
       page("backdrop", { name: "Night harbour" }),
       page("corner", { mark: "Merrow Quay" }),
       page("title", { title: "Lantern Evening", subtitle: "The Net Loft, Merrow Quay" }),
       strap("Ilse Tarrow", "net mender"),
       song("Carry the Lamp Down", CARRY_THE_LAMP_DOWN),
-      strap("Odhran Vael", "harbour pilot"),
+      strap("Odhran Vael", "harbour pilot", "Name, on a bar"),
       reading("Ps 107:23-30"),
-      strap("Brisa Quell", "lamp keeper"),
+      strap("Brisa Quell", "lamp keeper", "Name, with a tab"),
       song("Harbour Kind", HARBOUR_KIND),
       strap("Noor Halvard", "boat school"),
       reading("John 1:1-5"),
       strap("Teodor Anselm", "leader of the quay singers"),
       song("Nine Bells, No Wind", NINE_BELLS),
+      page("crawl", {
+        items:
+          "Last ferry 22:40\nSoup in the sail room until ten\nHang lanterns on the harbour side\nThe walk to the water begins at 20:30, from Gannet Steps",
+      }),
+      page("standings", { heading: "Lanterns lit, by street", rows: STREETS }),
+      page("standings", { heading: "Lanterns lit, by street", rows: LATER }),
+      page("bars", { heading: "Lanterns lit", rows: LATER }),
+      page("picture", { picture: "demo-upper-slip", caption: "The upper slip, winter" }),
+      page("loop", { clip: "demo-harbour-night", name: "Harbour at night" }),
+      page("clip", { clip: "demo-lanterns-rise", caption: "Lanterns rise" }),
+      page("clip", { clip: "demo-paper-boat", caption: "The boat school’s first boat" }),
+      page("points", {
+        points:
+          "Lanterns are lit from Ropewalk down\nBoats go first, then the boat school\n\nKeep to the left on Gannet Steps\nSoup in the sail room afterwards",
+        heading: "Walk to the water",
+      }),
+      page("nowNext", {
+        now: "Nine Bells, No Wind",
+        next: "Walk to the water",
+        later: "Soup in the sail room",
+      }),
+      page("comment", {
+        comment: "We can see the lanterns from the ferry. Keep them lit, we are nearly home!",
+        from: "Mira, on the ferry",
+      }),
+      page("squeeze", {
+        heading: "Street by street",
+        body: "The harbour side is ahead by a window. There is still time to hang yours.",
+      }),
+      page("clock", { label: "Merrow Quay" }),
+      page("credit", {
+        title: "Carry the Lamp Down",
+        writers: "Words and tune: Merrow Quay singers",
+        publisher: "Written for this evening",
+        licence: "",
+      }),
+      page("note", { note: "Slower in the last verse: the ferry is late" }, { stayMs: 20_000 }),
+      page("countdown", { to: "20:30", label: "The walk begins at 20:30" }),
+      page("roll", {
+        lines:
+          "Ilse Tarrow, nets\nOdhran Vael, harbour pilot\nBrisa Quell, lamps\nNoor Halvard, boat school\nTeodor Anselm, singers\nEverybody on Ropewalk\nThank you",
+        heading: "With thanks",
+      }),
+      page("standby", { title: "Walk to the water", subtitle: "20:30, meet at Gannet Steps" }),
       page("title", { title: "Walk to the water", subtitle: "20:30, meet at Gannet Steps" }),
     ],
   };

@@ -1,39 +1,123 @@
-import type { FieldSet } from "../core/scene/fieldSet.ts";
+import type { FieldDef, FieldSet } from "../core/scene/fieldSet.ts";
+
+const line = (name: string, label: string, hint: string, maxLength = 160): FieldDef => ({
+  name,
+  label,
+  hint,
+  maxLength,
+  kind: "line",
+});
+const lines = (name: string, label: string, hint: string, maxLength = 2_000): FieldDef => ({
+  name,
+  label,
+  hint,
+  maxLength,
+  kind: "lines",
+});
+const media = (name: string, label: string, hint: string): FieldDef => ({
+  name,
+  label,
+  hint,
+  maxLength: 80,
+  kind: "media",
+});
+const free = (field: FieldDef): FieldDef => ({ ...field, optional: true });
+
+const set = (
+  id: string,
+  name: string,
+  layerId: string,
+  fields: FieldDef[],
+  stepsBy: string | null = null,
+): FieldSet => ({
+  id,
+  name,
+  layerId,
+  fields,
+  stepsBy,
+});
 
 /** The field sets that ship. Pages offer these fields; templates show them. */
 export const FIELD_SETS: readonly FieldSet[] = [
-  {
-    id: "name",
-    name: "Name strap",
-    layerId: "titles",
-    fields: [
-      { name: "name", label: "Name", hint: "Who is speaking", maxLength: 120 },
-      { name: "role", label: "Role", hint: "What they do, or where they are from", maxLength: 160 },
+  set("name", "Name strap", "titles", [
+    line("name", "Name", "Who is speaking", 120),
+    line("role", "Role", "What they do, or where they are from"),
+  ]),
+  set("title", "Title", "words", [
+    line("title", "Title", "Large, on one or two lines"),
+    line("subtitle", "Line under it", "Place, time or subject", 200),
+  ]),
+  set(
+    "points",
+    "Points",
+    "words",
+    [
+      lines("points", "Points", "One on each line; each comes with a press. Empty lines part groups"),
+      line("heading", "Heading", "Above the points"),
     ],
-  },
-  {
-    id: "title",
-    name: "Title",
-    layerId: "words",
-    fields: [
-      { name: "title", label: "Title", hint: "Large, on one or two lines", maxLength: 160 },
-      { name: "subtitle", label: "Line under it", hint: "Place, time or subject", maxLength: 200 },
-    ],
-  },
-  {
-    id: "corner",
-    name: "Corner mark",
-    layerId: "corner",
-    fields: [{ name: "mark", label: "Mark", hint: "A short name that stays up", maxLength: 40 }],
-  },
-  {
-    id: "backdrop",
-    name: "Backdrop",
-    layerId: "backdrop",
-    fields: [{ name: "name", label: "Name", hint: "For the script only; it is not shown", maxLength: 80 }],
-  },
-  { id: "words", name: "Song", layerId: "words", fields: [] },
-  { id: "reading", name: "Reading", layerId: "words", fields: [] },
+    "points",
+  ),
+  set("corner", "Corner mark", "corner", [
+    line("mark", "Mark", "A short name that stays up", 40),
+    media("picture", "Picture", "In place of the lamp"),
+  ]),
+  set("backdrop", "Backdrop", "backdrop", [line("name", "Name", "For the script only; it is not shown", 80)]),
+  set("loop", "Moving backdrop", "backdrop", [
+    media("clip", "Clip", "Loops behind the words"),
+    line("name", "Name", "For the script only; it is not shown", 80),
+  ]),
+  set("picture", "Picture", "picture", [
+    media("picture", "Picture", "From the library"),
+    line("caption", "Caption", "Under the picture"),
+  ]),
+  set("clip", "Clip", "picture", [
+    media("clip", "Clip", "Plays once and leaves"),
+    line("caption", "Caption", "Under the clip"),
+  ]),
+  set("crawl", "Crawl", "ticker", [lines("items", "Notices", "One on each line")]),
+  set("roll", "Roll", "words", [
+    lines("lines", "Lines", "They go up, one after another"),
+    free(line("heading", "Heading", "Stands above")),
+  ]),
+  set("countdown", "Countdown", "words", [
+    line("to", "To", "A time (19:00) or a length (5 min)", 20),
+    line("label", "Words above", "What it counts to"),
+  ]),
+  set("clock", "Clock", "picture", [free(line("label", "Words beside", "Place or event"))]),
+  set("nowNext", "Now and next", "titles", [
+    line("now", "Now", "What is on"),
+    line("next", "Next", "What follows"),
+    line("later", "Later", "What comes after that"),
+  ]),
+  set("comment", "Comment", "titles", [
+    lines("comment", "Comment", "What they wrote", 600),
+    line("from", "From", "Who wrote it", 80),
+  ]),
+  set("standings", "Table", "words", [
+    lines("rows", "Rows", "One on each line; cells parted by a tab or |"),
+    line("heading", "Heading", "Above the table"),
+  ]),
+  set("bars", "Bars", "words", [
+    lines("rows", "Rows", "Name | number, one on each line"),
+    line("heading", "Heading", "Above the bars"),
+  ]),
+  set("squeeze", "Squeeze", "picture", [
+    line("heading", "Heading", "Beside the window"),
+    lines("body", "Words", "Under the heading", 600),
+  ]),
+  set("credit", "Credit", "titles", [
+    line("title", "Title", "Of the song or piece"),
+    line("writers", "Writers", "Words and tune"),
+    line("publisher", "Publisher and year", ""),
+    line("licence", "Licence", "Number of the venue"),
+  ]),
+  set("note", "Note to the stage", "titles", [lines("note", "Note", "Only those on stage see it", 300)]),
+  set("standby", "Stand-by", "titles", [
+    line("title", "Title", "What people see while they wait"),
+    line("subtitle", "Line under it", "When it begins"),
+  ]),
+  set("words", "Song", "words", []),
+  set("reading", "Reading", "words", []),
 ];
 
 /** The ones a page cue can have; songs and readings make their own fields. */

@@ -1,3 +1,4 @@
+import type { ChromaKey } from "../core/picture/chromaKey.ts";
 import type { CueDoc } from "../core/rundown/cueDoc.ts";
 import type { HouseStyle } from "../core/scene/houseStyle.ts";
 import type { Layer, Output, ScreenPlan } from "../core/screens/plan.ts";
@@ -13,10 +14,23 @@ export interface NewShow {
   readonly outputs: readonly Output[];
   readonly outfits: readonly StarterOutfit[];
   readonly style: HouseStyle;
+  /** IANA zone for times of day. */
+  readonly timeZone: string;
 }
 
 /** What a database with no show in it is filled with. */
 export interface Seed {
   readonly show: NewShow;
+  /** Files of the library, beside the demo's code: id, name and what is known of them. */
+  readonly media: readonly SeedMedia[];
   readonly cues: readonly CueDoc[];
+}
+
+export interface SeedMedia {
+  readonly id: string;
+  readonly name: string;
+  /** Below the project's folder. */
+  readonly file: string;
+  readonly poster: string | null;
+  readonly key: ChromaKey | null;
 }

@@ -1,13 +1,18 @@
 import type { Template } from "../core/scene/template.ts";
 import type { Layer, Output, ScreenPlan } from "../core/screens/plan.ts";
-import * as band from "./bandTemplates.ts";
-import * as wall from "./wallTemplates.ts";
+import { BAND_TEMPLATES } from "./templates/band.ts";
+import { PORCH_TEMPLATES } from "./templates/porch.ts";
+import { RIBBON_TEMPLATES } from "./templates/ribbon.ts";
+import { STAGE_TEMPLATES } from "./templates/stageReturn.ts";
+import { WALL_TEMPLATES } from "./templates/wall.ts";
 
 /** What a new show starts with: layers, two screens, an outfit for each, and a plan. */
 export const STARTER_LAYERS: readonly Layer[] = [
   { id: "backdrop", name: "Backdrop", persistent: true },
+  { id: "picture", name: "Picture", persistent: false },
   { id: "words", name: "Words", persistent: false },
   { id: "titles", name: "Titles", persistent: false },
+  { id: "ticker", name: "Ticker", persistent: true },
   { id: "corner", name: "Corner", persistent: true },
 ];
 
@@ -15,43 +20,71 @@ export interface StarterOutfit {
   readonly id: string;
   readonly name: string;
   readonly linesPerSlide: number;
-  /** One for each field set it shows. */
+  /** For each field set it shows, the one it wears and after it those a page may choose. */
   readonly templates: readonly Template[];
 }
 
-export const STARTER_OUTFITS: readonly StarterOutfit[] = [
-  {
-    id: "full",
-    name: "Full words",
-    linesPerSlide: 4,
-    templates: [
-      wall.wallBackdrop,
-      wall.wallTitle,
-      wall.wallLyrics,
-      wall.wallReading,
-      wall.wallName,
-      wall.wallCorner,
-    ],
-  },
-  {
-    id: "band",
-    name: "Two-line band",
-    linesPerSlide: 2,
-    templates: [band.bandLyrics, band.bandReading, band.bandName, band.bandTitle, band.bandCorner],
-  },
-];
+const OUTFITS = {
+  full: { id: "full", name: "Full words", linesPerSlide: 4, templates: WALL_TEMPLATES },
+  band: { id: "band", name: "Two-line band", linesPerSlide: 2, templates: BAND_TEMPLATES },
+  ribbon: { id: "ribbon", name: "Ribbon", linesPerSlide: 2, templates: RIBBON_TEMPLATES },
+  porch: { id: "porch", name: "Portrait", linesPerSlide: 4, templates: PORCH_TEMPLATES },
+  stage: { id: "stage", name: "Stage return", linesPerSlide: 4, templates: STAGE_TEMPLATES },
+} as const satisfies Record<string, StarterOutfit>;
 
-export const STARTER_OUTPUTS: readonly Output[] = [
-  { id: "wall", name: "Wall", widthPx: 1920, heightPx: 1080, backdrop: "opaque" },
-  { id: "stream", name: "Stream", widthPx: 1920, heightPx: 1080, backdrop: "transparent" },
+export const STARTER_OUTFITS: readonly StarterOutfit[] = [OUTFITS.full, OUTFITS.band];
+/** Every outfit that ships. */
+export const ALL_OUTFITS: readonly StarterOutfit[] = Object.values(OUTFITS);
+
+const output = (
+  id: string,
+  name: string,
+  widthPx: number,
+  heightPx: number,
+  more: Partial<Omit<Output, "id" | "name" | "widthPx" | "heightPx">> = {},
+): Output => ({
+  id,
+  name,
+  widthPx,
+  heightPx,
+  backdrop: "opaque",
+  frameRate: "60",
+  signal: "picture",
+  sound: false,
+  program: false,
+  ...more,
+});
+
+const WALL = output("wall", "Wall", 1920, 1080, { sound: true });
+const STREAM = output("stream", "Stream", 1920, 1080, { backdrop: "transparent" });
+
+export const STARTER_OUTPUTS: readonly Output[] = [WALL, STREAM];
+/** A house full of screens, each of its own shape. */
+export const FIVE_OUTPUTS: readonly Output[] = [
+  WALL,
+  STREAM,
+  output("ribbon", "Quay ribbon", 1920, 360),
+  output("porch", "Porch", 1080, 1920),
+  output("singers", "Singers", 1280, 720),
 ];
 
 const ALL_LAYERS = STARTER_LAYERS.map(({ id }) => id);
+const without = (...ids: string[]) => ALL_LAYERS.filter((id) => !ids.includes(id));
+
 export const STARTER_PLAN: ScreenPlan = {
   id: "evening",
   name: "Evening",
   outputs: {
     wall: { outfitId: "full", layerIds: ALL_LAYERS },
     stream: { outfitId: "band", layerIds: ALL_LAYERS },
+  },
+};
+export const FIVE_PLAN: ScreenPlan = {
+  ...STARTER_PLAN,
+  outputs: {
+    ...STARTER_PLAN.outputs,
+    ribbon: { outfitId: "ribbon", layerIds: ALL_LAYERS },
+    porch: { outfitId: "porch", layerIds: without("titles") },
+    singers: { outfitId: "stage", layerIds: without("ticker", "corner") },
   },
 };

@@ -156,7 +156,7 @@ test("cut has no motion; undo puts back; out, clear and clear everything take of
   const stream = await openOutput(show, 1);
   await takeSteps(page, stream, 5);
   const seq = await seqOf(stream);
-  await page.keyboard.press("3");
+  await page.keyboard.press("4");
   await settled(stream, seq + 1);
   const words = await shoot(stream);
   await page.keyboard.press("x");

@@ -1,14 +1,15 @@
-import { createCanvas, Path2D as NapiPath } from "@napi-rs/canvas";
+import { createCanvas } from "@napi-rs/canvas";
 import { PNG } from "pngjs";
 import { layOut } from "../core/scene/layOut.ts";
 import { FALLBACK_FONTS } from "../core/text/fontList.ts";
 import { prepareText } from "../core/text/prepare.ts";
 import { setLines } from "../core/text/setLines.ts";
 import { wrapLines } from "../core/text/wrap.ts";
-import { bandLyrics, bandName } from "../designs/bandTemplates.ts";
-import { HARBOUR_LAMP } from "../designs/harbourLamp.ts";
-import { type Canvas2D, type PathMaker, paintPicture } from "../painters/paint.ts";
+import { HARBOUR_LAMP } from "../designs/houseStyles.ts";
+import * as band from "../designs/templates/band.ts";
+import { paintPicture } from "../painters/paint.ts";
 import { loadShaper } from "../server/fonts.ts";
+import { contextOf, serverPaintKit } from "../server/stills/serverCanvas.ts";
 import { expect, openDesk, takeSteps, test } from "./support/show.ts";
 
 const WORDS: Readonly<Record<string, { font: string; words: string }>> = {
@@ -89,31 +90,27 @@ test("the server's painter and the window's give the same plates", async ({ page
   const plates = await collect();
   await takeSteps(page, stream, 1);
   plates.push(...(await collect()));
+  const HD = { widthPx: 1920, heightPx: 1080 };
+  const resources = { shaper, fallbackFonts: FALLBACK_FONTS };
   const pages = [
+    layOut(band.name, { name: "Ilse Tarrow", role: "net mender" }, HARBOUR_LAMP, HD, resources),
     layOut(
-      bandName,
-      { name: "Ilse Tarrow", role: "net mender" },
-      HARBOUR_LAMP,
-      { widthPx: 1920, heightPx: 1080 },
-      FALLBACK_FONTS,
-      shaper,
-    ),
-    layOut(
-      bandLyrics,
+      band.lyrics,
       { words: "The tide has gone to fetch the moon,\nthe slip is dark with rain;", credit: "" },
       HARBOUR_LAMP,
-      { widthPx: 1920, heightPx: 1080 },
-      FALLBACK_FONTS,
-      shaper,
+      HD,
+      resources,
     ),
   ];
   const largest: Record<string, number> = {};
   for (const [slot, { parts }] of pages.entries()) {
-    for (const { objectId, picture } of parts) {
+    for (const { objectId, content } of parts) {
+      if (content.kind !== "plate") throw new Error(`${objectId} is a ${content.kind}`);
+      const { picture } = content.plate;
       const { width, height } = picture.bounds;
       const canvas = createCanvas(width, height);
       const context = canvas.getContext("2d");
-      paintPicture(context as unknown as Canvas2D, picture, 1, shaper, NapiPath as unknown as PathMaker);
+      paintPicture(contextOf(canvas), picture, 1, serverPaintKit(shaper));
       const ours = context.getImageData(0, 0, width, height).data;
       const layer = slot === 0 ? "titles" : "words";
       const plate = plates.find(

@@ -1,9 +1,30 @@
-import type { Placement } from "../core/screens/compose.ts";
+import type { Pose } from "../core/motion/pose.ts";
+import type { CornerRadii, Rect } from "../core/picture/picture.ts";
+import type { ClipShape } from "../core/scene/part.ts";
+import type { Placement } from "../core/screens/placements.ts";
+import { boundsOf, clipOf, isAtRest, opacityOf } from "./geometry.ts";
 import type { PlateCache } from "./plateCache.ts";
+import { type VideoMaker, VideoPlate } from "./videoPlate.ts";
 
 interface Shown {
-  readonly key: string;
-  readonly canvas: HTMLCanvasElement;
+  readonly element: HTMLElement;
+  /** Equal marks mean that the element can stay. */
+  readonly mark: string;
+  readonly children: Map<string, Shown> | null;
+  readonly discard: () => void;
+  readonly video?: VideoPlate;
+}
+
+export interface StageParts {
+  readonly plates: PlateCache;
+  /** Device pixels to each output pixel; the plates must have the same. */
+  readonly scale: number;
+  readonly pixelRatio: number;
+  /** Makes clips play; without it their posters are shown. */
+  readonly videos?: VideoMaker;
+  /** An element that shows the program picture and fills whatever box it is given. */
+  readonly makeProgram?: () => HTMLElement;
+  readonly isKey?: boolean;
 }
 
 /**
@@ -12,83 +33,223 @@ interface Shown {
  */
 export class ElementStage {
   readonly #root: HTMLElement;
-  readonly #plates: PlateCache;
-  readonly #scale: number;
-  readonly #pixelRatio: number;
-  #shown = new Map<string, Shown>();
+  readonly #parts: StageParts;
+  readonly #css: (outputPx: number) => string;
+  readonly #shown = new Map<string, Shown>();
 
-  /**
-   * @param root an element the size of the picture; the stage owns what is in it
-   * @param scale device pixels to each output pixel; the plates must have the same
-   */
-  constructor(root: HTMLElement, plates: PlateCache, scale: number, pixelRatio: number) {
+  /** @param root an element the size of the picture; the stage owns what is in it */
+  constructor(root: HTMLElement, parts: StageParts) {
     this.#root = root;
-    this.#plates = plates;
-    this.#scale = scale;
-    this.#pixelRatio = pixelRatio;
+    this.#parts = parts;
+    this.#css = (outputPx) => `${(outputPx * parts.scale) / parts.pixelRatio}px`;
   }
 
   /** Shows exactly these placements, from the back to the front. */
   draw(placements: readonly Placement[]): void {
-    const wanted = new Set(placements.map(({ piece }) => piece.id));
-    for (const [id, shown] of this.#shown) if (!wanted.has(id)) this.#remove(id, shown);
-    let before: HTMLCanvasElement | null = null;
+    this.#drawInto(this.#root, this.#shown, placements);
+  }
+
+  /** Lets go of clips that play. */
+  discard(): void {
+    this.draw([]);
+  }
+
+  #drawInto(root: HTMLElement, shown: Map<string, Shown>, placements: readonly Placement[]): void {
+    const wanted = new Set(placements.map(({ id }) => id));
+    for (const [id, item] of shown)
+      if (!wanted.has(id)) {
+        shown.delete(id);
+        item.discard();
+      }
+    let before: Element | null = null;
     for (const placement of placements) {
-      const canvas = this.#getCanvas(placement);
-      const expected: Element | null = before ? before.nextElementSibling : this.#root.firstElementChild;
-      if (expected !== canvas) this.#root.insertBefore(canvas, expected);
-      this.#pose(canvas, placement);
-      before = canvas;
+      const item = this.#getShown(shown, placement);
+      const expected: Element | null = before ? before.nextElementSibling : root.firstElementChild;
+      if (expected !== item.element) root.insertBefore(item.element, expected);
+      this.#update(item, placement);
+      before = item.element;
     }
   }
 
-  #getCanvas({ piece }: Placement): HTMLCanvasElement {
-    const shown = this.#shown.get(piece.id);
-    if (shown && shown.key === piece.key) return shown.canvas;
-    if (shown) this.#remove(piece.id, shown);
-    const canvas = this.#plates.acquire(piece.key, piece.picture);
-    const { bounds } = piece.picture;
-    const { style } = canvas;
-    canvas.dataset.piece = piece.id;
-    style.position = "absolute";
-    style.left = this.#css(bounds.x * this.#scale);
-    style.top = this.#css(bounds.y * this.#scale);
-    style.width = this.#css(canvas.width);
-    style.height = this.#css(canvas.height);
-    this.#shown.set(piece.id, { key: piece.key, canvas });
-    return canvas;
+  #getShown(shown: Map<string, Shown>, placement: Placement): Shown {
+    const mark = markOf(placement);
+    const known = shown.get(placement.id);
+    if (known?.mark === mark) return known;
+    known?.discard();
+    const made = this.#make(placement, mark);
+    made.element.dataset.piece = placement.id;
+    made.element.style.position = "absolute";
+    shown.set(placement.id, made);
+    return made;
   }
 
-  #pose(canvas: HTMLCanvasElement, { pose }: Placement): void {
-    const { style } = canvas;
-    const x = (pose.offsetXPx * this.#scale) / this.#pixelRatio;
-    const y = (pose.offsetYPx * this.#scale) / this.#pixelRatio;
-    const atRest = x === 0 && y === 0 && pose.scale === 1;
-    set(style, "transform", atRest ? "none" : `translate(${x}px, ${y}px) scale(${pose.scale})`);
-    set(style, "opacity", `${Math.max(0, Math.min(1, pose.opacity))}`);
-    const clipped = pose.clipLeft > 0 || pose.clipTop > 0 || pose.clipRight > 0 || pose.clipBottom > 0;
-    const percent = (fraction: number) => `${Math.max(0, Math.min(1, fraction)) * 100}%`;
+  #make(placement: Placement, mark: string): Shown {
+    const { plates, videos, makeProgram } = this.#parts;
+    switch (placement.kind) {
+      case "plate": {
+        const { plate } = placement;
+        const element = plates.acquire(plate);
+        const discard = () => {
+          element.remove();
+          plates.release(plate.key, element);
+        };
+        return { element, mark, children: null, discard };
+      }
+      case "group": {
+        const element = document.createElement("div");
+        element.style.inset = "0";
+        if (placement.blend !== "normal") element.style.mixBlendMode = placement.blend;
+        else if (placement.clip) element.style.isolation = "isolate";
+        const children = new Map<string, Shown>();
+        const discard = () => {
+          for (const child of children.values()) child.discard();
+          element.remove();
+        };
+        return { element, mark, children, discard };
+      }
+      case "video": {
+        if (videos && !this.#parts.isKey) {
+          const video = new VideoPlate(placement.video, videos);
+          return { element: video.element, mark, children: null, discard: () => video.discard(), video };
+        }
+        const { poster } = placement.video;
+        const element = poster ? plates.acquire(poster) : document.createElement("div");
+        const discard = () => {
+          element.remove();
+          if (poster) plates.release(poster.key, element as HTMLCanvasElement);
+        };
+        return { element, mark, children: null, discard };
+      }
+      case "program": {
+        const element = makeProgram?.() ?? document.createElement("div");
+        element.style.overflow = "hidden";
+        return { element, mark, children: null, discard: () => element.remove() };
+      }
+    }
+  }
+
+  #update(item: Shown, placement: Placement): void {
+    const { style } = item.element;
+    const { pose } = placement;
+    switch (placement.kind) {
+      case "plate": {
+        const bounds = boundsOf(placement);
+        this.#box(style, bounds, item.element);
+        this.#transform(style, pose);
+        set(style, "opacity", `${opacityOf(pose)}`);
+        set(style, "clipPath", this.#inset(clipOf(pose, bounds), bounds, placement.cornerPx));
+        return;
+      }
+      case "group": {
+        const { center, x, y } = placement;
+        set(style, "transformOrigin", `${this.#css(center.x)} ${this.#css(center.y)}`);
+        this.#transform(style, { ...pose, offsetXPx: pose.offsetXPx + x, offsetYPx: pose.offsetYPx + y });
+        set(style, "opacity", `${opacityOf(pose)}`);
+        set(style, "clipPath", placement.clip ? this.#shape(placement.clip) : "none");
+        this.#drawInto(item.element, item.children as Map<string, Shown>, placement.children);
+        return;
+      }
+      case "video": {
+        const { box, poster } = placement.video;
+        if (item.video) {
+          this.#box(style, { ...box, x: placement.x + box.x, y: placement.y + box.y });
+          item.video.update(placement, (px) => this.#css(px));
+        } else if (poster) {
+          const { bounds } = poster.picture;
+          this.#box(style, { ...bounds, x: placement.x + bounds.x, y: placement.y + bounds.y }, item.element);
+        }
+        this.#transform(style, pose);
+        set(style, "opacity", `${opacityOf(pose)}`);
+        const clip = clipOf(pose, box);
+        set(style, "clipPath", clip ? this.#inset(clip, box, 0) : this.#round(placement.video.radiiPx));
+        return;
+      }
+      case "program": {
+        this.#box(style, placement.rect);
+        set(style, "opacity", `${opacityOf(pose)}`);
+        set(style, "clipPath", this.#round(placement.radiiPx));
+      }
+    }
+  }
+
+  /** A plate's canvas is as large as it was painted; other elements are as large as their box. */
+  #box(style: CSSStyleDeclaration, box: Rect, painted?: HTMLElement): void {
+    const { pixelRatio } = this.#parts;
+    set(style, "left", this.#css(box.x));
+    set(style, "top", this.#css(box.y));
+    const isPlate = painted instanceof HTMLCanvasElement;
+    set(style, "width", isPlate ? `${painted.width / pixelRatio}px` : this.#css(box.width));
+    set(style, "height", isPlate ? `${painted.height / pixelRatio}px` : this.#css(box.height));
+  }
+
+  #transform(style: CSSStyleDeclaration, pose: Pose): void {
+    if (isAtRest(pose)) {
+      set(style, "transform", "none");
+      return;
+    }
+    const turn = pose.rotationDeg === 0 ? "" : ` rotate(${pose.rotationDeg}deg)`;
+    const grow = ` scale(${pose.scale * pose.scaleX}, ${pose.scale * pose.scaleY})`;
     set(
       style,
-      "clipPath",
-      clipped
-        ? `inset(${percent(pose.clipTop)} ${percent(pose.clipRight)} ${percent(pose.clipBottom)} ${percent(pose.clipLeft)})`
-        : "none",
+      "transform",
+      `translate(${this.#css(pose.offsetXPx)}, ${this.#css(pose.offsetYPx)})${turn}${grow}`,
     );
   }
 
-  #remove(id: string, shown: Shown): void {
-    this.#shown.delete(id);
-    shown.canvas.remove();
-    this.#plates.release(shown.key, shown.canvas);
+  #inset(
+    clip: Rect | undefined,
+    box: { readonly width: number; readonly height: number },
+    cornerPx: number,
+  ): string {
+    if (!clip) return "none";
+    const right = box.width - clip.x - clip.width;
+    const bottom = box.height - clip.y - clip.height;
+    const round = cornerPx > 0 ? ` round ${this.#css(cornerPx)}` : "";
+    return `inset(${this.#css(clip.y)} ${this.#css(right)} ${this.#css(bottom)} ${this.#css(clip.x)}${round})`;
   }
 
-  #css(devicePx: number): string {
-    return `${devicePx / this.#pixelRatio}px`;
+  #round(radiiPx: CornerRadii): string {
+    return radiiPx.every((radius) => radius === 0)
+      ? "none"
+      : `inset(0 round ${radiiPx.map((radius) => this.#css(radius)).join(" ")})`;
+  }
+
+  /** A group covers the whole output: its clip is in output pixels. */
+  #shape(clip: ClipShape): string {
+    const css = this.#css;
+    switch (clip.kind) {
+      case "polygon":
+        return `polygon(${clip.points.map(({ x, y }) => `${css(x)} ${css(y)}`).join(", ")})`;
+      case "ellipse": {
+        const { x, y, width, height } = clip.rect;
+        return `ellipse(${css(width / 2)} ${css(height / 2)} at ${css(x + width / 2)} ${css(y + height / 2)})`;
+      }
+      case "box": {
+        const { x, y, width, height } = clip.rect;
+        const round = clip.radiiPx.map((radius) => css(radius)).join(" ");
+        // Edges of the clip as distances from the output's edges, which are those of the group's element.
+        return `inset(${css(y)} calc(100% - ${css(x + width)}) calc(100% - ${css(y + height)}) ${css(x)} round ${round})`;
+      }
+    }
   }
 }
 
+function markOf(placement: Placement): string {
+  switch (placement.kind) {
+    case "plate":
+      return placement.plate.key;
+    case "group":
+      return `group ${placement.blend} ${placement.clip?.kind}`;
+    case "video":
+      return `video ${placement.video.hash}`;
+    case "program":
+      return "program";
+  }
+}
+
+type Written = "transform" | "transformOrigin" | "opacity" | "clipPath" | "left" | "top" | "width" | "height";
+
 /** Writing a style that stands already would still cost a style pass. */
-function set(style: CSSStyleDeclaration, name: "transform" | "opacity" | "clipPath", value: string): void {
+function set(style: CSSStyleDeclaration, name: Written, value: string): void {
   if (style[name] !== value) style[name] = value;
 }

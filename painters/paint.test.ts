@@ -1,9 +1,10 @@
-import { createCanvas, Path2D as NapiPath } from "@napi-rs/canvas";
+import { createCanvas } from "@napi-rs/canvas";
 import { beforeAll, describe, expect, test } from "vitest";
 import type { Picture, PictureItem } from "../core/picture/picture.ts";
 import type { Shaper } from "../core/text/shaper.ts";
 import { loadShaper } from "../server/fonts.ts";
-import { type Canvas2D, type PathMaker, paintPicture } from "./paint.ts";
+import { contextOf, serverPaintKit } from "../server/stills/serverCanvas.ts";
+import { paintPicture } from "./paint.ts";
 
 let shaper: Shaper;
 beforeAll(async () => {
@@ -11,11 +12,11 @@ beforeAll(async () => {
 });
 
 const solid = (color: string) => ({ kind: "solid", color }) as const;
-const plain = { stroke: null, shadow: null };
-const bar = (more: Partial<Extract<PictureItem, { kind: "roundedRect" }>> = {}): PictureItem => ({
-  kind: "roundedRect",
+const plain = { stroke: null, shadows: [] };
+const bar = (more: Partial<Extract<PictureItem, { kind: "rectangle" }>> = {}): PictureItem => ({
+  kind: "rectangle",
   rect: { x: 10, y: 10, width: 80, height: 40 },
-  radiusPx: 16,
+  radiiPx: [16, 16, 16, 16],
   fill: solid("#ff0000"),
   ...plain,
   ...more,
@@ -25,7 +26,7 @@ function paint(items: readonly PictureItem[], scale = 1) {
   const picture: Picture = { bounds: { x: 0, y: 0, width: 100, height: 60 }, items };
   const canvas = createCanvas(100 * scale, 60 * scale);
   const context = canvas.getContext("2d");
-  paintPicture(context as unknown as Canvas2D, picture, scale, shaper, NapiPath as unknown as PathMaker);
+  paintPicture(contextOf(canvas), picture, scale, serverPaintKit(shaper));
   const { data } = context.getImageData(0, 0, canvas.width, canvas.height);
   return (x: number, y: number) => [
     ...data.slice((y * canvas.width + x) * 4, (y * canvas.width + x) * 4 + 4),
@@ -60,7 +61,7 @@ describe("painting", () => {
         { at: 1, color: "#ffffff" },
       ],
     } as const;
-    const at = paint([bar({ fill, radiusPx: 0 })]);
+    const at = paint([bar({ fill, radiiPx: [0, 0, 0, 0] })]);
     expect(at(11, 30)[0]).toBeLessThan(8);
     expect(at(88, 30)[0]).toBeGreaterThan(247);
     expect(Math.abs((at(50, 30)[0] ?? 0) - 128)).toBeLessThan(4);
@@ -74,10 +75,11 @@ describe("painting", () => {
       kind: "glyphs",
       fontId: "literata-500",
       sizePx: 48,
+      scaleX: 1,
       glyphs,
       fill: solid("#ffffff"),
       stroke: { color: "#0000ff", widthPx: 4 },
-      shadow: null,
+      shadows: [],
     };
     const at = paint([words]);
     const column = Array.from({ length: 60 }, (_, x) => at(x, 35));
@@ -87,7 +89,7 @@ describe("painting", () => {
     const shadowed = paint([
       bar({
         rect: { x: 30, y: 20, width: 30, height: 15 },
-        shadow: { color: "#000000", blurPx: 6, offsetXPx: 0, offsetYPx: 8 },
+        shadows: [{ color: "#000000", blurPx: 6, offsetXPx: 0, offsetYPx: 8 }],
       }),
     ]);
     expect(shadowed(45, 40)[3]).toBeGreaterThan(60);

@@ -1,79 +1,91 @@
-import type { Picture } from "../core/picture/picture.ts";
-import { type OutlineSource, paintPicture } from "./paint.ts";
+import { filesOf, type Picture } from "../core/picture/picture.ts";
+import type { Plate } from "../core/scene/part.ts";
+import { type Canvas2D, type PaintKit, paintPicture, type Signal } from "./paint.ts";
 
-interface Plate {
+interface Copy {
   readonly canvas: HTMLCanvasElement;
   inUse: boolean;
 }
 
+interface Entry {
+  readonly picture: Picture;
+  copies: Copy[];
+}
+
 /** Bytes of idle plates kept for the next time. Those in use are on screen and always kept. */
 const IDLE_BYTES = 160 * 1024 * 1024;
+/** Digits come several at a time and change every second: a few idle copies of small plates are kept. */
+const SMALL_BYTES = 256 * 1024;
+const IDLE_SMALL_COPIES = 3;
 
 /**
  * Pictures drawn once, as canvases, by content key and scale. A plate is lent to a stage and comes back idle;
  * the idle ones least lately used are dropped when they hold more than a fixed number of bytes.
  */
 export class PlateCache {
-  readonly #outlines: OutlineSource;
+  readonly #kit: PaintKit;
   readonly #scale: number;
-  readonly #plates = new Map<string, Plate[]>();
+  readonly #signal: Signal;
+  readonly #entries = new Map<string, Entry>();
   /** How many plates had to be painted when they were already wanted on screen. */
   coldPaints = 0;
 
-  constructor(outlines: OutlineSource, scale: number) {
-    this.#outlines = outlines;
+  constructor(kit: PaintKit, scale: number, signal: Signal = "fill") {
+    this.#kit = kit;
     this.#scale = scale;
+    this.#signal = signal;
   }
 
   /** Paints a plate ahead of its take. */
-  prime(key: string, picture: Picture): void {
-    if (this.#plates.has(key)) return;
-    this.#plates.set(key, [{ canvas: this.#paint(picture), inUse: false }]);
+  prime({ key, picture }: Plate): void {
+    if (this.#entries.has(key)) return;
+    this.#entries.set(key, { picture, copies: [{ canvas: this.#paint(picture), inUse: false }] });
     this.#dropIdle();
   }
 
   /** Lends a canvas with the picture on it; give it back with `release`. */
-  acquire(key: string, picture: Picture): HTMLCanvasElement {
-    const plates = this.#plates.get(key) ?? [];
-    let plate = plates.find(({ inUse }) => !inUse);
-    if (!plate) {
+  acquire({ key, picture }: Plate): HTMLCanvasElement {
+    const entry = this.#entries.get(key) ?? { picture, copies: [] };
+    let copy = entry.copies.find(({ inUse }) => !inUse);
+    if (!copy) {
       this.coldPaints++;
-      plate = { canvas: this.#paint(picture), inUse: false };
-      plates.push(plate);
+      copy = { canvas: this.#paint(picture), inUse: false };
+      entry.copies.push(copy);
     }
-    plate.inUse = true;
-    this.#plates.delete(key);
-    this.#plates.set(key, plates);
-    return plate.canvas;
+    copy.inUse = true;
+    this.#entries.delete(key);
+    this.#entries.set(key, entry);
+    return copy.canvas;
   }
 
   release(key: string, canvas: HTMLCanvasElement): void {
-    const plates = this.#plates.get(key) ?? [];
-    const plate = plates.find((candidate) => candidate.canvas === canvas);
-    if (plate) plate.inUse = false;
-    // One idle copy of a picture is enough.
-    const idle = plates.filter(({ inUse }) => !inUse).slice(1);
-    if (idle.length > 0)
-      this.#plates.set(
-        key,
-        plates.filter((candidate) => !idle.includes(candidate)),
-      );
+    const entry = this.#entries.get(key);
+    if (!entry) return;
+    const copy = entry.copies.find((candidate) => candidate.canvas === canvas);
+    if (copy) copy.inUse = false;
+    let kept = bytesOf(canvas) <= SMALL_BYTES ? IDLE_SMALL_COPIES : 1;
+    entry.copies = entry.copies.filter(({ inUse }) => inUse || kept-- > 0);
     this.#dropIdle();
+  }
+
+  /** A picture file has come: plates that were painted without it are painted again, where they stand. */
+  repaint(file: string): void {
+    for (const { picture, copies } of this.#entries.values())
+      if (filesOf(picture).includes(file)) for (const { canvas } of copies) this.#paintOn(canvas, picture);
   }
 
   /** Bytes of all plates held. */
   get bytes(): number {
     let sum = 0;
-    for (const plates of this.#plates.values())
-      for (const { canvas } of plates) sum += canvas.width * canvas.height * 4;
+    for (const { copies } of this.#entries.values()) for (const { canvas } of copies) sum += bytesOf(canvas);
     return sum;
   }
 
   #dropIdle(): void {
     let idleBytes = 0;
-    for (const [key, plates] of [...this.#plates].reverse()) {
-      for (const { canvas, inUse } of plates) if (!inUse) idleBytes += canvas.width * canvas.height * 4;
-      if (idleBytes > IDLE_BYTES && plates.every(({ inUse }) => !inUse)) this.#plates.delete(key);
+    for (const [key, { copies }] of [...this.#entries].reverse()) {
+      for (const { canvas, inUse } of copies) if (!inUse) idleBytes += bytesOf(canvas);
+      if (idleBytes > IDLE_BYTES && copies.every(({ inUse }) => !inUse)) this.#entries.delete(key);
     }
   }
 
@@ -81,9 +93,16 @@ export class PlateCache {
     const canvas = document.createElement("canvas");
     canvas.width = Math.max(1, Math.ceil(picture.bounds.width * this.#scale));
     canvas.height = Math.max(1, Math.ceil(picture.bounds.height * this.#scale));
-    const context = canvas.getContext("2d");
-    if (!context) throw new Error(`No 2D context for a plate of ${canvas.width}×${canvas.height}`);
-    paintPicture(context, picture, this.#scale, this.#outlines, Path2D);
+    this.#paintOn(canvas, picture);
     return canvas;
   }
+
+  #paintOn(canvas: HTMLCanvasElement, picture: Picture): void {
+    const context = canvas.getContext("2d");
+    if (!context) throw new Error(`No 2D context for a plate of ${canvas.width}×${canvas.height}`);
+    context.clearRect(0, 0, canvas.width, canvas.height);
+    paintPicture(context as Canvas2D, picture, this.#scale, this.#kit, this.#signal);
+  }
 }
+
+const bytesOf = ({ width, height }: HTMLCanvasElement) => width * height * 4;

@@ -1,4 +1,5 @@
-import { placementsAt, stillUntil, type Timeline } from "../core/screens/compose.ts";
+import type { Timeline } from "../core/screens/compose.ts";
+import { placementsAt, stillUntil } from "../core/screens/placements.ts";
 import type { ElementStage } from "./elementStage.ts";
 
 /** Times of one drawn frame. */
@@ -25,14 +26,18 @@ export class StageLoop {
   #timer: ReturnType<typeof setTimeout> | undefined;
   #lastFrameMs: number | null = null;
 
+  readonly #output: { readonly widthPx: number; readonly heightPx: number };
+
   /** @param now server time in ms */
   constructor(
     stage: ElementStage,
+    output: { readonly widthPx: number; readonly heightPx: number },
     now: () => number,
     onFrame: (report: FrameReport) => void = () => {},
     minIntervalMs = 0,
   ) {
     this.#stage = stage;
+    this.#output = output;
     this.#now = now;
     this.#onFrame = onFrame;
     this.#minIntervalMs = minIntervalMs;
@@ -47,6 +52,7 @@ export class StageLoop {
     cancelAnimationFrame(this.#frame);
     clearTimeout(this.#timer);
     this.#frame = 0;
+    this.#stage.discard();
   }
 
   #wake(): void {
@@ -62,7 +68,7 @@ export class StageLoop {
       return;
     }
     const atMs = this.#now();
-    this.#stage.draw(placementsAt(this.#timeline, atMs));
+    this.#stage.draw(placementsAt(this.#timeline, atMs, this.#output));
     const missed =
       this.#lastFrameMs === null
         ? 0

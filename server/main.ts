@@ -48,6 +48,7 @@ async function main(): Promise<void> {
     home,
     buildId: build?.assets.version ?? "dev",
     now,
+    mediaFolder: `${file}.media`,
     isOwnOrigin: createOriginCheck(flags.host).isOwnOrigin,
   });
 
@@ -100,6 +101,7 @@ async function main(): Promise<void> {
   const stop = () => {
     stopCheckpoints();
     services.live.close();
+    services.stills.close();
     server.close();
     server.closeAllConnections();
     void db.destroy().then(() => process.exit(0));

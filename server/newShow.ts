@@ -1,8 +1,8 @@
-import { HARBOUR_LAMP } from "../designs/harbourLamp.ts";
+import { HARBOUR_LAMP } from "../designs/houseStyles.ts";
 import type { Seed } from "../designs/seed.ts";
 import { STARTER_LAYERS, STARTER_OUTFITS, STARTER_OUTPUTS, STARTER_PLAN } from "../designs/starter.ts";
 
-/** A show with screens and designs and no cues yet. */
+/** A show with screens and designs and no cues yet, in this machine's time zone. */
 export function emptyShow(): Seed {
   return {
     show: {
@@ -14,7 +14,9 @@ export function emptyShow(): Seed {
       outputs: STARTER_OUTPUTS,
       outfits: STARTER_OUTFITS,
       style: HARBOUR_LAMP,
+      timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone,
     },
+    media: [],
     cues: [],
   };
 }

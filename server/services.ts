@@ -4,6 +4,7 @@ import { join } from "node:path";
 import { gunzipSync } from "node:zlib";
 import { createContext } from "react-router";
 import type { CompileContext } from "../core/rundown/compile.ts";
+import type { HouseStyle } from "../core/scene/houseStyle.ts";
 import { FALLBACK_FONTS } from "../core/text/fontList.ts";
 import { FIELD_SETS } from "../designs/fieldSets.ts";
 import type { Seed } from "../designs/seed.ts";
@@ -13,13 +14,16 @@ import { LiveServer } from "./live/liveServer.ts";
 import { Rundown } from "./live/rundown.ts";
 import { ShowHost } from "./live/showHost.ts";
 import { createReader } from "./readings.ts";
+import { StillPainter } from "./stills/stillPainter.ts";
 import { AirLog } from "./store/airLog.ts";
 import { ContentStore } from "./store/contentStore.ts";
 import { CueStore } from "./store/cueStore.ts";
 import type { Db } from "./store/database.ts";
+import { FontStore } from "./store/fontStore.ts";
 import { LinkStore } from "./store/linkStore.ts";
+import { MediaStore } from "./store/mediaStore.ts";
 import { ScriptureStore } from "./store/scriptureStore.ts";
-import { createShow, findShowId, loadShow, type Show } from "./store/showStore.ts";
+import { createShow, findShowId, loadShow, type Show, saveStyle } from "./store/showStore.ts";
 
 /** Everything that loaders, actions and the live channel need. One per process. */
 export interface Services {
@@ -31,6 +35,15 @@ export interface Services {
   readonly scriptures: ScriptureStore;
   readonly read: CompileContext["read"];
   readonly live: LiveServer;
+  readonly media: MediaStore;
+  readonly fonts: FontStore;
+  readonly stills: StillPainter;
+  /** The house style new takes wear. */
+  readonly style: () => HouseStyle;
+  /** Dresses the whole show in another style; the air keeps the one it has. */
+  readonly wearStyle: (style: HouseStyle) => Promise<void>;
+  /** Adds a font; cues are compiled anew with it. */
+  readonly addFont: FontStore["add"];
   readonly buildId: string;
   readonly now: () => number;
 }
@@ -42,6 +55,8 @@ export interface ServiceOptions {
   readonly buildId: string;
   readonly now: () => number;
   readonly isOwnOrigin: (request: IncomingMessage) => boolean;
+  /** Where pictures and clips are kept. */
+  readonly mediaFolder: string;
 }
 
 const SHIPPED_TEXTS = [{ code: "web", name: "World English Bible", file: "web.osis.xml.gz" }];
@@ -58,6 +73,13 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
     showId = seed.show.id;
   }
   const show = await loadShow(db, contents, showId);
+  const media = new MediaStore(db, contents, showId, options.mediaFolder);
+  await media.load();
+  if (isNew) await seedMedia(media, seed, home, now());
+  const fonts = new FontStore(db, showId, media, shaper);
+  await fonts.load();
+  const fallbackFonts = () => [...FALLBACK_FONTS, ...fonts.list().map(({ id }) => id)];
+  const findMedia = (id: string) => media.find(id)?.hash;
   const cueStore = new CueStore(db, showId);
   await cueStore.load();
   const read = createReader(scriptures);
@@ -65,10 +87,18 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
     fieldSets: new Map(FIELD_SETS.map((fieldSet) => [fieldSet.id, fieldSet])),
     wardrobes: show.wardrobes,
     style: show.style,
-    fallbackFonts: FALLBACK_FONTS,
+    fallbackFonts: fallbackFonts(),
     shaper,
+    findMedia,
     read,
   });
+  media.onChange(() => rundown.setContext({ findMedia }));
+  let style = show.style.style;
+  const wearStyle = async (wanted: HouseStyle) => {
+    const hash = await saveStyle(db, contents, show.id, wanted);
+    style = wanted;
+    rundown.setContext({ style: { hash, style: wanted } });
+  };
   if (isNew) {
     let afterId: string | null = null;
     for (const [index, doc] of seed.cues.entries()) {
@@ -81,7 +111,7 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
     new AirLog(db, contents, showId),
     contents,
     rundown,
-    { kind: "showOpened", showId, layers: [...show.layers], plan: show.plan },
+    { kind: "showOpened", showId, layers: [...show.layers], timeZone: show.timeZone, plan: show.plan },
     now,
   );
   const links = new LinkStore();
@@ -91,7 +121,57 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
     show.outputs.map(({ id }) => id),
   );
   const live = new LiveServer({ host, rundown, contents, links, outputs: show.outputs, ...options });
-  return { show, host, rundown, contents, links, scriptures, read, live, buildId: options.buildId, now };
+  const stills = new StillPainter(
+    (hash) => contents.find(hash),
+    (file) => media.readFile(file),
+    () => fonts.list(),
+    stillWorkerFile(),
+  );
+  return {
+    show,
+    host,
+    rundown,
+    contents,
+    links,
+    scriptures,
+    read,
+    live,
+    media,
+    fonts,
+    stills,
+    style: () => style,
+    wearStyle,
+    addFont: async (id, name, bytes) => {
+      const added = await fonts.add(id, name, bytes);
+      if ("font" in added) rundown.setContext({ fallbackFonts: fallbackFonts() });
+      return added;
+    },
+    buildId: options.buildId,
+    now,
+  };
+}
+
+/** Beside the bundle, or the source. */
+function stillWorkerFile(): URL {
+  const isSource = import.meta.url.endsWith(".ts");
+  return new URL(isSource ? "./stills/stillWorker.ts" : "./stillWorker.js", import.meta.url);
+}
+
+async function seedMedia(media: MediaStore, seed: Seed, home: string, atMs: number): Promise<void> {
+  for (const { id, name, file, poster, key } of seed.media) {
+    const added = await media.add(
+      {
+        id,
+        name,
+        bytes: readFileSync(join(home, file)),
+        poster: poster === null ? null : readFileSync(join(home, poster)),
+        durationMs: null,
+        key,
+      },
+      atMs,
+    );
+    if ("problem" in added) throw new Error(`The demo's ${file} was not taken in: ${added.problem}`);
+  }
 }
 
 async function loadScriptures(db: Db, home: string): Promise<ScriptureStore> {

@@ -2,8 +2,9 @@
 import { build } from "esbuild";
 
 await build({
-  entryPoints: ["server/main.ts"],
-  outfile: "build/server/main.js",
+  entryPoints: ["server/main.ts", "server/stills/stillWorker.ts"],
+  entryNames: "[name]",
+  outdir: "build/server",
   bundle: true,
   platform: "node",
   format: "esm",

@@ -1,9 +1,5 @@
 import { createContext, useContext, useEffect, useState, useSyncExternalStore } from "react";
-import type { Dress } from "../../core/screens/compose.ts";
-import { createDresser } from "../../core/screens/dress.ts";
-import { FALLBACK_FONTS } from "../../core/text/fontList.ts";
-import type { Shaper } from "../../core/text/shaper.ts";
-import { loadShaper } from "../live/shaper.ts";
+import { Drawing } from "../live/drawing.ts";
 import type { DeskSnapshot, DeskStore } from "./deskStore.ts";
 
 export const DeskContext = createContext<DeskStore | null>(null);
@@ -20,14 +16,9 @@ export function useDesk(): DeskSnapshot {
   return useSyncExternalStore(store.subscribe, store.getSnapshot, store.getSnapshot);
 }
 
-/** How pictures are drawn in this window; undefined until the fonts are here. */
-export interface Drawing {
-  readonly shaper: Shaper;
-  readonly dress: Dress;
-}
-
 const drawings = new WeakMap<DeskStore, Promise<Drawing>>();
 
+/** How pictures are drawn in this window; undefined until the fonts are here. */
 export function useDrawing(): Drawing | undefined {
   const store = useDeskStore();
   const [drawing, setDrawing] = useState<Drawing>();
@@ -35,10 +26,8 @@ export function useDrawing(): Drawing | undefined {
     let gone = false;
     let loading = drawings.get(store);
     if (!loading) {
-      loading = loadShaper().then((shaper) => ({
-        shaper,
-        dress: createDresser(store.documents, shaper, FALLBACK_FONTS),
-      }));
+      loading = Drawing.load(store.documents, store.getSnapshot().state.timeZone);
+      loading.then((drawing) => store.onDocument((document) => drawing.look(document))).catch(() => {});
       drawings.set(store, loading);
       loading.catch(() => {
         drawings.delete(store);

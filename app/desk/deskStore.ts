@@ -66,6 +66,7 @@ export class DeskStore {
   readonly #copy = new ShowCopy();
   readonly #token: string;
   readonly #listeners = new Set<() => void>();
+  readonly #documentListeners = new Set<(document: PinnedDocument) => void>();
   readonly #views = new Map<string, CueView>();
   #order: readonly string[] = [];
   #connection: Connection | undefined;
@@ -101,6 +102,11 @@ export class DeskStore {
     return () => this.#listeners.delete(listener);
   };
   readonly getSnapshot = (): DeskSnapshot => this.#snapshot;
+
+  /** Told of every document that comes. */
+  onDocument(listener: (document: PinnedDocument) => void): void {
+    this.#documentListeners.add(listener);
+  }
 
   get documents(): ReadonlyMap<string, PinnedDocument> {
     return this.#copy.documents;
@@ -144,7 +150,7 @@ export class DeskStore {
     this.#change({ notice: null });
   }
 
-  take(how: "animated" | "cut"): void {
+  take(how: "animated" | "dissolve" | "cut"): void {
     this.#press(() => {
       const { next, state } = this.#snapshot;
       if (!next) {
@@ -250,6 +256,9 @@ export class DeskStore {
         return;
     }
     const change = this.#copy.hear(message);
+    if (message.kind === "documents")
+      for (const document of Object.values(message.documents))
+        for (const listener of this.#documentListeners) listener(document);
     if (change === "broken") this.#connection?.restart();
     else if (change === "outdated") location.reload();
     else if (change === "state" && this.#copy.state) {

@@ -3,4 +3,6 @@ export interface DeskOutfit {
   readonly id: string;
   readonly name: string;
   readonly linesPerSlide: number;
+  /** Field set → names of the templates it offers, the worn one first. */
+  readonly looks: Readonly<Record<string, readonly string[]>>;
 }

@@ -1,5 +1,7 @@
 import type { Dress } from "../../core/screens/compose.ts";
+import { platesOf } from "../../core/screens/placements.ts";
 import type { Output } from "../../core/screens/plan.ts";
+import { pageTimeline } from "../../core/screens/still.ts";
 import type { ShowState, Target } from "../../core/show/state.ts";
 import type { PlateCache } from "../../painters/plateCache.ts";
 
@@ -13,7 +15,8 @@ export function primePlates(
 ): void {
   const outfitId = state.plan.outputs[output.id]?.outfitId;
   if (!outfitId) return;
-  for (const target of targets)
-    for (const part of dress(target, outfitId, output)?.laidOut.parts ?? [])
-      plates.prime(part.key, part.picture);
+  for (const target of targets) {
+    const { pieces } = pageTimeline(target, "prime", outfitId, output, dress, true);
+    for (const plate of platesOf(pieces)) plates.prime(plate);
+  }
 }

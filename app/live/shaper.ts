@@ -1,11 +1,17 @@
-import { SHIPPED_FONTS } from "../../core/text/fontList.ts";
+import { FALLBACK_FONTS, SHIPPED_FONTS, type ShippedFont } from "../../core/text/fontList.ts";
 import { createHarfBuzzShaper } from "../../core/text/harfbuzz.ts";
 import type { Shaper } from "../../core/text/shaper.ts";
 
-let loading: Promise<Shaper> | undefined;
+/** With the fonts that the venue added, tried after those that ship. */
+export interface LoadedShaper {
+  readonly shaper: Shaper;
+  readonly fallbackFonts: readonly string[];
+}
 
-/** The shaper of this window, loaded once; tried again after a failure. */
-export function loadShaper(): Promise<Shaper> {
+let loading: Promise<LoadedShaper> | undefined;
+
+/** The shaper of this window, loaded once; tried again after a failure. Large fonts come when a text needs them. */
+export function loadShaper(): Promise<LoadedShaper> {
   loading ??= load().catch((error: unknown) => {
     loading = undefined;
     throw error;
@@ -13,14 +19,58 @@ export function loadShaper(): Promise<Shaper> {
   return loading;
 }
 
-async function load(): Promise<Shaper> {
-  const [hb, ...files] = await Promise.all([
+async function load(): Promise<LoadedShaper> {
+  const atOnce = SHIPPED_FONTS.filter(({ scripts }) => scripts === null);
+  const [hb, added, ...files] = await Promise.all([
     import("harfbuzzjs"),
-    ...SHIPPED_FONTS.map(async ({ id }) => {
-      const response = await fetch(`/fonts/${id}`);
-      if (!response.ok) throw new Error(`Font ${id} could not be fetched: ${response.status}`);
-      return [id, new Uint8Array(await response.arrayBuffer())] as const;
-    }),
+    listAdded(),
+    ...atOnce.map(fetchFont),
   ]);
-  return createHarfBuzzShaper(hb, new Map(files));
+  const shaper = createHarfBuzzShaper(hb, new Map(files));
+  for (const font of added) shaper.addFont(...(await fetchFont(font)));
+  return { shaper, fallbackFonts: [...FALLBACK_FONTS, ...added.map(({ id }) => id)] };
+}
+
+/** Fonts that the venue added by file. */
+async function listAdded(): Promise<readonly { readonly id: string }[]> {
+  const response = await fetch("/fonts");
+  return response.ok ? ((await response.json()) as { id: string }[]) : [];
+}
+
+async function fetchFont({ id }: { readonly id: string }): Promise<[string, Uint8Array]> {
+  const response = await fetch(`/fonts/${id}`);
+  if (!response.ok) throw new Error(`Font ${id} could not be fetched: ${response.status}`);
+  return [id, new Uint8Array(await response.arrayBuffer())];
+}
+
+const PATTERNS = new Map(
+  SHIPPED_FONTS.flatMap((font): [ShippedFont, RegExp][] =>
+    font.scripts === null
+      ? []
+      : [[font, new RegExp(font.scripts.map((s) => `\\p{Script=${s}}`).join("|"), "u")]],
+  ),
+);
+
+/**
+ * Watches for words that want a font which is not loaded yet.
+ * @param onLoaded called when one has come: what was laid out without it is to be laid out again
+ */
+export function createLateFonts(shaper: Shaper, onLoaded: () => void): (words: string) => void {
+  const asked = new Set<string>();
+  return (words) => {
+    for (const [font, pattern] of PATTERNS) {
+      if (asked.has(font.id) || shaper.hasFont(font.id) || !pattern.test(words)) continue;
+      asked.add(font.id);
+      fetchFont(font).then(
+        ([id, bytes]) => {
+          shaper.addFont(id, bytes);
+          onLoaded();
+        },
+        (error: unknown) => {
+          asked.delete(font.id);
+          console.error(error);
+        },
+      );
+    }
+  };
 }

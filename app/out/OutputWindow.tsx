@@ -7,19 +7,21 @@ import { runOutput } from "./runOutput.ts";
 export function OutputWindow({
   output,
   token,
+  timeZone,
   overPicture,
 }: {
   output: Output;
   token: string;
+  timeZone: string;
   overPicture: boolean;
 }) {
   const root = useRef<HTMLDivElement>(null);
   useEffect(() => {
     if (!root.current) return;
-    return runOutput(root.current, output, token);
-  }, [output, token]);
+    return runOutput(root.current, output, token, timeZone, overPicture || output.program);
+  }, [output, token, timeZone, overPicture]);
   const background =
-    output.backdrop === "opaque"
+    output.backdrop === "opaque" || output.signal !== "picture"
       ? "#000"
       : overPicture
         ? `#2b2725 url(${standIn}) center / cover`

@@ -1,16 +1,15 @@
-import { composeTimeline, type Dress, stillUntil, type Timeline } from "../../core/screens/compose.ts";
-import { createDresser } from "../../core/screens/dress.ts";
+import { composeTimeline, type Timeline } from "../../core/screens/compose.ts";
+import { settledUntil } from "../../core/screens/placements.ts";
 import type { Output } from "../../core/screens/plan.ts";
-import { FALLBACK_FONTS } from "../../core/text/fontList.ts";
-import type { Shaper } from "../../core/text/shaper.ts";
 import { ElementStage } from "../../painters/elementStage.ts";
 import { PlateCache } from "../../painters/plateCache.ts";
 import { type FrameReport, StageLoop } from "../../painters/stageLoop.ts";
 import { Connection } from "../live/connection.ts";
+import { Drawing } from "../live/drawing.ts";
 import { primePlates } from "../live/primePlates.ts";
-import { loadShaper } from "../live/shaper.ts";
 import { ShowCopy } from "../live/showCopy.ts";
 import { newId } from "../ui/newId.ts";
+import { makeProgramPicture } from "../ui/programPicture.ts";
 
 const REPORT_MS = 500;
 const SOON_MS = 100;
@@ -29,10 +28,15 @@ interface Fitted {
  * The picture stays as it is whatever happens to the server.
  * @returns a function that stops it
  */
-export function runOutput(root: HTMLElement, output: Output, token: string): () => void {
+export function runOutput(
+  root: HTMLElement,
+  output: Output,
+  token: string,
+  timeZone: string,
+  hasProgram: boolean,
+): () => void {
   const copy = new ShowCopy();
-  let shaper: Shaper | undefined;
-  let dress: Dress | undefined;
+  let drawing: Drawing | undefined;
   let fitted: Fitted | undefined;
   let timeline: Timeline = { pieces: [] };
   let stopped = false;
@@ -44,6 +48,8 @@ export function runOutput(root: HTMLElement, output: Output, token: string): () 
     newId(),
     (message) => {
       const change = copy.hear(message);
+      if (message.kind === "documents")
+        for (const document of Object.values(message.documents)) drawing?.look(document);
       if (change === "broken") connection.restart();
       else if (change === "outdated") location.reload();
       else if (change === "prime") primeSoon();
@@ -67,13 +73,13 @@ export function runOutput(root: HTMLElement, output: Output, token: string): () 
       sendReport();
     }
     // A take begins a little ahead of now: what is about to move counts as moving.
-    const still = stillUntil(timeline, report.atMs);
-    root.dataset.moving = still === null || still - report.atMs < SOON_MS ? "yes" : "no";
+    const settled = settledUntil(timeline, report.atMs);
+    root.dataset.moving = settled === null || settled - report.atMs < SOON_MS ? "yes" : "no";
   };
 
   const update = () => {
-    if (!copy.state || !dress || !fitted) return;
-    timeline = composeTimeline(copy.state, output, dress);
+    if (!copy.state || !drawing || !fitted) return;
+    timeline = composeTimeline(copy.state, output, drawing.dress);
     fitted.loop.setTimeline(timeline);
     root.dataset.ready = "yes";
   };
@@ -84,8 +90,8 @@ export function runOutput(root: HTMLElement, output: Output, token: string): () 
     cancelIdleCallback(priming);
     priming = requestIdleCallback(
       () => {
-        if (!copy.state || !dress || !fitted) return;
-        primePlates(copy.primed, copy.state, output, dress, fitted.plates);
+        if (!copy.state || !drawing || !fitted) return;
+        primePlates(copy.primed, copy.state, output, drawing.dress, fitted.plates);
         root.dataset.primed = copy.primed
           .map(({ content, step }) => `${content.slice(0, 8)}/${step.occurrence}/${step.unit}`)
           .join(" ");
@@ -95,7 +101,7 @@ export function runOutput(root: HTMLElement, output: Output, token: string): () 
   };
 
   const makeStage = () => {
-    if (!shaper) return;
+    if (!drawing) return;
     fitted?.loop.stop();
     fitted?.element.remove();
     const ratio = window.devicePixelRatio;
@@ -111,9 +117,17 @@ export function runOutput(root: HTMLElement, output: Output, token: string): () 
     element.style.left = css(Math.floor((windowWidthPx - output.widthPx * scale) / 2));
     element.style.top = css(Math.floor((windowHeightPx - output.heightPx * scale) / 2));
     root.append(element);
-    const plates = new PlateCache(shaper, scale);
-    const stage = new ElementStage(element, plates, scale, ratio);
-    const loop = new StageLoop(stage, () => connection.now(), onFrame);
+    const isKey = output.signal === "key";
+    const plates = new PlateCache(drawing.kit, scale, isKey ? "key" : "fill");
+    const stage = new ElementStage(element, {
+      plates,
+      scale,
+      pixelRatio: ratio,
+      isKey,
+      videos: drawing.videos(output.sound),
+      ...(hasProgram ? { makeProgram: makeProgramPicture } : {}),
+    });
+    const loop = new StageLoop(stage, output, () => connection.now(), onFrame);
     fitted = { plates, loop, stage, element };
     update();
     primeSoon();
@@ -140,7 +154,7 @@ export function runOutput(root: HTMLElement, output: Output, token: string): () 
 
   const start = async () => {
     try {
-      shaper = await loadShaper();
+      drawing = await Drawing.load(copy.documents, timeZone);
     } catch (error) {
       // The server may be on its way down or up: the words can wait, the window must not give up.
       console.error(error);
@@ -148,7 +162,8 @@ export function runOutput(root: HTMLElement, output: Output, token: string): () 
       return;
     }
     if (stopped) return;
-    dress = createDresser(copy.documents, shaper, FALLBACK_FONTS);
+    drawing.shelf.onLoaded((file) => fitted?.plates.repaint(file));
+    drawing.onChange(update);
     makeStage();
   };
   void start();

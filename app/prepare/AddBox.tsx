@@ -112,7 +112,7 @@ function AddMenu({ onAdd }: { onAdd: (doc: CueDoc) => Promise<boolean> }) {
   const kinds: readonly { name: string; doc: CueDoc }[] = [
     ...PAGE_FIELD_SETS.map(({ id, name }): { name: string; doc: CueDoc } => ({
       name,
-      doc: { kind: "page", fieldSet: id, values: {}, stayMs: null },
+      doc: { kind: "page", fieldSet: id, values: {}, look: null, stayMs: null },
     })),
     { name: "Song", doc: { kind: "song", title: "", credit: "", text: "", lines: {} } },
     { name: "Reading", doc: { kind: "reading", reference: "", text: "web" } },
@@ -126,7 +126,7 @@ function AddMenu({ onAdd }: { onAdd: (doc: CueDoc) => Promise<boolean> }) {
         <DropdownMenu.Content
           align="end"
           sideOffset={6}
-          className="z-30 min-w-44 rounded-lg border border-edge-strong bg-raised p-1.5 shadow-xl"
+          className="z-30 grid max-h-[70vh] min-w-44 grid-flow-col grid-rows-12 overflow-y-auto rounded-lg border border-edge-strong bg-raised p-1.5 shadow-xl"
         >
           {kinds.map(({ name, doc }) => (
             <DropdownMenu.Item

@@ -1,3 +1,5 @@
+import { bracketEdge } from "./bracketGroups.ts";
+
 /** Height of a line of words in Prepare, so that brackets stand beside the lines they hold. */
 export const LINE_PX = 30;
 const COLUMN_PX = 18;
@@ -28,7 +30,7 @@ export function BracketColumns({
             <div
               key={`${outfit.id}-${from}`}
               title={outfit.name}
-              className={`absolute w-2.5 rounded-l-[4px] border-y-2 border-l-2 ${column === 0 ? "border-second" : "border-act"}`}
+              className={`absolute w-2.5 rounded-l-[4px] border-y-2 border-l-2 ${bracketEdge(column)}`}
               style={{
                 left: column * COLUMN_PX,
                 top: offsetPx + top * LINE_PX + 3,

@@ -1,13 +1,14 @@
 import { TriangleAlert } from "lucide-react";
-import type { PageDoc, ReadingDoc } from "../../core/rundown/cueDoc.ts";
+import type { ReadingDoc } from "../../core/rundown/cueDoc.ts";
 import { type Anchor, LEAVE_ANCHOR, stepsOf } from "../../core/rundown/steps.ts";
-import { FIELD_SETS } from "../../designs/fieldSets.ts";
 import type { DeskCue } from "../desk/deskStore.ts";
 import type { DeskOutfit } from "../desk/outfit.ts";
 import { BracketColumns, LINE_PX } from "./Brackets.tsx";
+import { groupAlike } from "./bracketGroups.ts";
 import type { CueSaver } from "./cueSaver.ts";
 import { editorId } from "./editorId.ts";
 import { fieldClass, Labelled } from "./Labelled.tsx";
+import { PageForm } from "./PageForm.tsx";
 import { SongEditor } from "./SongEditor.tsx";
 import { useCueSaver } from "./useCueSaver.ts";
 
@@ -29,7 +30,7 @@ export function CueEditor({
   return (
     <div className="flex flex-col gap-3">
       {draft.kind === "page" && (
-        <PageForm cueId={cue.view.cueId} doc={draft} onType={(doc) => saver.type(doc)} />
+        <PageForm cueId={cue.view.cueId} doc={draft} outfits={outfits} onType={(doc) => saver.type(doc)} />
       )}
       {draft.kind === "song" && (
         <SongEditor
@@ -60,56 +61,6 @@ export function CueEditor({
   );
 }
 
-function PageForm({ cueId, doc, onType }: { cueId: string; doc: PageDoc; onType: (doc: PageDoc) => void }) {
-  const fields = FIELD_SETS.find(({ id }) => id === doc.fieldSet)?.fields ?? [];
-  const stayId = `${editorId(cueId)}-stay`;
-  return (
-    <>
-      {fields.map((field, index) => {
-        const id = index === 0 ? editorId(cueId) : `${editorId(cueId)}-${field.name}`;
-        return (
-          <Labelled key={field.name} id={id} label={field.label}>
-            <input
-              id={id}
-              dir="auto"
-              value={doc.values[field.name] ?? ""}
-              placeholder={field.hint}
-              maxLength={field.maxLength}
-              spellCheck
-              onChange={(event) =>
-                onType({ ...doc, values: { ...doc.values, [field.name]: event.target.value } })
-              }
-              className={`${fieldClass} ${index === 0 ? "font-words text-[20px]" : "text-[16px]"}`}
-            />
-          </Labelled>
-        );
-      })}
-      <div className="flex items-center gap-2.5 text-[15px]">
-        <label htmlFor={stayId} className="text-second">
-          Leaves by itself after
-        </label>
-        <input
-          id={stayId}
-          inputMode="decimal"
-          placeholder="–"
-          key={doc.stayMs}
-          defaultValue={doc.stayMs === null ? "" : doc.stayMs / 1000}
-          onBlur={(event) => {
-            const seconds = Number(event.target.value.replace(",", "."));
-            const isTime = event.target.value.trim() !== "" && seconds >= 0.5 && seconds <= 3_600;
-            const stayMs = isTime ? Math.round(seconds * 1000) : null;
-            if (!isTime) event.target.value = "";
-            if (stayMs !== doc.stayMs) onType({ ...doc, stayMs });
-          }}
-          onKeyDown={(event) => event.key === "Enter" && event.currentTarget.blur()}
-          className={`${fieldClass} w-20! text-center font-mono`}
-        />
-        <span className="text-second">seconds; empty stays until taken out</span>
-      </div>
-    </>
-  );
-}
-
 function ReadingForm({
   cue,
   doc,
@@ -125,6 +76,10 @@ function ReadingForm({
 }) {
   const id = editorId(cue.view.cueId);
   const flow = cue.ready?.content.flow;
+  const groups = groupAlike(outfits, (outfit) => {
+    const divisions = flow?.divisions[outfit.id];
+    return divisions && JSON.stringify(divisions);
+  });
   return (
     <>
       <Labelled id={id} label="Reference">
@@ -141,8 +96,8 @@ function ReadingForm({
       {flow?.occurrences.map((occurrence, index) => (
         <div key={occurrence.key} className="flex">
           <BracketColumns
-            outfits={outfits}
-            divisions={outfits.map(({ id: outfitId }) => flow.divisions[outfitId]?.[index] ?? [])}
+            outfits={groups}
+            divisions={groups.map(({ id: outfitId }) => flow.divisions[outfitId]?.[index] ?? [])}
             lineOfUnit={occurrence.units.map((_, unit) => unit)}
           />
           <ol className="min-w-0 flex-1">

@@ -18,11 +18,11 @@ import { GripVertical, TriangleAlert } from "lucide-react";
 import { memo, useEffect, useRef } from "react";
 import { type Anchor, PAGE_ANCHOR, stepsOf } from "../../core/rundown/steps.ts";
 import { pageAt } from "../../core/show/slot.ts";
-import { useDrawing, useServerTime } from "../desk/deskContext.ts";
+import { useServerTime } from "../desk/deskContext.ts";
 import type { DeskCue, DeskSnapshot } from "../desk/deskStore.ts";
 import type { DeskOutfit } from "../desk/outfit.ts";
 import { CueThumbnail } from "../ui/CueThumbnail.tsx";
-import { cueKindName, cueTiming, cueTitle } from "../ui/cueWords.ts";
+import { cueKindName, cueTiming, cueTitle, wordsOf } from "../ui/cueWords.ts";
 import { CueEditor } from "./CueEditor.tsx";
 
 /** The cues in order; the chosen one is opened for editing where it stands. */
@@ -175,7 +175,6 @@ function CueRow({
 }
 
 const Summary = memo(function Summary({ cue, desk }: { cue: DeskCue; desk: DeskSnapshot }) {
-  const drawing = useDrawing();
   const { view, ready } = cue;
   if ("problem" in view.compiled)
     return (
@@ -187,28 +186,28 @@ const Summary = memo(function Summary({ cue, desk }: { cue: DeskCue; desk: DeskS
   if (!ready) return null;
   const steps = stepsOf(ready.content);
   const [first] = steps;
-  if (first && first.anchor.occurrence !== PAGE_ANCHOR.occurrence)
+  if (ready.content.flow && first)
     return (
       <p className="truncate">
         <span className="font-words text-[18px]">{first.words.split("\n")[0]}</span>
         <span className="ml-3 text-[14px] text-second">{steps.length - 1} steps</span>
       </p>
     );
-  const [words, ...rest] = Object.values(ready.content.values);
+  const [words = "", ...rest] = view.doc.kind === "page" ? wordsOf(view.doc, ready.content.title) : [];
+  const shown = steps.at(-1)?.anchor ?? PAGE_ANCHOR;
   return (
     <div className="flex items-center gap-4">
       <CueThumbnail
         content={ready.content}
         cueId={view.cueId}
         hash={ready.hash}
+        anchor={shown}
         outputs={desk.outputs}
-        layers={desk.state.layers}
         plan={desk.state.plan}
-        drawing={drawing}
       />
       <div className="min-w-0">
-        <p className="font-words truncate text-[18px]">{words}</p>
-        <p className="truncate text-[15px] text-second">{rest.filter(Boolean).join(" · ")}</p>
+        <p className="font-words truncate text-[18px]">{words.split("\n").join(" · ")}</p>
+        <p className="truncate text-[15px] text-second">{rest.join(" · ")}</p>
       </div>
     </div>
   );

@@ -1,13 +1,16 @@
-import { ChevronLeft, ChevronRight } from "lucide-react";
+import { ChevronLeft, ChevronRight, TriangleAlert } from "lucide-react";
 import { useMemo } from "react";
 import { type Anchor, LEAVE_ANCHOR, sameAnchor, stepsOf } from "../../core/rundown/steps.ts";
+import { explainFinding, type SceneFinding } from "../../core/scene/part.ts";
 import { stateAfterTake } from "../../core/screens/preview.ts";
 import type { ShowState } from "../../core/show/state.ts";
-import { type Drawing, useDrawing } from "../desk/deskContext.ts";
+import { useDrawing } from "../desk/deskContext.ts";
 import type { DeskCue, DeskSnapshot } from "../desk/deskStore.ts";
 import type { DeskOutfit } from "../desk/outfit.ts";
+import type { Drawing } from "../live/drawing.ts";
 import { emptyState } from "../ui/emptyState.ts";
 import { OutputPicture } from "../ui/OutputPicture.tsx";
+import { bracketEdge, groupAlike } from "./bracketGroups.ts";
 
 /** One step of the chosen cue on every output, as it will be, over what will lie beneath it by then. */
 export function CuePictures({
@@ -77,8 +80,8 @@ export function CuePictures({
       {desk.outputs.map((output) => {
         const outfitId = desk.state.plan.outputs[output.id]?.outfitId;
         const outfit = outfits.find(({ id }) => id === outfitId);
-        const sizes = outfitId
-          ? textSizes(drawing, ready.hash, cue.view.cueId, step.anchor, outfitId, output)
+        const facts = outfitId
+          ? laidOutFacts(drawing, ready.hash, cue.view.cueId, step.anchor, outfitId, output)
           : undefined;
         const shows = outfitId !== undefined && ready.content.wardrobe[outfitId] !== undefined;
         return (
@@ -87,7 +90,7 @@ export function CuePictures({
               <span className="font-semibold">{output.name}</span>
               <span className="text-[14px] text-second">{outfit?.name.toLowerCase()}</span>
               <span className="ml-auto font-mono text-[14px] text-second">
-                {!shows ? "not shown here" : sizes}
+                {!shows ? "not shown here" : facts?.size}
               </span>
             </h3>
             <div className="rounded-md border-2 border-edge p-0.5">
@@ -98,6 +101,16 @@ export function CuePictures({
                 label={`${ready.content.title} on ${output.name}`}
               />
             </div>
+            {shows &&
+              facts?.findings.map((finding) => (
+                <p
+                  key={JSON.stringify(finding)}
+                  className="mt-1.5 flex items-start gap-2 text-[14px] text-attention"
+                >
+                  <TriangleAlert aria-hidden="true" className="mt-0.5 size-4 shrink-0" />
+                  {explainFinding(finding)}
+                </p>
+              ))}
           </article>
         );
       })}
@@ -105,18 +118,20 @@ export function CuePictures({
         <div>
           <h3 className="mb-1.5 text-[15px] font-semibold">Slides on each screen</h3>
           <ul className="flex flex-col gap-1 text-[15px]">
-            {outfits.map(({ id, name }, column) => (
-              <li key={id} className="flex items-center gap-2.5">
-                <span
-                  aria-hidden="true"
-                  className={`h-5 w-2.5 rounded-l-[4px] border-y-2 border-l-2 ${column === 0 ? "border-second" : "border-act"}`}
-                />
-                {name}
-                <span className="ml-auto font-mono text-[14px] text-second">
-                  {(flow.divisions[id] ?? []).reduce((sum, starts) => sum + starts.length, 0)} slides
-                </span>
-              </li>
-            ))}
+            {groupAlike(outfits, ({ id }) => flow.divisions[id] && JSON.stringify(flow.divisions[id])).map(
+              ({ id, name }, column) => (
+                <li key={id} className="flex items-center gap-2.5">
+                  <span
+                    aria-hidden="true"
+                    className={`h-5 w-2.5 shrink-0 rounded-l-[4px] border-y-2 border-l-2 ${bracketEdge(column)}`}
+                  />
+                  {name}
+                  <span className="ml-auto shrink-0 font-mono text-[14px] text-second">
+                    {(flow.divisions[id] ?? []).reduce((sum, starts) => sum + starts.length, 0)} slides
+                  </span>
+                </li>
+              ),
+            )}
           </ul>
         </div>
       )}
@@ -152,9 +167,9 @@ function Turn({
 function picture(desk: DeskSnapshot, cue: DeskCue, anchor: Anchor): ShowState | undefined {
   const { ready } = cue;
   if (!ready) return undefined;
-  const { layers, plan } = desk.state;
+  const { layers, plan, timeZone } = desk.state;
   const target = { cueId: ready.cueId, content: ready.hash, step: anchor };
-  let state = emptyState(layers, plan, target, ready.content.layerId);
+  let state = emptyState(layers, plan, target, ready.content.layerId, timeZone);
   for (const layer of layers) {
     if (!layer.persistent || layer.id === ready.content.layerId) continue;
     const beneath = desk.ready
@@ -172,22 +187,18 @@ function picture(desk: DeskSnapshot, cue: DeskCue, anchor: Anchor): ShowState | 
   return state;
 }
 
-/** The size of the words on an output, with a word when they do not fit. */
-function textSizes(
+/** The size of the largest words on an output, and what laying it out met with. */
+function laidOutFacts(
   drawing: Drawing | undefined,
   hash: string,
   cueId: string,
   step: Anchor,
   outfitId: string,
   output: DeskSnapshot["outputs"][number],
-): string | undefined {
+): { readonly size: string; readonly findings: readonly SceneFinding[] } | undefined {
   const dressed = drawing?.dress({ cueId, content: hash, step }, outfitId, output);
-  const main = (dressed?.laidOut.parts ?? [])
-    .flatMap(({ text }) => text ?? [])
-    .reduce<{ sizePx: number; fits: boolean } | undefined>(
-      (largest, text) => (largest && largest.sizePx >= text.sizePx ? largest : text),
-      undefined,
-    );
-  if (!main) return undefined;
-  return `${main.sizePx} px${main.fits ? "" : ", does not fit"}`;
+  if (!dressed) return undefined;
+  const { texts, findings } = dressed.laidOut;
+  const largest = Math.max(...texts.map(({ sizePx }) => sizePx));
+  return { size: texts.length > 0 ? `${Math.round(largest * 4) / 4} px` : "", findings };
 }

@@ -8,6 +8,7 @@ import { parseSong, type SongSection } from "../../core/words/song.ts";
 import { useDeskStore } from "../desk/deskContext.ts";
 import type { DeskOutfit } from "../desk/outfit.ts";
 import { BracketColumns, LINE_PX } from "./Brackets.tsx";
+import { type BracketGroup, groupAlike } from "./bracketGroups.ts";
 import { editorId } from "./editorId.ts";
 import { guardPaste } from "./guardPaste.ts";
 import { fieldClass, Labelled } from "./Labelled.tsx";
@@ -34,7 +35,8 @@ export function SongEditor({
 }) {
   const id = editorId(cueId);
   const store = useDeskStore();
-  const { sections, sung, divided } = useMemo(() => divide(doc, outfits), [doc, outfits]);
+  const groups = useMemo(() => groupAlike(outfits, (outfit) => String(linesOf(doc, outfit))), [doc, outfits]);
+  const { sections, sung, divided } = useMemo(() => divide(doc, groups), [doc, groups]);
   const lineCount = doc.text.split("\n").length;
 
   const follow = (element: HTMLTextAreaElement) => {
@@ -108,14 +110,14 @@ export function SongEditor({
           {divided.map(({ section, divisions }) => (
             <div key={section.key} className="absolute inset-y-0 left-0">
               <BracketColumns
-                outfits={outfits}
+                outfits={groups}
                 divisions={divisions}
                 lineOfUnit={section.sourceLines}
                 offsetPx={PADDING_PX}
               />
             </div>
           ))}
-          <div style={{ width: outfits.length * 18 + 10 }} />
+          <div style={{ width: groups.length * 18 + 10 }} />
         </div>
         <textarea
           id={id}
@@ -149,7 +151,7 @@ interface Divided {
 }
 
 /** How the words divide as they are typed, before they are saved. */
-function divide(doc: SongDoc, outfits: readonly DeskOutfit[]): Divided {
+function divide(doc: SongDoc, groups: readonly BracketGroup[]): Divided {
   const parsed = parseSong(doc.text, doc.title.trim());
   if ("problem" in parsed) return { sections: [], sung: [], divided: [] };
   const { sections } = parsed.song;
@@ -160,7 +162,9 @@ function divide(doc: SongDoc, outfits: readonly DeskOutfit[]): Divided {
     divided: sections.flatMap((section) => {
       const occurrence = occurrences.find(({ key }) => key === section.key);
       if (!occurrence) return [];
-      const divisions = outfits.map((outfit) => divideByLines(occurrence.units, linesOf(doc, outfit)));
+      const divisions = groups.map(({ outfits }) =>
+        divideByLines(occurrence.units, linesOf(doc, outfits[0] as DeskOutfit)),
+      );
       return [{ section, divisions }];
     }),
   };

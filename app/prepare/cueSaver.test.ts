@@ -3,7 +3,13 @@ import type { CueDoc } from "../../core/rundown/cueDoc.ts";
 import type { CueView, Edit, EditOutcome } from "../../core/rundown/edits.ts";
 import { CueSaver } from "./cueSaver.ts";
 
-const doc = (name: string): CueDoc => ({ kind: "page", fieldSet: "name", values: { name }, stayMs: null });
+const doc = (name: string): CueDoc => ({
+  kind: "page",
+  fieldSet: "name",
+  values: { name },
+  look: null,
+  stayMs: null,
+});
 const view = (name: string, revision: number): CueView => ({
   cueId: "cue-under-test",
   revision,

@@ -5,7 +5,7 @@ import { contentsOf } from "../../core/show/state.ts";
 import { DeskContext } from "../desk/deskContext.ts";
 import { DeskStore } from "../desk/deskStore.ts";
 import { Header } from "../desk/Header.tsx";
-import { getServices } from "../services.server.ts";
+import { getServices, wornBy } from "../services.server.ts";
 import type { Route } from "./+types/desk.ts";
 
 export function loader({ context }: Route.LoaderArgs) {
@@ -14,14 +14,21 @@ export function loader({ context }: Route.LoaderArgs) {
   const wanted = new Set(contentsOf(host.state));
   for (const { compiled } of cues) if ("hash" in compiled) wanted.add(compiled.hash);
   const documents: Record<string, PinnedDocument> = {};
-  for (const hash of wanted) {
+  for (const hash of [...wanted].flatMap((hash) => [hash, ...wornBy(contents, hash)])) {
     const document = contents.find(hash);
     if (document) documents[hash] = document;
   }
   return {
     showName: show.name,
     place: show.place,
-    outfits: show.outfits,
+    outfits: show.outfits.map((outfit) => ({
+      ...outfit,
+      looks: Object.fromEntries(
+        [...(show.wardrobes.find(({ outfitId }) => outfitId === outfit.id)?.templates ?? [])].map(
+          ([fieldSet, offered]) => [fieldSet, offered.map(({ template }) => template.name)],
+        ),
+      ),
+    })),
     outputs: show.outputs,
     outputTokens: Object.fromEntries(show.outputs.map(({ id }) => [id, links.tokenOfOutput(id)])),
     deskToken: links.deskToken,
@@ -54,6 +61,12 @@ export default function DeskRoute({ loaderData }: Route.ComponentProps) {
           </NavLink>
           <NavLink to="/run" className={navClass}>
             Run
+          </NavLink>
+          <NavLink to="/looks" className={navClass}>
+            Looks
+          </NavLink>
+          <NavLink to="/library" className={navClass}>
+            Library
           </NavLink>
         </Header>
         <Outlet />

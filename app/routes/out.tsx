@@ -9,7 +9,13 @@ export function loader({ params, context, request }: Route.LoaderArgs) {
   const output = link?.kind === "output" ? show.outputs.find(({ id }) => id === link.outputId) : undefined;
   if (!output) throw data("No output has this link", { status: 404 });
   const over = new URL(request.url).searchParams.get("over") === "picture";
-  return { output, token: params.token, overPicture: over, title: `${output.name} · ${show.name}` };
+  return {
+    output,
+    timeZone: show.timeZone,
+    token: params.token,
+    overPicture: over,
+    title: `${output.name} · ${show.name}`,
+  };
 }
 
 export const meta: Route.MetaFunction = ({ loaderData }) => [{ title: loaderData?.title ?? "Output" }];

@@ -23,34 +23,36 @@ export function Layers({ desk, nowMs }: { desk: DeskSnapshot; nowMs: number | nu
         return (
           <div
             key={layer.id}
-            className={`flex min-w-0 items-center gap-2 border-r border-edge px-3 py-2.5 ${page ? "border-t-4 border-t-air bg-raised pt-1.5" : ""}`}
+            className={`flex min-w-0 flex-col border-r border-edge px-2.5 pb-2 ${page ? "border-t-4 border-t-air bg-raised pt-1" : "pt-2"}`}
           >
-            <div className="min-w-0 flex-1">
-              <p className="flex items-center gap-1.5 text-[14px] text-second">
+            <div className="flex items-center gap-1.5">
+              <p className="flex min-w-0 flex-1 items-center gap-1.5 truncate text-[14px] text-second">
                 {layer.name}
-                {layer.persistent && <Pin aria-label="stays when others are cleared" className="size-3.5" />}
-              </p>
-              <p className={`truncate text-[15px] ${page ? "font-semibold" : "text-quiet"}`} title={title}>
-                {title ?? "empty"}
-              </p>
-              <p className="h-5 truncate font-mono text-[14px] text-second tabular-nums">
-                {page && moment && nowMs !== null && formatLength(nowMs - moment.sinceMs)}
-                {page && nowMs !== null && moment?.endsAtMs != null && (
-                  <span className="text-paper"> −{formatLength(moment.endsAtMs - nowMs + 999)}</span>
+                {layer.persistent && (
+                  <Pin aria-label="stays when others are cleared" className="size-3.5 shrink-0" />
                 )}
-                {edited && <span className="font-plain"> ○ edited since</span>}
               </p>
+              <button
+                type="button"
+                disabled={!page}
+                onClick={() => store.press({ kind: "out", layerId: layer.id, how: "animated" })}
+                className="flex min-h-8 shrink-0 items-center gap-1 rounded-md bg-lifted px-1.5 text-[14px] hover:bg-edge disabled:text-quiet disabled:hover:bg-lifted"
+              >
+                <span className="sr-only">{layer.name} </span>
+                out
+                <kbd>{index + 1}</kbd>
+              </button>
             </div>
-            <button
-              type="button"
-              disabled={!page}
-              onClick={() => store.press({ kind: "out", layerId: layer.id, how: "animated" })}
-              className="flex min-h-14 w-11 shrink-0 flex-col items-center justify-center gap-1 rounded-md bg-lifted text-[14px] hover:bg-edge disabled:text-quiet disabled:hover:bg-lifted"
-            >
-              <span className="sr-only">{layer.name} </span>
-              out
-              <kbd>{index + 1}</kbd>
-            </button>
+            <p className={`truncate text-[15px] ${page ? "font-semibold" : "text-quiet"}`} title={title}>
+              {title ?? "empty"}
+            </p>
+            <p className="h-5 truncate font-mono text-[14px] text-second tabular-nums">
+              {page && moment && nowMs !== null && formatLength(nowMs - moment.sinceMs)}
+              {page && nowMs !== null && moment?.endsAtMs != null && (
+                <span className="text-paper"> −{formatLength(moment.endsAtMs - nowMs + 999)}</span>
+              )}
+              {edited && <span className="font-plain"> ○ edited since</span>}
+            </p>
           </div>
         );
       })}

@@ -39,7 +39,7 @@ export function RunView({
       </main>
       <aside aria-label="Screens" className="min-h-0 overflow-y-auto border-l border-edge bg-raised">
         <Screens desk={desk} outfits={outfits} outputTokens={outputTokens} nowMs={nowMs} />
-        <KeyList layers={state.layers} />
+        <KeyList />
       </aside>
       <Layers desk={desk} nowMs={nowMs} />
       <TakeBar desk={desk} outLayerId={outLayer?.id} outLayerName={outLayer?.name} held={held} />

@@ -13,7 +13,7 @@ import { OutputPicture } from "../ui/OutputPicture.tsx";
 /** A window that has not been heard for this long is late. */
 const LATE_MS = 1_800;
 
-/** Every output: what is on air, live, and beside it what the take key would make of it. */
+/** Every output: what is on air, live, and beside it what the take key would make of it. The first two are large. */
 export function Screens({
   desk,
   outfits,
@@ -37,91 +37,138 @@ export function Screens({
     return next && content ? stateAfterTake(state, next, content.layerId, store.now()) : undefined;
   }, [state, next, store, present]);
   return (
-    <section aria-label="Outputs" className="flex flex-col gap-4 px-4 py-3">
+    <section aria-label="Outputs" className="flex flex-col gap-3 px-4 py-3">
       <p className="flex items-center gap-2 text-[14px] text-second">
         Screen plan
         <span className="rounded-full border border-edge-strong px-3 py-0.5 font-semibold text-paper">
           {state.plan.name}
         </span>
       </p>
-      {desk.outputs.map((output) => {
-        const planned = state.plan.outputs[output.id];
-        const outfit = outfits.find(({ id }) => id === planned?.outfitId)?.name ?? "no outfit";
-        const onAir = (planned?.layerIds ?? []).some(
-          (id) => pageAt(state.slots[id] ?? [], nowMs ?? 0) !== null,
-        );
-        const health = desk.screens.find(({ outputId }) => outputId === output.id);
-        const late = lateness(health, nowMs);
-        return (
-          <article key={output.id}>
-            <h2 className="mb-1.5 flex items-baseline gap-2">
-              <span className="text-[15px] font-semibold">{output.name}</span>
-              <span className="truncate text-[14px] text-second">
-                {outfit.toLowerCase()}
-                {output.backdrop === "transparent" && ", transparent"}
-              </span>
-              <Health health={health} output={output} lateMs={late} />
-            </h2>
-            <div className="flex items-end gap-2.5">
-              <div
-                className={`relative w-[268px] shrink-0 rounded-md border-2 p-0.5 ${onAir ? "border-air" : "border-edge"}`}
-              >
-                <button
-                  type="button"
-                  aria-label={`Enlarge ${output.name}`}
-                  className="block w-full"
-                  onClick={() => setEnlarged(output)}
-                >
-                  <OutputPicture
-                    output={output}
-                    state={state}
-                    drawing={drawing}
-                    label={`On ${output.name} now`}
-                  />
-                </button>
-                {late !== null && (
-                  <div
-                    aria-hidden="true"
-                    className="hatched pointer-events-none absolute inset-x-0 top-0 h-2.5"
-                  />
-                )}
-              </div>
-              <div className="min-w-0 flex-1">
-                <p className="mb-1 flex items-center justify-between text-[14px] text-second">
-                  next
-                  <a
-                    className="inline-flex min-h-8 items-center gap-1 rounded px-1.5 text-act hover:underline"
-                    href={`/out/${outputTokens[output.id]}${output.backdrop === "transparent" ? "?over=picture" : ""}`}
-                    target="_blank"
-                    rel="noopener noreferrer"
-                    title={
-                      output.backdrop === "transparent"
-                        ? "Opens over a stand-in picture; without ?over=picture it is transparent"
-                        : undefined
-                    }
-                  >
-                    open <ExternalLink aria-hidden="true" className="size-3.5" />
-                    <span className="sr-only">{output.name} in a window of its own</span>
-                  </a>
-                </p>
-                <div className="rounded-md border-2 border-dashed border-next p-0.5">
-                  <OutputPicture
-                    output={output}
-                    state={nextState ?? state}
-                    drawing={drawing}
-                    label={`On ${output.name} after the next take`}
-                    isStill
-                  />
-                </div>
-              </div>
-            </div>
-          </article>
-        );
-      })}
+      <div className="flex flex-wrap items-end gap-x-4 gap-y-3">
+        {desk.outputs.map((output, index) => {
+          const planned = state.plan.outputs[output.id];
+          const health = desk.screens.find(({ outputId }) => outputId === output.id);
+          return (
+            <OutputCard
+              key={output.id}
+              output={output}
+              outfitName={outfits.find(({ id }) => id === planned?.outfitId)?.name ?? "no outfit"}
+              isOnAir={(planned?.layerIds ?? []).some(
+                (id) => pageAt(state.slots[id] ?? [], nowMs ?? 0) !== null,
+              )}
+              health={health}
+              lateMs={lateness(health, nowMs)}
+              link={`/out/${outputTokens[output.id]}${output.backdrop === "transparent" ? "?over=picture" : ""}`}
+              widths={pictureWidths(output, index, desk.outputs.length)}
+              now={
+                <OutputPicture
+                  output={output}
+                  state={state}
+                  drawing={drawing}
+                  label={`On ${output.name} now`}
+                />
+              }
+              next={
+                <OutputPicture
+                  output={output}
+                  state={nextState ?? state}
+                  drawing={drawing}
+                  label={`On ${output.name} after the next take`}
+                  isStill
+                />
+              }
+              onEnlarge={() => setEnlarged(output)}
+            />
+          );
+        })}
+      </div>
       {enlarged && (
         <Enlarged output={enlarged} state={state} drawing={drawing} onClose={() => setEnlarged(null)} />
       )}
     </section>
+  );
+}
+
+/** Room beside the script for a picture and the next one, px. */
+const ROOM_PX = 448;
+
+/** How wide an output's two pictures are: the first ones large, others by their shape. */
+function pictureWidths(
+  output: Output,
+  index: number,
+  count: number,
+): { readonly now: number; readonly next: number } {
+  const shape = output.widthPx / output.heightPx;
+  if (index < 2) {
+    return count <= 2 ? { now: 268, next: 170 } : { now: 214, next: 214 };
+  }
+  if (shape > 3) return { now: 219, next: 219 };
+  const heightPx = shape < 1 ? 116 : 76;
+  return { now: Math.round(heightPx * shape), next: Math.round(heightPx * shape) };
+}
+
+function OutputCard({
+  output,
+  outfitName,
+  isOnAir,
+  health,
+  lateMs,
+  link,
+  widths,
+  now,
+  next,
+  onEnlarge,
+}: {
+  output: Output;
+  outfitName: string;
+  isOnAir: boolean;
+  health: ScreenHealth | undefined;
+  lateMs: number | null;
+  link: string;
+  widths: { readonly now: number; readonly next: number };
+  now: React.ReactNode;
+  next: React.ReactNode;
+  onEnlarge: () => void;
+}) {
+  const widthPx = widths.now + widths.next + 10;
+  const isNarrow = widthPx < 220;
+  return (
+    <article style={{ width: widthPx > 330 ? ROOM_PX : widthPx }}>
+      <h2 className="mb-1 flex items-baseline gap-2">
+        <span className="shrink-0 text-[15px] font-semibold">{output.name}</span>
+        {!isNarrow && (
+          <span className="truncate text-[14px] text-second">
+            {outfitName.toLowerCase()}
+            {output.backdrop === "transparent" && ", transparent"}
+          </span>
+        )}
+        <Health health={health} output={output} lateMs={lateMs} link={link} isNarrow={isNarrow} />
+      </h2>
+      <div className="flex items-end gap-2.5">
+        <div
+          className={`relative shrink-0 rounded-md border-2 p-0.5 ${isOnAir ? "border-air" : "border-edge"}`}
+          style={{ width: widths.now }}
+        >
+          <button
+            type="button"
+            aria-label={`Enlarge ${output.name}`}
+            className="block w-full"
+            onClick={onEnlarge}
+          >
+            {now}
+          </button>
+          {lateMs !== null && (
+            <div aria-hidden="true" className="hatched pointer-events-none absolute inset-x-0 top-0 h-2.5" />
+          )}
+        </div>
+        <div
+          className="shrink-0 rounded-md border-2 border-dashed border-next p-0.5"
+          style={{ width: widths.next }}
+        >
+          {next}
+        </div>
+      </div>
+    </article>
   );
 }
 
@@ -136,27 +183,53 @@ function Health({
   health,
   output,
   lateMs,
+  link,
+  isNarrow,
 }: {
   health: ScreenHealth | undefined;
   output: Output;
   lateMs: number | null;
+  link: string;
+  isNarrow: boolean;
 }) {
   const windows = health?.windows ?? [];
-  const base = "ml-auto shrink-0 font-mono text-[14px]";
-  if (windows.length === 0) return <span className={`${base} text-second`}>no window open</span>;
-  if (lateMs !== null)
-    return (
-      <span className={`${base} font-semibold text-attention`}>late {(lateMs / 1000).toFixed(1)} s</span>
-    );
+  const base = "shrink-0 font-mono text-[14px]";
   const painted = windows[0]?.painted;
   const wrongSize =
     painted &&
     painted.widthPx > 0 &&
     (painted.widthPx !== output.widthPx || painted.heightPx !== output.heightPx);
+  const word = ((): React.ReactNode => {
+    if (windows.length === 0)
+      return isNarrow ? null : <span className={`${base} text-second`}>no window</span>;
+    if (lateMs !== null)
+      return (
+        <span className={`${base} font-semibold text-attention`}>late {(lateMs / 1000).toFixed(1)} s</span>
+      );
+    return (
+      <span className={`${base} ${wrongSize ? "text-attention" : "text-second"}`}>
+        {windows.length > 1 && `${windows.length} × `}
+        {wrongSize ? `${painted.widthPx}×${painted.heightPx}` : "live"}
+      </span>
+    );
+  })();
   return (
-    <span className={`${base} ${wrongSize ? "text-attention" : "text-second"}`}>
-      {windows.length > 1 && `${windows.length} × `}
-      {wrongSize ? `window ${painted.widthPx}×${painted.heightPx}` : "live"}
+    <span className="ml-auto flex shrink-0 items-baseline gap-2">
+      {word}
+      <a
+        className="inline-flex min-h-6 items-center gap-1 rounded px-1 text-[14px] text-act hover:underline"
+        href={link}
+        target="_blank"
+        rel="noopener noreferrer"
+        title={
+          output.backdrop === "transparent"
+            ? "Opens over a stand-in picture; without ?over=picture it is transparent"
+            : undefined
+        }
+      >
+        open <ExternalLink aria-hidden="true" className="size-3.5" />
+        <span className="sr-only">{output.name} in a window of its own</span>
+      </a>
     </span>
   );
 }

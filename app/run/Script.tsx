@@ -2,7 +2,7 @@ import { useMemo } from "react";
 import { Link } from "react-router";
 import { sameAnchor, stepsOf } from "../../core/rundown/steps.ts";
 import { pageAt } from "../../core/show/slot.ts";
-import { useDeskStore, useDrawing } from "../desk/deskContext.ts";
+import { useDeskStore } from "../desk/deskContext.ts";
 import type { DeskSnapshot } from "../desk/deskStore.ts";
 import { ScriptCue } from "./ScriptCue.tsx";
 import { stepKey } from "./stepKey.ts";
@@ -11,7 +11,6 @@ import { LINE_AT, useReadingLine } from "./useReadingLine.ts";
 /** The rundown as running text. The step on air stands at the reading line; each take glides the script under it. */
 export function Script({ desk, nowMs }: { desk: DeskSnapshot; nowMs: number | null }) {
   const store = useDeskStore();
-  const drawing = useDrawing();
   const { state, cues, next } = desk;
 
   /** Cue id → steps of it that are on air now, as keys joined by spaces (a string, so that cues can tell it is the same). */
@@ -83,8 +82,6 @@ export function Script({ desk, nowMs }: { desk: DeskSnapshot; nowMs: number | nu
                 doneSteps={doneSteps}
                 plan={state.plan}
                 outputs={desk.outputs}
-                layers={state.layers}
-                drawing={drawing}
                 store={store}
               />
             );

@@ -1,11 +1,10 @@
 import { Check, TriangleAlert } from "lucide-react";
 import { memo } from "react";
 import { type Step, stepsOf } from "../../core/rundown/steps.ts";
-import type { Layer, Output, ScreenPlan } from "../../core/screens/plan.ts";
-import type { Drawing } from "../desk/deskContext.ts";
+import type { Output, ScreenPlan } from "../../core/screens/plan.ts";
 import type { DeskCue, DeskStore } from "../desk/deskStore.ts";
 import { CueThumbnail } from "../ui/CueThumbnail.tsx";
-import { cueKindName, cueTiming, cueTitle } from "../ui/cueWords.ts";
+import { cueKindName, cueTiming, cueTitle, wordsOf } from "../ui/cueWords.ts";
 import { stepKey } from "./stepKey.ts";
 
 interface Props {
@@ -17,8 +16,6 @@ interface Props {
   readonly doneSteps: number;
   readonly plan: ScreenPlan;
   readonly outputs: readonly Output[];
-  readonly layers: readonly Layer[];
-  readonly drawing: Drawing | undefined;
   readonly store: DeskStore;
 }
 
@@ -63,7 +60,7 @@ export const ScriptCue = memo(function ScriptCue(props: Props) {
                 isArmed={props.isArmed}
                 onArm={() => store.arm({ cueId: view.cueId, content: ready.hash, step: step.anchor })}
               >
-                {step.kind === "page" && <PageWords {...props} />}
+                {step.kind === "page" && <PageWords {...props} step={step} />}
               </StepRow>
             );
           })}
@@ -150,27 +147,27 @@ function StepRow({
   );
 }
 
-function PageWords({ cue, outputs, layers, plan, drawing }: Props) {
+function PageWords({ cue, outputs, plan, step }: Props & { readonly step: Step }) {
   const { doc } = cue.view;
   if (doc.kind !== "page" || !cue.ready) return null;
-  const [first, ...rest] = Object.values(cue.ready.content.values);
+  const { content } = cue.ready;
+  const [first = "", ...rest] = content.points ? [step.words] : wordsOf(doc, content.title);
   return (
     <span className="flex items-center gap-4">
       <CueThumbnail
-        content={cue.ready.content}
+        content={content}
         cueId={cue.view.cueId}
         hash={cue.ready.hash}
+        anchor={step.anchor}
         outputs={outputs}
-        layers={layers}
         plan={plan}
-        drawing={drawing}
       />
       <span className="min-w-0">
-        <span dir="auto" className="font-words block text-[19px] leading-[1.35]">
+        <span dir="auto" className="font-words line-clamp-3 text-[19px] leading-[1.35] whitespace-pre-line">
           {first}
         </span>
         {rest.filter(Boolean).map((words) => (
-          <span key={words} dir="auto" className="block text-[15px] text-second">
+          <span key={words} dir="auto" className="line-clamp-3 text-[15px] whitespace-pre-line text-second">
             {words}
           </span>
         ))}

@@ -72,6 +72,9 @@ function findAction(
     case "x":
     case "X":
       return () => store.take("cut");
+    case "d":
+    case "D":
+      return () => store.take("dissolve");
     case "o":
     case "O":
       return () => outLayerId && store.press({ kind: "out", layerId: outLayerId, how: "animated" });

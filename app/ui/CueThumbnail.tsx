@@ -1,46 +1,54 @@
-import { useMemo } from "react";
 import type { PageContent } from "../../core/rundown/content.ts";
-import { PAGE_ANCHOR } from "../../core/rundown/steps.ts";
-import type { Layer, Output, ScreenPlan } from "../../core/screens/plan.ts";
-import type { Drawing } from "../desk/deskContext.ts";
-import { emptyState } from "./emptyState.ts";
-import { OutputPicture } from "./OutputPicture.tsx";
+import type { Anchor } from "../../core/rundown/steps.ts";
+import type { Output, ScreenPlan } from "../../core/screens/plan.ts";
+import standIn from "./standInPicture.svg";
 
-/** The true picture of a page, small: on the last output that shows it, which is the one it is most particular on. */
+const WIDTH_PX = 128;
+
+/** The true picture of a page at a step, small, as the server paints it: on the first output that shows it. */
 export function CueThumbnail({
   content,
   cueId,
   hash,
+  anchor,
   outputs,
-  layers,
   plan,
-  drawing,
 }: {
   content: PageContent;
   cueId: string;
   hash: string;
+  anchor: Anchor;
   outputs: readonly Output[];
-  layers: readonly Layer[];
   plan: ScreenPlan;
-  drawing: Drawing | undefined;
 }) {
-  const output = [...outputs].reverse().find(({ id }) => {
+  const output = outputs.find(({ id }) => {
     const outfitId = plan.outputs[id]?.outfitId;
     return outfitId !== undefined && content.wardrobe[outfitId] !== undefined;
   });
-  const state = useMemo(
-    () => emptyState(layers, plan, { cueId, content: hash, step: PAGE_ANCHOR }, content.layerId),
-    [layers, plan, cueId, hash, content.layerId],
-  );
   if (!output) return null;
+  const { widthPx, heightPx } = output;
+  const isTall = heightPx > widthPx;
+  const width = isTall ? Math.round((72 * widthPx) / heightPx) : WIDTH_PX;
+  const query = new URLSearchParams({
+    cue: cueId,
+    content: hash,
+    output: output.id,
+    occurrence: anchor.occurrence,
+    unit: `${anchor.unit}`,
+    width: `${width * 2}`,
+  });
   return (
-    <span className="block w-[128px] shrink-0 overflow-hidden rounded border border-edge">
-      <OutputPicture
-        output={output}
-        state={state}
-        drawing={drawing}
-        label={`${content.title} on ${output.name}`}
-      />
-    </span>
+    <img
+      src={`/still/desk?${query}`}
+      alt={`${content.title} on ${output.name}`}
+      width={width}
+      height={Math.round((width * heightPx) / widthPx)}
+      loading="lazy"
+      decoding="async"
+      className="block shrink-0 rounded border border-edge"
+      style={{
+        background: output.backdrop === "opaque" ? "#000" : `#3a3330 url(${standIn}) center / cover`,
+      }}
+    />
   );
 }

@@ -2,7 +2,7 @@ import { X } from "lucide-react";
 import { Dialog } from "radix-ui";
 import type { Output } from "../../core/screens/plan.ts";
 import type { ShowState } from "../../core/show/state.ts";
-import type { Drawing } from "../desk/deskContext.ts";
+import type { Drawing } from "../live/drawing.ts";
 import { OutputPicture } from "./OutputPicture.tsx";
 
 /** One output as large as the window allows, and never larger than it is. */

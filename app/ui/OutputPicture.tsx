@@ -5,7 +5,9 @@ import type { ShowState } from "../../core/show/state.ts";
 import { ElementStage } from "../../painters/elementStage.ts";
 import { PlateCache } from "../../painters/plateCache.ts";
 import { StageLoop } from "../../painters/stageLoop.ts";
-import { type Drawing, useDeskStore } from "../desk/deskContext.ts";
+import { useDeskStore } from "../desk/deskContext.ts";
+import type { Drawing } from "../live/drawing.ts";
+import { makeProgramPicture } from "./programPicture.ts";
 import standIn from "./standInPicture.svg";
 
 /** Pictures on the desk draw at 15 to 20 frames a second: the outputs need the machine more. */
@@ -35,6 +37,7 @@ export function OutputPicture({
   const frame = useRef<HTMLDivElement>(null);
   const [widthPx, setWidthPx] = useState(0);
   const loop = useRef<StageLoop>(undefined);
+  const [laidOutAnew, setLaidOutAnew] = useState(0);
 
   useEffect(() => {
     if (!frame.current) return;
@@ -52,21 +55,28 @@ export function OutputPicture({
     element.style.position = "absolute";
     element.style.inset = "0";
     frame.current.append(element);
-    const stage = new ElementStage(
-      element,
-      new PlateCache(drawing.shaper, scale),
+    const plates = new PlateCache(drawing.kit, scale);
+    const stage = new ElementStage(element, {
+      plates,
       scale,
-      window.devicePixelRatio,
-    );
-    loop.current = new StageLoop(stage, () => store.now(), undefined, LIVE_INTERVAL_MS);
+      pixelRatio: window.devicePixelRatio,
+      makeProgram: makeProgramPicture,
+      ...(isStill ? {} : { videos: drawing.videos(false) }),
+    });
+    const endRepaint = drawing.shelf.onLoaded((file) => plates.repaint(file));
+    const endLayOut = drawing.onChange(() => setLaidOutAnew((count) => count + 1));
+    loop.current = new StageLoop(stage, output, () => store.now(), undefined, LIVE_INTERVAL_MS);
     return () => {
+      endRepaint();
+      endLayOut();
       loop.current?.stop();
       loop.current = undefined;
       element.remove();
     };
-  }, [drawing, widthPx, output, store]);
+  }, [drawing, widthPx, output, store, isStill]);
 
   // Runs after the stage above was made anew, too: a new width needs the picture again.
+  // biome-ignore lint/correctness/useExhaustiveDependencies: a late font lays everything out again
   useEffect(() => {
     if (!drawing || widthPx === 0) return;
     const draw = () => loop.current?.setTimeline(composeTimeline(state, output, drawing.dress));
@@ -76,7 +86,7 @@ export function OutputPicture({
     }
     const waiting = requestIdleCallback(draw, { timeout: STILL_WITHIN_MS });
     return () => cancelIdleCallback(waiting);
-  }, [state, output, drawing, widthPx, isStill]);
+  }, [state, output, drawing, widthPx, isStill, laidOutAnew]);
 
   return (
     <div

@@ -18,10 +18,20 @@ export function cueTitle(doc: CueDoc, content: PageContent | undefined): string 
     case "reading":
       return doc.reference || "Reading";
     case "page":
-      return Object.values(doc.values).find((value) => value.trim() !== "") ?? `Empty ${cueKindName(doc)}`;
+      return `Empty ${cueKindName(doc)}`;
   }
 }
 
 export function cueTiming(doc: CueDoc): string | undefined {
   return doc.kind === "page" && doc.stayMs !== null ? `leaves after ${doc.stayMs / 1000} s` : undefined;
+}
+
+/** What a page says, field by field, as people typed it; pictures and clips are seen, not read. */
+export function wordsOf(doc: Extract<CueDoc, { kind: "page" }>, title: string): string[] {
+  const fields = FIELD_SETS.find(({ id }) => id === doc.fieldSet)?.fields ?? [];
+  const words = fields.flatMap(({ name, kind }) => {
+    const value = (doc.values[name] ?? "").trim().replace(/\|/g, "  ");
+    return kind === "line" || kind === "lines" ? (value === "" ? [] : [value]) : [];
+  });
+  return words.length > 0 ? words : [title];
 }

@@ -8,6 +8,7 @@ export function emptyState(
   plan: ScreenPlan,
   target: Target,
   layerId: string,
+  timeZone: string,
 ): ShowState {
   const empty: ShowState = {
     showId: "picture",
@@ -15,6 +16,7 @@ export function emptyState(
     layers: [...layers],
     slots: Object.fromEntries(layers.map(({ id }) => [id, []])),
     plan,
+    timeZone,
     arm: null,
     position: null,
     airRevision: 0,

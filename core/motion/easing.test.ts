@@ -19,8 +19,31 @@ describe("easing", () => {
       expect(Math.abs(easeAt(easing, i / 1_000) - reference(i / 1_000))).toBeLessThan(1e-4);
   });
 
+  // Source: CSS Easing Functions Level 1, section 2.3: the steps of jump-start and jump-end.
+  test("steps jump as in CSS", () => {
+    const end: Easing = { kind: "steps", count: 4, jump: "end" };
+    const start: Easing = { kind: "steps", count: 4, jump: "start" };
+    expect([0.1, 0.25, 0.4, 0.99].map((p) => easeAt(end, p))).toEqual([0, 0.25, 0.25, 0.75]);
+    expect([0.1, 0.25, 0.4, 0.99].map((p) => easeAt(start, p))).toEqual([0.25, 0.5, 0.5, 1]);
+  });
+
+  test("a spring swings past its end and comes to rest on it", () => {
+    const spring: Easing = { kind: "spring", swings: 1.25, damping: 6 };
+    const values = Array.from({ length: 101 }, (_, i) => easeAt(spring, i / 100));
+    expect(Math.max(...values)).toBeGreaterThan(1.02);
+    expect(Math.abs((values[99] ?? 0) - 1)).toBeLessThan(0.02);
+    // No step of a hundredth is a jump.
+    for (let i = 1; i < values.length; i++)
+      expect(Math.abs((values[i] as number) - (values[i - 1] as number))).toBeLessThan(0.12);
+  });
+
   test("is exact at its ends and held beyond them", () => {
-    for (const [easing] of NAMED) {
+    const others: Easing[] = [
+      "linear",
+      { kind: "steps", count: 5, jump: "start" },
+      { kind: "spring", swings: 2, damping: 4 },
+    ];
+    for (const easing of [...NAMED.map(([named]) => named), ...others]) {
       expect(easeAt(easing, 0)).toBe(0);
       expect(easeAt(easing, 1)).toBe(1);
       expect(easeAt(easing, -3)).toBe(0);

@@ -10,6 +10,18 @@ export const easingSchema = z.union([
     x2: z.number().min(0).max(1),
     y2: z.number().min(-5).max(5),
   }),
+  /** Equal jumps; `jump` says whether the first or the last of them is left out, as in CSS. */
+  z.strictObject({
+    kind: z.literal("steps"),
+    count: z.number().int().min(1).max(600),
+    jump: z.enum(["start", "end"]),
+  }),
+  /** A damped spring that has come to rest at the end: how often it swings, and how fast that dies away. */
+  z.strictObject({
+    kind: z.literal("spring"),
+    swings: z.number().min(0).max(8),
+    damping: z.number().min(1).max(20),
+  }),
 ]);
 export type Easing = z.infer<typeof easingSchema>;
 
@@ -23,12 +35,27 @@ const NAMED: Readonly<Record<Exclude<Easing, object | "linear">, Curve>> = {
 
 /** @param progress 0 to 1; outside it is held at the ends, so easeAt(0) === 0 and easeAt(1) === 1 exactly */
 export function easeAt(easing: Easing, progress: number): number {
-  if (progress <= 0) return 0;
   if (progress >= 1) return 1;
+  if (progress <= 0) return 0;
   if (easing === "linear") return progress;
-  const [x1, y1, x2, y2] =
-    typeof easing === "string" ? NAMED[easing] : [easing.x1, easing.y1, easing.x2, easing.y2];
-  return bezier(y1, y2, solveForX(x1, x2, progress));
+  if (typeof easing === "string") {
+    const [x1, y1, x2, y2] = NAMED[easing];
+    return bezier(y1, y2, solveForX(x1, x2, progress));
+  }
+  switch (easing.kind) {
+    case "bezier":
+      return bezier(easing.y1, easing.y2, solveForX(easing.x1, easing.x2, progress));
+    case "steps": {
+      const step = Math.floor(progress * easing.count) + (easing.jump === "start" ? 1 : 0);
+      return Math.min(1, step / easing.count);
+    }
+    case "spring": {
+      // Damped cosine; what is left of it at the end is spread over the whole way, so that it ends exactly at 1.
+      const swing = (t: number) => Math.exp(-easing.damping * t) * Math.cos(2 * Math.PI * easing.swings * t);
+      const rest = swing(1);
+      return 1 - (swing(progress) - rest * progress);
+    }
+  }
 }
 
 /** One coordinate of a cubic Bézier from 0 to 1 with inner control values a and b. */

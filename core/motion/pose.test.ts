@@ -1,10 +1,16 @@
 import * as fc from "fast-check";
 import { describe, expect, test } from "vitest";
-import { fading, lifting, rising, uncovering } from "../../designs/moves.ts";
+import { fading, move, rising, sliding, springing, uncovering } from "../../designs/moves.ts";
 import { type Life, lifePoseAt, movingSpans, poseAt, REST } from "./pose.ts";
 import { durationOf, MOVING_PROPERTIES, trackAt, trackSchema } from "./track.ts";
 
-const MOVES = [fading(600), rising(30, 500, 120), uncovering(460, 80), lifting(60, 420)];
+const MOVES = [
+  fading(600),
+  rising(30, 500, 120),
+  uncovering(460, 80),
+  sliding("bottom", 60, 420),
+  springing(700),
+];
 
 describe("motion", () => {
   test("every ready-made move ends exactly at rest", () => {
@@ -20,7 +26,8 @@ describe("motion", () => {
     const life: Life = {
       fromMs: 0,
       arriving: enter,
-      until: { atMs: 5_000, leaving: { kind: "mirror", tracks: enter } },
+      stay: null,
+      until: { atMs: 5_000, leaving: { kind: "mirror", tracks: enter, lengthMs: T } },
     };
     for (let t = 0; t < T; t += 7) expect(lifePoseAt(life, 5_000 + t)).toEqual(poseAt(enter, T - t));
   });
@@ -33,9 +40,14 @@ describe("motion", () => {
         fc.boolean(),
         (motion, cutAt, isChange) => {
           const leaving = isChange
-            ? ({ kind: "tracks", tracks: motion.change.out } as const)
-            : ({ kind: "mirror", tracks: motion.enter } as const);
-          const life: Life = { fromMs: 0, arriving: motion.enter, until: { atMs: cutAt, leaving } };
+            ? { kind: "tracks" as const, tracks: motion.change.out, lengthMs: durationOf(motion.change.out) }
+            : { kind: "mirror" as const, tracks: motion.enter, lengthMs: durationOf(motion.enter) };
+          const life: Life = {
+            fromMs: 0,
+            arriving: motion.enter,
+            stay: null,
+            until: { atMs: cutAt, leaving },
+          };
           const before = lifePoseAt(life, cutAt - 0.001);
           const after = lifePoseAt(life, cutAt);
           if (!before || !after) throw new Error("gone at the moment it begins to leave");
@@ -48,7 +60,7 @@ describe("motion", () => {
   });
 
   test("is a pure function of time, asked in any order", () => {
-    const life: Life = { fromMs: 100, arriving: rising(30, 500).enter, until: null };
+    const life: Life = { fromMs: 100, arriving: rising(30, 500).enter, stay: null, until: null };
     const times = [700, 100, 350, 99, 350, 10_000];
     const asked = times.map((t) => lifePoseAt(life, t));
     expect([...times].reverse().map((t) => lifePoseAt(life, t))).toEqual([...asked].reverse());
@@ -56,12 +68,34 @@ describe("motion", () => {
     expect(asked[5]).toEqual(REST);
   });
 
+  test("a loop goes on top of where the part stands, and is let go of without a jump when it leaves", () => {
+    const stay = { fromMs: 500, periodMs: 1_000, tracks: [move("rotationDeg", 0, 90, 1_000, 0, "linear")] };
+    const enter = fading(400).enter;
+    const life: Life = {
+      fromMs: 0,
+      arriving: enter,
+      stay,
+      until: { atMs: 3_250, leaving: { kind: "mirror", tracks: enter, lengthMs: 400 } },
+    };
+    expect(lifePoseAt(life, 499)?.rotationDeg).toBe(0);
+    expect(lifePoseAt(life, 1_000)?.rotationDeg).toBeCloseTo(45, 6);
+    expect(lifePoseAt(life, 2_000)?.rotationDeg).toBeCloseTo(45, 6);
+    expect(lifePoseAt(life, 3_250)?.rotationDeg).toBeCloseTo(67.5, 6);
+    expect(lifePoseAt(life, 3_450)?.rotationDeg).toBeLessThan(67.5);
+    expect(lifePoseAt(life, 3_649)?.rotationDeg).toBeLessThan(0.1);
+    expect(lifePoseAt(life, 3_650)).toBeUndefined();
+  });
+
   test("spans of motion hold every change", () => {
     const motion = rising(30, 500, 120);
     const life: Life = {
       fromMs: 1_000,
       arriving: motion.enter,
-      until: { atMs: 3_000, leaving: { kind: "mirror", tracks: motion.enter } },
+      stay: null,
+      until: {
+        atMs: 3_000,
+        leaving: { kind: "mirror", tracks: motion.enter, lengthMs: durationOf(motion.enter) },
+      },
     };
     const spans = movingSpans(life);
     for (let t = 900; t < 4_500; t += 10) {
@@ -72,14 +106,14 @@ describe("motion", () => {
 
   test("keyframes out of order are refused, and values before and after are held", () => {
     const keys = [
-      { atMs: 100, value: 5 },
-      { atMs: 50, value: 1 },
+      { atMs: 100, value: 5, easing: "linear" },
+      { atMs: 50, value: 1, easing: "linear" },
     ];
     expect(trackSchema.safeParse({ property: "opacity", keyframes: keys }).success).toBe(false);
     const track = trackSchema.parse({
       property: "scale",
       keyframes: [
-        { atMs: 50, value: 1 },
+        { atMs: 50, value: 1, easing: "ease-out" },
         { atMs: 150, value: 3, easing: "linear" },
       ],
     });

@@ -8,11 +8,17 @@ export const REST: Pose = {
   offsetXPx: 0,
   offsetYPx: 0,
   scale: 1,
+  scaleX: 1,
+  scaleY: 1,
+  rotationDeg: 0,
   opacity: 1,
   clipLeft: 0,
   clipTop: 0,
   clipRight: 0,
   clipBottom: 0,
+  blur: 0,
+  tint: 0,
+  squeeze: 1,
 };
 
 export function poseAt(tracks: readonly Track[], atMs: number): Pose {
@@ -22,54 +28,87 @@ export function poseAt(tracks: readonly Track[], atMs: number): Pose {
   return pose;
 }
 
-/** How a part leaves: along its own tracks, or as its arrival played backwards, easing included. */
-export type Leaving =
-  | { readonly kind: "tracks"; readonly tracks: readonly Track[] }
-  | { readonly kind: "mirror"; readonly tracks: readonly Track[] };
-
-export function leavingDurationMs(leaving: Leaving): number {
-  return durationOf(leaving.tracks);
+/** A loop on top of where a part stands. */
+export interface StayLoop {
+  /** Server time at which its first turn begins. */
+  readonly fromMs: number;
+  readonly periodMs: number;
+  readonly tracks: readonly Track[];
 }
 
-export function leavingPoseAt(leaving: Leaving, sinceMs: number): Pose {
-  return leaving.kind === "tracks"
-    ? poseAt(leaving.tracks, sinceMs)
-    : poseAt(leaving.tracks, durationOf(leaving.tracks) - sinceMs);
+/**
+ * How a part leaves, over `lengthMs`: along its own tracks (and stands at their end until then), or as an arrival of
+ * that length played backwards, easing included: exit(t) equals enter(lengthMs − t).
+ */
+export interface Leaving {
+  readonly kind: "tracks" | "mirror";
+  readonly tracks: readonly Track[];
+  readonly lengthMs: number;
+}
+
+export function leavingPoseAt({ kind, tracks, lengthMs }: Leaving, sinceMs: number): Pose {
+  return poseAt(tracks, kind === "tracks" ? sinceMs : lengthMs - sinceMs);
 }
 
 /** The time on screen of one part with one content. Times are server time in ms. */
 export interface Life {
   readonly fromMs: number;
   readonly arriving: readonly Track[];
+  readonly stay: StayLoop | null;
   readonly until: { readonly atMs: number; readonly leaving: Leaving } | null;
 }
 
 /**
  * The pose of a part at a time, or undefined when it is not on screen.
- * A part that must leave before it has arrived leaves from where it is: what it was short of its place is
- * carried along and let go over the length of the leaving motion, so that nothing jumps.
+ * A part that must leave before it has arrived, or out of the middle of its loop, leaves from where it is: what it
+ * was off its place is carried along and let go over the length of the leaving motion, so that nothing jumps.
  */
 export function lifePoseAt(life: Life, atMs: number): Pose | undefined {
   if (atMs < life.fromMs) return undefined;
-  if (!life.until || atMs < life.until.atMs) return poseAt(life.arriving, atMs - life.fromMs);
+  if (!life.until || atMs < life.until.atMs) return standingAt(life, atMs);
   const { leaving } = life.until;
-  const lengthMs = leavingDurationMs(leaving);
   const sinceMs = atMs - life.until.atMs;
-  if (sinceMs >= lengthMs) return undefined;
+  if (sinceMs >= leaving.lengthMs) return undefined;
   const pose = leavingPoseAt(leaving, sinceMs);
   const stoodMs = life.until.atMs - life.fromMs;
-  if (stoodMs >= durationOf(life.arriving)) return pose;
-  const had = poseAt(life.arriving, stoodMs);
+  if (!life.stay && stoodMs >= durationOf(life.arriving)) return pose;
+  const had = standingAt(life, life.until.atMs);
   const begins = leavingPoseAt(leaving, 0);
-  const kept = 1 - easeAt("ease-in-out", sinceMs / lengthMs);
+  const kept = 1 - easeAt("ease-in-out", sinceMs / leaving.lengthMs);
   const mixed: Record<MovingProperty, number> = { ...pose };
   for (const property of MOVING_PROPERTIES) mixed[property] += (had[property] - begins[property]) * kept;
   return mixed;
 }
 
-/** When a life moves: [from, to) spans in ms, in order. */
+function standingAt({ fromMs, arriving, stay }: Life, atMs: number): Pose {
+  const pose = poseAt(arriving, atMs - fromMs);
+  if (!stay || atMs < stay.fromMs) return pose;
+  return onTop(pose, poseAt(stay.tracks, (atMs - stay.fromMs) % stay.periodMs));
+}
+
+/** A pose within another: a member in its group, a loop on an arrival. */
+export function onTop(a: Pose, b: Pose): Pose {
+  return {
+    offsetXPx: a.offsetXPx + b.offsetXPx,
+    offsetYPx: a.offsetYPx + b.offsetYPx,
+    scale: a.scale * b.scale,
+    scaleX: a.scaleX * b.scaleX,
+    scaleY: a.scaleY * b.scaleY,
+    rotationDeg: a.rotationDeg + b.rotationDeg,
+    opacity: a.opacity * b.opacity,
+    clipLeft: Math.max(a.clipLeft, b.clipLeft),
+    clipTop: Math.max(a.clipTop, b.clipTop),
+    clipRight: Math.max(a.clipRight, b.clipRight),
+    clipBottom: Math.max(a.clipBottom, b.clipBottom),
+    blur: Math.max(a.blur, b.blur),
+    tint: Math.max(a.tint, b.tint),
+    squeeze: a.squeeze * b.squeeze,
+  };
+}
+
+/** When a life comes and goes: [from, to] spans in ms, in order. Its loop is not among them. */
 export function movingSpans(life: Life): readonly (readonly [fromMs: number, toMs: number])[] {
   const spans: (readonly [number, number])[] = [[life.fromMs, life.fromMs + durationOf(life.arriving)]];
-  if (life.until) spans.push([life.until.atMs, life.until.atMs + leavingDurationMs(life.until.leaving)]);
+  if (life.until) spans.push([life.until.atMs, life.until.atMs + life.until.leaving.lengthMs]);
   return spans;
 }

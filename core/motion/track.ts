@@ -1,39 +1,55 @@
 import { z } from "zod";
 import { easeAt, easingSchema } from "./easing.ts";
 
-/** What can move. Offsets and scale are relative to the part's place; clips are fractions of the part cut off that edge. */
+/**
+ * What can move. Offsets are px from the part's place, scales are factors of its size, clips are fractions cut off
+ * that edge, blur, tint and squeeze go from 0 to 1.
+ */
 export const MOVING_PROPERTIES = [
   "offsetXPx",
   "offsetYPx",
   "scale",
+  "scaleX",
+  "scaleY",
+  "rotationDeg",
   "opacity",
   "clipLeft",
   "clipTop",
   "clipRight",
   "clipBottom",
+  "blur",
+  "tint",
+  "squeeze",
 ] as const;
 export type MovingProperty = (typeof MOVING_PROPERTIES)[number];
 
 /** No motion of a part lasts longer, so older changes can be forgotten. */
 export const LONGEST_MOTION_MS = 10_000;
 
-const keyframeSchema = z.strictObject({
-  atMs: z.number().min(0).max(LONGEST_MOTION_MS),
-  value: z.number().min(-20_000).max(20_000),
-  /** From this keyframe to the next. */
-  easing: easingSchema.default("ease-out"),
-});
+/** A track whose last keyframe comes no later than that. */
+const trackUpTo = (longestMs: number) => {
+  const keyframe = z.strictObject({
+    atMs: z.number().min(0).max(longestMs),
+    value: z.number().min(-20_000).max(20_000),
+    /** From this keyframe to the next. */
+    easing: easingSchema,
+  });
+  return z.strictObject({
+    property: z.enum(MOVING_PROPERTIES),
+    keyframes: z
+      .array(keyframe)
+      .min(1)
+      .max(64)
+      .refine((keys) => keys.every((key, i) => i === 0 || key.atMs > (keys[i - 1]?.atMs ?? 0)), {
+        message: "keyframes must be in order of time",
+      }),
+  });
+};
 
-export const trackSchema = z.strictObject({
-  property: z.enum(MOVING_PROPERTIES),
-  keyframes: z
-    .array(keyframeSchema)
-    .min(1)
-    .max(64)
-    .refine((keys) => keys.every((key, i) => i === 0 || key.atMs > (keys[i - 1]?.atMs ?? 0)), {
-      message: "keyframes must be in order of time",
-    }),
-});
+export const trackSchema = trackUpTo(LONGEST_MOTION_MS);
+/** Loops may be slow. */
+export const LONGEST_LOOP_MS = 600_000;
+export const loopTrackSchema = trackUpTo(LONGEST_LOOP_MS);
 export type Track = z.infer<typeof trackSchema>;
 
 /** The value of a track at a time; before the first keyframe its value, after the last its value. */
@@ -53,4 +69,23 @@ export function trackAt(track: Track, atMs: number): number {
 
 export function durationOf(tracks: readonly Track[]): number {
   return tracks.reduce((longest, { keyframes }) => Math.max(longest, keyframes.at(-1)?.atMs ?? 0), 0);
+}
+
+/** The same tracks, later. */
+export function delayTracks(tracks: readonly Track[], byMs: number): readonly Track[] {
+  if (byMs === 0) return tracks;
+  return tracks.map(({ property, keyframes }) => ({
+    property,
+    keyframes: keyframes.map((key) => ({ ...key, atMs: key.atMs + byMs })),
+  }));
+}
+
+/** The same tracks on a canvas of another size: what is measured in px is scaled. */
+export function scaleTracks(tracks: readonly Track[], by: number): readonly Track[] {
+  if (by === 1) return tracks;
+  return tracks.map((track) =>
+    track.property === "offsetXPx" || track.property === "offsetYPx"
+      ? { ...track, keyframes: track.keyframes.map((key) => ({ ...key, value: key.value * by })) }
+      : track,
+  );
 }

@@ -1,6 +1,6 @@
 /**
- * The display list: the only thing painters understand. Coordinates are output pixels, origin top left, y down;
- * colours are CSS hex with straight alpha.
+ * The display list: the only thing painters understand. Lengths are output pixels, y down; colours are CSS hex with
+ * straight alpha. A picture has an origin of its own: whoever places it says where that lies on the output.
  */
 export interface Rect {
   readonly x: number;
@@ -16,6 +16,7 @@ export interface GradientStop {
 }
 
 export type Paint =
+  | { readonly kind: "none" }
   | { readonly kind: "solid"; readonly color: string }
   | {
       readonly kind: "linear";
@@ -24,11 +25,21 @@ export type Paint =
       readonly x1: number;
       readonly y1: number;
       readonly stops: readonly GradientStop[];
-    };
+    }
+  | {
+      readonly kind: "radial";
+      readonly x: number;
+      readonly y: number;
+      readonly radius: number;
+      readonly stops: readonly GradientStop[];
+    }
+  /** A picture file (by the hash of its bytes), drawn into `dest` and cut by the item's shape. */
+  | { readonly kind: "image"; readonly file: string; readonly dest: Rect };
 
 export interface Stroke {
   readonly color: string;
   readonly widthPx: number;
+  readonly dashPx?: readonly number[];
 }
 
 export interface Shadow {
@@ -42,23 +53,47 @@ interface Painted {
   readonly fill: Paint;
   /** Drawn under the fill, so that letters keep their weight. */
   readonly stroke: Stroke | null;
-  readonly shadow: Shadow | null;
+  /** The first lies deepest. */
+  readonly shadows: readonly Shadow[];
 }
 
-export type PictureItem =
-  | (Painted & { readonly kind: "roundedRect"; readonly rect: Rect; readonly radiusPx: number })
-  | (Painted & {
-      readonly kind: "glyphs";
-      readonly fontId: string;
-      readonly sizePx: number;
-      /** Baseline origin of each glyph. */
-      readonly glyphs: readonly { readonly id: number; readonly x: number; readonly y: number }[];
-    });
+/** Top left, top right, bottom right, bottom left, px. */
+export type CornerRadii = readonly [number, number, number, number];
+
+export interface Point {
+  readonly x: number;
+  readonly y: number;
+}
+
+export type Shape =
+  | { readonly kind: "rectangle"; readonly rect: Rect; readonly radiiPx: CornerRadii }
+  | { readonly kind: "ellipse"; readonly rect: Rect }
+  | { readonly kind: "line"; readonly from: Point; readonly to: Point }
+  | { readonly kind: "polygon"; readonly points: readonly Point[] };
+
+/** Letters of one font at one size. */
+export interface Glyphs {
+  readonly kind: "glyphs";
+  readonly fontId: string;
+  readonly sizePx: number;
+  /** Narrowed to this; 1 is as designed. */
+  readonly scaleX: number;
+  /** Baseline origin of each glyph. */
+  readonly glyphs: readonly { readonly id: number; readonly x: number; readonly y: number }[];
+}
+
+export type PictureItem = Painted & (Shape | Glyphs);
 
 /** What one plate shows. Bounds are whole pixels and hold everything, shadows included. */
 export interface Picture {
   readonly bounds: Rect;
   readonly items: readonly PictureItem[];
+  /** Nothing outside is painted. */
+  readonly clip?: Rect;
+  /** Standard deviation of a blur over the whole. */
+  readonly blurPx?: number;
+  /** Every colour moved towards this one, by `amount` 0 to 1. */
+  readonly tint?: { readonly color: string; readonly amount: number };
 }
 
 /** The smallest whole-pixel rectangle around `rect` grown by `byPx` on each side. */
@@ -73,8 +108,16 @@ export function growToPixels(rect: Rect, byPx: number): Rect {
   };
 }
 
-/** How far a shadow reaches past what casts it: canvas blur is two standard deviations; three hold all that shows. */
-export function shadowReachPx(shadow: Shadow | null): number {
-  if (!shadow) return 0;
-  return shadow.blurPx * 1.5 + Math.max(Math.abs(shadow.offsetXPx), Math.abs(shadow.offsetYPx));
+/** How far shadows reach past what casts them: canvas blur is two standard deviations; three hold all that shows. */
+export function shadowReachPx(shadows: readonly Shadow[]): number {
+  return shadows.reduce(
+    (reach, shadow) =>
+      Math.max(reach, shadow.blurPx * 1.5 + Math.max(Math.abs(shadow.offsetXPx), Math.abs(shadow.offsetYPx))),
+    0,
+  );
+}
+
+/** The files a picture needs before it can be painted. */
+export function filesOf(picture: Picture): string[] {
+  return picture.items.flatMap(({ fill }) => (fill.kind === "image" ? [fill.file] : []));
 }

@@ -1,7 +1,11 @@
+import { LONGEST_MOTION_MS } from "../motion/track.ts";
 import type { FieldSet } from "../scene/fieldSet.ts";
 import type { HouseStyle } from "../scene/houseStyle.ts";
-import { type FallbackFonts, textRequest } from "../scene/layOut.ts";
-import type { Template, TextObject } from "../scene/template.ts";
+import type { FallbackFonts } from "../scene/layOut.ts";
+import { measureRequest } from "../scene/layOutWords.ts";
+import { allObjects, findTextOf, type Template } from "../scene/template.ts";
+import type { FontChoice } from "../text/fontChoice.ts";
+import { linesOf } from "../text/lines.ts";
 import { prepareText } from "../text/prepare.ts";
 import type { Shaper } from "../text/shaper.ts";
 import { nameForReference } from "../words/books.ts";
@@ -19,8 +23,8 @@ import type { CueDoc, PageDoc, ReadingDoc, SongDoc } from "./cueDoc.ts";
 export interface Wardrobe {
   readonly outfitId: string;
   readonly linesPerSlide: number;
-  /** Field set id → template. */
-  readonly templates: ReadonlyMap<string, { readonly hash: Hash; readonly template: Template }>;
+  /** Field set id → the template it wears, and after it those that a page may choose. */
+  readonly templates: ReadonlyMap<string, readonly { readonly hash: Hash; readonly template: Template }[]>;
 }
 
 /** One verse of a passage, or a gap that this text leaves out. */
@@ -36,6 +40,8 @@ export interface CompileContext {
   readonly style: { readonly hash: Hash; readonly style: HouseStyle };
   readonly fallbackFonts: FallbackFonts;
   readonly shaper: Shaper;
+  /** A picture or clip of the library, by its id there: the hash of what is known of it. */
+  readonly findMedia: (id: string) => Hash | undefined;
   /** Reads a reference against a text that ships; problems come back as a sentence. */
   readonly read: (
     textCode: string,
@@ -70,35 +76,79 @@ function compilePage(doc: PageDoc, context: CompileContext): Compiled {
   const values: Record<string, string> = {};
   for (const field of fieldSet.fields) values[field.name] = (doc.values[field.name] ?? "").trim();
   const first = fieldSet.fields[0];
-  if (first && values[first.name] === "")
+  if (first && !first.optional && values[first.name] === "")
     return { problem: `The ${first.label.toLowerCase()} is empty. Fill it in and the page can be taken.` };
+  const media: Hash[] = [];
+  for (const { name, kind } of fieldSet.fields) {
+    const hash = kind === "media" ? context.findMedia(values[name] ?? "") : undefined;
+    if (!hash) continue;
+    values[name] = hash;
+    media.push(hash);
+  }
   return {
     content: {
-      ...emptyContent(context, fieldSet),
+      ...emptyContent(context, fieldSet, doc.look),
       cueKind: "page",
-      title: first ? (values[first.name] as string) : fieldSet.name,
+      title: pageTitle(fieldSet, doc),
       values,
+      media,
+      points: fieldSet.stepsBy === null ? null : pointCounts(doc.values[fieldSet.stepsBy] ?? ""),
       stayMs: doc.stayMs,
     },
   };
 }
 
+/** What the script calls a page: its first words. */
+function pageTitle(fieldSet: FieldSet, doc: PageDoc): string {
+  for (const { name, kind } of fieldSet.fields) {
+    const line = kind === "media" || kind === "color" ? undefined : linesOf(doc.values[name] ?? "")[0];
+    if (line) return line.slice(0, 200);
+  }
+  return fieldSet.name;
+}
+
+/** How many points stand after each step: one more each time, or the next group where blank lines part groups. */
+export function pointCounts(typed: string): number[] {
+  const groups = typed
+    .trim()
+    .split(/(?:\r\n|\r|\n)[^\S\n]*(?:\r\n|\r|\n)\s*/)
+    .map((group) => linesOf(group).length)
+    .filter((count) => count > 0);
+  const steps = groups.length > 1 ? groups : Array.from({ length: groups[0] ?? 0 }, () => 1);
+  let sum = 0;
+  return steps.map((count) => {
+    sum += count;
+    return sum;
+  });
+}
+
+/** New text of a crawl joins what still passes: as long as that may take, the air remembers it. */
+const CRAWL_LASTS_MS = 900_000;
+
 function emptyContent(
   context: CompileContext,
   fieldSet: FieldSet,
+  look: string | null = null,
 ): Omit<PageContent, "cueKind" | "title" | "values"> {
   const wardrobe: PageContent["wardrobe"] = {};
+  let lastsMs = LONGEST_MOTION_MS;
   for (const { outfitId, templates } of context.wardrobes) {
-    const worn = templates.get(fieldSet.id);
-    if (worn) wardrobe[outfitId] = { template: worn.hash, style: context.style.hash };
+    const offered = templates.get(fieldSet.id) ?? [];
+    const worn = offered.find(({ template }) => template.name === look) ?? offered[0];
+    if (!worn) continue;
+    wardrobe[outfitId] = { template: worn.hash, style: context.style.hash };
+    if (allObjects(worn.template).some(({ object }) => object.kind === "crawl")) lastsMs = CRAWL_LASTS_MS;
   }
   return {
     kind: "page",
     fieldSet: fieldSet.id,
     layerId: fieldSet.layerId,
     flow: null,
+    points: null,
+    media: [],
     wardrobe,
     stayMs: null,
+    lastsMs,
   };
 }
 
@@ -183,8 +233,8 @@ function compileReading(doc: ReadingDoc, context: CompileContext): Compiled {
       book: passage.from.book,
       units: fitting,
     });
-    for (const [outfitId, { room, fontStack }] of rooms) {
-      const measured = fitting.map((unit) => ({ unit, segments: segmentsOf(unit.text, fontStack) }));
+    for (const [outfitId, { room, fonts }] of rooms) {
+      const measured = fitting.map((unit) => ({ unit, segments: segmentsOf(unit.text, fonts) }));
       divisions[outfitId]?.push(divideByFit(fitting, (from, to) => fillOfRoom(measured, room, from, to)));
     }
   }
@@ -212,43 +262,43 @@ function shortTitle(passage: Passage, before: Passage | undefined): string {
 
 interface ReadingRoom {
   readonly room: Room;
-  readonly fontStack: readonly string[];
+  readonly fonts: FontChoice;
 }
 
 /** The words box of each outfit's reading template, at the size that can be read from the last row. */
 function readingRooms(context: CompileContext): Map<string, ReadingRoom> {
   const rooms = new Map<string, ReadingRoom>();
   for (const { outfitId, templates } of context.wardrobes) {
-    const object = templates
-      .get("reading")
-      ?.template.objects.find((o): o is TextObject => o.kind === "text" && o.field === "words");
+    const template = templates.get("reading")?.[0]?.template;
+    const object = template && findTextOf(template, "words");
     if (!object) continue;
-    const { fontStack } = textRequest(object, object.box, 1, context.style.style, context.fallbackFonts);
-    const { ascentEm, descentEm } = context.shaper.metrics(fontStack[0] as string);
+    const request = measureRequest(object, context.style.style, context.fallbackFonts, context.shaper);
+    const fonts = request.fonts as FontChoice;
+    const { ascentEm, descentEm } = context.shaper.metrics(fonts.regular[0] as string);
     const heightEm = object.box.height / object.readableSizePx;
     rooms.set(outfitId, {
-      fontStack,
+      fonts,
       room: {
         // Half a hundredth is left for kerning that changes where a line ends.
         widthEm: (object.box.width / object.readableSizePx) * 0.995,
-        maxLines: Math.max(1, Math.floor((heightEm - (ascentEm + descentEm)) / object.leading + 1)),
+        maxLines: Math.max(1, Math.floor((heightEm - (ascentEm + descentEm)) / request.leading + 1)),
       },
     });
   }
   return rooms;
 }
 
-type Segmenter = (text: string, fontStack: readonly string[]) => Segments;
+type Segmenter = (text: string, fonts: FontChoice) => Segments;
 type Segments = MeasuredUnits[number]["segments"];
 
 /** Shapes each piece of text once per font stack. */
 function createSegmenter(shaper: Shaper): Segmenter {
   const known = new Map<string, Segments>();
-  return (text, fontStack) => {
-    const key = `${fontStack.join()}|${text}`;
+  return (text, fonts) => {
+    const key = `${fonts.regular.join()}|${text}`;
     let segments = known.get(key);
     if (!segments) {
-      segments = prepareText(text, fontStack, shaper)[0]?.segments ?? [];
+      segments = prepareText(text, fonts, shaper)[0]?.segments ?? [];
       known.set(key, segments);
     }
     return segments;
@@ -267,8 +317,8 @@ function halveWhatNeverFits(
     const { text } = unit;
     const candidate = unit;
     const fitsAll = [...rooms.values()].every(
-      ({ room, fontStack }) =>
-        fillOfRoom([{ unit: candidate, segments: segmentsOf(text, fontStack) }], room, 0, 1) !== undefined,
+      ({ room, fonts }) =>
+        fillOfRoom([{ unit: candidate, segments: segmentsOf(text, fonts) }], room, 0, 1) !== undefined,
     );
     const halves = fitsAll ? undefined : halveUnit(unit);
     if (halves) waiting.push(halves[1], halves[0]);

@@ -34,8 +34,14 @@ export const pageContentSchema = z.strictObject({
   layerId: z.string().max(40),
   values: z.record(z.string(), z.string()),
   flow: flowSchema.nullable(),
+  /** A page of points: how many stand after each step. */
+  points: z.array(z.number().int().min(1)).max(200).nullable(),
   /** Outfit id → what it wears there; an outfit that is missing shows nothing of this cue. */
   wardrobe: z.record(z.string(), z.strictObject({ template: hashSchema, style: hashSchema })),
   stayMs: z.number().int().positive().nullable(),
+  /** How long the picture may hang on how the page came: a crawl joins what went before it for minutes. */
+  lastsMs: z.number().min(0),
+  /** Pictures and clips it shows, by the hash of what is known of them. */
+  media: z.array(hashSchema).max(64),
 });
 export type PageContent = z.infer<typeof pageContentSchema>;

@@ -7,6 +7,8 @@ export const pageDocSchema = z.strictObject({
   kind: z.literal("page"),
   fieldSet: z.string().min(1).max(40),
   values: z.record(z.string().max(40), z.string().max(2_000)),
+  /** Name of the template it wears where an outfit offers several; null: the outfit's own. */
+  look: z.string().max(80).nullable(),
   /** Leaves by itself after this long; null stays until taken out. */
   stayMs: z.number().int().min(500).max(3_600_000).nullable(),
 });

@@ -110,7 +110,7 @@ describe("pages", () => {
       problem: "The name is empty. Fill it in and the page can be taken.",
     });
     expect(
-      compileCue({ kind: "page", fieldSet: "no-such", values: {}, stayMs: null }, bench.context),
+      compileCue({ kind: "page", fieldSet: "no-such", values: {}, look: null, stayMs: null }, bench.context),
     ).toMatchObject({
       problem: expect.stringContaining("no-such"),
     });

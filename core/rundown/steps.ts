@@ -1,5 +1,6 @@
 import { z } from "zod";
-import type { FieldValues } from "../scene/layOut.ts";
+import type { FieldValues } from "../scene/lookup.ts";
+import { linesOf } from "../text/lines.ts";
 import { uniteDivisions } from "../words/divide.ts";
 import { joinUnits } from "../words/flow.ts";
 import { formatPassage } from "../words/reference.ts";
@@ -23,6 +24,8 @@ export interface Step {
 
 /** The only step of a page without running words. */
 export const PAGE_ANCHOR: Anchor = { occurrence: "page", unit: 0 };
+/** Steps of a page of points. */
+export const POINTS_OCCURRENCE = "points";
 /** The last step of running words: they leave. */
 export const LEAVE_ANCHOR: Anchor = { occurrence: "leave", unit: 0 };
 
@@ -34,12 +37,22 @@ const stepsByContent = new WeakMap<PageContent, readonly Step[]>();
 export function stepsOf(content: PageContent): readonly Step[] {
   let steps = stepsByContent.get(content);
   if (!steps) {
-    steps = content.flow
-      ? flowSteps(content.flow)
-      : [{ anchor: PAGE_ANCHOR, kind: "page", label: "", words: content.title }];
+    steps = content.flow ? flowSteps(content.flow) : pageSteps(content);
     stepsByContent.set(content, steps);
   }
   return steps;
+}
+
+/** A page is one step, or one for each point or group of points. */
+function pageSteps({ points, values, title }: PageContent): Step[] {
+  if (!points || points.length === 0) return [{ anchor: PAGE_ANCHOR, kind: "page", label: "", words: title }];
+  const lines = linesOf(values.points ?? "");
+  return points.map((count, i) => ({
+    anchor: { occurrence: POINTS_OCCURRENCE, unit: i },
+    kind: "page",
+    label: i === 0 ? title : "",
+    words: lines.slice(points[i - 1] ?? 0, count).join("\n"),
+  }));
 }
 
 function flowSteps(flow: Flow): Step[] {
@@ -101,6 +114,10 @@ export function findChunk(flow: Flow, outfitId: string, anchor: Anchor): Chunk |
  */
 export function valuesAt(content: PageContent, outfitId: string, anchor: Anchor): FieldValues | undefined {
   if (!content.wardrobe[outfitId]) return undefined;
+  if (content.points) {
+    const shown = content.points[Math.min(anchor.unit, content.points.length - 1)];
+    return { ...content.values, shown: String(shown ?? "") };
+  }
   if (!content.flow) return content.values;
   const chunk = findChunk(content.flow, outfitId, anchor);
   if (!chunk) return undefined;
@@ -109,6 +126,9 @@ export function valuesAt(content: PageContent, outfitId: string, anchor: Anchor)
     ...content.values,
     credit: chunk.isLast ? (content.values.credit ?? "") : "",
     [content.flow.field]: joinUnits(occurrence.units, from, to),
+    section: occurrence.label,
+    title: content.title,
+    next: nextWords(content.flow, outfitId, chunk),
   };
   const first = occurrence.units[from]?.verse;
   const last = occurrence.units[to - 1]?.verse;
@@ -118,6 +138,15 @@ export function valuesAt(content: PageContent, outfitId: string, anchor: Anchor)
       to: { book: occurrence.book, ...last },
     });
   return values;
+}
+
+/** What the next slide of an outfit will say: for those who sing and read from a screen. */
+function nextWords(flow: Flow, outfitId: string, { occurrence, to }: Chunk): string {
+  const index = flow.occurrences.indexOf(occurrence);
+  const later = to < occurrence.units.length ? occurrence : flow.occurrences[index + 1];
+  if (!later) return "";
+  const next = findChunk(flow, outfitId, { occurrence: later.key, unit: later === occurrence ? to : 0 });
+  return next ? joinUnits(next.occurrence.units, next.from, next.to) : "";
 }
 
 /** The first step after an anchor, in a content that may have been edited since: undefined at the end. */

@@ -26,7 +26,7 @@ describe("what is typed into the one box", () => {
     ["Boat 7", "Boat 7", ""],
   ])("%s is a name", (typed, name, role) => {
     expect(ask(typed)).toEqual({
-      doc: { kind: "page", fieldSet: "name", values: { name, role }, stayMs: null },
+      doc: { kind: "page", fieldSet: "name", values: { name, role }, look: null, stayMs: null },
     });
   });
 

@@ -32,7 +32,7 @@ export function understand(
     if (WITH_VERSES.test(only) || found.why !== "unknownBook") return { problem: found.problem };
   }
   const [name = "", role = ""] = splitName(typed.includes("\t") ? typed.trim() : only);
-  return { doc: { kind: "page", fieldSet: "name", values: { name, role }, stayMs: null } };
+  return { doc: { kind: "page", fieldSet: "name", values: { name, role }, look: null, stayMs: null } };
 }
 
 function splitName(line: string): string[] {

@@ -5,6 +5,8 @@ export interface FieldSet {
   /** The layer its pages go to. */
   readonly layerId: string;
   readonly fields: readonly FieldDef[];
+  /** The field whose lines come step by step; null: one step. */
+  readonly stepsBy: string | null;
 }
 
 export interface FieldDef {
@@ -12,4 +14,8 @@ export interface FieldDef {
   readonly label: string;
   readonly hint: string;
   readonly maxLength: number;
+  /** One line, several, a picture or clip of the library, or a colour. */
+  readonly kind: "line" | "lines" | "media" | "color";
+  /** A field that may stay empty does not hold the page back. */
+  readonly optional?: boolean;
 }

@@ -4,32 +4,42 @@ export const colorSchema = z
   .string()
   .regex(/^#[0-9a-f]{6}([0-9a-f]{2})?$/i, "a colour is #rrggbb or #rrggbbaa");
 
+const tokenName = z.string().min(1).max(40);
+const fontIds = z.array(z.string().max(80)).max(8);
+
+/** A typeface in its cuts; each a list of font ids, best first. An empty cut is drawn in the regular one. */
+const typefaceSchema = z.strictObject({
+  regular: fontIds.min(1),
+  bold: fontIds,
+  italic: fontIds,
+  boldItalic: fontIds,
+});
+export type Typeface = z.infer<typeof typefaceSchema>;
+
 /** Token → value; templates refer to tokens, so changing one here changes every page that wears them. */
 export const houseStyleSchema = z.strictObject({
   kind: z.literal("style"),
   name: z.string().min(1).max(80),
-  colors: z.record(z.string().max(40), colorSchema),
-  /** Role of a typeface (words, titles…) → font ids, best first; script fallbacks follow by themselves. */
-  fonts: z.record(z.string().max(40), z.array(z.string().max(80)).min(1).max(8)),
-  /** Corner radius of bars and panels, px at a picture height of 1080. */
-  radiusPx: z.number().min(0).max(200),
+  colors: z.record(tokenName, colorSchema),
+  /** Role (words, titles, plain) → typeface; fallbacks for other scripts follow by themselves. */
+  fonts: z.record(tokenName, typefaceSchema),
+  /** Lengths are px at a picture height of 1080; "shadow" is the strength of all shadows, 1 as drawn. */
+  numbers: z.record(tokenName, z.number().min(-1_000).max(1_000)),
 });
 export type HouseStyle = z.infer<typeof houseStyleSchema>;
 
-/** A colour written out, or the name of a token with its own opacity. */
+/** A colour written out, a token of the house style with its own opacity, or what a field says. */
 export const colorRefSchema = z.union([
   colorSchema,
-  z.strictObject({ token: z.string().max(40), alpha: z.number().min(0).max(1).optional() }),
+  z.strictObject({ token: tokenName, alpha: z.number().min(0).max(1).optional() }),
+  z.strictObject({ field: tokenName, or: z.strictObject({ token: tokenName }) }),
 ]);
 export type ColorRef = z.infer<typeof colorRefSchema>;
 
-/** CSS hex of a reference. An unknown token gives paper white: a page must never go blank for a missing colour. */
-export function resolveColor(ref: ColorRef, style: HouseStyle): string {
-  if (typeof ref === "string") return ref;
-  const color = style.colors[ref.token] ?? "#ffffff";
-  if (ref.alpha === undefined) return color;
-  const alpha = Math.round(ref.alpha * 255)
-    .toString(16)
-    .padStart(2, "0");
-  return color.slice(0, 7) + alpha;
-}
+/** A number within limits, or a token of the house style, times a factor. */
+export const numberRefSchema = (min: number, max: number) =>
+  z.union([
+    z.number().min(min).max(max),
+    z.strictObject({ token: tokenName, times: z.number().min(-100).max(100).optional() }),
+  ]);
+export type NumberRef = z.infer<ReturnType<typeof numberRefSchema>>;

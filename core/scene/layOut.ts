@@ -1,56 +1,89 @@
-import { contentKey } from "../picture/contentKey.ts";
-import {
-  growToPixels,
-  type Paint,
-  type Picture,
-  type PictureItem,
-  type Rect,
-  type Shadow,
-  type Stroke,
-  shadowReachPx,
-} from "../picture/picture.ts";
-import { layOutText, type TextBlock } from "../text/layOutText.ts";
+import type { Point, Rect } from "../picture/picture.ts";
 import type { Shaper } from "../text/shaper.ts";
-import { type HouseStyle, resolveColor } from "./houseStyle.ts";
-import type { Fill, ObjectMotion, SceneObject, ShowWhen, Template, TextObject } from "./template.ts";
-
-/** What moves as one and is drawn once. */
-export interface Part {
-  readonly objectId: string;
-  /** Place of the object in its template, from the back. */
-  readonly z: number;
-  /** Equal keys mean equal pictures: an unchanged part is not touched, and plates are cached by it. */
-  readonly key: string;
-  readonly picture: Picture;
-  readonly motion: ObjectMotion;
-  /** Size and fit of a text part; null for shapes. */
-  readonly text: { readonly sizePx: number; readonly fits: boolean } | null;
-}
-
-export interface LaidOutPage {
-  readonly widthPx: number;
-  readonly heightPx: number;
-  /** From the back to the front. */
-  readonly parts: readonly Part[];
-}
-
-/** Field name → words. */
-export type FieldValues = Readonly<Record<string, string>>;
+import { FRAME_RATES, type FrameRate } from "../time/timecode.ts";
+import type { HouseStyle } from "./houseStyle.ts";
+import { layOutFigures } from "./layOutFigures.ts";
+import { layOutProgram, layOutVideo } from "./layOutLive.ts";
+import { layOutBars, layOutTable } from "./layOutRows.ts";
+import { layOutShape } from "./layOutShape.ts";
+import { layOutStrip } from "./layOutStrip.ts";
+import { layOutList, layOutWords } from "./layOutWords.ts";
+import { type FieldValues, Lookup } from "./lookup.ts";
+import { type MediaCatalog, NO_MEDIA } from "./media.ts";
+import { makePart, type ObjectContext, type Placing, placeBox, resolveCorners } from "./objectContext.ts";
+import type { ClipShape, LaidOutPage, Part, SceneFinding, TextSize } from "./part.ts";
+import { drawnObjects } from "./showWhen.ts";
+import { allObjects, type ReadableObject, type SceneObject, type Template } from "./template.ts";
 
 /** Fonts tried after those of the house style, whatever the script. */
 export type FallbackFonts = readonly string[];
 
+/** What laying out takes from outside the page. */
+export interface Resources {
+  readonly shaper: Shaper;
+  readonly fallbackFonts: FallbackFonts;
+  readonly media?: MediaCatalog;
+  /** IANA zone of the show, for clocks. */
+  readonly timeZone?: string;
+  /** Keeps laid-out objects from page to page; see LayOutMemory. */
+  readonly memory?: LayOutMemory;
+}
+
+export interface PageSize {
+  readonly widthPx: number;
+  readonly heightPx: number;
+  readonly frameRate?: FrameRate;
+}
+
+interface Remembered {
+  readonly placeKey: string;
+  readonly asked: ReadonlyMap<string, string>;
+  readonly laidOut: LaidOutObject;
+}
+
+interface LaidOutObject {
+  readonly parts: readonly Part[];
+  readonly texts: readonly TextSize[];
+  readonly findings: readonly SceneFinding[];
+}
+
+/**
+ * Objects laid out before, with what they had asked for. One is laid out again only when a token, value or picture
+ * that it asked for gives another answer: changing a colour re-lays what wears that colour and nothing else.
+ */
+export class LayOutMemory {
+  readonly #known = new WeakMap<object, Remembered[]>();
+  /** Objects laid out since it was made, for tests and measurements. */
+  laidOutCount = 0;
+
+  find(object: ReadableObject, placeKey: string, lookup: Lookup): LaidOutObject | undefined {
+    return this.#known.get(object)?.find((entry) => entry.placeKey === placeKey && lookup.agrees(entry.asked))
+      ?.laidOut;
+  }
+
+  keep(object: ReadableObject, placeKey: string, lookup: Lookup, laidOut: LaidOutObject): void {
+    this.laidOutCount++;
+    const entries = this.#known.get(object) ?? [];
+    entries.unshift({ placeKey, asked: lookup.asked, laidOut });
+    entries.length = Math.min(entries.length, MOST_REMEMBERED);
+    this.#known.set(object, entries);
+  }
+}
+
+/** Layouts kept for one object: a few values on a few outputs. */
+const MOST_REMEMBERED = 24;
+
 /**
  * A template filled with values and dressed in a style, as parts in output pixels. The canvas is scaled to the
- * output and centred. Pure; runs when content changes, never per frame.
+ * output and centred. Pure; runs when content changes, never per frame. What cannot be drawn is left out and named
+ * in a finding: a page never goes blank for one object.
  */
 export function layOut(
   template: Template,
   values: FieldValues,
   style: HouseStyle,
-  output: { readonly widthPx: number; readonly heightPx: number },
-  fallbackFonts: FallbackFonts,
-  shaper: Shaper,
+  output: PageSize,
+  resources: Resources,
 ): LaidOutPage {
   const scale = Math.min(
     output.widthPx / template.canvas.widthPx,
@@ -61,160 +94,152 @@ export function layOut(
     originX: (output.widthPx - template.canvas.widthPx * scale) / 2,
     originY: (output.heightPx - template.canvas.heightPx * scale) / 2,
   };
-  const parts: Part[] = [];
-  for (const [z, object] of template.objects.entries()) {
-    if (!shows(object.showWhen, values)) continue;
-    const part = layOutObject(object, z, values, style, place, fallbackFonts, shaper);
-    if (part) parts.push(part);
+  const all = allObjects(template);
+  const parents = new Map(
+    all.flatMap(({ object, parentId }) => (parentId === null ? [] : [[object.id, parentId]])),
+  );
+  const drawn = drawnObjects(
+    all.map(({ object }) => object),
+    values,
+    parents,
+  );
+  const texts: TextSize[] = [];
+  const findings: SceneFinding[] = [];
+  const layOutAll = (objects: readonly SceneObject[], delayEachMs: number): Part[] => {
+    const parts: Part[] = [];
+    for (const object of objects) {
+      if (object.kind === "unreadable") {
+        findings.push({ kind: "unreadable", objectId: object.id, why: object.why });
+        continue;
+      }
+      if (!drawn.has(object.id)) continue;
+      const laidOut = remember(object);
+      texts.push(...laidOut.texts);
+      findings.push(...laidOut.findings);
+      for (const part of laidOut.parts) {
+        const delayMs = part.motion.delayMs + parts.length * delayEachMs;
+        parts.push({ ...part, z: parts.length, motion: { ...part.motion, delayMs } });
+      }
+    }
+    return parts;
+  };
+  const remember = (object: ReadableObject): LaidOutObject => {
+    if (object.kind === "group") {
+      const { found, context } = begin();
+      return {
+        parts: groupParts(object, layOutAll(object.objects, object.motion.staggerMs), context),
+        ...found,
+      };
+    }
+    const placeKey = `${place.scale}/${place.originX}/${place.originY}/${resources.timeZone ?? ""}`;
+    const { lookup, found, context } = begin();
+    const known = resources.memory?.find(object, placeKey, lookup);
+    if (known) return known;
+    const laidOut = { parts: layOutObject(object, context), ...found };
+    resources.memory?.keep(object, placeKey, lookup, laidOut);
+    return laidOut;
+  };
+  const begin = () => {
+    const lookup = new Lookup(style, values, resources.media ?? NO_MEDIA);
+    const found = { texts: [] as TextSize[], findings: [] as SceneFinding[] };
+    const context: ObjectContext = {
+      lookup,
+      place,
+      shaper: resources.shaper,
+      fallbackFonts: resources.fallbackFonts.filter((id) => resources.shaper.hasFont(id)),
+      timeZone: resources.timeZone ?? "UTC",
+      frameRate: output.frameRate ?? FRAME_RATES["60"],
+      report: (finding) => {
+        const isKnown = found.findings.some((other) => JSON.stringify(other) === JSON.stringify(finding));
+        if (!isKnown) found.findings.push(finding);
+      },
+      reportText: (size) => found.texts.push(size),
+    };
+    return { lookup, found, context };
+  };
+  const parts = layOutAll(template.objects, 0);
+  return { widthPx: output.widthPx, heightPx: output.heightPx, parts, texts, findings };
+}
+
+function layOutObject(object: Exclude<ReadableObject, { kind: "group" }>, context: ObjectContext): Part[] {
+  if (isEmpty(object)) {
+    context.report({ kind: "emptyBox", objectId: object.id });
+    return [];
   }
-  return { widthPx: output.widthPx, heightPx: output.heightPx, parts };
-}
-
-interface Placing {
-  readonly scale: number;
-  readonly originX: number;
-  readonly originY: number;
-}
-
-function shows(rule: ShowWhen, values: FieldValues): boolean {
-  switch (rule.kind) {
-    case "always":
-      return true;
-    case "notEmpty":
-      return (values[rule.field] ?? "").trim() !== "";
-  }
-}
-
-function layOutObject(
-  object: SceneObject,
-  z: number,
-  values: FieldValues,
-  style: HouseStyle,
-  place: Placing,
-  fallbackFonts: FallbackFonts,
-  shaper: Shaper,
-): Part | undefined {
-  const box: Rect = {
-    x: place.originX + object.box.x * place.scale,
-    y: place.originY + object.box.y * place.scale,
-    width: object.box.width * place.scale,
-    height: object.box.height * place.scale,
-  };
-  const stroke: Stroke | null = object.stroke && {
-    color: resolveColor(object.stroke.color, style),
-    widthPx: object.stroke.widthPx * place.scale,
-  };
-  const shadow: Shadow | null = object.shadow && {
-    color: resolveColor(object.shadow.color, style),
-    blurPx: object.shadow.blurPx * place.scale,
-    offsetXPx: object.shadow.offsetXPx * place.scale,
-    offsetYPx: object.shadow.offsetYPx * place.scale,
-  };
-  const looks = { fill: resolveFill(object.fill, box, style), stroke, shadow };
-  const reachPx = shadowReachPx(shadow) + (stroke?.widthPx ?? 0) / 2;
-  const finish = (picture: Picture, text: Part["text"]): Part => ({
-    objectId: object.id,
-    z,
-    key: contentKey(picture),
-    picture,
-    motion: object.motion,
-    text,
-  });
-
   switch (object.kind) {
-    case "rectangle": {
-      const radius = object.radiusPx === "style" ? style.radiusPx : object.radiusPx;
-      const radiusPx = Math.min(radius * place.scale, box.width / 2, box.height / 2);
-      const item: PictureItem = { kind: "roundedRect", rect: box, radiusPx, ...looks };
-      return finish({ bounds: growToPixels(box, reachPx), items: [item] }, null);
-    }
-    case "text": {
-      const words = inCase(values[object.field] ?? "", object.letterCase);
-      if (words.trim() === "") return undefined;
-      const block = layOutText(words, textRequest(object, box, place.scale, style, fallbackFonts), shaper);
-      const { items, ink } = placeText(block, object, box);
-      // Glyphs may reach past their advances, up and to the sides.
-      const overhangPx = block.sizePx * 0.35;
-      const bounds = growToPixels(ink, reachPx + overhangPx);
-      return finish(
-        { bounds, items: items.map((item) => ({ ...item, ...looks })) },
-        { sizePx: block.sizePx, fits: block.fits },
-      );
-    }
+    case "rectangle":
+    case "ellipse":
+    case "line":
+    case "polygon":
+    case "picture":
+      return layOutShape(object, context);
+    case "text":
+      return layOutWords(object, context);
+    case "list":
+      return layOutList(object, context);
+    case "crawl":
+      return layOutStrip(object, context);
+    case "figures":
+      return layOutFigures(object, context);
+    case "table":
+      return layOutTable(object, context);
+    case "bars":
+      return layOutBars(object, context);
+    case "video":
+      return layOutVideo(object, context);
+    case "program":
+      return layOutProgram(object, context);
   }
 }
 
-function inCase(words: string, letterCase: TextObject["letterCase"]): string {
-  return letterCase === "upper" ? words.toUpperCase() : words;
+/** A line may be level or upright: one side of its box may be nothing. */
+function isEmpty({ kind, box }: ReadableObject): boolean {
+  return kind === "line" ? box.width <= 0 && box.height <= 0 : box.width <= 0 || box.height <= 0;
 }
 
-/** The request a text object makes of the fitter, in output pixels. */
-export function textRequest(
-  object: TextObject,
-  box: { readonly width: number; readonly height: number },
-  scale: number,
-  style: HouseStyle,
-  fallbackFonts: FallbackFonts,
-) {
-  return {
-    widthPx: box.width,
-    heightPx: box.height,
-    minSizePx: object.minSizePx * scale,
-    maxSizePx: object.maxSizePx * scale,
-    leading: object.leading,
-    keepLinesAbovePx: object.keepLines ? object.readableSizePx * scale : null,
-    balance: object.balance,
-    fontStack: [...(style.fonts[object.font] ?? []), ...fallbackFonts],
-  };
+function groupParts(
+  object: Extract<ReadableObject, { kind: "group" }>,
+  parts: readonly Part[],
+  context: ObjectContext,
+): Part[] {
+  if (parts.length === 0) return [];
+  const { at, local } = placeBox(object.box, context.place);
+  const rect: Rect = { ...local, x: local.x + at.x, y: local.y + at.y };
+  const center: Point = { x: rect.x + rect.width / 2, y: rect.y + rect.height / 2 };
+  return [
+    makePart(
+      object,
+      context,
+      { x: 0, y: 0 },
+      {
+        kind: "group",
+        parts,
+        blend: object.blend,
+        clip: clipShape(object, rect, context),
+        center,
+      },
+    ),
+  ];
 }
 
-type GlyphItem = Omit<Extract<PictureItem, { kind: "glyphs" }>, "fill" | "stroke" | "shadow">;
-
-/** One item per font: one path each when painted, so that strokes and shadows of neighbours join. */
-function placeText(block: TextBlock, object: TextObject, box: Rect): { items: GlyphItem[]; ink: Rect } {
-  const spare = box.height - block.heightPx;
-  const top = box.y + { top: 0, middle: spare / 2, bottom: spare }[object.verticalAlign];
-  const byFont = new Map<string, { id: number; x: number; y: number }[]>();
-  let left = box.x + box.width;
-  let right = box.x;
-  for (const [index, line] of block.lines.entries()) {
-    const room = box.width - line.widthPx;
-    const atEnd = (object.align === "end") !== (block.rightToLeft[index] === true);
-    const x = box.x + (object.align === "center" ? room / 2 : atEnd ? room : 0);
-    const y = top + block.ascentPx + index * block.leadingPx;
-    left = Math.min(left, x);
-    right = Math.max(right, x + line.widthPx);
-    for (const run of line.runs) {
-      const glyphs = byFont.get(run.fontId) ?? [];
-      byFont.set(run.fontId, glyphs);
-      for (const glyph of run.glyphs)
-        glyphs.push({ id: glyph.id, x: toHundredths(x + glyph.xPx), y: toHundredths(y + glyph.yPx) });
-    }
+function clipShape(
+  { clip }: Extract<ReadableObject, { kind: "group" }>,
+  rect: Rect,
+  context: ObjectContext,
+): ClipShape | null {
+  switch (clip.kind) {
+    case "none":
+      return null;
+    case "box":
+      return { kind: "box", rect, radiiPx: resolveCorners(clip.corners, rect, context) };
+    case "ellipse":
+      return { kind: "ellipse", rect };
+    case "polygon":
+      return {
+        kind: "polygon",
+        points: clip.points.map(({ x, y }) => ({ x: rect.x + x * rect.width, y: rect.y + y * rect.height })),
+      };
   }
-  return {
-    items: [...byFont].map(([fontId, glyphs]) => ({ kind: "glyphs", fontId, sizePx: block.sizePx, glyphs })),
-    ink: { x: left, y: top, width: right - left, height: block.heightPx },
-  };
 }
 
-/** Keys must not hang on the last bits of a float. */
-const toHundredths = (px: number) => Math.round(px * 100) / 100;
-
-/** The gradient line of CSS: through the box's centre, as long as needed for the corners to get the end colours. */
-function resolveFill(fill: Fill, box: Rect, style: HouseStyle): Paint {
-  if (fill.kind === "solid") return { kind: "solid", color: resolveColor(fill.color, style) };
-  const angle = (fill.angleDeg * Math.PI) / 180;
-  const dx = Math.sin(angle);
-  const dy = -Math.cos(angle);
-  const half = (Math.abs(box.width * dx) + Math.abs(box.height * dy)) / 2;
-  const centerX = box.x + box.width / 2;
-  const centerY = box.y + box.height / 2;
-  return {
-    kind: "linear",
-    x0: centerX - dx * half,
-    y0: centerY - dy * half,
-    x1: centerX + dx * half,
-    y1: centerY + dy * half,
-    stops: fill.stops.map(({ at, color }) => ({ at, color: resolveColor(color, style) })),
-  };
-}
+export type { FieldValues, LaidOutPage };

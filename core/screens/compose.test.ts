@@ -2,6 +2,7 @@ import { describe, expect, test } from "vitest";
 import { durationOf } from "../motion/track.ts";
 import type { ReadyCue } from "../rundown/next.ts";
 import { stepsOf } from "../rundown/steps.ts";
+import { allObjects } from "../scene/template.ts";
 import { addMoment, type Slot } from "../show/slot.ts";
 import type { ShowState } from "../show/state.ts";
 import {
@@ -13,13 +14,17 @@ import {
   song,
   strap,
 } from "../test-support/contents.ts";
+import { flat } from "../test-support/pages.ts";
 import { FALLBACK_FONTS } from "../text/fontList.ts";
-import { composeTimeline, placementsAt, stillUntil, type Timeline } from "./compose.ts";
+import { composeTimeline, type Timeline } from "./compose.ts";
 import { createDresser } from "./dress.ts";
+import { placementsAt as placedOn, stillUntil } from "./placements.ts";
 import type { Output } from "./plan.ts";
 import { stateAfterTake } from "./preview.ts";
 
 const bench = prepareBench();
+const placementsAt = (timeline: Timeline, atMs: number) =>
+  flat(placedOn(timeline, atMs, { widthPx: 1920, heightPx: 1080 }));
 const [WALL, STREAM] = OUTPUTS as readonly [Output, Output];
 
 interface Take {
@@ -38,13 +43,23 @@ function stateOf(takes: readonly Take[]): ShowState {
     const anchor = cue && stepsOf(cue.content)[step]?.anchor;
     const layerId = cue?.content.layerId ?? "words";
     const page = cue && anchor ? { cueId: cue.cueId, content: cue.hash, step: anchor } : null;
-    slots[layerId] = addMoment(slots[layerId] ?? [], { startAtMs: atMs, page, how, endsAtMs });
+    slots[layerId] = addMoment(slots[layerId] ?? [], {
+      startAtMs: atMs,
+      page,
+      how,
+      endsAtMs,
+      lastsMs: 10_000,
+    });
   }
   return { ...state, slots };
 }
 
 const timelineOf = (takes: readonly Take[], output: Output): Timeline =>
-  composeTimeline(stateOf(takes), output, createDresser(bench.documents, bench.shaper, FALLBACK_FONTS));
+  composeTimeline(
+    stateOf(takes),
+    output,
+    createDresser(bench.documents, bench.shaper, FALLBACK_FONTS, "UTC"),
+  );
 
 const SONG =
   "Verse 1\nThe tide has gone\nthe slip is dark\nwe carry down\nto bring it home\n\nVerse 2\nThe ropewalk\nthe steps";
@@ -63,11 +78,9 @@ describe("what an output shows", () => {
     expect(pieces("panel")).toHaveLength(1);
     expect(pieces("panel")[0]?.life.until).toBeNull();
     expect(pieces("words")).toHaveLength(2);
-    const crossing = placementsAt(timeline, 40_150).filter(({ piece }) => piece.id.includes("/words/"));
+    const crossing = placementsAt(timeline, 40_150).filter(({ id }) => id.includes("/words/"));
     expect(crossing).toHaveLength(2);
-    expect(placementsAt(timeline, 45_000).filter(({ piece }) => piece.id.includes("/words/"))).toHaveLength(
-      1,
-    );
+    expect(placementsAt(timeline, 45_000).filter(({ id }) => id.includes("/words/"))).toHaveLength(1);
   });
 
   test("a step that changes only the band leaves the wall untouched", () => {
@@ -129,17 +142,17 @@ describe("what an output shows", () => {
       const timeline = timelineOf(takes, output);
       for (const { atMs } of takes.slice(1)) {
         const before = new Map(
-          placementsAt(timeline, atMs - 0.01).map(({ piece, pose }) => [piece.id, pose]),
+          placementsAt(timeline, atMs - 0.01).map(({ id, pose }) => [id, pose] as const),
         );
-        for (const { piece, pose } of placementsAt(timeline, atMs)) {
-          const had = before.get(piece.id);
+        for (const { id, pose } of placementsAt(timeline, atMs)) {
+          const had = before.get(id);
           if (!had) continue;
           expect(Math.abs(had.opacity - pose.opacity)).toBeLessThan(0.01);
           expect(Math.abs(had.offsetYPx - pose.offsetYPx)).toBeLessThan(0.5);
         }
         // What is gone from one instant to the next had already faded.
         for (const [id, pose] of before)
-          if (!placementsAt(timeline, atMs).some(({ piece }) => piece.id === id))
+          if (!placementsAt(timeline, atMs).some((other) => other.id === id))
             expect(pose.opacity).toBeLessThan(0.02);
       }
     }
@@ -154,7 +167,7 @@ describe("what an output shows", () => {
     const late = composeTimeline(
       JSON.parse(JSON.stringify(stateOf(takes))) as ShowState,
       STREAM,
-      createDresser(bench.documents, bench.shaper, FALLBACK_FONTS),
+      createDresser(bench.documents, bench.shaper, FALLBACK_FONTS, "UTC"),
     );
     expect(placementsAt(late, 1_321)).toEqual(placementsAt(timelineOf(takes, STREAM), 1_321));
   });
@@ -166,13 +179,13 @@ describe("what an output shows", () => {
     expect(state.slots.words?.length).toBe(2);
     const timeline = timelineOf(takes, STREAM);
     const last = takes.at(-1)?.atMs ?? 0;
-    const panel = placementsAt(timeline, last + 50).find(({ piece }) => piece.id.includes("/panel/"));
+    const panel = placementsAt(timeline, last + 50).find(({ id }) => id.includes("/panel/"));
     expect(panel?.pose.opacity).toBe(1);
   });
 
   test("what is next, as shown before, is what stands after the take", () => {
     const cues = readyCues(bench, [song(SONG), strap("Ilse Tarrow", "net mender")]);
-    const dress = createDresser(bench.documents, bench.shaper, FALLBACK_FONTS);
+    const dress = createDresser(bench.documents, bench.shaper, FALLBACK_FONTS, "UTC");
     const now = stateOf([{ cue: cues[0], atMs: 1_000 }]);
     const target = { cueId: "cue-1", content: cues[0]?.hash ?? "", step: { occurrence: "V1", unit: 2 } };
     const foreseen = placementsAt(
@@ -184,15 +197,19 @@ describe("what an output shows", () => {
       { cue: cues[0], step: 1, atMs: 5_000 },
     ]);
     const settled = placementsAt(composeTimeline(taken, STREAM, dress), 30_000);
-    expect(foreseen.map(({ piece, pose }) => [piece.key, pose])).toEqual(
-      settled.map(({ piece, pose }) => [piece.key, pose]),
+    expect(
+      foreseen.map((placed) => [placed.kind === "plate" ? placed.plate.key : placed.kind, placed.pose]),
+    ).toEqual(
+      settled.map((placed) => [placed.kind === "plate" ? placed.plate.key : placed.kind, placed.pose]),
     );
   });
 
   test("no motion of a shipped template is longer than older takes are kept for", () => {
     for (const document of bench.documents.values()) {
       if (document.kind !== "template") continue;
-      for (const { motion } of document.objects)
+      for (const {
+        object: { motion },
+      } of allObjects(document))
         expect(durationOf([...motion.enter, ...motion.change.in, ...motion.change.out])).toBeLessThanOrEqual(
           10_000,
         );

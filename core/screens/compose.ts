@@ -1,29 +1,51 @@
-import type { Life, Pose } from "../motion/pose.ts";
-import { lifePoseAt, movingSpans } from "../motion/pose.ts";
-import type { Picture } from "../picture/picture.ts";
-import type { LaidOutPage, Part } from "../scene/layOut.ts";
+import { endsAtMs, joinBehind, type StripRun } from "../crawl/strip.ts";
+import type { FiguresValue } from "../figures/figures.ts";
+import type { Leaving, Life, StayLoop } from "../motion/pose.ts";
+import { delayTracks, durationOf, type Track } from "../motion/track.ts";
+import type { Point } from "../picture/picture.ts";
+import type { LaidOutPage, Part, PartContent } from "../scene/part.ts";
+import type { Blend } from "../scene/template.ts";
 import { expandStays, type Moment, type Slot } from "../show/slot.ts";
 import type { ShowState } from "../show/state.ts";
+import { GLIDE_MS, type Place } from "./glide.ts";
 import type { Output } from "./plan.ts";
+
+type Content<Kind extends PartContent["kind"]> = Extract<PartContent, { kind: Kind }>;
+
+/** A part's content with the times that are known once it is on air. */
+export type PieceContent =
+  | Content<"plate">
+  | Content<"program">
+  | (Content<"video"> & { readonly sinceMs: number })
+  | (Content<"figures"> & { readonly value: FiguresValue; readonly sinceMs: number })
+  | (Content<"strip"> & { readonly run: StripRun })
+  | {
+      readonly kind: "cells";
+      readonly cells: readonly (Content<"cells">["cells"][number] & { readonly life: Life })[];
+    }
+  | {
+      readonly kind: "group";
+      readonly pieces: readonly Piece[];
+      readonly blend: Blend;
+      readonly clip: Content<"group">["clip"];
+      readonly center: Point;
+    };
 
 /** One part with one content, from its coming to its going. */
 export interface Piece {
   /** Stable for the same part in the same stay on screen. */
   readonly id: string;
   readonly key: string;
-  readonly picture: Picture;
+  readonly opacity: number;
+  readonly rotationDeg: number;
   readonly life: Life;
+  readonly places: readonly Place[];
+  readonly content: PieceContent;
 }
 
 /** All pieces of one output from the back to the front, for all time as far as it is decided. */
 export interface Timeline {
   readonly pieces: readonly Piece[];
-}
-
-/** A plate at its place, at one instant. */
-export interface Placement {
-  readonly piece: Piece;
-  readonly pose: Pose;
 }
 
 /** A page dressed for an output: which template it wears tells whether a take is a change or a replacement. */
@@ -38,6 +60,20 @@ export type Dress = (
   outfitId: string,
   output: Output,
 ) => DressedPage | undefined;
+
+/** A dissolve of the whole picture of a page: 750 ms is a usual choice (common practice). */
+export const DISSOLVE_MS = 750;
+const fade = (from: number, to: number): readonly Track[] => [
+  {
+    property: "opacity",
+    keyframes: [
+      { atMs: 0, value: from, easing: "linear" },
+      { atMs: DISSOLVE_MS, value: to, easing: "linear" },
+    ],
+  },
+];
+const DISSOLVE_IN = fade(0, 1);
+const DISSOLVE_OUT = fade(1, 0);
 
 /** What an output shows and will show: a pure function of state, output and pinned contents. Per event, not per frame. */
 export function composeTimeline(state: ShowState, output: Output, dress: Dress): Timeline {
@@ -57,7 +93,7 @@ export function composeTimeline(state: ShowState, output: Output, dress: Dress):
 interface Stretch {
   readonly id: string;
   readonly templateHash: string;
-  readonly moments: { readonly moment: Moment; readonly laidOut: LaidOutPage }[];
+  readonly moments: { readonly moment: Moment; readonly parts: readonly Part[] }[];
   end: Moment | null;
 }
 
@@ -72,7 +108,7 @@ export function composeSlot(
   for (const moment of expandStays(slot)) {
     const dressed = moment.page ? dress(moment.page) : undefined;
     if (open && dressed && dressed.templateHash === open.templateHash) {
-      open.moments.push({ moment, laidOut: dressed.laidOut });
+      open.moments.push({ moment, parts: dressed.laidOut.parts });
       continue;
     }
     if (open) open.end = moment;
@@ -81,7 +117,7 @@ export function composeSlot(
       open = {
         id: `${slotId}@${moment.startAtMs}`,
         templateHash: dressed.templateHash,
-        moments: [{ moment, laidOut: dressed.laidOut }],
+        moments: [{ moment, parts: dressed.laidOut.parts }],
         end: null,
       };
       stretches.push(open);
@@ -91,72 +127,348 @@ export function composeSlot(
 }
 
 function composeStretch(stretch: Stretch): Piece[] {
-  const zById = new Map<string, number>();
-  for (const { laidOut } of stretch.moments)
-    for (const part of laidOut.parts) zById.set(part.objectId, part.z);
-  return [...zById].sort(([, a], [, b]) => a - b).flatMap(([objectId]) => composePart(stretch, objectId));
+  const last = stretch.moments.at(-1);
+  return composeParts(stretch.moments, {
+    id: stretch.id,
+    first: stretch.moments[0]?.moment,
+    end: stretch.end,
+    mirrorMs: last ? arrivalMs(last.parts) : 0,
+    holdMs: 0,
+    isCarried: false,
+  });
 }
 
-/** The contents one part goes through: a new piece wherever its picture differs from the one before. */
-function composePart(stretch: Stretch, objectId: string): Piece[] {
-  const pieces: Piece[] = [];
-  let current: { part: Part; from: Moment; isFirst: boolean } | undefined;
-  const close = (at: Moment | null, isEnd: boolean) => {
-    if (!current) return;
-    const { part, from, isFirst } = current;
-    const { motion } = part;
-    const instantIn = from.how !== "animated";
-    pieces.push({
-      id: `${stretch.id}/${objectId}/${from.startAtMs}`,
-      key: part.key,
-      picture: part.picture,
-      life: {
-        fromMs: from.startAtMs,
-        arriving: instantIn ? [] : isFirst ? motion.enter : motion.change.in,
-        until: at && {
-          atMs: at.startAtMs,
-          leaving:
-            at.how !== "animated"
-              ? { kind: "tracks", tracks: [] }
-              : !isEnd
-                ? { kind: "tracks", tracks: motion.change.out }
-                : motion.exit === "mirror"
-                  ? { kind: "mirror", tracks: motion.enter }
-                  : { kind: "tracks", tracks: motion.exit },
-        },
-      },
-    });
-    current = undefined;
-  };
-  for (const [index, { moment, laidOut }] of stretch.moments.entries()) {
-    const part = laidOut.parts.find((candidate) => candidate.objectId === objectId);
-    if (current && part && part.key === current.part.key) continue;
-    close(moment, false);
-    if (part) current = { part, from: moment, isFirst: index === 0 };
+/** How long a page takes to arrive: the length of its mirrored exit. */
+function arrivalMs(parts: readonly Part[]): number {
+  let longest = 0;
+  for (const { motion, content } of parts) {
+    if (motion.exit === "mirror") longest = Math.max(longest, motion.delayMs + durationOf(motion.enter));
+    if (content.kind === "group") longest = Math.max(longest, arrivalMs(content.parts));
+    if (content.kind === "cells" && motion.exit === "mirror")
+      for (const { delayMs } of content.cells)
+        longest = Math.max(longest, delayMs + durationOf(motion.enter));
   }
-  close(stretch.end, true);
+  return longest;
+}
+
+/** What pieces of one level share. */
+interface Level {
+  readonly id: string;
+  /** The moment with which the page came. */
+  readonly first: Moment | undefined;
+  /** The moment that ends it; null while it stays. */
+  readonly end: Moment | null;
+  /** Length of a mirrored exit. */
+  readonly mirrorMs: number;
+  /** A member stays at least as long as its group takes to leave. */
+  readonly holdMs: number;
+  /** The group fades as a whole: members do not fade for themselves when the page comes or goes by a dissolve. */
+  readonly isCarried: boolean;
+}
+
+type PartsOfMoment = { readonly moment: Moment; readonly parts: readonly Part[] };
+
+function composeParts(moments: readonly PartsOfMoment[], level: Level): Piece[] {
+  const order = new Map<string, number>();
+  for (const { parts } of moments) for (const part of parts) order.set(part.objectId, part.z);
+  return [...order]
+    .sort(([, a], [, b]) => a - b)
+    .flatMap(([objectId]) => composePart(moments, objectId, level));
+}
+
+/** A part with the content it has from one moment on. */
+interface OpenPart {
+  readonly part: Part;
+  readonly from: Moment;
+  readonly isFirst: boolean;
+  readonly startMs: number;
+  readonly places: Place[];
+  readonly members: PartsOfMoment[];
+  readonly run: StripRun | null;
+  readonly value: FiguresValue | null;
+  /** It goes on where the one before it leaves off, without a motion of its own. */
+  readonly isHandedOver: boolean;
+}
+
+/** The contents one part goes through: a new piece wherever its content differs from the one before. */
+function composePart(moments: readonly PartsOfMoment[], objectId: string, level: Level): Piece[] {
+  const pieces: Piece[] = [];
+  let current: OpenPart | undefined;
+  for (const { moment, parts } of moments) {
+    const part = parts.find((candidate) => candidate.objectId === objectId);
+    if (current && part && staysTheSame(current, part, moment)) {
+      const place = current.places.at(-1) as Place;
+      if (place.x !== part.at.x || place.y !== part.at.y || place.extent !== part.at.extent)
+        current.places.push({
+          fromMs: moment.startAtMs,
+          ...part.at,
+          glideMs: isSudden(moment) ? 0 : GLIDE_MS,
+        });
+      if (part.content.kind === "group") current.members.push({ moment, parts: part.content.parts });
+      continue;
+    }
+    const before = current;
+    if (current)
+      pieces.push(...closePart(current, objectId, { at: moment, isEnd: false, next: part }, level));
+    current = part ? openPart(part, moment, moment === level.first, before) : undefined;
+  }
+  if (current)
+    pieces.push(...closePart(current, objectId, { at: level.end, isEnd: true, next: undefined }, level));
   return pieces;
 }
 
-/** The picture of one instant: what is on screen, from the back to the front. */
-export function placementsAt(timeline: Timeline, atMs: number): Placement[] {
-  const placements: Placement[] = [];
-  for (const piece of timeline.pieces) {
-    const pose = lifePoseAt(piece.life, atMs);
-    if (pose) placements.push({ piece, pose });
-  }
-  return placements;
+/** A part with a time window begins anew with every cue; others go on while their content is the same. */
+function staysTheSame({ part, from }: OpenPart, next: Part, moment: Moment): boolean {
+  if (part.key !== next.key) return false;
+  const isTimed = next.timeWindow.fromMs > 0 || next.timeWindow.untilMs !== null;
+  return !isTimed || from.sinceMs === moment.sinceMs;
 }
 
-/** Until when nothing needs drawing: null when it moves now, Infinity when nothing more is decided. */
-export function stillUntil(timeline: Timeline, atMs: number): number | null {
-  let next = Number.POSITIVE_INFINITY;
-  for (const { life } of timeline.pieces) {
-    for (const [fromMs, toMs] of movingSpans(life)) {
-      // One frame is always drawn at the end of a span, so that the last pose is exact.
-      if (fromMs <= atMs && atMs <= toMs) return null;
-      if (fromMs > atMs) next = Math.min(next, fromMs);
+const isSudden = ({ how }: Moment) => how === "cut" || how === "settled";
+
+function openPart(part: Part, moment: Moment, isFirst: boolean, before: OpenPart | undefined): OpenPart {
+  const { content } = part;
+  const startMs = Math.max(moment.startAtMs, moment.sinceMs + part.timeWindow.fromMs);
+  // What takes the place of a row or bar comes in where that one was, and both glide on together.
+  const places: Place[] = [];
+  const cameFrom = before?.places.at(-1);
+  if (cameFrom && !isSudden(moment)) places.push(...(before?.places ?? []));
+  places.push({
+    fromMs: moment.startAtMs,
+    ...part.at,
+    glideMs: cameFrom && !isSudden(moment) ? GLIDE_MS : 0,
+  });
+  return {
+    part,
+    from: moment,
+    isFirst,
+    startMs,
+    places,
+    members: content.kind === "group" ? [{ moment, parts: content.parts }] : [],
+    run: content.kind === "strip" ? startRun(content, moment, startMs, before?.run ?? null) : null,
+    value:
+      content.kind === "figures" ? startValue(content.value, moment, isFirst, before?.value ?? null) : null,
+    isHandedOver: before !== undefined && sharesMotion(before.part.content, content),
+  };
+}
+
+/** A strip that takes the place of another joins behind what can be seen of it. */
+function startRun(
+  content: Content<"strip">,
+  moment: Moment,
+  startMs: number,
+  before: StripRun | null,
+): StripRun {
+  const isCrawl = content.towards === "left" || content.towards === "right";
+  const run = {
+    pxPerMs: content.pxPerMs,
+    boxPx: isCrawl ? content.box.width : content.box.height,
+    lengthPx: content.lengthPx,
+    gapPx: content.gapPx,
+    passes: content.passes,
+  };
+  if (!before || moment.how === "cut") return { ...run, startMs };
+  const joined = joinBehind(before, content.gapPx, moment.startAtMs);
+  // A faster one would run into the one before: it waits until that has left.
+  const behindMs = run.pxPerMs > before.pxPerMs ? endsAtMs(joined.old) : joined.startMs;
+  return { ...run, startMs: Math.max(behindMs, joined.startMs) };
+}
+
+/** A number goes on counting from the one before it. */
+function startValue(
+  value: FiguresValue,
+  moment: Moment,
+  isFirst: boolean,
+  before: FiguresValue | null,
+): FiguresValue {
+  if (value.kind !== "number") return value;
+  if (isSudden(moment)) return { ...value, durationMs: 0 };
+  if (before?.kind === "number") return { ...value, from: before.to, delayMs: 0 };
+  return isFirst ? value : { ...value, delayMs: 0 };
+}
+
+interface Closing {
+  readonly at: Moment | null;
+  /** The page leaves; otherwise the part's content changes or is taken out. */
+  readonly isEnd: boolean;
+  readonly next: Part | undefined;
+}
+
+function closePart(open: OpenPart, objectId: string, closing: Closing, level: Level): Piece[] {
+  const { part, from, isFirst, startMs } = open;
+  const { content } = part;
+  const continues = sharesMotion(content, closing.next?.content);
+  const arriving = open.isHandedOver ? [] : arrivalOf(part, from, isFirst, level);
+  const until = endOf(open, closing, continues, level);
+  if (until && until.atMs <= startMs && until.leaving.lengthMs <= 0) return [];
+  const life: Life = { fromMs: startMs, arriving, stay: stayOf(part, from), until };
+  const id = `${level.id}/${objectId}/${from.startAtMs}`;
+  // What goes out as something new takes its place goes along to where that will be.
+  const goesAlong = closing.at && closing.next && !isSudden(closing.at);
+  const places = goesAlong
+    ? [
+        ...open.places,
+        { fromMs: (closing.at as Moment).startAtMs, ...(closing.next as Part).at, glideMs: GLIDE_MS },
+      ]
+    : open.places;
+  return [
+    {
+      id,
+      key: part.key,
+      opacity: part.opacity,
+      rotationDeg: part.rotationDeg,
+      life: content.kind === "cells" ? frameOf(life, content) : life,
+      places,
+      content: pieceContent(open, id, life, closing, level),
+    },
+  ];
+}
+
+/** Strips and numbers hand over to the next of their kind without a motion of their own. */
+function sharesMotion(content: PartContent, next: PartContent | undefined): boolean {
+  if (!next) return false;
+  if (content.kind === "strip") return next.kind === "strip";
+  return content.kind === "figures" && next.kind === "figures" && content.value.kind === next.value.kind;
+}
+
+function arrivalOf({ motion }: Part, { how }: Moment, isFirst: boolean, level: Level): readonly Track[] {
+  switch (how) {
+    case "cut":
+    case "settled":
+      return [];
+    case "dissolve":
+      return isFirst && level.isCarried ? [] : DISSOLVE_IN;
+    case "animated":
+      return isFirst ? delayTracks(motion.enter, motion.delayMs) : motion.change.in;
+  }
+}
+
+function endOf(open: OpenPart, { at, isEnd }: Closing, continues: boolean, level: Level): Life["until"] {
+  const { part, from } = open;
+  const ends: { atMs: number; leaving: Leaving }[] = [];
+  if (at) {
+    const atMs = open.run && continues && at.how !== "cut" ? stripLeavesAt(open.run, at) : at.startAtMs;
+    ends.push({ atMs, leaving: continues ? GONE : leavingOf(part, at, isEnd, level) });
+  }
+  const own = ownLeaving(part, level);
+  if (part.timeWindow.untilMs !== null)
+    ends.push({ atMs: from.sinceMs + part.timeWindow.untilMs, leaving: own });
+  if (part.content.kind === "video" && part.content.atEnd === "leave")
+    ends.push({ atMs: from.sinceMs + part.content.durationMs, leaving: own });
+  if (open.run && open.run.passes !== null) ends.push({ atMs: endsAtMs(open.run), leaving: GONE });
+  return ends.reduce<Life["until"]>((first, end) => (first && first.atMs <= end.atMs ? first : end), null);
+}
+
+const GONE: Leaving = { kind: "tracks", tracks: [], lengthMs: 0 };
+
+const stripLeavesAt = (run: StripRun, at: Moment) => endsAtMs(joinBehind(run, 0, at.startAtMs).old);
+
+function leavingOf(part: Part, { how }: Moment, isEnd: boolean, level: Level): Leaving {
+  switch (how) {
+    case "cut":
+    case "settled":
+      return GONE;
+    case "dissolve":
+      return isEnd && level.isCarried
+        ? { kind: "tracks", tracks: [], lengthMs: DISSOLVE_MS }
+        : { kind: "tracks", tracks: DISSOLVE_OUT, lengthMs: DISSOLVE_MS };
+    case "animated": {
+      if (isEnd) return ownLeaving(part, level);
+      const tracks = part.motion.change.out;
+      return { kind: "tracks", tracks, lengthMs: durationOf(tracks) };
     }
   }
-  return next;
+}
+
+function ownLeaving({ motion }: Part, { mirrorMs, holdMs }: Level): Leaving {
+  if (motion.exit === "mirror")
+    return {
+      kind: "mirror",
+      tracks: delayTracks(motion.enter, motion.delayMs),
+      lengthMs: Math.max(mirrorMs, motion.delayMs + durationOf(motion.enter)),
+    };
+  return { kind: "tracks", tracks: motion.exit, lengthMs: Math.max(holdMs, durationOf(motion.exit)) };
+}
+
+function stayOf({ motion }: Part, from: Moment): StayLoop | null {
+  if (!motion.stay) return null;
+  const arrivedMs = from.sinceMs + motion.delayMs + durationOf(motion.enter);
+  return {
+    fromMs: arrivedMs + motion.stay.delayMs,
+    periodMs: motion.stay.periodMs,
+    tracks: motion.stay.tracks,
+  };
+}
+
+/** The whole of a text whose pieces move for themselves: on screen from the first to the last of them. */
+function frameOf(life: Life, content: Content<"cells">): Life {
+  const longest = content.cells.reduce((most, { delayMs }) => Math.max(most, delayMs), 0);
+  const until = life.until && {
+    atMs: life.until.atMs,
+    leaving: {
+      kind: "tracks" as const,
+      tracks: [],
+      lengthMs: life.until.leaving.lengthMs + (life.until.leaving.kind === "mirror" ? 0 : longest),
+    },
+  };
+  return { fromMs: life.fromMs, arriving: [], stay: null, until };
+}
+
+function pieceContent(open: OpenPart, id: string, life: Life, closing: Closing, level: Level): PieceContent {
+  const { content } = open.part;
+  switch (content.kind) {
+    case "plate":
+    case "program":
+      return content;
+    case "video":
+      return { ...content, sinceMs: open.from.sinceMs };
+    case "figures": {
+      const value = open.value ?? content.value;
+      return { ...content, value, sinceMs: value.kind === "number" ? open.startMs : open.from.sinceMs };
+    }
+    case "strip": {
+      const run = open.run;
+      if (!run) throw new Error(`The strip ${id} has no run`);
+      const cut = closing.at && sharesMotion(content, closing.next?.content) && closing.at.how !== "cut";
+      return { ...content, run: cut ? joinBehind(run, 0, (closing.at as Moment).startAtMs).old : run };
+    }
+    case "cells":
+      return {
+        kind: "cells",
+        cells: content.cells.map((cell) => ({ ...cell, life: delayLife(life, cell.delayMs) })),
+      };
+    case "group": {
+      const leaves = life.until?.leaving.lengthMs ?? 0;
+      return {
+        kind: "group",
+        blend: content.blend,
+        clip: content.clip,
+        center: content.center,
+        pieces: composeParts(open.members, {
+          id,
+          first: open.isFirst ? level.first : undefined,
+          end: closing.at,
+          mirrorMs: level.mirrorMs,
+          holdMs: Math.max(level.holdMs, leaves),
+          isCarried: true,
+        }),
+      };
+    }
+  }
+}
+
+/** A piece's turn among others: later in coming, and, unless it goes backwards, later in going. */
+function delayLife(life: Life, byMs: number): Life {
+  const until = life.until && {
+    atMs: life.until.atMs,
+    leaving:
+      life.until.leaving.kind === "mirror"
+        ? { ...life.until.leaving, tracks: delayTracks(life.until.leaving.tracks, byMs) }
+        : {
+            ...life.until.leaving,
+            tracks: delayTracks(life.until.leaving.tracks, byMs),
+            lengthMs: life.until.leaving.lengthMs > 0 ? life.until.leaving.lengthMs + byMs : 0,
+          },
+  };
+  return { fromMs: life.fromMs, arriving: delayTracks(life.arriving, byMs), stay: life.stay, until };
 }

@@ -1,14 +1,16 @@
 import type { PageContent } from "../rundown/content.ts";
 import { type Anchor, valuesAt } from "../rundown/steps.ts";
 import type { HouseStyle } from "../scene/houseStyle.ts";
-import { type FallbackFonts, type LaidOutPage, layOut } from "../scene/layOut.ts";
+import { type FallbackFonts, type LaidOutPage, LayOutMemory, layOut } from "../scene/layOut.ts";
+import type { MediaInfo } from "../scene/media.ts";
 import type { Template } from "../scene/template.ts";
 import type { Shaper } from "../text/shaper.ts";
+import { FRAME_RATES } from "../time/timecode.ts";
 import type { Dress } from "./compose.ts";
 import type { Output } from "./plan.ts";
 
 /** Everything that is stored under its hash. */
-export type PinnedDocument = PageContent | Template | HouseStyle;
+export type PinnedDocument = PageContent | Template | HouseStyle | MediaInfo;
 export type Documents = ReadonlyMap<string, PinnedDocument>;
 
 /** Laid-out pages kept; one is a few tens of kilobytes. */
@@ -18,8 +20,18 @@ const KEPT_PAGES = 240;
  * Dresses pinned pages for outputs and remembers the results, so that a state that moves on lays out only what
  * is new. A document that has not arrived yet gives undefined, and is asked for again next time.
  */
-export function createDresser(documents: Documents, shaper: Shaper, fallbackFonts: FallbackFonts): Dress {
+export function createDresser(
+  documents: Documents,
+  shaper: Shaper,
+  fallbackFonts: FallbackFonts,
+  timeZone: string,
+): Dress {
   const known = new Map<string, LaidOutPage>();
+  const memory = new LayOutMemory();
+  const media = (hash: string) => {
+    const document = documents.get(hash);
+    return document?.kind === "media" ? document : undefined;
+  };
   return (page, outfitId, output) => {
     const content = documents.get(page.content);
     if (content?.kind !== "page") return undefined;
@@ -33,7 +45,10 @@ export function createDresser(documents: Documents, shaper: Shaper, fallbackFont
       const style = documents.get(worn.style);
       const values = valuesAt(content, outfitId, page.step);
       if (template?.kind !== "template" || style?.kind !== "style" || !values) return undefined;
-      laidOut = layOut(template, values, style, output, fallbackFonts, shaper);
+      if (content.media.some((hash) => !documents.has(hash))) return undefined;
+      const { widthPx, heightPx, frameRate } = output;
+      const size = { widthPx, heightPx, frameRate: FRAME_RATES[frameRate] };
+      laidOut = layOut(template, values, style, size, { shaper, fallbackFonts, media, timeZone, memory });
     }
     known.set(key, laidOut);
     if (known.size > KEPT_PAGES) known.delete(known.keys().next().value as string);
@@ -42,5 +57,5 @@ export function createDresser(documents: Documents, shaper: Shaper, fallbackFont
 }
 
 function pageKey(hash: string, step: Anchor, outfitId: string, output: Output): string {
-  return `${hash}/${step.occurrence}/${step.unit}/${outfitId}/${output.widthPx}x${output.heightPx}`;
+  return `${hash}/${step.occurrence}/${step.unit}/${outfitId}/${output.widthPx}x${output.heightPx}@${output.frameRate}`;
 }

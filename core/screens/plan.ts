@@ -1,4 +1,7 @@
 import { z } from "zod";
+import { FRAME_RATES, type FrameRateName } from "../time/timecode.ts";
+
+const frameRateNames = Object.keys(FRAME_RATES) as [FrameRateName, ...FrameRateName[]];
 
 /** One screen: its own size and shape. */
 export const outputSchema = z.strictObject({
@@ -7,6 +10,14 @@ export const outputSchema = z.strictObject({
   widthPx: z.number().int().min(16).max(16_000),
   heightPx: z.number().int().min(16).max(16_000),
   backdrop: z.enum(["opaque", "transparent"]),
+  /** What crawl speeds in px per frame are counted in. */
+  frameRate: z.enum(frameRateNames),
+  /** The picture, or one half of it for an external keyer: its colours over black, or its alpha as white. */
+  signal: z.enum(["picture", "fill", "key"]),
+  /** Whether clips are heard here. */
+  sound: z.boolean(),
+  /** Whether the program picture lies beneath all layers here. */
+  program: z.boolean(),
 });
 export type Output = z.infer<typeof outputSchema>;
 

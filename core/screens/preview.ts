@@ -17,5 +17,5 @@ export function stateWithOnly(state: ShowState, target: Target, layerId: string)
 }
 
 function settled(page: Target | null): Slot {
-  return page ? [{ startAtMs: 0, sinceMs: 0, page, how: "settled", endsAtMs: null }] : [];
+  return page ? [{ startAtMs: 0, sinceMs: 0, page, how: "settled", endsAtMs: null, lastsMs: 0 }] : [];
 }

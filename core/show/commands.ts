@@ -2,7 +2,7 @@ import { z } from "zod";
 import { targetSchema } from "./state.ts";
 
 const id = z.string().min(8).max(60);
-const how = z.enum(["animated", "cut"]);
+const how = z.enum(["animated", "dissolve", "cut"]);
 
 /** What a desk may ask for. `builtOn` is the air's revision that the person was looking at. */
 export const commandSchema = z.discriminatedUnion("kind", [

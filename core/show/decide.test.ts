@@ -162,7 +162,7 @@ describe("decide and evolve", () => {
 
   test("clear leaves what is persistent; clear everything does not; an empty layer is refused", () => {
     const [backdrop] = readyCues(bench, [
-      { kind: "page", fieldSet: "backdrop", values: { name: "Night" }, stayMs: null },
+      { kind: "page", fieldSet: "backdrop", values: { name: "Night" }, look: null, stayMs: null },
     ]);
     const all = [...cues(), { ...(backdrop as ReadyCue), cueId: "cue-9", index: 9 }];
     let state = openedState();

@@ -71,7 +71,7 @@ function decideTake(
   if (fault) return { refused: fault };
   const cue = context.findCue(target.cueId);
   if (!cue) throw new Error(`Cue ${target.cueId} vanished within one decision`);
-  const { layerId, stayMs } = cue.content;
+  const { layerId, stayMs, lastsMs } = cue.content;
   if (!state.slots[layerId]) return { refused: "noSuchLayer" };
   const leaves = sameAnchor(target.step, LEAVE_ANCHOR);
   return {
@@ -86,6 +86,7 @@ function decideTake(
         how: command.how,
         startAtMs: context.startAtMs,
         endsAtMs: stayMs === null || leaves ? null : context.startAtMs + stayMs,
+        lastsMs,
       },
     ],
   };
@@ -95,7 +96,7 @@ function decideClear(
   state: ShowState,
   layerIds: readonly string[],
   why: Extract<AirEvent, { kind: "cleared" }>["why"],
-  how: "animated" | "cut",
+  how: Extract<AirEvent, { kind: "cleared" }>["how"],
   context: DecideContext,
 ): Decision {
   const filled = layerIds.filter((id) => pageAt(getSlot(state, id), context.startAtMs) !== null);

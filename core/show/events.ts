@@ -3,7 +3,7 @@ import { layerSchema, screenPlanSchema } from "../screens/plan.ts";
 import { slotPageSchema } from "./slot.ts";
 import { actorSchema, targetSchema } from "./state.ts";
 
-const how = z.enum(["animated", "cut"]);
+const how = z.enum(["animated", "dissolve", "cut"]);
 
 /** What happened to the air. Written down before anybody is told; never changed after. */
 export const airEventSchema = z.discriminatedUnion("kind", [
@@ -11,6 +11,8 @@ export const airEventSchema = z.discriminatedUnion("kind", [
     kind: z.literal("showOpened"),
     showId: z.string(),
     layers: z.array(layerSchema),
+    /** IANA zone for times of day. */
+    timeZone: z.string().min(1).max(80),
     plan: screenPlanSchema,
   }),
   z.strictObject({ kind: z.literal("armed"), target: targetSchema }),
@@ -26,6 +28,7 @@ export const airEventSchema = z.discriminatedUnion("kind", [
     how,
     startAtMs: z.number(),
     endsAtMs: z.number().nullable(),
+    lastsMs: z.number().min(0),
   }),
   z.strictObject({
     kind: z.literal("cleared"),

@@ -1,3 +1,4 @@
+import { LONGEST_MOTION_MS } from "../motion/track.ts";
 import type { AirEvent, LoggedEvent } from "./events.ts";
 import { addMoment, EMPTY_SLOT, type Moment, pageAt } from "./slot.ts";
 import { getSlot, type ShowState } from "./state.ts";
@@ -17,6 +18,7 @@ export function evolve(state: ShowState | undefined, logged: LoggedEvent): ShowS
       showId: event.showId,
       seq: logged.seq,
       layers: event.layers,
+      timeZone: event.timeZone,
       slots: Object.fromEntries(event.layers.map((layer) => [layer.id, EMPTY_SLOT])),
       plan: event.plan,
       arm: null,
@@ -45,10 +47,10 @@ function apply(
     case "taken": {
       const slot = getSlot(state, event.layerId);
       const airRevision = state.airRevision + 1;
-      const { takeId, layerId, page, how, startAtMs, endsAtMs } = event;
+      const { takeId, layerId, page, how, startAtMs, endsAtMs, lastsMs } = event;
       return {
         ...state,
-        slots: { ...state.slots, [layerId]: addMoment(slot, { startAtMs, page, how, endsAtMs }) },
+        slots: { ...state.slots, [layerId]: addMoment(slot, { startAtMs, page, how, endsAtMs, lastsMs }) },
         airRevision,
         arm: null,
         position: { cueId: event.target.cueId, cueIndex: event.cueIndex, step: event.target.step },
@@ -65,7 +67,13 @@ function apply(
     }
     case "cleared": {
       const { startAtMs, how } = event;
-      const gone: Omit<Moment, "sinceMs"> = { startAtMs, page: null, how, endsAtMs: null };
+      const gone: Omit<Moment, "sinceMs"> = {
+        startAtMs,
+        page: null,
+        how,
+        endsAtMs: null,
+        lastsMs: LONGEST_MOTION_MS,
+      };
       const slots = { ...state.slots };
       for (const layerId of event.layerIds) slots[layerId] = addMoment(getSlot(state, layerId), gone);
       return { ...state, slots, airRevision: state.airRevision + 1 };
@@ -79,6 +87,7 @@ function apply(
         page,
         how: "animated",
         endsAtMs: null,
+        lastsMs: LONGEST_MOTION_MS,
       };
       return {
         ...state,

@@ -1,5 +1,4 @@
 import { z } from "zod";
-import { LONGEST_MOTION_MS } from "../motion/track.ts";
 import { hashSchema } from "../rundown/content.ts";
 import { anchorSchema } from "../rundown/steps.ts";
 
@@ -19,9 +18,11 @@ export const momentSchema = z.strictObject({
   /** What is on the layer from then on; null: nothing. */
   page: slotPageSchema.nullable(),
   /** Settled: it began so long ago that how it came no longer shows. */
-  how: z.enum(["animated", "cut", "settled"]),
+  how: z.enum(["animated", "dissolve", "cut", "settled"]),
   /** When it leaves by itself. */
   endsAtMs: z.number().nullable(),
+  /** For how long after its beginning the picture may hang on how it came, ms. */
+  lastsMs: z.number().min(0),
 });
 export type Moment = z.infer<typeof momentSchema>;
 
@@ -52,18 +53,15 @@ export function addMoment(slot: Slot, moment: Omit<Moment, "sinceMs">): Slot {
   const chain = [...slot, { ...moment, startAtMs, sinceMs: goesOn ? before.sinceMs : startAtMs }];
   // The page before the one that still moves must stay: it is what leaves or changes.
   let base = 0;
-  while (
-    base + 1 < chain.length - 1 &&
-    (chain[base + 1] as Moment).startAtMs + LONGEST_MOTION_MS <= startAtMs
-  )
-    base++;
+  while (base + 1 < chain.length - 1 && isOver(chain[base + 1] as Moment, startAtMs)) base++;
   base = Math.max(base, chain.length - MOST_MOMENTS);
   const first = chain[base] as Moment;
   const kept = chain.slice(base);
-  if (base > 0 || (kept.length > 1 && first.startAtMs + LONGEST_MOTION_MS <= startAtMs))
-    kept[0] = { ...first, how: "settled" };
+  if (base > 0 || (kept.length > 1 && isOver(first, startAtMs))) kept[0] = { ...first, how: "settled" };
   return kept;
 }
+
+const isOver = ({ startAtMs, lastsMs }: Moment, atMs: number) => startAtMs + lastsMs <= atMs;
 
 /** The chain with stays that ended by themselves written out as moments of their own. */
 export function expandStays(slot: Slot): Moment[] {
@@ -78,6 +76,7 @@ export function expandStays(slot: Slot): Moment[] {
         page: null,
         how: "animated",
         endsAtMs: null,
+        lastsMs: moment.lastsMs,
       });
   }
   return expanded;

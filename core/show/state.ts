@@ -43,6 +43,8 @@ export const showStateSchema = z.strictObject({
   seq: z.number().int().min(0),
   /** From the back to the front. */
   layers: z.array(layerSchema),
+  /** IANA zone for times of day. */
+  timeZone: z.string(),
   slots: z.record(z.string(), slotSchema),
   plan: screenPlanSchema,
   arm: armSchema.nullable(),

@@ -1,13 +1,14 @@
 import { beforeAll } from "vitest";
 import { FIELD_SETS } from "../../designs/fieldSets.ts";
-import { HARBOUR_LAMP } from "../../designs/harbourLamp.ts";
+import { HARBOUR_LAMP } from "../../designs/houseStyles.ts";
 import { STARTER_LAYERS, STARTER_OUTFITS, STARTER_OUTPUTS, STARTER_PLAN } from "../../designs/starter.ts";
 import { loadShaper } from "../../server/fonts.ts";
 import { hashOf } from "../../server/store/contentStore.ts";
-import { type CompileContext, compileCue } from "../rundown/compile.ts";
+import { type CompileContext, compileCue, type Wardrobe } from "../rundown/compile.ts";
 import type { PageContent } from "../rundown/content.ts";
 import type { CueDoc } from "../rundown/cueDoc.ts";
 import type { ReadyCue } from "../rundown/next.ts";
+import type { Template } from "../scene/template.ts";
 import type { PinnedDocument } from "../screens/dress.ts";
 import type { LoggedEvent } from "../show/events.ts";
 import { evolve } from "../show/evolve.ts";
@@ -42,13 +43,12 @@ export function prepareBench(): Bench {
       wardrobes: STARTER_OUTFITS.map((outfit) => ({
         outfitId: outfit.id,
         linesPerSlide: outfit.linesPerSlide,
-        templates: new Map(
-          outfit.templates.map((template) => [template.fieldSet, { hash: keep(template), template }]),
-        ),
+        templates: offeredBy(outfit.templates, keep),
       })),
       style: { hash: keep(HARBOUR_LAMP), style: HARBOUR_LAMP },
       fallbackFonts: FALLBACK_FONTS,
       shaper: bench.shaper,
+      findMedia: () => undefined,
       read: (_text, reference) =>
         reference === "Ps 107:23-25"
           ? {
@@ -88,6 +88,32 @@ export function prepareBench(): Bench {
   return bench;
 }
 
+function offeredBy(
+  templates: readonly Template[],
+  keep: (template: Template) => string,
+): Wardrobe["templates"] {
+  const offered = new Map<string, { hash: string; template: Template }[]>();
+  for (const template of templates)
+    offered.set(template.fieldSet, [
+      ...(offered.get(template.fieldSet) ?? []),
+      { hash: keep(template), template },
+    ]);
+  return offered;
+}
+
+/** A page cue with these fields. */
+export const page = (
+  fieldSet: string,
+  values: Record<string, string>,
+  stayMs: number | null = null,
+): CueDoc => ({
+  kind: "page",
+  fieldSet,
+  values,
+  look: null,
+  stayMs,
+});
+
 export function compile(bench: Bench, doc: CueDoc): PageContent {
   const compiled = compileCue(doc, bench.context);
   if ("problem" in compiled) throw new Error(compiled.problem);
@@ -106,6 +132,7 @@ export const strap = (name: string, role = "", stayMs: number | null = null): Cu
   kind: "page",
   fieldSet: "name",
   values: { name, role },
+  look: null,
   stayMs,
 });
 export const song = (text: string, lines: Record<string, number> = {}): CueDoc => ({
@@ -123,7 +150,13 @@ export function openedState(): ShowState {
     seq: 1,
     atMs: 0,
     actor: null,
-    event: { kind: "showOpened", showId: "test", layers: [...STARTER_LAYERS], plan: STARTER_PLAN },
+    event: {
+      kind: "showOpened",
+      showId: "test",
+      layers: [...STARTER_LAYERS],
+      timeZone: "UTC",
+      plan: STARTER_PLAN,
+    },
   };
   return evolve(undefined, event);
 }

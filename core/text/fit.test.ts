@@ -4,6 +4,7 @@ import { loadShaper } from "../../server/fonts.ts";
 import { blockHeightPx, SIZE_STEP_PX } from "./fit.ts";
 import { FALLBACK_FONTS } from "./fontList.ts";
 import { layOutText, type TextBlockRequest } from "./layOutText.ts";
+import { readMarks } from "./marks.ts";
 import { prepareText } from "./prepare.ts";
 import type { Shaper } from "./shaper.ts";
 import { widestEm, wrapBalanced, wrapLines } from "./wrap.ts";
@@ -21,7 +22,10 @@ const request = (more: Partial<TextBlockRequest> = {}): TextBlockRequest => ({
   leading: 1.3,
   keepLinesAbovePx: null,
   balance: false,
-  fontStack: FALLBACK_FONTS,
+  paragraphGap: 0,
+  fonts: FALLBACK_FONTS,
+  mode: "fit",
+  condenseTo: 0.7,
   ...more,
 });
 
@@ -60,9 +64,9 @@ describe("fit", () => {
           expect(block.sizePx % SIZE_STEP_PX).toBe(0);
           const larger = block.sizePx + SIZE_STEP_PX;
           if (larger > asked.maxSizePx) return;
-          const paragraphs = prepareText(text, asked.fontStack, shaper);
+          const paragraphs = prepareText(text, asked.fonts, shaper);
           const lines = wrapLines(paragraphs, widthPx / larger);
-          const { ascentEm, descentEm } = shaper.metrics(asked.fontStack[0] as string);
+          const { ascentEm, descentEm } = shaper.metrics(FALLBACK_FONTS[0] as string);
           const height = blockHeightPx(lines.length, larger, asked.leading, ascentEm + descentEm);
           const spills = widestEm(lines) * larger > widthPx || height > heightPx;
           // Else a line was wider when set than when measured (kerning at its end), and the size went down for it.
@@ -108,7 +112,55 @@ describe("fit", () => {
 
   test("an empty text and an unknown font do not pass silently", () => {
     expect(layOutText("", request(), shaper).lines).toHaveLength(1);
-    expect(() => layOutText("a", request({ fontStack: ["no-such-font"] }), shaper)).toThrow(/no-such-font/);
+    expect(() => layOutText("a", request({ fonts: ["no-such-font"] }), shaper)).toThrow(/no-such-font/);
+  });
+
+  test("letters are narrowed only as far as they must be, and never past the floor", () => {
+    const wide = "Bartholomew of the Lower Ropewalk";
+    const natural = layOutText(wide, request({ mode: "wrap", widthPx: 5_000, maxSizePx: 60 }), shaper);
+    const widthPx = (natural.lines[0]?.widthPx ?? 0) * 0.85;
+    const narrowed = layOutText(wide, request({ mode: "condense", widthPx, maxSizePx: 60 }), shaper);
+    expect(narrowed).toMatchObject({ fits: true, sizePx: 60 });
+    expect(narrowed.condensed).toBeCloseTo(0.85, 2);
+    expect((narrowed.lines[0]?.widthPx ?? 0) * narrowed.condensed).toBeLessThanOrEqual(widthPx);
+    const floor = layOutText(
+      wide,
+      request({ mode: "condense", widthPx: widthPx / 2, maxSizePx: 60 }),
+      shaper,
+    );
+    expect(floor.condensed).toBeCloseTo(0.7, 2);
+    expect(floor.sizePx).toBeLessThan(60);
+    expect(floor.fits).toBe(true);
+    const tight = request({ mode: "condense", widthPx: widthPx / 6, minSizePx: 40, maxSizePx: 60 });
+    expect(layOutText(wide, tight, shaper)).toMatchObject({ condensed: 0.7, sizePx: 40, fits: false });
+  });
+
+  test("tracking widens every letter but the last, and leaves joined scripts alone", () => {
+    const widthOf = (text: string, trackingEm: number) =>
+      layOutText(
+        text,
+        request({
+          mode: "wrap",
+          widthPx: 9_000,
+          maxSizePx: 100,
+          spacing: { trackingEm, hangNumbers: false },
+        }),
+        shaper,
+      ).lines[0]?.widthPx ?? 0;
+    expect(widthOf("lamps", 0.1) - widthOf("lamps", 0)).toBeCloseTo(0.1 * 100 * 4, 6);
+    expect(widthOf("سلام", 0.1)).toBe(widthOf("سلام", 0));
+  });
+
+  test("a raised number at the head of a line hangs in the margin and takes no room in the line", () => {
+    const asked = request({ mode: "wrap", maxSizePx: 50, spacing: { trackingEm: 0, hangNumbers: true } });
+    const words = "Those who go down to the sea";
+    const hung = layOutText(readMarks(`^23^\u00a0${words}`), asked, shaper).lines[0];
+    const bare = layOutText(words, asked, shaper).lines[0];
+    expect(hung?.widthPx).toBeCloseTo(bare?.widthPx ?? 0, 3);
+    const [number, text] = hung?.runs ?? [];
+    expect(number?.glyphs[0]?.xPx).toBeLessThan(0);
+    expect(number?.sizePx).toBeLessThan(text?.sizePx ?? 0);
+    expect(text?.glyphs.find(({ cluster }) => cluster === 3)?.xPx).toBeCloseTo(0, 3);
   });
 
   test("right-to-left lines are set right to left, numbers within them left to right", () => {

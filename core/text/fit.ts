@@ -16,6 +16,8 @@ export interface FitRequest {
   /** Hard lines are kept whole as long as the size stays at or above this; below it they may wrap. */
   readonly keepLinesAbovePx: number | null;
   readonly balance: boolean;
+  /** Extra room between paragraphs, in sizes of the letters. */
+  readonly paragraphGap: number;
 }
 
 export interface Fit {
@@ -77,9 +79,15 @@ function wholeLines(paragraphs: readonly PreparedParagraph[], request: FitReques
 function inside(lines: readonly LineRange[], request: FitRequest, sizePx: number): boolean {
   return (
     widestEm(lines) * sizePx <= request.widthPx &&
-    blockHeightPx(lines.length, sizePx, request.leading, request.lineBoxEm) <= request.heightPx
+    blockHeightPx(lines.length, sizePx, request.leading, request.lineBoxEm) +
+      gapsPx(lines, request.paragraphGap, sizePx) <=
+      request.heightPx
   );
 }
+
+/** All the extra room between paragraphs, px. */
+export const gapsPx = (lines: readonly LineRange[], paragraphGap: number, sizePx: number): number =>
+  paragraphGap === 0 ? 0 : (lines.at(-1)?.paragraph ?? 0) * paragraphGap * sizePx;
 
 function balanced(paragraphs: readonly PreparedParagraph[], request: FitRequest, fit: Fit): Fit {
   if (!request.balance) return fit;

@@ -3,22 +3,55 @@ export interface ShippedFont {
   readonly id: string;
   /** Below the packages folder. */
   readonly file: string;
+  /** Large ones are fetched when a text first needs their script. */
+  readonly scripts: readonly string[] | null;
 }
 
-const expo = (id: string, pack: string, folder: string, file: string): ShippedFont => ({
-  id,
-  file: `@expo-google-fonts/${pack}/${folder}/${file}_${folder}.ttf`,
-});
+const CUTS: Readonly<Record<string, string>> = {
+  "400": "400Regular",
+  "500": "500Medium",
+  "500-italic": "500Medium_Italic",
+  "600": "600SemiBold",
+  "700": "700Bold",
+  "800": "800ExtraBold",
+};
+
+/** The cuts of one family, as `family-cut`. */
+function family(
+  id: string,
+  pack: string,
+  fileName: string,
+  cuts: readonly string[],
+  scripts: readonly string[] | null = null,
+): ShippedFont[] {
+  return cuts.map((cut) => {
+    const folder = CUTS[cut];
+    if (!folder) throw new Error(`No such cut: ${cut}`);
+    return {
+      id: `${id}-${cut}`,
+      file: `@expo-google-fonts/${pack}/${folder}/${fileName}_${folder}.ttf`,
+      scripts,
+    };
+  });
+}
 
 /** Fonts for the air. The same files are shaped, measured and painted everywhere. */
 export const SHIPPED_FONTS: readonly ShippedFont[] = [
-  expo("literata-500", "literata", "500Medium", "Literata"),
-  expo("literata-500-italic", "literata", "500Medium_Italic", "Literata"),
-  expo("bricolage-600", "bricolage-grotesque", "600SemiBold", "BricolageGrotesque"),
-  expo("atkinson-500", "atkinson-hyperlegible-next", "500Medium", "AtkinsonHyperlegibleNext"),
-  expo("noto-arabic-500", "noto-sans-arabic", "500Medium", "NotoSansArabic"),
-  expo("noto-hebrew-500", "noto-sans-hebrew", "500Medium", "NotoSansHebrew"),
-  expo("noto-devanagari-500", "noto-sans-devanagari", "500Medium", "NotoSansDevanagari"),
+  ...family("literata", "literata", "Literata", ["500", "500-italic", "700"]),
+  ...family("bricolage", "bricolage-grotesque", "BricolageGrotesque", ["600", "800"]),
+  ...family("atkinson", "atkinson-hyperlegible-next", "AtkinsonHyperlegibleNext", [
+    "500",
+    "500-italic",
+    "700",
+  ]),
+  ...family("fraunces", "fraunces", "Fraunces", ["500", "500-italic", "700"]),
+  ...family("figtree", "figtree", "Figtree", ["500", "500-italic", "800"]),
+  ...family("alegreya", "alegreya", "Alegreya", ["500", "500-italic", "700"]),
+  ...family("noto-arabic", "noto-sans-arabic", "NotoSansArabic", ["500"]),
+  ...family("noto-hebrew", "noto-sans-hebrew", "NotoSansHebrew", ["500"]),
+  ...family("noto-devanagari", "noto-sans-devanagari", "NotoSansDevanagari", ["500"]),
+  ...family("noto-thai", "noto-sans-thai", "NotoSansThai", ["500"]),
+  ...family("sawarabi", "sawarabi-gothic", "SawarabiGothic", ["400"], ["Hani", "Hira", "Kana"]),
 ];
 
 /** Tried after a style's own fonts, for letters those do not have. */
@@ -27,4 +60,6 @@ export const FALLBACK_FONTS: readonly string[] = [
   "noto-arabic-500",
   "noto-hebrew-500",
   "noto-devanagari-500",
+  "noto-thai-500",
+  "sawarabi-400",
 ];

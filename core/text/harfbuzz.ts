@@ -33,13 +33,17 @@ export function createHarfBuzzShaper(hb: typeof HarfBuzz, files: ReadonlyMap<str
   };
 
   return {
-    shape(fontId, text, start, end, direction, script) {
+    shape(fontId, text, start, end, direction, script, features = []) {
       const { font, unitsPerEm } = getFont(fontId);
       buffer.reset();
       buffer.addText(text, start, end - start);
       buffer.setDirection(direction === "rtl" ? hb.Direction.RTL : hb.Direction.LTR);
       buffer.setScript(script);
-      hb.shape(font, buffer);
+      hb.shape(
+        font,
+        buffer,
+        features.map((tag) => new hb.Feature(tag, 1)),
+      );
       const infos = buffer.getGlyphInfos();
       const positions = buffer.getGlyphPositions();
       const glyphs: ShapedGlyph[] = new Array(infos.length);
@@ -55,6 +59,10 @@ export function createHarfBuzzShaper(hb: typeof HarfBuzz, files: ReadonlyMap<str
         };
       }
       return glyphs;
+    },
+    hasFont: (fontId) => fonts.has(fontId),
+    addFont(fontId, bytes) {
+      if (!fonts.has(fontId)) fonts.set(fontId, loadFont(hb, fontId, bytes));
     },
     metrics: (fontId) => getFont(fontId).metrics,
     hasGlyph(fontId, codePoint) {
@@ -79,6 +87,7 @@ export function createHarfBuzzShaper(hb: typeof HarfBuzz, files: ReadonlyMap<str
 }
 
 function loadFont(hb: typeof HarfBuzz, id: string, bytes: Uint8Array): LoadedFont {
+  if (bytes.length < 12) throw new Error(`Font "${id}" is not a font file (${bytes.length} bytes)`);
   const signature = new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength).getUint32(0);
   if (!SFNT_SIGNATURES.has(signature))
     throw new Error(

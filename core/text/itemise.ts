@@ -1,7 +1,10 @@
 import { resolveBidi } from "./bidi.ts";
+import type { FontChoice } from "./fontChoice.ts";
+import { stackFor } from "./fontChoice.ts";
+import { type MarkedText, PLAIN, sameStyle, type WordStyle } from "./marks.ts";
 import type { Shaper } from "./shaper.ts";
 
-/** A stretch of one direction level, one script and one font: what can be shaped in one go. */
+/** A stretch of one direction level, one script, one font and one style: what can be shaped in one go. */
 export interface TextItem {
   readonly start: number;
   readonly end: number;
@@ -9,6 +12,7 @@ export interface TextItem {
   /** ISO 15924 code. */
   readonly script: string;
   readonly fontId: string;
+  readonly style: WordStyle;
 }
 
 const SCRIPTS: readonly (readonly [code: string, pattern: RegExp])[] = [
@@ -43,32 +47,50 @@ function lookUpScript(character: string): string | undefined {
 }
 
 /**
- * Cuts one paragraph into items, in logical order.
- * @param fontStack fonts to try for each character, best first; where none has it, the first one's box shows
+ * Cuts one paragraph into items, in logical order. Each character gets the first font of its style's stack that has
+ * it; where none has, the first one's box shows.
  */
 export function itemise(
-  text: string,
-  fontStack: readonly string[],
+  { words: text, stretches }: MarkedText,
+  fonts: FontChoice,
   shaper: Pick<Shaper, "hasGlyph">,
 ): { items: TextItem[]; levels: Uint8Array; baseLevel: number } {
   const { levels, base } = resolveBidi(text);
   const items: TextItem[] = [];
   let script = firstScript(text);
-  let fontId = fontStack[0] as string;
+  let at = 0;
+  let style = stretches[0]?.style ?? PLAIN;
+  let stack = stackFor(fonts, style);
+  let fontId = stack[0] as string;
   for (let i = 0; i < text.length; ) {
+    let restyled = false;
+    while (i >= (stretches[at]?.end ?? Number.POSITIVE_INFINITY) && at + 1 < stretches.length) {
+      at++;
+      restyled = true;
+    }
+    if (restyled) {
+      style = stretches[at]?.style ?? PLAIN;
+      stack = stackFor(fonts, style);
+    }
     const codePoint = text.codePointAt(i) as number;
     const length = codePoint > 0xffff ? 2 : 1;
     const character = text.slice(i, i + length);
     const own = findScript(character);
     if (own !== undefined) script = own;
     // Spaces, marks and punctuation stay with the font of the words before them, if it has them.
-    const settled = own === undefined && items.length > 0 && shaper.hasGlyph(fontId, codePoint);
-    if (!settled) fontId = fontStack.find((id) => shaper.hasGlyph(id, codePoint)) ?? (fontStack[0] as string);
+    const settled = !restyled && own === undefined && items.length > 0 && shaper.hasGlyph(fontId, codePoint);
+    if (!settled) fontId = stack.find((id) => shaper.hasGlyph(id, codePoint)) ?? (stack[0] as string);
     const level = levels[i] ?? base;
     const last = items[items.length - 1];
-    if (last && last.level === level && last.script === script && last.fontId === fontId)
+    if (
+      last &&
+      last.level === level &&
+      last.script === script &&
+      last.fontId === fontId &&
+      sameStyle(last.style, style)
+    )
       items[items.length - 1] = { ...last, end: i + length };
-    else items.push({ start: i, end: i + length, level, script, fontId });
+    else items.push({ start: i, end: i + length, level, script, fontId, style });
     i += length;
   }
   return { items, levels, baseLevel: base };

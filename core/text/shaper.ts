@@ -33,7 +33,12 @@ export interface Shaper {
     end: number,
     direction: Direction,
     script: string,
+    /** OpenType features to switch on, such as "tnum" for digits of one width. */
+    features?: readonly string[],
   ): ShapedGlyph[];
+  hasFont(fontId: string): boolean;
+  /** Takes in a font file that came later. @throws when it is not one */
+  addFont(fontId: string, bytes: Uint8Array): void;
   metrics(fontId: string): FontMetrics;
   hasGlyph(fontId: string, codePoint: number): boolean;
   outline(fontId: string, glyphId: number): readonly OutlineCommand[];

@@ -23,8 +23,8 @@ export function wrapLines(paragraphs: readonly PreparedParagraph[], widthEm: num
       if (i > from && used + pendingSpace + segment.widthEm > widthEm) {
         lines.push({ paragraph: index, from, to: i, widthEm: used });
         from = i;
-        used = segment.widthEm;
-      } else used += pendingSpace + segment.widthEm;
+        used = segment.widthEm - segment.hangEm;
+      } else used += i === from ? segment.widthEm - segment.hangEm : pendingSpace + segment.widthEm;
       pendingSpace = segment.spaceEm;
     }
     lines.push({ paragraph: index, from, to: segments.length, widthEm: used });

@@ -144,6 +144,6 @@ export async function takeSteps(desk: Page, screen: Page, count: number): Promis
 export async function takeToSong(desk: Page, screen: Page): Promise<void> {
   await takeSteps(desk, screen, 5);
   const taken = await seqOf(screen);
-  await desk.keyboard.press("3");
+  await desk.keyboard.press("4");
   await settled(screen, taken + 1);
 }

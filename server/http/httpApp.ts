@@ -5,6 +5,8 @@ import { RouterContextProvider, type ServerBuild } from "react-router";
 import { FONT_FILES } from "../fonts.ts";
 import { type Services, servicesContext } from "../services.ts";
 import { createDeskGuard, createOriginCheck, DESK_COOKIE, sameToken } from "./guard.ts";
+import { addMediaRoutes } from "./mediaRoutes.ts";
+import { addStillRoutes } from "./stillRoutes.ts";
 
 const LARGEST_BODY = "1mb";
 /** Nothing from outside; inline scripts are the framework's own, WebAssembly is the shaper. */
@@ -13,6 +15,8 @@ const CONTENT_POLICY = [
   "script-src 'self' 'unsafe-inline' 'wasm-unsafe-eval'",
   "style-src 'self' 'unsafe-inline'",
   "img-src 'self' data: blob:",
+  "media-src 'self' blob:",
+  "worker-src 'self'",
   "connect-src 'self' ws: wss:",
   "object-src 'none'",
   "base-uri 'none'",
@@ -46,7 +50,8 @@ export function createHttpApp(
   app.use((request, response, next) => {
     // A page of another origin can send a form here unseen; it can neither name this origin nor send JSON so.
     const changes = request.method !== "GET" && request.method !== "HEAD";
-    if (changes && !(isOwnOrigin(request) && request.is("application/json"))) {
+    const isFile = request.path === "/library" && request.is("application/octet-stream");
+    if (changes && !(isOwnOrigin(request) && (request.is("application/json") || isFile))) {
       response
         .status(403)
         .type("text")
@@ -57,7 +62,8 @@ export function createHttpApp(
   });
   app.use((request, response, next) => {
     const length = Number(request.headers["content-length"] ?? 0);
-    if (length <= 1024 * 1024) next();
+    // Files for the library have a limit of their own.
+    if (length <= 1024 * 1024 || request.path === "/library") next();
     else
       response
         .status(413)
@@ -65,14 +71,19 @@ export function createHttpApp(
         .send(`That is more than ${LARGEST_BODY}. Nothing was saved; send less at once.`);
   });
 
+  app.get("/fonts", (_request, response) => {
+    response.setHeader("Cache-Control", "no-store");
+    response.json(services.fonts.list().map(({ id, name }) => ({ id, name })));
+  });
   app.get("/fonts/:id", (request, response) => {
-    const file = FONT_FILES.get(request.params.id);
+    const added = services.fonts.list().find(({ id }) => id === request.params.id);
+    const file = FONT_FILES.get(request.params.id) ?? (added && services.media.findFile(added.file));
     if (!file) {
       response.status(404).type("text").send("No such font ships.");
       return;
     }
     response.setHeader("Cache-Control", "public, max-age=86400");
-    response.type("font/ttf").sendFile(file);
+    response.type("font/ttf").sendFile(file, { dotfiles: "allow" });
   });
 
   const deskToken = services.links.deskToken;
@@ -94,6 +105,8 @@ export function createHttpApp(
   } else app.use(assets.middleware);
 
   const deskGuard = createDeskGuard(deskToken);
+  addMediaRoutes(app, services, deskGuard);
+  addStillRoutes(app, services, deskGuard);
   app.use((request, response, next) => {
     if (request.path.startsWith("/out/")) next();
     else deskGuard(request, response, next);

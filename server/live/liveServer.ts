@@ -116,7 +116,8 @@ export class LiveServer {
       });
     });
     socket.on("close", () => this.#connections.delete(connection));
-    socket.on("error", () => socket.terminate());
+    // A broken or too large message: the library says why to the other side and closes by itself.
+    socket.on("error", () => {});
   }
 
   async #hear(connection: Connection, text: string | undefined): Promise<void> {

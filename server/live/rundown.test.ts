@@ -25,6 +25,7 @@ const name = (value: string): CueDoc => ({
   kind: "page",
   fieldSet: "name",
   values: { name: value, role: "" },
+  look: null,
   stayMs: null,
 });
 

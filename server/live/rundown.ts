@@ -25,7 +25,7 @@ export interface RundownChange {
 export class Rundown {
   readonly #cues: CueStore;
   readonly #contents: ContentStore;
-  readonly #context: CompileContext;
+  #context: CompileContext;
   readonly #compiled = new Map<string, CompiledCue>();
   #revision = 1;
   #ready: readonly ReadyCue[] | undefined;
@@ -62,6 +62,21 @@ export class Rundown {
   /** Compiles what is typed without keeping it: what Prepare would add. */
   tryOut(doc: CueDoc): Compiled {
     return compileCue(doc, this.#context);
+  }
+
+  /** Another style, other templates or pictures: every cue is compiled anew. The air keeps what it was taken with. */
+  setContext(change: Partial<CompileContext>): void {
+    this.#context = { ...this.#context, ...change };
+    this.#ready = undefined;
+    this.#revision++;
+    const cues = this.#cues.inOrder();
+    for (const { id } of cues) this.#forget(id);
+    const news = {
+      revision: this.#revision,
+      order: cues.map(({ id }) => id),
+      changed: cues.map((cue) => this.#view(cue)),
+    };
+    for (const listener of this.#listeners) listener(news);
   }
 
   edit(actor: string, edit: Edit, atMs: number): Promise<EditOutcome> {

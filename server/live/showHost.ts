@@ -106,9 +106,10 @@ export class ShowHost {
   }
 }
 
-/** Templates and styles that a content needs to be drawn. */
+/** Templates, styles, pictures and clips that a content needs to be drawn. */
 export function wornBy(contents: ContentStore, hash: string): string[] {
   const document = contents.find(hash);
   if (document?.kind !== "page") return [];
-  return Object.values(document.wardrobe).flatMap(({ template, style }) => [template, style]);
+  const worn = Object.values(document.wardrobe).flatMap(({ template, style }) => [template, style]);
+  return [...worn, ...document.media];
 }

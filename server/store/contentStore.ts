@@ -2,6 +2,7 @@ import { createHash } from "node:crypto";
 import { z } from "zod";
 import { pageContentSchema } from "../../core/rundown/content.ts";
 import { houseStyleSchema } from "../../core/scene/houseStyle.ts";
+import { mediaInfoSchema } from "../../core/scene/media.ts";
 import { templateSchema } from "../../core/scene/template.ts";
 import type { PinnedDocument } from "../../core/screens/dress.ts";
 import type { Db } from "./database.ts";
@@ -10,6 +11,7 @@ export const pinnedDocumentSchema: z.ZodType<PinnedDocument> = z.discriminatedUn
   pageContentSchema,
   templateSchema,
   houseStyleSchema,
+  mediaInfoSchema,
 ]);
 
 /** SHA-256 of the document as JSON with its keys in order: the same content has the same name for good. */

@@ -9,11 +9,22 @@ export interface Tables {
     layers: string;
     plan: string;
     style_hash: string;
+    time_zone: string;
     created_at_ms: number;
   };
   output: { id: string; show_id: string; rank: number; doc: string };
   outfit: { id: string; show_id: string; rank: number; name: string; lines_per_slide: number };
-  template: { id: Generated<number>; outfit_id: string; field_set: string; content_hash: string };
+  template: {
+    id: Generated<number>;
+    show_id: string;
+    outfit_id: string;
+    field_set: string;
+    /** 0 is worn; the others can be chosen by a page. */
+    rank: number;
+    content_hash: string;
+  };
+  font: { id: string; show_id: string; name: string; file: string };
+  media: { id: string; show_id: string; content_hash: string; added_at_ms: number };
   content: { hash: string; doc: string; created_at_ms: number };
   cue: {
     id: string;

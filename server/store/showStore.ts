@@ -24,6 +24,7 @@ export interface Show {
   readonly outputs: readonly Output[];
   readonly outfits: readonly { readonly id: string; readonly name: string; readonly linesPerSlide: number }[];
   readonly wardrobes: readonly Wardrobe[];
+  readonly timeZone: string;
   readonly style: { readonly hash: string; readonly style: HouseStyle };
 }
 
@@ -38,6 +39,7 @@ export async function createShow(db: Db, contents: ContentStore, show: NewShow, 
       layers: JSON.stringify(show.layers),
       plan: JSON.stringify(show.plan),
       style_hash: styleHash,
+      time_zone: show.timeZone,
       created_at_ms: atMs,
     })
     .execute();
@@ -57,12 +59,14 @@ export async function createShow(db: Db, contents: ContentStore, show: NewShow, 
         lines_per_slide: outfit.linesPerSlide,
       })
       .execute();
-    for (const template of outfit.templates)
+    for (const [at, template] of outfit.templates.entries())
       await db
         .insertInto("template")
         .values({
+          show_id: show.id,
           outfit_id: outfit.id,
           field_set: template.fieldSet,
+          rank: outfit.templates.slice(0, at).filter(({ fieldSet }) => fieldSet === template.fieldSet).length,
           content_hash: await contents.keep(template),
         })
         .execute();
@@ -88,17 +92,23 @@ export async function loadShow(db: Db, contents: ContentStore, showId: string): 
     .where("show_id", "=", showId)
     .orderBy("rank")
     .execute();
-  const templates = await db.selectFrom("template").selectAll().execute();
+  const templates = await db
+    .selectFrom("template")
+    .selectAll()
+    .where("show_id", "=", showId)
+    .orderBy("rank")
+    .orderBy("id")
+    .execute();
   await contents.load([row.style_hash, ...templates.map(({ content_hash }) => content_hash)]);
   const style = contents.find(row.style_hash);
   if (style?.kind !== "style")
     throw new Error(`Show ${showId} names ${row.style_hash} as its style; that is ${style?.kind}`);
   const wardrobes = outfits.map(({ id, lines_per_slide }): Wardrobe => {
-    const worn = new Map<string, { hash: string; template: Template }>();
+    const worn = new Map<string, { hash: string; template: Template }[]>();
     for (const { outfit_id, field_set, content_hash } of templates) {
       const template = contents.find(content_hash);
-      if (outfit_id === id && template?.kind === "template")
-        worn.set(field_set, { hash: content_hash, template });
+      if (outfit_id !== id || template?.kind !== "template") continue;
+      worn.set(field_set, [...(worn.get(field_set) ?? []), { hash: content_hash, template }]);
     }
     return { outfitId: id, linesPerSlide: lines_per_slide, templates: worn };
   });
@@ -108,9 +118,22 @@ export async function loadShow(db: Db, contents: ContentStore, showId: string): 
     place: row.place,
     layers: z.array(layerSchema).parse(JSON.parse(row.layers)),
     plan: screenPlanSchema.parse(JSON.parse(row.plan)),
+    timeZone: row.time_zone,
     outputs: outputs.map(({ doc }) => outputSchema.parse(JSON.parse(doc))),
     outfits: outfits.map(({ id, name, lines_per_slide }) => ({ id, name, linesPerSlide: lines_per_slide })),
     wardrobes,
     style: { hash: row.style_hash, style },
   };
+}
+
+/** Another house style for the whole show. What is on air keeps the one it was taken with. */
+export async function saveStyle(
+  db: Db,
+  contents: ContentStore,
+  showId: string,
+  style: HouseStyle,
+): Promise<string> {
+  const hash = await contents.keep(style);
+  await db.updateTable("show").set({ style_hash: hash }).where("id", "=", showId).execute();
+  return hash;
 }

@@ -24,6 +24,7 @@ export async function openShow(file: string): Promise<OpenShow> {
     home: process.cwd(),
     buildId: "test",
     now: () => performance.timeOrigin + performance.now(),
+    mediaFolder: `${file}.media`,
     isOwnOrigin: createOriginCheck("127.0.0.1").isOwnOrigin,
   });
   const server = createServer();
@@ -39,6 +40,7 @@ export async function openShow(file: string): Promise<OpenShow> {
     port: (server.address() as AddressInfo).port,
     close: async () => {
       services.live.close();
+      services.stills.close();
       server.closeAllConnections();
       await new Promise((resolve) => server.close(resolve));
       await db.destroy();

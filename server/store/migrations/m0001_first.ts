@@ -15,6 +15,7 @@ export async function up(db: Kysely<unknown>): Promise<void> {
       layers text not null,
       plan text not null,
       style_hash text not null references content(hash),
+      time_zone text not null,
       created_at_ms integer not null
     ) strict`,
     `create table output (
@@ -34,10 +35,12 @@ export async function up(db: Kysely<unknown>): Promise<void> {
     ) strict`,
     `create table template (
       id integer primary key,
+      show_id text not null references show(id) on delete cascade,
       outfit_id text not null,
       field_set text not null,
+      rank integer not null,
       content_hash text not null references content(hash),
-      unique (outfit_id, field_set)
+      unique (show_id, outfit_id, field_set, rank)
     ) strict`,
     `create table cue (
       id text primary key,
@@ -71,6 +74,18 @@ export async function up(db: Kysely<unknown>): Promise<void> {
       state text not null,
       primary key (show_id, seq)
     ) strict, without rowid`,
+    `create table media (
+      id text primary key,
+      show_id text not null references show(id) on delete cascade,
+      content_hash text not null references content(hash),
+      added_at_ms integer not null
+    ) strict`,
+    `create table font (
+      id text primary key,
+      show_id text not null references show(id) on delete cascade,
+      name text not null,
+      file text not null check (length(file) = 64)
+    ) strict`,
     `create table link (
       token text primary key,
       show_id text not null references show(id) on delete cascade,

@@ -1,0 +1,141 @@
+import { Upload } from "lucide-react";
+import { useState } from "react";
+import { useRevalidator } from "react-router";
+import type { ChromaKey } from "../../core/picture/chromaKey.ts";
+import type { MediaInfo } from "../../core/scene/media.ts";
+import { useDeskStore } from "../desk/deskContext.ts";
+import { NoticeBar } from "../desk/NoticeBar.tsx";
+import { bringIn } from "./bringIn.ts";
+import { KeyControls } from "./KeyControls.tsx";
+import { MediaPicture, mediaFacts } from "./MediaPicture.tsx";
+
+export interface LibraryItem {
+  readonly id: string;
+  readonly info: MediaInfo;
+  readonly usedBy: readonly string[];
+}
+
+/** Pictures and clips: brought in by a button or by dropping them, each with what it is and where it is used. */
+export function LibraryView({
+  items,
+  fonts,
+}: {
+  items: readonly LibraryItem[];
+  fonts: readonly { id: string; name: string }[];
+}) {
+  const store = useDeskStore();
+  const { revalidate } = useRevalidator();
+  const [chosenId, setChosenId] = useState<string | null>(items[0]?.id ?? null);
+  const [isBusy, setIsBusy] = useState(false);
+  const chosen = items.find(({ id }) => id === chosenId);
+
+  const take = async (files: FileList | null) => {
+    setIsBusy(true);
+    for (const file of files ?? []) {
+      const result = await bringIn(file);
+      if ("problem" in result) store.say("trouble", result.problem);
+      else if ("item" in result) setChosenId(result.item.id);
+    }
+    setIsBusy(false);
+    await revalidate();
+  };
+  const saveKey = async (id: string, key: ChromaKey | null) => {
+    const saved = await fetch("/library-key", {
+      method: "POST",
+      headers: { "Content-Type": "application/json" },
+      body: JSON.stringify({ id, key }),
+    }).catch(() => undefined);
+    if (!saved?.ok)
+      store.say("trouble", "The settings could not be saved. The air is as it was; change them again.");
+    await revalidate();
+  };
+
+  return (
+    <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_480px]">
+      <main
+        aria-label="Library"
+        className="relative min-h-0 overflow-y-auto px-5 py-4"
+        onDragOver={(event) => event.preventDefault()}
+        onDrop={(event) => {
+          event.preventDefault();
+          void take(event.dataTransfer.files);
+        }}
+      >
+        <div className="mb-4 flex items-center gap-4">
+          <label className="inline-flex min-h-11 cursor-pointer items-center gap-2 rounded-lg bg-act px-4 text-[15px] font-bold text-on-bright focus-within:outline-2 focus-within:outline-offset-2 focus-within:outline-act hover:brightness-110">
+            <Upload aria-hidden="true" className="size-4.5" />
+            {isBusy ? "Bringing in…" : "Bring in files"}
+            <input
+              type="file"
+              multiple
+              accept="image/png,image/jpeg,image/webp,image/gif,video/webm,video/mp4,.ttf,.otf"
+              className="sr-only"
+              onChange={(event) => void take(event.target.files)}
+            />
+          </label>
+          <p className="text-[15px] text-second">
+            or drop them here: pictures, WebM and MP4 clips, TTF and OTF fonts.
+          </p>
+        </div>
+        <ul className="grid grid-cols-[repeat(auto-fill,minmax(210px,1fr))] gap-3">
+          {items.map(({ id, info, usedBy }) => (
+            <li key={id}>
+              <button
+                type="button"
+                aria-pressed={id === chosenId}
+                onClick={() => setChosenId(id)}
+                className={`w-full rounded-lg border-2 p-2 text-left ${id === chosenId ? "border-act bg-act-ground" : "border-edge hover:border-edge-strong"}`}
+              >
+                <MediaPicture info={info} />
+                <span className="mt-2 block truncate text-[15px] font-semibold">{info.name}</span>
+                <span className="block font-mono text-[14px] text-second">{mediaFacts(info)}</span>
+                <span className="block text-[14px] text-second">
+                  {usedBy.length === 0
+                    ? "not used"
+                    : `in ${usedBy.length} ${usedBy.length === 1 ? "cue" : "cues"}`}
+                </span>
+              </button>
+            </li>
+          ))}
+        </ul>
+        {items.length === 0 && <p className="font-words text-[20px]">Nothing is here yet.</p>}
+        {fonts.length > 0 && (
+          <p className="mt-5 text-[15px] text-second">
+            Fonts added: {fonts.map(({ name }) => name).join(", ")}. Windows opened from now on have them.
+          </p>
+        )}
+        <NoticeBar />
+      </main>
+      <aside aria-label="Chosen" className="min-h-0 overflow-y-auto border-l border-edge bg-raised px-4 py-4">
+        {!chosen && <p className="text-[15px] text-second">Choose a picture or clip to see more of it.</p>}
+        {chosen && (
+          <>
+            <h2 className="text-[17px] font-semibold">{chosen.info.name}</h2>
+            <p className="mb-3 font-mono text-[14px] text-second">{mediaFacts(chosen.info)}</p>
+            {chosen.info.type === "video" ? (
+              <KeyControls
+                key={chosen.id}
+                info={chosen.info}
+                onSave={(key) => void saveKey(chosen.id, key)}
+              />
+            ) : (
+              <MediaPicture info={chosen.info} />
+            )}
+            {chosen.info.type === "video" && !chosen.info.hasAlpha && !chosen.info.key && (
+              <p className="mt-3 text-[15px] text-attention">
+                This clip has no alpha: over a picture it covers it. Cut its background out, or use it as a
+                backdrop.
+              </p>
+            )}
+            {chosen.usedBy.length > 0 && (
+              <p className="mt-4 text-[15px] text-second">
+                Used in {chosen.usedBy.map((title) => `“${title}”`).join(", ")}. A change reaches them at
+                their next take.
+              </p>
+            )}
+          </>
+        )}
+      </aside>
+    </div>
+  );
+}

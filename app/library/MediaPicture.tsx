@@ -1,0 +1,29 @@
+import type { MediaInfo } from "../../core/scene/media.ts";
+
+/** A picture, or the still of a clip, over a chequered ground where it is clear. */
+export function MediaPicture({ info }: { info: MediaInfo }) {
+  const file = info.type === "picture" ? info.file : info.poster;
+  return (
+    <span className="chequered flex aspect-video w-full items-center justify-center overflow-hidden rounded">
+      {file ? (
+        <img
+          src={`/media/${file}`}
+          alt=""
+          loading="lazy"
+          decoding="async"
+          className="size-full object-contain"
+        />
+      ) : (
+        <span className="text-[14px] text-second">no still</span>
+      )}
+    </span>
+  );
+}
+
+export function mediaFacts(info: MediaInfo): string {
+  const facts = [`${info.widthPx}×${info.heightPx}`];
+  if (info.durationMs !== null) facts.push(`${(info.durationMs / 1_000).toFixed(1)} s`);
+  facts.push(info.key ? "keyed" : info.hasAlpha ? "with alpha" : "no alpha");
+  if (info.hasSound) facts.push("sound");
+  return facts.join(" · ");
+}

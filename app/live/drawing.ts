@@ -1,0 +1,63 @@
+import type { Dress } from "../../core/screens/compose.ts";
+import { createDresser, type Documents, type PinnedDocument } from "../../core/screens/dress.ts";
+import type { Shaper } from "../../core/text/shaper.ts";
+import { ImageShelf } from "../../painters/imageShelf.ts";
+import type { PaintKit } from "../../painters/paint.ts";
+import type { VideoMaker } from "../../painters/videoPlate.ts";
+import { createLateFonts, type LoadedShaper, loadShaper } from "./shaper.ts";
+
+const addressOf = (file: string) => `/media/${file}`;
+
+/** How pictures are drawn in this window. */
+export class Drawing {
+  readonly shaper: Shaper;
+  readonly kit: PaintKit;
+  readonly shelf = new ImageShelf(addressOf);
+  readonly #documents: Documents;
+  readonly #timeZone: string;
+  readonly #listeners = new Set<() => void>();
+  readonly #lateFonts: (words: string) => void;
+  #dress: Dress;
+
+  private constructor({ shaper, fallbackFonts }: LoadedShaper, documents: Documents, timeZone: string) {
+    this.shaper = shaper;
+    this.#documents = documents;
+    this.#timeZone = timeZone;
+    this.kit = { outlines: shaper, MakePath: Path2D, findImage: this.shelf.find };
+    this.#dress = createDresser(documents, shaper, fallbackFonts, timeZone);
+    this.#lateFonts = createLateFonts(shaper, () => {
+      this.#dress = createDresser(documents, shaper, fallbackFonts, timeZone);
+      for (const listener of this.#listeners) listener();
+    });
+    for (const document of documents.values()) this.look(document);
+  }
+
+  static async load(documents: Documents, timeZone: string): Promise<Drawing> {
+    return new Drawing(await loadShaper(), documents, timeZone);
+  }
+
+  readonly dress: Dress = (page, outfitId, output) => this.#dress(page, outfitId, output);
+
+  /** A document has come: its words may want a font. */
+  look(document: PinnedDocument): void {
+    if (document.kind === "page") this.#lateFonts(JSON.stringify([document.values, document.flow]));
+  }
+
+  /** Told when pages are to be laid out again. @returns a function that ends it */
+  onChange(listener: () => void): () => void {
+    this.#listeners.add(listener);
+    return () => this.#listeners.delete(listener);
+  }
+
+  videos(sound: boolean): VideoMaker {
+    const keyOf = (hash: string) => {
+      const document = this.#documents.get(hash);
+      return document?.kind === "media" ? document.key : null;
+    };
+    return { addressOf, keyOf, sound };
+  }
+
+  get timeZone(): string {
+    return this.#timeZone;
+  }
+}

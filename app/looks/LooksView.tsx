@@ -1,0 +1,208 @@
+import { useMemo, useState } from "react";
+import { useRevalidator } from "react-router";
+import type { HouseStyle } from "../../core/scene/houseStyle.ts";
+import { layOut } from "../../core/scene/layOut.ts";
+import { explainFinding } from "../../core/scene/part.ts";
+import type { Template } from "../../core/scene/template.ts";
+import { FALLBACK_FONTS } from "../../core/text/fontList.ts";
+import { FIELD_SETS } from "../../designs/fieldSets.ts";
+import { HOUSE_STYLES } from "../../designs/houseStyles.ts";
+import { sampleValues } from "../../designs/samples.ts";
+import { useDeskStore, useDrawing } from "../desk/deskContext.ts";
+import { NoticeBar } from "../desk/NoticeBar.tsx";
+import type { DeskOutfit } from "../desk/outfit.ts";
+import type { Drawing } from "../live/drawing.ts";
+import { PagePicture } from "../ui/PagePicture.tsx";
+import standIn from "../ui/standInPicture.svg";
+
+export interface ShownWardrobe {
+  readonly outfitId: string;
+  readonly templates: readonly { readonly template: Template; readonly isWorn: boolean }[];
+}
+
+/** Long after everything has arrived, and in the middle of what passes by. */
+const RESTING_MS = 9_000;
+
+/** The house styles, and every template that is worn, as true pictures with sample words. */
+export function LooksView({
+  worn,
+  wardrobes,
+  outfits,
+}: {
+  worn: string;
+  wardrobes: readonly ShownWardrobe[];
+  outfits: readonly DeskOutfit[];
+}) {
+  const drawing = useDrawing();
+  const store = useDeskStore();
+  const { revalidate } = useRevalidator();
+  const [seen, setSeen] = useState(worn);
+  const [outfitId, setOutfitId] = useState(wardrobes[0]?.outfitId ?? "");
+  const style = HOUSE_STYLES.find(({ name }) => name === seen) ?? HOUSE_STYLES[0];
+  const wardrobe = wardrobes.find((candidate) => candidate.outfitId === outfitId);
+
+  const wear = async (name: string) => {
+    const response = await fetch("/wear-style", {
+      method: "POST",
+      headers: { "Content-Type": "application/json" },
+      body: JSON.stringify({ name }),
+    }).catch(() => undefined);
+    if (!response?.ok) {
+      store.say("trouble", "The style could not be changed. The show wears the one it had; press again.");
+      return;
+    }
+    store.say("word", `The show wears “${name}” from the next take on. What is on air keeps its look.`);
+    await revalidate();
+  };
+
+  if (!style || !wardrobe) return null;
+  return (
+    <div className="relative flex min-h-0 flex-1 flex-col">
+      <section aria-label="House styles" className="shrink-0 border-b border-edge bg-raised px-5 py-3">
+        <ul className="grid grid-cols-5 gap-3">
+          {HOUSE_STYLES.map((candidate) => (
+            <li key={candidate.name}>
+              <button
+                type="button"
+                aria-pressed={candidate.name === seen}
+                onClick={() => setSeen(candidate.name)}
+                className={`w-full rounded-lg border-2 p-1.5 text-left ${candidate.name === seen ? "border-act bg-act-ground" : "border-edge hover:border-edge-strong"}`}
+              >
+                {drawing ? (
+                  <StyleCard style={candidate} wardrobes={wardrobes} drawing={drawing} />
+                ) : (
+                  <span className="block aspect-video" />
+                )}
+                <span className="mt-1.5 flex items-center justify-between px-1 text-[15px] font-semibold">
+                  {candidate.name}
+                  {candidate.name === worn && <span className="text-[14px] font-normal text-act">worn</span>}
+                </span>
+              </button>
+            </li>
+          ))}
+        </ul>
+      </section>
+      <div className="flex shrink-0 flex-wrap items-center gap-2 border-b border-edge px-5 py-2.5">
+        <div role="tablist" aria-label="Outfits" className="flex gap-1.5">
+          {wardrobes.map((candidate) => (
+            <button
+              key={candidate.outfitId}
+              type="button"
+              role="tab"
+              aria-selected={candidate.outfitId === outfitId}
+              onClick={() => setOutfitId(candidate.outfitId)}
+              className={`min-h-9 rounded-full px-4 text-[15px] ${candidate.outfitId === outfitId ? "bg-paper font-semibold text-ground" : "bg-lifted text-second hover:text-paper"}`}
+            >
+              {outfits.find(({ id }) => id === candidate.outfitId)?.name}
+            </button>
+          ))}
+        </div>
+        <button
+          type="button"
+          disabled={seen === worn}
+          onClick={() => void wear(seen)}
+          className="ml-auto min-h-10 rounded-lg bg-act px-4 text-[15px] font-bold text-on-bright hover:brightness-110 disabled:bg-lifted disabled:font-normal disabled:text-second"
+        >
+          {seen === worn ? "The show wears this style" : `Wear “${seen}”`}
+        </button>
+      </div>
+      <main aria-label="Templates" className="min-h-0 flex-1 overflow-y-auto px-5 py-4">
+        {drawing && <TemplateGrid wardrobe={wardrobe} style={style} drawing={drawing} />}
+      </main>
+      <NoticeBar />
+    </div>
+  );
+}
+
+function useLaidOut(templates: readonly Template[], style: HouseStyle, drawing: Drawing) {
+  return useMemo(
+    () =>
+      templates.map((template) =>
+        layOut(template, sampleValues(template.fieldSet), style, template.canvas, {
+          shaper: drawing.shaper,
+          fallbackFonts: FALLBACK_FONTS,
+          timeZone: drawing.timeZone,
+        }),
+      ),
+    [templates, style, drawing],
+  );
+}
+
+/** A style at a glance: a title over the backdrop. */
+function StyleCard({
+  style,
+  wardrobes,
+  drawing,
+}: {
+  style: HouseStyle;
+  wardrobes: readonly ShownWardrobe[];
+  drawing: Drawing;
+}) {
+  const templates = useMemo(() => {
+    const all = wardrobes[0]?.templates ?? [];
+    return ["backdrop", "title"].flatMap(
+      (set) => all.find(({ template }) => template.fieldSet === set)?.template ?? [],
+    );
+  }, [wardrobes]);
+  const pages = useLaidOut(templates, style, drawing);
+  return (
+    <PagePicture
+      pages={pages}
+      drawing={drawing}
+      atMs={RESTING_MS}
+      label={`${style.name}, an example`}
+      ground="#000"
+    />
+  );
+}
+
+const MIN_WIDTH = { wide: "minmax(290px, 1fr)", tall: "minmax(170px, 1fr)", thin: "minmax(420px, 1fr)" };
+
+function TemplateGrid({
+  wardrobe,
+  style,
+  drawing,
+}: {
+  wardrobe: ShownWardrobe;
+  style: HouseStyle;
+  drawing: Drawing;
+}) {
+  const { outfitId, templates } = wardrobe;
+  const list = useMemo(() => templates.map(({ template }) => template), [templates]);
+  const pages = useLaidOut(list, style, drawing);
+  const at = list.findIndex(({ fieldSet }) => fieldSet === "backdrop");
+  const canvas = list[0]?.canvas;
+  const shape = canvas ? canvas.widthPx / canvas.heightPx : 1.8;
+  const width = shape < 1 ? MIN_WIDTH.tall : shape > 3 ? MIN_WIDTH.thin : MIN_WIDTH.wide;
+  return (
+    <ul className="grid gap-x-4 gap-y-5" style={{ gridTemplateColumns: `repeat(auto-fill, ${width})` }}>
+      {list.map((template, i) => {
+        const page = pages[i];
+        if (!page) return null;
+        const beneath = at >= 0 && at !== i ? pages[at] : undefined;
+        const findings = page.findings.filter(({ kind }) => kind !== "smallestSize");
+        return (
+          <li key={`${outfitId}/${template.name}`}>
+            <PagePicture
+              pages={beneath ? [beneath, page] : [page]}
+              drawing={drawing}
+              atMs={RESTING_MS}
+              label={template.name}
+              ground={at >= 0 ? "#000" : `#3a3330 url(${standIn}) center / cover`}
+            />
+            <p className="mt-1.5 text-[15px] font-semibold">{template.name}</p>
+            <p className="text-[14px] text-second">
+              {FIELD_SETS.find(({ id }) => id === template.fieldSet)?.name.toLowerCase()}
+              {!templates[i]?.isWorn && ", to choose on a page"}
+            </p>
+            {findings.map((finding) => (
+              <p key={JSON.stringify(finding)} className="text-[14px] text-attention">
+                {explainFinding(finding)}
+              </p>
+            ))}
+          </li>
+        );
+      })}
+    </ul>
+  );
+}

@@ -1,0 +1,141 @@
+import type { PageDoc } from "../../core/rundown/cueDoc.ts";
+import type { FieldDef } from "../../core/scene/fieldSet.ts";
+import { FIELD_SETS } from "../../designs/fieldSets.ts";
+import type { DeskOutfit } from "../desk/outfit.ts";
+import { editorId } from "./editorId.ts";
+import { fieldClass, Labelled } from "./Labelled.tsx";
+import { MediaPicker } from "./MediaPicker.tsx";
+
+/** A page's form, made from its fields: lines, texts, pictures; which look it wears; when it leaves. */
+export function PageForm({
+  cueId,
+  doc,
+  outfits,
+  onType,
+}: {
+  cueId: string;
+  doc: PageDoc;
+  outfits: readonly DeskOutfit[];
+  onType: (doc: PageDoc) => void;
+}) {
+  const fields = FIELD_SETS.find(({ id }) => id === doc.fieldSet)?.fields ?? [];
+  const stayId = `${editorId(cueId)}-stay`;
+  const looks = outfits.flatMap(({ name, looks: byFieldSet }) => {
+    const offered = byFieldSet[doc.fieldSet] ?? [];
+    return offered.length > 1 ? offered.map((look) => ({ outfit: name, look })) : [];
+  });
+  return (
+    <>
+      {fields.map((field, index) => {
+        const id = index === 0 ? editorId(cueId) : `${editorId(cueId)}-${field.name}`;
+        return (
+          <Labelled key={field.name} id={id} label={field.label}>
+            <Field
+              id={id}
+              field={field}
+              isFirst={index === 0}
+              value={doc.values[field.name] ?? ""}
+              onChange={(value) => onType({ ...doc, values: { ...doc.values, [field.name]: value } })}
+            />
+          </Labelled>
+        );
+      })}
+      {looks.length > 0 && (
+        <Labelled id={`${editorId(cueId)}-look`} label="Look">
+          <select
+            id={`${editorId(cueId)}-look`}
+            value={doc.look ?? ""}
+            onChange={(event) =>
+              onType({ ...doc, look: event.target.value === "" ? null : event.target.value })
+            }
+            className={`${fieldClass} max-w-md text-[16px]`}
+          >
+            <option value="">The outfit’s own</option>
+            {looks.map(({ outfit, look }) => (
+              <option key={`${outfit}/${look}`} value={look}>
+                {look} ({outfit})
+              </option>
+            ))}
+          </select>
+        </Labelled>
+      )}
+      <div className="flex items-center gap-2.5 text-[15px]">
+        <label htmlFor={stayId} className="text-second">
+          Leaves by itself after
+        </label>
+        <input
+          id={stayId}
+          inputMode="decimal"
+          placeholder="–"
+          key={doc.stayMs}
+          defaultValue={doc.stayMs === null ? "" : doc.stayMs / 1000}
+          onBlur={(event) => {
+            const seconds = Number(event.target.value.replace(",", "."));
+            const isTime = event.target.value.trim() !== "" && seconds >= 0.5 && seconds <= 3_600;
+            const stayMs = isTime ? Math.round(seconds * 1000) : null;
+            if (!isTime) event.target.value = "";
+            if (stayMs !== doc.stayMs) onType({ ...doc, stayMs });
+          }}
+          onKeyDown={(event) => event.key === "Enter" && event.currentTarget.blur()}
+          className={`${fieldClass} w-20! text-center font-mono`}
+        />
+        <span className="text-second">seconds; empty stays until taken out</span>
+      </div>
+    </>
+  );
+}
+
+function Field({
+  id,
+  field,
+  isFirst,
+  value,
+  onChange,
+}: {
+  id: string;
+  field: FieldDef;
+  isFirst: boolean;
+  value: string;
+  onChange: (value: string) => void;
+}) {
+  const size = isFirst ? "font-words text-[20px]" : "text-[16px]";
+  switch (field.kind) {
+    case "media":
+      return (
+        <MediaPicker
+          id={id}
+          type={field.name === "clip" ? "video" : "picture"}
+          value={value}
+          onChange={onChange}
+        />
+      );
+    case "lines":
+      return (
+        <textarea
+          id={id}
+          dir="auto"
+          value={value}
+          rows={Math.min(10, Math.max(3, value.split("\n").length + 1))}
+          placeholder={field.hint}
+          maxLength={field.maxLength}
+          spellCheck
+          onChange={(event) => onChange(event.target.value)}
+          className={`${fieldClass} resize-y py-2 leading-normal ${isFirst ? "font-words text-[18px]" : size}`}
+        />
+      );
+    case "line":
+    case "color":
+      return (
+        <input
+          id={id}
+          dir="auto"
+          value={value}
+          placeholder={field.hint}
+          maxLength={field.maxLength}
+          spellCheck
+          onChange={(event) => onChange(event.target.value)}
+          className={`${fieldClass} ${size}`}
+        />
+      );
+  }
+}

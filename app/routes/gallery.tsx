@@ -1,0 +1,9 @@
+import { GalleryView } from "../gallery/GalleryView.tsx";
+import type { Route } from "./+types/gallery.ts";
+
+export const meta: Route.MetaFunction = () => [{ title: "Gallery · Vesko" }];
+
+/** Not in the menu: every object in every mode at several instants, for eyes. */
+export default function GalleryRoute() {
+  return <GalleryView />;
+}

@@ -1,0 +1,24 @@
+import { useDeskData } from "../desk/useDeskData.ts";
+import { LooksView } from "../looks/LooksView.tsx";
+import { getServices } from "../services.server.ts";
+import type { Route } from "./+types/looks.ts";
+
+export function loader({ context }: Route.LoaderArgs) {
+  const { show, style } = getServices(context);
+  return {
+    worn: style().name,
+    wardrobes: show.wardrobes.map(({ outfitId, templates }) => ({
+      outfitId,
+      templates: [...templates.values()].flatMap((offered) =>
+        offered.map(({ template }, rank) => ({ template, isWorn: rank === 0 })),
+      ),
+    })),
+  };
+}
+
+export const meta: Route.MetaFunction = () => [{ title: "Looks · Vesko" }];
+
+export default function LooksRoute({ loaderData }: Route.ComponentProps) {
+  const { outfits } = useDeskData();
+  return <LooksView {...loaderData} outfits={outfits} />;
+}

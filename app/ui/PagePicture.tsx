@@ -1,0 +1,78 @@
+import { useEffect, useRef, useState } from "react";
+import type { LaidOutPage } from "../../core/scene/part.ts";
+import { composeSlot } from "../../core/screens/compose.ts";
+import { placementsAt } from "../../core/screens/placements.ts";
+import { ElementStage } from "../../painters/elementStage.ts";
+import { PlateCache } from "../../painters/plateCache.ts";
+import type { Drawing } from "../live/drawing.ts";
+import { makeProgramPicture } from "./programPicture.ts";
+
+/** Laid-out pages one over the other, at one instant of their life, by the very code that draws the outputs. */
+export function PagePicture({
+  pages,
+  drawing,
+  atMs,
+  label,
+  ground,
+}: {
+  pages: readonly LaidOutPage[];
+  drawing: Drawing;
+  atMs: number;
+  label: string;
+  /** CSS background beneath the pages. */
+  ground: string;
+}) {
+  const frame = useRef<HTMLDivElement>(null);
+  const [widthPx, setWidthPx] = useState(0);
+  const [first] = pages;
+
+  useEffect(() => {
+    if (!frame.current) return;
+    const observer = new ResizeObserver(([entry]) => {
+      if (entry) setWidthPx(Math.round(entry.contentRect.width * window.devicePixelRatio));
+    });
+    observer.observe(frame.current);
+    return () => observer.disconnect();
+  }, []);
+
+  useEffect(() => {
+    if (!frame.current || widthPx === 0 || !first) return;
+    const scale = widthPx / first.widthPx;
+    const element = document.createElement("div");
+    element.style.position = "absolute";
+    element.style.inset = "0";
+    frame.current.append(element);
+    const plates = new PlateCache(drawing.kit, scale);
+    const stage = new ElementStage(element, {
+      plates,
+      scale,
+      pixelRatio: window.devicePixelRatio,
+      makeProgram: makeProgramPicture,
+    });
+    const endRepaint = drawing.shelf.onLoaded((file) => plates.repaint(file));
+    const pieces = pages.flatMap((laidOut, i) =>
+      composeSlot(arrival, `page${i}`, () => ({ templateHash: "one", laidOut })),
+    );
+    stage.draw(placementsAt({ pieces }, atMs, first));
+    return () => {
+      endRepaint();
+      stage.discard();
+      element.remove();
+    };
+  }, [pages, drawing, widthPx, atMs, first]);
+
+  return (
+    <div
+      ref={frame}
+      role="img"
+      aria-label={label}
+      className="relative w-full overflow-hidden rounded"
+      style={{ aspectRatio: first ? `${first.widthPx} / ${first.heightPx}` : "16 / 9", background: ground }}
+    />
+  );
+}
+
+const page = { cueId: "picture", content: "0".repeat(64), step: { occurrence: "page", unit: 0 } };
+const arrival = [
+  { startAtMs: 0, sinceMs: 0, page, how: "animated" as const, endsAtMs: null, lastsMs: 10_000 },
+];

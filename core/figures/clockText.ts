@@ -1,0 +1,91 @@
+/** Hours, minutes and seconds of a time of day. */
+export interface TimeOfDay {
+  readonly hours: number;
+  readonly minutes: number;
+  readonly seconds: number;
+}
+
+const formatters = new Map<string, Intl.DateTimeFormat>();
+
+/** The wall clock of an IANA time zone at an instant. @throws RangeError for an unknown zone */
+export function timeOfDayAt(atMs: number, timeZone: string): TimeOfDay {
+  let formatter = formatters.get(timeZone);
+  if (!formatter) {
+    formatter = new Intl.DateTimeFormat("en-GB", {
+      timeZone,
+      hour: "2-digit",
+      minute: "2-digit",
+      second: "2-digit",
+      hourCycle: "h23",
+    });
+    formatters.set(timeZone, formatter);
+  }
+  const [hours = 0, minutes = 0, seconds = 0] = formatter.format(atMs).split(":").map(Number);
+  return { hours, minutes, seconds };
+}
+
+const two = (n: number) => String(n).padStart(2, "0");
+
+export function formatClock(atMs: number, format: "hm" | "hms" | "hm12", timeZone: string): string {
+  const { hours, minutes, seconds } = timeOfDayAt(atMs, timeZone);
+  switch (format) {
+    case "hm":
+      return `${two(hours)}:${two(minutes)}`;
+    case "hms":
+      return `${two(hours)}:${two(minutes)}:${two(seconds)}`;
+    case "hm12":
+      return `${hours % 12 === 0 ? 12 : hours % 12}:${two(minutes)} ${hours < 12 ? "am" : "pm"}`;
+  }
+}
+
+/** A length of time: "0:09", "12:30", "1:02:03". @param seconds whole, 0 or more */
+export function formatSpan(seconds: number): string {
+  const hours = Math.floor(seconds / 3_600);
+  const minutes = Math.floor(seconds / 60) % 60;
+  return hours > 0 ? `${hours}:${two(minutes)}:${two(seconds % 60)}` : `${minutes}:${two(seconds % 60)}`;
+}
+
+/** "19:00", "19:00:30" or "7.30 pm" as a time of day. "5:00" is one too: a length is written with its unit ("5 min"). */
+export function parseTimeOfDay(typed: string): TimeOfDay | undefined {
+  const match = /^(\d{1,2})[:.](\d{2})(?:[:.](\d{2}))?\s*(am|pm)?$/i.exec(typed.trim());
+  if (!match) return undefined;
+  const half = match[4]?.toLowerCase();
+  let hours = Number(match[1]);
+  if (half && (hours < 1 || hours > 12)) return undefined;
+  if (half) hours = (hours % 12) + (half === "pm" ? 12 : 0);
+  const minutes = Number(match[2]);
+  const seconds = Number(match[3] ?? 0);
+  return hours < 24 && minutes < 60 && seconds < 60 ? { hours, minutes, seconds } : undefined;
+}
+
+/** "5 min", "90 s", "1 h 30 min" or "1:30 min" in seconds; undefined when it is none of these. */
+export function parseSpan(typed: string): number | undefined {
+  const text = typed.trim().toLowerCase();
+  const clock = /^(\d{1,3}):(\d{2})\s*min(?:utes?)?$/.exec(text);
+  if (clock) return Number(clock[1]) * 60 + Number(clock[2]);
+  const match =
+    /^(?:(\d{1,2})\s*h(?:ours?)?)?\s*(?:(\d{1,3})\s*m(?:in(?:utes?)?)?)?\s*(?:(\d{1,4})\s*s(?:ec(?:onds?)?)?)?$/.exec(
+      text,
+    );
+  if (!match || (match[1] ?? match[2] ?? match[3]) === undefined) return undefined;
+  return Number(match[1] ?? 0) * 3_600 + Number(match[2] ?? 0) * 60 + Number(match[3] ?? 0);
+}
+
+const DAY_MS = 86_400_000;
+
+/** The first instant after `afterMs` at which the zone's wall clock shows that time; right on days the clocks change, too. */
+export function nextTimeOfDay(afterMs: number, time: TimeOfDay, timeZone: string): number {
+  const wanted = (time.hours * 3_600 + time.minutes * 60 + time.seconds) * 1_000;
+  const startOfSecond = Math.floor(afterMs / 1_000) * 1_000;
+  const msOfDay = (atMs: number) => {
+    const { hours, minutes, seconds } = timeOfDayAt(atMs, timeZone);
+    return (hours * 3_600 + minutes * 60 + seconds) * 1_000;
+  };
+  let guess = startOfSecond + ((wanted - msOfDay(startOfSecond) + DAY_MS) % DAY_MS);
+  if (guess <= afterMs) guess += DAY_MS;
+  // Where the clocks change in between, the guess is an hour off: step by what the wall clock says there.
+  let off = wanted - msOfDay(guess);
+  if (off > DAY_MS / 2) off -= DAY_MS;
+  if (off < -DAY_MS / 2) off += DAY_MS;
+  return guess + off;
+}

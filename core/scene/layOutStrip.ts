@@ -1,0 +1,316 @@
+import { pxPerSecondOf, travelPx } from "../crawl/rate.ts";
+import type { PictureItem } from "../picture/picture.ts";
+import { placeInBox } from "../picture/place.ts";
+import { layOutText, type TextBlockRequest } from "../text/layOutText.ts";
+import { linesOf } from "../text/lines.ts";
+import { prepareText } from "../text/prepare.ts";
+import { type SetRun, setLines } from "../text/setLines.ts";
+import { wrapLines } from "../text/wrap.ts";
+import {
+  capWords,
+  inCase,
+  type Looks,
+  makePart,
+  type ObjectContext,
+  placeBox,
+  plateAround,
+  resolveFonts,
+  resolveLooks,
+  toHundredths,
+} from "./objectContext.ts";
+import type { Part, Plate } from "./part.ts";
+import { glyphItem, overhang, placeWords } from "./placeWords.ts";
+import type { CrawlObject } from "./template.ts";
+
+/** The longest plate of a strip: longer ones are slow to move without a GPU. */
+const TILE_PX = 2_048;
+
+export function layOutStrip(object: CrawlObject, context: ObjectContext): Part[] {
+  const items = linesOf(
+    inCase(capWords(context.lookup.words(object.words), object.id, context), object.letterCase),
+  );
+  if (items.length === 0) return [];
+  const { at, local } = placeBox(object.box, context.place);
+  const isCrawl = object.towards === "left" || object.towards === "right";
+  const strip = isCrawl
+    ? crawlStrip(object, items, local, context)
+    : rollStrip(object, items, local, context);
+  const { scale } = context.place;
+  const boxPx = isCrawl ? local.width : local.height;
+  const speed = ((): CrawlObject["speed"] => {
+    switch (object.speed.kind) {
+      case "pxPerFrame":
+      case "pxPerSecond":
+        return { ...object.speed, px: object.speed.px * scale };
+      case "passSeconds":
+        return object.speed;
+    }
+  })();
+  const pxPerMs = pxPerSecondOf(speed, travelPx(boxPx, strip.lengthPx), context.frameRate) / 1_000;
+  context.reportText({ objectId: object.id, sizePx: strip.sizePx, fits: true });
+  return [
+    makePart(object, context, at, {
+      kind: "strip",
+      towards: object.towards,
+      tiles: strip.tiles,
+      box: local,
+      lengthPx: strip.lengthPx,
+      gapPx: object.gapPx * scale,
+      pxPerMs,
+      passes: object.passes,
+    }),
+  ];
+}
+
+interface Strip {
+  readonly tiles: readonly { readonly plate: Plate; readonly x: number; readonly y: number }[];
+  readonly lengthPx: number;
+  readonly sizePx: number;
+}
+
+/** One line of items with the divider between them, cut into tiles. Positions are from the strip's left end. */
+function crawlStrip(
+  object: CrawlObject,
+  items: readonly string[],
+  box: { x: number; y: number; width: number; height: number },
+  context: ObjectContext,
+): Strip {
+  const { shaper, lookup, place } = context;
+  const fonts = resolveFonts(object, context);
+  const { ascentEm, descentEm } = shaper.metrics(fonts.regular[0] as string);
+  const byHeight = Math.floor((box.height / (ascentEm + descentEm)) * 4) / 4;
+  const sizePx = Math.max(4, Math.min(object.maxSizePx * place.scale, byHeight));
+  const spacing = { trackingEm: lookup.number(object.trackingEm), hangNumbers: false };
+  const looks = resolveLooks(object, { ...box, x: 0 }, context);
+  const baseline = box.y + (box.height - (ascentEm + descentEm) * sizePx) / 2 + ascentEm * sizePx;
+  const gapPx = object.itemGapPx * place.scale;
+  const set = (words: string) => {
+    const paragraphs = prepareText(words, fonts, shaper, spacing);
+    const [line] = setLines(
+      paragraphs,
+      wrapLines(paragraphs, Number.POSITIVE_INFINITY),
+      sizePx,
+      shaper,
+      spacing,
+    );
+    return line ?? { runs: [], widthPx: 0 };
+  };
+  const pieces: Piece[] = [];
+  let pen = 0;
+  const addWords = (words: string, own: Looks) => {
+    const line = set(words);
+    for (const run of line.runs)
+      for (const glyph of run.glyphs)
+        pieces.push({
+          kind: "glyph",
+          run,
+          looks: own,
+          id: glyph.id,
+          x: toHundredths(pen + glyph.xPx),
+          y: toHundredths(baseline + glyph.yPx),
+        });
+    return line.widthPx;
+  };
+  // Towards the right the first item goes first: it is the strip's right end.
+  const ordered = object.towards === "right" ? [...items].reverse() : items;
+  for (const [i, words] of ordered.entries()) {
+    if (i > 0) {
+      pen += addDivider(object, pen, gapPx, baseline, sizePx, pieces, addWords, set, context);
+    }
+    pen += addWords(words, looks);
+  }
+  return { tiles: cutIntoTiles(pieces, box, sizePx), lengthPx: Math.ceil(pen), sizePx };
+}
+
+type Piece =
+  | {
+      readonly kind: "glyph";
+      readonly run: SetRun;
+      readonly looks: Looks;
+      readonly id: number;
+      readonly x: number;
+      readonly y: number;
+    }
+  | { readonly kind: "item"; readonly item: PictureItem; readonly x: number };
+
+/** @returns the room between two items */
+function addDivider(
+  object: CrawlObject,
+  pen: number,
+  gapPx: number,
+  baseline: number,
+  sizePx: number,
+  pieces: Piece[],
+  addWords: (words: string, looks: Looks) => number,
+  measure: (words: string) => { readonly widthPx: number },
+  context: ObjectContext,
+): number {
+  const { divider } = object;
+  switch (divider.kind) {
+    case "none":
+      return gapPx;
+    case "glyph": {
+      const fill = { kind: "solid", color: context.lookup.color(divider.color) } as const;
+      const { widthPx } = measure(divider.text);
+      const before = pieces.length;
+      addWords(divider.text, { fill, stroke: null, shadows: [] });
+      const room = Math.max(gapPx, widthPx);
+      for (let i = before; i < pieces.length; i++) {
+        const piece = pieces[i] as Piece;
+        pieces[i] = { ...piece, x: toHundredths(piece.x + (room - widthPx) / 2) };
+      }
+      return room;
+    }
+    case "picture": {
+      const { hash, info } = context.lookup.media(divider.source);
+      const side = divider.sizePx * context.place.scale;
+      const room = Math.max(gapPx, side);
+      if (info?.type !== "picture") {
+        if (hash !== "")
+          context.report({
+            kind: "missingMedia",
+            objectId: object.id,
+            name: info?.name ?? hash.slice(0, 12),
+          });
+        return room;
+      }
+      const rect = {
+        x: pen + (room - side) / 2,
+        y: baseline - sizePx * 0.36 - side / 2,
+        width: side,
+        height: side,
+      };
+      const dest = placeInBox(info, rect, "fit", { x: 0.5, y: 0.5 });
+      pieces.push({
+        kind: "item",
+        x: rect.x,
+        item: {
+          kind: "rectangle",
+          rect,
+          radiiPx: [0, 0, 0, 0],
+          fill: { kind: "image", file: info.file, dest },
+          stroke: null,
+          shadows: [],
+        },
+      });
+      return room;
+    }
+  }
+}
+
+/** Every piece goes to the tile its origin lies in, so that none is painted twice. */
+function cutIntoTiles(
+  pieces: readonly Piece[],
+  box: { y: number; height: number },
+  sizePx: number,
+): Strip["tiles"] {
+  const tiles = new Map<number, Piece[]>();
+  for (const piece of pieces) {
+    const tile = Math.floor(piece.x / TILE_PX);
+    const list = tiles.get(tile) ?? [];
+    tiles.set(tile, list);
+    list.push(piece);
+  }
+  return [...tiles].map(([tile, list]) => {
+    const left = tile * TILE_PX;
+    const items: PictureItem[] = [];
+    const byRun = new Map<
+      string,
+      { run: SetRun; looks: Looks; glyphs: { id: number; x: number; y: number }[] }
+    >();
+    for (const piece of list) {
+      if (piece.kind === "item") {
+        if (piece.item.kind !== "rectangle" || piece.item.fill.kind !== "image") continue;
+        const { rect, fill } = piece.item;
+        items.push({
+          ...piece.item,
+          rect: { ...rect, x: rect.x - left },
+          fill: { ...fill, dest: { ...fill.dest, x: fill.dest.x - left } },
+        });
+        continue;
+      }
+      const key = `${piece.run.fontId}/${piece.run.sizePx}/${JSON.stringify(piece.looks.fill)}`;
+      const open = byRun.get(key) ?? { run: piece.run, looks: piece.looks, glyphs: [] };
+      byRun.set(key, open);
+      open.glyphs.push({ id: piece.id, x: piece.x - left, y: piece.y });
+    }
+    for (const { run, looks, glyphs } of byRun.values()) items.push({ ...glyphItem(run, glyphs), ...looks });
+    const xs = list.map(({ x }) => x - left);
+    const from = Math.min(...xs);
+    // The last piece reaches on by its own width: a generous letter.
+    const ink = overhang(
+      { x: from, y: box.y, width: Math.max(...xs) - from + sizePx * 1.4, height: box.height },
+      sizePx,
+    );
+    return { plate: plateAround(items, ink), x: left, y: 0 };
+  });
+}
+
+/** A block of lines going up or down, in tiles of whole lines. Positions are from the strip's top. */
+function rollStrip(
+  object: CrawlObject,
+  items: readonly string[],
+  box: { x: number; y: number; width: number; height: number },
+  context: ObjectContext,
+): Strip {
+  const { shaper, lookup, place } = context;
+  const fonts = resolveFonts(object, context);
+  const leading = Math.max(0.7, lookup.number(object.leading, 1.4));
+  const request: TextBlockRequest = {
+    widthPx: box.width,
+    heightPx: Number.MAX_SAFE_INTEGER,
+    minSizePx: object.minSizePx * place.scale,
+    maxSizePx: object.maxSizePx * place.scale,
+    leading,
+    keepLinesAbovePx: null,
+    balance: true,
+    paragraphGap: 0,
+    fonts,
+    mode: "wrap",
+    condenseTo: 1,
+    spacing: { trackingEm: lookup.number(object.trackingEm), hangNumbers: false },
+  };
+  const block = layOutText(items.join("\n"), request, shaper);
+  const gap = object.itemGapPx * place.scale || 0;
+  const paragraphOf = (line: number) => block.lines[line]?.paragraph ?? 0;
+  const lengthPx = Math.ceil(block.heightPx + paragraphOf(block.lines.length - 1) * gap);
+  const looks = resolveLooks(object, { x: box.x, y: 0, width: box.width, height: box.height }, context);
+  const cells = placeWords(
+    block,
+    { x: box.x, y: 0, width: box.width, height: lengthPx },
+    { align: object.align, verticalAlign: "top", by: "line", extraY: (line) => paragraphOf(line) * gap },
+    looks,
+    context,
+  );
+  const tiles: { plate: Plate; x: number; y: number }[] = [];
+  let waiting: typeof cells = [];
+  const close = () => {
+    const [first] = waiting;
+    if (!first) return;
+    const top = Math.floor(first.ink.y);
+    const left = Math.min(...waiting.map(({ ink }) => ink.x));
+    const right = Math.max(...waiting.map(({ ink }) => ink.x + ink.width));
+    const bottom = Math.max(...waiting.map(({ ink }) => ink.y + ink.height));
+    const moved = waiting.flatMap(({ items: list }) =>
+      list.map(
+        (item): PictureItem =>
+          item.kind === "glyphs"
+            ? { ...item, glyphs: item.glyphs.map((g) => ({ ...g, y: toHundredths(g.y - top) })) }
+            : item,
+      ),
+    );
+    tiles.push({
+      plate: plateAround(moved, { x: left, y: 0, width: right - left, height: bottom - top }),
+      x: 0,
+      y: top,
+    });
+    waiting = [];
+  };
+  for (const cell of cells) {
+    const [first] = waiting;
+    if (first && cell.ink.y + cell.ink.height - first.ink.y > TILE_PX) close();
+    waiting = [...waiting, cell];
+  }
+  close();
+  return { tiles, lengthPx, sizePx: block.sizePx };
+}

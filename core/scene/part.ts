@@ -1,0 +1,176 @@
+import type { FiguresValue } from "../figures/figures.ts";
+import type { Track } from "../motion/track.ts";
+import type { CornerRadii, Picture, Point, Rect } from "../picture/picture.ts";
+import type { Blend } from "./template.ts";
+
+/** How a part moves, in output pixels. */
+export interface PartMotion {
+  readonly enter: readonly Track[];
+  readonly exit: "mirror" | readonly Track[];
+  readonly change: { readonly in: readonly Track[]; readonly out: readonly Track[] };
+  readonly stay: {
+    readonly periodMs: number;
+    readonly delayMs: number;
+    readonly tracks: readonly Track[];
+  } | null;
+  /** Later than its page by this: its turn among others. */
+  readonly delayMs: number;
+}
+
+/** A plate's picture, drawn once for good. */
+export interface Plate {
+  /** Equal keys mean equal pictures: plates are cached by it. */
+  readonly key: string;
+  readonly picture: Picture;
+}
+
+export type ClipShape =
+  | { readonly kind: "box"; readonly rect: Rect; readonly radiiPx: CornerRadii }
+  | { readonly kind: "ellipse"; readonly rect: Rect }
+  | { readonly kind: "polygon"; readonly points: readonly Point[] };
+
+/** A character of a changing text, its plate and how far it carries on. */
+export interface Figure {
+  readonly plate: Plate;
+  readonly advancePx: number;
+}
+
+export type PartContent =
+  | {
+      readonly kind: "plate";
+      readonly plate: Plate;
+      /** Corners that stay round while an edge is cut off; 0 cuts straight. */
+      readonly cornerPx: number;
+      /** What tracks of blur and tint go to. */
+      readonly blurPx: number;
+      readonly tint: string | null;
+    }
+  /** One text in pieces that move one after another. */
+  | {
+      readonly kind: "cells";
+      readonly cells: readonly {
+        readonly plate: Plate;
+        readonly x: number;
+        readonly y: number;
+        readonly delayMs: number;
+      }[];
+    }
+  /** A text that the time decides, put together from plates of its characters. */
+  | {
+      readonly kind: "figures";
+      readonly value: FiguresValue;
+      readonly figures: Readonly<Record<string, Figure>>;
+      readonly widthPx: number;
+      readonly align: "start" | "center" | "end";
+    }
+  /** A strip that goes through a box, in plates side by side. */
+  | {
+      readonly kind: "strip";
+      readonly towards: "left" | "right" | "up" | "down";
+      readonly tiles: readonly { readonly plate: Plate; readonly x: number; readonly y: number }[];
+      /** The box, from the part's place. */
+      readonly box: Rect;
+      readonly lengthPx: number;
+      readonly gapPx: number;
+      readonly pxPerMs: number;
+      readonly passes: number | null;
+    }
+  | {
+      readonly kind: "video";
+      readonly hash: string;
+      readonly file: string;
+      readonly box: Rect;
+      /** Where the whole frame lies; the box cuts it. */
+      readonly frame: Rect;
+      readonly radiiPx: CornerRadii;
+      readonly durationMs: number;
+      readonly atEnd: "loop" | "hold" | "leave";
+      readonly level: number;
+      /** What a painter that cannot play shows. */
+      readonly poster: Plate | null;
+    }
+  /** The program picture in a window; at squeeze 0 it fills the output. */
+  | {
+      readonly kind: "program";
+      readonly box: Rect;
+      readonly radiiPx: CornerRadii;
+      readonly border: Plate | null;
+    }
+  | {
+      readonly kind: "group";
+      readonly parts: readonly Part[];
+      readonly blend: Blend;
+      readonly clip: ClipShape | null;
+      /** What it turns and grows around. */
+      readonly center: Point;
+    };
+
+/** What moves as one. */
+export interface Part {
+  /** The object, or a row or letter of it: the same id is the same thing before and after a change. */
+  readonly objectId: string;
+  /** Place in its template or group, from the back. */
+  readonly z: number;
+  /** Equal keys mean equal content: an unchanged part is not touched. */
+  readonly key: string;
+  /** Whole pixels. A part that changes only these glides. `extent` is how much of its width is shown, 0 to 1. */
+  readonly at: { readonly x: number; readonly y: number; readonly extent: number };
+  readonly opacity: number;
+  readonly rotationDeg: number;
+  readonly motion: PartMotion;
+  readonly timeWindow: { readonly fromMs: number; readonly untilMs: number | null };
+  readonly content: PartContent;
+}
+
+/** A fault that laying out a page met with. The page shows all the rest. */
+export type SceneFinding =
+  | { readonly kind: "smallestSize"; readonly objectId: string; readonly sizePx: number }
+  | { readonly kind: "overflow"; readonly objectId: string }
+  | { readonly kind: "cutText"; readonly objectId: string; readonly characters: number }
+  | { readonly kind: "missingFont"; readonly objectId: string; readonly fontId: string }
+  | { readonly kind: "missingMedia"; readonly objectId: string; readonly name: string }
+  | { readonly kind: "wrongMedia"; readonly objectId: string; readonly name: string }
+  | { readonly kind: "emptyBox"; readonly objectId: string }
+  | { readonly kind: "notANumber"; readonly objectId: string; readonly text: string }
+  | { readonly kind: "unreadable"; readonly objectId: string; readonly why: string };
+
+/** What a finding says to people: what is wrong, what is still fine, what to do. */
+export function explainFinding(finding: SceneFinding): string {
+  const { objectId } = finding;
+  switch (finding.kind) {
+    case "smallestSize":
+      return `“${objectId}” is at its smallest size (${finding.sizePx} px). The words are all there; fewer would be larger.`;
+    case "overflow":
+      return `“${objectId}” does not fit its box even at its smallest size. Shorten it or divide it.`;
+    case "cutText":
+      return `“${objectId}” has ${finding.characters} characters; the first 6,000 are shown. Divide it.`;
+    case "missingFont":
+      return `“${objectId}” asks for the font “${finding.fontId}”, which is not here. Another one is used; add the font or choose one.`;
+    case "missingMedia":
+      return `“${objectId}” asks for a picture or clip that is not here (${finding.name}). The rest of the page is shown; choose another.`;
+    case "wrongMedia":
+      return `“${objectId}” cannot show “${finding.name}”: it is of the other kind. The rest of the page is shown; choose another.`;
+    case "emptyBox":
+      return `“${objectId}” has a box without width or height, so it is left out. Give it a size.`;
+    case "notANumber":
+      return `“${objectId}” wants a number and has “${finding.text}”. It is shown as it was typed; correct it.`;
+    case "unreadable":
+      return `“${objectId}” cannot be read (${finding.why}). It is left out; the rest of the page is shown.`;
+  }
+}
+
+/** Size and fit of the text parts of a page, largest first: for what tells people how large words are. */
+export interface TextSize {
+  readonly objectId: string;
+  readonly sizePx: number;
+  readonly fits: boolean;
+}
+
+export interface LaidOutPage {
+  readonly widthPx: number;
+  readonly heightPx: number;
+  /** From the back to the front. */
+  readonly parts: readonly Part[];
+  readonly texts: readonly TextSize[];
+  readonly findings: readonly SceneFinding[];
+}

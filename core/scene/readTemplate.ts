@@ -1,0 +1,86 @@
+import { z } from "zod";
+import { findCircle } from "./showWhen.ts";
+import { allObjects, sceneObjectSchema, type Template, templateSchema } from "./template.ts";
+
+/** A template from outside, with what could not be read in it told in sentences. */
+export type ReadTemplate =
+  | { readonly template: Template; readonly problems: readonly string[] }
+  | { readonly problem: string };
+
+/** A generous bound: a template is some tens of kilobytes. */
+const LARGEST_JSON = 4 * 1024 * 1024;
+
+/**
+ * Reads a template in the open format. An object that this version cannot read (a newer kind, keyframes out of
+ * order) is kept as it came, left out of the picture and named; the rest is shown. Rules that go in circles and
+ * names that come twice are refused by name.
+ */
+export function readTemplate(json: string): ReadTemplate {
+  if (json.length > LARGEST_JSON)
+    return { problem: "The template is larger than 4 MB, so it was not read. Nothing was changed." };
+  let raw: unknown;
+  try {
+    raw = JSON.parse(json);
+  } catch {
+    return { problem: "The file is not JSON, so no template could be read from it. Nothing was changed." };
+  }
+  const outline = z.looseObject({ objects: z.array(z.unknown()).max(200) }).safeParse(raw);
+  if (!outline.success)
+    return {
+      problem: "The file is JSON but not a template (it has no list of objects). Nothing was changed.",
+    };
+  const problems: string[] = [];
+  const objects = outline.data.objects.map((object, i) => readObject(object, i, problems));
+  const whole = templateSchema.safeParse({ ...outline.data, objects });
+  if (!whole.success)
+    return { problem: `The template cannot be read: ${firstFault(whole.error)}. Nothing was changed.` };
+  const template = whole.data;
+  const all = allObjects(template);
+  const names = new Set<string>();
+  for (const { object } of all) {
+    if (names.has(object.id))
+      return {
+        problem: `Two objects of the template are called “${object.id}”. Rename one; nothing was changed.`,
+      };
+    names.add(object.id);
+  }
+  const parents = new Map(
+    all.flatMap(({ object, parentId }) => (parentId === null ? [] : [[object.id, parentId]])),
+  );
+  const circle = findCircle(
+    all.map(({ object }) => object),
+    parents,
+  );
+  if (circle)
+    return {
+      problem: `The show-when rules go in a circle (${circle.map((id) => `“${id}”`).join(" → ")}). Change one of them; nothing was changed.`,
+    };
+  return { template, problems };
+}
+
+function readObject(raw: unknown, index: number, problems: string[]): unknown {
+  const read = sceneObjectSchema.safeParse(raw);
+  if (read.success) return read.data;
+  const named = z.looseObject({ id: z.string().min(1).max(60), kind: z.string() }).safeParse(raw);
+  const id = named.success ? named.data.id : `object ${index + 1}`;
+  // A group with one bad member keeps the others.
+  if (named.success && named.data.kind === "group" && Array.isArray(named.data.objects)) {
+    const members = named.data.objects.map((member: unknown, i: number) => readObject(member, i, problems));
+    const again = sceneObjectSchema.safeParse({ ...named.data, objects: members });
+    if (again.success) return again.data;
+  }
+  const kinds = sceneObjectSchema.options.map((option) => option.shape.kind.value as string);
+  const why =
+    named.success && !kinds.includes(named.data.kind)
+      ? `its kind, “${named.data.kind.slice(0, 40)}”, is not known to this version`
+      : firstFault(read.error);
+  problems.push(`“${id}” is left out: ${why}. The rest of the template is shown.`);
+  return { kind: "unreadable", id, why: why.slice(0, 400), was: raw };
+}
+
+function firstFault(error: z.ZodError): string {
+  const [issue] = error.issues;
+  if (!issue) return "it is not as the format says";
+  const where = issue.path.length > 0 ? `${issue.path.join(".")}: ` : "";
+  return `${where}${issue.message.toLowerCase()}`;
+}

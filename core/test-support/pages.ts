@@ -1,0 +1,60 @@
+import { HARBOUR_LAMP } from "../../designs/houseStyles.ts";
+import type { HouseStyle } from "../scene/houseStyle.ts";
+import { type LayOutMemory, layOut } from "../scene/layOut.ts";
+import type { MediaCatalog } from "../scene/media.ts";
+import type { Part } from "../scene/part.ts";
+import type { SceneObject, Template } from "../scene/template.ts";
+import type { Placement } from "../screens/placements.ts";
+import { FALLBACK_FONTS } from "../text/fontList.ts";
+import type { Shaper } from "../text/shaper.ts";
+
+export const HD = { widthPx: 1920, heightPx: 1080 };
+
+/** A template of these objects on a 1920 × 1080 canvas. */
+export const templateOf = (...objects: SceneObject[]): Template => ({
+  kind: "template",
+  format: 1,
+  name: "under test",
+  fieldSet: "name",
+  canvas: HD,
+  objects,
+});
+
+export function lay(
+  template: Template,
+  values: Record<string, string>,
+  shaper: Shaper,
+  more: {
+    readonly output?: { readonly widthPx: number; readonly heightPx: number };
+    readonly style?: HouseStyle;
+    readonly memory?: LayOutMemory;
+    readonly media?: MediaCatalog;
+  } = {},
+) {
+  return layOut(template, values, more.style ?? HARBOUR_LAMP, more.output ?? HD, {
+    shaper,
+    fallbackFonts: FALLBACK_FONTS,
+    timeZone: "UTC",
+    ...(more.memory ? { memory: more.memory } : {}),
+    ...(more.media ? { media: more.media } : {}),
+  });
+}
+
+export function partOf(parts: readonly Part[], objectId: string): Part {
+  const found = parts.find((part) => part.objectId === objectId);
+  if (!found) throw new Error(`no part ${objectId} among ${parts.map((part) => part.objectId).join(", ")}`);
+  return found;
+}
+
+export function plateOf(parts: readonly Part[], objectId: string) {
+  const { content } = partOf(parts, objectId);
+  if (content.kind !== "plate") throw new Error(`${objectId} is a ${content.kind}`);
+  return content.plate;
+}
+
+/** Placements with groups opened: every plate, clip and window. */
+export function flat(placements: readonly Placement[]): Exclude<Placement, { kind: "group" }>[] {
+  return placements.flatMap((placement) =>
+    placement.kind === "group" ? flat(placement.children) : [placement],
+  );
+}

@@ -1,0 +1,58 @@
+import type { ChromaKey } from "../core/picture/chromaKey.ts";
+import { createGpuKeyer, type FrameKeyer } from "./gpuKeyer.ts";
+import type { KeyedFrame, KeyRequest } from "./keyWorker.ts";
+
+/** Cuts a clip out frame by frame, on the GPU where there is a real one, else in a worker. */
+export class ChromaKeyer {
+  readonly canvas: HTMLCanvasElement = document.createElement("canvas");
+  readonly #video: HTMLVideoElement;
+  readonly #keyer: FrameKeyer;
+  #handle = 0;
+  #stopped = false;
+
+  constructor(video: HTMLVideoElement, key: ChromaKey) {
+    this.#video = video;
+    this.#keyer = createGpuKeyer(this.canvas, key) ?? createWorkerKeyer(this.canvas, key);
+    this.canvas.dataset.keyedBy = this.#keyer.name;
+    this.#wait();
+  }
+
+  discard(): void {
+    this.#stopped = true;
+    this.#video.cancelVideoFrameCallback(this.#handle);
+    this.#keyer.discard();
+  }
+
+  #wait(): void {
+    this.#handle = this.#video.requestVideoFrameCallback(() => {
+      if (this.#stopped) return;
+      void this.#keyer.draw(this.#video).finally(() => {
+        this.canvas.dataset.frames = String(Number(this.canvas.dataset.frames ?? 0) + 1);
+        if (!this.#stopped) this.#wait();
+      });
+    });
+  }
+}
+
+/** One frame at a time: a worker that falls behind leaves frames out instead of queueing them. */
+function createWorkerKeyer(canvas: HTMLCanvasElement, key: ChromaKey): FrameKeyer {
+  const worker = new Worker(new URL("./keyWorker.ts", import.meta.url), { type: "module" });
+  const context = canvas.getContext("bitmaprenderer");
+  if (!context) throw new Error("No bitmap context for a keyed clip");
+  return {
+    name: "worker",
+    async draw(video) {
+      if (video.videoWidth === 0) return;
+      const frame = await createImageBitmap(video);
+      const keyed = await new Promise<KeyedFrame>((resolve) => {
+        worker.onmessage = (event: MessageEvent<KeyedFrame>) => resolve(event.data);
+        const request: KeyRequest = { frame, key };
+        worker.postMessage(request, [frame]);
+      });
+      canvas.width = keyed.bitmap.width;
+      canvas.height = keyed.bitmap.height;
+      context.transferFromImageBitmap(keyed.bitmap);
+    },
+    discard: () => worker.terminate(),
+  };
+}

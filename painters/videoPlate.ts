@@ -1,0 +1,106 @@
+import type { ChromaKey } from "../core/picture/chromaKey.ts";
+import type { PieceContent } from "../core/screens/compose.ts";
+import type { Placement } from "../core/screens/placements.ts";
+import { ChromaKeyer } from "./chromaKeyer.ts";
+
+/** What clips need to know of the window they play in. */
+export interface VideoMaker {
+  readonly addressOf: (file: string) => string;
+  readonly keyOf: (hash: string) => ChromaKey | null;
+  /** Whether clips are heard in this window. */
+  readonly sound: boolean;
+}
+
+type Video = Extract<PieceContent, { kind: "video" }>;
+
+/** Off by less than this, a clip is left alone; up to the next, it runs a little faster or slower; beyond, it jumps. */
+const IN_STEP_S = 0.02;
+const JUMP_S = 0.25;
+const NUDGE = 0.06;
+
+/** A clip on screen: plays by the page's clock, cut to its box, keyed where its settings say so. */
+export class VideoPlate {
+  readonly element: HTMLElement;
+  readonly #video: HTMLVideoElement;
+  readonly #picture: HTMLElement;
+  readonly #content: Video;
+  readonly #sound: boolean;
+  readonly #keyer: ChromaKeyer | undefined;
+
+  constructor(content: Video, maker: VideoMaker) {
+    this.#content = content;
+    this.#sound = maker.sound && content.level > 0;
+    this.#video = document.createElement("video");
+    this.#video.src = maker.addressOf(content.file);
+    this.#video.muted = !this.#sound;
+    this.#video.playsInline = true;
+    this.#video.preload = "auto";
+    this.#video.loop = content.atEnd === "loop";
+    const key = maker.keyOf(content.hash);
+    this.#keyer = key ? new ChromaKeyer(this.#video, key) : undefined;
+    this.#picture = this.#keyer?.canvas ?? this.#video;
+    this.#picture.style.position = "absolute";
+    this.#picture.style.objectFit = "fill";
+    this.element = document.createElement("div");
+    this.element.style.overflow = "hidden";
+    this.element.append(this.#picture);
+  }
+
+  update(placement: Extract<Placement, { kind: "video" }>, css: (px: number) => string): void {
+    const { box, frame } = this.#content;
+    const { style } = this.#picture;
+    style.left = css(frame.x - box.x);
+    style.top = css(frame.y - box.y);
+    style.width = css(frame.width);
+    style.height = css(frame.height);
+    if (this.#sound)
+      this.#video.volume = Math.max(0, Math.min(1, this.#content.level * placement.pose.opacity));
+    this.#keepInStep(placement.positionMs / 1_000, placement.isPlaying);
+  }
+
+  discard(): void {
+    this.#keyer?.discard();
+    this.#video.pause();
+    this.#video.removeAttribute("src");
+    this.#video.load();
+    this.element.remove();
+  }
+
+  #keepInStep(positionS: number, isPlaying: boolean): void {
+    const video = this.#video;
+    if (video.readyState < HTMLMediaElement.HAVE_METADATA) {
+      if (isPlaying && video.paused) void this.#play();
+      return;
+    }
+    const lengthS = this.#content.durationMs / 1_000;
+    let off = positionS - video.currentTime;
+    // On a loop the shorter way around counts.
+    if (this.#content.atEnd === "loop") {
+      if (off > lengthS / 2) off -= lengthS;
+      if (off < -lengthS / 2) off += lengthS;
+    }
+    if (!isPlaying) {
+      if (!video.paused) video.pause();
+      const last = Math.max(0, Math.min(positionS, video.duration - 0.01));
+      if (Math.abs(video.currentTime - last) > IN_STEP_S) video.currentTime = last;
+      return;
+    }
+    if (Math.abs(off) > JUMP_S && !video.seeking)
+      video.currentTime = Math.min(positionS, video.duration || positionS);
+    video.playbackRate = Math.abs(off) < IN_STEP_S || Math.abs(off) > JUMP_S ? 1 : 1 + Math.sign(off) * NUDGE;
+    if (video.paused) void this.#play();
+  }
+
+  async #play(): Promise<void> {
+    try {
+      await this.#video.play();
+    } catch (error) {
+      // A browser that wants a click before it lets sound out still shows the picture.
+      if (error instanceof DOMException && error.name === "NotAllowedError" && !this.#video.muted) {
+        this.#video.muted = true;
+        this.element.dataset.silenced = "yes";
+        await this.#video.play().catch(() => undefined);
+      }
+    }
+  }
+}

@@ -1,0 +1,52 @@
+import { createCanvas, loadImage } from "@napi-rs/canvas";
+import { imageSize } from "image-size";
+
+/** Larger pictures are refused before they are decoded: a small file can hold a picture that fills the memory. */
+const LONGEST_SIDE_PX = 12_000;
+const MOST_PIXELS = 60_000_000;
+const TYPES = new Set(["png", "jpg", "webp", "gif"]);
+
+export type ProbedPicture =
+  | { readonly widthPx: number; readonly heightPx: number; readonly hasAlpha: boolean }
+  | { readonly problem: string };
+
+/** Looks at a picture file: what it is, how large, whether any of it is clear. */
+export async function probePicture(bytes: Uint8Array): Promise<ProbedPicture> {
+  let size: ReturnType<typeof imageSize>;
+  try {
+    size = imageSize(bytes);
+  } catch {
+    return {
+      problem: "The file is not a picture that can be read (PNG, JPEG, WebP or GIF). Nothing was added.",
+    };
+  }
+  if (!TYPES.has(size.type ?? ""))
+    return {
+      problem: `Pictures of the kind “${size.type}” are not taken in. Save it as PNG, JPEG or WebP; nothing was added.`,
+    };
+  if (Math.max(size.width, size.height) > LONGEST_SIDE_PX || size.width * size.height > MOST_PIXELS)
+    return {
+      problem: `The picture has ${size.width}×${size.height} pixels; at most ${LONGEST_SIDE_PX} on a side and 60 million in all are taken in. Nothing was added; save a smaller one.`,
+    };
+  try {
+    const image = await loadImage(Buffer.from(bytes));
+    if (image.width < 1 || image.height < 1) throw new Error("it has no pixels");
+    return { widthPx: image.width, heightPx: image.height, hasAlpha: hasClearPixels(image) };
+  } catch (error) {
+    return {
+      problem: `The picture is broken (${error instanceof Error ? error.message : "it cannot be decoded"}). Nothing was added.`,
+    };
+  }
+}
+
+/** Whether any pixel is not opaque, seen at a size at which looking is cheap. */
+function hasClearPixels(image: Awaited<ReturnType<typeof loadImage>>): boolean {
+  const by = Math.min(1, 512 / Math.max(image.width, image.height));
+  const width = Math.max(1, Math.round(image.width * by));
+  const height = Math.max(1, Math.round(image.height * by));
+  const context = createCanvas(width, height).getContext("2d");
+  context.drawImage(image, 0, 0, width, height);
+  const { data } = context.getImageData(0, 0, width, height);
+  for (let i = 3; i < data.length; i += 4) if ((data[i] as number) < 250) return true;
+  return false;
+}
