@@ -28,13 +28,15 @@ const set = (
   name: string,
   layerId: string,
   fields: FieldDef[],
-  stepsBy: string | null = null,
+  more: Partial<Pick<FieldSet, "stepsBy" | "titledBy">> = {},
 ): FieldSet => ({
   id,
   name,
   layerId,
   fields,
-  stepsBy,
+  stepsBy: null,
+  titledBy: null,
+  ...more,
 });
 
 /** The field sets that ship. Pages offer these fields; templates show them. */
@@ -55,7 +57,7 @@ export const FIELD_SETS: readonly FieldSet[] = [
       lines("points", "Points", "One on each line; each comes with a press. Empty lines part groups"),
       line("heading", "Heading", "Above the points"),
     ],
-    "points",
+    { stepsBy: "points", titledBy: "heading" },
   ),
   set("corner", "Corner mark", "corner", [
     line("mark", "Mark", "A short name that stays up", 40),
@@ -93,14 +95,23 @@ export const FIELD_SETS: readonly FieldSet[] = [
     lines("comment", "Comment", "What they wrote", 600),
     line("from", "From", "Who wrote it", 80),
   ]),
-  set("standings", "Table", "words", [
-    lines("rows", "Rows", "One on each line; cells parted by a tab or |"),
-    line("heading", "Heading", "Above the table"),
-  ]),
-  set("bars", "Bars", "words", [
-    lines("rows", "Rows", "Name | number, one on each line"),
-    line("heading", "Heading", "Above the bars"),
-  ]),
+  set(
+    "standings",
+    "Table",
+    "words",
+    [
+      lines("rows", "Rows", "One on each line; cells parted by a tab or |"),
+      line("heading", "Heading", "Above the table"),
+    ],
+    { titledBy: "heading" },
+  ),
+  set(
+    "bars",
+    "Bars",
+    "words",
+    [lines("rows", "Rows", "Name | number, one on each line"), line("heading", "Heading", "Above the bars")],
+    { titledBy: "heading" },
+  ),
   set("squeeze", "Squeeze", "picture", [
     line("heading", "Heading", "Beside the window"),
     lines("body", "Words", "Under the heading", 600),

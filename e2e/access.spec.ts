@@ -25,6 +25,13 @@ test("no view has a fault that axe-core finds", async ({ page, show, emptyShow, 
     await expect(page.getByText("saved", { exact: true })).toBeVisible();
     await check(`prepare with ${cue}`);
   }
+  for (const view of ["looks", "library"] as const) {
+    await openDesk(page, show, view);
+    await expect(
+      page.getByRole("main").getByText(view === "looks" ? "Harbour horizon" : "Paper boat"),
+    ).toBeVisible();
+    await check(view);
+  }
   await openDesk(page, emptyShow);
   await check("run, empty");
   await openDesk(page, emptyShow, "prepare");

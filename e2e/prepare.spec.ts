@@ -4,6 +4,8 @@ import { expect, openDesk, output, seqOf, settled, takeSteps, test } from "./sup
 const SONG =
   "Verse 1\nRow for the morning\nrow for the tide\nrow for the lantern\nwe left on the side\n\nChorus\nHeave and away\nheave and away\n\nVerse 2\nNine bells are ringing\nno wind at all\n\nChorus\n";
 
+const DEMO_CUES = 32;
+
 test("from an empty show to words on two screens in a few presses", async ({
   page,
   emptyShow,
@@ -46,7 +48,7 @@ test("cues are moved by keys and by dragging, duplicated and deleted, and every 
   await openDesk(page, show, "prepare");
   const titles = () => page.locator("[data-cue] [aria-pressed] > span:first-child").allInnerTexts();
   const start = await titles();
-  expect(start).toHaveLength(14);
+  expect(start).toHaveLength(DEMO_CUES);
   await page.keyboard.press("ArrowDown");
   await page.keyboard.press("ArrowDown");
   await page.keyboard.press("Alt+ArrowUp");
@@ -56,7 +58,7 @@ test("cues are moved by keys and by dragging, duplicated and deleted, and every 
     .poll(async () => (await titles()).filter((title) => title.includes("Lantern Evening")))
     .toHaveLength(2);
   await page.keyboard.press("Delete");
-  await expect.poll(titles).toHaveLength(14);
+  await expect.poll(titles).toHaveLength(DEMO_CUES);
 
   const handle = page.getByRole("button", { name: "Move Night harbour" });
   const target = page.getByRole("button", { name: "Move Merrow Quay" });
@@ -167,7 +169,7 @@ test("bad input is told in a sentence, and nothing is added or lost", async ({ p
   });
   await expect(page.getByText("The text has 20,001 lines; a song may have 1,000")).toBeVisible();
   await expect(box).toHaveValue("");
-  await expect(page.locator("[data-cue]")).toHaveCount(14);
+  await expect(page.locator("[data-cue]")).toHaveCount(DEMO_CUES);
   // Control characters are cleaned away, no sections is one section.
   await box.fill("la\u0007 la\nlo\u0000 lo");
   await box.press("Control+Enter");

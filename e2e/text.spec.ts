@@ -113,7 +113,7 @@ test("the server's painter and the window's give the same plates", async ({ page
       paintPicture(contextOf(canvas), picture, 1, serverPaintKit(shaper));
       const ours = context.getImageData(0, 0, width, height).data;
       const layer = slot === 0 ? "titles" : "words";
-      const plate = plates.find(
+      const plate = plates.findLast(
         ([piece]) => piece.startsWith(`${layer}@`) && piece.includes(`/${objectId}/`),
       );
       if (!plate) throw new Error(`no plate of ${layer}/${objectId} was on screen`);

@@ -1,9 +1,11 @@
 import { ChevronLeft, ChevronRight, TriangleAlert } from "lucide-react";
 import { useMemo } from "react";
+import { crawlFigures, travelPx, wordsPerMinute } from "../../core/crawl/rate.ts";
 import { type Anchor, LEAVE_ANCHOR, sameAnchor, stepsOf } from "../../core/rundown/steps.ts";
 import { explainFinding, type SceneFinding } from "../../core/scene/part.ts";
 import { stateAfterTake } from "../../core/screens/preview.ts";
 import type { ShowState } from "../../core/show/state.ts";
+import { FRAME_RATES, formatTimecode, framesPerSecond } from "../../core/time/timecode.ts";
 import { useDrawing } from "../desk/deskContext.ts";
 import type { DeskCue, DeskSnapshot } from "../desk/deskStore.ts";
 import type { DeskOutfit } from "../desk/outfit.ts";
@@ -102,6 +104,12 @@ export function CuePictures({
               />
             </div>
             {shows &&
+              facts?.crawls.map((words) => (
+                <p key={words} className="mt-1.5 text-[14px] text-second">
+                  {words}
+                </p>
+              ))}
+            {shows &&
               facts?.findings.map((finding) => (
                 <p
                   key={JSON.stringify(finding)}
@@ -195,10 +203,26 @@ function laidOutFacts(
   step: Anchor,
   outfitId: string,
   output: DeskSnapshot["outputs"][number],
-): { readonly size: string; readonly findings: readonly SceneFinding[] } | undefined {
+):
+  | { readonly size: string; readonly crawls: readonly string[]; readonly findings: readonly SceneFinding[] }
+  | undefined {
   const dressed = drawing?.dress({ cueId, content: hash, step }, outfitId, output);
   if (!dressed) return undefined;
   const { texts, findings } = dressed.laidOut;
   const largest = Math.max(...texts.map(({ sizePx }) => sizePx));
-  return { size: texts.length > 0 ? `${Math.round(largest * 4) / 4} px` : "", findings };
+  const frameRate = FRAME_RATES[output.frameRate];
+  const crawls = dressed.laidOut.parts.flatMap(({ content }) => {
+    if (content.kind !== "strip") return [];
+    const { box, lengthPx, pxPerMs, words, towards } = content;
+    const boxPx = towards === "left" || towards === "right" ? box.width : box.height;
+    const speed = { kind: "pxPerSecond", px: pxPerMs * 1_000 } as const;
+    const { pxPerFrame, pxPerSecond, passSeconds } = crawlFigures(
+      speed,
+      travelPx(boxPx, lengthPx),
+      frameRate,
+    );
+    const pace = wordsPerMinute(words, lengthPx, pxPerSecond);
+    return `${pxPerFrame.toFixed(2)} px a frame, ${Math.round(pxPerSecond)} px/s, one pass ${passSeconds.toFixed(1)} s (${formatTimecode(Math.round(passSeconds * framesPerSecond(frameRate)), frameRate)}), ${Math.round(pace)} words a minute`;
+  });
+  return { crawls, size: texts.length > 0 ? `${Math.round(largest * 4) / 4} px` : "", findings };
 }

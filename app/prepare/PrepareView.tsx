@@ -163,6 +163,8 @@ export function PrepareView({ outfits }: { outfits: readonly DeskOutfit[] }) {
       </main>
       <aside
         aria-label="Pictures"
+        // biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls must be reached by keys
+        tabIndex={0}
         className="min-h-0 overflow-y-auto border-l border-edge bg-raised px-4 py-3"
       >
         {selected ? (

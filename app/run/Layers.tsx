@@ -25,12 +25,22 @@ export function Layers({ desk, nowMs }: { desk: DeskSnapshot; nowMs: number | nu
             key={layer.id}
             className={`flex min-w-0 flex-col border-r border-edge px-2.5 pb-2 ${page ? "border-t-4 border-t-air bg-raised pt-1" : "pt-2"}`}
           >
-            <div className="flex items-center gap-1.5">
-              <p className="flex min-w-0 flex-1 items-center gap-1.5 truncate text-[14px] text-second">
-                {layer.name}
-                {layer.persistent && (
-                  <Pin aria-label="stays when others are cleared" className="size-3.5 shrink-0" />
+            <p className="flex items-center gap-1.5 truncate text-[14px] text-second">
+              {layer.name}
+              {layer.persistent && (
+                <Pin aria-label="stays when others are cleared" className="size-3.5 shrink-0" />
+              )}
+            </p>
+            <p className={`truncate text-[15px] ${page ? "font-semibold" : "text-quiet"}`} title={title}>
+              {title ?? "empty"}
+            </p>
+            <div className="mt-0.5 flex items-center justify-between gap-1">
+              <p className="min-w-0 truncate font-mono text-[14px] text-second tabular-nums">
+                {page && moment && nowMs !== null && formatLength(nowMs - moment.sinceMs)}
+                {page && nowMs !== null && moment?.endsAtMs != null && (
+                  <span className="text-paper"> −{formatLength(moment.endsAtMs - nowMs + 999)}</span>
                 )}
+                {edited && <span className="font-plain"> ○ edited since</span>}
               </p>
               <button
                 type="button"
@@ -43,16 +53,6 @@ export function Layers({ desk, nowMs }: { desk: DeskSnapshot; nowMs: number | nu
                 <kbd>{index + 1}</kbd>
               </button>
             </div>
-            <p className={`truncate text-[15px] ${page ? "font-semibold" : "text-quiet"}`} title={title}>
-              {title ?? "empty"}
-            </p>
-            <p className="h-5 truncate font-mono text-[14px] text-second tabular-nums">
-              {page && moment && nowMs !== null && formatLength(nowMs - moment.sinceMs)}
-              {page && nowMs !== null && moment?.endsAtMs != null && (
-                <span className="text-paper"> −{formatLength(moment.endsAtMs - nowMs + 999)}</span>
-              )}
-              {edited && <span className="font-plain"> ○ edited since</span>}
-            </p>
           </div>
         );
       })}

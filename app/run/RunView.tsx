@@ -37,8 +37,11 @@ export function RunView({
         <Script desk={desk} nowMs={nowMs} />
         <NoticeBar />
       </main>
-      <aside aria-label="Screens" className="min-h-0 overflow-y-auto border-l border-edge bg-raised">
-        <Screens desk={desk} outfits={outfits} outputTokens={outputTokens} nowMs={nowMs} />
+      <aside aria-label="Screens" className="flex min-h-0 flex-col border-l border-edge bg-raised">
+        {/* biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls must be reached by keys */}
+        <div className="min-h-0 flex-1 overflow-y-auto" tabIndex={0}>
+          <Screens desk={desk} outfits={outfits} outputTokens={outputTokens} nowMs={nowMs} />
+        </div>
         <KeyList />
       </aside>
       <Layers desk={desk} nowMs={nowMs} />

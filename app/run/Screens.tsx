@@ -37,14 +37,14 @@ export function Screens({
     return next && content ? stateAfterTake(state, next, content.layerId, store.now()) : undefined;
   }, [state, next, store, present]);
   return (
-    <section aria-label="Outputs" className="flex flex-col gap-3 px-4 py-3">
+    <section aria-label="Outputs" className="flex flex-col gap-2 px-4 py-2.5">
       <p className="flex items-center gap-2 text-[14px] text-second">
         Screen plan
         <span className="rounded-full border border-edge-strong px-3 py-0.5 font-semibold text-paper">
           {state.plan.name}
         </span>
       </p>
-      <div className="flex flex-wrap items-end gap-x-4 gap-y-3">
+      <div className="flex flex-wrap items-end gap-x-4 gap-y-2">
         {desk.outputs.map((output, index) => {
           const planned = state.plan.outputs[output.id];
           const health = desk.screens.find(({ outputId }) => outputId === output.id);
@@ -100,7 +100,7 @@ function pictureWidths(
 ): { readonly now: number; readonly next: number } {
   const shape = output.widthPx / output.heightPx;
   if (index < 2) {
-    return count <= 2 ? { now: 268, next: 170 } : { now: 214, next: 214 };
+    return count <= 2 ? { now: 268, next: 170 } : { now: 208, next: 208 };
   }
   if (shape > 3) return { now: 219, next: 219 };
   const heightPx = shape < 1 ? 116 : 76;
@@ -132,11 +132,12 @@ function OutputCard({
 }) {
   const widthPx = widths.now + widths.next + 10;
   const isNarrow = widthPx < 220;
+  const isShort = widthPx < 330;
   return (
     <article style={{ width: widthPx > 330 ? ROOM_PX : widthPx }}>
       <h2 className="mb-1 flex items-baseline gap-2">
         <span className="shrink-0 text-[15px] font-semibold">{output.name}</span>
-        {!isNarrow && (
+        {!isShort && (
           <span className="truncate text-[14px] text-second">
             {outfitName.toLowerCase()}
             {output.backdrop === "transparent" && ", transparent"}

@@ -103,7 +103,7 @@ function StepRow({
       data-step={id}
       data-mark={mark}
       onClick={onArm}
-      className={`relative grid w-full grid-cols-[92px_minmax(0,1fr)_auto] items-start gap-x-3 border-l-6 py-2.5 pr-5 pl-4 text-left -outline-offset-2 ${ROW[mark]}`}
+      className={`relative grid w-full grid-cols-[92px_minmax(0,1fr)] items-start gap-x-3 border-l-6 py-2.5 pr-5 pl-4 text-left -outline-offset-2 ${ROW[mark]}`}
     >
       {mark === "next" && (
         <span
@@ -131,14 +131,14 @@ function StepRow({
           {step.words}
         </span>
       )}
-      <span className="flex flex-col items-end gap-1">
+      <span className="absolute top-2.5 right-5 flex flex-col items-end gap-1">
         {mark === "air" && (
           <span className="rounded bg-air px-2 py-0.5 text-[14px] font-bold tracking-wide text-on-bright">
             ON AIR
           </span>
         )}
         {(mark === "next" || isAlsoNext) && (
-          <span className="rounded border-2 border-dashed border-next px-2 py-0.5 text-[14px] font-bold tracking-wide text-next">
+          <span className="rounded border-2 border-dashed border-next px-2 py-0.5 text-[14px] font-bold tracking-wide text-next bg-next-ground">
             {isArmed ? "NEXT · ARMED" : "NEXT"}
           </span>
         )}

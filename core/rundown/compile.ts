@@ -100,6 +100,8 @@ function compilePage(doc: PageDoc, context: CompileContext): Compiled {
 
 /** What the script calls a page: its first words. */
 function pageTitle(fieldSet: FieldSet, doc: PageDoc): string {
+  const named = linesOf(doc.values[fieldSet.titledBy ?? ""] ?? "")[0];
+  if (named) return named.slice(0, 200);
   for (const { name, kind } of fieldSet.fields) {
     const line = kind === "media" || kind === "color" ? undefined : linesOf(doc.values[name] ?? "")[0];
     if (line) return line.slice(0, 200);

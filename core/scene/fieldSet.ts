@@ -5,6 +5,8 @@ export interface FieldSet {
   /** The layer its pages go to. */
   readonly layerId: string;
   readonly fields: readonly FieldDef[];
+  /** The field that names its pages in lists; without it, the first that has words. */
+  readonly titledBy: string | null;
   /** The field whose lines come step by step; null: one step. */
   readonly stepsBy: string | null;
 }

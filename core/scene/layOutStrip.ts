@@ -58,6 +58,7 @@ export function layOutStrip(object: CrawlObject, context: ObjectContext): Part[]
       gapPx: object.gapPx * scale,
       pxPerMs,
       passes: object.passes,
+      words: items.reduce((sum, item) => sum + item.split(/\s+/).length, 0),
     }),
   ];
 }

@@ -74,6 +74,8 @@ export type PartContent =
       readonly gapPx: number;
       readonly pxPerMs: number;
       readonly passes: number | null;
+      /** In one pass. */
+      readonly words: number;
     }
   | {
       readonly kind: "video";

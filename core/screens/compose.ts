@@ -350,7 +350,8 @@ function endOf(open: OpenPart, { at, isEnd }: Closing, continues: boolean, level
     const atMs = open.run && continues && at.how !== "cut" ? stripLeavesAt(open.run, at) : at.startAtMs;
     ends.push({ atMs, leaving: continues ? GONE : leavingOf(part, at, isEnd, level) });
   }
-  const own = ownLeaving(part, level);
+  // By itself a part leaves along its own arrival, however long the page took.
+  const own = ownLeaving(part, { ...level, mirrorMs: 0 });
   if (part.timeWindow.untilMs !== null)
     ends.push({ atMs: from.sinceMs + part.timeWindow.untilMs, leaving: own });
   if (part.content.kind === "video" && part.content.atEnd === "leave")

@@ -109,7 +109,7 @@ export const output = (page: Page) => page.locator("main");
 export async function openDesk(
   page: Page,
   show: RunningShow,
-  view: "run" | "prepare" = "run",
+  view: "run" | "prepare" | "looks" | "library" = "run",
 ): Promise<void> {
   await page.goto(`${show.base}/${view}`);
   await expect(page.getByText("connected", { exact: true })).toBeVisible();

@@ -28,6 +28,8 @@ export async function probePicture(bytes: Uint8Array): Promise<ProbedPicture> {
     return {
       problem: `The picture has ${size.width}×${size.height} pixels; at most ${LONGEST_SIDE_PX} on a side and 60 million in all are taken in. Nothing was added; save a smaller one.`,
     };
+  if (!isWhole(size.type ?? "", bytes))
+    return { problem: "The picture is broken: its end is missing. Nothing was added; bring in a whole one." };
   try {
     const image = await loadImage(Buffer.from(bytes));
     if (image.width < 1 || image.height < 1) throw new Error("it has no pixels");
@@ -36,6 +38,26 @@ export async function probePicture(bytes: Uint8Array): Promise<ProbedPicture> {
     return {
       problem: `The picture is broken (${error instanceof Error ? error.message : "it cannot be decoded"}). Nothing was added.`,
     };
+  }
+}
+
+/** Decoders show what there is of a file that was cut off; here it must be all. */
+function isWhole(type: string, bytes: Uint8Array): boolean {
+  const ends = (...tail: number[]) => tail.every((byte, i) => bytes[bytes.length - tail.length + i] === byte);
+  switch (type) {
+    case "png":
+      // The IEND chunk: no data, its name, its check sum.
+      return ends(0, 0, 0, 0, 0x49, 0x45, 0x4e, 0x44, 0xae, 0x42, 0x60, 0x82);
+    case "webp":
+      return new DataView(bytes.buffer, bytes.byteOffset).getUint32(4, true) + 8 <= bytes.length;
+    default:
+      // JPEG's end of image, GIF's trailer; cameras may write some bytes after them.
+      return bytes
+        .subarray(-2_048)
+        .some(
+          (byte, i, tail) =>
+            byte === (type === "gif" ? 0x3b : 0xd9) && (type === "gif" || tail[i - 1] === 0xff),
+        );
   }
 }
 

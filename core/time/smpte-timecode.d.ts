@@ -1,0 +1,7 @@
+declare module "smpte-timecode" {
+  export default function Timecode(
+    frame: number,
+    frameRate: number,
+    dropFrame: boolean,
+  ): { toString(): string };
+}

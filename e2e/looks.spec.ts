@@ -1,0 +1,170 @@
+import { createCanvas } from "@napi-rs/canvas";
+import { PNG } from "pngjs";
+import { brightness, largestDifference, pixel, shoot } from "./support/pixels.ts";
+import { expect, openDesk, output, seqOf, settled, takeSteps, test } from "./support/show.ts";
+
+/** Arms a cue by its number and takes it. */
+async function takeCue(desk: import("@playwright/test").Page, cueId: string): Promise<void> {
+  await desk.locator(`[data-step^="${cueId}/"]`).first().click();
+  await expect(desk.locator(`[data-step^="${cueId}/"][data-mark=next]`)).toBeVisible();
+  await desk.keyboard.press("Space");
+}
+
+test("another style is worn from the next take on; what is on air keeps its look", async ({
+  page,
+  show,
+  openOutput,
+}) => {
+  await openDesk(page, show);
+  const wall = await openOutput(show, 0);
+  await takeSteps(page, wall, 1);
+  const before = await shoot(wall);
+  await page.getByRole("link", { name: "Looks" }).click();
+  await expect(page.getByText("Harbour horizon")).toBeVisible();
+  await page.getByRole("button", { name: /^Chalk quay/ }).click();
+  await page.getByRole("button", { name: "Wear “Chalk quay”" }).click();
+  await expect(page.getByText("The show wears this style")).toBeVisible();
+  expect(largestDifference(await shoot(wall), before)).toBe(0);
+  await page.getByRole("link", { name: "Run" }).click();
+  await takeCue(page, "cue-0001");
+  await expect(output(wall)).not.toHaveAttribute("data-seq", "2");
+  await settled(wall, await seqOf(wall));
+  await expect.poll(async () => brightness(await shoot(wall))).toBeGreaterThan(150);
+});
+
+test("a picture is brought in, put on a page and seen on the outputs; a file that is none is told", async ({
+  page,
+  show,
+  openOutput,
+}) => {
+  await openDesk(page, show, "library");
+  const canvas = createCanvas(300, 200);
+  const context = canvas.getContext("2d");
+  context.fillStyle = "#00ff00";
+  context.fillRect(0, 0, 300, 200);
+  const files = page.locator("input[type=file]");
+  await files.setInputFiles({
+    name: "broken.png",
+    mimeType: "image/png",
+    buffer: Buffer.from("not a picture"),
+  });
+  await expect(page.getByText(/not a picture that can be read/)).toBeVisible();
+  await files.setInputFiles({
+    name: "green field.png",
+    mimeType: "image/png",
+    buffer: canvas.toBuffer("image/png"),
+  });
+  await expect(page.getByRole("button", { name: /green field.png/ })).toContainText("300×200 · no alpha");
+  await page.getByRole("link", { name: "Prepare" }).click();
+  await page.getByRole("button", { name: "Empty page" }).click();
+  await page.getByRole("menuitem", { name: "Picture", exact: true }).click();
+  await page.getByRole("button", { name: "green field.png" }).click();
+  await page.getByRole("textbox", { name: "Caption" }).fill("A field");
+  await expect(page.getByText("saved", { exact: true })).toBeVisible();
+  await page.getByRole("link", { name: "Run" }).click();
+  const wall = await openOutput(show, 0);
+  await page.locator("[data-step]", { hasText: "A field" }).click();
+  await expect(page.locator("[data-mark=next]", { hasText: "A field" })).toBeVisible();
+  await page.keyboard.press("Space");
+  await expect.poll(async () => pixel(await shoot(wall), 960, 500)).toEqual([0, 255, 0, 255]);
+});
+
+test("a clip plays by the page's clock on two outputs at once, and a keyed one shows what lies beneath", async ({
+  page,
+  show,
+  openOutput,
+}) => {
+  await openDesk(page, show);
+  const wall = await openOutput(show, 0);
+  const stream = await openOutput(show, 1);
+  // The boat: full frame on the wall, over the picture on the stream, cut out on both.
+  await takeCue(page, "cue-0021");
+  const positions = () =>
+    Promise.all(
+      [wall, stream].map((screen) =>
+        screen.evaluate(() => {
+          const frames = Number(
+            document.querySelector<HTMLElement>("canvas[data-keyed-by]")?.dataset.frames ?? 0,
+          );
+          return {
+            frames,
+            keyedBy: document.querySelector<HTMLElement>("canvas[data-keyed-by]")?.dataset.keyedBy,
+          };
+        }),
+      ),
+    );
+  await expect.poll(async () => (await positions()).every(({ frames }) => frames > 3)).toBe(true);
+  expect((await positions()).map(({ keyedBy }) => keyedBy)).toEqual(["worker", "worker"]);
+  // The green is gone: a corner of the stream is clear, and nowhere is it green.
+  const shot = await shoot(stream);
+  expect(pixel(shot, 60, 60)[3]).toBeLessThan(10);
+});
+
+test("stills: any page at any time by a link with a token, with alpha, as fill and as key", async ({
+  page,
+  show,
+  request,
+  openOutput,
+}) => {
+  await openDesk(page, show);
+  const wall = await openOutput(show, 0);
+  const token = show.outputLink(1).split("/").at(-1);
+  const still = async (query: string, who = token) => request.get(`${show.base}/still/${who}?${query}`);
+  const strap = "cue=cue-0004&output=stream";
+  const rest = await still(strap);
+  expect(rest.status()).toBe(200);
+  const picture = PNG.sync.read(await rest.body());
+  expect([picture.width, picture.height]).toEqual([1920, 1080]);
+  expect(pixel(picture, 10, 10)).toEqual([0, 0, 0, 0]);
+  expect(pixel(picture, 800, 900)[3]).toBeGreaterThan(200);
+  // Half-way in, the bar is not yet uncovered to its end.
+  const early = PNG.sync.read(await (await still(`${strap}&t=60`)).body());
+  expect(pixel(early, 1060, 900)[3]).toBe(0);
+  const key = PNG.sync.read(await (await still(`${strap}&signal=key&width=480`)).body());
+  expect([key.width, pixel(key, 5, 5)]).toEqual([480, [0, 0, 0, 255]]);
+  // A link that is none, an output's link for another output, and questions without sense.
+  expect((await still(strap, "no-such-token-at-all")).status()).toBe(404);
+  expect((await still("cue=cue-0004&output=wall")).status()).toBe(404);
+  expect((await still("cue=cue-9999&output=stream")).status()).toBe(404);
+  expect((await still("output=stream")).status()).toBe(400);
+  expect((await still(`${strap}&width=90000`)).status()).toBe(400);
+  // The server's picture is the window's: the title on the wall, which is opaque to its corners.
+  await takeSteps(page, wall, 1);
+  const painted = PNG.sync.read(
+    await (await request.get(`${show.base}/still/desk?cue=cue-0001&output=wall`)).body(),
+  );
+  const seen = await shoot(wall);
+  expect(largestDifference(painted, seen)).toBeLessThanOrEqual(2);
+});
+
+test("words in a script whose font comes late are drawn as soon as it is here", async ({
+  page,
+  emptyShow,
+  openOutput,
+}) => {
+  await openDesk(page, emptyShow, "prepare");
+  const box = page.getByRole("textbox", { name: /Add to the rundown/ });
+  await box.fill("海の灯, 港");
+  await expect(page.getByText(/name strap: 海の灯/)).toBeVisible();
+  await box.press("Enter");
+  const wall = await openOutput(emptyShow, 0);
+  const fetched = wall.waitForResponse((response) => response.url().endsWith("/fonts/sawarabi-400"));
+  await page.getByRole("link", { name: "Run" }).click();
+  await page.keyboard.press("Space");
+  expect((await fetched).ok()).toBe(true);
+  await settled(wall, 2);
+  await expect.poll(async () => brightness(await shoot(wall))).toBeGreaterThan(0.3);
+});
+
+test("the gallery shows every object, and none of them is blank", async ({ page, show }) => {
+  await page.goto(`${show.base}/gallery`);
+  const pictures = page.getByRole("img");
+  await expect.poll(() => pictures.count()).toBeGreaterThan(100);
+  const blank = await page.evaluate(() =>
+    [...document.querySelectorAll<HTMLElement>("[role=img]")]
+      .filter((picture) => picture.ariaLabel?.endsWith("4000 ms"))
+      .filter((picture) => !picture.querySelector("canvas, [data-piece]"))
+      .map((picture) => picture.ariaLabel),
+  );
+  expect(blank).toEqual(["in a time window, 0.2 to 0.6 s at 4000 ms"]);
+});

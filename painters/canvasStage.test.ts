@@ -1,0 +1,145 @@
+import { createCanvas } from "@napi-rs/canvas";
+import { PNG } from "pngjs";
+import { beforeAll, describe, expect, test } from "vitest";
+import type { SceneObject } from "../core/scene/template.ts";
+import { composeSlot } from "../core/screens/compose.ts";
+import { placementsAt } from "../core/screens/placements.ts";
+import { lay, templateOf } from "../core/test-support/pages.ts";
+import type { Shaper } from "../core/text/shaper.ts";
+import { box, ellipse, group, linear, rectangle, solid, text } from "../designs/parts.ts";
+import { loadShaper } from "../server/fonts.ts";
+import { contextOf, drawPlacements, serverPaintKit } from "../server/stills/serverCanvas.ts";
+import { fillAndKey } from "./canvasStage.ts";
+import { paintPicture } from "./paint.ts";
+
+let shaper: Shaper;
+beforeAll(async () => {
+  shaper = await loadShaper();
+});
+
+const SIZE = { widthPx: 480, heightPx: 270 };
+
+function draw(objects: SceneObject[], ground: string | null = null) {
+  const laidOut = lay({ ...templateOf(...objects), canvas: SIZE }, { words: "Carry the lamp down" }, shaper, {
+    output: SIZE,
+  });
+  const page = { cueId: "c", content: "0".repeat(64), step: { occurrence: "page", unit: 0 } };
+  const moment = { startAtMs: 0, sinceMs: 0, page, how: "settled" as const, endsAtMs: null, lastsMs: 0 };
+  const pieces = composeSlot([moment], "l", () => ({ templateHash: "t", laidOut }));
+  return drawPlacements(placementsAt({ pieces }, 5_000, SIZE), SIZE, 1, serverPaintKit(shaper), ground);
+}
+const pixels = (canvas: ReturnType<typeof draw>) =>
+  canvas.getContext("2d").getImageData(0, 0, SIZE.widthPx, SIZE.heightPx).data;
+const pixel = (data: Uint8ClampedArray, x: number, y: number) => [
+  ...data.slice((y * SIZE.widthPx + x) * 4, (y * SIZE.widthPx + x) * 4 + 4),
+];
+
+const SCENE: SceneObject[] = [
+  rectangle("bar", box(40, 150, 400, 80), linear(90, [0, "accent", 0.9], [1, "second", 0.4]), {
+    corners: 24,
+  }),
+  text(
+    "words",
+    "words",
+    box(60, 155, 360, 70),
+    { min: 20, max: 50 },
+    { shadows: [{ color: "#000000a0", blurPx: 8, offsetXPx: 0, offsetYPx: 3 }] },
+  ),
+];
+
+describe("stills", () => {
+  test("fill and key together over a picture are the page over that picture", () => {
+    const over = [40, 90, 200] as const;
+    const clear = pixels(draw(SCENE));
+    const direct = pixels(draw(SCENE, "rgb(40, 90, 200)"));
+    const { fill, key } = fillAndKey(clear);
+    let largest = 0;
+    for (let i = 0; i < clear.length; i += 4)
+      for (let channel = 0; channel < 3; channel++) {
+        const k = (key[i + channel] as number) / 255;
+        const keyed = (fill[i + channel] as number) * k + (over[channel] as number) * (1 - k);
+        largest = Math.max(largest, Math.abs(keyed - (direct[i + channel] as number)));
+      }
+    expect(largest).toBeLessThanOrEqual(2);
+    // The key alone: opaque, grey, black where nothing is.
+    expect([...key.slice(0, 4)]).toEqual([0, 0, 0, 255]);
+  });
+
+  test("a plate painted as key is the fill's alpha in white", () => {
+    const laidOut = lay({ ...templateOf(...SCENE), canvas: SIZE }, { words: "Lamp" }, shaper, {
+      output: SIZE,
+    });
+    for (const { content } of laidOut.parts) {
+      if (content.kind !== "plate") throw new Error(content.kind);
+      const { picture } = content.plate;
+      const { width, height } = picture.bounds;
+      const [fill, key] = (["fill", "key"] as const).map((signal) => {
+        const canvas = createCanvas(width, height);
+        paintPicture(contextOf(canvas), picture, 1, serverPaintKit(shaper), signal);
+        return canvas.getContext("2d").getImageData(0, 0, width, height).data;
+      });
+      for (let i = 0; i < (fill?.length ?? 0); i += 4) {
+        expect(Math.abs((key?.[i + 3] ?? 0) - (fill?.[i + 3] ?? 0))).toBeLessThanOrEqual(1);
+        if ((key?.[i + 3] ?? 0) > 8) expect(key?.[i]).toBe(255);
+      }
+    }
+  });
+
+  test("a group fades as one: what lies over another of its members does not show through", () => {
+    const members = [
+      rectangle("under", box(40, 40, 200, 120), { kind: "solid", color: "#ff0000" }),
+      rectangle("over", box(100, 60, 200, 120), { kind: "solid", color: "#0000ff" }),
+    ];
+    const data = pixels(draw([group("g", box(0, 0, 480, 270), members, { opacity: 0.5 })]));
+    const [r, , b, a] = pixel(data, 150, 100);
+    expect([r, b]).toEqual([0, 255]);
+    expect(Math.abs((a ?? 0) - 128)).toBeLessThanOrEqual(1);
+  });
+
+  test("a group is cut by its shape and blends with what lies beneath", () => {
+    const ground = rectangle("ground", box(0, 0, 480, 270), { kind: "solid", color: "#404040" });
+    const light = rectangle("light", box(0, 0, 480, 270), { kind: "solid", color: "#800000" });
+    const data = pixels(
+      draw([
+        ground,
+        group("g", box(140, 35, 200, 200), [light], { blend: "screen", clip: { kind: "ellipse" } }),
+      ]),
+    );
+    expect(pixel(data, 20, 20)).toEqual([64, 64, 64, 255]);
+    // Screen: 255 − (255 − 64)(255 − 128) / 255.
+    const [r, g] = pixel(data, 240, 135);
+    expect(Math.abs((r ?? 0) - 160)).toBeLessThanOrEqual(1);
+    expect(g).toBe(64);
+    expect(pixel(data, 145, 40)).toEqual([64, 64, 64, 255]);
+  });
+
+  // Source: the PNG specification: colour values are straight, not multiplied by alpha. Read back by the library pngjs.
+  test("a PNG with alpha, read by another library, is the picture", () => {
+    const canvas = draw([ellipse("e", box(100, 40, 200, 180), { kind: "solid", color: "#ff800080" })]);
+    const png = PNG.sync.read(canvas.toBuffer("image/png"));
+    expect([png.width, png.height]).toEqual([480, 270]);
+    const middle = [...png.data.slice((130 * 480 + 200) * 4, (130 * 480 + 200) * 4 + 4)];
+    expect(middle[0]).toBe(255);
+    expect(Math.abs((middle[1] ?? 0) - 128)).toBeLessThanOrEqual(1);
+    expect(middle[3]).toBe(128);
+    expect(png.data[3]).toBe(0);
+  });
+
+  test("several shadows are all there, and edges are as sharp as without", () => {
+    const plain = pixels(draw([rectangle("r", box(100, 60, 200, 100), solid("words"))]));
+    const shadowed = pixels(
+      draw([
+        rectangle("r", box(100, 60, 200, 100), solid("words"), {
+          shadows: [
+            { color: "#ff0000ff", blurPx: 10, offsetXPx: -30, offsetYPx: 0 },
+            { color: "#0000ffff", blurPx: 10, offsetXPx: 30, offsetYPx: 0 },
+          ],
+        }),
+      ]),
+    );
+    expect(pixel(shadowed, 200, 110)).toEqual(pixel(plain, 200, 110));
+    expect(pixel(shadowed, 85, 110)[0]).toBeGreaterThan(200);
+    expect(pixel(shadowed, 315, 110)[2]).toBeGreaterThan(200);
+    expect(pixel(plain, 85, 110)[3]).toBe(0);
+  });
+});

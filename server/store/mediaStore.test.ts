@@ -1,0 +1,115 @@
+import { mkdtempSync, readFileSync, rmSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
+import { createCanvas } from "@napi-rs/canvas";
+import { afterAll, beforeAll, describe, expect, test } from "vitest";
+import type { ReadyCue } from "../../core/rundown/next.ts";
+import { REGATTA } from "../../designs/houseStyles.ts";
+import { type OpenShow, openShow } from "../test-support/openShow.ts";
+
+const folder = mkdtempSync(join(tmpdir(), "vesko-media-test-"));
+const databaseFile = join(folder, "show.db");
+let show: OpenShow;
+beforeAll(async () => {
+  show = await openShow(databaseFile);
+});
+afterAll(async () => {
+  await show.close();
+  rmSync(folder, { recursive: true });
+});
+
+const png = (color: string) => {
+  const canvas = createCanvas(30, 20);
+  const context = canvas.getContext("2d");
+  context.fillStyle = color;
+  context.fillRect(0, 0, 30, 20);
+  return canvas.toBuffer("image/png");
+};
+const add = (id: string, bytes: Uint8Array, name = "a file.png") =>
+  show.services.media.add({ id, name, bytes, poster: null, durationMs: null, key: null }, 1_000);
+const cueOf = (title: string): ReadyCue => {
+  const cue = show.services.rundown.ready().find(({ content }) => content.title === title);
+  if (!cue) throw new Error(`no cue ${title}`);
+  return cue;
+};
+
+describe("the library", () => {
+  test("keeps a file under the hash of its bytes, and finds it again after a restart", async () => {
+    const added = await add("media-one", png("#ff0000"));
+    if ("problem" in added) throw new Error(added.problem);
+    const { file } = added.item.info;
+    expect(Buffer.compare(show.services.media.readFile(file) ?? new Uint8Array(), png("#ff0000"))).toBe(0);
+    await show.close();
+    show = await openShow(databaseFile);
+    expect(show.services.media.find("media-one")).toEqual(added.item);
+  });
+
+  test("nothing but the hash of a file that is here leads to a file", () => {
+    const { media } = show.services;
+    for (const name of ["../show.db", "a".repeat(64), "", "..", `${"a".repeat(62)}/.`, "A".repeat(64)])
+      expect(media.findFile(name)).toBeUndefined();
+  });
+
+  test("what is no picture or clip is refused, and nothing of it remains", async () => {
+    const count = show.services.media.list().length;
+    expect(await add("media-two", new TextEncoder().encode("hello"))).toHaveProperty("problem");
+    expect(await add("media-two", new TextEncoder().encode("hello"), "clip.webm")).toEqual({
+      problem: expect.stringMatching(/WebM or MP4/),
+    });
+    expect(show.services.media.list()).toHaveLength(count);
+    expect(show.services.media.find("media-two")).toBeUndefined();
+  });
+
+  test("a clip's key is pinned: a cue takes the new one, what was taken keeps the old", async () => {
+    const before = cueOf("The boat school’s first boat");
+    const [hash] = before.content.media;
+    const item = await show.services.media.setKey(
+      "demo-paper-boat",
+      { color: "#0000ff", tolerance: 0.5, softness: 0.1, spill: 0 },
+      2_000,
+    );
+    const after = cueOf("The boat school’s first boat");
+    expect(after.hash).not.toBe(before.hash);
+    expect(after.content.media).toEqual([item?.hash]);
+    expect(show.services.contents.find(hash ?? "")).toMatchObject({
+      kind: "media",
+      key: { color: "#15aa45" },
+    });
+    expect(await show.services.media.setKey("no-such", null, 2_000)).toBeUndefined();
+  });
+
+  test("another house style dresses every cue, not the air, and stays over a restart", async () => {
+    const before = cueOf("Lantern Evening");
+    const { host } = show.services;
+    await host.submit(
+      {
+        kind: "take",
+        id: "take-for-style",
+        how: "cut",
+        builtOn: host.state.airRevision,
+        target: { cueId: before.cueId, content: before.hash, step: { occurrence: "page", unit: 0 } },
+      },
+      { kind: "desk", id: "desk-under-test" },
+    );
+    await show.services.wearStyle(REGATTA);
+    expect(cueOf("Lantern Evening").hash).not.toBe(before.hash);
+    expect(host.state.slots.words?.at(-1)?.page?.content).toBe(before.hash);
+    await show.close();
+    show = await openShow(databaseFile);
+    expect(show.services.style().name).toBe("Regatta");
+    expect(show.services.host.state.slots.words?.at(-1)?.page?.content).toBe(before.hash);
+  });
+
+  test("a font can be added by file, is tried for letters that no other has, and a file that is none is refused", async () => {
+    const bytes = new Uint8Array(
+      readFileSync("node_modules/@expo-google-fonts/noto-sans-thai/700Bold/NotoSansThai_700Bold.ttf"),
+    );
+    expect(await show.services.addFont("font-one", "Thai bold.ttf", bytes)).toEqual({
+      font: { id: "added-font-one", name: "Thai bold.ttf", file: expect.stringMatching(/^[0-9a-f]{64}$/) },
+    });
+    expect(
+      await show.services.addFont("font-two", "wrong.ttf", new TextEncoder().encode("no font at all")),
+    ).toHaveProperty("problem");
+    expect(show.services.fonts.list().map(({ id }) => id)).toEqual(["added-font-one"]);
+  });
+});
