@@ -6,6 +6,8 @@ export default defineConfig({
   plugins: [tailwindcss(), reactRouter()],
   build: { target: "es2022", sourcemap: false, assetsInlineLimit: 0 },
   worker: { format: "es" },
+  // Thousands of small modules would be opened one by one at every start of the server.
+  ssr: { noExternal: ["lucide-react", "radix-ui", /^@radix-ui\//] },
   optimizeDeps: {
     // A cold cache would otherwise answer 504 and the page would never come alive.
     include: [

@@ -32,3 +32,8 @@ export function printRow(what: string, unit: string, d: Distribution, budget: st
 export function printHead(): void {
   console.log("| what | unit | n | median | p95 | p99 | max | budget |\n|---|---|---|---|---|---|---|---|");
 }
+
+/** One row with a single figure. */
+export function printValue(what: string, unit: string, value: number, budget: string): void {
+  console.log(`| ${what} | ${unit} | 1 | ${rounded(value)} | | | | ${budget} |`);
+}

@@ -4,13 +4,17 @@ import { prepareText } from "../core/text/prepare.ts";
 import { loadShaper } from "../server/fonts.ts";
 import { distributionOf, printRow } from "./distribution.ts";
 
-const PASSAGE =
-  "Those who go down to the sea in ships, who do business in great waters, these see Yahweh’s deeds, and his wonders in the deep. For he commands, and raises the stormy wind, which lifts up its waves. They mount up to the sky; they go down again to the depths. Their soul melts away because of trouble. They reel back and forth, and stagger like a drunken man, and are at their wits’ end. Then they cry to Yahweh.";
+/** 400 characters of a reading. */
+export const PASSAGE =
+  "Those who go down to the sea in ships, who do business in great waters, these see Yahweh’s deeds, and his wonders in the deep. For he commands, and raises the stormy wind, which lifts up its waves. They mount up to the sky; they go down again to the depths. Their soul melts away because of trouble. They reel back and forth, and stagger like a drunken man, and are at their wits’ end. Then they cry to Yahweh.".slice(
+    0,
+    400,
+  );
 
 /** A 400-character passage fitted into a full-frame box; against it, the naive way in the same run: shaping each size tried. */
 export async function benchLayOut(): Promise<void> {
   const shaper = await loadShaper();
-  const text = PASSAGE.slice(0, 400);
+  const text = PASSAGE;
   const request = {
     widthPx: 1500,
     heightPx: 700,

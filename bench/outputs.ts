@@ -1,13 +1,10 @@
 import { chromium, type Page } from "@playwright/test";
 import { RunningShow } from "../e2e/support/show.ts";
+import { BROWSER_ARGS } from "./browser.ts";
 import { distributionOf, printRow } from "./distribution.ts";
 
 const CUTS = 60;
 const BETWEEN_MS = 450;
-const ARGS =
-  "--headless --no-sandbox --disable-gpu --disable-quic --no-first-run --disable-background-networking --disable-component-update --disable-sync".split(
-    " ",
-  );
 
 /** What a window notes by itself: wall-clock times, comparable between processes of one machine. */
 interface Notes {
@@ -23,7 +20,7 @@ export async function benchOutputs(outputCount: number): Promise<void> {
   const show = new RunningShow(true);
   await show.start();
   const executablePath = process.env.CHROMIUM_PATH ?? "/usr/bin/chromium";
-  const browser = await chromium.launch({ executablePath, args: ARGS });
+  const browser = await chromium.launch({ executablePath, args: BROWSER_ARGS });
   const outputs: Page[] = [];
   for (let i = 0; i < outputCount; i++) {
     const context = await browser.newContext({ viewport: { width: 1920, height: 1080 } });

@@ -108,7 +108,7 @@ export function lanternEvening(): Seed {
         heading: "Street by street",
         body: "The harbour side is ahead by a window. There is still time to hang yours.",
       }),
-      page("clock", { label: "Merrow Quay" }),
+      page("clock", { label: "Quay time" }),
       page("credit", {
         title: "Carry the Lamp Down",
         writers: "Words and tune: Merrow Quay singers",

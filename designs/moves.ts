@@ -80,7 +80,15 @@ export const springing = (durationMs: number, delayMs = 0): Motion => ({
   change: crossFade(260),
 });
 
-/** Out of a blur. */
+/** Comes forward a little as it fades in. */
+export const growing = (durationMs: number, delayMs = 0): Motion => ({
+  ...STILL,
+  enter: [move("scale", 0.96, 1, durationMs, delayMs), fadeIn(durationMs * 0.7, delayMs)],
+  exit: "mirror",
+  change: crossFade(400),
+});
+
+/** Out of a blur: for words and small shapes, since every step of it is a picture of its own. */
 export const focusing = (blurPx: number, durationMs: number, delayMs = 0): Motion => ({
   ...STILL,
   blurPx,

@@ -46,7 +46,8 @@ test("cues are moved by keys and by dragging, duplicated and deleted, and every 
   show,
 }) => {
   await openDesk(page, show, "prepare");
-  const titles = () => page.locator("[data-cue] [aria-pressed] > span:first-child").allInnerTexts();
+  const titles = () =>
+    page.locator("[data-cue] [aria-pressed] > span:first-child").filter({ hasText: "·" }).allInnerTexts();
   const start = await titles();
   expect(start).toHaveLength(DEMO_CUES);
   await page.keyboard.press("ArrowDown");
@@ -173,7 +174,7 @@ test("bad input is told in a sentence, and nothing is added or lost", async ({ p
   // Control characters are cleaned away, no sections is one section.
   await box.fill("la\u0007 la\nlo\u0000 lo");
   await box.press("Control+Enter");
-  await expect(page.locator("[data-cue]")).toHaveCount(15);
+  await expect(page.locator("[data-cue]")).toHaveCount(DEMO_CUES + 1);
   // An empty field keeps the cue in the rundown and out of the running order.
   await page.getByRole("button", { name: "Empty page" }).click();
   await page.getByRole("menuitem", { name: "Name strap" }).click();

@@ -1,6 +1,10 @@
 import { createCanvas } from "@napi-rs/canvas";
 import { PNG } from "pngjs";
+import { EXHIBITS } from "../app/gallery/exhibits.ts";
 import { layOut } from "../core/scene/layOut.ts";
+import { composeSlot } from "../core/screens/compose.ts";
+import { placementsAt } from "../core/screens/placements.ts";
+import { flat } from "../core/test-support/pages.ts";
 import { FALLBACK_FONTS } from "../core/text/fontList.ts";
 import { prepareText } from "../core/text/prepare.ts";
 import { setLines } from "../core/text/setLines.ts";
@@ -134,4 +138,73 @@ test("the server's painter and the window's give the same plates", async ({ page
   for (const [part, difference] of Object.entries(largest))
     expect(difference, part).toBeLessThanOrEqual(/bar|panel/.test(part) ? 2 : 1);
   expect(Object.keys(largest)).toHaveLength(6);
+});
+
+test("every object of the gallery is the same from the server's painter and the window's", async ({
+  page,
+  show,
+}) => {
+  test.setTimeout(120_000);
+  const shaper = await loadShaper();
+  await page.goto(`${show.base}/gallery`);
+  // The window against a worker: the view says it itself.
+  await expect(page.getByText(/largest difference 0 of 255/)).toBeVisible({ timeout: 30_000 });
+  // Painters agree at output size: every picture is shown at its own.
+  await page.addStyleTag({
+    content: "main > .grid { grid-template-columns: 190px repeat(4, 640px) !important }",
+  });
+  const atMs = 4_000;
+  const largest: Record<string, number> = {};
+  for (const { name, template, values } of EXHIBITS) {
+    const picture = page.getByRole("img", { name: `${name} at ${atMs} ms`, exact: true });
+    const shown = await picture.evaluate((element) => ({
+      widthPx: Math.round(element.getBoundingClientRect().width * devicePixelRatio),
+      plates: [...element.querySelectorAll<HTMLCanvasElement>("canvas[data-piece]")].map(
+        (canvas) => [canvas.dataset.piece ?? "", canvas.toDataURL("image/png")] as const,
+      ),
+    }));
+    const output = template.canvas;
+    expect(shown.widthPx).toBe(output.widthPx);
+    const laidOut = layOut(template, values, HARBOUR_LAMP, output, {
+      shaper,
+      fallbackFonts: FALLBACK_FONTS,
+      timeZone: "Europe/Lisbon",
+    });
+    const step = { cueId: "picture", content: "0".repeat(64), step: { occurrence: "page", unit: 0 } };
+    const moment = {
+      startAtMs: 0,
+      sinceMs: 0,
+      page: step,
+      how: "animated" as const,
+      endsAtMs: null,
+      lastsMs: 10_000,
+    };
+    const pieces = composeSlot([moment], "page0", () => ({ templateHash: "one", laidOut }));
+    let difference = 0;
+    let compared = 0;
+    for (const placement of flat(placementsAt({ pieces }, atMs, output))) {
+      if (placement.kind !== "plate") continue;
+      const { plate, id } = placement;
+      const url = shown.plates.find(([piece]) => piece === id)?.[1];
+      if (!url) throw new Error(`${name}: no plate ${id} in the window`);
+      const theirs = PNG.sync.read(Buffer.from(url.split(",")[1] ?? "", "base64"));
+      const canvas = createCanvas(theirs.width, theirs.height);
+      paintPicture(contextOf(canvas), plate.picture, 1, serverPaintKit(shaper));
+      const ours = canvas.getContext("2d").getImageData(0, 0, theirs.width, theirs.height).data;
+      for (let i = 0; i < ours.length; i += 4) {
+        const [a, b] = [(ours[i + 3] as number) / 255, (theirs.data[i + 3] as number) / 255];
+        difference = Math.max(difference, Math.abs(a - b) * 255);
+        for (let channel = 0; channel < 3; channel++)
+          difference = Math.max(
+            difference,
+            Math.abs((ours[i + channel] as number) * a - (theirs.data[i + channel] as number) * b),
+          );
+      }
+      compared++;
+    }
+    expect([name, compared > 0 || name.startsWith("in a time window")]).toEqual([name, true]);
+    largest[name] = Math.round(difference * 10) / 10;
+  }
+  // Budget of the painters: 0 for shapes and words, of which reading back half-clear pixels takes 1; 2 for blurred ones.
+  expect(Object.entries(largest).filter(([, difference]) => difference > 2.5)).toEqual([]);
 });

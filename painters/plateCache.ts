@@ -36,6 +36,10 @@ export class PlateCache {
     this.#signal = signal;
   }
 
+  has({ key }: Plate): boolean {
+    return this.#entries.has(key);
+  }
+
   /** Paints a plate ahead of its take. */
   prime({ key, picture }: Plate): void {
     if (this.#entries.has(key)) return;
@@ -98,7 +102,8 @@ export class PlateCache {
   }
 
   #paintOn(canvas: HTMLCanvasElement, picture: Picture): void {
-    const context = canvas.getContext("2d");
+    // A blurred one is read back once: better it is kept where that is cheap.
+    const context = canvas.getContext("2d", { willReadFrequently: picture.blurPx !== undefined });
     if (!context) throw new Error(`No 2D context for a plate of ${canvas.width}×${canvas.height}`);
     context.clearRect(0, 0, canvas.width, canvas.height);
     paintPicture(context as Canvas2D, picture, this.#scale, this.#kit, this.#signal);

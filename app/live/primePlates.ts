@@ -5,18 +5,40 @@ import { pageTimeline } from "../../core/screens/still.ts";
 import type { ShowState, Target } from "../../core/show/state.ts";
 import type { PlateCache } from "../../painters/plateCache.ts";
 
-/** Lays out and paints what may be taken soon, so that the take finds its plates ready. */
+/** A quiet moment is waited for, but not longer than this. */
+const WITHIN_MS = 400;
+
+/**
+ * Lays out and paints what may be taken soon, so that the take finds its plates ready: one plate in each quiet moment,
+ * the most likely page first, so that what moves meanwhile loses no more than a frame.
+ * @returns a function that gives the rest up
+ */
 export function primePlates(
   targets: readonly Target[],
   state: ShowState,
   output: Output,
   dress: Dress,
   plates: PlateCache,
-): void {
+  onDone: () => void,
+): () => void {
   const outfitId = state.plan.outputs[output.id]?.outfitId;
-  if (!outfitId) return;
-  for (const target of targets) {
-    const { pieces } = pageTimeline(target, "prime", outfitId, output, dress, true);
-    for (const plate of platesOf(pieces)) plates.prime(plate);
-  }
+  const waiting = [...targets];
+  let next = [] as ReturnType<typeof platesOf>;
+  let handle = 0;
+  const work = () => {
+    let plate = next.shift();
+    while (plate && plates.has(plate)) plate = next.shift();
+    if (plate) plates.prime(plate);
+    else {
+      const target = waiting.shift();
+      if (!target || !outfitId) {
+        onDone();
+        return;
+      }
+      next = platesOf(pageTimeline(target, "prime", outfitId, output, dress, true).pieces);
+    }
+    handle = requestIdleCallback(work, { timeout: WITHIN_MS });
+  };
+  handle = requestIdleCallback(work, { timeout: WITHIN_MS });
+  return () => cancelIdleCallback(handle);
 }

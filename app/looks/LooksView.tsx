@@ -82,7 +82,10 @@ export function LooksView({
           ))}
         </ul>
       </section>
-      <div className="flex shrink-0 flex-wrap items-center gap-2 border-b border-edge px-5 py-2.5">
+      <section
+        aria-label="Outfit and style"
+        className="flex shrink-0 flex-wrap items-center gap-2 border-b border-edge px-5 py-2.5"
+      >
         <div role="tablist" aria-label="Outfits" className="flex gap-1.5">
           {wardrobes.map((candidate) => (
             <button
@@ -105,8 +108,9 @@ export function LooksView({
         >
           {seen === worn ? "The show wears this style" : `Wear “${seen}”`}
         </button>
-      </div>
-      <main aria-label="Templates" className="min-h-0 flex-1 overflow-y-auto px-5 py-4">
+      </section>
+      {/* biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls must be reached by keys */}
+      <main aria-label="Templates" className="min-h-0 flex-1 overflow-y-auto px-5 py-4" tabIndex={0}>
         {drawing && <TemplateGrid wardrobe={wardrobe} style={style} drawing={drawing} />}
       </main>
       <NoticeBar />

@@ -84,20 +84,16 @@ export function runOutput(
     root.dataset.ready = "yes";
   };
 
-  // Painting ahead waits for a quiet moment, so that it never costs a frame of what moves now.
-  let priming = 0;
+  let giveUpPriming = () => {};
   const primeSoon = () => {
-    cancelIdleCallback(priming);
-    priming = requestIdleCallback(
-      () => {
-        if (!copy.state || !drawing || !fitted) return;
-        primePlates(copy.primed, copy.state, output, drawing.dress, fitted.plates);
-        root.dataset.primed = copy.primed
-          .map(({ content, step }) => `${content.slice(0, 8)}/${step.occurrence}/${step.unit}`)
-          .join(" ");
-      },
-      { timeout: 400 },
-    );
+    giveUpPriming();
+    const { state, primed } = copy;
+    if (!state || !drawing || !fitted) return;
+    giveUpPriming = primePlates(primed, state, output, drawing.dress, fitted.plates, () => {
+      root.dataset.primed = primed
+        .map(({ content, step }) => `${content.slice(0, 8)}/${step.occurrence}/${step.unit}`)
+        .join(" ");
+    });
   };
 
   const makeStage = () => {
@@ -174,7 +170,7 @@ export function runOutput(
     stopped = true;
     clearTimeout(retry);
     clearInterval(reporting);
-    cancelIdleCallback(priming);
+    giveUpPriming();
     window.removeEventListener("resize", makeStage);
     fitted?.loop.stop();
     fitted?.element.remove();

@@ -175,7 +175,7 @@ function ownPose(piece: Piece, pose: Pose): Pose {
 }
 
 /** Steps of blur and tint that are prepared: a bounded set. */
-const VARIANT_STEPS = 8;
+const VARIANT_STEPS = 6;
 const variants = new WeakMap<Plate, Map<string, Plate>>();
 
 /** The prepared plate for a pose: blurred and tinted by the nearest step. */

@@ -1,5 +1,5 @@
 import type { Template } from "../../core/scene/template.ts";
-import { fading, focusing, rising, sliding, staggered, uncovering } from "../moves.ts";
+import { fading, focusing, growing, rising, sliding, staggered, uncovering } from "../moves.ts";
 import {
   bars,
   box,
@@ -156,7 +156,7 @@ export const pictureCard = template("Picture, portrait", "picture", [
   picture("picture", "picture", box(60, 240, 960, 1200), {
     mode: "fit",
     corners: { token: "radius" },
-    motion: focusing(16, 700, 80),
+    motion: growing(700, 80),
   }),
   text(
     "caption",

@@ -3,6 +3,7 @@ import {
   breathing,
   fading,
   focusing,
+  growing,
   looping,
   rising,
   sliding,
@@ -413,7 +414,7 @@ export const pictureFull = template("Picture, full frame", "picture", [
   picture("picture", "picture", box(160, 96, 1600, 800), {
     mode: "fit",
     corners: { token: "radius" },
-    motion: focusing(18, 700, 100),
+    motion: growing(700, 100),
   }),
   text(
     "caption",

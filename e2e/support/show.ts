@@ -1,8 +1,36 @@
 import { type ChildProcess, spawn } from "node:child_process";
-import { mkdtempSync, rmSync } from "node:fs";
+import { cpSync, existsSync, mkdtempSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { type BrowserContext, test as base, expect, type Page } from "@playwright/test";
+
+const seeds = new Map<boolean, Promise<string>>();
+
+/** A folder with a fresh show in it, made once by a server that was stopped: copies of it spare every test the texts. */
+function seedFolder(isDemo: boolean): Promise<string> {
+  const known = seeds.get(isDemo);
+  if (known) return known;
+  const folder = mkdtempSync(join(tmpdir(), "vesko-seed-"));
+  process.on("exit", () => rmSync(folder, { recursive: true, force: true }));
+  const making = new Promise<string>((resolve, reject) => {
+    const child = spawnServer(join(folder, "show.db"), 0, isDemo);
+    child.on("message", () => child.kill("SIGTERM"));
+    child.on("exit", (code) =>
+      code === 0 ? resolve(folder) : reject(new Error(`seeding ended with ${code}`)),
+    );
+  });
+  seeds.set(isDemo, making);
+  return making;
+}
+
+function spawnServer(databaseFile: string, port: number, isDemo: boolean): ChildProcess {
+  const args = ["build/server/main.js", "--db", databaseFile, "--port", `${port}`];
+  if (isDemo) args.push("--demo");
+  return spawn(process.execPath, args, {
+    stdio: ["ignore", "pipe", "inherit", "ipc"],
+    env: { ...process.env, NODE_ENV: "production" },
+  });
+}
 
 /** A server of its own with a show of its own, as `node vesko.mjs` starts it. */
 export class RunningShow {
@@ -26,13 +54,10 @@ export class RunningShow {
 
   /** Starts the server; again on the same port after a stop. */
   async start(): Promise<void> {
-    const args = ["build/server/main.js", "--db", this.databaseFile, "--port", `${this.#port}`];
-    if (this.#isDemo) args.push("--demo");
+    if (!existsSync(this.databaseFile))
+      cpSync(await seedFolder(this.#isDemo), this.#folder, { recursive: true });
     this.#printed = "";
-    const child = spawn(process.execPath, args, {
-      stdio: ["ignore", "pipe", "inherit", "ipc"],
-      env: { ...process.env, NODE_ENV: "production" },
-    });
+    const child = spawnServer(this.databaseFile, this.#port, this.#isDemo);
     this.#process = child;
     child.stdout?.on("data", (data) => {
       this.#printed += String(data);
