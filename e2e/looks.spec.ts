@@ -154,6 +154,7 @@ test("words in a script whose font comes late are drawn as soon as it is here", 
           .length,
     );
   await page.getByRole("link", { name: "Run" }).click();
+  await expect(page.locator("[data-mark=next]")).toContainText("海の灯");
   await page.keyboard.press("Space");
   await settled(wall, 2);
   await expect.poll(cjkFonts).toBe(1);
