@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState } from "react";
+import { useLayoutEffect, useRef, useState } from "react";
 import type { Layer } from "../../core/screens/plan.ts";
 import type { DeskStore } from "../desk/deskStore.ts";
 
@@ -18,7 +18,8 @@ export function useAirKeys(
   const outLayer = useRef(outLayerId);
   outLayer.current = outLayerId;
 
-  useEffect(() => {
+  // Before the view is painted: a key pressed as soon as it is seen must be heard.
+  useLayoutEffect(() => {
     const release = () => {
       clearTimeout(timer.current);
       setHeld(null);
