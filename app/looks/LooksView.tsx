@@ -2,6 +2,7 @@ import { useMemo, useState } from "react";
 import { useRevalidator } from "react-router";
 import type { HouseStyle } from "../../core/scene/houseStyle.ts";
 import { layOut } from "../../core/scene/layOut.ts";
+import type { MediaInfo } from "../../core/scene/media.ts";
 import { explainFinding } from "../../core/scene/part.ts";
 import type { Template } from "../../core/scene/template.ts";
 import { FALLBACK_FONTS } from "../../core/text/fontList.ts";
@@ -20,16 +21,30 @@ export interface ShownWardrobe {
   readonly templates: readonly { readonly template: Template; readonly isWorn: boolean }[];
 }
 
+/** A picture and a clip of the library, to show templates with; null where it has none. */
+export interface Samples {
+  readonly picture: Sample | null;
+  readonly clip: Sample | null;
+}
+interface Sample {
+  readonly hash: string;
+  readonly info: MediaInfo;
+}
+
+const NO_SAMPLES: Samples = { picture: null, clip: null };
+
 /** Long after everything has arrived, and in the middle of what passes by. */
 const RESTING_MS = 9_000;
 
 /** The house styles, and every template that is worn, as true pictures with sample words. */
 export function LooksView({
   worn,
+  samples,
   wardrobes,
   outfits,
 }: {
   worn: string;
+  samples: Samples;
   wardrobes: readonly ShownWardrobe[];
   outfits: readonly DeskOutfit[];
 }) {
@@ -111,25 +126,44 @@ export function LooksView({
       </section>
       {/* biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls must be reached by keys */}
       <main aria-label="Templates" className="min-h-0 flex-1 overflow-y-auto px-5 py-4" tabIndex={0}>
-        {drawing && <TemplateGrid wardrobe={wardrobe} style={style} drawing={drawing} />}
+        {drawing && <TemplateGrid wardrobe={wardrobe} style={style} drawing={drawing} samples={samples} />}
       </main>
       <NoticeBar />
     </div>
   );
 }
 
-function useLaidOut(templates: readonly Template[], style: HouseStyle, drawing: Drawing) {
-  return useMemo(
-    () =>
-      templates.map((template) =>
-        layOut(template, sampleValues(template.fieldSet), style, template.canvas, {
+function useLaidOut(
+  templates: readonly Template[],
+  style: HouseStyle,
+  drawing: Drawing,
+  samples = NO_SAMPLES,
+) {
+  return useMemo(() => {
+    const { picture, clip } = samples;
+    // The corner mark has a lamp of its own; these have nothing without a picture.
+    const shown = (fieldSet: string): Record<string, string> =>
+      fieldSet === "picture"
+        ? { picture: picture?.hash ?? "" }
+        : fieldSet === "clip" || fieldSet === "loop"
+          ? { clip: clip?.hash ?? "" }
+          : {};
+    const media = (hash: string) => [picture, clip].find((sample) => sample?.hash === hash)?.info;
+    return templates.map((template) =>
+      layOut(
+        template,
+        { ...sampleValues(template.fieldSet), ...shown(template.fieldSet) },
+        style,
+        template.canvas,
+        {
+          media,
           shaper: drawing.shaper,
           fallbackFonts: FALLBACK_FONTS,
           timeZone: drawing.timeZone,
-        }),
+        },
       ),
-    [templates, style, drawing],
-  );
+    );
+  }, [templates, style, drawing, samples]);
 }
 
 /** A style at a glance: a title over the backdrop. */
@@ -166,14 +200,16 @@ function TemplateGrid({
   wardrobe,
   style,
   drawing,
+  samples,
 }: {
   wardrobe: ShownWardrobe;
   style: HouseStyle;
   drawing: Drawing;
+  samples: Samples;
 }) {
   const { outfitId, templates } = wardrobe;
   const list = useMemo(() => templates.map(({ template }) => template), [templates]);
-  const pages = useLaidOut(list, style, drawing);
+  const pages = useLaidOut(list, style, drawing, samples);
   const at = list.findIndex(({ fieldSet }) => fieldSet === "backdrop");
   const canvas = list[0]?.canvas;
   const shape = canvas ? canvas.widthPx / canvas.heightPx : 1.8;

@@ -6,7 +6,7 @@ import { explainFinding, type SceneFinding } from "../../core/scene/part.ts";
 import { stateAfterTake } from "../../core/screens/preview.ts";
 import type { ShowState } from "../../core/show/state.ts";
 import { FRAME_RATES, formatTimecode, framesPerSecond } from "../../core/time/timecode.ts";
-import { useDrawing } from "../desk/deskContext.ts";
+import { useDeskStore, useDrawing } from "../desk/deskContext.ts";
 import type { DeskCue, DeskSnapshot } from "../desk/deskStore.ts";
 import type { DeskOutfit } from "../desk/outfit.ts";
 import type { Drawing } from "../live/drawing.ts";
@@ -29,6 +29,7 @@ export function CuePictures({
   outfits: readonly DeskOutfit[];
 }) {
   const drawing = useDrawing();
+  const store = useDeskStore();
   const { ready } = cue;
   const steps = useMemo(
     () => (ready ? stepsOf(ready.content).filter((step) => !sameAnchor(step.anchor, LEAVE_ANCHOR)) : []),
@@ -42,8 +43,8 @@ export function CuePictures({
   );
   const step = steps[at];
   const state = useMemo(
-    () => (ready && step ? picture(desk, cue, step.anchor) : undefined),
-    [desk, cue, ready, step],
+    () => (ready && step ? picture(desk, cue, step.anchor, store.now()) : undefined),
+    [desk, cue, ready, step, store],
   );
 
   if (!ready || !step || !state)
@@ -172,12 +173,12 @@ function Turn({
 }
 
 /** The cue at a step, over the pages of persistent layers that come before it in the rundown. */
-function picture(desk: DeskSnapshot, cue: DeskCue, anchor: Anchor): ShowState | undefined {
+function picture(desk: DeskSnapshot, cue: DeskCue, anchor: Anchor, atMs: number): ShowState | undefined {
   const { ready } = cue;
   if (!ready) return undefined;
   const { layers, plan, timeZone } = desk.state;
   const target = { cueId: ready.cueId, content: ready.hash, step: anchor };
-  let state = emptyState(layers, plan, target, ready.content.layerId, timeZone);
+  let state = emptyState(layers, plan, target, ready.content.layerId, timeZone, atMs);
   for (const layer of layers) {
     if (!layer.persistent || layer.id === ready.content.layerId) continue;
     const beneath = desk.ready
@@ -189,7 +190,7 @@ function picture(desk: DeskSnapshot, cue: DeskCue, anchor: Anchor): ShowState | 
         state,
         { cueId: beneath.cueId, content: beneath.hash, step: first.anchor },
         layer.id,
-        0,
+        atMs,
       );
   }
   return state;

@@ -1,5 +1,6 @@
 import { useEffect, useRef, useState } from "react";
-import { composeTimeline } from "../../core/screens/compose.ts";
+import { composeTimeline, type Timeline } from "../../core/screens/compose.ts";
+import { placementsAt } from "../../core/screens/placements.ts";
 import type { Output } from "../../core/screens/plan.ts";
 import type { ShowState } from "../../core/show/state.ts";
 import { ElementStage } from "../../painters/elementStage.ts";
@@ -30,13 +31,14 @@ export function OutputPicture({
   state: ShowState;
   drawing: Drawing | undefined;
   label: string;
-  /** It shows no motion, so it may come a little later than what does. */
+  /** It is drawn once and may come a little later than what moves. */
   isStill?: boolean;
 }) {
   const store = useDeskStore();
   const frame = useRef<HTMLDivElement>(null);
   const [widthPx, setWidthPx] = useState(0);
   const loop = useRef<StageLoop>(undefined);
+  const still = useRef<(timeline: Timeline) => void>(undefined);
   const [laidOutAnew, setLaidOutAnew] = useState(0);
 
   useEffect(() => {
@@ -65,6 +67,16 @@ export function OutputPicture({
     });
     const endRepaint = drawing.shelf.onLoaded((file) => plates.repaint(file));
     const endLayOut = drawing.onChange(() => setLaidOutAnew((count) => count + 1));
+    if (isStill) {
+      still.current = (timeline) => stage.draw(placementsAt(timeline, store.now(), output));
+      return () => {
+        endRepaint();
+        endLayOut();
+        still.current = undefined;
+        stage.discard();
+        element.remove();
+      };
+    }
     loop.current = new StageLoop(stage, output, () => store.now(), undefined, LIVE_INTERVAL_MS);
     return () => {
       endRepaint();
@@ -79,12 +91,12 @@ export function OutputPicture({
   // biome-ignore lint/correctness/useExhaustiveDependencies: a late font lays everything out again
   useEffect(() => {
     if (!drawing || widthPx === 0) return;
-    const draw = () => loop.current?.setTimeline(composeTimeline(state, output, drawing.dress));
+    const compose = () => composeTimeline(state, output, drawing.dress);
     if (!isStill) {
-      draw();
+      loop.current?.setTimeline(compose());
       return;
     }
-    const waiting = requestIdleCallback(draw, { timeout: STILL_WITHIN_MS });
+    const waiting = requestIdleCallback(() => still.current?.(compose()), { timeout: STILL_WITHIN_MS });
     return () => cancelIdleCallback(waiting);
   }, [state, output, drawing, widthPx, isStill, laidOutAnew]);
 

@@ -9,6 +9,7 @@ export function emptyState(
   target: Target,
   layerId: string,
   timeZone: string,
+  atMs: number,
 ): ShowState {
   const empty: ShowState = {
     showId: "picture",
@@ -23,5 +24,5 @@ export function emptyState(
     recentTakeIds: [],
     undo: null,
   };
-  return stateWithOnly(empty, target, layerId);
+  return stateWithOnly(empty, target, layerId, atMs);
 }

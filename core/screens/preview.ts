@@ -2,20 +2,31 @@ import { LEAVE_ANCHOR, sameAnchor } from "../rundown/steps.ts";
 import { pageAt, type Slot } from "../show/slot.ts";
 import type { ShowState, Target } from "../show/state.ts";
 
-/** The state as it will stand once a target has been taken and all motion is over: what "next" pictures show. */
+/** Pictures of what is not on air show a page this long after it came: crawls are on their way, countdowns have begun. */
+const SHOWN_AFTER_MS = 8_000;
+
+/**
+ * The state as it will stand once a target has been taken and all motion is over: what "next" pictures show. What stays
+ * goes on as it is: a crawl where it is, a countdown to the same end.
+ */
 export function stateAfterTake(state: ShowState, target: Target, layerId: string, atMs: number): ShowState {
   const slots: Record<string, Slot> = {};
-  for (const [id, slot] of Object.entries(state.slots)) slots[id] = settled(pageAt(slot, atMs));
+  for (const [id, slot] of Object.entries(state.slots)) {
+    const last = slot.at(-1);
+    const page = pageAt(slot, atMs);
+    slots[id] = page && last ? [{ ...last, page, how: "settled", endsAtMs: null }] : [];
+  }
   const page = sameAnchor(target.step, LEAVE_ANCHOR) ? null : target;
-  return { ...state, slots: { ...slots, [layerId]: settled(page) } };
+  return { ...state, slots: { ...slots, [layerId]: page ? settled(page, atMs) : [] } };
 }
 
 /** Only one page and nothing else, at rest: what Prepare shows beside the words. */
-export function stateWithOnly(state: ShowState, target: Target, layerId: string): ShowState {
+export function stateWithOnly(state: ShowState, target: Target, layerId: string, atMs: number): ShowState {
   const slots = Object.fromEntries(Object.keys(state.slots).map((id): [string, Slot] => [id, []]));
-  return { ...state, slots: { ...slots, [layerId]: settled(target) } };
+  return { ...state, slots: { ...slots, [layerId]: settled(target, atMs) } };
 }
 
-function settled(page: Target | null): Slot {
-  return page ? [{ startAtMs: 0, sinceMs: 0, page, how: "settled", endsAtMs: null, lastsMs: 0 }] : [];
+function settled(page: Target, atMs: number): Slot {
+  const sinceMs = atMs - SHOWN_AFTER_MS;
+  return [{ startAtMs: sinceMs, sinceMs, page, how: "settled", endsAtMs: null, lastsMs: 0 }];
 }

@@ -104,6 +104,31 @@ describe("fit", () => {
     expect(spread(balanced)).toBeLessThan(spread(greedy));
   });
 
+  test("a line that must break breaks after a mark where it can", () => {
+    const set = (words: string, widthPx: number) => {
+      const block = layOutText(
+        words,
+        request({ mode: "fit", widthPx, minSizePx: 60, maxSizePx: 60, balance: true }),
+        shaper,
+      );
+      const text = block.paragraphs[0] ?? "";
+      return block.lines.map(({ runs }) => {
+        const clusters = runs.flatMap(({ glyphs }) => glyphs.map(({ cluster }) => cluster));
+        return text.slice(Math.min(...clusters), Math.max(...clusters) + 1);
+      });
+    };
+    expect(set("Carry the lamp down, carry it low,", 660)).toEqual(["Carry the lamp down,", "carry it low,"]);
+    expect(set("past the last door, where the small boats go;", 760)).toEqual([
+      "past the last door,",
+      "where the small boats go;",
+    ]);
+    // Without a mark it comes out even.
+    expect(set("one for every window sill and one more", 700)).toEqual([
+      "one for every window",
+      "sill and one more",
+    ]);
+  });
+
   test("text that cannot fit is shown at the smallest size and says so", () => {
     const block = layOutText("word ".repeat(4_000), request(), shaper);
     expect(block.fits).toBe(false);

@@ -509,7 +509,7 @@ export const squeeze = template("Squeeze, with words beside", "squeeze", [
   text(
     "body",
     "body",
-    box(1424, 72, 424, 729),
+    box(1424, 150, 424, 651),
     { min: 24, max: 40 },
     {
       font: "plain",
