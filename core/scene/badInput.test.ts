@@ -76,6 +76,7 @@ describe("what cannot be drawn is left out and named", () => {
       kind: "media",
       name: "a still",
       type: "picture",
+      mime: "image/png",
       file: "a".repeat(64),
       poster: null,
       widthPx: 20,

@@ -14,6 +14,8 @@ export const mediaInfoSchema = z.strictObject({
   kind: z.literal("media"),
   name: z.string().max(200),
   type: z.enum(["picture", "video"]),
+  /** What the file is, as it was found by its bytes. */
+  mime: z.enum(["image/png", "image/jpeg", "image/webp", "image/gif", "video/webm", "video/mp4"]),
   /** SHA-256 of the file's bytes: where windows fetch it. */
   file: z.string().regex(/^[0-9a-f]{64}$/),
   /** A still of a clip, for painters that cannot play it; null for pictures. */

@@ -39,6 +39,7 @@ const CLIP: MediaInfo = {
   kind: "media",
   name: "clip",
   type: "video",
+  mime: "video/webm",
   file: "d".repeat(64),
   poster: null,
   widthPx: 640,

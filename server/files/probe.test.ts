@@ -8,12 +8,12 @@ const file = (name: string) => new Uint8Array(readFileSync(`demo/media/${name}`)
 
 describe("pictures", () => {
   test("what they are, how large, whether any of them is clear", async () => {
-    expect(await probePicture(file("upper-slip.jpg"))).toEqual({
+    expect(await probePicture(file("upper-slip.jpg"))).toMatchObject({
       widthPx: 1920,
       heightPx: 1280,
       hasAlpha: false,
     });
-    expect(await probePicture(file("lantern-mark.png"))).toEqual({
+    expect(await probePicture(file("lantern-mark.png"))).toMatchObject({
       widthPx: 560,
       heightPx: 560,
       hasAlpha: true,
@@ -21,7 +21,7 @@ describe("pictures", () => {
     const opaque = createCanvas(40, 20);
     const context = opaque.getContext("2d");
     context.fillRect(0, 0, 40, 20);
-    expect(await probePicture(opaque.toBuffer("image/png"))).toEqual({
+    expect(await probePicture(opaque.toBuffer("image/png"))).toMatchObject({
       widthPx: 40,
       heightPx: 20,
       hasAlpha: false,
@@ -30,10 +30,10 @@ describe("pictures", () => {
 
   test("a broken one, one that is none and one that would fill the memory are refused in a sentence", async () => {
     const broken = file("lantern-mark.png").slice(0, 900);
-    expect(await probePicture(broken)).toEqual({
+    expect(await probePicture(broken)).toMatchObject({
       problem: expect.stringMatching(/broken.*Nothing was added/),
     });
-    expect(await probePicture(new TextEncoder().encode("no picture"))).toEqual({
+    expect(await probePicture(new TextEncoder().encode("no picture"))).toMatchObject({
       problem: expect.stringMatching(/not a picture/),
     });
     expect(
@@ -53,7 +53,7 @@ describe("pictures", () => {
 
 describe("clips", () => {
   test("size, length, alpha and sound of WebM files", () => {
-    expect(probeVideo(file("harbour-night.webm"))).toEqual({
+    expect(probeVideo(file("harbour-night.webm"))).toMatchObject({
       widthPx: 1280,
       heightPx: 720,
       hasAlpha: false,
@@ -98,7 +98,7 @@ describe("clips", () => {
       box("trak", box("tkhd", words(21, {})), box("mdia", box("hdlr", words(6, { 2: 0x736f756e })))),
     );
     const mp4 = new Uint8Array([...head, ...moov]);
-    expect(probeVideo(mp4)).toEqual({
+    expect(probeVideo(mp4)).toMatchObject({
       widthPx: 640,
       heightPx: 360,
       hasAlpha: false,

@@ -4,10 +4,16 @@ import { imageSize } from "image-size";
 /** Larger pictures are refused before they are decoded: a small file can hold a picture that fills the memory. */
 const LONGEST_SIDE_PX = 12_000;
 const MOST_PIXELS = 60_000_000;
-const TYPES = new Set(["png", "jpg", "webp", "gif"]);
+const MIMES = { png: "image/png", jpg: "image/jpeg", webp: "image/webp", gif: "image/gif" } as const;
+type PictureType = keyof typeof MIMES;
 
 export type ProbedPicture =
-  | { readonly widthPx: number; readonly heightPx: number; readonly hasAlpha: boolean }
+  | {
+      readonly mime: (typeof MIMES)[PictureType];
+      readonly widthPx: number;
+      readonly heightPx: number;
+      readonly hasAlpha: boolean;
+    }
   | { readonly problem: string };
 
 /** Looks at a picture file: what it is, how large, whether any of it is clear. */
@@ -20,7 +26,8 @@ export async function probePicture(bytes: Uint8Array): Promise<ProbedPicture> {
       problem: "The file is not a picture that can be read (PNG, JPEG, WebP or GIF). Nothing was added.",
     };
   }
-  if (!TYPES.has(size.type ?? ""))
+  const type = size.type ?? "";
+  if (!isTaken(type))
     return {
       problem: `Pictures of the kind “${size.type}” are not taken in. Save it as PNG, JPEG or WebP; nothing was added.`,
     };
@@ -28,12 +35,17 @@ export async function probePicture(bytes: Uint8Array): Promise<ProbedPicture> {
     return {
       problem: `The picture has ${size.width}×${size.height} pixels; at most ${LONGEST_SIDE_PX} on a side and 60 million in all are taken in. Nothing was added; save a smaller one.`,
     };
-  if (!isWhole(size.type ?? "", bytes))
+  if (!isWhole(type, bytes))
     return { problem: "The picture is broken: its end is missing. Nothing was added; bring in a whole one." };
   try {
     const image = await loadImage(Buffer.from(bytes));
     if (image.width < 1 || image.height < 1) throw new Error("it has no pixels");
-    return { widthPx: image.width, heightPx: image.height, hasAlpha: hasClearPixels(image) };
+    return {
+      mime: MIMES[type],
+      widthPx: image.width,
+      heightPx: image.height,
+      hasAlpha: hasClearPixels(image),
+    };
   } catch (error) {
     return {
       problem: `The picture is broken (${error instanceof Error ? error.message : "it cannot be decoded"}). Nothing was added.`,
@@ -41,8 +53,10 @@ export async function probePicture(bytes: Uint8Array): Promise<ProbedPicture> {
   }
 }
 
+const isTaken = (type: string): type is PictureType => type in MIMES;
+
 /** Decoders show what there is of a file that was cut off; here it must be all. */
-function isWhole(type: string, bytes: Uint8Array): boolean {
+function isWhole(type: PictureType, bytes: Uint8Array): boolean {
   const ends = (...tail: number[]) => tail.every((byte, i) => bytes[bytes.length - tail.length + i] === byte);
   switch (type) {
     case "png":

@@ -1,6 +1,7 @@
 /** What the container of a clip says of it. */
 export type ProbedVideo =
   | {
+      readonly mime: "video/webm" | "video/mp4";
       readonly widthPx: number;
       readonly heightPx: number;
       readonly hasAlpha: boolean;
@@ -88,7 +89,7 @@ function probeWebm(view: DataView): ProbedVideo {
   walk(0, view.byteLength);
   if (widthPx < 1 || heightPx < 1) return { problem: "The clip has no picture. Nothing was added." };
   const durationMs = duration === null || !(duration > 0) ? null : (duration * scaleNs) / 1_000_000;
-  return { widthPx, heightPx, hasAlpha, hasSound, durationMs };
+  return { mime: "video/webm", widthPx, heightPx, hasAlpha, hasSound, durationMs };
 }
 
 /** A number of variable length; an ID keeps its marking bit. */
@@ -162,5 +163,5 @@ function probeMp4(view: DataView): ProbedVideo {
   walk(0, view.byteLength);
   if (widthPx < 1 || heightPx < 1) return { problem: "The clip has no picture. Nothing was added." };
   // MP4 as browsers play it carries no alpha.
-  return { widthPx, heightPx, hasAlpha: false, hasSound, durationMs };
+  return { mime: "video/mp4", widthPx, heightPx, hasAlpha: false, hasSound, durationMs };
 }

@@ -21,10 +21,11 @@ export function addMediaRoutes(app: Express, services: Services, deskGuard: Requ
       response.status(404).type("text").send("That file is not in the library.");
       return;
     }
-    const info = services.media.list().find(({ info: { file } }) => file === request.params.file)?.info;
+    // A file that no item names any more, or a clip's still: both are PNG unless an item says otherwise.
+    const mime = services.media.list().find(({ info: { file } }) => file === request.params.file)?.info.mime;
     response.setHeader("Cache-Control", "private, max-age=31536000, immutable");
     response.setHeader("Content-Disposition", "inline");
-    response.type(info?.type === "video" ? "video/webm" : "image/png");
+    response.type(mime ?? "image/png");
     response.sendFile(path, { acceptRanges: true, dotfiles: "allow" });
   });
 
