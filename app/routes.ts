@@ -12,6 +12,7 @@ export default [
   route("edit", "routes/edit.ts"),
   route("library-key", "routes/libraryKey.ts"),
   route("wear-style", "routes/wearStyle.ts"),
+  route("bring-template", "routes/bringTemplate.ts"),
   route("understand", "routes/understand.ts"),
   route("out/:token", "routes/out.tsx"),
 ] satisfies RouteConfig;

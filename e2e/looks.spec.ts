@@ -1,7 +1,9 @@
+import { readFileSync } from "node:fs";
 import { createCanvas } from "@napi-rs/canvas";
+import SQLite from "better-sqlite3";
 import { PNG } from "pngjs";
 import { brightness, largestDifference, pixel, shoot } from "./support/pixels.ts";
-import { expect, openDesk, output, seqOf, settled, takeSteps, test } from "./support/show.ts";
+import { expect, openDesk, seqOf, settled, takeSteps, test } from "./support/show.ts";
 
 /** Arms a cue by its number and takes it. */
 async function takeCue(desk: import("@playwright/test").Page, cueId: string): Promise<void> {
@@ -20,7 +22,7 @@ test("another style is worn from the next take on; what is on air keeps its look
   await takeSteps(page, wall, 1);
   const before = await shoot(wall);
   await page.getByRole("link", { name: "Looks" }).click();
-  await expect(page.getByText("Harbour horizon")).toBeVisible();
+  await expect(page.getByText("Harbour horizon", { exact: true })).toBeVisible();
   await page.getByRole("button", { name: /^Chalk quay/ }).click();
   await page.getByRole("button", { name: "Wear “Chalk quay”" }).click();
   await expect(page.getByText("The show wears this style")).toBeVisible();
@@ -96,6 +98,94 @@ test("a clip plays by the page's clock on two outputs at once, and a keyed one s
   // The green is gone: a corner of the stream is clear, and nowhere is it green.
   const shot = await shoot(stream);
   expect(pixel(shot, 60, 60)[3]).toBeLessThan(10);
+});
+
+test("clips on two outputs are at the same place, and are heard only where sound is on", async ({
+  page,
+  show,
+  openOutput,
+}) => {
+  await openDesk(page, show);
+  const wall = await openOutput(show, 0);
+  const stream = await openOutput(show, 1);
+  await takeCue(page, "cue-0020");
+  const clip = (screen: typeof wall) =>
+    screen.evaluate(() => {
+      const video = document.querySelector("video");
+      const box = video?.parentElement;
+      return video && !video.paused
+        ? {
+            at: video.currentTime - performance.now() / 1_000,
+            timeOrigin: performance.timeOrigin / 1_000,
+            muted: video.muted && box?.dataset.silenced !== "yes",
+          }
+        : undefined;
+    });
+  await expect.poll(async () => (await clip(wall)) && (await clip(stream)) && true).toBe(true);
+  // Each clip's beginning on the clock of the machine: the same for both, to within a few frames.
+  await expect
+    .poll(async () => {
+      const [a, b] = await Promise.all([clip(wall), clip(stream)]);
+      return a && b ? Math.abs(a.at - a.timeOrigin - (b.at - b.timeOrigin)) : 9;
+    })
+    .toBeLessThan(0.2);
+  // The wall plays sound (or was silenced by the browser, and says so); the stream does not.
+  expect((await clip(wall))?.muted).toBe(false);
+  expect((await clip(stream))?.muted).toBe(true);
+});
+
+test("an output of the key shows the alpha of the page in white over black", async ({
+  page,
+  show,
+  openOutput,
+}) => {
+  await show.kill();
+  const database = new SQLite(show.databaseFile);
+  database.prepare("update output set doc = json_set(doc, '$.signal', 'key') where id = 'stream'").run();
+  database.close();
+  await show.start();
+  await openDesk(page, show);
+  const key = await openOutput(show, 1);
+  const fill = await openOutput(show, 0);
+  await takeCue(page, "cue-0004");
+  await settled(key, await seqOf(fill));
+  await expect.poll(async () => pixel(await shoot(key), 800, 900)[0]).toBeGreaterThan(200);
+  const picture = await shoot(key);
+  // Grey everywhere, black where nothing is, and on the words as white as on a solid bar can be.
+  expect(pixel(picture, 960, 200)).toEqual([0, 0, 0, 255]);
+  let colored = 0;
+  for (let i = 0; i < picture.data.length; i += 4)
+    if (picture.data[i] !== picture.data[i + 1] || picture.data[i] !== picture.data[i + 2]) colored++;
+  expect(colored).toBe(0);
+});
+
+test("a template file is brought in, can be chosen on a page, and what cannot be read in it is told", async ({
+  page,
+  show,
+}) => {
+  await openDesk(page, show, "looks");
+  const saving = page.waitForEvent("download");
+  await page.getByRole("link", { name: /save as a file ?: Name, bare/ }).click();
+  const file = await (await saving).path();
+  const template = JSON.parse(readFileSync(file, "utf8")) as { name: string; objects: unknown[] };
+  template.name = "Name, our own";
+  template.objects.push({ id: "hologram", kind: "hologram" });
+  const input = page.getByLabel("Bring in a template");
+  const send = (name: string, text: string) =>
+    input.setInputFiles({ name, mimeType: "application/json", buffer: Buffer.from(text) });
+  await send("broken.json", "{");
+  await expect(page.getByText(/not JSON, so no template could be read/)).toBeVisible();
+  await send("own.json", JSON.stringify(template));
+  await expect(
+    page.getByText(/“Name, our own” can be chosen on pages.*“hologram” is left out/),
+  ).toBeVisible();
+  await expect(page.getByText("name strap, to choose on a page").first()).toBeVisible();
+  await send("own.json", JSON.stringify(template));
+  await expect(page.getByText(/has a template called “Name, our own” already/)).toBeVisible();
+  await page.getByRole("link", { name: "Prepare" }).click();
+  await page.locator("[data-cue=cue-0004] [aria-pressed]").first().click();
+  await page.getByRole("combobox", { name: "Look" }).selectOption("Name, our own");
+  await expect(page.getByText("saved", { exact: true })).toBeVisible();
 });
 
 test("stills: any page at any time by a link with a token, with alpha, as fill and as key", async ({

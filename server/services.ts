@@ -3,8 +3,9 @@ import type { IncomingMessage } from "node:http";
 import { join } from "node:path";
 import { gunzipSync } from "node:zlib";
 import { createContext } from "react-router";
-import type { CompileContext } from "../core/rundown/compile.ts";
+import type { CompileContext, Wardrobe } from "../core/rundown/compile.ts";
 import type { HouseStyle } from "../core/scene/houseStyle.ts";
+import type { Template } from "../core/scene/template.ts";
 import { FALLBACK_FONTS } from "../core/text/fontList.ts";
 import { FIELD_SETS } from "../designs/fieldSets.ts";
 import type { Seed } from "../designs/seed.ts";
@@ -23,7 +24,7 @@ import { FontStore } from "./store/fontStore.ts";
 import { LinkStore } from "./store/linkStore.ts";
 import { MediaStore } from "./store/mediaStore.ts";
 import { ScriptureStore } from "./store/scriptureStore.ts";
-import { createShow, findShowId, loadShow, type Show, saveStyle } from "./store/showStore.ts";
+import { addTemplate, createShow, findShowId, loadShow, type Show, saveStyle } from "./store/showStore.ts";
 
 /** Everything that loaders, actions and the live channel need. One per process. */
 export interface Services {
@@ -42,6 +43,10 @@ export interface Services {
   readonly style: () => HouseStyle;
   /** Dresses the whole show in another style; the air keeps the one it has. */
   readonly wearStyle: (style: HouseStyle) => Promise<void>;
+  /** What each outfit wears and offers now. */
+  readonly wardrobes: () => readonly Wardrobe[];
+  /** Offers a template for an outfit. @returns a sentence when it cannot be offered */
+  readonly offerTemplate: (outfitId: string, template: Template) => Promise<string | undefined>;
   /** Adds a font; cues are compiled anew with it. */
   readonly addFont: FontStore["add"];
   readonly buildId: string;
@@ -58,6 +63,9 @@ export interface ServiceOptions {
   /** Where pictures and clips are kept. */
   readonly mediaFolder: string;
 }
+
+/** Templates an outfit may offer for one field set. */
+const MOST_LOOKS = 40;
 
 const SHIPPED_TEXTS = [{ code: "web", name: "World English Bible", file: "web.osis.xml.gz" }];
 
@@ -121,6 +129,22 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
     show.outputs.map(({ id }) => id),
   );
   const live = new LiveServer({ host, rundown, contents, links, outputs: show.outputs, ...options });
+  let wardrobes = show.wardrobes;
+  const offerTemplate = async (outfitId: string, template: Template) => {
+    const wardrobe = wardrobes.find((candidate) => candidate.outfitId === outfitId);
+    if (!wardrobe) return "No outfit has that name. Nothing was changed.";
+    if (!FIELD_SETS.some(({ id }) => id === template.fieldSet))
+      return `The template is for fields called “${template.fieldSet}”, which no page has. Nothing was changed.`;
+    const offered = wardrobe.templates.get(template.fieldSet) ?? [];
+    if (offered.some((other) => other.template.name === template.name))
+      return `The outfit has a template called “${template.name}” already. Give this one another name; nothing was changed.`;
+    if (offered.length >= MOST_LOOKS)
+      return `The outfit offers ${MOST_LOOKS} templates for these fields, which is the most. Nothing was changed.`;
+    await addTemplate(db, contents, show.id, outfitId, template);
+    wardrobes = (await loadShow(db, contents, show.id)).wardrobes;
+    rundown.setContext({ wardrobes });
+    return undefined;
+  };
   const stills = new StillPainter(
     (hash) => contents.find(hash),
     (file) => media.readFile(file),
@@ -141,6 +165,8 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
     stills,
     style: () => style,
     wearStyle,
+    wardrobes: () => wardrobes,
+    offerTemplate,
     addFont: async (id, name, bytes) => {
       const added = await fonts.add(id, name, bytes);
       if ("font" in added) rundown.setContext({ fallbackFonts: fallbackFonts() });

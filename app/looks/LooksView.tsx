@@ -1,3 +1,4 @@
+import { Upload } from "lucide-react";
 import { useMemo, useState } from "react";
 import { useRevalidator } from "react-router";
 import type { HouseStyle } from "../../core/scene/houseStyle.ts";
@@ -15,6 +16,7 @@ import type { DeskOutfit } from "../desk/outfit.ts";
 import type { Drawing } from "../live/drawing.ts";
 import { PagePicture } from "../ui/PagePicture.tsx";
 import standIn from "../ui/standInPicture.svg";
+import { bringTemplate, templateFile } from "./templateFiles.ts";
 
 export interface ShownWardrobe {
   readonly outfitId: string;
@@ -70,6 +72,17 @@ export function LooksView({
     await revalidate();
   };
 
+  const bring = async (file: File) => {
+    const brought = await bringTemplate(outfitId, file);
+    if ("problem" in brought) store.say("trouble", brought.problem);
+    else
+      store.say(
+        brought.problems.length > 0 ? "trouble" : "word",
+        [`“${brought.name}” can be chosen on pages from now on.`, ...brought.problems].join(" "),
+      );
+    await revalidate();
+  };
+
   if (!style || !wardrobe) return null;
   return (
     <div className="relative flex min-h-0 flex-1 flex-col">
@@ -115,11 +128,25 @@ export function LooksView({
             </button>
           ))}
         </div>
+        <label className="ml-auto inline-flex min-h-10 cursor-pointer items-center gap-2 rounded-lg bg-lifted px-4 text-[15px] focus-within:outline-2 focus-within:outline-offset-2 focus-within:outline-act hover:bg-edge">
+          <Upload aria-hidden="true" className="size-4.5" />
+          Bring in a template
+          <input
+            type="file"
+            accept="application/json,.json"
+            className="sr-only"
+            onChange={(event) => {
+              const file = event.target.files?.[0];
+              event.target.value = "";
+              if (file) void bring(file);
+            }}
+          />
+        </label>
         <button
           type="button"
           disabled={seen === worn}
           onClick={() => void wear(seen)}
-          className="ml-auto min-h-10 rounded-lg bg-act px-4 text-[15px] font-bold text-on-bright hover:brightness-110 disabled:bg-lifted disabled:font-normal disabled:text-second"
+          className="min-h-10 rounded-lg bg-act px-4 text-[15px] font-bold text-on-bright hover:brightness-110 disabled:bg-lifted disabled:font-normal disabled:text-second"
         >
           {seen === worn ? "The show wears this style" : `Wear “${seen}”`}
         </button>
@@ -235,6 +262,13 @@ function TemplateGrid({
               {FIELD_SETS.find(({ id }) => id === template.fieldSet)?.name.toLowerCase()}
               {!templates[i]?.isWorn && ", to choose on a page"}
             </p>
+            <a
+              href={templateFile(template).address}
+              download={templateFile(template).name}
+              className="inline-flex min-h-6 items-center text-[14px] text-act hover:underline"
+            >
+              save as a file<span className="sr-only">: {template.name}</span>
+            </a>
             {findings.map((finding) => (
               <p key={JSON.stringify(finding)} className="text-[14px] text-attention">
                 {explainFinding(finding)}

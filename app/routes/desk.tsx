@@ -1,5 +1,5 @@
 import { useEffect, useState } from "react";
-import { NavLink, Outlet } from "react-router";
+import { NavLink, Outlet, type ShouldRevalidateFunctionArgs } from "react-router";
 import type { PinnedDocument } from "../../core/screens/dress.ts";
 import { contentsOf } from "../../core/show/state.ts";
 import { DeskContext } from "../desk/deskContext.ts";
@@ -9,7 +9,7 @@ import { getServices, wornBy } from "../services.server.ts";
 import type { Route } from "./+types/desk.ts";
 
 export function loader({ context }: Route.LoaderArgs) {
-  const { show, host, rundown, contents, links, live, buildId } = getServices(context);
+  const { show, host, rundown, contents, links, live, wardrobes, buildId } = getServices(context);
   const cues = rundown.views();
   const wanted = new Set(contentsOf(host.state));
   for (const { compiled } of cues) if ("hash" in compiled) wanted.add(compiled.hash);
@@ -24,7 +24,7 @@ export function loader({ context }: Route.LoaderArgs) {
     outfits: show.outfits.map((outfit) => ({
       ...outfit,
       looks: Object.fromEntries(
-        [...(show.wardrobes.find(({ outfitId }) => outfitId === outfit.id)?.templates ?? [])].map(
+        [...(wardrobes().find(({ outfitId }) => outfitId === outfit.id)?.templates ?? [])].map(
           ([fieldSet, offered]) => [fieldSet, offered.map(({ template }) => template.name)],
         ),
       ),
@@ -41,9 +41,9 @@ export function loader({ context }: Route.LoaderArgs) {
   };
 }
 
-/** The live channel keeps the desk current; moving between views asks the server for nothing. */
-export function shouldRevalidate() {
-  return false;
+/** The live channel keeps the desk current; only what Looks changes about outfits is asked for again. */
+export function shouldRevalidate({ currentUrl, nextUrl }: ShouldRevalidateFunctionArgs) {
+  return currentUrl.pathname === "/looks" && nextUrl.pathname === "/looks";
 }
 
 export default function DeskRoute({ loaderData }: Route.ComponentProps) {

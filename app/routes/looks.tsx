@@ -4,12 +4,12 @@ import { getServices } from "../services.server.ts";
 import type { Route } from "./+types/looks.ts";
 
 export function loader({ context }: Route.LoaderArgs) {
-  const { show, style, media } = getServices(context);
+  const { wardrobes, style, media } = getServices(context);
   const sampleOf = (type: "picture" | "video") => media.list().find(({ info }) => info.type === type) ?? null;
   return {
     samples: { picture: sampleOf("picture"), clip: sampleOf("video") },
     worn: style().name,
-    wardrobes: show.wardrobes.map(({ outfitId, templates }) => ({
+    wardrobes: wardrobes().map(({ outfitId, templates }) => ({
       outfitId,
       templates: [...templates.values()].flatMap((offered) =>
         offered.map(({ template }, rank) => ({ template, isWorn: rank === 0 })),

@@ -126,6 +126,34 @@ export async function loadShow(db: Db, contents: ContentStore, showId: string): 
   };
 }
 
+/** Offers one more template for an outfit; the one it wears stays. */
+export async function addTemplate(
+  db: Db,
+  contents: ContentStore,
+  showId: string,
+  outfitId: string,
+  template: Template,
+): Promise<void> {
+  const hash = await contents.keep(template);
+  const { rank } = await db
+    .selectFrom("template")
+    .select(({ fn }) => fn.max("rank").as("rank"))
+    .where("show_id", "=", showId)
+    .where("outfit_id", "=", outfitId)
+    .where("field_set", "=", template.fieldSet)
+    .executeTakeFirstOrThrow();
+  await db
+    .insertInto("template")
+    .values({
+      show_id: showId,
+      outfit_id: outfitId,
+      field_set: template.fieldSet,
+      rank: rank === null ? 0 : Number(rank) + 1,
+      content_hash: hash,
+    })
+    .execute();
+}
+
 /** Another house style for the whole show. What is on air keeps the one it was taken with. */
 export async function saveStyle(
   db: Db,
