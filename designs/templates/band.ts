@@ -1,3 +1,4 @@
+// Data, and longer than other files for it: one template after another, each standing by itself.
 import type { Template } from "../../core/scene/template.ts";
 import { fading, rising, sliding, springing, squeezing, staggered, uncovering } from "../moves.ts";
 import {

@@ -1,3 +1,4 @@
+// Data, and longer than other files for it: one template after another, each standing by itself.
 import type { SceneObject, Template } from "../../core/scene/template.ts";
 import {
   breathing,
