@@ -19,7 +19,7 @@ const page = (fieldSet: string, values: Record<string, string>, { stayMs, look }
 const strap = (name: string, role: string, look?: string): CueDoc =>
   page("name", { name, role }, { stayMs: 8_000, ...(look ? { look } : {}) });
 const song = (title: string, text: string): CueDoc => ({ kind: "song", title, credit: "", text, lines: {} });
-const reading = (reference: string): CueDoc => ({ kind: "reading", reference, text: "web" });
+const reading = (reference: string): CueDoc => ({ kind: "reading", reference, text: "web", numbers: true });
 
 const media = (id: string, name: string, file: string, more: Partial<SeedMedia> = {}): SeedMedia => ({
   id,

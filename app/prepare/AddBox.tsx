@@ -115,7 +115,7 @@ function AddMenu({ onAdd }: { onAdd: (doc: CueDoc) => Promise<boolean> }) {
       doc: { kind: "page", fieldSet: id, values: {}, look: null, stayMs: null },
     })),
     { name: "Song", doc: { kind: "song", title: "", credit: "", text: "", lines: {} } },
-    { name: "Reading", doc: { kind: "reading", reference: "", text: "web" } },
+    { name: "Reading", doc: { kind: "reading", reference: "", text: "web", numbers: true } },
   ];
   return (
     <DropdownMenu.Root>

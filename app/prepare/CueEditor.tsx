@@ -93,6 +93,15 @@ function ReadingForm({
           className={`${fieldClass} max-w-md font-words text-[20px]`}
         />
       </Labelled>
+      <label className="flex items-center gap-2.5 text-[15px]">
+        <input
+          type="checkbox"
+          checked={doc.numbers}
+          onChange={(event) => onType({ ...doc, numbers: event.target.checked })}
+          className="size-5 accent-act"
+        />
+        Verse numbers in the words
+      </label>
       {flow?.occurrences.map((occurrence, index) => (
         <div key={occurrence.key} className="flex">
           <BracketColumns

@@ -10,7 +10,7 @@ import { prepareText } from "../text/prepare.ts";
 import type { Shaper } from "../text/shaper.ts";
 import { nameForReference } from "../words/books.ts";
 import { divideByFit, divideByLines } from "../words/divide.ts";
-import type { FlowUnit } from "../words/flow.ts";
+import { type FlowUnit, joinUnits } from "../words/flow.ts";
 import { fillOfRoom, type MeasuredUnits, type Room } from "../words/measure.ts";
 import type { Passage } from "../words/passage.ts";
 import { formatPassage, type ReferenceProblem } from "../words/reference.ts";
@@ -177,7 +177,7 @@ function compileSong(doc: SongDoc, context: CompileContext): Compiled {
       cueKind: "song",
       title: song.title,
       values: { credit: doc.credit.trim() || song.credit },
-      flow: { field: "words", occurrences, divisions },
+      flow: { field: "words", numbers: false, occurrences, divisions },
     },
   };
 }
@@ -235,8 +235,16 @@ function compileReading(doc: ReadingDoc, context: CompileContext): Compiled {
       book: passage.from.book,
       units: fitting,
     });
-    for (const [outfitId, { room, fonts }] of rooms) {
-      const measured = fitting.map((unit) => ({ unit, segments: segmentsOf(unit.text, fonts) }));
+    for (const [outfitId, { room, fonts, hangs }] of rooms) {
+      // A number that does not hang takes room in its line; measured at full size, it is never too little.
+      const inLine = doc.numbers && !hangs;
+      const measured = fitting.map((unit, i) => ({
+        unit,
+        segments: segmentsOf(
+          inLine ? joinUnits(fitting, i, i + 1, true).replaceAll("^", "") : unit.text,
+          fonts,
+        ),
+      }));
       divisions[outfitId]?.push(divideByFit(fitting, (from, to) => fillOfRoom(measured, room, from, to)));
     }
   }
@@ -251,7 +259,7 @@ function compileReading(doc: ReadingDoc, context: CompileContext): Compiled {
         .map(({ passage }, i) => shortTitle(passage, i > 0 ? found.passages[i - 1]?.passage : undefined))
         .join("; "),
       values: { reference: "", translation: found.textName },
-      flow: { field: "words", occurrences, divisions },
+      flow: { field: "words", numbers: doc.numbers, occurrences, divisions },
     },
   };
 }
@@ -265,6 +273,8 @@ function shortTitle(passage: Passage, before: Passage | undefined): string {
 interface ReadingRoom {
   readonly room: Room;
   readonly fonts: FontChoice;
+  /** Verse numbers stand in the margin. */
+  readonly hangs: boolean;
 }
 
 /** The words box of each outfit's reading template, at the size that can be read from the last row. */
@@ -280,6 +290,7 @@ function readingRooms(context: CompileContext): Map<string, ReadingRoom> {
     const heightEm = object.box.height / object.readableSizePx;
     rooms.set(outfitId, {
       fonts,
+      hangs: object.hangNumbers,
       room: {
         // Half a hundredth is left for kerning that changes where a line ends.
         widthEm: (object.box.width / object.readableSizePx) * 0.995,

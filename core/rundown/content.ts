@@ -18,6 +18,8 @@ const occurrenceSchema = z.strictObject({
 export type Occurrence = z.infer<typeof occurrenceSchema>;
 
 const flowSchema = z.strictObject({
+  /** Whether verses are numbered in the words. */
+  numbers: z.boolean(),
   /** The field the words of a step go to. */
   field: z.string().max(40),
   occurrences: z.array(occurrenceSchema).max(1_000),

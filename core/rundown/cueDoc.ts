@@ -28,6 +28,8 @@ export const readingDocSchema = z.strictObject({
   reference: z.string().max(400),
   /** Code of the scripture text. */
   text: z.string().min(1).max(40),
+  /** Whether verse numbers stand in the words. */
+  numbers: z.boolean(),
 });
 
 export const cueDocSchema = z.discriminatedUnion("kind", [pageDocSchema, songDocSchema, readingDocSchema]);

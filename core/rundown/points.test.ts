@@ -1,5 +1,5 @@
 import { describe, expect, test } from "vitest";
-import { compile, page, prepareBench, song } from "../test-support/contents.ts";
+import { compile, page, prepareBench, reading, song } from "../test-support/contents.ts";
 import { pointCounts } from "./compile.ts";
 import { stepsOf, valuesAt } from "./steps.ts";
 
@@ -56,6 +56,18 @@ describe("what a page wears and needs", () => {
     const lost = compile(bench, page("picture", { picture: "lost", caption: "" }));
     expect([lost.values.picture, lost.media]).toEqual(["lost", []]);
     Object.assign(bench.context, { findMedia });
+  });
+
+  test("verse numbers stand before the first words of each verse, and nowhere else", () => {
+    const numbered = compile(bench, { ...reading, numbers: true } as typeof reading);
+    const words = stepsOf(numbered)
+      .filter(({ kind }) => kind === "words")
+      .map(({ anchor }) => valuesAt(numbered, "band", anchor)?.words);
+    expect(words[0]).toBe(
+      "^23^\u00a0Those who go down to the sea in ships,\nwho do business in great waters,",
+    );
+    expect(words[1]).toMatch(/^\^24\^\u00a0these see/);
+    expect(compile(bench, reading).flow?.numbers).toBe(false);
   });
 
   test("those who sing see what comes next, over the end of a section too", () => {

@@ -125,7 +125,7 @@ export function valuesAt(content: PageContent, outfitId: string, anchor: Anchor)
   const values: Record<string, string> = {
     ...content.values,
     credit: chunk.isLast ? (content.values.credit ?? "") : "",
-    [content.flow.field]: joinUnits(occurrence.units, from, to),
+    [content.flow.field]: joinUnits(occurrence.units, from, to, content.flow.numbers),
     section: occurrence.label,
     title: content.title,
     next: nextWords(content.flow, outfitId, chunk),
@@ -146,7 +146,7 @@ function nextWords(flow: Flow, outfitId: string, { occurrence, to }: Chunk): str
   const later = to < occurrence.units.length ? occurrence : flow.occurrences[index + 1];
   if (!later) return "";
   const next = findChunk(flow, outfitId, { occurrence: later.key, unit: later === occurrence ? to : 0 });
-  return next ? joinUnits(next.occurrence.units, next.from, next.to) : "";
+  return next ? joinUnits(next.occurrence.units, next.from, next.to, flow.numbers) : "";
 }
 
 /** The first step after an anchor, in a content that may have been edited since: undefined at the end. */

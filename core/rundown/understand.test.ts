@@ -8,7 +8,7 @@ const ask = (typed: string) => understand(typed, bench.context.read);
 describe("what is typed into the one box", () => {
   test("a reference is a reading", () => {
     expect(ask(" Ps 107:23-25 ")).toEqual({
-      doc: { kind: "reading", reference: "Ps 107:23-25", text: "web" },
+      doc: { kind: "reading", reference: "Ps 107:23-25", text: "web", numbers: true },
     });
   });
 

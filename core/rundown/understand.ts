@@ -27,7 +27,8 @@ export function understand(
   }
   if (LIKE_A_REFERENCE.test(only)) {
     const found = read(textCode, only);
-    if (!("problem" in found)) return { doc: { kind: "reading", reference: only, text: textCode } };
+    if (!("problem" in found))
+      return { doc: { kind: "reading", reference: only, text: textCode, numbers: true } };
     // "Studio 54" may be a name; with verses it can only be a reference.
     if (WITH_VERSES.test(only) || found.why !== "unknownBook") return { problem: found.problem };
   }

@@ -142,7 +142,7 @@ export const song = (text: string, lines: Record<string, number> = {}): CueDoc =
   text,
   lines,
 });
-export const reading: CueDoc = { kind: "reading", reference: "Ps 107:23-25", text: "web" };
+export const reading: CueDoc = { kind: "reading", reference: "Ps 107:23-25", text: "web", numbers: false };
 
 /** The state of a show just opened. */
 export function openedState(): ShowState {

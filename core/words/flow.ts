@@ -20,12 +20,19 @@ export const flowUnitSchema = z.strictObject({
 });
 export type FlowUnit = z.infer<typeof flowUnitSchema>;
 
-/** The words of units [from, to) as one slide shows them. */
-export function joinUnits(units: readonly FlowUnit[], from: number, to: number): string {
+/**
+ * The words of units [from, to) as one slide shows them.
+ * @param numbers puts a raised number, tied by a no-break space, before the first words of each verse
+ */
+export function joinUnits(units: readonly FlowUnit[], from: number, to: number, numbers = false): string {
   let text = "";
   for (let i = from; i < to; i++) {
     const unit = units[i] as FlowUnit;
-    text += i === from ? unit.text : (unit.join === "line" ? "\n" : " ") + unit.text;
+    if (i > from) text += unit.join === "line" ? "\n" : " ";
+    const before = units[i - 1]?.verse;
+    const isNew = unit.verse && (before?.verse !== unit.verse.verse || before.chapter !== unit.verse.chapter);
+    if (numbers && unit.verse && isNew) text += `^${unit.verse.verse}^\u00a0`;
+    text += unit.text;
   }
   return text;
 }

@@ -135,7 +135,7 @@ describe("the rundown", () => {
   });
 
   test("what cannot be compiled stays in the rundown with a sentence and is not taken", async () => {
-    const reading: CueDoc = { kind: "reading", reference: "Ps 151:2", text: "web" };
+    const reading: CueDoc = { kind: "reading", reference: "Ps 151:2", text: "web", numbers: true };
     await edit({ kind: "addCue", cueId: "bad-reading", doc: reading, afterId: null });
     expect(views()[0]?.compiled).toEqual({ problem: "There is no Psalm 151; Psalms has 150 psalms." });
     expect(show.services.rundown.ready().some(({ cueId }) => cueId === "bad-reading")).toBe(false);
