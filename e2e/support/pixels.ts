@@ -13,6 +13,12 @@ export async function shoot(what: Page | Locator): Promise<PNG> {
   return PNG.sync.read(await what.screenshot(options));
 }
 
+/**
+ * How far two windows with the same elements may lie apart, of 255: a browser lays translucent plates together in
+ * one layer or in several, by what moved there before, and rounds once for each.
+ */
+export const LAYER_ROUNDING = 1;
+
 /** The largest difference of any channel of any pixel within an area; 255 when the sizes differ. */
 export function largestDifference(
   a: PNG,
