@@ -85,7 +85,7 @@ export function lanternEvening(): Seed {
       }),
       page("standings", { heading: "Lanterns lit, by street", rows: STREETS }),
       page("standings", { heading: "Lanterns lit, by street", rows: LATER }),
-      page("bars", { heading: "Lanterns lit", rows: LATER }),
+      page("bars", { heading: "Lanterns lit", rows: LATER }, { stayMs: 10_000 }),
       page("picture", { picture: "demo-upper-slip", caption: "The upper slip, winter" }),
       page("loop", { clip: "demo-harbour-night", name: "Harbour at night" }),
       page("clip", { clip: "demo-lanterns-rise", caption: "Lanterns rise" }),

@@ -112,7 +112,7 @@ export const FIELD_SETS: readonly FieldSet[] = [
     [lines("rows", "Rows", "Name | number, one on each line"), line("heading", "Heading", "Above the bars")],
     { titledBy: "heading" },
   ),
-  set("squeeze", "Squeeze", "picture", [
+  set("squeeze", "Squeeze", "words", [
     line("heading", "Heading", "Beside the window"),
     lines("body", "Words", "Under the heading", 600),
   ]),
