@@ -1,8 +1,10 @@
-import type { CueDoc } from "../core/rundown/cueDoc.ts";
+import { type CueDoc, type ReadingDoc, readingCue, type SongDoc, songCue } from "../core/rundown/cueDoc.ts";
+import { NO_CREDITS } from "../core/words/credits.ts";
+import { type SongFields, songOf } from "../core/words/songFields.ts";
 import { HARBOUR_LAMP } from "../designs/houseStyles.ts";
 import type { Seed, SeedMedia } from "../designs/seed.ts";
 import { ALL_OUTFITS, FIVE_OUTPUTS, FIVE_PLAN, STARTER_LAYERS } from "../designs/starter.ts";
-import { CARRY_THE_LAMP_DOWN, HARBOUR_KIND, NINE_BELLS } from "./songs.ts";
+import { CARRY_THE_LAMP_DOWN, HARBOUR_KIND, NINE_BELLS, PUERTO_AMABLE } from "./songs.ts";
 
 interface More {
   readonly stayMs?: number;
@@ -18,8 +20,29 @@ const page = (fieldSet: string, values: Record<string, string>, { stayMs, look }
 });
 const strap = (name: string, role: string, look?: string): CueDoc =>
   page("name", { name, role }, { stayMs: 8_000, ...(look ? { look } : {}) });
-const song = (title: string, text: string): CueDoc => ({ kind: "song", title, credit: "", text, lines: {} });
-const reading = (reference: string): CueDoc => ({ kind: "reading", reference, text: "web", numbers: true });
+const librarySong = (id: string, title: string, text: string, more: Partial<SongFields> = {}) => ({
+  id,
+  song: { ...songOf(title, text), language: "en", ...more },
+});
+const LIBRARY = [
+  librarySong("demo-song-lamp", "Carry the Lamp Down", CARRY_THE_LAMP_DOWN, {
+    credits: { ...NO_CREDITS, publisher: "Merrow Quay singers", year: "2026", number: "Q-0017" },
+  }),
+  librarySong("demo-song-harbour", "Harbour Kind", HARBOUR_KIND, {
+    second: { language: "es", text: PUERTO_AMABLE },
+    credits: { ...NO_CREDITS, publisher: "Merrow Quay singers", year: "2025" },
+  }),
+  librarySong("demo-song-bells", "Nine Bells, No Wind", NINE_BELLS, {
+    credits: { ...NO_CREDITS, writers: "Traditional on the quay", publicDomain: true },
+  }),
+];
+const song = (id: string, more: Partial<SongDoc> = {}): CueDoc => {
+  const known = LIBRARY.find((candidate) => candidate.id === id);
+  if (!known) throw new Error(`The demo has no song "${id}"`);
+  return songCue({ ...known.song, source: { songId: id, revision: 1 }, ...more });
+};
+const reading = (reference: string, more: Partial<ReadingDoc> = {}): CueDoc =>
+  readingCue({ reference, text: "web", ...more });
 
 const media = (id: string, name: string, file: string, more: Partial<SeedMedia> = {}): SeedMedia => ({
   id,
@@ -63,22 +86,24 @@ export function lanternEvening(): Seed {
       outfits: ALL_OUTFITS,
       style: HARBOUR_LAMP,
       timeZone: "Europe/Lisbon",
+      licence: "40118",
     },
     media: MEDIA,
+    songs: LIBRARY,
     cues: [
       page("backdrop", { name: "Night harbour" }),
       page("corner", { mark: "Merrow Quay" }),
       page("title", { title: "Lantern Evening", subtitle: "The Net Loft, Merrow Quay" }),
       strap("Ilse Tarrow", "net mender"),
-      song("Carry the Lamp Down", CARRY_THE_LAMP_DOWN),
+      song("demo-song-lamp"),
       strap("Odhran Vael", "harbour pilot", "Name, on a bar"),
       reading("Ps 107:23-30"),
       strap("Brisa Quell", "lamp keeper", "Name, with a tab"),
-      song("Harbour Kind", HARBOUR_KIND),
+      song("demo-song-harbour"),
       strap("Noor Halvard", "boat school"),
-      reading("John 1:1-5"),
+      reading("John 1:1-5", { second: { text: "rv1909", how: "beside" } }),
       strap("Teodor Anselm", "leader of the quay singers"),
-      song("Nine Bells, No Wind", NINE_BELLS),
+      song("demo-song-bells", { creditAt: "end" }),
       page("crawl", {
         items:
           "Last ferry 22:40\nSoup in the sail room until ten\nHang lanterns on the harbour side\nThe walk to the water begins at 20:30, from Gannet Steps",

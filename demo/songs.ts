@@ -57,6 +57,30 @@ Refrain
 Words: Merrow Quay singers
 `;
 
+/** The same in Spanish, section by section. */
+export const PUERTO_AMABLE = `Estrofa 1
+Puerto amable, puerto abierto,
+guarda a quien regresa al puerto;
+fría la mano y larga la vía,
+deja una silla para quien se desvía.
+
+Estrofa 2
+Puerto amable, puerto hondo,
+cuida las barcas hasta el fondo;
+lo que el mar abierto llevó,
+tu libro en voz baja lo escribió.
+
+Estribillo
+Buena la piedra, buena la cuerda,
+buena la luz que la esperanza recuerda.
+
+Estrofa 3
+Puerto amable, puerto y hogar,
+llámanos si hay que vagar;
+deja una luz sobre el muro,
+para todos hay puerto seguro.
+`;
+
 export const NINE_BELLS = `[Verse 1]
 Nine bells, no wind,
 the sails hang like washing,

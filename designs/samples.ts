@@ -10,6 +10,8 @@ const COMMON: Readonly<Record<string, string>> = {
   mark: "Merrow Quay",
   words: "The ropewalk and the kiln are lit,\nthe steps, the upper slip;",
   next: "there’s one for every window sill\nand one for every ship.",
+  second: "La cordelería y el horno tienen luz,\nlos escalones y la rampa;",
+  secondTranslation: "Reina-Valera 1909",
   credit: "",
   section: "Verse 2",
   reference: "Psalm 107:23–24",
@@ -35,6 +37,7 @@ const OWN: Readonly<Record<string, Readonly<Record<string, string>>>> = {
   reading: {
     words: "Those who go down to the sea in ships,\nwho do business in great waters,",
     next: "these see Yahweh’s deeds,",
+    second: "Los que descienden á la mar en navíos, y hacen negocio en las muchas aguas,",
   },
   nowNext: { next: "Psalm 107:23–30" },
   credit: { title: "Carry the Lamp Down" },

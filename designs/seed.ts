@@ -2,6 +2,7 @@ import type { ChromaKey } from "../core/picture/chromaKey.ts";
 import type { CueDoc } from "../core/rundown/cueDoc.ts";
 import type { HouseStyle } from "../core/scene/houseStyle.ts";
 import type { Layer, Output, ScreenPlan } from "../core/screens/plan.ts";
+import type { SongFields } from "../core/words/songFields.ts";
 import type { StarterOutfit } from "./starter.ts";
 
 /** A show as it is made, before anything was edited in it. */
@@ -16,6 +17,8 @@ export interface NewShow {
   readonly style: HouseStyle;
   /** IANA zone for times of day. */
   readonly timeZone: string;
+  /** The venue's licence number for showing songs; empty when it has none. */
+  readonly licence: string;
 }
 
 /** What a database with no show in it is filled with. */
@@ -23,6 +26,8 @@ export interface Seed {
   readonly show: NewShow;
   /** Files of the library, beside the demo's code: id, name and what is known of them. */
   readonly media: readonly SeedMedia[];
+  /** The songs the library begins with. */
+  readonly songs: readonly { readonly id: string; readonly song: SongFields }[];
   readonly cues: readonly CueDoc[];
 }
 

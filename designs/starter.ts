@@ -4,6 +4,7 @@ import { BAND_TEMPLATES } from "./templates/band.ts";
 import { PORCH_TEMPLATES } from "./templates/porch.ts";
 import { RIBBON_TEMPLATES } from "./templates/ribbon.ts";
 import { STAGE_TEMPLATES } from "./templates/stageReturn.ts";
+import { TWO_LANGUAGES } from "./templates/twoLanguages.ts";
 import { WALL_TEMPLATES } from "./templates/wall.ts";
 
 /** What a new show starts with: layers, two screens, an outfit for each, and a plan. */
@@ -25,11 +26,31 @@ export interface StarterOutfit {
 }
 
 const OUTFITS = {
-  full: { id: "full", name: "Full words", linesPerSlide: 4, templates: WALL_TEMPLATES },
-  band: { id: "band", name: "Two-line band", linesPerSlide: 2, templates: BAND_TEMPLATES },
+  full: {
+    id: "full",
+    name: "Full words",
+    linesPerSlide: 4,
+    templates: [...WALL_TEMPLATES, ...TWO_LANGUAGES.full],
+  },
+  band: {
+    id: "band",
+    name: "Two-line band",
+    linesPerSlide: 2,
+    templates: [...BAND_TEMPLATES, ...TWO_LANGUAGES.band],
+  },
   ribbon: { id: "ribbon", name: "Ribbon", linesPerSlide: 2, templates: RIBBON_TEMPLATES },
-  porch: { id: "porch", name: "Portrait", linesPerSlide: 4, templates: PORCH_TEMPLATES },
-  stage: { id: "stage", name: "Stage return", linesPerSlide: 4, templates: STAGE_TEMPLATES },
+  porch: {
+    id: "porch",
+    name: "Portrait",
+    linesPerSlide: 4,
+    templates: [...PORCH_TEMPLATES, ...TWO_LANGUAGES.porch],
+  },
+  stage: {
+    id: "stage",
+    name: "Stage return",
+    linesPerSlide: 4,
+    templates: [...STAGE_TEMPLATES, ...TWO_LANGUAGES.stage],
+  },
 } as const satisfies Record<string, StarterOutfit>;
 
 export const STARTER_OUTFITS: readonly StarterOutfit[] = [OUTFITS.full, OUTFITS.band];

@@ -14,9 +14,11 @@ export function emptyShow(): Seed {
       outputs: STARTER_OUTPUTS,
       outfits: STARTER_OUTFITS,
       style: HARBOUR_LAMP,
+      licence: "",
       timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone,
     },
     media: [],
+    songs: [],
     cues: [],
   };
 }

@@ -1,20 +1,18 @@
 import { readFileSync } from "node:fs";
 import type { IncomingMessage } from "node:http";
 import { join } from "node:path";
-import { gunzipSync } from "node:zlib";
 import { createContext } from "react-router";
-import type { CompileContext, Wardrobe } from "../core/rundown/compile.ts";
+import type { Wardrobe } from "../core/rundown/compileContext.ts";
 import type { HouseStyle } from "../core/scene/houseStyle.ts";
 import type { Template } from "../core/scene/template.ts";
 import { FALLBACK_FONTS } from "../core/text/fontList.ts";
 import { FIELD_SETS } from "../designs/fieldSets.ts";
 import type { Seed } from "../designs/seed.ts";
-import { parseOsis } from "./files/osis.ts";
+import { readScriptureFile } from "./files/readScriptureFile.ts";
 import { loadShaper } from "./fonts.ts";
 import { LiveServer } from "./live/liveServer.ts";
 import { Rundown } from "./live/rundown.ts";
 import { ShowHost } from "./live/showHost.ts";
-import { createReader } from "./readings.ts";
 import { StillPainter } from "./stills/stillPainter.ts";
 import { AirLog } from "./store/airLog.ts";
 import { ContentStore } from "./store/contentStore.ts";
@@ -24,7 +22,17 @@ import { FontStore } from "./store/fontStore.ts";
 import { LinkStore } from "./store/linkStore.ts";
 import { MediaStore } from "./store/mediaStore.ts";
 import { ScriptureStore } from "./store/scriptureStore.ts";
-import { addTemplate, createShow, findShowId, loadShow, type Show, saveStyle } from "./store/showStore.ts";
+import {
+  addTemplate,
+  createShow,
+  findShowId,
+  loadShow,
+  type Show,
+  saveLicence,
+  saveStyle,
+} from "./store/showStore.ts";
+import { SongStore } from "./store/songStore.ts";
+import { type ReadText, readInWorker, TextImport } from "./words/textImport.ts";
 
 /** Everything that loaders, actions and the live channel need. One per process. */
 export interface Services {
@@ -34,7 +42,16 @@ export interface Services {
   readonly contents: ContentStore;
   readonly links: LinkStore;
   readonly scriptures: ScriptureStore;
-  readonly read: CompileContext["read"];
+  readonly songs: SongStore;
+  /** Brings scripture texts in. */
+  readonly textImport: TextImport;
+  /** Compiles readings anew: other texts are here now. */
+  readonly readAgain: () => void;
+  /** Takes a text out; cues that read from it say so. */
+  readonly removeText: (code: string) => Promise<void>;
+  /** The venue's licence number for this event. */
+  readonly licence: () => string;
+  readonly setLicence: (licence: string) => Promise<void>;
   readonly live: LiveServer;
   readonly media: MediaStore;
   readonly fonts: FontStore;
@@ -62,12 +79,17 @@ export interface ServiceOptions {
   readonly isOwnOrigin: (request: IncomingMessage) => boolean;
   /** Where pictures and clips are kept. */
   readonly mediaFolder: string;
+  /** How files of scripture are read; in a thread of its own when not said. */
+  readonly readText?: ReadText;
 }
 
 /** Templates an outfit may offer for one field set. */
 const MOST_LOOKS = 40;
 
-const SHIPPED_TEXTS = [{ code: "web", name: "World English Bible", file: "web.osis.xml.gz" }];
+const SHIPPED_TEXTS = [
+  { code: "web", name: "World English Bible", file: "web.osis.xml.gz" },
+  { code: "rv1909", name: "Reina-Valera 1909", file: "rv1909.osis.xml.gz" },
+];
 
 export async function openServices(db: Db, options: ServiceOptions): Promise<Services> {
   const { now, home, seed } = options;
@@ -84,13 +106,15 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
   const media = new MediaStore(db, contents, showId, options.mediaFolder);
   await media.load();
   if (isNew) await seedMedia(media, seed, home, now());
+  const songs = new SongStore(db);
+  await songs.load();
+  if (isNew) await songs.addAll(seed.songs, "seed-of-show", Math.round(now()));
   const fonts = new FontStore(db, showId, media, shaper);
   await fonts.load();
   const fallbackFonts = () => [...FALLBACK_FONTS, ...fonts.list().map(({ id }) => id)];
   const findMedia = (id: string) => media.find(id)?.hash;
   const cueStore = new CueStore(db, showId);
   await cueStore.load();
-  const read = createReader(scriptures);
   const rundown = new Rundown(cueStore, contents, {
     fieldSets: new Map(FIELD_SETS.map((fieldSet) => [fieldSet.id, fieldSet])),
     wardrobes: show.wardrobes,
@@ -98,9 +122,11 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
     fallbackFonts: fallbackFonts(),
     shaper,
     findMedia,
-    read,
+    scripture: scriptures,
+    licence: show.licence,
   });
   media.onChange(() => rundown.setContext({ findMedia }));
+  let { licence } = show;
   let style = show.style.style;
   const wearStyle = async (wanted: HouseStyle) => {
     const hash = await saveStyle(db, contents, show.id, wanted);
@@ -115,6 +141,7 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
       afterId = cueId;
     }
   }
+  const readAgain = () => rundown.setContext({ scripture: scriptures });
   const host = await ShowHost.open(
     new AirLog(db, contents, showId),
     contents,
@@ -149,7 +176,7 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
     (hash) => contents.find(hash),
     (file) => media.readFile(file),
     () => fonts.list(),
-    stillWorkerFile(),
+    workerFile("stills/stillWorker"),
   );
   return {
     show,
@@ -158,7 +185,19 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
     contents,
     links,
     scriptures,
-    read,
+    songs,
+    textImport: new TextImport(scriptures, options.readText ?? readInWorker(workerFile("files/textWorker"))),
+    readAgain,
+    removeText: async (code) => {
+      await scriptures.remove(code);
+      readAgain();
+    },
+    licence: () => licence,
+    setLicence: async (wanted) => {
+      await saveLicence(db, show.id, wanted);
+      licence = wanted;
+      rundown.setContext({ licence });
+    },
     live,
     media,
     fonts,
@@ -177,10 +216,10 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
   };
 }
 
-/** Beside the bundle, or the source. */
-function stillWorkerFile(): URL {
+/** A thread's file: beside the bundle, or the source. */
+function workerFile(source: string): URL {
   const isSource = import.meta.url.endsWith(".ts");
-  return new URL(isSource ? "./stills/stillWorker.ts" : "./stillWorker.js", import.meta.url);
+  return new URL(isSource ? `./${source}.ts` : `./${source.split("/").at(-1)}.js`, import.meta.url);
 }
 
 async function seedMedia(media: MediaStore, seed: Seed, home: string, atMs: number): Promise<void> {
@@ -202,15 +241,14 @@ async function seedMedia(media: MediaStore, seed: Seed, home: string, atMs: numb
 
 async function loadScriptures(db: Db, home: string): Promise<ScriptureStore> {
   const store = new ScriptureStore(db);
-  const have = new Set(
-    (await db.selectFrom("scripture_text").select("code").execute()).map(({ code }) => code),
-  );
+  await store.load();
+  const have = new Set(store.list().map(({ code }) => code));
   for (const { code, name, file } of SHIPPED_TEXTS) {
     if (have.has(code)) continue;
-    const xml = gunzipSync(readFileSync(join(home, "texts/scripture", file))).toString("utf8");
-    await store.add(parseOsis(xml, code, name));
+    const { verses, language, rights } = readScriptureFile(readFileSync(join(home, "texts/scripture", file)));
+    // Nothing else waits yet: all at once is quickest.
+    await store.add({ code, name, language, rights }, [verses], undefined, verses.length);
   }
-  await store.load();
   return store;
 }
 

@@ -2,7 +2,7 @@
 import { build } from "esbuild";
 
 await build({
-  entryPoints: ["server/main.ts", "server/stills/stillWorker.ts"],
+  entryPoints: ["server/main.ts", "server/stills/stillWorker.ts", "server/files/textWorker.ts"],
   entryNames: "[name]",
   outdir: "build/server",
   bundle: true,

@@ -19,6 +19,15 @@ export function NoticeBar() {
             <TriangleAlert aria-hidden="true" className="mt-0.5 size-5 shrink-0 text-attention" />
           )}
           <span>{notice.sentence}</span>
+          {notice.action && (
+            <button
+              type="button"
+              onClick={notice.action.act}
+              className="-my-1 min-h-8 shrink-0 rounded-md bg-lifted px-3 hover:bg-edge"
+            >
+              {notice.action.label}
+            </button>
+          )}
           <button
             type="button"
             aria-label="Put this message away"

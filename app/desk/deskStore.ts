@@ -17,6 +17,12 @@ export interface Notice {
   readonly id: string;
   readonly tone: "trouble" | "word";
   readonly sentence: string;
+  /** A way back, or on. */
+  readonly action: NoticeAction | null;
+}
+export interface NoticeAction {
+  readonly label: string;
+  readonly act: () => void;
 }
 
 /** A cue with its content, as the script shows it. */
@@ -39,6 +45,8 @@ export interface DeskSnapshot {
   readonly notice: Notice | null;
   /** A command is on its way. */
   readonly waiting: boolean;
+  /** The cue chosen for editing; new cues are added after it. */
+  readonly chosenId: string | null;
 }
 
 export interface DeskStart {
@@ -93,6 +101,7 @@ export class DeskStore {
       status: { kind: "connecting" },
       notice: null,
       waiting: false,
+      chosenId: start.cues[0]?.cueId ?? null,
     };
     this.#snapshot = { ...this.#snapshot, next: findNext(state, this.#snapshot.ready) };
   }
@@ -139,15 +148,56 @@ export class DeskStore {
     this.#connection = undefined;
   }
 
-  say(tone: Notice["tone"], sentence: string): void {
+  say(tone: Notice["tone"], sentence: string, action: NoticeAction | null = null): void {
     clearTimeout(this.#noticeTimer);
-    this.#change({ notice: { id: newId(), tone, sentence } });
+    this.#change({ notice: { id: newId(), tone, sentence, action } });
     this.#noticeTimer = setTimeout(() => this.#change({ notice: null }), NOTICE_MS);
   }
 
   dismissNotice(): void {
     clearTimeout(this.#noticeTimer);
     this.#change({ notice: null });
+  }
+
+  choose(cueId: string | null): void {
+    if (cueId !== this.#snapshot.chosenId) this.#change({ chosenId: cueId });
+  }
+
+  /** Takes in documents of a content that is only tried out. */
+  learn(documents: Readonly<Record<string, PinnedDocument>>): void {
+    this.#copy.hear({ kind: "documents", documents });
+    for (const document of Object.values(documents))
+      for (const listener of this.#documentListeners) listener(document);
+  }
+
+  /** Lets go of a content that was tried out, unless a cue has the very same. */
+  unlearn(hash: string): void {
+    if (!this.#snapshot.ready.some((cue) => cue.hash === hash)) this.#copy.documents.delete(hash);
+  }
+
+  /** Waits until a cue that was just added is here and can be taken; undefined when it does not come in time. */
+  whenReady(cueId: string, withinMs = 3_000): Promise<ReadyCue | undefined> {
+    const find = () => this.#snapshot.ready.find((cue) => cue.cueId === cueId);
+    const known = find();
+    if (known) return Promise.resolve(known);
+    return new Promise((resolve) => {
+      const settle = (cue: ReadyCue | undefined) => {
+        clearTimeout(timer);
+        this.#listeners.delete(check);
+        resolve(cue);
+      };
+      const check = () => {
+        const cue = find();
+        if (cue) settle(cue);
+      };
+      const timer = setTimeout(() => settle(undefined), withinMs);
+      this.#listeners.add(check);
+    });
+  }
+
+  /** Takes a step of any cue, armed or not. */
+  takeTarget(target: Target, how: "animated" | "cut" = "animated"): void {
+    this.#press(() => ({ kind: "take", target, how, builtOn: this.#snapshot.state.airRevision }));
   }
 
   take(how: "animated" | "dissolve" | "cut"): void {

@@ -1,9 +1,14 @@
 import { Plus } from "lucide-react";
 import { DropdownMenu } from "radix-ui";
 import { useEffect, useId, useRef, useState } from "react";
-import type { CueDoc } from "../../core/rundown/cueDoc.ts";
+import { looksLikeRows } from "../../core/rundown/bulkPages.ts";
+import { type CueDoc, readingCue, songCue } from "../../core/rundown/cueDoc.ts";
 import { PAGE_FIELD_SETS } from "../../designs/fieldSets.ts";
+import { CleanedLine } from "../ui/CleanedLine.tsx";
 import { cueKindName } from "../ui/cueWords.ts";
+import { postJson } from "../ui/postJson.ts";
+import { useCleanPaste } from "../ui/useCleanPaste.ts";
+import { BulkPages } from "./BulkPages.tsx";
 import { guardPaste } from "./guardPaste.ts";
 
 type Understood =
@@ -13,24 +18,38 @@ type Understood =
 const UNDERSTAND_AFTER_MS = 90;
 
 /** One box for everything: a reference, a name and role, or a whole song pasted; it says what it would become. */
-export function AddBox({ onAdd }: { onAdd: (doc: CueDoc) => Promise<boolean> }) {
+export function AddBox({
+  onAdd,
+  onAddAll,
+}: {
+  onAdd: (doc: CueDoc) => Promise<boolean>;
+  onAddAll: (docs: readonly CueDoc[]) => Promise<boolean>;
+}) {
   const [typed, setTyped] = useState("");
   const [understood, setUnderstood] = useState<{ typed: string; result: Understood } | null>(null);
   const sayId = useId();
   const latest = useRef(typed);
   latest.current = typed;
   const manyLines = typed.includes("\n");
+  /** Lines that are rather a list; a person may know better. */
+  const [isSong, setIsSong] = useState<boolean | null>(null);
+  const asRows = manyLines && !(isSong ?? !looksLikeRows(typed));
+  const paste = useCleanPaste(typed, setTyped, ["spaces", "chords"]);
 
   useEffect(() => {
     setUnderstood((known) => (known?.typed === typed ? known : null));
-    if (typed.trim() === "") return;
+    if (typed.trim() === "") setIsSong(null);
+    if (typed.trim() === "" || asRows) return;
     const timer = setTimeout(async () => {
       const result = await askServer(typed);
       if (latest.current === typed) setUnderstood({ typed, result });
     }, UNDERSTAND_AFTER_MS);
     return () => clearTimeout(timer);
-  }, [typed]);
+  }, [typed, asRows]);
 
+  const addRows = async (docs: readonly CueDoc[]) => {
+    if (await onAddAll(docs)) setTyped("");
+  };
   const add = async () => {
     if (typed.trim() === "") return;
     const result = understood?.typed === typed ? understood.result : await askServer(typed);
@@ -45,7 +64,7 @@ export function AddBox({ onAdd }: { onAdd: (doc: CueDoc) => Promise<boolean> }) 
 
   const result = understood?.result;
   return (
-    <div className="min-w-0 flex-1">
+    <div className="min-w-0 flex-1" data-add>
       <div className="flex items-start gap-2">
         <textarea
           id="add-box"
@@ -55,11 +74,19 @@ export function AddBox({ onAdd }: { onAdd: (doc: CueDoc) => Promise<boolean> }) 
           rows={manyLines ? 6 : 1}
           placeholder="Paste a song, or type “Ps 107:23-30”, or “Name, role”"
           onChange={(event) => setTyped(event.target.value)}
-          onPaste={(event) => guardPaste(event, (problem) => setUnderstood({ typed, result: { problem } }))}
+          onPaste={(event) => {
+            if (!guardPaste(event, (problem) => setUnderstood({ typed, result: { problem } })))
+              paste.onPaste(event);
+          }}
           onKeyDown={(event) => {
             if (event.key === "Enter" && (event.ctrlKey || (!event.shiftKey && !manyLines))) {
               event.preventDefault();
-              void add();
+              if (!asRows) void add();
+              else
+                event.currentTarget
+                  .closest("[data-add]")
+                  ?.querySelector<HTMLButtonElement>("[data-add-rows]")
+                  ?.click();
             }
           }}
           className="min-h-11 w-full resize-none rounded-lg border border-edge-strong bg-paper px-3.5 py-2.5 text-[16px] leading-snug text-ground placeholder:text-[#6d6054]"
@@ -67,15 +94,17 @@ export function AddBox({ onAdd }: { onAdd: (doc: CueDoc) => Promise<boolean> }) 
         <button
           type="button"
           onClick={add}
-          disabled={typed.trim() === ""}
+          disabled={typed.trim() === "" || asRows}
           className="min-h-11 shrink-0 rounded-lg bg-act px-4 text-[15px] font-bold text-on-bright hover:brightness-110 disabled:bg-lifted disabled:text-quiet"
         >
           Add
         </button>
         <AddMenu onAdd={onAdd} />
       </div>
-      <p id={sayId} aria-live="polite" className="mt-1.5 min-h-5 text-[14px]">
-        {result === undefined ? (
+      <CleanedLine cleaned={paste.cleaned} />
+      {asRows && <BulkPages text={typed} onAdd={addRows} onSong={() => setIsSong(true)} />}
+      <p id={sayId} aria-live="polite" className="mt-1.5 flex min-h-5 items-center gap-3 text-[14px]">
+        {asRows ? null : result === undefined ? (
           <span className="text-second">It is added after the chosen cue.</span>
         ) : "problem" in result ? (
           <span className="text-attention">{result.problem}</span>
@@ -86,25 +115,27 @@ export function AddBox({ onAdd }: { onAdd: (doc: CueDoc) => Promise<boolean> }) 
             adds it
           </span>
         )}
+        {manyLines && !asRows && (
+          <button
+            type="button"
+            onClick={() => setIsSong(false)}
+            className="min-h-8 rounded-md bg-lifted px-3 text-paper hover:bg-edge"
+          >
+            One page for each line
+          </button>
+        )}
       </p>
     </div>
   );
 }
 
 async function askServer(typed: string): Promise<Understood> {
-  try {
-    const response = await fetch("/understand", {
-      method: "POST",
-      headers: { "Content-Type": "application/json" },
-      body: JSON.stringify({ typed }),
-    });
-    return (await response.json()) as Understood;
-  } catch {
-    return {
+  return (
+    (await postJson<Understood>("/understand", { typed })) ?? {
       problem:
         "The server cannot be reached, so this cannot be added yet. What you typed stays here; try again.",
-    };
-  }
+    }
+  );
 }
 
 /** For a page of a chosen kind, empty, to be filled where it stands. */
@@ -114,8 +145,8 @@ function AddMenu({ onAdd }: { onAdd: (doc: CueDoc) => Promise<boolean> }) {
       name,
       doc: { kind: "page", fieldSet: id, values: {}, look: null, stayMs: null },
     })),
-    { name: "Song", doc: { kind: "song", title: "", credit: "", text: "", lines: {} } },
-    { name: "Reading", doc: { kind: "reading", reference: "", text: "web", numbers: true } },
+    { name: "Song", doc: songCue({ title: "", text: "" }) },
+    { name: "Reading", doc: readingCue({ reference: "", text: "web" }) },
   ];
   return (
     <DropdownMenu.Root>

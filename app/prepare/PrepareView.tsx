@@ -1,16 +1,22 @@
-import { Copy, Redo2, Trash2, Undo2 } from "lucide-react";
-import { useCallback, useEffect, useState } from "react";
+import { Copy, Copyright, Redo2, Replace, Trash2, Undo2 } from "lucide-react";
+import { useCallback, useEffect, useMemo, useState } from "react";
+import { useSearchParams } from "react-router";
 import type { CueDoc } from "../../core/rundown/cueDoc.ts";
 import type { Edit } from "../../core/rundown/edits.ts";
 import type { Anchor } from "../../core/rundown/steps.ts";
 import { useDesk, useDeskStore } from "../desk/deskContext.ts";
 import { NoticeBar } from "../desk/NoticeBar.tsx";
 import type { DeskOutfit } from "../desk/outfit.ts";
+import { useActor } from "../desk/useActor.ts";
+import { useDeskData } from "../desk/useDeskData.ts";
 import { newId } from "../ui/newId.ts";
 import { AddBox } from "./AddBox.tsx";
+import { CreditsPanel } from "./CreditsPanel.tsx";
 import { CueList } from "./CueList.tsx";
 import { CuePictures } from "./CuePictures.tsx";
 import { editorId } from "./editorId.ts";
+import { missingOf } from "./missingCredits.ts";
+import { ReplacePanel } from "./ReplacePanel.tsx";
 import { saveEdit } from "./saveEdit.ts";
 import { usePrepareKeys } from "./usePrepareKeys.ts";
 
@@ -19,16 +25,22 @@ export function PrepareView({ outfits }: { outfits: readonly DeskOutfit[] }) {
   const desk = useDesk();
   const store = useDeskStore();
   const { cues } = desk;
-  const [selectedId, setSelectedId] = useState<string | null>(cues[0]?.view.cueId ?? null);
+  const selectedId = desk.chosenId;
   const [anchor, setAnchor] = useState<Anchor | null>(null);
   const actor = useActor(store.windowId);
+  const { licence } = useDeskData();
+  const [parameters, setParameters] = useSearchParams();
+  const panel = parameters.get("panel");
   const index = cues.findIndex(({ view }) => view.cueId === selectedId);
   const selected = cues[index];
 
-  const select = useCallback((cueId: string | null) => {
-    setSelectedId(cueId);
-    setAnchor(null);
-  }, []);
+  const select = useCallback(
+    (cueId: string | null) => {
+      store.choose(cueId);
+      setAnchor(null);
+    },
+    [store],
+  );
 
   const edit = useCallback(
     async (wanted: Edit) => {
@@ -52,6 +64,22 @@ export function PrepareView({ outfits }: { outfits: readonly DeskOutfit[] }) {
       return outcome.kind === "saved";
     },
     [edit, selectedId, cues, select],
+  );
+
+  const addAll = useCallback(
+    async (docs: readonly CueDoc[]) => {
+      const added = docs.map((doc) => ({ cueId: newId(), doc }));
+      const outcome = await edit({
+        kind: "addCues",
+        cues: added,
+        afterId: selectedId ?? cues.at(-1)?.view.cueId ?? null,
+      });
+      if (outcome.kind !== "saved") return false;
+      select(added[0]?.cueId ?? null);
+      store.say("word", `${added.length} pages are in the rundown; Ctrl+Z takes them back.`);
+      return true;
+    },
+    [edit, selectedId, cues, select, store],
   );
 
   const act = {
@@ -92,25 +120,25 @@ export function PrepareView({ outfits }: { outfits: readonly DeskOutfit[] }) {
     open: () => selectedId && document.getElementById(editorId(selectedId))?.focus(),
     add: () => document.getElementById("add-box")?.focus(),
   };
-  usePrepareKeys(act);
+  const togglePanel = (name: "replace" | "credits") =>
+    setParameters(panel === name ? {} : { panel: name }, { replace: true });
+  const incomplete = useMemo(() => missingOf(cues, licence).length, [cues, licence]);
+  usePrepareKeys({ ...act, replace: () => togglePanel("replace") });
 
   // A cue that was deleted elsewhere cannot stay open.
   useEffect(() => {
     if (selectedId && index < 0 && cues.length > 0 && !cues.some(({ view }) => view.cueId === selectedId)) {
-      const timer = setTimeout(
-        () => setSelectedId((id) => (id === selectedId ? (cues[0]?.view.cueId ?? null) : id)),
-        400,
-      );
+      const timer = setTimeout(() => store.choose(cues[0]?.view.cueId ?? null), 400);
       return () => clearTimeout(timer);
     }
     return undefined;
-  }, [selectedId, index, cues]);
+  }, [selectedId, index, cues, store]);
 
   return (
     <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_420px]">
       <main aria-label="Rundown" className="relative flex min-h-0 flex-col">
         <div className="flex shrink-0 items-start gap-3 border-b border-edge bg-raised px-4 py-3">
-          <AddBox onAdd={add} />
+          <AddBox onAdd={add} onAddAll={addAll} />
           <div className="flex gap-1.5" role="toolbar" aria-label="Edit">
             <Tool
               label="Undo"
@@ -138,8 +166,36 @@ export function PrepareView({ outfits }: { outfits: readonly DeskOutfit[] }) {
               onPress={act.remove}
               icon={<Trash2 aria-hidden="true" className="size-4.5" />}
             />
+            <Tool
+              label="Find and replace"
+              keys="R"
+              isOn={panel === "replace"}
+              onPress={() => togglePanel("replace")}
+              icon={<Replace aria-hidden="true" className="size-4.5" />}
+            />
+            <Tool
+              label={incomplete === 0 ? "Credits" : `Credits: ${incomplete} incomplete`}
+              isOn={panel === "credits"}
+              onPress={() => togglePanel("credits")}
+              icon={
+                <span className="relative">
+                  <Copyright aria-hidden="true" className="size-4.5" />
+                  {incomplete > 0 && (
+                    <span className="absolute -top-3 -right-4 rounded-full bg-attention px-1.5 text-[13px] font-bold text-on-bright">
+                      {incomplete}
+                    </span>
+                  )}
+                </span>
+              }
+            />
           </div>
         </div>
+        {panel === "replace" && (
+          <ReplacePanel cues={cues} edit={edit} onChoose={select} onClose={() => togglePanel("replace")} />
+        )}
+        {panel === "credits" && (
+          <CreditsPanel cues={cues} onChoose={select} onClose={() => togglePanel("credits")} />
+        )}
         <CueList
           desk={desk}
           outfits={outfits}
@@ -158,6 +214,8 @@ export function PrepareView({ outfits }: { outfits: readonly DeskOutfit[] }) {
           <Key name="Del">delete</Key>
           <Key name="N">add</Key>
           <Key name="Ctrl+Z">undo</Key>
+          <Key name="R">replace</Key>
+          <Key name="F">find</Key>
         </p>
         <NoticeBar />
       </main>
@@ -177,38 +235,31 @@ export function PrepareView({ outfits }: { outfits: readonly DeskOutfit[] }) {
   );
 }
 
-/** Undo belongs to the person: the same browser tab, over reloads. */
-function useActor(fallback: string): string {
-  const [actor, setActor] = useState(fallback);
-  useEffect(() => {
-    const known = sessionStorage.getItem("vesko-person") ?? fallback;
-    sessionStorage.setItem("vesko-person", known);
-    setActor(known);
-  }, [fallback]);
-  return actor;
-}
-
 function Tool({
   label,
   keys,
   icon,
   disabled = false,
+  isOn = false,
   onPress,
 }: {
   label: string;
-  keys: string;
+  keys?: string;
   icon: React.ReactNode;
   disabled?: boolean;
+  /** Its panel is open. */
+  isOn?: boolean;
   onPress: () => void;
 }) {
   return (
     <button
       type="button"
       aria-label={label}
-      title={`${label} (${keys})`}
+      aria-pressed={isOn || undefined}
+      title={keys ? `${label} (${keys})` : label}
       disabled={disabled}
       onClick={onPress}
-      className="grid size-11 place-content-center rounded-lg bg-lifted hover:bg-edge disabled:text-quiet disabled:hover:bg-lifted"
+      className={`grid size-11 place-content-center rounded-lg hover:bg-edge disabled:text-quiet disabled:hover:bg-lifted ${isOn ? "bg-act-ground text-act" : "bg-lifted"}`}
     >
       {icon}
     </button>

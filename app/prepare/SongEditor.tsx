@@ -1,50 +1,89 @@
-import { useMemo } from "react";
-import { singInOrder } from "../../core/rundown/compile.ts";
-import type { Occurrence } from "../../core/rundown/content.ts";
+import { Tabs } from "radix-ui";
+import { useMemo, useRef } from "react";
+import type { PageContent } from "../../core/rundown/content.ts";
 import type { SongDoc } from "../../core/rundown/cueDoc.ts";
 import type { Anchor } from "../../core/rundown/steps.ts";
-import { divideByLines } from "../../core/words/divide.ts";
-import { parseSong, type SongSection } from "../../core/words/song.ts";
+import { textHasChords } from "../../core/words/chordPro.ts";
+import { cutAt, withCut } from "../../core/words/cuts.ts";
 import { useDeskStore } from "../desk/deskContext.ts";
 import type { DeskOutfit } from "../desk/outfit.ts";
-import { BracketColumns, LINE_PX } from "./Brackets.tsx";
-import { type BracketGroup, groupAlike } from "./bracketGroups.ts";
+import { CleanedLine } from "../ui/CleanedLine.tsx";
+import { useCleanPaste } from "../ui/useCleanPaste.ts";
+import { BracketColumns, COLUMN_PX, LINE_PX, type OnCut } from "./Brackets.tsx";
+import { CreditsTab } from "./CreditsTab.tsx";
+import { type DividedSection, divideSong, linesPerSlide } from "./dividedSong.ts";
 import { editorId } from "./editorId.ts";
 import { guardPaste } from "./guardPaste.ts";
 import { fieldClass, Labelled } from "./Labelled.tsx";
+import { OrderRow } from "./OrderRow.tsx";
+import { SecondLanguageTab } from "./SecondLanguageTab.tsx";
 
 const PADDING_PX = 8;
 const MOST_LINES_PER_SLIDE = 20;
-
-/** This song's own number of lines, else the outfit's. */
-const linesOf = (doc: SongDoc, outfit: DeskOutfit) => doc.lines[outfit.id] ?? outfit.linesPerSlide;
+const tabClass =
+  "min-h-9 rounded-t-md border-b-2 border-transparent px-3 text-[15px] text-second data-[state=active]:border-act data-[state=active]:text-paper hover:text-paper";
 
 /** A song as plain text, with brackets beside the lines that show how each outfit divides them. */
 export function SongEditor({
-  cueId,
+  id: songId,
   doc,
   outfits,
+  compiled,
+  inLibrary = false,
   onType,
   onAnchor,
 }: {
-  cueId: string;
+  id: string;
   doc: SongDoc;
   outfits: readonly DeskOutfit[];
+  /** What the server made of these very words; undefined while they are typed. */
+  compiled: PageContent | undefined;
+  /** In the library there is no event yet: how it is shown is said there. */
+  inLibrary?: boolean;
   onType: (doc: SongDoc) => void;
   onAnchor: (anchor: Anchor | null) => void;
 }) {
-  const id = editorId(cueId);
+  const id = editorId(songId);
   const store = useDeskStore();
-  const groups = useMemo(() => groupAlike(outfits, (outfit) => String(linesOf(doc, outfit))), [doc, outfits]);
-  const { sections, sung, divided } = useMemo(() => divide(doc, groups), [doc, groups]);
-  const lineCount = doc.text.split("\n").length;
+  const divided = useMemo(() => divideSong(doc, outfits, compiled), [doc, outfits, compiled]);
+  const sections = divided?.sections ?? [];
+  const groups = divided?.groups ?? [];
+  const latest = useRef(doc);
+  latest.current = doc;
+  const paste = useCleanPaste(doc.text, (text) => onType({ ...latest.current, text }), ["chords"]);
+  const hasChords = useMemo(() => textHasChords(doc.text), [doc.text]);
 
-  const follow = (element: HTMLTextAreaElement) => {
+  const placeOf = (element: HTMLTextAreaElement) => {
     const line = element.value.slice(0, element.selectionStart).split("\n").length - 1;
     for (const section of sections) {
-      const unit = section.sourceLines.indexOf(line);
-      if (unit >= 0) onAnchor({ occurrence: section.key, unit });
+      const unit = section.lineOfUnit.indexOf(line);
+      if (unit >= 0) return { section, unit };
     }
+    return undefined;
+  };
+  const follow = (element: HTMLTextAreaElement) => {
+    const place = placeOf(element);
+    if (place) onAnchor({ occurrence: place.section.section.key, unit: place.unit });
+  };
+  const cutIn =
+    (section: DividedSection): OnCut =>
+    (kind, unit, group) => {
+      const cut = cutAt(
+        kind,
+        section.section.key,
+        section.units,
+        unit,
+        group.outfits.map((outfit) => outfit.id),
+      );
+      latest.current = { ...latest.current, cuts: withCut(latest.current.cuts, cut) };
+      onType(latest.current);
+    };
+  /** Parts or joins the slides of every outfit before the line the caret is on. */
+  const cutHere = (element: HTMLTextAreaElement) => {
+    const place = placeOf(element);
+    if (!place || place.unit === 0) return;
+    const begins = place.section.divisions.some((starts) => starts.includes(place.unit));
+    for (const group of groups) cutIn(place.section)(begins ? "join" : "split", place.unit, group);
   };
 
   return (
@@ -60,112 +99,130 @@ export function SongEditor({
             className={`${fieldClass} text-[16px]`}
           />
         </Labelled>
-        <Labelled id={`${id}-credit`} label="Credit, with the last words">
+        <Labelled id={`${id}-version`} label="Version, where there are several">
           <input
-            id={`${id}-credit`}
-            value={doc.credit}
-            maxLength={500}
-            placeholder="from a last line such as “Words: …”"
-            onChange={(event) => onType({ ...doc, credit: event.target.value })}
+            id={`${id}-version`}
+            value={doc.version}
+            maxLength={80}
+            onChange={(event) => onType({ ...doc, version: event.target.value })}
             className={`${fieldClass} text-[16px]`}
           />
         </Labelled>
       </div>
-      {sung.length > 0 && (
-        <p className="flex flex-wrap items-center gap-1.5 text-[14px] text-second">
-          Order
-          {sung.map(({ key, label }) => (
-            <span
-              key={key}
-              className="rounded bg-lifted px-2 py-0.5 font-mono font-semibold text-paper"
-              title={label}
-            >
-              {key.split("#")[0]}
-            </span>
-          ))}
-        </p>
-      )}
-      <p className="flex flex-wrap items-center gap-x-4 gap-y-2 text-[14px] text-second">
-        Lines on a slide
-        {outfits.map((outfit) => (
-          <label key={outfit.id} className="flex items-center gap-2">
-            {outfit.name}
-            <input
-              type="number"
-              min={1}
-              max={MOST_LINES_PER_SLIDE}
-              value={linesOf(doc, outfit)}
-              onChange={(event) => {
-                const count = Math.round(event.target.valueAsNumber);
-                if (count >= 1 && count <= MOST_LINES_PER_SLIDE)
-                  onType({ ...doc, lines: { ...doc.lines, [outfit.id]: count } });
-              }}
-              className={`${fieldClass} w-16! text-center font-mono`}
-            />
-          </label>
-        ))}
-      </p>
-      <div className="flex">
-        <div className="relative">
-          {divided.map(({ section, divisions }) => (
-            <div key={section.key} className="absolute inset-y-0 left-0">
-              <BracketColumns
-                outfits={groups}
-                divisions={divisions}
-                lineOfUnit={section.sourceLines}
-                offsetPx={PADDING_PX}
-              />
-            </div>
-          ))}
-          <div style={{ width: groups.length * 18 + 10 }} />
-        </div>
-        <textarea
-          id={id}
-          aria-label="Words"
-          dir="auto"
-          value={doc.text}
-          rows={Math.max(6, lineCount)}
-          wrap="off"
-          spellCheck
-          placeholder={
-            "Verse 1\nPaste or type the words here.\nA blank line parts stanzas;\nlabels such as Chorus or [Bridge] name them."
-          }
-          onChange={(event) => {
-            onType({ ...doc, text: event.target.value });
-            follow(event.currentTarget);
-          }}
-          onPaste={(event) => guardPaste(event, (sentence) => store.say("trouble", sentence))}
-          onSelect={(event) => follow(event.currentTarget)}
-          className="font-words min-w-0 flex-1 resize-none overflow-x-auto overflow-y-hidden rounded-md border border-edge-strong bg-ground px-3 text-[18px] whitespace-pre placeholder:text-quiet"
-          style={{ lineHeight: `${LINE_PX}px`, paddingBlock: PADDING_PX - 1 }}
+      {divided && (
+        <OrderRow
+          id={`${id}-order`}
+          typed={doc.order}
+          order={divided.order}
+          sections={divided.song.sections}
+          onType={(order) => onType({ ...doc, order })}
         />
-      </div>
+      )}
+      <Tabs.Root defaultValue="words">
+        <Tabs.List aria-label="Parts of the song" className="mb-3 flex gap-1 border-b border-edge">
+          <Tabs.Trigger value="words" className={tabClass}>
+            Words
+          </Tabs.Trigger>
+          <Tabs.Trigger value="second" className={tabClass}>
+            {doc.second ? `Second language (${doc.second.language || "?"})` : "Second language"}
+          </Tabs.Trigger>
+          <Tabs.Trigger value="credits" className={tabClass}>
+            Credits
+          </Tabs.Trigger>
+        </Tabs.List>
+        <Tabs.Content value="words" className="flex flex-col gap-3">
+          {!inLibrary && (
+            <p className="flex flex-wrap items-center gap-x-4 gap-y-2 text-[14px] text-second">
+              Lines on a slide
+              {outfits.map((outfit) => (
+                <label key={outfit.id} className="flex items-center gap-2">
+                  {outfit.name}
+                  <input
+                    type="number"
+                    min={1}
+                    max={MOST_LINES_PER_SLIDE}
+                    value={linesPerSlide(doc, outfit)}
+                    onChange={(event) => {
+                      const count = Math.round(event.target.valueAsNumber);
+                      if (count >= 1 && count <= MOST_LINES_PER_SLIDE)
+                        onType({ ...doc, lines: { ...doc.lines, [outfit.id]: count } });
+                    }}
+                    className={`${fieldClass} w-16! text-center font-mono`}
+                  />
+                </label>
+              ))}
+              {doc.cuts.length > 0 && (
+                <button
+                  type="button"
+                  onClick={() => onType({ ...doc, cuts: [] })}
+                  className="min-h-8 rounded-md bg-lifted px-3 text-paper hover:bg-edge"
+                >
+                  Undo {doc.cuts.length === 1 ? "the part by hand" : `${doc.cuts.length} parts by hand`}
+                </button>
+              )}
+            </p>
+          )}
+          <CleanedLine cleaned={paste.cleaned} />
+          <div className="flex">
+            <div className="relative" style={{ width: groups.length * COLUMN_PX + 10 }}>
+              {sections.map((section) => (
+                <div key={section.section.key} className="absolute top-0 left-0">
+                  <BracketColumns
+                    groups={groups}
+                    divisions={section.divisions}
+                    lineOfUnit={section.lineOfUnit}
+                    offsetPx={PADDING_PX}
+                    onCut={cutIn(section)}
+                  />
+                </div>
+              ))}
+            </div>
+            <textarea
+              id={id}
+              aria-label="Words"
+              dir="auto"
+              lang={doc.language || undefined}
+              value={doc.text}
+              rows={Math.max(6, doc.text.split("\n").length)}
+              wrap="off"
+              spellCheck
+              placeholder={
+                "Verse 1\nPaste or type the words here.\nA blank line parts stanzas;\nlabels such as Chorus or [Bridge] name them."
+              }
+              onChange={(event) => {
+                onType({ ...doc, text: event.target.value });
+                follow(event.currentTarget);
+              }}
+              onPaste={(event) => {
+                if (!guardPaste(event, (sentence) => store.say("trouble", sentence))) paste.onPaste(event);
+              }}
+              onKeyDown={(event) => {
+                if (event.key !== "Enter" || !event.altKey || inLibrary) return;
+                event.preventDefault();
+                cutHere(event.currentTarget);
+              }}
+              onSelect={(event) => follow(event.currentTarget)}
+              className="font-words min-w-0 flex-1 resize-none overflow-x-auto overflow-y-hidden rounded-md border border-edge-strong bg-ground px-3 text-[18px] whitespace-pre placeholder:text-quiet"
+              style={{ lineHeight: `${LINE_PX}px`, paddingBlock: PADDING_PX - 1 }}
+            />
+          </div>
+          <p className="text-[14px] text-second">
+            {!inLibrary && (
+              <>
+                <kbd>Alt+Enter</kbd> parts or joins slides before this line on every screen; a press beside
+                it, on one.{" "}
+              </>
+            )}
+            {hasChords && "Chords are kept in the text and left out on slides."}
+          </p>
+        </Tabs.Content>
+        <Tabs.Content value="second">
+          <SecondLanguageTab id={id} doc={doc} onType={onType} />
+        </Tabs.Content>
+        <Tabs.Content value="credits">
+          <CreditsTab id={id} doc={doc} read={divided?.song.credits} inLibrary={inLibrary} onType={onType} />
+        </Tabs.Content>
+      </Tabs.Root>
     </>
   );
-}
-
-interface Divided {
-  readonly sections: readonly SongSection[];
-  readonly sung: readonly Occurrence[];
-  readonly divided: readonly { readonly section: SongSection; readonly divisions: readonly number[][] }[];
-}
-
-/** How the words divide as they are typed, before they are saved. */
-function divide(doc: SongDoc, groups: readonly BracketGroup[]): Divided {
-  const parsed = parseSong(doc.text, doc.title.trim());
-  if ("problem" in parsed) return { sections: [], sung: [], divided: [] };
-  const { sections } = parsed.song;
-  const occurrences = singInOrder(parsed.song);
-  return {
-    sections,
-    sung: occurrences,
-    divided: sections.flatMap((section) => {
-      const occurrence = occurrences.find(({ key }) => key === section.key);
-      if (!occurrence) return [];
-      const divisions = groups.map(({ outfits }) =>
-        divideByLines(occurrence.units, linesOf(doc, outfits[0] as DeskOutfit)),
-      );
-      return [{ section, divisions }];
-    }),
-  };
 }

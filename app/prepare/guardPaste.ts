@@ -1,5 +1,5 @@
 import type { ClipboardEvent } from "react";
-import { explainSongProblem } from "../../core/rundown/compile.ts";
+import { explainSongProblem } from "../../core/rundown/compileSong.ts";
 import { parseSong } from "../../core/words/song.ts";
 
 /** A text box slows to a halt with more than this in it; no song is near it. */

@@ -1,19 +1,14 @@
 import type { Edit, EditOutcome } from "../../core/rundown/edits.ts";
+import { postJson } from "../ui/postJson.ts";
 
 /** Sends one edit to the server. A failure on the way is told like a refusal: nothing is lost, it can be sent again. */
 export async function saveEdit(actor: string, edit: Edit): Promise<EditOutcome> {
-  try {
-    const response = await fetch("/edit", {
-      method: "POST",
-      headers: { "Content-Type": "application/json" },
-      body: JSON.stringify({ actor, edit }),
-    });
-    return (await response.json()) as EditOutcome;
-  } catch {
-    return {
+  const outcome = await postJson<EditOutcome>("/edit", { actor, edit });
+  return (
+    outcome ?? {
       kind: "refused",
       sentence:
         "The server cannot be reached, so this is not saved yet. What you typed is still here; it is sent again when you go on.",
-    };
-  }
+    }
+  );
 }

@@ -8,6 +8,7 @@ export interface PrepareActions {
   readonly step: (kind: "undo" | "redo") => void;
   readonly open: () => void;
   readonly add: () => void;
+  readonly replace: () => void;
 }
 
 /** The keys of Prepare. In a text box only Escape is ours: everything else is typing. */
@@ -59,6 +60,9 @@ function findAction(
     case "d":
     case "D":
       return event.altKey ? undefined : actions.duplicate;
+    case "r":
+    case "R":
+      return actions.replace;
     case "n":
     case "N":
       return actions.add;

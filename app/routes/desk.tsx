@@ -5,11 +5,13 @@ import { contentsOf } from "../../core/show/state.ts";
 import { DeskContext } from "../desk/deskContext.ts";
 import { DeskStore } from "../desk/deskStore.ts";
 import { Header } from "../desk/Header.tsx";
+import { FindBox } from "../find/FindBox.tsx";
 import { getServices, wornBy } from "../services.server.ts";
 import type { Route } from "./+types/desk.ts";
 
 export function loader({ context }: Route.LoaderArgs) {
-  const { show, host, rundown, contents, links, live, wardrobes, buildId } = getServices(context);
+  const services = getServices(context);
+  const { show, host, rundown, contents, links, live, wardrobes, buildId, scriptures } = services;
   const cues = rundown.views();
   const wanted = new Set(contentsOf(host.state));
   for (const { compiled } of cues) if ("hash" in compiled) wanted.add(compiled.hash);
@@ -38,12 +40,14 @@ export function loader({ context }: Route.LoaderArgs) {
     cues,
     documents,
     screens: live.screens(),
+    texts: scriptures.list().map(({ code, name, language }) => ({ code, name, language })),
+    licence: services.licence(),
   };
 }
 
-/** The live channel keeps the desk current; only what Looks changes about outfits is asked for again. */
+/** The live channel keeps the desk current; what a view changed besides is asked for again when it says so. */
 export function shouldRevalidate({ currentUrl, nextUrl }: ShouldRevalidateFunctionArgs) {
-  return currentUrl.pathname === "/looks" && nextUrl.pathname === "/looks";
+  return currentUrl.href === nextUrl.href;
 }
 
 export default function DeskRoute({ loaderData }: Route.ComponentProps) {
@@ -62,6 +66,12 @@ export default function DeskRoute({ loaderData }: Route.ComponentProps) {
           <NavLink to="/run" className={navClass}>
             Run
           </NavLink>
+          <NavLink to="/songs" className={navClass}>
+            Songs
+          </NavLink>
+          <NavLink to="/texts" className={navClass}>
+            Texts
+          </NavLink>
           <NavLink to="/looks" className={navClass}>
             Looks
           </NavLink>
@@ -70,6 +80,7 @@ export default function DeskRoute({ loaderData }: Route.ComponentProps) {
           </NavLink>
         </Header>
         <Outlet />
+        <FindBox outfits={loaderData.outfits} />
       </div>
     </DeskContext>
   );

@@ -11,8 +11,8 @@ const requestSchema = z.strictObject({ typed: z.string() });
 export async function action({ request, context }: Route.ActionArgs) {
   const body = await readJsonBody(request, requestSchema);
   if ("problem" in body) return Response.json({ problem: body.problem });
-  const { rundown, read } = getServices(context);
-  const understood = understand(body.value.typed, read);
+  const { rundown, scriptures } = getServices(context);
+  const understood = understand(body.value.typed, scriptures);
   if (!understood || "problem" in understood) return Response.json(understood ?? { problem: "" });
   const compiled = rundown.tryOut(understood.doc);
   if ("problem" in compiled) return Response.json({ problem: compiled.problem });

@@ -10,3 +10,14 @@ export function formatLength(ms: number): string {
 export function formatTimeOfDay(atMs: number): string {
   return new Date(atMs).toLocaleTimeString("en-GB", { hour12: false });
 }
+
+/** "Wed 25 Nov, 19:04". */
+export function formatDay(atMs: number): string {
+  return new Date(atMs).toLocaleString("en-GB", {
+    weekday: "short",
+    day: "numeric",
+    month: "short",
+    hour: "2-digit",
+    minute: "2-digit",
+  });
+}

@@ -1,5 +1,7 @@
 import { z } from "zod";
+import { CREDIT_PLACES } from "../words/credits.ts";
 import { flowUnitSchema } from "../words/flow.ts";
+import { REFERENCE_PLACES } from "./cueDoc.ts";
 
 /**
  * Everything a cue needs to be on air, pinned: it is stored under its hash and never changes. The air refers to
@@ -13,6 +15,9 @@ const occurrenceSchema = z.strictObject({
   key: z.string().max(80),
   label: z.string().max(80),
   book: z.string().max(20).nullable(),
+  /** Of a reading: the language its book is named in, and the text's name. */
+  language: z.string().max(40).optional(),
+  translation: z.string().max(200).optional(),
   units: z.array(flowUnitSchema).max(4_000),
 });
 export type Occurrence = z.infer<typeof occurrenceSchema>;
@@ -20,6 +25,11 @@ export type Occurrence = z.infer<typeof occurrenceSchema>;
 const flowSchema = z.strictObject({
   /** Whether verses are numbered in the words. */
   numbers: z.boolean(),
+  /** On which slides the credit, or the reference, is shown. */
+  creditAt: z.enum(CREDIT_PLACES).default("last"),
+  referenceAt: z.enum(REFERENCE_PLACES).default("each"),
+  /** BCP 47 tag of the words; empty when not said. */
+  language: z.string().max(40).default(""),
   /** The field the words of a step go to. */
   field: z.string().max(40),
   occurrences: z.array(occurrenceSchema).max(1_000),
@@ -27,6 +37,8 @@ const flowSchema = z.strictObject({
   divisions: z.record(z.string(), z.array(z.array(z.number().int().min(0)))),
 });
 export type Flow = z.infer<typeof flowSchema>;
+
+const wardrobeSchema = z.record(z.string(), z.strictObject({ template: hashSchema, style: hashSchema }));
 
 export const pageContentSchema = z.strictObject({
   kind: z.literal("page"),
@@ -39,7 +51,12 @@ export const pageContentSchema = z.strictObject({
   /** A page of points: how many stand after each step. */
   points: z.array(z.number().int().min(1)).max(200).nullable(),
   /** Outfit id → what it wears there; an outfit that is missing shows nothing of this cue. */
-  wardrobe: z.record(z.string(), z.strictObject({ template: hashSchema, style: hashSchema })),
+  wardrobe: wardrobeSchema,
+  /** A last step of running words that is a page of its own: the credit. */
+  endPage: z
+    .strictObject({ values: z.record(z.string(), z.string()), wardrobe: wardrobeSchema })
+    .nullable()
+    .default(null),
   stayMs: z.number().int().positive().nullable(),
   /** How long the picture may hang on how the page came: a crawl joins what went before it for minutes. */
   lastsMs: z.number().min(0),
@@ -47,3 +64,9 @@ export const pageContentSchema = z.strictObject({
   media: z.array(hashSchema).max(64),
 });
 export type PageContent = z.infer<typeof pageContentSchema>;
+
+/** Every template and style that a content refers to. */
+export const wornIn = ({ wardrobe, endPage }: PageContent): Hash[] =>
+  [wardrobe, endPage?.wardrobe ?? {}].flatMap((worn) =>
+    Object.values(worn).flatMap(({ template, style }) => [template, style]),
+  );

@@ -1,4 +1,7 @@
 import { z } from "zod";
+import { CREDIT_PLACES } from "../words/credits.ts";
+import { cutSchema, MOST_CUTS } from "../words/cuts.ts";
+import { songFields } from "../words/songFields.ts";
 
 /** What a person typed for a cue: the row in the rundown. From it the content for the air is compiled. */
 const outfitLines = z.record(z.string().max(60), z.number().int().min(1).max(20));
@@ -13,15 +16,26 @@ export const pageDocSchema = z.strictObject({
   stayMs: z.number().int().min(500).max(3_600_000).nullable(),
 });
 
+const cuts = z.array(cutSchema).max(MOST_CUTS).default([]);
+
+/** A song as this event sings it: a copy of its own, so that changes here leave the library's alone. */
 export const songDocSchema = z.strictObject({
   kind: z.literal("song"),
-  title: z.string().max(200),
-  credit: z.string().max(500),
-  /** As typed or pasted, labels and all. */
-  text: z.string().max(200_000),
+  ...songFields,
+  /** The library's song it was taken from, and which revision of it. */
+  source: z
+    .strictObject({ songId: z.string().max(60), revision: z.number().int() })
+    .nullable()
+    .default(null),
   /** Lines per slide where this song differs from the outfit. */
   lines: outfitLines,
+  creditAt: z.enum(CREDIT_PLACES).default("last"),
+  /** Slides parted and joined by hand. */
+  cuts,
 });
+
+export const REFERENCE_PLACES = ["each", "first", "last", "none"] as const;
+export type ReferencePlace = (typeof REFERENCE_PLACES)[number];
 
 export const readingDocSchema = z.strictObject({
   kind: z.literal("reading"),
@@ -30,6 +44,18 @@ export const readingDocSchema = z.strictObject({
   text: z.string().min(1).max(40),
   /** Whether verse numbers stand in the words. */
   numbers: z.boolean(),
+  /** A second text: beside the first on each slide, or after each passage. */
+  second: z
+    .strictObject({ text: z.string().min(1).max(40), how: z.enum(["beside", "after"]) })
+    .nullable()
+    .default(null),
+  /** Whether lines of poetry stay lines. */
+  poetry: z.boolean().default(true),
+  referenceAt: z.enum(REFERENCE_PLACES).default("each"),
+  /** Whether the text's name is shown, and what its owner wants said. */
+  translation: z.boolean().default(true),
+  rights: z.boolean().default(false),
+  cuts,
 });
 
 export const cueDocSchema = z.discriminatedUnion("kind", [pageDocSchema, songDocSchema, readingDocSchema]);
@@ -37,3 +63,12 @@ export type CueDoc = z.infer<typeof cueDocSchema>;
 export type PageDoc = z.infer<typeof pageDocSchema>;
 export type SongDoc = z.infer<typeof songDocSchema>;
 export type ReadingDoc = z.infer<typeof readingDocSchema>;
+
+/** A song cue with nothing said about how it is shown. */
+export const songCue = (
+  fields: { readonly title: string; readonly text: string } & Partial<SongDoc>,
+): SongDoc => songDocSchema.parse({ lines: {}, ...fields, kind: "song" });
+
+export const readingCue = (
+  fields: { readonly reference: string; readonly text: string } & Partial<ReadingDoc>,
+): ReadingDoc => readingDocSchema.parse({ numbers: true, ...fields, kind: "reading" });

@@ -7,6 +7,24 @@ const baseRevision = z.number().int().min(0);
 
 export const editSchema = z.discriminatedUnion("kind", [
   z.strictObject({ kind: z.literal("addCue"), cueId, doc: cueDocSchema, afterId: cueId.nullable() }),
+  /** Several at once, one after another: taken back by one undo. */
+  z.strictObject({
+    kind: z.literal("addCues"),
+    cues: z
+      .array(z.strictObject({ cueId, doc: cueDocSchema }))
+      .min(1)
+      .max(500),
+    afterId: cueId.nullable(),
+  }),
+  /** Words replaced wherever they stand in these cues, or in all. */
+  z.strictObject({
+    kind: z.literal("replaceWords"),
+    find: z.string().min(1).max(200),
+    by: z.string().max(200),
+    matchCase: z.boolean(),
+    wholeWords: z.boolean(),
+    cueIds: z.array(cueId).max(4_000).nullable(),
+  }),
   z.strictObject({ kind: z.literal("changeCue"), cueId, doc: cueDocSchema, baseRevision }),
   z.strictObject({ kind: z.literal("moveCue"), cueId, afterId: cueId.nullable() }),
   z.strictObject({ kind: z.literal("duplicateCue"), cueId, newId: cueId }),

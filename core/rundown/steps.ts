@@ -2,8 +2,9 @@ import { z } from "zod";
 import type { FieldValues } from "../scene/lookup.ts";
 import { linesOf } from "../text/lines.ts";
 import { uniteDivisions } from "../words/divide.ts";
-import { joinUnits } from "../words/flow.ts";
+import { joinSecond, joinUnits } from "../words/flow.ts";
 import { formatPassage } from "../words/reference.ts";
+import { baseLanguage } from "../words/scripture.ts";
 import type { Flow, Occurrence, PageContent } from "./content.ts";
 
 /** A place in a content, not a number in a list: it holds when outfits divide the words differently. */
@@ -16,7 +17,7 @@ export type Anchor = z.infer<typeof anchorSchema>;
 /** What one press of the take key brings. */
 export interface Step {
   readonly anchor: Anchor;
-  readonly kind: "page" | "words" | "leave";
+  readonly kind: "page" | "words" | "blank" | "credit" | "leave";
   /** Section or verses; empty where the label above still holds. */
   readonly label: string;
   readonly words: string;
@@ -29,6 +30,9 @@ export const POINTS_OCCURRENCE = "points";
 /** The last step of running words: they leave. */
 export const LEAVE_ANCHOR: Anchor = { occurrence: "leave", unit: 0 };
 
+/** The step of a song that shows who made it. */
+export const CREDIT_ANCHOR: Anchor = { occurrence: "credit", unit: 0 };
+
 export const sameAnchor = (a: Anchor, b: Anchor) => a.occurrence === b.occurrence && a.unit === b.unit;
 
 const stepsByContent = new WeakMap<PageContent, readonly Step[]>();
@@ -37,7 +41,7 @@ const stepsByContent = new WeakMap<PageContent, readonly Step[]>();
 export function stepsOf(content: PageContent): readonly Step[] {
   let steps = stepsByContent.get(content);
   if (!steps) {
-    steps = content.flow ? flowSteps(content.flow) : pageSteps(content);
+    steps = content.flow ? flowSteps(content.flow, content.endPage) : pageSteps(content);
     stepsByContent.set(content, steps);
   }
   return steps;
@@ -55,7 +59,7 @@ function pageSteps({ points, values, title }: PageContent): Step[] {
   }));
 }
 
-function flowSteps(flow: Flow): Step[] {
+function flowSteps(flow: Flow, endPage: PageContent["endPage"]): Step[] {
   const steps: Step[] = [];
   for (const [index, occurrence] of flow.occurrences.entries()) {
     const starts = uniteDivisions(
@@ -65,12 +69,21 @@ function flowSteps(flow: Flow): Step[] {
       const end = starts[i + 1] ?? occurrence.units.length;
       steps.push({
         anchor: { occurrence: occurrence.key, unit },
-        kind: "words",
+        kind: occurrence.units.every(({ text }) => text === "") ? "blank" : "words",
         label: occurrence.book ? verseLabel(occurrence, unit, end) : i === 0 ? occurrence.label : "",
         words: joinUnits(occurrence.units, unit, end),
       });
     }
   }
+  if (endPage)
+    steps.push({
+      anchor: CREDIT_ANCHOR,
+      kind: "credit",
+      label: "Credit",
+      words: [endPage.values.writers, endPage.values.publisher, endPage.values.licence]
+        .filter((line) => line)
+        .join("\n"),
+    });
   steps.push({ anchor: LEAVE_ANCHOR, kind: "leave", label: "", words: "" });
   return steps;
 }
@@ -83,6 +96,16 @@ function verseLabel(occurrence: Occurrence, from: number, to: number): string {
   const begins = before?.verse === first.verse && before.chapter === first.chapter;
   if (first.verse === last.verse && first.chapter === last.chapter) return begins ? "" : `${first.verse}`;
   return `${first.verse}–${last.verse}`;
+}
+
+/** What an outfit wears at a step; undefined when nothing of the content shows there. */
+export function wornAt(
+  content: PageContent,
+  outfitId: string,
+  anchor: Anchor,
+): PageContent["wardrobe"][string] | undefined {
+  const { wardrobe, endPage } = content;
+  return (sameAnchor(anchor, CREDIT_ANCHOR) && endPage ? endPage.wardrobe : wardrobe)[outfitId];
 }
 
 /** The slide of an outfit that holds an anchor: units [from, to) of one occurrence. */
@@ -110,33 +133,43 @@ export function findChunk(flow: Flow, outfitId: string, anchor: Anchor): Chunk |
 
 /**
  * The field values a step gives the page of one outfit; undefined when nothing of the content shows there.
- * The credit comes with the last words only; a reference names the verses on this very slide.
+ * Credit and reference come on the slides they were asked for; a reference names the verses on this very slide.
  */
 export function valuesAt(content: PageContent, outfitId: string, anchor: Anchor): FieldValues | undefined {
-  if (!content.wardrobe[outfitId]) return undefined;
+  if (!wornAt(content, outfitId, anchor)) return undefined;
   if (content.points) {
     const shown = content.points[Math.min(anchor.unit, content.points.length - 1)];
     return { ...content.values, shown: String(shown ?? "") };
   }
+  if (content.endPage && sameAnchor(anchor, CREDIT_ANCHOR)) return content.endPage.values;
   if (!content.flow) return content.values;
   const chunk = findChunk(content.flow, outfitId, anchor);
   if (!chunk) return undefined;
+  const { flow } = content;
   const { occurrence, from, to } = chunk;
+  const isFirst = occurrence === flow.occurrences[0] && from === 0;
+  const isOn = (place: string) =>
+    place === "each" || (place === "first" && isFirst) || (place === "last" && chunk.isLast);
   const values: Record<string, string> = {
     ...content.values,
-    credit: chunk.isLast ? (content.values.credit ?? "") : "",
-    [content.flow.field]: joinUnits(occurrence.units, from, to, content.flow.numbers),
+    credit: isOn(flow.creditAt) ? (content.values.credit ?? "") : "",
+    [flow.field]: joinUnits(occurrence.units, from, to, flow.numbers),
+    second: joinSecond(occurrence.units, from, to),
     section: occurrence.label,
     title: content.title,
-    next: nextWords(content.flow, outfitId, chunk),
+    next: nextWords(flow, outfitId, chunk),
   };
   const first = occurrence.units[from]?.verse;
   const last = occurrence.units[to - 1]?.verse;
-  if (occurrence.book && first && last)
-    values.reference = formatPassage({
-      from: { book: occurrence.book, ...first },
-      to: { book: occurrence.book, ...last },
-    });
+  if (occurrence.book && first && last && isOn(flow.referenceAt))
+    values.reference = formatPassage(
+      { from: { book: occurrence.book, ...first }, to: { book: occurrence.book, ...last } },
+      baseLanguage(occurrence.language ?? "en"),
+    );
+  if (occurrence.translation && values.translation) values.translation = occurrence.translation;
+  // What the owner of a text wants said stands with its name, once.
+  if (chunk.isLast && values.rights)
+    values.translation = [values.translation, values.rights].filter((line) => line).join(" · ");
   return values;
 }
 

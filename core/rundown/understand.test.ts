@@ -1,14 +1,15 @@
 import { describe, expect, test } from "vitest";
 import { prepareBench } from "../test-support/contents.ts";
+import { readingCue } from "./cueDoc.ts";
 import { understand } from "./understand.ts";
 
 const bench = prepareBench();
-const ask = (typed: string) => understand(typed, bench.context.read);
+const ask = (typed: string) => understand(typed, bench.context.scripture);
 
 describe("what is typed into the one box", () => {
   test("a reference is a reading", () => {
     expect(ask(" Ps 107:23-25 ")).toEqual({
-      doc: { kind: "reading", reference: "Ps 107:23-25", text: "web", numbers: true },
+      doc: readingCue({ reference: "Ps 107:23-25", text: "web" }),
     });
   });
 

@@ -1,6 +1,9 @@
-import { cleanLines, parseSong } from "../words/song.ts";
-import { type CompileContext, explainSongProblem } from "./compile.ts";
-import type { CueDoc } from "./cueDoc.ts";
+import { isChordPro, readChordPro } from "../words/chordPro.ts";
+import { cleanLines } from "../words/cleanLines.ts";
+import { readReference, type Scripture } from "../words/scripture.ts";
+import { parseSong } from "../words/song.ts";
+import { explainSongProblem } from "./compileSong.ts";
+import { type CueDoc, readingCue, songCue } from "./cueDoc.ts";
 
 /** Starts with a book and goes on with a number: "Ps 23", "1 Jn 1:9", "Song of Solomon 2". */
 const LIKE_A_REFERENCE = /^[1-3]?\s*\p{L}[\p{L}\p{M}.' ]*\s*\d/u;
@@ -13,22 +16,26 @@ const WITH_VERSES = /\d\s*:\s*\d/;
  */
 export function understand(
   typed: string,
-  read: CompileContext["read"],
+  scripture: Scripture,
   textCode = "web",
 ): { readonly doc: CueDoc } | { readonly problem: string } | undefined {
   const lines = cleanLines(typed).filter((line) => line !== "");
   const [only] = lines;
   if (only === undefined) return undefined;
   if (lines.length > 1) {
+    if (isChordPro(typed)) {
+      const song = readChordPro(typed);
+      const parsed = parseSong(song.text, song.title);
+      if ("problem" in parsed) return { problem: explainSongProblem(parsed.problem) };
+      return { doc: songCue({ ...song, title: parsed.song.title }) };
+    }
     const parsed = parseSong(typed);
     if ("problem" in parsed) return { problem: explainSongProblem(parsed.problem) };
-    const { title, credit } = parsed.song;
-    return { doc: { kind: "song", title, credit, text: typed, lines: {} } };
+    return { doc: songCue({ title: parsed.song.title, text: typed }) };
   }
   if (LIKE_A_REFERENCE.test(only)) {
-    const found = read(textCode, only);
-    if (!("problem" in found))
-      return { doc: { kind: "reading", reference: only, text: textCode, numbers: true } };
+    const found = readReference(scripture, textCode, only);
+    if (!("problem" in found)) return { doc: readingCue({ reference: only, text: textCode }) };
     // "Studio 54" may be a name; with verses it can only be a reference.
     if (WITH_VERSES.test(only) || found.why !== "unknownBook") return { problem: found.problem };
   }

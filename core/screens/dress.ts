@@ -1,5 +1,5 @@
 import type { PageContent } from "../rundown/content.ts";
-import { type Anchor, valuesAt } from "../rundown/steps.ts";
+import { type Anchor, valuesAt, wornAt } from "../rundown/steps.ts";
 import type { HouseStyle } from "../scene/houseStyle.ts";
 import { type FallbackFonts, type LaidOutPage, LayOutMemory, layOut } from "../scene/layOut.ts";
 import type { MediaInfo } from "../scene/media.ts";
@@ -35,7 +35,7 @@ export function createDresser(
   return (page, outfitId, output) => {
     const content = documents.get(page.content);
     if (content?.kind !== "page") return undefined;
-    const worn = content.wardrobe[outfitId];
+    const worn = wornAt(content, outfitId, page.step);
     if (!worn) return undefined;
     const key = pageKey(page.content, page.step, outfitId, output);
     let laidOut = known.get(key);

@@ -4,9 +4,10 @@ import { HARBOUR_LAMP } from "../../designs/houseStyles.ts";
 import { STARTER_LAYERS, STARTER_OUTFITS, STARTER_OUTPUTS, STARTER_PLAN } from "../../designs/starter.ts";
 import { loadShaper } from "../../server/fonts.ts";
 import { hashOf } from "../../server/store/contentStore.ts";
-import { type CompileContext, compileCue, type Wardrobe } from "../rundown/compile.ts";
+import { compileCue } from "../rundown/compile.ts";
+import type { CompileContext, Wardrobe } from "../rundown/compileContext.ts";
 import type { PageContent } from "../rundown/content.ts";
-import type { CueDoc } from "../rundown/cueDoc.ts";
+import { type CueDoc, readingCue, type SongDoc, songCue } from "../rundown/cueDoc.ts";
 import type { ReadyCue } from "../rundown/next.ts";
 import type { Template } from "../scene/template.ts";
 import type { PinnedDocument } from "../screens/dress.ts";
@@ -15,9 +16,34 @@ import { evolve } from "../show/evolve.ts";
 import type { Actor, ShowState } from "../show/state.ts";
 import { FALLBACK_FONTS } from "../text/fontList.ts";
 import type { Shaper } from "../text/shaper.ts";
+import type { Scripture } from "../words/scripture.ts";
 
 export const OUTPUTS = STARTER_OUTPUTS;
 export const DESK: Actor = { kind: "desk", id: "desk-under-test" };
+
+const WEB = { code: "web", name: "World English Bible", language: "en", rights: "Public Domain" };
+const VERSES = [
+  [23, "Those who go down to the sea in ships,\nwho do business in great waters,"],
+  [24, "these see Yahweh’s deeds,\nand his wonders in the deep."],
+  [25, "For he commands, and raises the stormy wind,\nwhich lifts up its waves."],
+] as const;
+
+/** A scripture of one book that has three verses in one psalm. */
+const PSALM_107: Scripture = {
+  info: (code) => (code === "web" ? WEB : undefined),
+  counts: (code) =>
+    code === "web"
+      ? new Map([["Ps", Array.from({ length: 107 }, (_, i) => (i === 106 ? 25 : 0))]])
+      : undefined,
+  verses: (code, { from, to }) =>
+    code !== "web"
+      ? []
+      : VERSES.filter(([verse]) => verse >= from.verse && verse <= to.verse).map(([verse, text]) => ({
+          chapter: 107,
+          verse,
+          text,
+        })),
+};
 
 /** Everything needed to compile cues the way the server does, with three verses of a psalm. */
 export interface Bench {
@@ -49,40 +75,8 @@ export function prepareBench(): Bench {
       fallbackFonts: FALLBACK_FONTS,
       shaper: bench.shaper,
       findMedia: () => undefined,
-      read: (_text, reference) =>
-        reference === "Ps 107:23-25"
-          ? {
-              textName: "World English Bible",
-              passages: [
-                {
-                  passage: {
-                    from: { book: "Ps", chapter: 107, verse: 23 },
-                    to: { book: "Ps", chapter: 107, verse: 25 },
-                  },
-                  verses: [
-                    {
-                      chapter: 107,
-                      verse: 23,
-                      text: "Those who go down to the sea in ships,\nwho do business in great waters,",
-                    },
-                    {
-                      chapter: 107,
-                      verse: 24,
-                      text: "these see Yahweh’s deeds,\nand his wonders in the deep.",
-                    },
-                    {
-                      chapter: 107,
-                      verse: 25,
-                      text: "For he commands, and raises the stormy wind,\nwhich lifts up its waves.",
-                    },
-                  ],
-                },
-              ],
-            }
-          : {
-              problem: `“${reference}” is not in this bench`,
-              why: /\d:\d/.test(reference) ? "noSuchVerse" : "unknownBook",
-            },
+      scripture: PSALM_107,
+      licence: "40118",
     };
   });
   return bench;
@@ -135,14 +129,9 @@ export const strap = (name: string, role = "", stayMs: number | null = null): Cu
   look: null,
   stayMs,
 });
-export const song = (text: string, lines: Record<string, number> = {}): CueDoc => ({
-  kind: "song",
-  title: "A song",
-  credit: "",
-  text,
-  lines,
-});
-export const reading: CueDoc = { kind: "reading", reference: "Ps 107:23-25", text: "web", numbers: false };
+export const song = (text: string, lines: Record<string, number> = {}, more: Partial<SongDoc> = {}): CueDoc =>
+  songCue({ title: "A song", text, lines, ...more });
+export const reading: CueDoc = readingCue({ reference: "Ps 107:23-25", text: "web", numbers: false });
 
 /** The state of a show just opened. */
 export function openedState(): ShowState {

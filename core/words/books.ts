@@ -1,3 +1,6 @@
+import { BOOK_NAMES, ONE_PSALM } from "./bookNames.ts";
+import { foldWords } from "./foldWords.ts";
+
 /** The 66 books in order, by OSIS code, with their English name and the short forms people type. */
 export interface Book {
   readonly code: string;
@@ -81,35 +84,79 @@ export const BOOKS: readonly Book[] = TABLE.trim()
     return { code, name, short: short.split(" ") };
   });
 
-const fold = (name: string) =>
-  name
-    .toLowerCase()
-    .normalize("NFD")
-    .replace(/[^\p{L}\p{N}]/gu, "");
-
-const BY_NAME = new Map<string, Book>();
-for (const book of BOOKS)
-  for (const name of [book.code, book.name, ...book.short]) BY_NAME.set(fold(name), book);
 const BY_CODE = new Map(BOOKS.map((book) => [book.code, book]));
 
+const fold = (name: string) => foldWords(name).replaceAll(" ", "");
+
+/** A language's names: what each book is called, and every name and short form of it. */
+interface Names {
+  readonly nameOf: ReadonlyMap<string, string>;
+  readonly byName: ReadonlyMap<string, Book>;
+  readonly begins: readonly (readonly [folded: string, book: Book])[];
+}
+
+function readNames(rows: Iterable<readonly [book: Book, name: string, short: readonly string[]]>): Names {
+  const nameOf = new Map<string, string>();
+  const byName = new Map<string, Book>();
+  const begins: [string, Book][] = [];
+  for (const [book, name, short] of rows) {
+    nameOf.set(book.code, name);
+    begins.push([fold(name), book]);
+    for (const form of [name, ...short]) if (!byName.has(fold(form))) byName.set(fold(form), book);
+  }
+  return { nameOf, byName, begins };
+}
+
+const NAMES: ReadonlyMap<string, Names> = new Map([
+  ["en", readNames(BOOKS.map((book) => [book, book.name, [book.code, ...book.short]] as const))],
+  ...Object.entries(BOOK_NAMES).map(
+    ([language, table]) =>
+      [
+        language,
+        readNames(
+          table
+            .trim()
+            .split("\n")
+            .map((row) => {
+              const [code, name, short] = row.split("|") as [string, string, string];
+              return [getBook(code), name, short.split(" ")] as const;
+            }),
+        ),
+      ] as const,
+  ),
+]);
+export const BOOK_LANGUAGES: readonly string[] = [...NAMES.keys()];
+
+const ORDINALS: readonly (readonly [RegExp, string])[] = [
+  [/^(first|1st|1ª|1º|1er|primera?|premi[eè]re?|erste[rs]?|i)[\s.]+/iu, "1 "],
+  [/^(second|2nd|2ª|2º|2e|segunda?|segundo|deuxi[eè]me|zweite[rs]?|ii)[\s.]+/iu, "2 "],
+  [/^(third|3rd|3ª|3º|3e|tercera?|terceira?|troisi[eè]me|dritte[rs]?|iii)[\s.]+/iu, "3 "],
+];
+
 /**
- * The book that a name or short form means: exact first, then the only book that begins so ("philipp", "2 cor").
+ * The book that a name or short form means, in the language of the text first, then in English, then in the other
+ * languages: exact, then the only book that begins so ("philipp", "2 cor").
  * A leading "first", "II" or "1st" is a number.
  */
-export function findBook(name: string): Book | undefined {
-  const folded = fold(
-    name
-      .trim()
-      .replace(/^(first|1st|i)\s+/i, "1 ")
-      .replace(/^(second|2nd|ii)\s+/i, "2 ")
-      .replace(/^(third|3rd|iii)\s+/i, "3 "),
-  );
+export function findBook(name: string, language = "en"): Book | undefined {
+  const typed = ORDINALS.reduce((text, [ordinal, number]) => text.replace(ordinal, number), name.trim());
+  const folded = fold(typed);
   if (folded === "") return undefined;
-  const exact = BY_NAME.get(folded);
-  if (exact) return exact;
+  const own = [...new Set([language, "en"])].flatMap((tag) => NAMES.get(tag) ?? []);
+  // Two letters mean too many books in too many languages.
+  const others = folded.length < 3 ? [] : [...NAMES.values()].filter((names) => !own.includes(names));
+  const languages = [...own, ...others];
+  for (const { byName } of languages) {
+    const exact = byName.get(folded);
+    if (exact) return exact;
+  }
   if (folded.length < 3) return undefined;
-  const beginning = BOOKS.filter((book) => fold(book.name).startsWith(folded));
-  return beginning.length === 1 ? beginning[0] : undefined;
+  for (const { begins } of languages) {
+    const beginning = new Set(begins.filter(([form]) => form.startsWith(folded)).map(([, book]) => book));
+    if (beginning.size === 1) return [...beginning][0];
+    if (beginning.size > 1) return undefined;
+  }
+  return undefined;
 }
 
 export function getBook(code: string): Book {
@@ -118,7 +165,13 @@ export function getBook(code: string): Book {
   return book;
 }
 
+/** What a book is called in a language; in English where we do not know it. */
+export function bookName(code: string, language = "en"): string {
+  return NAMES.get(language)?.nameOf.get(code) ?? getBook(code).name;
+}
+
 /** The name that stands before chapter and verse: one psalm is a Psalm. */
-export function nameForReference(code: string): string {
-  return code === "Ps" ? "Psalm" : getBook(code).name;
+export function nameForReference(code: string, language = "en"): string {
+  if (code === "Ps") return ONE_PSALM[language] ?? (ONE_PSALM.en as string);
+  return bookName(code, language);
 }

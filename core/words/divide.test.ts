@@ -9,6 +9,7 @@ const line = (text: string, mustBegin = false): FlowUnit => ({
   mustBegin,
   endRank: "line",
   verse: null,
+  second: null,
 });
 const lines = (count: number) => Array.from({ length: count }, (_, i) => line(`line ${i}`));
 
@@ -19,6 +20,7 @@ const unitsArbitrary = fc.array(
     mustBegin: fc.boolean(),
     endRank: fc.constantFrom(...BREAK_RANKS),
     verse: fc.constant(null),
+    second: fc.constant(null),
   }),
   { minLength: 1, maxLength: 40 },
 );

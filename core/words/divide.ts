@@ -1,11 +1,20 @@
 import type { BreakRank, FlowUnit } from "./flow.ts";
 
+/** How full (0 to 1) a slide with units [from, to) would be; undefined when they do not fit. */
+export type FillOf = (from: number, to: number) => number | undefined;
+
 /**
- * The slides of one outfit by a number of lines: as many as allowed, a new slide where one must begin, and no
- * single line left over at the end where it can be helped.
+ * The slides of one outfit by a number of lines: as many as allowed and as fit, a new slide where one must begin,
+ * and no single line left over at the end where it can be helped. The pieces of a line that was too long count as
+ * one line, and stay together where they fit.
+ * @param fillOf must not fit once it has not fitted for a shorter stretch
  * @returns index of the unit each slide begins with, ascending from 0
  */
-export function divideByLines(units: readonly FlowUnit[], maxLines: number): number[] {
+export function divideByLines(
+  units: readonly FlowUnit[],
+  maxLines: number,
+  fillOf: FillOf = () => 1,
+): number[] {
   if (!Number.isInteger(maxLines) || maxLines < 1)
     throw new Error(`maxLines must be 1 or more, not ${maxLines}`);
   const starts: number[] = [];
@@ -16,13 +25,28 @@ export function divideByLines(units: readonly FlowUnit[], maxLines: number): num
     let from = stanza;
     while (from < end) {
       starts.push(from);
-      const left = end - from;
-      const leavesOne = left === maxLines + 1 && maxLines >= 3;
-      from += leavesOne ? maxLines - 1 : Math.min(maxLines, left);
+      const begins = lineBegins(units, from, end);
+      const leavesOne = begins.length === maxLines + 1 && maxLines >= 3;
+      let lines = leavesOne ? maxLines - 1 : Math.min(maxLines, begins.length);
+      let to = begins[lines] ?? end;
+      while (lines > 1 && fillOf(from, to) === undefined) {
+        lines--;
+        to = begins[lines] as number;
+      }
+      // Not even its first line fits: as many of its pieces as do.
+      while (to > from + 1 && fillOf(from, to) === undefined) to--;
+      from = to;
     }
     stanza = end;
   }
   return starts;
+}
+
+/** Units in [from, end) with which a typed line begins; the first counts always. */
+function lineBegins(units: readonly FlowUnit[], from: number, end: number): number[] {
+  const begins = [from];
+  for (let i = from + 1; i < end; i++) if ((units[i] as FlowUnit).join === "line") begins.push(i);
+  return begins;
 }
 
 /** What a break after a unit of that rank costs, against one whole slide more at 100. */
@@ -36,18 +60,18 @@ const BREAK_COST: Readonly<Record<BreakRank, number>> = {
 const SLIDE_COST = 100;
 /** For a slide left quite empty; grows with the square, so that slides come out even. */
 const EMPTY_COST = 60;
+/** For a slide with one word on it: worth breaking at any other place. */
+const WIDOW_COST = 260;
 
 /**
  * The slides of one outfit by what fits: the division with the least cost, counting slides, bad breaks and
  * unevenness. Optimal by dynamic programming over where slides end.
- * @param fillOf how full (0 to 1) a slide with units [from, to) would be at the smallest readable size, or
- *   undefined when they do not fit; must not fit once it has not fitted for a shorter stretch
+ * @param fillOf at the smallest readable size; must not fit once it has not fitted for a shorter stretch
  */
-export function divideByFit(
-  units: readonly FlowUnit[],
-  fillOf: (from: number, to: number) => number | undefined,
-): number[] {
+export function divideByFit(units: readonly FlowUnit[], fillOf: FillOf): number[] {
   const count = units.length;
+  const isWidow = (from: number, to: number) =>
+    to === from + 1 && count > 1 && !(units[from] as FlowUnit).text.trim().includes(" ");
   const cost = new Float64Array(count + 1).fill(Number.POSITIVE_INFINITY);
   const begins = new Int32Array(count + 1).fill(-1);
   cost[0] = 0;
@@ -59,7 +83,12 @@ export function divideByFit(
       if (fill === undefined && to > from + 1) break;
       const rank = to === count ? "verse" : (units[to - 1] as FlowUnit).endRank;
       const empty = 1 - Math.min(1, fill ?? 1);
-      const total = (cost[from] as number) + SLIDE_COST + BREAK_COST[rank] + EMPTY_COST * empty * empty;
+      const total =
+        (cost[from] as number) +
+        SLIDE_COST +
+        BREAK_COST[rank] +
+        EMPTY_COST * empty * empty +
+        (isWidow(from, to) ? WIDOW_COST : 0);
       if (total < (cost[to] as number)) {
         cost[to] = total;
         begins[to] = from;

@@ -17,8 +17,20 @@ export const flowUnitSchema = z.strictObject({
   endRank: z.enum(BREAK_RANKS),
   /** The verse it belongs to. */
   verse: z.strictObject({ chapter: z.number().int(), verse: z.number().int() }).nullable(),
+  /** The same words in a second language, for screens that show both. */
+  second: z.string().max(4_000).nullable().default(null),
 });
 export type FlowUnit = z.infer<typeof flowUnitSchema>;
+
+/** The second language of units [from, to), joined as the first is. */
+export function joinSecond(units: readonly FlowUnit[], from: number, to: number): string {
+  let text = "";
+  for (let i = from; i < to; i++) {
+    const { second, join } = units[i] as FlowUnit;
+    if (second) text += (text === "" ? "" : join === "line" ? "\n" : " ") + second;
+  }
+  return text;
+}
 
 /**
  * The words of units [from, to) as one slide shows them.

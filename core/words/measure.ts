@@ -7,10 +7,10 @@ export interface Room {
   readonly maxLines: number;
 }
 
-/** Segment widths of each unit, shaped once: enough to count lines for any stretch of units. */
+/** Segment widths of each line of each unit, shaped once: enough to count lines for any stretch of units. */
 export type MeasuredUnits = readonly {
-  readonly unit: FlowUnit;
-  readonly segments: PreparedParagraph["segments"];
+  readonly join: FlowUnit["join"];
+  readonly lines: readonly PreparedParagraph["segments"][];
 }[];
 
 /** A word space in em, for joins whose space was not shaped. */
@@ -28,22 +28,27 @@ export function fillOfRoom(
   let lines = 1;
   let used = 0;
   let pending = 0;
+  const breakLine = () => {
+    lines++;
+    used = 0;
+    pending = 0;
+  };
   for (let i = from; i < to; i++) {
-    const { unit, segments } = measured[i] as MeasuredUnits[number];
+    const unit = measured[i] as MeasuredUnits[number];
     if (i > from) {
-      if (unit.join === "line") {
-        lines++;
-        used = 0;
-        pending = 0;
-      } else pending = SPACE_EM;
+      if (unit.join === "line") breakLine();
+      else pending = SPACE_EM;
     }
-    for (const { widthEm, spaceEm } of segments) {
-      if (used > 0 && used + pending + widthEm > room.widthEm) {
-        lines++;
-        used = widthEm;
-      } else used += pending + widthEm;
-      if (used > room.widthEm) return undefined;
-      pending = spaceEm;
+    for (const [line, segments] of unit.lines.entries()) {
+      if (line > 0) breakLine();
+      for (const { widthEm, spaceEm } of segments) {
+        if (used > 0 && used + pending + widthEm > room.widthEm) {
+          lines++;
+          used = widthEm;
+        } else used += pending + widthEm;
+        if (used > room.widthEm) return undefined;
+        pending = spaceEm;
+      }
     }
   }
   return lines <= room.maxLines ? lines / room.maxLines : undefined;

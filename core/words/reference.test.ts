@@ -1,11 +1,14 @@
 import { readFileSync } from "node:fs";
 import { join } from "node:path";
-import { gunzipSync } from "node:zlib";
 import { bcv_parser } from "bible-passage-reference-parser/esm/bcv_parser.js";
+import * as german from "bible-passage-reference-parser/esm/lang/de.js";
 import * as english from "bible-passage-reference-parser/esm/lang/en.js";
+import * as spanish from "bible-passage-reference-parser/esm/lang/es.js";
+import * as french from "bible-passage-reference-parser/esm/lang/fr.js";
+import * as portuguese from "bible-passage-reference-parser/esm/lang/pt.js";
 import { beforeAll, describe, expect, test } from "vitest";
-import { parseOsis } from "../../server/files/osis.ts";
-import { BOOKS, findBook } from "./books.ts";
+import { readScriptureFile } from "../../server/files/readScriptureFile.ts";
+import { BOOKS, bookName, findBook } from "./books.ts";
 import type { VerseCounts } from "./passage.ts";
 import { explainReferenceProblem, formatPassage, parseReference } from "./reference.ts";
 
@@ -15,7 +18,7 @@ const missing: string[] = [];
 
 beforeAll(() => {
   const file = join(import.meta.dirname, "../../texts/scripture/web.osis.xml.gz");
-  const { verses } = parseOsis(gunzipSync(readFileSync(file)).toString("utf8"), "web", "World English Bible");
+  const { verses } = readScriptureFile(readFileSync(file));
   verseTotal = verses.length;
   const seen = new Set<string>();
   for (const { book, chapter, verse } of verses) {
@@ -30,8 +33,8 @@ beforeAll(() => {
         if (!seen.has(`${book}.${i + 1}.${verse}`)) missing.push(`${book}.${i + 1}.${verse}`);
 }, 60_000);
 
-function read(typed: string): string {
-  const result = parseReference(typed, counts as VerseCounts);
+function read(typed: string, language = "en"): string {
+  const result = parseReference(typed, counts as VerseCounts, language);
   if ("problem" in result) return `! ${result.problem.kind}`;
   return result.passages
     .map(({ from, to }) => {
@@ -100,6 +103,67 @@ describe("references", () => {
   });
 
   test.each([
+    ["es", spanish],
+    ["de", german],
+    ["fr", french],
+    ["pt", portuguese],
+  ] as const)("names of books in %s agree with the reference library's", (language, theirNames) => {
+    const reference = new bcv_parser(theirNames);
+    reference.set_options({ book_alone_strategy: "full", sequence_combination_strategy: "separate" });
+    const different: string[] = [];
+    let compared = 0;
+    for (const { code } of BOOKS) {
+      const name = bookName(code, language);
+      const chapters = counts.get(code) ?? [];
+      for (let i = 0; i < 20; i++) {
+        const chapter = 1 + ((i * 7) % chapters.length);
+        const last = chapters[chapter - 1] ?? 1;
+        const a = 1 + ((i * 11) % last);
+        const b = Math.min(last, a + (i % 5));
+        const typed = `${i % 2 ? name.toLowerCase() : name} ${chapter}:${a}${b > a ? `-${b}` : ""}`;
+        compared++;
+        const ours = read(typed, language);
+        if (ours !== reference.parse(typed).osis())
+          different.push(`${typed}: ours ${ours}, theirs ${reference.parse(typed).osis()}`);
+      }
+    }
+    expect(compared).toBe(1_320);
+    expect(different).toEqual([]);
+  });
+
+  test.each([
+    ["Salmo 107:23-30; Jn 1:1-5", "Ps.107.23-Ps.107.30,John.1.1-John.1.5"],
+    ["1 Corintios 13:4", "1Cor.13.4"],
+    ["Apocalipsis 21:1-4", "Rev.21.1-Rev.21.4"],
+    ["2ª Timoteo 1:7", "2Tim.1.7"],
+    ["San Juan 3:16", "John.3.16"],
+    ["Cantares 2:8", "Song.2.8"],
+  ])("in Spanish: %s", (typed, expected) => expect(read(typed, "es")).toBe(expected));
+
+  test("a Spanish name is understood for an English text, and the other way round", () => {
+    expect(read("Hechos 2:1")).toBe("Acts.2.1");
+    expect(read("Acts 2:1", "es")).toBe("Acts.2.1");
+    expect(read("1. Mose 1:1")).toBe("Gen.1.1");
+  });
+
+  test("halves of verses, the verse after, and all to the end of the chapter", () => {
+    const parts = (typed: string) => {
+      const result = parseReference(typed, counts as VerseCounts);
+      if ("problem" in result) throw new Error(explainReferenceProblem(result.problem));
+      return result.passages.map((passage) => formatPassage(passage)).join("; ");
+    };
+    expect(parts("Jn 3:16a")).toBe("John 3:16a");
+    expect(parts("Jn 3:16b")).toBe("John 3:16b");
+    expect(parts("Jn 3:16b-18a")).toBe("John 3:16b–18a");
+    // A first "a" and a last "b" leave nothing out.
+    expect(parts("Jn 3:16a-18b")).toBe("John 3:16–18");
+    expect(parts("Jude 3b")).toBe("Jude 1:3b");
+    expect(parts("Ps 23:1f")).toBe("Psalm 23:1–2");
+    expect(parts("Ps 23:4ff")).toBe("Psalm 23:4–6");
+    expect(read("Ps 23a")).toBe("! notAReference");
+  });
+
+  test.each([
     ["Ps 107:23-30; jn 1:1-5", "Ps.107.23-Ps.107.30,John.1.1-John.1.5"],
     ["gen 1:26-2:3", "Gen.1.26-Gen.2.3"],
     ["1 john 1:9", "1John.1.9"],
@@ -137,7 +201,7 @@ describe("references", () => {
   test("are written the usual way", () => {
     const passages = parseReference("ps 107:23-30; gen 1:26-2:3; jn 3:16", counts as VerseCounts);
     if ("problem" in passages) throw new Error("not understood");
-    expect(passages.passages.map(formatPassage)).toEqual([
+    expect(passages.passages.map((passage) => formatPassage(passage))).toEqual([
       "Psalm 107:23–30",
       "Genesis 1:26–2:3",
       "John 3:16",

@@ -1,5 +1,5 @@
-import { type Book, findBook, getBook, nameForReference } from "./books.ts";
-import type { Passage, VerseCounts, VerseRef } from "./passage.ts";
+import { type Book, bookName, findBook, nameForReference } from "./books.ts";
+import type { Passage, VerseCounts, VersePart, VerseRef } from "./passage.ts";
 
 export const REFERENCE_MAX_LENGTH = 200;
 export const REFERENCE_MAX_VERSES = 300;
@@ -28,16 +28,19 @@ export type ReferenceResult =
   | { readonly problem: ReferenceProblem };
 
 const BOOK_PART =
-  /^((?:[1-3]|i{1,3}|first|second|third|1st|2nd|3rd)?\s*\.?\s*\p{L}[\p{L}\p{M}.' ]*?)\s*\.?\s*(\d.*)?$/iu;
+  /^((?:[1-5]|i{1,3}|1st|2nd|3rd|[1-3][ªº])?\s*\.?\s*\p{L}[\p{L}\p{M}.'’ ]*?)\s*\.?\s*(\d.*)?$/iu;
+/** First chapter or verse, verse with its part or "f"/"ff" (and the next, to the end), then the same for the end. */
 const NUMBERS =
-  /^(\d{1,3})(?:\s*[:.v]\s*(\d{1,3})[a-z]?)?(?:\s*[-–—]\s*(\d{1,3})[a-z]?(?:\s*[:.v]\s*(\d{1,3})[a-z]?)?)?$/i;
+  /^(\d{1,3})(?:\s*[:.v]\s*(\d{1,3})\s*)?(ff?|[ab])?(?:\s*[-–—]\s*(\d{1,3})(?:\s*[:.v]\s*(\d{1,3}))?\s*([ab])?)?$/i;
 
 /**
  * Reads a typed reference, such as "Ps 107:23-30; jn 1:1-5, 14" or "Gen 1:26-2:3", against the verses a text has.
- * Semicolons part passages and may name a new book; commas add verses or ranges of the same chapter.
+ * Semicolons part passages and may name a new book; commas add verses or ranges of the same chapter; "4a" and
+ * "4b" are halves of a verse, "f" and "ff" the verse after and all to the chapter's end.
+ * @param language of the text: its names of books are tried first
  * @returns passages in the order typed, or the first thing that is wrong with it
  */
-export function parseReference(typed: string, counts: VerseCounts): ReferenceResult {
+export function parseReference(typed: string, counts: VerseCounts, language = "en"): ReferenceResult {
   const text = typed.normalize("NFC").replace(/\s+/g, " ").trim();
   if (text === "" || text.length > REFERENCE_MAX_LENGTH) return { problem: { kind: "notAReference", typed } };
   const passages: Passage[] = [];
@@ -46,10 +49,11 @@ export function parseReference(typed: string, counts: VerseCounts): ReferenceRes
     const trimmed = part.trim();
     if (trimmed === "") continue;
     let numbers = trimmed;
-    if (!/^\d+\s*([:.,\-–—]|$)/.test(trimmed)) {
+    // "1. Mose" is a book, "1.4" a chapter and verse.
+    if (!/^\d+\s*(?:[:,\-–—]|\.(?!\s*\p{L})|$)/u.test(trimmed)) {
       const match = BOOK_PART.exec(trimmed);
       if (!match) return { problem: { kind: "notAReference", typed: trimmed } };
-      book = findBook(match[1] as string);
+      book = findBook(match[1] as string, language);
       if (!book) return { problem: { kind: "unknownBook", typed: (match[1] as string).trim() } };
       numbers = match[2] ?? "";
     }
@@ -67,7 +71,7 @@ export function parseReference(typed: string, counts: VerseCounts): ReferenceRes
 function readNumbers(book: string, numbers: string, counts: VerseCounts): ReferenceResult {
   const chapters = counts.get(book) ?? [];
   if (numbers === "") {
-    if (chapters.length !== 1) return { problem: { kind: "notAReference", typed: getBook(book).name } };
+    if (chapters.length !== 1) return { problem: { kind: "notAReference", typed: bookName(book) } };
     return { passages: [wholeChapters(book, 1, 1, chapters)] };
   }
   const passages: Passage[] = [];
@@ -76,10 +80,14 @@ function readNumbers(book: string, numbers: string, counts: VerseCounts): Refere
   for (const piece of numbers.split(",")) {
     const match = NUMBERS.exec(piece.trim());
     if (!match) return { problem: { kind: "notAReference", typed: piece.trim() || numbers } };
-    const [first, second, third, fourth] = match
-      .slice(1)
-      .map((n) => (n === undefined ? undefined : Number(n)));
+    const [first, second, third, fourth] = [match[1], match[2], match[4], match[5]].map((n) =>
+      n === undefined ? undefined : Number(n),
+    );
     if (first === undefined) throw new Error(`A number must lead "${piece}"`);
+    const mark = match[3]?.toLowerCase();
+    const fromPart = mark === "a" || mark === "b" ? mark : undefined;
+    const endPart = match[6]?.toLowerCase() as VersePart | undefined;
+    const following = mark === "f" || mark === "ff" ? mark : undefined;
     const single = chapters.length === 1 && second === undefined && fourth === undefined;
     let from: VerseRef;
     let to: VerseRef;
@@ -103,14 +111,33 @@ function readNumbers(book: string, numbers: string, counts: VerseCounts): Refere
           ? { book, chapter: first, verse: third ?? second }
           : { book, chapter: third as number, verse: fourth };
     }
+    const ofChapter = second === undefined && !single && chapter === undefined;
+    if (ofChapter && mark !== undefined) return { problem: { kind: "notAReference", typed: piece.trim() } };
+    if (following) {
+      const last = chapters[from.chapter - 1] ?? from.verse;
+      to = {
+        ...from,
+        verse: following === "ff" ? Math.max(last, from.verse) : Math.min(from.verse + 1, last),
+      };
+    }
     const problem = findMissing(from, chapters) ?? findMissing(to, chapters);
     if (problem) return { problem };
     if (to.chapter < from.chapter || (to.chapter === from.chapter && to.verse < from.verse))
       return { problem: { kind: "backwards", typed: piece.trim() } };
-    passages.push({ from, to });
-    chapter = second === undefined && chapter === undefined && !single ? undefined : to.chapter;
+    passages.push({ from, to, ...partsOf(third === undefined, fromPart, endPart) });
+    chapter = ofChapter ? undefined : to.chapter;
   }
   return { passages };
+}
+
+/** "4a" alone ends in its middle, "4b" begins there; of a range only a first "b" and a last "a" cut anything. */
+function partsOf(
+  isOne: boolean,
+  fromPart: VersePart | undefined,
+  endPart: VersePart | undefined,
+): Pick<Passage, "fromPart" | "toPart"> {
+  const last = isOne ? fromPart : endPart;
+  return { ...(fromPart === "b" && { fromPart }), ...(last === "a" && { toPart: last }) };
 }
 
 function wholeChapters(book: string, first: number, last: number, chapters: readonly number[]): Passage {
@@ -136,11 +163,13 @@ function countVerses({ from, to }: Passage, counts: VerseCounts): number {
   return sum;
 }
 
-/** "Psalm 107:23–30", "Genesis 1:26–2:3", "John 3:16". */
-export function formatPassage({ from, to }: Passage): string {
-  const start = `${nameForReference(from.book)} ${from.chapter}:${from.verse}`;
-  if (from.chapter !== to.chapter) return `${start}–${to.chapter}:${to.verse}`;
-  return from.verse === to.verse ? start : `${start}–${to.verse}`;
+/** "Psalm 107:23–30", "Genesis 1:26–2:3", "John 3:16a", in a language whose names of books we know. */
+export function formatPassage({ from, to, fromPart, toPart }: Passage, language = "en"): string {
+  const isOne = from.chapter === to.chapter && from.verse === to.verse;
+  const start = `${nameForReference(from.book, language)} ${from.chapter}:${from.verse}${fromPart ?? (isOne ? (toPart ?? "") : "")}`;
+  if (isOne) return start;
+  if (from.chapter !== to.chapter) return `${start}–${to.chapter}:${to.verse}${toPart ?? ""}`;
+  return `${start}–${to.verse}${toPart ?? ""}`;
 }
 
 /** What is wrong with a reference, for the person who typed it. */
@@ -151,7 +180,7 @@ export function explainReferenceProblem(problem: ReferenceProblem): string {
     case "unknownBook":
       return `There is no book called “${shorten(problem.typed)}”. Check the spelling, or type a short form such as Ps or Jn.`;
     case "noSuchChapter": {
-      const name = getBook(problem.book).name;
+      const name = bookName(problem.book);
       const has =
         problem.chapters === 1
           ? "1 chapter"

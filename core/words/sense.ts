@@ -17,9 +17,14 @@ const SHORTEST_CLAUSE = 16;
 /**
  * One verse as units. Typed lines (poetry) are kept as lines; prose is parted at sentences and clauses.
  * @param text the verse; line feeds part lines of poetry
+ * @param keepsLines whether lines of poetry stay lines, or run on like prose
  */
-export function verseUnits(text: string, verse: { chapter: number; verse: number }): FlowUnit[] {
-  const lines = text.split("\n").map((line) => line.trim());
+export function verseUnits(
+  text: string,
+  verse: { readonly chapter: number; readonly verse: number },
+  keepsLines = true,
+): FlowUnit[] {
+  const lines = (keepsLines ? text : text.replaceAll("\n", " ")).split("\n").map((line) => line.trim());
   const poetry = lines.length > 1;
   const units: FlowUnit[] = [];
   for (const [index, line] of lines.entries()) {
@@ -32,6 +37,7 @@ export function verseUnits(text: string, verse: { chapter: number; verse: number
         mustBegin: false,
         endRank: rankEnd(piece),
         verse,
+        second: null,
       });
   }
   const last = units.at(-1);
@@ -59,15 +65,62 @@ function intoClauses(text: string): string[] {
   return clauses;
 }
 
-/** Parts a unit that is too long for its box at the space nearest to the middle; undefined when it is one word. */
+/** A cut in the middle of a thought is worth this much of a text's length away from its middle. */
+const SENSE_WORTH = 0.22;
+
+/**
+ * Where to part a text in two: the space near its middle, rather after a clause or a sentence, never leaving one
+ * word alone where there are more than three.
+ * @returns where the second half begins, just after a space; undefined when it is one word
+ */
+export function findHalf(text: string): number | undefined {
+  const middle = text.length / 2;
+  const words = text.trim().split(/\s+/).length;
+  let best: number | undefined;
+  let least = Number.POSITIVE_INFINITY;
+  let wordsBefore = 0;
+  for (const match of text.matchAll(/\s+/g)) {
+    if (match.index === 0 || match.index + match[0].length >= text.length) continue;
+    wordsBefore++;
+    const rank = rankEnd(text.slice(0, match.index));
+    const sense = rank === "sentence" ? 1.4 : rank === "clause" ? 1 : 0;
+    const lonely = words > 3 && (wordsBefore === 1 || wordsBefore === words - 1) ? 1 : 0;
+    const cost = Math.abs(match.index - middle) / text.length - sense * SENSE_WORTH + lonely;
+    if (cost < least) {
+      least = cost;
+      best = match.index + match[0].length;
+    }
+  }
+  return best;
+}
+
+/** The first or the second half of a verse, as "4a" and "4b" mean it. A verse of one word is both. */
+export function halfOf(text: string, part: "a" | "b"): string {
+  const at = findHalf(text);
+  if (at === undefined) return text;
+  return part === "a" ? text.slice(0, at).trimEnd() : text.slice(at);
+}
+
+/** Parts a unit that is too long for its box, its second language with it; undefined when it is one word. */
 export function halveUnit(unit: FlowUnit): [FlowUnit, FlowUnit] | undefined {
-  const middle = unit.text.length / 2;
-  let best = -1;
-  for (let at = unit.text.indexOf(" "); at >= 0; at = unit.text.indexOf(" ", at + 1))
-    if (best < 0 || Math.abs(at - middle) < Math.abs(best - middle)) best = at;
-  if (best < 0) return undefined;
+  const at = findHalf(unit.text);
+  if (at === undefined) return undefined;
+  const secondAt = unit.second === null ? undefined : findHalf(unit.second);
+  const atLineEnd = /\n\s*$/.test(unit.text.slice(0, at));
   return [
-    { ...unit, text: unit.text.slice(0, best), endRank: "word" },
-    { ...unit, text: unit.text.slice(best + 1), join: "space", mustBegin: false },
+    {
+      ...unit,
+      text: unit.text.slice(0, at).trimEnd(),
+      endRank: rankEnd(unit.text.slice(0, at).trimEnd()) === "line" ? "word" : "clause",
+      second: unit.second === null ? null : unit.second.slice(0, secondAt).trimEnd(),
+    },
+    {
+      ...unit,
+      text: unit.text.slice(at),
+      join: atLineEnd ? "line" : "space",
+      mustBegin: false,
+      second:
+        secondAt === undefined ? (unit.second === null ? null : "") : (unit.second as string).slice(secondAt),
+    },
   ];
 }

@@ -1,6 +1,6 @@
 import { describe, expect, test } from "vitest";
 import { CARRY_THE_LAMP_DOWN, HARBOUR_KIND } from "../../demo/songs.ts";
-import { findLabel, parseSong, type Song } from "./song.ts";
+import { parseSong, type Song } from "./song.ts";
 
 function song(text: string, title = ""): Song {
   const parsed = parseSong(text, title);
@@ -8,36 +8,12 @@ function song(text: string, title = ""): Song {
   return parsed.song;
 }
 
-describe("labels", () => {
-  test.each([
-    ["Verse 1", "V", "1"],
-    ["[Bridge]", "B", ""],
-    ["CHORUS:", "C", ""],
-    ["(Pre-Chorus 2)", "P", "2"],
-    ["V2", "V", "2"],
-    ["{Tag}", "T", ""],
-    ["Chorus x2", "C", ""],
-  ])("%s is a label", (line, letter, number) => {
-    const label = findLabel(line);
-    expect(label?.kind.letter).toBe(letter);
-    expect(label?.number).toBe(number);
-  });
-
-  test.each([
-    "Carry the lamp down",
-    "C",
-    "Verse by verse we climb the hill",
-    "and one for every ship.",
-    "End of the line, we sing",
-  ])("%s is sung", (line) => expect(findLabel(line)).toBeUndefined());
-});
-
 describe("songs from pasted text", () => {
   test("labels, repeated choruses and the credit are understood", () => {
-    const { sections, order, credit } = song(CARRY_THE_LAMP_DOWN);
+    const { sections, order, credits } = song(CARRY_THE_LAMP_DOWN);
     expect(sections.map(({ key }) => key)).toEqual(["V1", "C", "V2", "B"]);
     expect(order).toEqual(["V1", "C", "V2", "C", "B", "C"]);
-    expect(credit).toMatch(/^Words and tune: Merrow Quay singers/);
+    expect(credits.writers).toMatch(/^Words and tune: Merrow Quay singers/);
     expect(sections.flatMap(({ stanzas }) => stanzas.flat()).join(" ")).not.toMatch(/Words and tune/);
   });
 
@@ -92,5 +68,37 @@ describe("songs from pasted text", () => {
     });
     expect(parseSong(" \n\n\t\n")).toEqual({ problem: { kind: "empty" } });
     expect(parseSong("Chorus\n\n")).toEqual({ problem: { kind: "empty" } });
+  });
+
+  test("a chorus pasted in full with other capitals and marks is the same chorus", () => {
+    const { sections, order } = song(
+      "Verse 1\none\n\nChorus\nCarry it low,\ncarry it round\n\nVerse 2\ntwo\n\nChorus\ncarry it LOW\ncarry it round!",
+      "T",
+    );
+    expect(sections.map(({ key }) => key)).toEqual(["V1", "C", "V2"]);
+    expect(order).toEqual(["V1", "C", "V2", "C"]);
+  });
+
+  test("a chorus in other words is a second chorus", () => {
+    expect(song("Chorus\none\n\nChorus\nanother", "T").order).toEqual(["C", "C2"]);
+  });
+
+  test("chords above and within the words are left out, and lines know where they stood", () => {
+    const { sections } = song("Verse 1\nG       D/F#   Em7\nCarry the [C]lamp down\n[Am]\n\n  A\ncarry it low", "T");
+    expect(sections[0]?.stanzas).toEqual([["Carry the lamp down"], ["carry it low"]]);
+    expect(sections[0]?.sourceLines).toEqual([2, 6]);
+  });
+
+  test("words and labels of another language are understood", () => {
+    const { order, sections } = song("Estrofa 1\nuno\n\nCoro\nla la\n\nEstrofa 2\ndos\n\nCoro", "T");
+    expect(order).toEqual(["V1", "C", "V2", "C"]);
+    expect(sections[0]?.label).toBe("Verse 1");
+  });
+
+  test("two hundred sections are two hundred sections", () => {
+    const text = Array.from({ length: 200 }, (_, i) => `Verse ${i + 1}\nline ${i}\nmore ${i}`).join("\r\n\r\n");
+    const { sections, order } = song(text, "Long");
+    expect(sections).toHaveLength(200);
+    expect(order[199]).toBe("V200");
   });
 });

@@ -1,3 +1,9 @@
+import { hasChords, isChordLine, stripChords } from "./chords.ts";
+import { cleanLines, dropInvisible, splitLines } from "./cleanLines.ts";
+import { type Credits, isCreditLine, NO_CREDITS, readCredits } from "./credits.ts";
+import { foldWords } from "./foldWords.ts";
+import { findLabel, type Label } from "./sectionLabels.ts";
+
 /** A named piece of a song, once, however often it is sung. */
 export interface SongSection {
   /** Stable within the song: the kind's letter and a number, such as "V1" or "C". */
@@ -11,7 +17,8 @@ export interface SongSection {
 
 export interface Song {
   readonly title: string;
-  readonly credit: string;
+  /** As read from lines such as "Words: …" at its end. */
+  readonly credits: Credits;
   readonly sections: readonly SongSection[];
   /** Section keys as sung; a chorus may stand in it many times. */
   readonly order: readonly string[];
@@ -25,126 +32,81 @@ export type SongProblem =
   | { readonly kind: "tooManyLines"; readonly lines: number }
   | { readonly kind: "lineTooLong"; readonly line: number; readonly length: number };
 
-interface SectionKind {
-  readonly letter: string;
-  readonly name: string;
-  readonly words: readonly string[];
-}
-
-const SECTION_KINDS: readonly SectionKind[] = [
-  { letter: "V", name: "Verse", words: ["verse", "v", "stanza", "strophe"] },
-  { letter: "C", name: "Chorus", words: ["chorus", "c", "ch"] },
-  { letter: "R", name: "Refrain", words: ["refrain", "ref"] },
-  { letter: "P", name: "Pre-chorus", words: ["pre-chorus", "prechorus", "pre chorus"] },
-  { letter: "B", name: "Bridge", words: ["bridge", "br", "middle eight"] },
-  { letter: "I", name: "Intro", words: ["intro", "introduction"] },
-  { letter: "N", name: "Interlude", words: ["interlude"] },
-  { letter: "T", name: "Tag", words: ["tag", "coda"] },
-  { letter: "E", name: "Ending", words: ["ending", "end", "outro"] },
-];
-const KIND_BY_WORD = new Map(
-  SECTION_KINDS.flatMap((kind) => kind.words.map((word) => [word, kind] as const)),
-);
-
-const LABEL = /^([\p{L}][\p{L}\- ]*?)\s*(\d{1,2})?\s*(?:[x×]\s*(\d)|\((?:[x×]\s*)?(\d)\s*[x×]?\))?\s*:?$/u;
-const CREDIT =
-  /^(©|\(c\)|copyright\b|words\b.*[:&]|words (and|by)|music\b.*:|music by|text:|tune:|written by|lyrics\b.*[:&])/i;
-
-interface Label {
-  readonly kind: SectionKind;
-  readonly number: string;
-  readonly times: number;
-}
-
-/** Reads "Verse 1", "[Bridge]", "Chorus (x2):" and the like; undefined when the line is words to sing. */
-export function findLabel(line: string): Label | undefined {
-  const trimmed = line.trim();
-  const bracketed = /^\[(.+)\]$|^\((.+)\)$|^\{(.+)\}$/.exec(trimmed);
-  const inner = (bracketed?.[1] ?? bracketed?.[2] ?? bracketed?.[3] ?? trimmed).trim();
-  const match = LABEL.exec(inner);
-  const kind = match && KIND_BY_WORD.get((match[1] ?? "").toLowerCase());
-  if (!match || !kind) return undefined;
-  // One bare letter is a label only with a number, a colon or brackets: a line may well be "C".
-  if ((match[1] ?? "").length === 1 && !match[2] && !bracketed && !trimmed.endsWith(":")) return undefined;
-  return { kind, number: match[2] ?? "", times: Number(match[3] ?? match[4] ?? 1) };
-}
-
 /**
  * Takes the text apart as a person would read it: blank lines part stanzas, labels name sections, a label with
- * nothing under it sings that section again, a stanza repeated word for word is the same section again, lines
+ * nothing under it sings that section again, a stanza repeated in the same words is the same section again, lines
  * such as "Words and music: …" at the end are the credit.
- * Control characters are dropped, white space is folded.
+ * Control characters and chords are dropped, white space is folded.
  */
 export function parseSong(text: string, title = ""): { song: Song } | { problem: SongProblem } {
-  const lines = cleanLines(text);
-  if (lines.length > SONG_MAX_LINES) return { problem: { kind: "tooManyLines", lines: lines.length } };
-  const long = lines.findIndex((line) => line.length > SONG_MAX_LINE_LENGTH);
-  if (long >= 0)
-    return { problem: { kind: "lineTooLong", line: long + 1, length: (lines[long] as string).length } };
+  const typed = splitLines(text);
+  if (typed.length > SONG_MAX_LINES) return { problem: { kind: "tooManyLines", lines: typed.length } };
+  const lines = typed.flatMap((raw, at): SungLine[] => {
+    const shown = dropInvisible(raw);
+    if (isChordLine(shown)) return [];
+    const [line = ""] = cleanLines(stripChords(raw));
+    // A line that held nothing but chords is no stanza's end.
+    return line === "" && hasChords(shown) ? [] : [{ text: line, at }];
+  });
+  const long = lines.find((line) => line.text.length > SONG_MAX_LINE_LENGTH);
+  if (long) return { problem: { kind: "lineTooLong", line: long.at + 1, length: long.text.length } };
 
   const stanzas = intoStanzas(lines);
-  const credit = takeCredit(stanzas);
+  const credits = takeCredits(stanzas);
   if (!stanzas.some((stanza) => stanza.lines.length > 0)) return { problem: { kind: "empty" } };
   const heading = title === "" ? takeHeading(stanzas) : undefined;
   const { sections, order } = intoSections(stanzas);
   const first = sections[0]?.stanzas[0]?.[0] ?? "";
-  return { song: { title: title || (heading ?? first.replace(/[,;:.!?]+$/, "")), credit, sections, order } };
+  return {
+    song: { title: title || (heading ?? first.replace(/[,;:.!?]+$/, "")), credits, sections, order },
+  };
 }
 
-/** Normalised lines: every kind of line end, no control or invisible characters, single spaces. */
-export function cleanLines(text: string): string[] {
-  return text
-    .normalize("NFC")
-    .split(/\r\n|\r|\n|\u0085|\u2028|\u2029|\v|\f/)
-    .map((line) =>
-      line
-        .replace(/[\t\u00a0]/g, " ")
-        .replace(/[\p{Cc}\u200b\u2060\ufeff\u00ad\ufffe\uffff]/gu, "")
-        .replace(/ {2,}/g, " ")
-        .trim(),
-    );
+interface SungLine {
+  readonly text: string;
+  /** Line of the typed text, from 0. */
+  readonly at: number;
 }
 
 interface Stanza {
   readonly label: Label | undefined;
-  readonly lines: string[];
-  /** Line of the typed text that the first of them is; the others follow it. */
-  from: number;
+  readonly lines: SungLine[];
 }
 
-function intoStanzas(lines: readonly string[]): Stanza[] {
+const textsOf = (stanza: Stanza) => stanza.lines.map(({ text }) => text);
+
+function intoStanzas(lines: readonly SungLine[]): Stanza[] {
   const stanzas: Stanza[] = [];
   let open: Stanza | undefined;
-  for (const [at, line] of lines.entries()) {
-    if (line === "") {
+  for (const line of lines) {
+    if (line.text === "") {
       // A label may be parted from its words by a blank line.
       if (open && (open.lines.length > 0 || !open.label)) open = undefined;
       continue;
     }
-    const label = findLabel(line);
+    const label = findLabel(line.text);
     if (label) {
-      open = { label, lines: [], from: at + 1 };
+      open = { label, lines: [] };
       stanzas.push(open);
     } else {
       if (!open) {
-        open = { label: undefined, lines: [], from: at };
+        open = { label: undefined, lines: [] };
         stanzas.push(open);
       }
-      if (open.lines.length === 0) open.from = at;
       open.lines.push(line);
     }
   }
   return stanzas;
 }
 
-function takeCredit(stanzas: Stanza[]): string {
+function takeCredits(stanzas: Stanza[]): Credits {
   const last = stanzas.at(-1);
-  if (!last || last.lines.length === 0) return "";
-  const begins = last.lines.findIndex((line) => CREDIT.test(line));
-  if (begins < 0) return "";
-  const credit = last.lines.splice(begins).join(" · ");
+  if (!last || last.lines.length === 0) return NO_CREDITS;
+  const begins = last.lines.findIndex((line) => isCreditLine(line.text));
+  if (begins < 0) return NO_CREDITS;
+  const credits = readCredits(last.lines.splice(begins).map(({ text }) => text));
   if (last.lines.length === 0 && !last.label) stanzas.pop();
-  return credit;
+  return credits;
 }
 
 /** A lone unlabelled line before everything else is the title, when labels or more stanzas follow. */
@@ -154,52 +116,63 @@ function takeHeading(stanzas: Stanza[]): string | undefined {
   const labelled = stanzas.some((stanza) => stanza.label);
   if (!labelled && stanzas.length < 3) return undefined;
   stanzas.shift();
-  return first.lines[0];
+  return first.lines[0]?.text;
 }
 
 interface OpenSection {
   readonly label: string;
   readonly stanzas: string[][];
-  words: string;
+  /** Compared, to find what is sung again. */
+  folded: string;
   readonly sourceLines: number[];
 }
 
+const foldStanza = (stanza: Stanza) => textsOf(stanza).map(foldWords).join("\n");
+
 function intoSections(stanzas: readonly Stanza[]): { sections: SongSection[]; order: string[] } {
   const labelled = stanzas.some((stanza) => stanza.label);
-  const repeated = labelled ? new Set<string>() : repeatedWords(stanzas);
+  const repeated = labelled ? new Set<string>() : repeatedStanzas(stanzas);
   const sections = new Map<string, OpenSection>();
+  const keyOfWords = new Map<string, string>();
   const order: string[] = [];
+  const timesSung = new Map<string, number>();
   let current: string | undefined;
   let versesSeen = 0;
 
   const sing = (key: string, times: number) => {
-    for (let i = 0; i < Math.max(1, times); i++) order.push(key);
+    for (let i = 0; i < times; i++) order.push(key);
+    timesSung.set(key, (timesSung.get(key) ?? 0) + times);
     current = key;
   };
-  const keep = (key: string, label: string, { lines, from }: Stanza) =>
+  const keep = (key: string, label: string, stanza: Stanza) => {
+    const folded = foldStanza(stanza);
     sections.set(key, {
       label,
-      stanzas: [lines],
-      words: lines.join("\n"),
-      sourceLines: lines.map((_, i) => from + i),
+      stanzas: [textsOf(stanza)],
+      folded,
+      sourceLines: stanza.lines.map(({ at }) => at),
     });
+    if (!keyOfWords.has(folded)) keyOfWords.set(folded, key);
+  };
 
   for (const stanza of stanzas) {
-    const words = stanza.lines.join("\n");
+    const folded = foldStanza(stanza);
     if (!stanza.label) {
-      const same = [...sections].find(([, section]) => section.words === words);
-      if (labelled && current && !same) {
+      const same = keyOfWords.get(folded);
+      if (labelled && current && same === undefined) {
         // Within a labelled text, an unlabelled stanza goes on with the section above it.
         const section = sections.get(current);
-        if (section && order.filter((key) => key === current).length === 1) {
-          section.stanzas.push(stanza.lines);
-          section.words += `\n\n${words}`;
-          section.sourceLines.push(...stanza.lines.map((_, i) => stanza.from + i));
+        if (section && timesSung.get(current) === 1) {
+          section.stanzas.push(textsOf(stanza));
+          keyOfWords.delete(section.folded);
+          section.folded += `\n\n${folded}`;
+          keyOfWords.set(section.folded, current);
+          section.sourceLines.push(...stanza.lines.map(({ at }) => at));
           continue;
         }
       }
-      if (same) sing(same[0], 1);
-      else if (repeated.has(words)) {
+      if (same !== undefined) sing(same, 1);
+      else if (repeated.has(folded)) {
         const key = freeKey("C", sections);
         keep(key, key === "C" ? "Chorus" : `Chorus ${key.slice(1)}`, stanza);
         sing(key, 1);
@@ -214,16 +187,17 @@ function intoSections(stanzas: readonly Stanza[]): { sections: SongSection[]; or
     const { kind, number, times } = stanza.label;
     const key = kind.letter + number;
     const known = sections.get(key);
+    const name = `${kind.name}${number ? ` ${number}` : ""}`;
     if (stanza.lines.length === 0) {
       if (known) sing(key, times);
       // A name with no words yet is kept: the words may be typed next.
-      else keep(key, `${kind.name}${number ? ` ${number}` : ""}`, stanza);
+      else keep(key, name, stanza);
       continue;
     }
-    if (!known || known.words === "") {
-      keep(key, `${kind.name}${number ? ` ${number}` : ""}`, stanza);
+    if (!known || known.folded === "") {
+      keep(key, name, stanza);
       sing(key, times);
-    } else if (known.words === words) sing(key, times);
+    } else if (known.folded === folded || known.folded.startsWith(`${folded}\n\n`)) sing(key, times);
     else {
       const other = freeKey(kind.letter, sections, 2);
       keep(other, `${kind.name} ${other.slice(kind.letter.length)}`, stanza);
@@ -232,19 +206,19 @@ function intoSections(stanzas: readonly Stanza[]): { sections: SongSection[]; or
   }
   return {
     sections: [...sections]
-      .filter(([, section]) => section.words !== "")
+      .filter(([, section]) => section.folded !== "")
       .map(([key, { label, stanzas: parts, sourceLines }]) => ({ key, label, stanzas: parts, sourceLines })),
-    order: order.filter((key) => sections.get(key)?.words !== ""),
+    order: order.filter((key) => sections.get(key)?.folded !== ""),
   };
 }
 
-function repeatedWords(stanzas: readonly Stanza[]): Set<string> {
+function repeatedStanzas(stanzas: readonly Stanza[]): Set<string> {
   const seen = new Set<string>();
   const repeated = new Set<string>();
-  for (const { lines } of stanzas) {
-    const words = lines.join("\n");
-    if (seen.has(words)) repeated.add(words);
-    seen.add(words);
+  for (const stanza of stanzas) {
+    const folded = foldStanza(stanza);
+    if (seen.has(folded)) repeated.add(folded);
+    seen.add(folded);
   }
   return repeated;
 }

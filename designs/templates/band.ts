@@ -31,15 +31,16 @@ const OUTLINE = { color: color("shade", 0.7), widthPx: 4 };
 const ON_PANEL = { fill: solid("onPanel") } as const;
 const QUIET = { font: "plain", fill: solid("quietPanel") } as const;
 
-const panel = (id: string, x: number, y: number, width: number, height: number) =>
+const panel = (id: string, x: number, y: number, width: number, height: number, field?: string) =>
   rectangle(id, box(x, y, width, height), PANEL, {
+    ...(field !== undefined && { showWhen: { kind: "notEmpty", field } }),
     corners: { token: "radius" },
     shadows: PANEL_SHADOW,
     motion: sliding("bottom", 60, 420),
   });
 
 export const lyrics = template("Words, two-line band", "words", [
-  panel("panel", 230, 812, 1460, 176),
+  panel("panel", 230, 812, 1460, 176, "words"),
   text(
     "words",
     "words",
@@ -70,9 +71,10 @@ export const lyrics = template("Words, two-line band", "words", [
 export const reading = template("Reading, two-line band", "reading", [
   rectangle("tab", box(230, 750, 400, 74), solid("accent"), {
     corners: { token: "radius", times: 0.6 },
+    showWhen: { kind: "notEmpty", field: "reference" },
     motion: uncovering(420, 140),
   }),
-  panel("panel", 230, 812, 1460, 176),
+  panel("panel", 230, 812, 1460, 176, "words"),
   text(
     "reference",
     "reference",

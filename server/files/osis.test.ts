@@ -9,8 +9,10 @@ describe("OSIS", () => {
     const xml = wrap(
       '<chapter osisID="Ps.1"><verse osisID="Ps.1.1">One <q>two</q>,<lb/>three &amp; four</verse>\n<verse osisID="Ps.1.2"> five </verse></chapter>',
     );
-    expect(parseOsis(xml, "t", "Test")).toEqual({
-      info: { code: "t", name: "Test", language: "en", rights: "Free" },
+    expect(parseOsis(xml)).toEqual({
+      title: "",
+      language: "en",
+      rights: "Free",
       verses: [
         { book: "Ps", chapter: 1, verse: 1, words: "One two,\nthree & four" },
         { book: "Ps", chapter: 1, verse: 2, words: "five" },
@@ -20,7 +22,7 @@ describe("OSIS", () => {
 
   test("a document type, and with it every entity bomb, is refused; so is a text without verses", () => {
     const bomb = `<!DOCTYPE x [<!ENTITY a "aaaa"><!ENTITY b "&a;&a;&a;">]>${wrap("&b;")}`;
-    expect(() => parseOsis(bomb, "t", "Test")).toThrow(/document type/);
-    expect(() => parseOsis(wrap("no verses"), "t", "Test")).toThrow(/no verses/);
+    expect(() => parseOsis(bomb)).toThrow(/document type/);
+    expect(() => parseOsis(wrap("no verses"))).toThrow(/no verses/);
   });
 });

@@ -1,90 +1,98 @@
-import { XMLParser } from "fast-xml-parser";
+import { SaxesParser } from "saxes";
+import { FileProblem, type ParsedText, type ParsedVerse } from "./scriptureFile.ts";
 
-export interface ScriptureInfo {
-  readonly code: string;
-  readonly name: string;
-  readonly language: string;
-  readonly rights: string;
-}
+/** What stands between verses or beside them, and is not read out. */
+const NOT_READ = new Set(["note", "title", "rdg", "figure", "index", "milestone", "catchWord"]);
 
-export interface ParsedVerse {
-  readonly book: string;
-  readonly chapter: number;
-  readonly verse: number;
-  /** Lines of poetry are parted by line feeds. */
-  readonly words: string;
-}
-
-export interface ParsedScripture {
-  readonly info: ScriptureInfo;
-  readonly verses: readonly ParsedVerse[];
-}
-
-/** The largest text that is read: about six times the longest that ships. */
-const LARGEST_BYTES = 32 * 1024 * 1024;
-
-type XmlNode = { readonly [name: string]: unknown };
+/** A pushed text is handed over in pieces of this length. */
+const PIECE = 64 * 1024;
 
 /**
- * Reads OSIS 2.1 XML in which each verse is one element with an osisID, line breaks of poetry as `lb`.
- * @throws when it is too large, carries a document type (entities could expand without end) or has no verses
+ * Reads OSIS 2.1 XML: verses as containers or between milestones, with or without prefixes, lines of poetry as
+ * `lb` or `l`. Notes, headings and figures are left out.
+ * @throws FileProblem when the XML is broken, carries a document type (entities could expand without end) or has no
+ *   verses with an osisID
  */
-export function parseOsis(xml: string, code: string, name: string): ParsedScripture {
-  if (xml.length > LARGEST_BYTES)
-    throw new Error(`The text has ${xml.length} characters; at most ${LARGEST_BYTES}`);
-  if (/<!DOCTYPE/i.test(xml)) throw new Error("The text declares a document type; that is not read");
-  const parser = new XMLParser({
-    preserveOrder: true,
-    ignoreAttributes: false,
-    attributeNamePrefix: "",
-    trimValues: false,
-    parseTagValue: false,
-    processEntities: true,
-  });
-  const root = parser.parse(xml) as XmlNode[];
+export function parseOsis(xml: string): ParsedText {
+  const parser = new SaxesParser({ xmlns: false });
   const verses: ParsedVerse[] = [];
-  let language = "und";
+  const path: string[] = [];
+  let title = "";
   let rights = "";
-  walk(root, (tag, children, attributes) => {
-    if (tag === "osisText") language = String(attributes["xml:lang"] ?? "und");
-    if (tag === "rights") rights = textOf(children);
-    if (tag !== "verse") return true;
-    const match = /^([1-3]?[A-Za-z]+)\.(\d+)\.(\d+)$/.exec(String(attributes.osisID ?? ""));
-    if (match)
-      verses.push({
-        book: match[1] as string,
-        chapter: Number(match[2]),
-        verse: Number(match[3]),
-        words: textOf(children),
-      });
-    return false;
+  let language = "und";
+  let skipping = 0;
+  let open: { readonly id: string; words: string } | undefined;
+
+  const end = () => {
+    if (!open) return;
+    const match = /^(?:[\w.-]+:)?([1-4]?[A-Za-z]+)\.(\d{1,3})\.(\d{1,3})/.exec(open.id);
+    const words = tidy(open.words);
+    if (match && words !== "")
+      verses.push({ book: match[1] as string, chapter: Number(match[2]), verse: Number(match[3]), words });
+    open = undefined;
+  };
+
+  parser.on("doctype", () => {
+    throw new FileProblem(
+      "The file declares a document type, which is not read: what it could expand to has no bound. Nothing was brought in; save it without one.",
+    );
   });
-  if (verses.length === 0) throw new Error("The text has no verses with an osisID");
-  return { info: { code, name, language, rights }, verses };
-}
-
-function walk(
-  nodes: readonly XmlNode[],
-  visit: (tag: string, children: readonly XmlNode[], attributes: XmlNode) => boolean,
-): void {
-  for (const node of nodes) {
-    for (const [tag, children] of Object.entries(node)) {
-      if (tag === ":@" || !Array.isArray(children)) continue;
-      if (visit(tag, children, (node[":@"] ?? {}) as XmlNode)) walk(children, visit);
+  parser.on("error", (error) => {
+    throw new FileProblem(
+      `The file is not whole: ${error.message.replace(/^undefined:/, "line ").replace(/\.?$/, "")}. Nothing of it was brought in; the texts you have are as they were.`,
+    );
+  });
+  parser.on("opentag", ({ name, attributes, isSelfClosing }) => {
+    const tag = name.slice(name.indexOf(":") + 1);
+    const attribute = (key: string) => {
+      const value = attributes[key];
+      return typeof value === "string" ? value : undefined;
+    };
+    path.push(tag);
+    if (tag === "osisText") language = attribute("xml:lang") ?? language;
+    if (NOT_READ.has(tag) && !path.includes("header")) skipping++;
+    if (skipping > 0) return;
+    if (tag === "verse") {
+      if (attribute("eID") !== undefined) end();
+      else {
+        end();
+        open = { id: attribute("osisID") ?? attribute("sID") ?? "", words: "" };
+        if (isSelfClosing && attribute("sID") === undefined) end();
+      }
+    } else if (open) {
+      if (tag === "lb" || (tag === "l" && attribute("eID") === undefined)) open.words += "\n";
+      else if (tag === "q") open.words += attribute("marker") ?? "";
+      else if (tag === "p" || tag === "lg") open.words += " ";
     }
-  }
+  });
+  parser.on("closetag", ({ name, attributes, isSelfClosing }) => {
+    const tag = name.slice(name.indexOf(":") + 1);
+    if (NOT_READ.has(tag) && !path.includes("header")) skipping--;
+    path.pop();
+    if (tag === "verse" && !isSelfClosing && attributes.sID === undefined && attributes.eID === undefined)
+      end();
+    // A chapter that ends takes an unfinished verse with it.
+    if ((tag === "chapter" || tag === "div") && !isSelfClosing) end();
+  });
+  parser.on("text", (text) => {
+    if (skipping === 0 && open) open.words += text.replace(/\s+/g, " ");
+    else if (path.includes("header")) {
+      const tag = path.at(-1);
+      if (tag === "title" && title === "") title = text.trim();
+      if (tag === "rights") rights = `${rights} ${text}`.replace(/\s+/g, " ").trim();
+    }
+  });
+
+  for (let at = 0; at < xml.length; at += PIECE) parser.write(xml.slice(at, at + PIECE));
+  parser.close();
+  if (verses.length === 0)
+    throw new FileProblem("The file has no verses with an osisID. Nothing was brought in; is it OSIS?");
+  return { title, language, rights, verses };
 }
 
-function textOf(nodes: readonly XmlNode[]): string {
-  let text = "";
-  for (const node of nodes) {
-    if ("#text" in node) text += String(node["#text"]).replace(/\s+/g, " ");
-    else if ("lb" in node || "l" in node) {
-      text += "\n";
-      if (Array.isArray(node.l)) text += textOf(node.l);
-    } else
-      for (const [tag, inner] of Object.entries(node))
-        if (tag !== ":@" && Array.isArray(inner)) text += textOf(inner);
-  }
-  return text.replace(/ *\n+ */g, "\n").trim();
-}
+const tidy = (words: string) =>
+  words
+    .replace(/[^\S\n]+/g, " ")
+    .replace(/ *\n+ */g, "\n")
+    .replace(/ +([,.;:!?…])/g, "$1")
+    .trim();

@@ -7,6 +7,7 @@ import { type Services, servicesContext } from "../services.ts";
 import { createDeskGuard, createOriginCheck, DESK_COOKIE, sameToken } from "./guard.ts";
 import { addMediaRoutes } from "./mediaRoutes.ts";
 import { addStillRoutes } from "./stillRoutes.ts";
+import { addWordsRoutes, FILE_PATHS } from "./wordsRoutes.ts";
 
 const LARGEST_BODY = "1mb";
 /** Nothing from outside; inline scripts are the framework's own, WebAssembly is the shaper. */
@@ -50,7 +51,7 @@ export function createHttpApp(
   app.use((request, response, next) => {
     // A page of another origin can send a form here unseen; it can neither name this origin nor send JSON so.
     const changes = request.method !== "GET" && request.method !== "HEAD";
-    const isFile = request.path === "/library" && request.is("application/octet-stream");
+    const isFile = FILE_PATHS.has(request.path) && request.is("application/octet-stream");
     if (changes && !(isOwnOrigin(request) && (request.is("application/json") || isFile))) {
       response
         .status(403)
@@ -62,8 +63,8 @@ export function createHttpApp(
   });
   app.use((request, response, next) => {
     const length = Number(request.headers["content-length"] ?? 0);
-    // Files for the library have a limit of their own.
-    if (length <= 1024 * 1024 || request.path === "/library") next();
+    // Files have limits of their own.
+    if (length <= 1024 * 1024 || FILE_PATHS.has(request.path)) next();
     else
       response
         .status(413)
@@ -107,6 +108,7 @@ export function createHttpApp(
   const deskGuard = createDeskGuard(deskToken);
   addMediaRoutes(app, services, deskGuard);
   addStillRoutes(app, services, deskGuard);
+  addWordsRoutes(app, services, deskGuard);
   app.use((request, response, next) => {
     if (request.path.startsWith("/out/")) next();
     else deskGuard(request, response, next);

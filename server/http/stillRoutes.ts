@@ -1,7 +1,7 @@
 import type { Express, NextFunction, Request, RequestHandler, Response } from "express";
 import { z } from "zod";
 import { hashSchema } from "../../core/rundown/content.ts";
-import { findChunk, stepsOf } from "../../core/rundown/steps.ts";
+import { stepsOf, valuesAt } from "../../core/rundown/steps.ts";
 import type { Services } from "../services.ts";
 
 const wantedSchema = z.strictObject({
@@ -40,7 +40,7 @@ export function addStillRoutes(app: Express, services: Services, deskGuard: Requ
     const outfitId = services.host.state.plan.outputs[output.id]?.outfitId;
     const first = stepsOf(content)[0]?.anchor;
     const step = occurrence === undefined ? first : { occurrence, unit };
-    if (!outfitId || !step || (content.flow && !findChunk(content.flow, outfitId, step)))
+    if (!outfitId || !step || !valuesAt(content, outfitId, step))
       return tell(response, 404, "That step is not in the cue.");
     try {
       const png = await services.stills.paint({

@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, test } from "vitest";
-import type { CueDoc } from "../../core/rundown/cueDoc.ts";
+import { type CueDoc, readingCue } from "../../core/rundown/cueDoc.ts";
 import type { Edit } from "../../core/rundown/edits.ts";
 import { type OpenShow, openShow } from "../test-support/openShow.ts";
 
@@ -135,7 +135,7 @@ describe("the rundown", () => {
   });
 
   test("what cannot be compiled stays in the rundown with a sentence and is not taken", async () => {
-    const reading: CueDoc = { kind: "reading", reference: "Ps 151:2", text: "web", numbers: true };
+    const reading = readingCue({ reference: "Ps 151:2", text: "web" });
     await edit({ kind: "addCue", cueId: "bad-reading", doc: reading, afterId: null });
     expect(views()[0]?.compiled).toEqual({ problem: "There is no Psalm 151; Psalms has 150 psalms." });
     expect(show.services.rundown.ready().some(({ cueId }) => cueId === "bad-reading")).toBe(false);

@@ -1,7 +1,9 @@
-import { type CompileContext, type Compiled, compileCue } from "../../core/rundown/compile.ts";
-import type { CueDoc } from "../../core/rundown/cueDoc.ts";
+import { compileCue } from "../../core/rundown/compile.ts";
+import type { CompileContext, Compiled } from "../../core/rundown/compileContext.ts";
+import { type CueDoc, cueDocSchema } from "../../core/rundown/cueDoc.ts";
 import type { CueView, Edit, EditOutcome } from "../../core/rundown/edits.ts";
 import type { ReadyCue } from "../../core/rundown/next.ts";
+import { replaceInCue } from "../../core/rundown/replaceWords.ts";
 import type { ContentStore } from "../store/contentStore.ts";
 import type { CueStore, StoredCue } from "../store/cueStore.ts";
 
@@ -105,6 +107,39 @@ export class Rundown {
         const after = { rank: this.#cues.rankAfter(edit.afterId), doc: edit.doc };
         await this.#cues.change(actor, "Add", [{ cueId: edit.cueId, after }], atMs);
         return this.#saved("Add", edit.cueId);
+      }
+      case "addCues": {
+        const fresh = edit.cues.filter(({ cueId }) => !this.#cues.find(cueId));
+        const count = this.#cues.inOrder().length;
+        if (count + fresh.length > MOST_CUES)
+          return {
+            kind: "refused",
+            sentence: `The rundown has ${count} cues and can hold ${MOST_CUES}. Nothing was added; delete some first.`,
+          };
+        const ranks = this.#cues.ranksAfter(edit.afterId, fresh.length);
+        const rows = fresh.map(({ cueId, doc }, i) => ({ cueId, after: { rank: ranks[i] as number, doc } }));
+        if (rows.length > 0) await this.#cues.change(actor, `Add ${rows.length} cues`, rows, atMs);
+        return this.#saved(`Add ${rows.length} cues`, edit.cues[0]?.cueId ?? null);
+      }
+      case "replaceWords": {
+        const only = edit.cueIds && new Set(edit.cueIds);
+        let count = 0;
+        const rows = this.#cues.inOrder().flatMap((cue) => {
+          if (only && !only.has(cue.id)) return [];
+          const replaced = replaceInCue(cue.doc, edit, edit.by, this.#context.fieldSets);
+          // A replacement that makes a field longer than it may be leaves that cue alone.
+          const fits = replaced.count > 0 && cueDocSchema.safeParse(replaced.doc).success;
+          if (fits) count += replaced.count;
+          return fits ? [{ cueId: cue.id, after: { rank: cue.rank, doc: replaced.doc } }] : [];
+        });
+        if (rows.length === 0)
+          return {
+            kind: "refused",
+            sentence: `“${edit.find}” is nowhere in these words. Nothing was changed.`,
+          };
+        const label = `Replace ${count} ${count === 1 ? "place" : "places"}`;
+        await this.#cues.change(actor, label, rows, atMs);
+        return this.#saved(label, rows[0]?.cueId ?? null);
       }
       case "changeCue": {
         const cue = this.#cues.find(edit.cueId);

@@ -1,3 +1,4 @@
+import { wornIn } from "../../core/rundown/content.ts";
 import { type Command, REFUSAL_SENTENCES, type Refusal } from "../../core/show/commands.ts";
 import { decide } from "../../core/show/decide.ts";
 import type { AirEvent, LoggedEvent } from "../../core/show/events.ts";
@@ -110,6 +111,5 @@ export class ShowHost {
 export function wornBy(contents: ContentStore, hash: string): string[] {
   const document = contents.find(hash);
   if (document?.kind !== "page") return [];
-  const worn = Object.values(document.wardrobe).flatMap(({ template, style }) => [template, style]);
-  return [...worn, ...document.media];
+  return [...wornIn(document), ...document.media];
 }

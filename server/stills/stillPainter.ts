@@ -1,5 +1,6 @@
 import { createHash } from "node:crypto";
 import { Worker } from "node:worker_threads";
+import { wornAt } from "../../core/rundown/steps.ts";
 import type { PinnedDocument } from "../../core/screens/dress.ts";
 import type { AddedFont } from "../store/fontStore.ts";
 import type { StillJob, StillResult } from "./stillWorker.ts";
@@ -109,7 +110,7 @@ export class StillPainter {
   #documentsOf({ page, outfitId }: Wanted): (readonly [string, PinnedDocument])[] {
     const content = this.#findDocument(page.content);
     if (content?.kind !== "page") throw new Error(`No page is known by ${page.content}`);
-    const worn = content.wardrobe[outfitId];
+    const worn = wornAt(content, outfitId, page.step);
     const hashes = [page.content, ...(worn ? [worn.template, worn.style] : []), ...content.media];
     return hashes.flatMap((hash) => {
       const document = this.#findDocument(hash);

@@ -155,6 +155,14 @@ export class CueStore {
     return after === undefined ? before + 1024 : (before + after) / 2;
   }
 
+  /** As many ranks in a row, between two neighbours. */
+  ranksAfter(afterId: string | null, count: number): number[] {
+    const first = this.rankAfter(afterId);
+    const following = this.inOrder().find(({ rank }) => rank > first);
+    const room = following ? following.rank - first : 1_024 * count;
+    return Array.from({ length: count }, (_, i) => first + (room * i) / Math.max(1, count));
+  }
+
   async #apply(
     change: Change,
     side: "before" | "after",

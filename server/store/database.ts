@@ -3,11 +3,12 @@ import { dirname } from "node:path";
 import SQLite from "better-sqlite3";
 import { Kysely, type Migration, Migrator, SqliteDialect, sql } from "kysely";
 import * as first from "./migrations/m0001_first.ts";
+import * as words from "./migrations/m0002_words.ts";
 import type { Tables } from "./schema.ts";
 
 export type Db = Kysely<Tables>;
 
-const MIGRATIONS: Readonly<Record<string, Migration>> = { m0001_first: first };
+const MIGRATIONS: Readonly<Record<string, Migration>> = { m0001_first: first, m0002_words: words };
 
 /** A start that cannot go on, told in a sentence for the person at the terminal. */
 export class StartProblem extends Error {}

@@ -11,6 +11,8 @@ export interface Tables {
     style_hash: string;
     time_zone: string;
     created_at_ms: number;
+    /** The venue's licence number for showing songs. */
+    licence: Generated<string>;
   };
   output: { id: string; show_id: string; rank: number; doc: string };
   outfit: { id: string; show_id: string; rank: number; name: string; lines_per_slide: number };
@@ -45,7 +47,25 @@ export interface Tables {
   air_event: { show_id: string; seq: number; at_ms: number; actor: string | null; event: string };
   air_snapshot: { show_id: string; seq: number; state: string };
   link: { token: string; show_id: string; kind: string; output_id: string | null };
-  scripture_text: { code: string; name: string; language: string; rights: string };
+  song: {
+    number: Generated<number>;
+    id: string;
+    revision: number;
+    title: string;
+    doc: string;
+    changed_at_ms: number;
+    deleted_at_ms: number | null;
+  };
+  song_version: { song_number: number; revision: number; at_ms: number; actor: string; doc: string };
+  scripture_text: {
+    code: string;
+    name: string;
+    language: string;
+    rights: string;
+    /** Times a hundred thousand, the first of its verses in the index of words. */
+    number: number;
+    state: "importing" | "ready";
+  };
   scripture_verse: {
     text_code: string;
     book: string;

@@ -1,91 +1,230 @@
-import type { Passage, VerseCounts } from "../../core/words/passage.ts";
-import type { ParsedScripture, ScriptureInfo } from "../files/osis.ts";
+import { setImmediate as nextTurn } from "node:timers/promises";
+import { sql } from "kysely";
+import { BOOKS } from "../../core/words/books.ts";
+import type { Passage } from "../../core/words/passage.ts";
+import type { Scripture, ScriptureInfo, Verse } from "../../core/words/scripture.ts";
+import type { ParsedVerse } from "../files/scriptureFile.ts";
+import { WordIndex } from "../search/wordIndex.ts";
 import type { Db } from "./database.ts";
 
-/** Verses per insert: the write lock is never held for long. */
-const BATCH = 1_000;
+/** Verses written at once: the write lock is held for a few milliseconds. */
+const BATCH = 60;
+/** Rows of the index of words that each text has for itself. */
+const ROWS_A_TEXT = 100_000;
 
-export interface VerseRow {
+/** One text in memory: books of verses in order. 31 000 verses are about 10 MB. */
+class LoadedText {
+  readonly counts = new Map<string, number[]>();
+  readonly books = new Map<string, Verse[]>();
+  readonly all: { readonly book: string; readonly at: number }[] = [];
+
+  constructor(
+    readonly info: ScriptureInfo,
+    readonly number: number,
+  ) {}
+
+  /** Verses come in the order of the text. */
+  add({ book, chapter, verse, words }: ParsedVerse): void {
+    let verses = this.books.get(book);
+    if (!verses) {
+      verses = [];
+      this.books.set(book, verses);
+      this.counts.set(book, []);
+    }
+    this.all.push({ book, at: verses.length });
+    verses.push({ chapter, verse, text: words });
+    const chapters = this.counts.get(book) as number[];
+    chapters[chapter - 1] = Math.max(chapters[chapter - 1] ?? 0, verse);
+  }
+
+  /** Chapters that are not there have no verses. */
+  settle(): this {
+    for (const chapters of this.counts.values()) for (let i = 0; i < chapters.length; i++) chapters[i] ??= 0;
+    return this;
+  }
+}
+
+export interface FoundVerse {
+  readonly textCode: string;
+  readonly book: string;
   readonly chapter: number;
   readonly verse: number;
   readonly text: string;
+  /** The verses before and after it, for knowing where one is. */
+  readonly before: string;
+  readonly after: string;
 }
 
-/** One text in memory: books of chapters of verses. 31 000 verses are about 10 MB. */
-interface LoadedText {
-  readonly info: ScriptureInfo;
-  readonly counts: VerseCounts;
-  readonly books: ReadonlyMap<string, readonly VerseRow[]>;
-}
-
-/** The scripture texts of the venue, read once at start. */
-export class ScriptureStore {
+/** The scripture texts of the venue: on the disk, in memory from the start, with an index of their words. */
+export class ScriptureStore implements Scripture {
   readonly #db: Db;
+  readonly #index: WordIndex;
   readonly #texts = new Map<string, LoadedText>();
 
   constructor(db: Db) {
     this.#db = db;
+    this.#index = new WordIndex(db, { name: "scripture_words", columns: [{ name: "words", weight: 1 }] });
   }
 
+  /** Reads what is whole; of an import that was interrupted nothing stays. */
   async load(): Promise<void> {
-    for (const info of await this.#db.selectFrom("scripture_text").selectAll().execute()) {
-      const rows = await this.#db
+    const rows = await this.#db.selectFrom("scripture_text").selectAll().execute();
+    for (const { code, number, state, name, language, rights } of rows) {
+      if (state === "importing") {
+        await this.#erase(code, number);
+        continue;
+      }
+      const text = new LoadedText({ code, name, language, rights }, number);
+      const verses = await this.#db
         .selectFrom("scripture_verse")
         .select(["book", "chapter", "verse", "words"])
-        .where("text_code", "=", info.code)
+        .where("text_code", "=", code)
         .execute();
-      const books = new Map<string, VerseRow[]>();
-      const counts = new Map<string, number[]>();
-      for (const { book, chapter, verse, words } of rows) {
-        let verses = books.get(book);
-        if (!verses) {
-          verses = [];
-          books.set(book, verses);
-          counts.set(book, []);
-        }
-        verses.push({ chapter, verse, text: words });
-        const chapters = counts.get(book) as number[];
-        chapters[chapter - 1] = Math.max(chapters[chapter - 1] ?? 0, verse);
+      const byBook = new Map<string, ParsedVerse[]>();
+      for (const verse of verses) {
+        const same = byBook.get(verse.book);
+        if (same) same.push(verse);
+        else byBook.set(verse.book, [verse]);
       }
-      this.#texts.set(info.code, { info, books, counts });
+      for (const { code: book } of BOOKS) for (const verse of byBook.get(book) ?? []) text.add(verse);
+      this.#texts.set(code, text.settle());
     }
+    await this.#index.warm();
   }
 
   list(): ScriptureInfo[] {
     return [...this.#texts.values()].map(({ info }) => info);
   }
 
-  find(code: string): LoadedText | undefined {
-    return this.#texts.get(code);
+  verseCount(code: string): number {
+    return this.#texts.get(code)?.all.length ?? 0;
   }
 
-  /** The verses of a passage that the text has, in order. */
-  versesOf(code: string, { from, to }: Passage): VerseRow[] {
-    const before = (a: { chapter: number; verse: number }, b: { chapter: number; verse: number }) =>
+  readonly info = (code: string) => this.#texts.get(code)?.info;
+  readonly counts = (code: string) => this.#texts.get(code)?.counts;
+  readonly verses = (code: string, { from, to }: Passage): Verse[] => {
+    const notAfter = (a: { chapter: number; verse: number }, b: { chapter: number; verse: number }) =>
       a.chapter < b.chapter || (a.chapter === b.chapter && a.verse <= b.verse);
     return (this.#texts.get(code)?.books.get(from.book) ?? []).filter(
-      (v) => before(from, v) && before(v, to),
+      (verse) => notAfter(from, verse) && notAfter(verse, to),
     );
+  };
+
+  /**
+   * Takes a text in, in short batches between which anything else can be done. It is there only when all of it is;
+   * when something goes wrong on the way, nothing of it stays.
+   * @param batches verses in the order of the text
+   */
+  async add(
+    info: ScriptureInfo,
+    batches: AsyncIterable<readonly ParsedVerse[]> | Iterable<readonly ParsedVerse[]>,
+    onProgress: (verses: number) => void = () => {},
+    batchSize = BATCH,
+  ): Promise<void> {
+    if (this.#texts.has(info.code)) throw new Error(`A text "${info.code}" is here already`);
+    const { last } = await this.#db
+      .selectFrom("scripture_text")
+      .select(({ fn }) => fn.max("number").as("last"))
+      .executeTakeFirstOrThrow();
+    const number = Number(last ?? 0) + 1;
+    await this.#db
+      .insertInto("scripture_text")
+      .values({ ...info, number, state: "importing" })
+      .execute();
+    const text = new LoadedText(info, number);
+    try {
+      for await (const batch of batches)
+        for (let at = 0; at < batch.length; at += batchSize) {
+          await this.#write(text, batch.slice(at, at + batchSize));
+          onProgress(text.all.length);
+          await nextTurn();
+        }
+      await this.#db
+        .updateTable("scripture_text")
+        .set({ state: "ready" })
+        .where("code", "=", info.code)
+        .execute();
+      this.#texts.set(info.code, text.settle());
+      await this.#index.warm();
+    } catch (error) {
+      await this.#erase(info.code, number);
+      throw error;
+    }
   }
 
-  /** Adds a text; its verses appear only when all of them are written. */
-  async add(parsed: ParsedScripture): Promise<void> {
-    const { info, verses } = parsed;
+  async #write(text: LoadedText, verses: readonly ParsedVerse[]): Promise<void> {
+    const { code } = text.info;
+    const first = text.number * ROWS_A_TEXT + text.all.length;
     await this.#db.transaction().execute(async (transaction) => {
-      await transaction.insertInto("scripture_text").values(info).execute();
-      for (let i = 0; i < verses.length; i += BATCH)
-        await transaction
-          .insertInto("scripture_verse")
-          .values(
-            verses.slice(i, i + BATCH).map(({ book, chapter, verse, words }) => ({
-              text_code: info.code,
-              book,
-              chapter,
-              verse,
-              words,
-            })),
-          )
-          .execute();
+      // One value for all rows: several times quicker than a value for each cell.
+      const rows = JSON.stringify(
+        verses.map(({ book, chapter, verse, words }) => [book, chapter, verse, words]),
+      );
+      await sql`
+        insert into scripture_verse (text_code, book, chapter, verse, words)
+        select ${code}, value ->> 0, value ->> 1, value ->> 2, value ->> 3 from json_each(${rows})`.execute(
+        transaction,
+      );
+      await this.#index.add(
+        verses.map(({ words }, i) => ({ row: first + i, texts: [words] })),
+        transaction,
+      );
+    });
+    for (const verse of verses) text.add(verse);
+  }
+
+  async remove(code: string): Promise<void> {
+    const text = this.#texts.get(code);
+    if (!text) return;
+    this.#texts.delete(code);
+    await this.#erase(code, text.number);
+  }
+
+  async #erase(code: string, number: number): Promise<void> {
+    await this.#db
+      .updateTable("scripture_text")
+      .set({ state: "importing" })
+      .where("code", "=", code)
+      .execute();
+    const from = number * ROWS_A_TEXT;
+    for (let at = from; at < from + ROWS_A_TEXT; at += 1_000) {
+      await this.#index.remove(at, at + 999);
+      await nextTurn();
+    }
+    for (const { code: book } of BOOKS) {
+      await this.#db
+        .deleteFrom("scripture_verse")
+        .where("text_code", "=", code)
+        .where("book", "=", book)
+        .execute();
+      await nextTurn();
+    }
+    await this.#db.deleteFrom("scripture_text").where("code", "=", code).execute();
+  }
+
+  /** Verses with these words, the best first. */
+  async search(query: string, limit: number, onlyText?: string): Promise<FoundVerse[]> {
+    const text = onlyText === undefined ? undefined : this.#texts.get(onlyText);
+    if (onlyText !== undefined && !text) return [];
+    const rows = text && { from: text.number * ROWS_A_TEXT, to: (text.number + 1) * ROWS_A_TEXT - 1 };
+    const byNumber = new Map([...this.#texts.values()].map((loaded) => [loaded.number, loaded]));
+    return (await this.#index.search(query, limit, rows)).flatMap(({ row }): FoundVerse[] => {
+      const loaded = byNumber.get(Math.floor(row / ROWS_A_TEXT));
+      const place = loaded?.all[row % ROWS_A_TEXT];
+      const verses = place && loaded.books.get(place.book);
+      const found = place && verses?.[place.at];
+      if (!loaded || !place || !verses || !found) return [];
+      return [
+        {
+          textCode: loaded.info.code,
+          book: place.book,
+          chapter: found.chapter,
+          verse: found.verse,
+          text: found.text,
+          before: verses[place.at - 1]?.text ?? "",
+          after: verses[place.at + 1]?.text ?? "",
+        },
+      ];
     });
   }
 }

@@ -1,5 +1,5 @@
 import { z } from "zod";
-import type { Wardrobe } from "../../core/rundown/compile.ts";
+import type { Wardrobe } from "../../core/rundown/compileContext.ts";
 import type { HouseStyle } from "../../core/scene/houseStyle.ts";
 import type { Template } from "../../core/scene/template.ts";
 import {
@@ -25,6 +25,8 @@ export interface Show {
   readonly outfits: readonly { readonly id: string; readonly name: string; readonly linesPerSlide: number }[];
   readonly wardrobes: readonly Wardrobe[];
   readonly timeZone: string;
+  /** The venue's licence number for this event; empty when not given. */
+  readonly licence: string;
   readonly style: { readonly hash: string; readonly style: HouseStyle };
 }
 
@@ -40,6 +42,7 @@ export async function createShow(db: Db, contents: ContentStore, show: NewShow, 
       plan: JSON.stringify(show.plan),
       style_hash: styleHash,
       time_zone: show.timeZone,
+      licence: show.licence,
       created_at_ms: atMs,
     })
     .execute();
@@ -119,6 +122,7 @@ export async function loadShow(db: Db, contents: ContentStore, showId: string): 
     layers: z.array(layerSchema).parse(JSON.parse(row.layers)),
     plan: screenPlanSchema.parse(JSON.parse(row.plan)),
     timeZone: row.time_zone,
+    licence: row.licence,
     outputs: outputs.map(({ doc }) => outputSchema.parse(JSON.parse(doc))),
     outfits: outfits.map(({ id, name, lines_per_slide }) => ({ id, name, linesPerSlide: lines_per_slide })),
     wardrobes,
@@ -164,4 +168,8 @@ export async function saveStyle(
   const hash = await contents.keep(style);
   await db.updateTable("show").set({ style_hash: hash }).where("id", "=", showId).execute();
   return hash;
+}
+
+export async function saveLicence(db: Db, showId: string, licence: string): Promise<void> {
+  await db.updateTable("show").set({ licence }).where("id", "=", showId).execute();
 }

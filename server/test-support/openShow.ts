@@ -1,5 +1,8 @@
+import { mkdtempSync } from "node:fs";
 import { createServer, type Server } from "node:http";
 import type { AddressInfo } from "node:net";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
 import { WebSocket } from "ws";
 import type { ClientMessage, ServerMessage } from "../../core/show/wire.ts";
 import { lanternEvening } from "../../demo/lanternEvening.ts";
@@ -24,7 +27,7 @@ export async function openShow(file: string): Promise<OpenShow> {
     home: process.cwd(),
     buildId: "test",
     now: () => performance.timeOrigin + performance.now(),
-    mediaFolder: `${file}.media`,
+    mediaFolder: file === ":memory:" ? mkdtempSync(join(tmpdir(), "vesko-media-")) : `${file}.media`,
     isOwnOrigin: createOriginCheck("127.0.0.1").isOwnOrigin,
   });
   const server = createServer();

@@ -1,0 +1,60 @@
+import { foldWords } from "../../core/words/foldWords.ts";
+import type { DeskStore } from "../desk/deskStore.ts";
+
+/** Something the desk can do, by name. */
+export interface DeskCommand {
+  readonly name: string;
+  readonly key: string | null;
+  /** Changes what people see: Enter alone does not do it. */
+  readonly changesAir: boolean;
+  readonly act: () => void;
+}
+
+/** What Find can do besides finding. Clearing is not among it: that key is held. */
+export function deskCommands(store: DeskStore, go: (path: string) => void): readonly DeskCommand[] {
+  const view = (name: string, path: string): DeskCommand => ({
+    name,
+    key: null,
+    changesAir: false,
+    act: () => go(path),
+  });
+  const air = (name: string, key: string, act: () => void): DeskCommand => ({
+    name,
+    key,
+    changesAir: true,
+    act,
+  });
+  const desk = (name: string, key: string | null, act: () => void): DeskCommand => ({
+    name,
+    key,
+    changesAir: false,
+    act,
+  });
+  return [
+    view("Go to Prepare", "/prepare"),
+    view("Go to Run", "/run"),
+    view("Go to Songs", "/songs"),
+    view("Go to Texts", "/texts"),
+    view("Go to Looks", "/looks"),
+    view("Go to Library", "/library"),
+    view("Find and replace words in the rundown", "/prepare?panel=replace"),
+    view("Credits that are missing", "/prepare?panel=credits"),
+    view("Bring in a scripture text", "/texts"),
+    view("Bring in songs", "/songs"),
+    air("Take the next step", "Space", () => store.take("animated")),
+    air("Cut to the next step", "X", () => store.take("cut")),
+    air("Undo the last take", "U", () => store.press({ kind: "undoTake" })),
+    desk("Arm the step after", "↓", () => store.armNeighbour(1, "step")),
+    desk("Arm the cue after", "→", () => store.armNeighbour(1, "cue")),
+    desk("Follow the script again", "Home", () => store.press({ kind: "disarm" })),
+  ];
+}
+
+export function findCommands(query: string, commands: readonly DeskCommand[]): DeskCommand[] {
+  const words = foldWords(query).split(" ").filter(Boolean);
+  if (words.length === 0) return [];
+  return commands.filter(({ name }) => {
+    const folded = foldWords(name);
+    return words.every((word) => folded.includes(word));
+  });
+}

@@ -1,0 +1,86 @@
+import { useCallback, useEffect, useState } from "react";
+import type { SongDoc } from "../../core/rundown/cueDoc.ts";
+import { type SongFields, songFieldsOf } from "../../core/words/songFields.ts";
+import { newId } from "../ui/newId.ts";
+import { postJson } from "../ui/postJson.ts";
+
+type LibrarySong = { readonly song: SongFields; readonly revision: number };
+type Saved =
+  | { readonly kind: "saved"; readonly id: string; readonly revision: number }
+  | { readonly kind: "refused"; readonly sentence: string };
+
+const sameSong = (a: SongFields, b: SongFields) =>
+  JSON.stringify(songFieldsOf(a)) === JSON.stringify(songFieldsOf(b));
+
+/** How the song of this event stands to the library's, and the ways between them. */
+export function LibraryLine({
+  doc,
+  actor,
+  onType,
+}: {
+  doc: SongDoc;
+  actor: string;
+  onType: (doc: SongDoc) => void;
+}) {
+  const songId = doc.source?.songId;
+  const revision = doc.source?.revision;
+  const [known, setKnown] = useState<LibrarySong | "gone" | null>(null);
+  const [problem, setProblem] = useState("");
+  const load = useCallback(async () => {
+    if (!songId) return setKnown(null);
+    try {
+      const response = await fetch(`/song/${songId}`);
+      setKnown(response.ok ? ((await response.json()) as LibrarySong) : "gone");
+    } catch {
+      setKnown(null);
+    }
+  }, [songId]);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: a new revision is looked at anew
+  useEffect(() => void load(), [load, revision]);
+
+  const keep = async () => {
+    const id = songId && known !== "gone" ? songId : newId();
+    const saved = await postJson<Saved>("/song/save", {
+      id,
+      actor,
+      song: songFieldsOf(doc),
+      baseRevision: known && known !== "gone" ? known.revision : 0,
+    });
+    if (saved?.kind === "saved") {
+      setProblem("");
+      onType({ ...doc, source: { songId: saved.id, revision: saved.revision } });
+      setKnown({ song: songFieldsOf(doc), revision: saved.revision });
+    } else
+      setProblem(saved?.sentence ?? "The server cannot be reached. The library is as it was; try again.");
+  };
+
+  const isKept = known !== null && known !== "gone";
+  const isSame = isKept && sameSong(doc, known.song);
+  return (
+    <p className="flex min-h-8 flex-wrap items-center gap-3 text-[14px] text-second">
+      {!songId && "This song is in this rundown only."}
+      {songId && known === "gone" && "The library’s song was taken out; this copy is whole."}
+      {isSame && "As in the library. Changes here are for this event."}
+      {isKept && !isSame && "Changed for this event; the library’s song is as it was."}
+      {((!songId && doc.text.trim() !== "") || known === "gone" || (isKept && !isSame)) && (
+        <button type="button" onClick={() => void keep()} className={buttonClass}>
+          {isKept ? "Keep these changes in the library" : "Keep it in the library"}
+        </button>
+      )}
+      {isKept && !isSame && (
+        <button
+          type="button"
+          onClick={() =>
+            onType({ ...doc, ...known.song, source: { songId: songId as string, revision: known.revision } })
+          }
+          className={buttonClass}
+        >
+          Take the library’s
+        </button>
+      )}
+      {problem && <span className="text-attention">{problem}</span>}
+    </p>
+  );
+}
+
+const buttonClass = "min-h-8 rounded-md bg-lifted px-3 text-[14px] text-paper hover:bg-edge";

@@ -1,0 +1,14 @@
+import { z } from "zod";
+import { getServices } from "../services.server.ts";
+import type { Route } from "./+types/licence.ts";
+import { readJsonBody } from "./readJsonBody.server.ts";
+
+const requestSchema = z.strictObject({ licence: z.string().max(60) });
+
+/** The venue's licence number for this event. Songs taken from now on show it; the air stays as it is. */
+export async function action({ request, context }: Route.ActionArgs) {
+  const body = await readJsonBody(request, requestSchema);
+  if ("problem" in body) return Response.json(body, { status: 400 });
+  await getServices(context).setLicence(body.value.licence.trim());
+  return Response.json({});
+}

@@ -1,0 +1,14 @@
+import { z } from "zod";
+import { getServices } from "../services.server.ts";
+import type { Route } from "./+types/removeText.ts";
+import { readJsonBody } from "./readJsonBody.server.ts";
+
+const requestSchema = z.strictObject({ code: z.string().min(1).max(40) });
+
+/** Takes a scripture text out. Readings on air stay; cues that read from it say that it is gone. */
+export async function action({ request, context }: Route.ActionArgs) {
+  const body = await readJsonBody(request, requestSchema);
+  if ("problem" in body) return Response.json(body, { status: 400 });
+  await getServices(context).removeText(body.value.code);
+  return Response.json({});
+}

@@ -1,0 +1,11 @@
+import { getServices } from "../services.server.ts";
+import type { Route } from "./+types/song.ts";
+
+/** One song of the library, with what it was before. */
+export async function loader({ params, request, context }: Route.LoaderArgs) {
+  const { songs } = getServices(context);
+  const found = await songs.find(params.id);
+  if (!found) return Response.json({ problem: "That song is not in the library any more." }, { status: 404 });
+  const versions = new URL(request.url).searchParams.has("versions") ? await songs.versions(params.id) : [];
+  return Response.json({ ...found, versions });
+}

@@ -1,0 +1,16 @@
+import { z } from "zod";
+import { getServices } from "../services.server.ts";
+import type { Route } from "./+types/songDelete.ts";
+import { readJsonBody } from "./readJsonBody.server.ts";
+
+const requestSchema = z.strictObject({ id: z.string().min(8).max(60), isDeleted: z.boolean() });
+
+/** Takes a song out of the library, or puts it back. Rundowns that sing it have copies of their own. */
+export async function action({ request, context }: Route.ActionArgs) {
+  const body = await readJsonBody(request, requestSchema);
+  if ("problem" in body) return Response.json({ sentence: body.problem }, { status: 400 });
+  const { songs, now } = getServices(context);
+  const { id, isDeleted } = body.value;
+  const done = await songs.setDeleted(id, isDeleted ? Math.round(now()) : null);
+  return Response.json(done ? {} : { sentence: "That song is not in the library." });
+}

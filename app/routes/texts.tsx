@@ -1,0 +1,17 @@
+import { getServices } from "../services.server.ts";
+import { TextsView } from "../texts/TextsView.tsx";
+import type { Route } from "./+types/texts.ts";
+
+export function loader({ context }: Route.LoaderArgs) {
+  const { scriptures, textImport } = getServices(context);
+  return {
+    texts: scriptures.list().map((info) => ({ ...info, verses: scriptures.verseCount(info.code) })),
+    importing: textImport.state,
+  };
+}
+
+export const meta: Route.MetaFunction = () => [{ title: "Texts · Vesko" }];
+
+export default function TextsRoute({ loaderData }: Route.ComponentProps) {
+  return <TextsView {...loaderData} />;
+}

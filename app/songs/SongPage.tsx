@@ -1,0 +1,206 @@
+import { Download, ListPlus, Trash2 } from "lucide-react";
+import { useEffect, useMemo, useState } from "react";
+import type { SongDoc } from "../../core/rundown/cueDoc.ts";
+import { songCue } from "../../core/rundown/cueDoc.ts";
+import type { Anchor } from "../../core/rundown/steps.ts";
+import { type SongFields, songFieldsOf } from "../../core/words/songFields.ts";
+import { useDesk, useDeskStore } from "../desk/deskContext.ts";
+import { NoticeBar } from "../desk/NoticeBar.tsx";
+import type { DeskOutfit } from "../desk/outfit.ts";
+import { CuePictures } from "../prepare/CuePictures.tsx";
+import { SongEditor } from "../prepare/SongEditor.tsx";
+import { saveEdit } from "../prepare/saveEdit.ts";
+import type { SaveOutcome } from "../ui/draftSaver.ts";
+import { formatDay } from "../ui/format.ts";
+import { newId } from "../ui/newId.ts";
+import { postJson } from "../ui/postJson.ts";
+import { SaveLine } from "../ui/SaveLine.tsx";
+import { useDraftSaver } from "../ui/useDraftSaver.ts";
+import { useTryOut } from "./useTryOut.ts";
+
+interface Version {
+  readonly revision: number;
+  readonly atMs: number;
+  readonly song: SongFields;
+}
+interface LoadedSong {
+  readonly song: SongFields;
+  readonly revision: number;
+  readonly versions: readonly Version[];
+}
+
+interface PageProps {
+  readonly id: string;
+  readonly actor: string;
+  readonly outfits: readonly DeskOutfit[];
+  readonly onChanged: () => Promise<void>;
+  readonly onGone: () => void;
+}
+
+/** One song of the library, fetched when it is chosen. */
+export function SongPage(props: PageProps) {
+  const { id } = props;
+  const [loaded, setLoaded] = useState<LoadedSong | "gone" | "lost" | null>(null);
+  useEffect(() => {
+    let left = false;
+    const load = async () => {
+      try {
+        const response = await fetch(`/song/${encodeURIComponent(id)}?versions`);
+        const answer = response.ok ? ((await response.json()) as LoadedSong) : "gone";
+        if (!left) setLoaded(answer);
+      } catch {
+        if (!left) setLoaded("lost");
+      }
+    };
+    void load();
+    return () => {
+      left = true;
+    };
+  }, [id]);
+  if (loaded === null || loaded === "gone" || loaded === "lost")
+    return (
+      <main aria-label="Song" className="relative p-8 text-[16px] text-second">
+        {loaded === "gone" && "That song is not in the library any more."}
+        {loaded === "lost" && "The server cannot be reached. Choose the song again once it is back."}
+        <NoticeBar />
+      </main>
+    );
+  return <OpenSong {...props} loaded={loaded} />;
+}
+
+function OpenSong({
+  id,
+  actor,
+  outfits,
+  onChanged,
+  onGone,
+  loaded,
+}: PageProps & { readonly loaded: LoadedSong }) {
+  const desk = useDesk();
+  const store = useDeskStore();
+  const [anchor, setAnchor] = useState<Anchor | null>(null);
+  const saver = useDraftSaver<SongFields>(
+    { revision: loaded.revision, doc: loaded.song },
+    async (song, baseRevision) => {
+      const outcome = await postJson<SaveOutcome<SongFields>>("/song/save", {
+        id,
+        actor,
+        song,
+        baseRevision,
+      });
+      if (outcome?.kind === "saved") void onChanged();
+      return (
+        outcome ?? {
+          kind: "refused",
+          sentence: "The server cannot be reached, so this is not saved yet. What you typed is still here.",
+        }
+      );
+    },
+  );
+  const { draft } = saver;
+  const doc = useMemo(() => songCue(songFieldsOf(draft)), [draft]);
+  const cue = useTryOut(`library-${id}`, doc);
+  const problem = "problem" in cue.view.compiled ? cue.view.compiled.problem : "";
+
+  const addToRundown = async () => {
+    await saver.flush();
+    const cueId = newId();
+    const latest = await fetch(`/song/${encodeURIComponent(id)}`)
+      .then((response) => response.json() as Promise<LoadedSong>)
+      .catch(() => undefined);
+    const outcome = await saveEdit(actor, {
+      kind: "addCue",
+      cueId,
+      doc: songCue({ ...draft, source: latest ? { songId: id, revision: latest.revision } : null }),
+      afterId: desk.chosenId ?? desk.cues.at(-1)?.view.cueId ?? null,
+    });
+    if (outcome.kind !== "saved") return store.say("trouble", outcome.sentence);
+    store.choose(cueId);
+    store.say(
+      "word",
+      `“${cue.ready?.content.title ?? draft.title}” is in the rundown, after the chosen cue.`,
+    );
+  };
+  const takeOut = async () => {
+    await postJson("/song/delete", { id, isDeleted: true });
+    store.say("word", `“${draft.title}” is out of the library. Rundowns that sing it keep their copies.`, {
+      label: "Put it back",
+      act: () =>
+        void postJson("/song/delete", { id, isDeleted: false }).then(async () => {
+          store.dismissNotice();
+          await onChanged();
+        }),
+    });
+    onGone();
+    await onChanged();
+  };
+
+  return (
+    <div className="grid min-h-0 grid-cols-[minmax(0,1fr)_400px]">
+      <main aria-label="Song" className="relative flex min-h-0 flex-col">
+        <div className="flex shrink-0 flex-wrap items-center gap-2 border-b border-edge bg-raised px-5 py-3">
+          <button
+            type="button"
+            onClick={() => void addToRundown()}
+            className="flex min-h-10 items-center gap-2 rounded-lg bg-act px-4 text-[15px] font-bold text-on-bright hover:brightness-110"
+          >
+            <ListPlus aria-hidden="true" className="size-5" /> Add to the rundown
+          </button>
+          <a href={`/files/songs/${encodeURIComponent(id)}`} download className={toolClass}>
+            <Download aria-hidden="true" className="size-4.5" /> ChordPro
+          </a>
+          <button type="button" onClick={() => void takeOut()} className={toolClass}>
+            <Trash2 aria-hidden="true" className="size-4.5" /> Take out
+          </button>
+          {loaded.versions.length > 1 && (
+            <label className="ml-auto flex items-center gap-2 text-[14px] text-second">
+              Go back to
+              <select
+                value=""
+                onChange={(event) => {
+                  const version = loaded.versions.find(
+                    ({ revision }) => revision === Number(event.target.value),
+                  );
+                  if (version) saver.type(version.song);
+                }}
+                className="min-h-9 rounded-md border border-edge-strong bg-ground px-2 text-[15px] text-paper"
+              >
+                <option value="">as it was on…</option>
+                {loaded.versions.slice(1).map(({ revision, atMs }) => (
+                  <option key={revision} value={revision}>
+                    {formatDay(atMs)}
+                  </option>
+                ))}
+              </select>
+            </label>
+          )}
+        </div>
+        {/* biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls must be reached by keys */}
+        <div tabIndex={0} className="flex min-h-0 flex-1 flex-col gap-3 overflow-y-auto px-5 py-4">
+          <SongEditor
+            id={id}
+            doc={doc}
+            outfits={outfits}
+            compiled={cue.ready && saver.status.kind === "saved" ? cue.ready.content : undefined}
+            inLibrary
+            onType={(typed: SongDoc) => saver.type(songFieldsOf(typed))}
+            onAnchor={setAnchor}
+          />
+          {problem && <p className="text-[15px] text-attention">{problem}</p>}
+          <SaveLine saver={saver} />
+        </div>
+        <NoticeBar />
+      </main>
+      <aside
+        aria-label="Slides"
+        // biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls must be reached by keys
+        tabIndex={0}
+        className="min-h-0 overflow-y-auto border-l border-edge bg-raised px-4 py-3"
+      >
+        <CuePictures desk={desk} cue={cue} anchor={anchor} onAnchor={setAnchor} outfits={outfits} />
+      </aside>
+    </div>
+  );
+}
+
+const toolClass = "flex min-h-10 items-center gap-2 rounded-lg bg-lifted px-3.5 text-[15px] hover:bg-edge";

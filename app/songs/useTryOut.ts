@@ -1,0 +1,46 @@
+import { useEffect, useState } from "react";
+import type { CueDoc } from "../../core/rundown/cueDoc.ts";
+import type { PinnedDocument } from "../../core/screens/dress.ts";
+import { useDeskStore } from "../desk/deskContext.ts";
+import type { DeskCue } from "../desk/deskStore.ts";
+import { postJson } from "../ui/postJson.ts";
+
+const AFTER_MS = 150;
+type TriedOut =
+  | { readonly hash: string; readonly documents: Readonly<Record<string, PinnedDocument>> }
+  | { readonly problem: string };
+
+/** Words that are in no rundown as a cue, for seeing their slides; made anew shortly after they change. */
+export function useTryOut(id: string, doc: CueDoc): DeskCue {
+  const store = useDeskStore();
+  const [tried, setTried] = useState<{ doc: CueDoc; result: TriedOut } | null>(null);
+  useEffect(() => {
+    let gone = false;
+    const timer = setTimeout(async () => {
+      const result = await postJson<TriedOut>("/try-out", { doc });
+      if (gone || !result) return;
+      if ("hash" in result) store.learn(result.documents);
+      setTried({ doc, result });
+    }, AFTER_MS);
+    return () => {
+      gone = true;
+      clearTimeout(timer);
+    };
+  }, [store, doc]);
+  const hash = tried && "hash" in tried.result ? tried.result.hash : undefined;
+  useEffect(
+    () => () => {
+      if (hash) store.unlearn(hash);
+    },
+    [store, hash],
+  );
+  const content = hash ? store.findContent(hash) : undefined;
+  const compiled = hash
+    ? { hash }
+    : { problem: tried && "problem" in tried.result ? tried.result.problem : "" };
+  return {
+    view: { cueId: id, revision: 0, doc, compiled },
+    index: 0,
+    ready: hash && content ? { cueId: id, index: 0, hash, content } : undefined,
+  };
+}

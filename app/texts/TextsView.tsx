@@ -1,0 +1,200 @@
+import { zipSync } from "fflate";
+import { Upload } from "lucide-react";
+import { useEffect, useState } from "react";
+import { useRevalidator } from "react-router";
+import { useDeskStore } from "../desk/deskContext.ts";
+import { NoticeBar } from "../desk/NoticeBar.tsx";
+import { fieldClass, Labelled } from "../prepare/Labelled.tsx";
+import { LANGUAGES, languageName } from "../ui/languages.ts";
+import { postJson } from "../ui/postJson.ts";
+import { sendFile } from "../ui/sendFile.ts";
+
+interface ListedText {
+  readonly code: string;
+  readonly name: string;
+  readonly language: string;
+  readonly rights: string;
+  readonly verses: number;
+}
+type ImportState =
+  | { readonly kind: "idle" }
+  | { readonly kind: "importing"; readonly name: string; readonly verses: number; readonly of: number }
+  | { readonly kind: "done" | "failed"; readonly name: string; readonly sentence: string };
+
+const LOOK_EVERY_MS = 400;
+const SHIPPED = new Set(["web", "rv1909"]);
+
+/** The scripture texts that are here, and a way to bring in the venue's own. */
+export function TextsView({
+  texts,
+  importing: startState,
+}: {
+  texts: readonly ListedText[];
+  importing: ImportState;
+}) {
+  const store = useDeskStore();
+  const { revalidate } = useRevalidator();
+  const [state, setState] = useState<ImportState>(startState);
+  const [wanted, setWanted] = useState({ name: "", rights: "", language: "" });
+  const isImporting = state.kind === "importing";
+
+  useEffect(() => {
+    if (!isImporting) return;
+    const timer = setInterval(async () => {
+      const now = await fetch("/files/texts")
+        .then((response) => response.json() as Promise<ImportState>)
+        .catch(() => undefined);
+      if (!now) return;
+      setState(now);
+      if (now.kind !== "importing") await revalidate();
+    }, LOOK_EVERY_MS);
+    return () => clearInterval(timer);
+  }, [isImporting, revalidate]);
+
+  const bring = async (files: FileList | null) => {
+    const list = [...(files ?? [])];
+    const [first] = list;
+    if (!first) return;
+    const { file, fileName } = await onePacket(list);
+    const answer = await sendFile<{ problem?: string }>("/files/texts", { fileName, ...wanted }, file);
+    if (answer?.problem !== undefined || !answer) {
+      store.say(
+        "trouble",
+        answer?.problem ??
+          "The file could not be sent, or is larger than 64 MB. Nothing was brought in; try again.",
+      );
+      return;
+    }
+    setState({ kind: "importing", name: wanted.name || fileName, verses: 0, of: 0 });
+    setWanted({ name: "", rights: "", language: "" });
+  };
+  const remove = async (code: string) => {
+    await postJson("/remove-text", { code });
+    await revalidate();
+  };
+
+  return (
+    <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_440px]">
+      <main aria-label="Texts" className="relative min-h-0 overflow-y-auto px-6 py-5">
+        <h2 className="mb-3 text-[17px] font-semibold">Scripture texts here</h2>
+        <ul className="flex max-w-3xl flex-col gap-3">
+          {texts.map(({ code, name, language, rights, verses }) => (
+            <li key={code} className="flex items-start gap-4 rounded-lg border border-edge px-4 py-3">
+              <div className="min-w-0 flex-1">
+                <p className="text-[16px] font-semibold">{name}</p>
+                <p className="text-[14px] text-second">
+                  {languageName(language)} · {verses.toLocaleString("en")} verses
+                </p>
+                <p className="mt-1 text-[15px]">{rights || "No rights are given."}</p>
+              </div>
+              {!SHIPPED.has(code) && (
+                <button
+                  type="button"
+                  onClick={() => void remove(code)}
+                  className="min-h-9 shrink-0 rounded-md bg-lifted px-3 text-[15px] hover:bg-edge"
+                >
+                  Take out
+                </button>
+              )}
+            </li>
+          ))}
+        </ul>
+        <p className="mt-4 max-w-3xl text-[15px] text-second">
+          A reading says which of them it is read from; a second one can stand beside it. Where the two number
+          their verses differently, the words that belong together are put together.
+        </p>
+        <NoticeBar />
+      </main>
+      <aside
+        aria-label="Bring in a text"
+        className="flex min-h-0 flex-col gap-4 overflow-y-auto border-l border-edge bg-raised px-5 py-5"
+      >
+        <h2 className="text-[17px] font-semibold">Bring in a text</h2>
+        <p className="text-[15px] text-second">
+          OSIS or USFM: a file, several files of one text, or a ZIP of them. What is left empty is taken from
+          the file.
+        </p>
+        <Labelled id="text-name" label="Name, as it is shown">
+          <input
+            id="text-name"
+            value={wanted.name}
+            maxLength={200}
+            onChange={(event) => setWanted({ ...wanted, name: event.target.value })}
+            className={`${fieldClass} text-[16px]`}
+          />
+        </Labelled>
+        <Labelled id="text-rights" label="What its owner wants said">
+          <textarea
+            id="text-rights"
+            rows={3}
+            value={wanted.rights}
+            maxLength={2_000}
+            onChange={(event) => setWanted({ ...wanted, rights: event.target.value })}
+            className={`${fieldClass} text-[16px]`}
+          />
+        </Labelled>
+        <Labelled id="text-language" label="Language">
+          <select
+            id="text-language"
+            value={wanted.language}
+            onChange={(event) => setWanted({ ...wanted, language: event.target.value })}
+            className={`${fieldClass} text-[16px]`}
+          >
+            <option value="">as the file says</option>
+            {LANGUAGES.map(([tag, name]) => (
+              <option key={tag} value={tag}>
+                {name}
+              </option>
+            ))}
+          </select>
+        </Labelled>
+        <label
+          className={`inline-flex min-h-11 items-center justify-center gap-2 rounded-lg px-4 text-[15px] font-bold focus-within:outline-2 focus-within:outline-offset-2 focus-within:outline-act ${isImporting ? "bg-lifted text-second" : "cursor-pointer bg-act text-on-bright hover:brightness-110"}`}
+        >
+          <Upload aria-hidden="true" className="size-4.5" />
+          Choose files
+          <input
+            type="file"
+            multiple
+            disabled={isImporting}
+            accept=".xml,.osis,.usfm,.sfm,.txt,.zip,.gz"
+            className="sr-only"
+            onChange={(event) => {
+              void bring(event.target.files);
+              event.target.value = "";
+            }}
+          />
+        </label>
+        <div role="status" aria-live="polite" className="min-h-12 text-[15px]">
+          {state.kind === "importing" && (
+            <>
+              <p>
+                Bringing in {state.name}
+                {state.of > 0 &&
+                  `: ${state.verses.toLocaleString("en")} of ${state.of.toLocaleString("en")} verses`}
+              </p>
+              <progress
+                aria-label="Progress"
+                className="mt-2 h-2 w-full accent-act"
+                value={state.of > 0 ? state.verses / state.of : undefined}
+              />
+              <p className="mt-1 text-second">The show goes on meanwhile. It is here when all of it is.</p>
+            </>
+          )}
+          {state.kind === "done" && <p className="text-act">{state.sentence}</p>}
+          {state.kind === "failed" && <p className="text-attention">{state.sentence}</p>}
+        </div>
+      </aside>
+    </div>
+  );
+}
+
+/** Several files go as one ZIP. */
+async function onePacket(files: readonly File[]): Promise<{ file: Blob; fileName: string }> {
+  const [first] = files;
+  if (!first || files.length === 1)
+    return { file: first ?? new Blob(), fileName: (first?.name ?? "text").slice(0, 200) };
+  const packed: Record<string, Uint8Array> = {};
+  for (const file of files) packed[file.name] = new Uint8Array(await file.arrayBuffer());
+  return { file: new Blob([zipSync(packed, { level: 1 }) as BlobPart]), fileName: "Files.zip" };
+}

@@ -1,0 +1,38 @@
+import type { FieldSet } from "../scene/fieldSet.ts";
+import type { HouseStyle } from "../scene/houseStyle.ts";
+import type { FallbackFonts } from "../scene/layOut.ts";
+import type { Template } from "../scene/template.ts";
+import type { Shaper } from "../text/shaper.ts";
+import type { Scripture } from "../words/scripture.ts";
+import type { Hash, PageContent } from "./content.ts";
+
+/** A template with the hash it is pinned under. */
+export interface OfferedTemplate {
+  readonly hash: Hash;
+  readonly template: Template;
+}
+
+/** An outfit with what it wears looked up. */
+export interface Wardrobe {
+  readonly outfitId: string;
+  readonly linesPerSlide: number;
+  /** Field set id → the template it wears, and after it those that a page may choose. */
+  readonly templates: ReadonlyMap<string, readonly OfferedTemplate[]>;
+}
+
+/** What turning typed words into contents needs to know. */
+export interface CompileContext {
+  readonly fieldSets: ReadonlyMap<string, FieldSet>;
+  readonly wardrobes: readonly Wardrobe[];
+  readonly style: { readonly hash: Hash; readonly style: HouseStyle };
+  readonly fallbackFonts: FallbackFonts;
+  readonly shaper: Shaper;
+  /** A picture or clip of the library, by its id there: the hash of what is known of it. */
+  readonly findMedia: (id: string) => Hash | undefined;
+  readonly scripture: Scripture;
+  /** The venue's licence number for this event; empty when not given. */
+  readonly licence: string;
+}
+
+/** A content, or the sentence that says why there is none yet. */
+export type Compiled = { readonly content: PageContent } | { readonly problem: string };

@@ -1,0 +1,105 @@
+import { nameForReference } from "../words/books.ts";
+import { applyCuts } from "../words/cuts.ts";
+import { divideByFit } from "../words/divide.ts";
+import { pairVerses } from "../words/pairVerses.ts";
+import type { Passage } from "../words/passage.ts";
+import { formatPassage } from "../words/reference.ts";
+import {
+  baseLanguage,
+  type ReadPassage,
+  readReference,
+  type ScriptureInfo,
+  versesOf,
+} from "../words/scripture.ts";
+import { verseUnits } from "../words/sense.ts";
+import { samePassage } from "../words/versification.ts";
+import type { CompileContext, Compiled } from "./compileContext.ts";
+import type { Occurrence } from "./content.ts";
+import type { ReadingDoc } from "./cueDoc.ts";
+import { createMeasure, fillIn, halveWhatNeverFits, roomsOf } from "./rooms.ts";
+import { emptyContent, getFieldSet, wornBy } from "./wear.ts";
+
+export function compileReading(doc: ReadingDoc, context: CompileContext): Compiled {
+  const { scripture } = context;
+  const found = readReference(scripture, doc.text, doc.reference);
+  if ("problem" in found) return { problem: found.problem };
+  const { info } = found;
+  const other = doc.second && scripture.info(doc.second.text);
+  if (doc.second && !other)
+    return {
+      problem: `The second text “${doc.second.text}” is not installed here. Choose another, or none.`,
+    };
+  const beside = doc.second?.how === "beside" ? other : undefined;
+  const after = doc.second?.how === "after" ? other : undefined;
+
+  const worn = wornBy(context, "reading", beside ? { showing: "second" } : {});
+  const rooms = roomsOf(context, worn);
+  const measure = createMeasure(context.shaper);
+  const occurrences: Occurrence[] = [];
+  const divisions: Record<string, number[][]> = Object.fromEntries([...rooms.keys()].map((id) => [id, []]));
+
+  const add = (key: string, read: ReadPassage, text: ScriptureInfo) => {
+    const { passage, verses } = read;
+    const units = beside
+      ? pairVerses(scripture, read, text.code, beside.code, doc.numbers, doc.poetry)
+      : verses.flatMap(({ text: words, chapter, verse }) =>
+          verseUnits(words, { chapter, verse }, doc.poetry),
+        );
+    if (units.length === 0) return;
+    const fitting = halveWhatNeverFits(units, rooms.values(), measure);
+    occurrences.push({
+      key,
+      label: formatPassage(passage, baseLanguage(text.language)),
+      book: passage.from.book,
+      language: text.language,
+      translation: text.name,
+      units: fitting,
+    });
+    for (const [outfitId, room] of rooms) {
+      const starts = divideByFit(fitting, fillIn(room, fitting, measure, doc.numbers));
+      divisions[outfitId]?.push(applyCuts(starts, doc.cuts, key, outfitId, fitting));
+    }
+  };
+  for (const [index, read] of found.passages.entries()) {
+    add(`p${index + 1}`, read, info);
+    if (!after) continue;
+    const passage = samePassage(read.passage, info.code, after.code);
+    add(`p${index + 1}s`, { passage, verses: versesOf(scripture, after.code, passage) }, after);
+  }
+  if (occurrences.length === 0)
+    return { problem: `${info.name} leaves these verses out. Choose other verses or another text.` };
+
+  const rights = [info, ...(other ? [other] : [])].map((text) => text.rights).filter((line) => line !== "");
+  return {
+    content: {
+      ...emptyContent(context, getFieldSet(context, "reading"), worn),
+      cueKind: "reading",
+      title: found.passages
+        .map(({ passage }, i) =>
+          shortTitle(passage, found.passages[i - 1]?.passage, baseLanguage(info.language)),
+        )
+        .join("; "),
+      values: {
+        reference: "",
+        translation: doc.translation ? info.name : "",
+        secondTranslation: doc.translation && beside ? beside.name : "",
+        rights: doc.rights ? [...new Set(rights)].join(" · ") : "",
+      },
+      flow: {
+        field: "words",
+        numbers: doc.numbers,
+        creditAt: "none",
+        referenceAt: doc.referenceAt,
+        language: info.language,
+        occurrences,
+        divisions,
+      },
+    },
+  };
+}
+
+function shortTitle(passage: Passage, before: Passage | undefined, language: string): string {
+  const full = formatPassage(passage, language);
+  if (before?.from.book !== passage.from.book) return full;
+  return full.slice(nameForReference(passage.from.book, language).length + 1);
+}

@@ -1,0 +1,245 @@
+import { hasChords, isChordLine, mergeChords } from "./chords.ts";
+import { dropInvisible, splitLines } from "./cleanLines.ts";
+import { NO_CREDITS } from "./credits.ts";
+import { findLabel } from "./sectionLabels.ts";
+import { parseSong } from "./song.ts";
+import { type SongFields, songOf } from "./songFields.ts";
+import { formatOrder, orderOf } from "./songOrder.ts";
+
+/**
+ * Songs in the ChordPro format: directives in braces, chords in brackets. Published directives that say what we
+ * know are read into fields; all others are kept as they came and written again.
+ */
+
+const DIRECTIVE = /^\{\s*([\w-]+)\s*(?::|\s)?\s*(.*?)\s*\}$/;
+const SHORT: Readonly<Record<string, string>> = {
+  t: "title",
+  st: "subtitle",
+  su: "subtitle",
+  soc: "start_of_chorus",
+  eoc: "end_of_chorus",
+  sov: "start_of_verse",
+  eov: "end_of_verse",
+  sob: "start_of_bridge",
+  eob: "end_of_bridge",
+  c: "comment",
+  ci: "comment_italic",
+  cb: "comment_box",
+};
+/** Environments whose lines are not words to sing. */
+const NOT_SUNG = /^start_of_(tab|grid|abc|ly|svg|textblock)$/;
+
+export const isChordPro = (text: string): boolean =>
+  splitLines(text).some((line) => {
+    const name = DIRECTIVE.exec(line.trim())?.[1]?.toLowerCase();
+    return (
+      name !== undefined &&
+      (name in SHORT || /^(title|start_of_|chorus|artist|key|composer|lyricist)/.test(name))
+    );
+  });
+
+/**
+ * Reads a ChordPro song. Chords stay in the text as they stand.
+ * @param name what it is called where it has no title of its own
+ */
+export function readChordPro(text: string, name = ""): SongFields {
+  const lines: string[] = [];
+  const kept: string[] = [];
+  const written: Record<string, string[]> = {};
+  let title = "";
+  let version = "";
+  let skipping: string | undefined;
+  const verses = { count: 0 };
+  const label = (words: string) => {
+    if (lines.length > 0 && lines.at(-1) !== "") lines.push("");
+    lines.push(words);
+  };
+  for (const raw of splitLines(text)) {
+    const line = dropInvisible(raw.replace(/\t/g, " ")).trimEnd();
+    if (line.startsWith("#")) {
+      kept.push(line.slice(0, 1_000));
+      continue;
+    }
+    const match = DIRECTIVE.exec(line.trim());
+    if (!match) {
+      if (skipping) kept.push(line.slice(0, 1_000));
+      else lines.push(line);
+      continue;
+    }
+    const given = (match[1] as string).toLowerCase();
+    const directive = SHORT[given] ?? given;
+    const value = match[2] ?? "";
+    if (skipping) {
+      kept.push(line.trim().slice(0, 1_000));
+      if (directive === `end_of_${skipping}`) skipping = undefined;
+      continue;
+    }
+    const add = () => {
+      written[directive] = [...(written[directive] ?? []), value];
+    };
+    const begins = /^start_of_(\w+)$/.exec(directive);
+    if (NOT_SUNG.test(directive)) {
+      skipping = begins?.[1];
+      kept.push(line.trim().slice(0, 1_000));
+    } else if (begins) label(sectionLabel(begins[1] as string, value, verses));
+    else if (/^end_of_\w+$/.test(directive)) lines.push("");
+    else if (directive === "chorus") {
+      label(findLabel(value) ? value : "Chorus");
+      lines.push("");
+    } else if (directive === "title") title = title || value;
+    else if (directive === "subtitle") version = version || value;
+    else if (directive === "comment" && findLabel(value)) label(value);
+    else if (/^(artist|composer|lyricist|arranger|copyright|year|meta|language|order)$/.test(directive)) {
+      const meta = directive === "meta" ? /^(\w+)\s+(.*)$/.exec(value) : undefined;
+      if (
+        directive === "meta" &&
+        !(
+          meta &&
+          /^(artist|composer|lyricist|copyright|year|language|order|number|publicdomain)$/.test(
+            meta[1] as string,
+          )
+        )
+      )
+        kept.push(line.trim().slice(0, 1_000));
+      else if (meta) written[meta[1] as string] = [...(written[meta[1] as string] ?? []), meta[2] as string];
+      else add();
+    } else kept.push(line.trim().slice(0, 1_000));
+  }
+  const body = lines
+    .join("\n")
+    .replace(/\n{3,}/g, "\n\n")
+    .trim();
+  const copyright = (written.copyright ?? []).join(" ");
+  const year = written.year?.[0] ?? /\b\d{4}\b/.exec(copyright)?.[0] ?? "";
+  const isPublic = written.publicdomain?.[0] === "yes" || /public domain/i.test(copyright);
+  return {
+    ...songOf(title || name, body === "" ? "" : `${mergeChordLines(body)}\n`),
+    version: version.slice(0, 80),
+    order: (written.order?.[0] ?? "").slice(0, 2_000),
+    language: (written.language?.[0] ?? "").slice(0, 20),
+    credits: {
+      ...NO_CREDITS,
+      writers: writersOf(written).slice(0, 300),
+      publisher: isPublic
+        ? ""
+        : copyright
+            .replace(/^\s*(©|\(c\)|copyright)\s*/i, "")
+            .replace(year, "")
+            .replace(/^[\s,;·-]+|[\s,;·-]+$/g, "")
+            .slice(0, 300),
+      year: isPublic ? "" : year.slice(0, 40),
+      number: (written.number?.[0] ?? "").slice(0, 40),
+      publicDomain: isPublic,
+    },
+    kept: kept.slice(0, 200),
+  };
+}
+
+function writersOf(written: Readonly<Record<string, readonly string[]>>): string {
+  const named = [
+    ["Words", written.lyricist],
+    ["Music", written.composer],
+  ] as const;
+  const parts = named.flatMap(([what, people]) => (people ? [`${what}: ${people.join(", ")}`] : []));
+  return parts.length > 0 ? parts.join(" · ") : (written.artist ?? []).join(", ");
+}
+
+function sectionLabel(kind: string, value: string, verses: { count: number }): string {
+  const named = value.replace(/^label="(.*)"$/, "$1");
+  if (named !== "" && findLabel(named)) return named;
+  if (kind === "verse") {
+    verses.count++;
+    return `Verse ${verses.count}`;
+  }
+  const plain = kind[0]?.toUpperCase() + kind.slice(1).replace(/_/g, " ");
+  return findLabel(plain) ? plain : `Verse ${++verses.count}`;
+}
+
+/** Chords written above words, where a file has them so, come into the words. */
+export function mergeChordLines(text: string): string {
+  const lines = text.split("\n");
+  const merged: string[] = [];
+  for (let i = 0; i < lines.length; i++) {
+    const line = lines[i] as string;
+    const next = lines[i + 1];
+    if (
+      isChordLine(line) &&
+      next !== undefined &&
+      next.trim() !== "" &&
+      !isChordLine(next) &&
+      !findLabel(next)
+    ) {
+      merged.push(mergeChords(line, next));
+      i++;
+    } else merged.push(line);
+  }
+  return merged.join("\n");
+}
+
+/** A song as ChordPro: fields as directives, sections as environments, what was kept put back on top. */
+export function writeChordPro(song: SongFields): string {
+  const { credits } = song;
+  const out: string[] = [`{title: ${song.title}}`];
+  if (song.version !== "") out.push(`{subtitle: ${song.version}}`);
+  const meta = (name: string, value: string) => value !== "" && out.push(`{meta: ${name} ${value}}`);
+  const words = /^Words: (.*?) · Music: (.*)$/.exec(credits.writers);
+  if (words) out.push(`{lyricist: ${words[1]}}`, `{composer: ${words[2]}}`);
+  else if (credits.writers !== "") out.push(`{artist: ${credits.writers}}`);
+  if (credits.publicDomain) out.push("{copyright: Public Domain}");
+  else if (credits.publisher !== "") out.push(`{copyright: ${credits.publisher}}`);
+  if (!credits.publicDomain && credits.year !== "") out.push(`{year: ${credits.year}}`);
+  meta("number", credits.number);
+  meta("language", song.language);
+  meta("order", song.order);
+  out.push(...song.kept);
+  const lines = splitLines(song.text);
+  let open: string | undefined;
+  const close = () => {
+    if (!open) return;
+    while (out.at(-1) === "") out.pop();
+    out.push(`{end_of_${open}}`);
+    open = undefined;
+  };
+  for (const [i, line] of lines.entries()) {
+    const label = findLabel(line);
+    if (!label) {
+      out.push(line);
+      continue;
+    }
+    close();
+    if (out.at(-1) !== "") out.push("");
+    const isBare = (lines.slice(i + 1).find((later) => later.trim() !== "") ?? "Verse 1") as string;
+    if (label.kind.letter === "C" && findLabel(isBare)) {
+      for (let n = 0; n < label.times; n++)
+        out.push(label.number === "" ? "{chorus}" : `{chorus: ${line.trim()}}`);
+      continue;
+    }
+    open = ["V", "C", "B"].includes(label.kind.letter)
+      ? ({ V: "verse", C: "chorus", B: "bridge" } as Record<string, string>)[label.kind.letter]
+      : "verse";
+    const plain = label.kind.letter === "C" && label.number === "" && label.times === 1;
+    out.push(
+      plain
+        ? "{start_of_chorus}"
+        : `{start_of_${open}: ${line
+            .trim()
+            .replace(/^\[(.*)\]$/, "$1")
+            .replace(/:$/, "")}}`,
+    );
+  }
+  close();
+  return `${out
+    .join("\n")
+    .replace(/\n{3,}/g, "\n\n")
+    .trim()}\n`;
+}
+
+/** The order a song is sung in, for showing beside it. */
+export function songOrderText(song: SongFields): string {
+  const parsed = parseSong(song.text, song.title);
+  return "problem" in parsed ? "" : formatOrder(orderOf(song.order, parsed.song).items);
+}
+
+/** Whether any line has chords that slides leave out. */
+export const textHasChords = (text: string): boolean =>
+  splitLines(text).some((line) => hasChords(line) || isChordLine(line));

@@ -1,0 +1,106 @@
+import { z } from "zod";
+
+/** Who made a song and under which terms it may be shown. */
+export const creditsSchema = z.strictObject({
+  writers: z.string().max(300).default(""),
+  publisher: z.string().max(300).default(""),
+  year: z.string().max(40).default(""),
+  /** The song's number with the body that licenses it. */
+  number: z.string().max(40).default(""),
+  publicDomain: z.boolean().default(false),
+});
+export type Credits = z.infer<typeof creditsSchema>;
+
+export const NO_CREDITS: Credits = { writers: "", publisher: "", year: "", number: "", publicDomain: false };
+
+/** Where a song's credit is shown. */
+export const CREDIT_PLACES = ["first", "last", "each", "end", "none"] as const;
+export type CreditPlace = (typeof CREDIT_PLACES)[number];
+
+const PUBLIC_DOMAIN =
+  /\bpublic domain\b|\bdominio público\b|\bdomínio público\b|\bdomaine public\b|\bgemeinfrei\b/iu;
+const COPYRIGHT = /^(?:©|\(c\)|copyright\b)/iu;
+const WRITERS =
+  /^(?:words|music|text|tune|lyrics|melody|written by|letra|música|paroles|musique|worte|melodie|text und musik)\b.*?(?::|&|\bby\b|\band\b|\by\b|\bund\b|\bet\b)/iu;
+const NUMBER = /^(?:song|licen[cs]e|lied)\s*(?:no\.?|number|nr\.?|#)\s*:?\s*([\w-]+)\s*$/iu;
+
+export const isCreditLine = (line: string): boolean =>
+  COPYRIGHT.test(line) || WRITERS.test(line) || NUMBER.test(line) || PUBLIC_DOMAIN.test(line);
+
+/** Credits from the lines at the end of a pasted song; what is not understood goes with the writers. */
+export function readCredits(lines: readonly string[]): Credits {
+  const writers: string[] = [];
+  let { publisher, year, number, publicDomain } = NO_CREDITS;
+  for (const line of lines.filter((candidate) => candidate !== "")) {
+    const numbered = NUMBER.exec(line);
+    if (PUBLIC_DOMAIN.test(line)) {
+      publicDomain = true;
+      const rest = line.replace(PUBLIC_DOMAIN, "").replace(/^[\s·.,;:–—-]+|[\s·.,;:–—-]+$/g, "");
+      if (rest !== "" && !COPYRIGHT.test(rest)) writers.push(rest);
+    } else if (numbered) number = numbered[1] as string;
+    else if (COPYRIGHT.test(line)) {
+      const rest = line.replace(/^(?:©|\(c\)|copyright)\s*(?:©|\(c\))?\s*/iu, "");
+      const dated = /\b(\d{4}(?:\s*[,–-]\s*\d{4})*)\b/.exec(rest);
+      year = dated?.[1] ?? year;
+      publisher = (dated ? rest.replace(dated[0], "") : rest).replace(/^[\s,.;·-]+|[\s,;·-]+$/g, "");
+    } else writers.push(line);
+  }
+  return { writers: writers.join(" · "), publisher, year, number, publicDomain };
+}
+
+/** What was typed into the fields, and where nothing was, what the text says. */
+export function joinCredits(typed: Credits, read: Credits): Credits {
+  return {
+    writers: typed.writers.trim() || read.writers,
+    publisher: typed.publisher.trim() || read.publisher,
+    year: typed.year.trim() || read.year,
+    number: typed.number.trim() || read.number,
+    publicDomain: typed.publicDomain || read.publicDomain,
+  };
+}
+
+/** "© 1998 Net Loft Press", "Net Loft Press", "Public domain". */
+export function publisherLine({ publisher, year, publicDomain }: Credits): string {
+  if (publicDomain) return "Public domain";
+  if (publisher === "" && year === "") return "";
+  return ["©", year, publisher].filter((part) => part !== "").join(" ");
+}
+
+/** "Licence 40 118"; empty for what needs none. */
+export function licenceLine({ publicDomain }: Credits, venueLicence: string): string {
+  return publicDomain || venueLicence.trim() === "" ? "" : `Licence ${venueLicence.trim()}`;
+}
+
+/** All of it in one line, as it stands under the words. */
+export function creditLine(credits: Credits, venueLicence: string): string {
+  return [credits.writers, publisherLine(credits), licenceLine(credits, venueLicence)]
+    .filter((part) => part !== "")
+    .join(" · ");
+}
+
+export const MISSING_CREDITS = ["writers", "publisher", "year", "number", "licence"] as const;
+export type MissingCredit = (typeof MISSING_CREDITS)[number];
+
+/** What a song that is shown should say and does not. A song in the public domain needs its writers only. */
+export function findMissingCredits(credits: Credits, venueLicence: string): MissingCredit[] {
+  const missing: MissingCredit[] = [];
+  if (credits.writers === "") missing.push("writers");
+  if (credits.publicDomain) return missing;
+  if (credits.publisher === "") missing.push("publisher");
+  if (credits.year === "") missing.push("year");
+  if (credits.number === "") missing.push("number");
+  if (venueLicence.trim() === "") missing.push("licence");
+  return missing;
+}
+
+const NAMES: Readonly<Record<MissingCredit, string>> = {
+  writers: "who wrote it",
+  publisher: "the publisher",
+  year: "the year",
+  number: "the song’s licence number",
+  licence: "the venue’s licence number",
+};
+
+/** "who wrote it, the year" */
+export const nameMissing = (missing: readonly MissingCredit[]): string =>
+  missing.map((credit) => NAMES[credit]).join(", ");

@@ -1,0 +1,77 @@
+import * as fc from "fast-check";
+import { describe, expect, test } from "vitest";
+import { applyCuts, cutAt, findCut, withCut } from "./cuts.ts";
+import { divideByLines } from "./divide.ts";
+import type { FlowUnit } from "./flow.ts";
+
+const units = (...lines: string[]): FlowUnit[] =>
+  lines.map((text) => ({ text, join: "line", mustBegin: false, endRank: "line", verse: null, second: null }));
+const SONG = units("one lamp", "two lamps", "three lamps", "four lamps", "five lamps", "six lamps");
+
+describe("slides parted and joined by hand", () => {
+  test("a cut is where it was made, for the outfits it was made for", () => {
+    const starts = divideByLines(SONG, 3);
+    expect(starts).toEqual([0, 3]);
+    const split = cutAt("split", "V1", SONG, 2, ["wall"]);
+    expect(applyCuts(starts, [split], "V1", "wall", SONG)).toEqual([0, 2, 3]);
+    expect(applyCuts(starts, [split], "V1", "stream", SONG)).toEqual([0, 3]);
+    expect(applyCuts(starts, [split], "V2", "wall", SONG)).toEqual([0, 3]);
+    const join = cutAt("join", "V1", SONG, 3, ["wall"]);
+    expect(applyCuts(starts, [join], "V1", "wall", SONG)).toEqual([0]);
+  });
+
+  test("the last word about a place holds", () => {
+    const split = cutAt("split", "V1", SONG, 2, ["wall", "stream"]);
+    const join = cutAt("join", "V1", SONG, 2, ["wall"]);
+    const cuts = withCut(withCut([], split), join);
+    expect(cuts.map(({ kind, outfits }) => [kind, outfits])).toEqual([
+      ["split", ["stream"]],
+      ["join", ["wall"]],
+    ]);
+    expect(applyCuts([0, 3], cuts, "V1", "wall", SONG)).toEqual([0, 3]);
+    expect(applyCuts([0, 3], cuts, "V1", "stream", SONG)).toEqual([0, 2, 3]);
+  });
+
+  test("it keeps its place while other words change, and goes with its words", () => {
+    const cut = cutAt("split", "V1", SONG, 2, ["wall"]);
+    expect(findCut(cut, units("zero", ...SONG.map(({ text }) => text)))).toBe(3);
+    expect(findCut(cut, units("one lamp", "two lamps", "a new line", "four lamps"))).toBe(2);
+    expect(findCut(cut, units("one lamp", "a new line", "THREE lamps!", "four lamps"))).toBe(2);
+    expect(findCut(cut, units("quite", "other", "words"))).toBeUndefined();
+  });
+
+  test("of places with the same words, it is the nearest to where it was", () => {
+    const again = units("la la", "lo lo", "la la", "lo lo", "la la", "lo lo");
+    const cut = cutAt("split", "C", again, 3, ["wall"]);
+    expect(findCut(cut, again)).toBe(3);
+    expect(findCut(cut, again.slice(2))).toBe(3);
+  });
+
+  test("a place where no slide can begin is refused by name", () => {
+    expect(() => cutAt("split", "V1", SONG, 0, ["wall"])).toThrow(/unit 0/);
+    expect(() => cutAt("split", "V1", SONG, 6, ["wall"])).toThrow(/unit 6/);
+  });
+
+  test("seed 5: whatever is cut, slides cover every unit once and in order", () => {
+    fc.assert(
+      fc.property(
+        fc.array(fc.constantFrom("a", "b", "c d", "e"), { minLength: 2, maxLength: 20 }),
+        fc.array(fc.tuple(fc.constantFrom("split" as const, "join" as const), fc.nat(30)), { maxLength: 12 }),
+        fc.integer({ min: 1, max: 6 }),
+        (lines, wishes, perSlide) => {
+          const own = units(...lines);
+          const cuts = wishes.reduce(
+            (all, [kind, at]) => withCut(all, cutAt(kind, "V1", own, 1 + (at % (own.length - 1)), ["w"])),
+            [] as ReturnType<typeof withCut>,
+          );
+          const starts = applyCuts(divideByLines(own, perSlide), cuts, "V1", "w", own);
+          expect(starts[0]).toBe(0);
+          expect([...starts].sort((a, b) => a - b)).toEqual(starts);
+          expect(new Set(starts).size).toBe(starts.length);
+          expect(starts.at(-1)).toBeLessThan(own.length);
+        },
+      ),
+      { seed: 5 },
+    );
+  });
+});

@@ -1,0 +1,92 @@
+import type { Passage, VerseCounts } from "./passage.ts";
+import { explainReferenceProblem, parseReference, type ReferenceProblem } from "./reference.ts";
+import { halfOf } from "./sense.ts";
+import { PRINTED_ELSEWHERE } from "./versification.ts";
+
+/** A scripture text as it is known by name. */
+export interface ScriptureInfo {
+  /** Such as "web". */
+  readonly code: string;
+  readonly name: string;
+  /** BCP 47 tag. */
+  readonly language: string;
+  /** What its owner wants said. */
+  readonly rights: string;
+}
+
+export interface Verse {
+  readonly chapter: number;
+  readonly verse: number;
+  /** Lines of poetry are parted by line feeds. */
+  readonly text: string;
+}
+
+/** The texts there are. */
+export interface Scripture {
+  readonly info: (textCode: string) => ScriptureInfo | undefined;
+  readonly counts: (textCode: string) => VerseCounts | undefined;
+  /** The verses of a passage that the text has, whole and in order. */
+  readonly verses: (textCode: string, passage: Passage) => readonly Verse[];
+}
+
+export interface ReadPassage {
+  readonly passage: Passage;
+  readonly verses: readonly Verse[];
+}
+
+export type ReadResult =
+  | { readonly info: ScriptureInfo; readonly passages: readonly ReadPassage[] }
+  | { readonly problem: string; readonly why: ReferenceProblem["kind"] | "noText" };
+
+/** The verses of a passage, the first and the last cut where only half of them was asked for. */
+export function versesOf(scripture: Scripture, textCode: string, passage: Passage): Verse[] {
+  const verses = [...scripture.verses(textCode, passage)];
+  const cut = (at: number, part: "a" | "b") => {
+    const verse = verses[at];
+    if (verse) verses[at] = { ...verse, text: halfOf(verse.text, part) };
+  };
+  if (passage.toPart === "a") cut(verses.length - 1, "a");
+  if (passage.fromPart === "b") cut(0, "b");
+  return verses;
+}
+
+/** What a typed reference brings from a text; or a sentence. */
+export function readReference(scripture: Scripture, textCode: string, reference: string): ReadResult {
+  const info = scripture.info(textCode);
+  const counts = scripture.counts(textCode);
+  if (!info || !counts)
+    return {
+      problem: `The text “${textCode}” is not installed here. Choose one that is; the words on air are as they were.`,
+      why: "noText",
+    };
+  const parsed = parseReference(reference, counts, baseLanguage(info.language));
+  if ("problem" in parsed)
+    return {
+      problem: explainReferenceProblem(parsed.problem) + elsewhere(parsed.problem, info),
+      why: parsed.problem.kind,
+    };
+  return {
+    info,
+    passages: parsed.passages.map((passage) => ({
+      passage,
+      verses: versesOf(scripture, textCode, passage),
+    })),
+  };
+}
+
+/** "pt-BR" is read as Portuguese. */
+export const baseLanguage = (tag: string): string => tag.split("-")[0]?.toLowerCase() ?? "";
+
+function elsewhere(problem: ReferenceProblem, info: ScriptureInfo): string {
+  if (problem.kind !== "noSuchVerse") return "";
+  const found = PRINTED_ELSEWHERE.find(
+    ({ text, from, to }) =>
+      text === info.code &&
+      from.book === problem.book &&
+      from.chapter === problem.chapter &&
+      problem.verse >= from.verse &&
+      problem.verse <= to.verse,
+  );
+  if (!found) return "";
+  return ` ${info.name} prints these words at the end of ${found.at.chapter}:${found.at.verse}.`;
+}

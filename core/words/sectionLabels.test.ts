@@ -1,0 +1,44 @@
+import { describe, expect, test } from "vitest";
+import { findLabel } from "./sectionLabels.ts";
+
+describe("labels", () => {
+  test.each([
+    ["Verse 1", "V", "1"],
+    ["[Bridge]", "B", ""],
+    ["CHORUS:", "C", ""],
+    ["(Pre-Chorus 2)", "P", "2"],
+    ["V2", "V", "2"],
+    ["{Tag}", "T", ""],
+    ["Chorus x2", "C", ""],
+    ["Estrofa 1", "V", "1"],
+    ["Coro:", "C", ""],
+    ["[Puente]", "B", ""],
+    ["Estribillo", "R", ""],
+    ["Strophe 3", "V", "3"],
+    ["Refrão", "C", ""],
+    ["Couplet 2", "V", "2"],
+    ["Brücke", "B", ""],
+    ["Zwrotka 1", "V", "1"],
+    ["Verse #4", "V", "4"],
+  ])("%s is a label", (line, letter, number) => {
+    const label = findLabel(line);
+    expect(label?.kind.letter).toBe(letter);
+    expect(label?.number).toBe(number);
+  });
+
+  test.each([
+    "Carry the lamp down",
+    "C",
+    "Verse by verse we climb the hill",
+    "and one for every ship.",
+    "End of the line, we sing",
+    "fin",
+    "end",
+    "coro de voces en el mar",
+  ])("%s is sung", (line) => expect(findLabel(line)).toBeUndefined());
+
+  test("how often it is sung is read", () => {
+    expect(findLabel("Chorus (x3)")?.times).toBe(3);
+    expect(findLabel("Chorus x0")?.times).toBe(1);
+  });
+});

@@ -1,0 +1,34 @@
+import { z } from "zod";
+import { creditsSchema, NO_CREDITS } from "./credits.ts";
+
+/** What is known of a song: the same in the library and, as its own copy, in a rundown. */
+export const songFields = {
+  title: z.string().max(200),
+  /** As typed or pasted, labels and all; chords may stand in it and are not shown. */
+  text: z.string().max(200_000),
+  /** As typed, such as "V1 C V2 C B C C"; empty: as the text has it. */
+  order: z.string().max(2_000).default(""),
+  /** BCP 47 tag of the words; empty when not said. */
+  language: z.string().max(20).default(""),
+  /** The same sections in another language, for screens that show both. */
+  second: z
+    .strictObject({ language: z.string().max(20), text: z.string().max(200_000) })
+    .nullable()
+    .default(null),
+  /** Which version of the song this is, where there are several. */
+  version: z.string().max(80).default(""),
+  credits: creditsSchema.default(NO_CREDITS),
+  /** Lines of a song file that are not understood, kept for when it is written again. */
+  kept: z.array(z.string().max(1_000)).max(200).default([]),
+} as const;
+
+export const songSchema = z.strictObject(songFields);
+export type SongFields = z.infer<typeof songSchema>;
+
+/** The fields of a song alone, whatever else an object has. */
+export function songFieldsOf(source: SongFields): SongFields {
+  const { title, text, order, language, second, version, credits, kept } = source;
+  return { title, text, order, language, second, version, credits, kept };
+}
+
+export const songOf = (title: string, text: string): SongFields => songSchema.parse({ title, text });

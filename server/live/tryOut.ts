@@ -1,0 +1,26 @@
+import { wornIn } from "../../core/rundown/content.ts";
+import type { CueDoc } from "../../core/rundown/cueDoc.ts";
+import type { PinnedDocument } from "../../core/screens/dress.ts";
+import { type ContentStore, hashOf } from "../store/contentStore.ts";
+import type { Rundown } from "./rundown.ts";
+
+export type TriedOut =
+  | { readonly hash: string; readonly documents: Readonly<Record<string, PinnedDocument>> }
+  | { readonly problem: string };
+
+/** What a cue would be, with everything needed to draw it. Nothing of it is kept. */
+export function tryOut(
+  { rundown, contents }: { readonly rundown: Rundown; readonly contents: ContentStore },
+  doc: CueDoc,
+): TriedOut {
+  const compiled = rundown.tryOut(doc);
+  if ("problem" in compiled) return compiled;
+  const { content } = compiled;
+  const hash = hashOf(content);
+  const documents: Record<string, PinnedDocument> = { [hash]: content };
+  for (const needed of [...wornIn(content), ...content.media]) {
+    const document = contents.find(needed);
+    if (document) documents[needed] = document;
+  }
+  return { hash, documents };
+}

@@ -1,0 +1,164 @@
+import { Worker } from "node:worker_threads";
+import type { ScriptureInfo } from "../../core/words/scripture.ts";
+import { FileProblem, type ParsedVerse } from "../files/scriptureFile.ts";
+import type { TextMessage } from "../files/textWorker.ts";
+import type { ScriptureStore } from "../store/scriptureStore.ts";
+
+export type TextHead = Omit<Extract<TextMessage, { kind: "head" }>, "kind">;
+
+/** A file that is being read: its head, then its verses piece by piece. */
+export interface TextReading {
+  readonly head: TextHead;
+  readonly batches: AsyncIterable<readonly ParsedVerse[]> | Iterable<readonly ParsedVerse[]>;
+}
+
+/** Reads a file's bytes. @throws FileProblem */
+export type ReadText = (bytes: Uint8Array) => Promise<TextReading>;
+
+/** Reads in a thread of its own, so that nothing else waits. */
+export function readInWorker(workerFile: URL): ReadText {
+  return async (bytes) => {
+    const worker = new Worker(workerFile, { resourceLimits: { maxOldGenerationSizeMb: 768 } });
+    const inbox: TextMessage[] = [];
+    let wake: (() => void) | undefined;
+    let failed: Error | undefined;
+    worker.on("message", (message: TextMessage) => {
+      inbox.push(message);
+      wake?.();
+    });
+    worker.on("error", (error) => {
+      failed = error instanceof Error ? error : new Error(String(error));
+      wake?.();
+    });
+    worker.on("exit", () => {
+      failed ??= new Error("The reader ended before the file did");
+      wake?.();
+    });
+    const next = async (): Promise<TextMessage> => {
+      for (;;) {
+        const message = inbox.shift();
+        if (message?.kind === "problem") throw new FileProblem(message.sentence);
+        if (message) return message;
+        if (failed) {
+          console.error(failed);
+          throw new FileProblem(
+            "The file could not be read: it needs more memory than may be used for it. Nothing was brought in.",
+          );
+        }
+        await new Promise<void>((resolve) => {
+          wake = resolve;
+        });
+      }
+    };
+    worker.postMessage(bytes);
+    const head = await next();
+    if (head.kind !== "head") throw new Error(`The reader began with ${head.kind}`);
+    const batches = async function* () {
+      try {
+        for (;;) {
+          worker.postMessage("more");
+          const message = await next();
+          if (message.kind !== "verses") return;
+          yield message.verses;
+        }
+      } finally {
+        void worker.terminate();
+      }
+    };
+    return { head, batches: batches() };
+  };
+}
+
+export type ImportState =
+  | { readonly kind: "idle" }
+  | { readonly kind: "importing"; readonly name: string; readonly verses: number; readonly of: number }
+  | { readonly kind: "done"; readonly name: string; readonly sentence: string }
+  | { readonly kind: "failed"; readonly name: string; readonly sentence: string };
+
+export interface WantedText {
+  /** As the file is called. */
+  readonly fileName: string;
+  readonly bytes: Uint8Array;
+  /** In place of what the file says; empty leaves it. */
+  readonly name: string;
+  readonly rights: string;
+  readonly language: string;
+}
+
+const MOST_TEXTS = 40;
+
+/** Brings texts in, one at a time, beside everything else. */
+export class TextImport {
+  readonly #store: ScriptureStore;
+  readonly #readText: ReadText;
+  #state: ImportState = { kind: "idle" };
+
+  constructor(store: ScriptureStore, readText: ReadText) {
+    this.#store = store;
+    this.#readText = readText;
+  }
+
+  get state(): ImportState {
+    return this.#state;
+  }
+
+  /** Begins; `state` tells how far it is. @returns a sentence when it cannot begin */
+  start(wanted: WantedText, onDone: () => void): string | undefined {
+    if (this.#state.kind === "importing")
+      return `“${this.#state.name}” is being brought in. Wait until it is there, then bring the next.`;
+    if (this.#store.list().length >= MOST_TEXTS)
+      return `There are ${MOST_TEXTS} texts, which is the most. Nothing was brought in; take one out first.`;
+    this.#state = { kind: "importing", name: wanted.name || wanted.fileName, verses: 0, of: 0 };
+    void this.bringIn(wanted).then(
+      (sentence) => {
+        this.#state = { kind: "done", name: wanted.name || wanted.fileName, sentence };
+        onDone();
+      },
+      (error: unknown) => {
+        if (!(error instanceof FileProblem)) console.error(error);
+        this.#state = {
+          kind: "failed",
+          name: wanted.name || wanted.fileName,
+          sentence:
+            error instanceof FileProblem
+              ? error.message
+              : "The text could not be brought in, and nothing of it was kept. The texts you have are as they were; try again.",
+        };
+      },
+    );
+    return undefined;
+  }
+
+  /** The whole import. @returns what was brought in, in a sentence */
+  async bringIn(wanted: WantedText): Promise<string> {
+    const { head, batches } = await this.#readText(wanted.bytes);
+    const name = wanted.name || head.title || wanted.fileName.replace(/\.[^.]+$/, "");
+    const info: ScriptureInfo = {
+      code: this.#freeCode(name),
+      name: name.slice(0, 200),
+      language: (wanted.language || head.language).slice(0, 35),
+      rights: (wanted.rights || head.rights).slice(0, 2_000),
+    };
+    const tell = (verses: number) => {
+      this.#state = { kind: "importing", name, verses, of: head.verseCount };
+    };
+    tell(0);
+    await this.#store.add(info, batches, tell);
+    return `${name}: ${head.verseCount.toLocaleString("en")} verses.${head.note === "" ? "" : ` ${head.note}`}`;
+  }
+
+  #freeCode(name: string): string {
+    const base =
+      name
+        .normalize("NFD")
+        .replace(/[^A-Za-z0-9]+/g, "-")
+        .replace(/^-+|-+$/g, "")
+        .toLowerCase()
+        .slice(0, 30) || "text";
+    const taken = new Set(this.#store.list().map(({ code }) => code));
+    for (let n = 1; ; n++) {
+      const code = n === 1 ? base : `${base}-${n}`;
+      if (!taken.has(code)) return code;
+    }
+  }
+}
