@@ -27,6 +27,8 @@ interface Row {
   readonly name: string;
   readonly more: string;
   readonly words: string;
+  /** What stands before and after the words, for knowing where they are. */
+  readonly around?: readonly [before: string, after: string];
   /** What Enter does here, in a few words; Alt+Enter and Ctrl+Enter where they do anything. */
   readonly enter: string;
   readonly canAdd: boolean;
@@ -41,10 +43,11 @@ export function FindBox({ outfits }: { outfits: readonly DeskOutfit[] }) {
   return (
     <Dialog.Root open={isOpen} onOpenChange={setIsOpen}>
       <Dialog.Portal>
-        <Dialog.Overlay className="fixed inset-0 z-40 bg-black/50" />
+        {/* Nothing is dimmed: the screens stay in sight. */}
+        <Dialog.Overlay className="fixed inset-0 z-40" />
         <Dialog.Content
           aria-describedby={undefined}
-          className="fixed top-16 left-1/2 z-50 flex max-h-[calc(100dvh-120px)] w-[min(760px,94vw)] -translate-x-1/2 flex-col overflow-hidden rounded-xl border border-edge-strong bg-raised shadow-2xl"
+          className="fixed top-15 left-4 z-50 flex max-h-[calc(100dvh-170px)] w-[min(768px,94vw)] flex-col overflow-hidden rounded-xl border border-edge-strong bg-raised shadow-2xl"
         >
           <Dialog.Title className="sr-only">Find</Dialog.Title>
           <FindPanel outfits={outfits} close={() => setIsOpen(false)} />
@@ -63,6 +66,8 @@ function FindPanel({ outfits, close }: { outfits: readonly DeskOutfit[]; close: 
   const navigate = useNavigate();
   const isRun = useLocation().pathname.startsWith("/run");
   const { finds, of } = useServerFinds(query);
+  /** Whether a row was gone to by hand; until then the first is meant, whatever comes later. */
+  const hasMoved = useRef(false);
   /** A press of a key that came before what it meant was found. */
   const waiting = useRef<Wish | null>(null);
 
@@ -138,7 +143,7 @@ function FindPanel({ outfits, close }: { outfits: readonly DeskOutfit[]; close: 
       ...finds.songs.map(
         (song): Row => ({
           value: `song ${song.id}`,
-          group: "Songs",
+          group: finds.songsAreGuesses ? "Songs spelt like it" : "Songs",
           name: song.title,
           more: [song.version, song.writers, song.number].filter(Boolean).join(" · "),
           words: song.firstLine,
@@ -163,7 +168,8 @@ function FindPanel({ outfits, close }: { outfits: readonly DeskOutfit[]; close: 
           group: "Verses",
           name: reference,
           more: textName,
-          words: `${before ? `… ${before.slice(-60)} ` : ""}${words}${following ? ` ${following.slice(0, 60)} …` : ""}`,
+          words,
+          around: [before && `… ${before.slice(-36)}`, following && `${following.slice(0, 80)} …`],
           enter: enterNew,
           canAdd: true,
           canTake: true,
@@ -226,8 +232,16 @@ function FindPanel({ outfits, close }: { outfits: readonly DeskOutfit[]; close: 
       label="Find"
       shouldFilter={false}
       loop
-      value={value}
-      onValueChange={setValue}
+      value={chosen?.value ?? ""}
+      onValueChange={(row) => {
+        if (hasMoved.current) setValue(row);
+      }}
+      onKeyDown={(event) => {
+        if (/^(Arrow(Up|Down)|Home|End|Page(Up|Down))$/.test(event.key)) hasMoved.current = true;
+      }}
+      onPointerMove={() => {
+        hasMoved.current = true;
+      }}
       className="flex min-h-0 flex-col"
     >
       <Command.Input
@@ -236,6 +250,7 @@ function FindPanel({ outfits, close }: { outfits: readonly DeskOutfit[]; close: 
         onValueChange={(typed) => {
           setQuery(typed);
           setValue("");
+          hasMoved.current = false;
           waiting.current = null;
         }}
         placeholder="ps 23 · still waters · a song · a page · a command"
@@ -271,8 +286,9 @@ function FindPanel({ outfits, close }: { outfits: readonly DeskOutfit[]; close: 
                     <span className="min-w-0 truncate text-[14px] text-second">{row.more}</span>
                   </span>
                   {row.words && (
-                    <span dir="auto" className="font-words block truncate text-[16px] text-second">
-                      {row.words}
+                    <span dir="auto" className="font-words line-clamp-2 text-[16px] text-second">
+                      {row.around?.[0]} <span className={row.around && "text-paper"}>{row.words}</span>{" "}
+                      {row.around?.[1]}
                     </span>
                   )}
                 </Command.Item>

@@ -1,7 +1,7 @@
 import { useEffect, useState } from "react";
 import type { Finds } from "../routes/find.ts";
 
-const NOTHING: Finds = { songs: [], passages: [], verses: [], problem: null };
+const NOTHING: Finds = { songs: [], songsAreGuesses: false, passages: [], verses: [], problem: null };
 
 /** Songs, passages and verses for what is typed; a late answer never takes the place of a newer one. */
 export function useServerFinds(query: string): { readonly finds: Finds; readonly of: string } {

@@ -1,6 +1,6 @@
 import { Plus } from "lucide-react";
 import { DropdownMenu } from "radix-ui";
-import { useEffect, useId, useRef, useState } from "react";
+import { type ReactNode, useEffect, useId, useRef, useState } from "react";
 import { looksLikeRows } from "../../core/rundown/bulkPages.ts";
 import { type CueDoc, readingCue, songCue } from "../../core/rundown/cueDoc.ts";
 import { PAGE_FIELD_SETS } from "../../designs/fieldSets.ts";
@@ -21,9 +21,12 @@ const UNDERSTAND_AFTER_MS = 90;
 export function AddBox({
   onAdd,
   onAddAll,
+  tools,
 }: {
   onAdd: (doc: CueDoc) => Promise<boolean>;
   onAddAll: (docs: readonly CueDoc[]) => Promise<boolean>;
+  /** Stand beside what the box says. */
+  tools: ReactNode;
 }) {
   const [typed, setTyped] = useState("");
   const [understood, setUnderstood] = useState<{ typed: string; result: Understood } | null>(null);
@@ -103,28 +106,35 @@ export function AddBox({
       </div>
       <CleanedLine cleaned={paste.cleaned} />
       {asRows && <BulkPages text={typed} onAdd={addRows} onSong={() => setIsSong(true)} />}
-      <p id={sayId} aria-live="polite" className="mt-1.5 flex min-h-5 items-center gap-3 text-[14px]">
-        {asRows ? null : result === undefined ? (
-          <span className="text-second">It is added after the chosen cue.</span>
-        ) : "problem" in result ? (
-          <span className="text-attention">{result.problem}</span>
-        ) : (
-          <span className="text-act">
-            {cueKindName(result.doc)}: {result.title}
-            {result.steps > 1 && `, ${result.steps} steps`} — <kbd>{manyLines ? "Ctrl+Enter" : "Enter"}</kbd>{" "}
-            adds it
-          </span>
-        )}
-        {manyLines && !asRows && (
-          <button
-            type="button"
-            onClick={() => setIsSong(false)}
-            className="min-h-8 rounded-md bg-lifted px-3 text-paper hover:bg-edge"
-          >
-            One page for each line
-          </button>
-        )}
-      </p>
+      <div className="mt-2 flex items-start gap-3">
+        <p
+          id={sayId}
+          aria-live="polite"
+          className="flex min-h-9 min-w-0 flex-1 items-center gap-3 text-[14px]"
+        >
+          {asRows ? null : result === undefined ? (
+            <span className="text-second">It is added after the chosen cue.</span>
+          ) : "problem" in result ? (
+            <span className="text-attention">{result.problem}</span>
+          ) : (
+            <span className="text-act">
+              {cueKindName(result.doc)}: {result.title}
+              {result.steps > 1 && `, ${result.steps} steps`} —{" "}
+              <kbd>{manyLines ? "Ctrl+Enter" : "Enter"}</kbd> adds it
+            </span>
+          )}
+          {manyLines && !asRows && (
+            <button
+              type="button"
+              onClick={() => setIsSong(false)}
+              className="min-h-8 rounded-md bg-lifted px-3 text-paper hover:bg-edge"
+            >
+              One page for each line
+            </button>
+          )}
+        </p>
+        {tools}
+      </div>
     </div>
   );
 }

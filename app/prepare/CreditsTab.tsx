@@ -53,7 +53,20 @@ export function CreditsTab({
   );
   return (
     <div className="flex flex-col gap-3">
-      {field("writers", "Words and music", 300)}
+      <div className="flex gap-3">
+        {field("writers", "Words and music", 300)}
+        <div className="w-56">
+          <Labelled id={`${id}-version`} label="Version, where there are several">
+            <input
+              id={`${id}-version`}
+              value={doc.version}
+              maxLength={80}
+              onChange={(event) => onType({ ...doc, version: event.target.value })}
+              className={`${fieldClass} text-[16px]`}
+            />
+          </Labelled>
+        </div>
+      </div>
       <div className="flex gap-3">
         {field("publisher", "Publisher", 300)}
         <div className="w-28">{field("year", "Year", 40)}</div>

@@ -35,17 +35,14 @@ export function CueEditor({
         <PageForm cueId={cueId} doc={draft} outfits={outfits} onType={(doc) => saver.type(doc)} />
       )}
       {draft.kind === "song" && (
-        <>
-          <LibraryLine doc={draft} actor={actor} onType={(doc) => saver.type(doc)} />
-          <SongEditor
-            id={cueId}
-            doc={draft}
-            outfits={outfits}
-            compiled={saver.status.kind === "saved" ? cue.ready?.content : undefined}
-            onType={(doc) => saver.type(doc)}
-            onAnchor={onAnchor}
-          />
-        </>
+        <SongEditor
+          id={cueId}
+          doc={draft}
+          outfits={outfits}
+          compiled={saver.status.kind === "saved" ? cue.ready?.content : undefined}
+          onType={(doc) => saver.type(doc)}
+          onAnchor={onAnchor}
+        />
       )}
       {draft.kind === "reading" && (
         <ReadingForm
@@ -62,7 +59,10 @@ export function CueEditor({
           {problem}
         </p>
       )}
-      <SaveLine saver={saver} />
+      <div className="flex flex-wrap items-center justify-between gap-x-6">
+        <SaveLine saver={saver} />
+        {draft.kind === "song" && <LibraryLine doc={draft} actor={actor} onType={(doc) => saver.type(doc)} />}
+      </div>
     </div>
   );
 }

@@ -17,6 +17,7 @@ import {
 import { CSS } from "@dnd-kit/utilities";
 import { Plus } from "lucide-react";
 import { DropdownMenu } from "radix-ui";
+import type { ReactNode } from "react";
 import type { SongSection } from "../../core/words/song.ts";
 import { formatOrder, type OrderItem, type SongOrder } from "../../core/words/songOrder.ts";
 import { fieldClass, Labelled } from "./Labelled.tsx";
@@ -28,12 +29,15 @@ export function OrderRow({
   order,
   sections,
   onType,
+  children,
 }: {
   id: string;
   typed: string;
   order: SongOrder;
   sections: readonly SongSection[];
   onType: (order: string) => void;
+  /** Stands before it on the same line. */
+  children: ReactNode;
 }) {
   const { items, unknown } = order;
   const ids = items.map((item, at) => `${at}:${nameOf(item)}`);
@@ -49,13 +53,15 @@ export function OrderRow({
   return (
     <div className="flex flex-col gap-2">
       <div className="flex items-end gap-3">
+        {children}
         <Labelled id={id} label="Order">
           <input
             id={id}
             value={typed}
             maxLength={2_000}
             spellCheck={false}
-            placeholder={`${formatOrder(items)} (as the text has it)`}
+            placeholder={formatOrder(items)}
+            title="Such as V1 C V2 C; empty sings it as the text has it"
             onChange={(event) => onType(event.target.value)}
             className={`${fieldClass} font-mono text-[16px]`}
           />

@@ -137,58 +137,63 @@ export function PrepareView({ outfits }: { outfits: readonly DeskOutfit[] }) {
   return (
     <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_420px]">
       <main aria-label="Rundown" className="relative flex min-h-0 flex-col">
-        <div className="flex shrink-0 items-start gap-3 border-b border-edge bg-raised px-4 py-3">
-          <AddBox onAdd={add} onAddAll={addAll} />
-          <div className="flex gap-1.5" role="toolbar" aria-label="Edit">
-            <Tool
-              label="Undo"
-              keys="Ctrl+Z"
-              onPress={() => act.step("undo")}
-              icon={<Undo2 aria-hidden="true" className="size-4.5" />}
-            />
-            <Tool
-              label="Redo"
-              keys="Ctrl+Shift+Z"
-              onPress={() => act.step("redo")}
-              icon={<Redo2 aria-hidden="true" className="size-4.5" />}
-            />
-            <Tool
-              label="Duplicate"
-              keys="D"
-              disabled={!selected}
-              onPress={act.duplicate}
-              icon={<Copy aria-hidden="true" className="size-4.5" />}
-            />
-            <Tool
-              label="Delete"
-              keys="Del"
-              disabled={!selected}
-              onPress={act.remove}
-              icon={<Trash2 aria-hidden="true" className="size-4.5" />}
-            />
-            <Tool
-              label="Find and replace"
-              keys="R"
-              isOn={panel === "replace"}
-              onPress={() => togglePanel("replace")}
-              icon={<Replace aria-hidden="true" className="size-4.5" />}
-            />
-            <Tool
-              label={incomplete === 0 ? "Credits" : `Credits: ${incomplete} incomplete`}
-              isOn={panel === "credits"}
-              onPress={() => togglePanel("credits")}
-              icon={
-                <span className="relative">
-                  <Copyright aria-hidden="true" className="size-4.5" />
-                  {incomplete > 0 && (
-                    <span className="absolute -top-3 -right-4 rounded-full bg-attention px-1.5 text-[13px] font-bold text-on-bright">
-                      {incomplete}
+        <div className="shrink-0 border-b border-edge bg-raised px-4 pt-3 pb-2">
+          <AddBox
+            onAdd={add}
+            onAddAll={addAll}
+            tools={
+              <div className="flex gap-1.5" role="toolbar" aria-label="Edit">
+                <Tool
+                  label="Undo"
+                  keys="Ctrl+Z"
+                  onPress={() => act.step("undo")}
+                  icon={<Undo2 aria-hidden="true" className="size-4.5" />}
+                />
+                <Tool
+                  label="Redo"
+                  keys="Ctrl+Shift+Z"
+                  onPress={() => act.step("redo")}
+                  icon={<Redo2 aria-hidden="true" className="size-4.5" />}
+                />
+                <Tool
+                  label="Duplicate"
+                  keys="D"
+                  disabled={!selected}
+                  onPress={act.duplicate}
+                  icon={<Copy aria-hidden="true" className="size-4.5" />}
+                />
+                <Tool
+                  label="Delete"
+                  keys="Del"
+                  disabled={!selected}
+                  onPress={act.remove}
+                  icon={<Trash2 aria-hidden="true" className="size-4.5" />}
+                />
+                <Tool
+                  label="Find and replace"
+                  keys="R"
+                  isOn={panel === "replace"}
+                  onPress={() => togglePanel("replace")}
+                  icon={<Replace aria-hidden="true" className="size-4.5" />}
+                />
+                <Tool
+                  label={incomplete === 0 ? "Credits" : `Credits: ${incomplete} incomplete`}
+                  isOn={panel === "credits"}
+                  onPress={() => togglePanel("credits")}
+                  icon={
+                    <span className="relative">
+                      <Copyright aria-hidden="true" className="size-4.5" />
+                      {incomplete > 0 && (
+                        <span className="absolute -top-3 -right-4 rounded-full bg-attention px-1.5 text-[13px] font-bold text-on-bright">
+                          {incomplete}
+                        </span>
+                      )}
                     </span>
-                  )}
-                </span>
-              }
-            />
-          </div>
+                  }
+                />
+              </div>
+            }
+          />
         </div>
         {panel === "replace" && (
           <ReplacePanel cues={cues} edit={edit} onChoose={select} onClose={() => togglePanel("replace")} />
@@ -205,10 +210,9 @@ export function PrepareView({ outfits }: { outfits: readonly DeskOutfit[] }) {
           onMove={(cueId, afterId) => edit({ kind: "moveCue", cueId, afterId })}
           onAnchor={setAnchor}
         />
-        <p className="flex shrink-0 flex-wrap items-center gap-x-3 gap-y-1 border-t border-edge bg-raised px-4 py-2 text-[14px] text-second">
+        <p className="flex shrink-0 flex-wrap items-center gap-x-2.5 gap-y-1 border-t border-edge bg-raised px-4 py-2 text-[14px] text-second">
           <Key name="↑ ↓">choose</Key>
           <Key name="Enter">edit</Key>
-          <Key name="Esc">done</Key>
           <Key name="Alt+↑ ↓">move</Key>
           <Key name="D">duplicate</Key>
           <Key name="Del">delete</Key>
@@ -259,7 +263,7 @@ function Tool({
       title={keys ? `${label} (${keys})` : label}
       disabled={disabled}
       onClick={onPress}
-      className={`grid size-11 place-content-center rounded-lg hover:bg-edge disabled:text-quiet disabled:hover:bg-lifted ${isOn ? "bg-act-ground text-act" : "bg-lifted"}`}
+      className={`grid size-9 place-content-center rounded-lg hover:bg-edge disabled:text-quiet disabled:hover:bg-lifted ${isOn ? "bg-act-ground text-act" : "bg-lifted"}`}
     >
       {icon}
     </button>

@@ -148,22 +148,18 @@ export function ReadingForm({
       </div>
       <div className="flex flex-wrap gap-x-6 gap-y-2">
         <Check
-          label="Verse numbers in the words"
+          label="Verse numbers"
           value={doc.numbers}
           onChange={(numbers) => onType({ ...doc, numbers })}
         />
-        <Check
-          label="Lines of poetry kept"
-          value={doc.poetry}
-          onChange={(poetry) => onType({ ...doc, poetry })}
-        />
+        <Check label="Lines of poetry" value={doc.poetry} onChange={(poetry) => onType({ ...doc, poetry })} />
         <Check
           label="Name of the text"
           value={doc.translation}
           onChange={(translation) => onType({ ...doc, translation })}
         />
         <Check
-          label="Its rights, at the end"
+          label="Rights, at the end"
           value={doc.rights}
           onChange={(rights) => onType({ ...doc, rights })}
         />

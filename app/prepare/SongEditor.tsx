@@ -19,6 +19,7 @@ import { OrderRow } from "./OrderRow.tsx";
 import { SecondLanguageTab } from "./SecondLanguageTab.tsx";
 
 const PADDING_PX = 8;
+const NO_ORDER = { items: [], unknown: [] } as const;
 const MOST_LINES_PER_SLIDE = 20;
 const tabClass =
   "min-h-9 rounded-t-md border-b-2 border-transparent px-3 text-[15px] text-second data-[state=active]:border-act data-[state=active]:text-paper hover:text-paper";
@@ -88,7 +89,13 @@ export function SongEditor({
 
   return (
     <>
-      <div className="flex gap-3">
+      <OrderRow
+        id={`${id}-order`}
+        typed={doc.order}
+        order={divided?.order ?? NO_ORDER}
+        sections={divided?.song.sections ?? []}
+        onType={(order) => onType({ ...doc, order })}
+      >
         <Labelled id={`${id}-title`} label="Title">
           <input
             id={`${id}-title`}
@@ -99,25 +106,7 @@ export function SongEditor({
             className={`${fieldClass} text-[16px]`}
           />
         </Labelled>
-        <Labelled id={`${id}-version`} label="Version, where there are several">
-          <input
-            id={`${id}-version`}
-            value={doc.version}
-            maxLength={80}
-            onChange={(event) => onType({ ...doc, version: event.target.value })}
-            className={`${fieldClass} text-[16px]`}
-          />
-        </Labelled>
-      </div>
-      {divided && (
-        <OrderRow
-          id={`${id}-order`}
-          typed={doc.order}
-          order={divided.order}
-          sections={divided.song.sections}
-          onType={(order) => onType({ ...doc, order })}
-        />
-      )}
+      </OrderRow>
       <Tabs.Root defaultValue="words">
         <Tabs.List aria-label="Parts of the song" className="mb-3 flex gap-1 border-b border-edge">
           <Tabs.Trigger value="words" className={tabClass}>
@@ -132,10 +121,10 @@ export function SongEditor({
         </Tabs.List>
         <Tabs.Content value="words" className="flex flex-col gap-3">
           {!inLibrary && (
-            <p className="flex flex-wrap items-center gap-x-4 gap-y-2 text-[14px] text-second">
-              Lines on a slide
+            <p className="flex flex-wrap items-end gap-x-4 gap-y-2 text-[14px] text-second">
+              <span className="w-16 leading-tight">Lines on a slide</span>
               {outfits.map((outfit) => (
-                <label key={outfit.id} className="flex items-center gap-2">
+                <label key={outfit.id} className="flex flex-col gap-1">
                   {outfit.name}
                   <input
                     type="number"
@@ -147,7 +136,7 @@ export function SongEditor({
                       if (count >= 1 && count <= MOST_LINES_PER_SLIDE)
                         onType({ ...doc, lines: { ...doc.lines, [outfit.id]: count } });
                     }}
-                    className={`${fieldClass} w-16! text-center font-mono`}
+                    className={`${fieldClass} w-16! py-1! text-center font-mono`}
                   />
                 </label>
               ))}

@@ -2,9 +2,10 @@
 export function KeyList() {
   const rows: readonly (readonly [keys: readonly string[], what: string, title: string])[] = [
     [["D"], "dissolve", "take the next step by a dissolve"],
-    [["↓", "↑"], "arm a step", "arm the step after, before"],
+    [["↓", "↑"], "arm", "arm the step after, before"],
     [["→", "←"], "a cue", "arm the cue after, before"],
     [["Home"], "follow", "follow the script again"],
+    [["F"], "find", "find anything: arm it, add it, take it"],
   ];
   return (
     <section aria-label="Keys" className="border-t border-edge px-4 py-2">

@@ -123,6 +123,8 @@ function StepRow({
         <span className={`text-[15px] italic ${mark === "none" ? "text-second" : ""}`}>
           {isTaken ? "the words have left" : "the words leave"}
         </span>
+      ) : step.kind === "blank" ? (
+        <span className={`text-[15px] italic ${mark === "none" ? "text-second" : ""}`}>nothing is shown</span>
       ) : (
         <span
           dir="auto"

@@ -197,7 +197,13 @@ function OpenSong({
         tabIndex={0}
         className="min-h-0 overflow-y-auto border-l border-edge bg-raised px-4 py-3"
       >
-        <CuePictures desk={desk} cue={cue} anchor={anchor} onAnchor={setAnchor} outfits={outfits} />
+        <CuePictures
+          desk={desk}
+          cue={{ ...cue, index: desk.cues.length }}
+          anchor={anchor}
+          onAnchor={setAnchor}
+          outfits={outfits}
+        />
       </aside>
     </div>
   );

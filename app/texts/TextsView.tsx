@@ -107,7 +107,7 @@ export function TextsView({
       </main>
       <aside
         aria-label="Bring in a text"
-        className="flex min-h-0 flex-col gap-4 overflow-y-auto border-l border-edge bg-raised px-5 py-5"
+        className="flex min-h-0 flex-col gap-4 overflow-y-auto border-l border-edge bg-raised px-5 py-5 *:flex-none"
       >
         <h2 className="text-[17px] font-semibold">Bring in a text</h2>
         <p className="text-[15px] text-second">

@@ -159,6 +159,12 @@ export function findBook(name: string, language = "en"): Book | undefined {
   return undefined;
 }
 
+/** The languages in which a name or short form means a book, exactly. */
+export function languagesOf(name: string): string[] {
+  const folded = fold(name);
+  return [...NAMES].flatMap(([language, { byName }]) => (byName.has(folded) ? [language] : []));
+}
+
 export function getBook(code: string): Book {
   const book = BY_CODE.get(code);
   if (!book) throw new Error(`No book has the code "${code}"`);

@@ -1,7 +1,7 @@
 import { describe, expect, test } from "vitest";
 import { HARBOUR_KIND } from "../../demo/songs.ts";
-import { isChord, isChordLine, mergeChords } from "./chords.ts";
 import { isChordPro, mergeChordLines, readChordPro, writeChordPro } from "./chordPro.ts";
+import { isChord, isChordLine, mergeChords } from "./chords.ts";
 import { parseSong } from "./song.ts";
 import { songOf } from "./songFields.ts";
 import { orderOf } from "./songOrder.ts";
@@ -54,14 +54,27 @@ describe("ChordPro", () => {
         year: "2024",
       },
     });
-    expect(orderOf("", parsed.song).items.map((item) => "key" in item && item.key)).toEqual(["V1", "C", "V2", "C"]);
-    expect(parsed.song.sections[0]?.stanzas).toEqual([["Nine bells, no wind,", "the sails hang like washing,"]]);
+    expect(orderOf("", parsed.song).items.map((item) => "key" in item && item.key)).toEqual([
+      "V1",
+      "C",
+      "V2",
+      "C",
+    ]);
+    expect(parsed.song.sections[0]?.stanzas).toEqual([
+      ["Nine bells, no wind,", "the sails hang like washing,"],
+    ]);
     expect(song.text).toContain("[D/F#]no wind");
   });
 
   test("unknown directives, remarks and tablature are kept, and written again", () => {
     expect(song.kept).toEqual(
-      expect.arrayContaining(["# a remark", "{key: G}", "{tempo: 92}", "{x_desk_colour: blue}", "{comment: slower}"]),
+      expect.arrayContaining([
+        "# a remark",
+        "{key: G}",
+        "{tempo: 92}",
+        "{x_desk_colour: blue}",
+        "{comment: slower}",
+      ]),
     );
     const written = writeChordPro(song);
     for (const line of song.kept) expect(written).toContain(line);
@@ -89,10 +102,15 @@ describe("ChordPro", () => {
 });
 
 describe("chords", () => {
-  test.each(["G", "Em7", "D/F#", "C#m7b5", "Bbmaj7", "Asus4", "F(add9)", "N.C.", "H7"])("%s is a chord", (word) => {
-    if (word !== "F(add9)") expect(isChord(word)).toBe(true);
-  });
-  test.each(["Carry", "Am I", "Ding", "Bad", "and"])("%s is none", (word) => expect(isChord(word)).toBe(false));
+  test.each(["G", "Em7", "D/F#", "C#m7b5", "Bbmaj7", "Asus4", "F(add9)", "N.C.", "H7"])(
+    "%s is a chord",
+    (word) => {
+      if (word !== "F(add9)") expect(isChord(word)).toBe(true);
+    },
+  );
+  test.each(["Carry", "Am I", "Ding", "Bad", "and"])("%s is none", (word) =>
+    expect(isChord(word)).toBe(false),
+  );
   test("a line of chords is known by all of it being chords", () => {
     expect(isChordLine("G   D/F#  | Em7 x2")).toBe(true);
     expect(isChordLine("A lamp")).toBe(false);

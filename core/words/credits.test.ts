@@ -1,5 +1,12 @@
 import { describe, expect, test } from "vitest";
-import { creditLine, findMissingCredits, joinCredits, NO_CREDITS, nameMissing, readCredits } from "./credits.ts";
+import {
+  creditLine,
+  findMissingCredits,
+  joinCredits,
+  NO_CREDITS,
+  nameMissing,
+  readCredits,
+} from "./credits.ts";
 
 describe("credits", () => {
   test("are read from the lines at the end of a text", () => {

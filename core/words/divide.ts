@@ -49,13 +49,13 @@ function lineBegins(units: readonly FlowUnit[], from: number, end: number): numb
   return begins;
 }
 
-/** What a break after a unit of that rank costs, against one whole slide more at 100. */
+/** What a break after a unit of that rank costs, against one whole slide more at 100: rather that than half a thought. */
 const BREAK_COST: Readonly<Record<BreakRank, number>> = {
   verse: 0,
-  sentence: 10,
-  clause: 30,
-  line: 40,
-  word: 90,
+  sentence: 45,
+  clause: 130,
+  line: 140,
+  word: 220,
 };
 const SLIDE_COST = 100;
 /** For a slide left quite empty; grows with the square, so that slides come out even. */

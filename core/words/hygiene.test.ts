@@ -20,7 +20,9 @@ describe("what a paste is cleaned of", () => {
   ])("dashes and dots: %s", (typed, expected) => expect(clean(typed)).toBe(expected));
 
   test("stray spaces, tabs and invisible characters", () => {
-    expect(clean("  carry \t the   lamp , down\u200b\ufeff \r\nlow\u00ad\u00a0 ")).toBe("carry the lamp, down\nlow");
+    expect(clean("  carry \t the   lamp , down\u200b\ufeff \r\nlow\u00ad\u00a0 ")).toBe(
+      "carry the lamp, down\nlow",
+    );
     expect(clean("Où est la lampe ?")).toBe("Où est la lampe ?");
   });
 
@@ -46,7 +48,14 @@ describe("what a paste is cleaned of", () => {
   });
 
   test("what is clean is left to the letter, in any script", () => {
-    for (const text of ["धन्यवाद, क्षितिज", "مرحبا بالعالم", "שלום", "“done” – well…", "नमस्ते\u200dदुनिया", "한국어 가사"])
+    for (const text of [
+      "धन्यवाद, क्षितिज",
+      "مرحبا بالعالم",
+      "שלום",
+      "“done” – well…",
+      "नमस्ते\u200dदुनिया",
+      "한국어 가사",
+    ])
       expect(clean(text)).toBe(text.normalize("NFC"));
   });
 });

@@ -84,7 +84,10 @@ describe("songs from pasted text", () => {
   });
 
   test("chords above and within the words are left out, and lines know where they stood", () => {
-    const { sections } = song("Verse 1\nG       D/F#   Em7\nCarry the [C]lamp down\n[Am]\n\n  A\ncarry it low", "T");
+    const { sections } = song(
+      "Verse 1\nG       D/F#   Em7\nCarry the [C]lamp down\n[Am]\n\n  A\ncarry it low",
+      "T",
+    );
     expect(sections[0]?.stanzas).toEqual([["Carry the lamp down"], ["carry it low"]]);
     expect(sections[0]?.sourceLines).toEqual([2, 6]);
   });
@@ -96,7 +99,9 @@ describe("songs from pasted text", () => {
   });
 
   test("two hundred sections are two hundred sections", () => {
-    const text = Array.from({ length: 200 }, (_, i) => `Verse ${i + 1}\nline ${i}\nmore ${i}`).join("\r\n\r\n");
+    const text = Array.from({ length: 200 }, (_, i) => `Verse ${i + 1}\nline ${i}\nmore ${i}`).join(
+      "\r\n\r\n",
+    );
     const { sections, order } = song(text, "Long");
     expect(sections).toHaveLength(200);
     expect(order[199]).toBe("V200");

@@ -37,7 +37,9 @@ export function parseOrder(
     return (
       byName.get(lower) ??
       byName.get(`${lower}1`) ??
-      (own === undefined ? undefined : (byName.get(own) ?? (label?.number === "" ? byName.get(`${own}1`) : undefined)))
+      (own === undefined
+        ? undefined
+        : (byName.get(own) ?? (label?.number === "" ? byName.get(`${own}1`) : undefined)))
     );
   };
   const sing = (key: string, times: number) => {

@@ -1,8 +1,8 @@
 import { readFileSync } from "node:fs";
 import { join } from "node:path";
 import { beforeAll, describe, expect, test } from "vitest";
-import type { ParsedVerse } from "../../server/files/scriptureFile.ts";
 import { readScriptureFile } from "../../server/files/readScriptureFile.ts";
+import type { ParsedVerse } from "../../server/files/scriptureFile.ts";
 import type { VerseRef } from "./passage.ts";
 import { samePassage, sameVerses } from "./versification.ts";
 
@@ -15,7 +15,9 @@ const keyOf = ({ book, chapter, verse }: VerseRef) => `${book} ${chapter}:${vers
 
 beforeAll(() => {
   const read = (file: string, into: Map<string, string>) => {
-    const { verses } = readScriptureFile(readFileSync(join(import.meta.dirname, "../../texts/scripture", file)));
+    const { verses } = readScriptureFile(
+      readFileSync(join(import.meta.dirname, "../../texts/scripture", file)),
+    );
     for (const verse of verses) into.set(keyOf(verse), verse.words);
     return verses;
   };
@@ -24,7 +26,12 @@ beforeAll(() => {
 }, 60_000);
 
 const ref = (text: string): VerseRef => {
-  const [, book, chapter, verse] = /^(\S+) (\d+):(\d+)$/.exec(text) as unknown as [string, string, string, string];
+  const [, book, chapter, verse] = /^(\S+) (\d+):(\d+)$/.exec(text) as unknown as [
+    string,
+    string,
+    string,
+    string,
+  ];
   return { book, chapter: Number(chapter), verse: Number(verse) };
 };
 const there = (text: string) => sameVerses(ref(text), "web", "rv1909").map(keyOf);
@@ -80,7 +87,9 @@ describe("verses that two texts number differently", () => {
 
   test("every verse of either text leads to one that the other prints, but for those its README names", () => {
     const lost = (verses: readonly ParsedVerse[], from: string, to: string, texts: Map<string, string>) =>
-      verses.filter((verse) => sameVerses(verse, from, to).every((other) => !texts.has(keyOf(other)))).map(keyOf);
+      verses
+        .filter((verse) => sameVerses(verse, from, to).every((other) => !texts.has(keyOf(other))))
+        .map(keyOf);
     expect(lost(englishVerses, "web", "rv1909", spanish)).toEqual([]);
     expect(lost(spanishVerses, "rv1909", "web", english)).toEqual([
       "Luke 17:36",

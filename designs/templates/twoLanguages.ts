@@ -21,7 +21,7 @@ const wallWords = wall("Words in two languages, side by side", "words", [
   text(
     "words",
     "words",
-    box(96, 110, 832, 820),
+    box(96, 110, 800, 820),
     { min: 32, max: 76, readable: 52 },
     {
       ...running,
@@ -33,7 +33,7 @@ const wallWords = wall("Words in two languages, side by side", "words", [
   text(
     "second",
     "second",
-    box(992, 110, 832, 820),
+    box(1024, 110, 800, 820),
     { min: 32, max: 76, readable: 52 },
     {
       ...running,
@@ -49,7 +49,7 @@ const wallReading = wall("Reading in two languages, side by side", "reading", [
   text(
     "words",
     "words",
-    box(96, 110, 832, 800),
+    box(96, 110, 800, 800),
     { min: 30, max: 66, readable: 50 },
     {
       ...running,
@@ -61,7 +61,7 @@ const wallReading = wall("Reading in two languages, side by side", "reading", [
   text(
     "second",
     "second",
-    box(992, 110, 832, 800),
+    box(1024, 110, 800, 800),
     { min: 30, max: 66, readable: 50 },
     {
       ...running,
@@ -86,7 +86,7 @@ const wallReading = wall("Reading in two languages, side by side", "reading", [
   text(
     "translation",
     "translation",
-    box(992, 944, 400, 52),
+    box(1024, 944, 390, 52),
     { min: 18, max: 28, readable: 22 },
     {
       ...small,

@@ -79,7 +79,7 @@ export function parseOsis(xml: string): ParsedText {
     else if (path.includes("header")) {
       const tag = path.at(-1);
       if (tag === "title" && title === "") title = text.trim();
-      if (tag === "rights") rights = `${rights} ${text}`.replace(/\s+/g, " ").trim();
+      if (path.includes("rights")) rights = `${rights} ${text}`.replace(/\s+/g, " ").trim();
     }
   });
 

@@ -62,7 +62,7 @@ function readBook(file: string, book: string): ParsedVerse[] {
   };
   // Each piece is a marker with what follows it.
   for (const piece of text.split(/(?=\\)/)) {
-    const match = /^\\(\+?[a-z]+\d?)(\*?)\s?/.exec(piece);
+    const match = /^\\(\+?[a-z]+\d?)(?:(\*)|\s)?/.exec(piece);
     const rest = match ? piece.slice(match[0].length) : piece.startsWith("\\") ? "" : piece;
     if (!match) {
       if (!isHeading && verse > 0) words += rest;

@@ -13,6 +13,8 @@ export interface Found {
   readonly row: number;
   /** Whether all words stand there as they were typed, in that order. */
   readonly isPhrase: boolean;
+  /** A word of it was taken for another that is spelt like it. */
+  readonly isGuess: boolean;
 }
 
 /** Most words of a query that are looked for. */
@@ -81,22 +83,25 @@ export class WordIndex {
     const words = typed.length > 1 && typed.at(-1)?.length === 1 ? typed.slice(0, -1) : typed;
     if (words.length === 0) return [];
     const found = new Map<number, Found>();
-    const take = async (match: string, isPhrase: boolean) => {
+    const take = async (match: string, how: Omit<Found, "row">) => {
       if (found.size >= limit) return;
       for (const row of await this.#match(match, limit, rows))
-        if (!found.has(row)) found.set(row, { row, isPhrase });
+        if (!found.has(row)) found.set(row, { row, ...how });
     };
     const terms = await this.#loadTerms();
-    if (words.length > 1) await take(`"${words.join(" ")}" *`, true);
+    if (words.length > 1) await take(`"${words.join(" ")}" *`, { isPhrase: true, isGuess: false });
     const isCommon = (word: string) => (terms.count.get(word) ?? 0) > terms.rows / COMMON_SHARE;
     const telling = words.filter((word, i) => i === words.length - 1 || !isCommon(word));
-    await take(telling.map((word, i) => `"${word}"${i === telling.length - 1 ? " *" : ""}`).join(" "), false);
+    await take(telling.map((word, i) => `"${word}"${i === telling.length - 1 ? " *" : ""}`).join(" "), {
+      isPhrase: false,
+      isGuess: false,
+    });
     if (found.size === 0) {
       const meant = spellings(telling, terms);
       if (meant)
         await take(
           meant.map((guesses) => `(${guesses.map((guess) => `"${guess}"`).join(" OR ")})`).join(" AND "),
-          false,
+          { isPhrase: false, isGuess: true },
         );
     }
     return [...found.values()].slice(0, limit);
@@ -147,7 +152,9 @@ function spellings(words: readonly string[], terms: Terms): string[][] | undefin
       meant.push([word]);
       continue;
     }
-    const far = word.length <= 4 ? 1 : 2;
+    // A short word or a number is like too many others.
+    if (word.length < 4 || /\d/.test(word)) return undefined;
+    const far = word.length <= 5 ? 1 : 2;
     let near: string[] = [];
     let nearest = far;
     for (let length = word.length - far; length <= word.length + far; length++)

@@ -68,7 +68,7 @@ export class ScriptureStore implements Scripture {
 
   /** Reads what is whole; of an import that was interrupted nothing stays. */
   async load(): Promise<void> {
-    const rows = await this.#db.selectFrom("scripture_text").selectAll().execute();
+    const rows = await this.#db.selectFrom("scripture_text").selectAll().orderBy("number").execute();
     for (const { code, number, state, name, language, rights } of rows) {
       if (state === "importing") {
         await this.#erase(code, number);

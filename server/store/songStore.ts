@@ -84,8 +84,13 @@ export class SongStore {
         .execute();
       return rows.map(lineOf);
     }
+    return (await this.search(query, limit)).songs;
+  }
+
+  /** Songs with these words, and whether their spelling had to be guessed. */
+  async search(query: string, limit: number): Promise<{ songs: SongLine[]; areGuesses: boolean }> {
     const found = await this.#index.search(query, limit);
-    if (found.length === 0) return [];
+    if (found.length === 0) return { songs: [], areGuesses: false };
     const rows = await this.#db
       .selectFrom("song")
       .selectAll()
@@ -97,10 +102,11 @@ export class SongStore {
       )
       .execute();
     const byNumber = new Map(rows.map((row) => [row.number, row]));
-    return found.flatMap(({ row }) => {
+    const songs = found.flatMap(({ row }) => {
       const song = byNumber.get(row);
       return song ? [lineOf(song)] : [];
     });
+    return { songs, areGuesses: found.some(({ isGuess }) => isGuess) };
   }
 
   async find(id: string): Promise<StoredSong | undefined> {

@@ -1,4 +1,4 @@
-import { bookName } from "../../core/words/books.ts";
+import { languagesOf } from "../../core/words/books.ts";
 import { formatPassage } from "../../core/words/reference.ts";
 import { baseLanguage, readReference } from "../../core/words/scripture.ts";
 import type { ScriptureStore } from "../store/scriptureStore.ts";
@@ -7,6 +7,8 @@ import type { SongLine, SongStore } from "../store/songStore.ts";
 /** What is found for typed words, beyond what a desk has itself. */
 export interface Finds {
   readonly songs: readonly SongLine[];
+  /** They are spelt like what was typed, and not so. */
+  readonly songsAreGuesses: boolean;
   readonly passages: readonly {
     readonly reference: string;
     readonly text: string;
@@ -40,7 +42,13 @@ export async function findWords(
   textCode?: string,
 ): Promise<Finds> {
   const typed = query.trim().slice(0, 200);
-  const texts = scriptures.list().filter(({ code }) => textCode === undefined || code === textCode);
+  const named = languagesOf(typed.replace(/\s*\d[\d\s:.,;–-]*$/, ""));
+  const isNamed = (language: string) => Number(named.includes(baseLanguage(language)));
+  // A text in the language that the book was named in goes first.
+  const texts = scriptures
+    .list()
+    .filter(({ code }) => textCode === undefined || code === textCode)
+    .sort((a, b) => isNamed(b.language) - isNamed(a.language));
   const passages: Finds["passages"][number][] = [];
   let problem: string | null = null;
   if (LIKE_A_REFERENCE.test(typed))
@@ -63,13 +71,17 @@ export async function findWords(
     }
   const isReference = passages.length > 0 && WITH_VERSES.test(typed);
   const found = isReference || typed.length < 3 ? [] : await scriptures.search(typed, MOST_VERSES, textCode);
+  const known =
+    isReference || typed === "" ? { songs: [], areGuesses: false } : await songs.search(typed, MOST_SONGS);
   return {
-    songs: isReference ? [] : await songs.list(typed === "" ? " " : typed, MOST_SONGS),
+    songs: known.songs,
+    songsAreGuesses: known.areGuesses,
     passages,
     verses: found.map(({ textCode: code, book, chapter, verse, text, before, after }) => {
       const info = scriptures.info(code);
+      const ref = { book, chapter, verse };
       return {
-        reference: `${bookName(book, baseLanguage(info?.language ?? "en"))} ${chapter}:${verse}`,
+        reference: formatPassage({ from: ref, to: ref }, baseLanguage(info?.language ?? "en")),
         text: code,
         textName: info?.name ?? code,
         words: text.replaceAll("\n", " "),

@@ -1,0 +1,4 @@
+declare module "usfm-js" {
+  const usfm: { toJSON(text: string): unknown };
+  export default usfm;
+}
