@@ -1,16 +1,20 @@
 import { cpus, totalmem } from "node:os";
 import { benchBusyOutput } from "./busyOutput.ts";
 import { printHead } from "./distribution.ts";
+import { benchFind } from "./find.ts";
 import { benchAgainstBrowser } from "./inBrowser.ts";
 import { benchLayOut } from "./layOut.ts";
 import { benchOutputs } from "./outputs.ts";
 import { benchServerTake } from "./serverTake.ts";
+import { benchWords } from "./words.ts";
 
 console.log(`${cpus().length} cores, ${Math.round(totalmem() / 2 ** 30)} GiB, no GPU used\n`);
 printHead();
 await benchLayOut();
 await benchAgainstBrowser();
 await benchServerTake();
+await benchWords();
+await benchFind();
 await benchBusyOutput(1920, 1080);
 await benchBusyOutput(3840, 1080);
 await benchOutputs(2);

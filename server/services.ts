@@ -141,7 +141,7 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
       afterId = cueId;
     }
   }
-  const readAgain = () => rundown.setContext({ scripture: scriptures });
+  const readAgain = () => rundown.setContext({ scripture: scriptures }, ({ kind }) => kind === "reading");
   const host = await ShowHost.open(
     new AirLog(db, contents, showId),
     contents,
@@ -196,7 +196,7 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
     setLicence: async (wanted) => {
       await saveLicence(db, show.id, wanted);
       licence = wanted;
-      rundown.setContext({ licence });
+      rundown.setContext({ licence }, ({ kind }) => kind === "song");
     },
     live,
     media,

@@ -13,7 +13,7 @@ import { useActor } from "../desk/useActor.ts";
 import { saveEdit } from "../prepare/saveEdit.ts";
 import { newId } from "../ui/newId.ts";
 import { deskCommands, findCommands } from "./commands.ts";
-import { fieldSetName, findSteps, findTemplates } from "./localFinds.ts";
+import { chosenStep, fieldSetName, findSteps, findTemplates } from "./localFinds.ts";
 import { useFindKey } from "./useFindKey.ts";
 import { useServerFinds } from "./useServerFinds.ts";
 
@@ -127,10 +127,10 @@ function FindPanel({ outfits, close }: { outfits: readonly DeskOutfit[]; close: 
           act: (wish) => add(wish, () => readingCue({ reference, text })),
         }),
       ),
-      ...findSteps(query, desk.cues).map(
+      ...(query.trim() === "" ? (isRun ? [] : chosenStep(desk)) : findSteps(query, desk.cues)).map(
         ({ cue, title, kind, anchor, words }): Row => ({
           value: `step ${cue.view.cueId} ${anchor?.occurrence ?? ""} ${anchor?.unit ?? ""}`,
-          group: "In the rundown",
+          group: query.trim() === "" ? "Chosen" : "In the rundown",
           name: `${cue.index + 1} · ${title}`,
           more: kind,
           words: words.replaceAll("\n", " / "),
@@ -209,7 +209,7 @@ function FindPanel({ outfits, close }: { outfits: readonly DeskOutfit[]; close: 
         }),
       ),
     ];
-  }, [query, finds, desk.cues, outfits, commands, isRun, store, actor, navigate]);
+  }, [query, finds, desk, outfits, commands, isRun, store, actor, navigate]);
 
   const chosen = rows.find((row) => row.value.toLowerCase() === value.toLowerCase()) ?? rows[0];
   const isSettled = of === query;
@@ -258,7 +258,6 @@ function FindPanel({ outfits, close }: { outfits: readonly DeskOutfit[]; close: 
           if (event.key !== "Enter") return;
           event.preventDefault();
           event.stopPropagation();
-          if (query.trim() === "") return;
           const wish: Wish = event.ctrlKey || event.metaKey ? "take" : event.altKey ? "add" : "go";
           if (isSettled || value !== "") act(chosen, wish);
           else waiting.current = wish;
@@ -306,7 +305,7 @@ function FindPanel({ outfits, close }: { outfits: readonly DeskOutfit[]; close: 
           </p>
         )}
         {query.trim() === "" && (
-          <p className="px-3 py-4 text-[15px] text-second">
+          <p className="px-3 pt-3 pb-4 text-[15px] text-second">
             Type a reference for the passage, words for a verse or a song, a cue’s number or name, a kind of
             page, or what you want to do.
           </p>

@@ -2,7 +2,7 @@ import type { PageContent } from "../../core/rundown/content.ts";
 import { type Anchor, stepsOf } from "../../core/rundown/steps.ts";
 import { foldWords } from "../../core/words/foldWords.ts";
 import { FIELD_SETS, PAGE_FIELD_SETS } from "../../designs/fieldSets.ts";
-import type { DeskCue } from "../desk/deskStore.ts";
+import type { DeskCue, DeskSnapshot } from "../desk/deskStore.ts";
 import type { DeskOutfit } from "../desk/outfit.ts";
 import { cueKindName, cueTitle } from "../ui/cueWords.ts";
 
@@ -77,6 +77,22 @@ export function findSteps(query: string, cues: readonly DeskCue[]): FoundStep[] 
     .sort((a, b) => a.rank - b.rank)
     .slice(0, MOST_STEPS)
     .map(({ found }) => found);
+}
+
+/** The cue chosen for editing, before anything is typed: what was just made can be taken at once. */
+export function chosenStep({ cues, chosenId }: DeskSnapshot): FoundStep[] {
+  const cue = cues.find(({ view }) => view.cueId === chosenId);
+  if (!cue) return [];
+  const first = cue.ready && foldedOf(cue.ready.content).steps[0];
+  return [
+    {
+      cue,
+      title: cueTitle(cue.view.doc, cue.ready?.content),
+      kind: cueKindName(cue.view.doc),
+      anchor: first?.anchor ?? null,
+      words: first?.words ?? "",
+    },
+  ];
 }
 
 const MOST_TEMPLATES = 4;

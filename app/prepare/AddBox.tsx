@@ -3,6 +3,7 @@ import { DropdownMenu } from "radix-ui";
 import { type ReactNode, useEffect, useId, useRef, useState } from "react";
 import { looksLikeRows } from "../../core/rundown/bulkPages.ts";
 import { type CueDoc, readingCue, songCue } from "../../core/rundown/cueDoc.ts";
+import type { Cleaning } from "../../core/words/hygiene.ts";
 import { PAGE_FIELD_SETS } from "../../designs/fieldSets.ts";
 import { CleanedLine } from "../ui/CleanedLine.tsx";
 import { cueKindName } from "../ui/cueWords.ts";
@@ -16,6 +17,10 @@ type Understood =
   | { readonly problem: string };
 
 const UNDERSTAND_AFTER_MS = 90;
+
+/** Tabs part cells, and names in capitals are not ours to change; chords may be wanted. */
+const keptInAddBox = (raw: string): readonly Cleaning[] =>
+  !raw.trim().includes("\n") || looksLikeRows(raw) ? ["spaces", "capitals", "chords"] : ["spaces", "chords"];
 
 /** One box for everything: a reference, a name and role, or a whole song pasted; it says what it would become. */
 export function AddBox({
@@ -37,7 +42,7 @@ export function AddBox({
   /** Lines that are rather a list; a person may know better. */
   const [isSong, setIsSong] = useState<boolean | null>(null);
   const asRows = manyLines && !(isSong ?? !looksLikeRows(typed));
-  const paste = useCleanPaste(typed, setTyped, ["spaces", "chords"]);
+  const paste = useCleanPaste(typed, setTyped, keptInAddBox);
 
   useEffect(() => {
     setUnderstood((known) => (known?.typed === typed ? known : null));

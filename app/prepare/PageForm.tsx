@@ -1,7 +1,10 @@
 import type { PageDoc } from "../../core/rundown/cueDoc.ts";
 import type { FieldDef } from "../../core/scene/fieldSet.ts";
+import type { Cleaning } from "../../core/words/hygiene.ts";
 import { FIELD_SETS } from "../../designs/fieldSets.ts";
 import type { DeskOutfit } from "../desk/outfit.ts";
+import { CleanedLine } from "../ui/CleanedLine.tsx";
+import { useCleanPaste } from "../ui/useCleanPaste.ts";
 import { editorId } from "./editorId.ts";
 import { fieldClass, Labelled } from "./Labelled.tsx";
 import { MediaPicker } from "./MediaPicker.tsx";
@@ -98,7 +101,6 @@ function Field({
   value: string;
   onChange: (value: string) => void;
 }) {
-  const size = isFirst ? "font-words text-[20px]" : "text-[16px]";
   switch (field.kind) {
     case "media":
       return (
@@ -110,32 +112,44 @@ function Field({
         />
       );
     case "lines":
-      return (
-        <textarea
-          id={id}
-          dir="auto"
-          value={value}
-          rows={Math.min(10, Math.max(3, value.split("\n").length + 1))}
-          placeholder={field.hint}
-          maxLength={field.maxLength}
-          spellCheck
-          onChange={(event) => onChange(event.target.value)}
-          className={`${fieldClass} resize-y py-2 leading-normal ${isFirst ? "font-words text-[18px]" : size}`}
-        />
-      );
     case "line":
     case "color":
-      return (
-        <input
-          id={id}
-          dir="auto"
-          value={value}
-          placeholder={field.hint}
-          maxLength={field.maxLength}
-          spellCheck
-          onChange={(event) => onChange(event.target.value)}
-          className={`${fieldClass} ${size}`}
-        />
-      );
+      return <WordsField id={id} field={field} isFirst={isFirst} value={value} onChange={onChange} />;
   }
+}
+
+/** In a table tabs and dashes part cells; names in capitals are not ours to change. */
+const KEPT: readonly Cleaning[] = ["capitals", "chords"];
+const KEPT_IN_ROWS: readonly Cleaning[] = [...KEPT, "spaces", "dashes"];
+
+function WordsField({ id, field, isFirst, value, onChange }: Parameters<typeof Field>[0]) {
+  const paste = useCleanPaste(value, onChange, () => (field.name === "rows" ? KEPT_IN_ROWS : KEPT));
+  const box = {
+    id,
+    dir: "auto",
+    value,
+    placeholder: field.hint,
+    maxLength: field.maxLength,
+    spellCheck: true,
+    onPaste: paste.onPaste,
+  } as const;
+  return (
+    <>
+      {field.kind === "lines" ? (
+        <textarea
+          {...box}
+          rows={Math.min(10, Math.max(3, value.split("\n").length + 1))}
+          onChange={(event) => onChange(event.target.value)}
+          className={`${fieldClass} resize-y py-2 leading-normal ${isFirst ? "font-words text-[18px]" : "text-[16px]"}`}
+        />
+      ) : (
+        <input
+          {...box}
+          onChange={(event) => onChange(event.target.value)}
+          className={`${fieldClass} ${isFirst ? "font-words text-[20px]" : "text-[16px]"}`}
+        />
+      )}
+      <CleanedLine cleaned={paste.cleaned} />
+    </>
+  );
 }

@@ -51,7 +51,11 @@ export function SongEditor({
   const groups = divided?.groups ?? [];
   const latest = useRef(doc);
   latest.current = doc;
-  const paste = useCleanPaste(doc.text, (text) => onType({ ...latest.current, text }), ["chords"]);
+  const paste = useCleanPaste(
+    doc.text,
+    (text) => onType({ ...latest.current, text }),
+    () => ["chords"],
+  );
   const hasChords = useMemo(() => textHasChords(doc.text), [doc.text]);
 
   const placeOf = (element: HTMLTextAreaElement) => {
@@ -120,37 +124,35 @@ export function SongEditor({
           </Tabs.Trigger>
         </Tabs.List>
         <Tabs.Content value="words" className="flex flex-col gap-3">
-          {!inLibrary && (
-            <p className="flex flex-wrap items-end gap-x-4 gap-y-2 text-[14px] text-second">
-              <span className="w-16 leading-tight">Lines on a slide</span>
-              {outfits.map((outfit) => (
-                <label key={outfit.id} className="flex flex-col gap-1">
-                  {outfit.name}
-                  <input
-                    type="number"
-                    min={1}
-                    max={MOST_LINES_PER_SLIDE}
-                    value={linesPerSlide(doc, outfit)}
-                    onChange={(event) => {
-                      const count = Math.round(event.target.valueAsNumber);
-                      if (count >= 1 && count <= MOST_LINES_PER_SLIDE)
-                        onType({ ...doc, lines: { ...doc.lines, [outfit.id]: count } });
-                    }}
-                    className={`${fieldClass} w-16! py-1! text-center font-mono`}
-                  />
-                </label>
-              ))}
-              {doc.cuts.length > 0 && (
-                <button
-                  type="button"
-                  onClick={() => onType({ ...doc, cuts: [] })}
-                  className="min-h-8 rounded-md bg-lifted px-3 text-paper hover:bg-edge"
-                >
-                  Undo {doc.cuts.length === 1 ? "the part by hand" : `${doc.cuts.length} parts by hand`}
-                </button>
-              )}
-            </p>
-          )}
+          <p className="flex flex-wrap items-end gap-x-4 gap-y-2 text-[14px] text-second">
+            <span className="w-16 leading-tight">Lines on a slide</span>
+            {outfits.map((outfit) => (
+              <label key={outfit.id} className="flex flex-col gap-1">
+                {outfit.name}
+                <input
+                  type="number"
+                  min={1}
+                  max={MOST_LINES_PER_SLIDE}
+                  value={linesPerSlide(doc, outfit)}
+                  onChange={(event) => {
+                    const count = Math.round(event.target.valueAsNumber);
+                    if (count >= 1 && count <= MOST_LINES_PER_SLIDE)
+                      onType({ ...doc, lines: { ...doc.lines, [outfit.id]: count } });
+                  }}
+                  className={`${fieldClass} w-16! py-1! text-center font-mono`}
+                />
+              </label>
+            ))}
+            {doc.cuts.length > 0 && (
+              <button
+                type="button"
+                onClick={() => onType({ ...doc, cuts: [] })}
+                className="min-h-8 rounded-md bg-lifted px-3 text-paper hover:bg-edge"
+              >
+                Undo {doc.cuts.length === 1 ? "the part by hand" : `${doc.cuts.length} parts by hand`}
+              </button>
+            )}
+          </p>
           <CleanedLine cleaned={paste.cleaned} />
           <div className="flex">
             <div className="relative" style={{ width: groups.length * COLUMN_PX + 10 }}>
@@ -186,7 +188,7 @@ export function SongEditor({
                 if (!guardPaste(event, (sentence) => store.say("trouble", sentence))) paste.onPaste(event);
               }}
               onKeyDown={(event) => {
-                if (event.key !== "Enter" || !event.altKey || inLibrary) return;
+                if (event.key !== "Enter" || !event.altKey) return;
                 event.preventDefault();
                 cutHere(event.currentTarget);
               }}
@@ -196,13 +198,8 @@ export function SongEditor({
             />
           </div>
           <p className="text-[14px] text-second">
-            {!inLibrary && (
-              <>
-                <kbd>Alt+Enter</kbd> parts or joins slides before this line on every screen; a press beside
-                it, on one.{" "}
-              </>
-            )}
-            {hasChords && "Chords are kept in the text and left out on slides."}
+            <kbd>Alt+Enter</kbd> parts or joins slides before this line on every screen; a press beside it, on
+            one. {hasChords && "Chords are kept in the text and left out on slides."}
           </p>
         </Tabs.Content>
         <Tabs.Content value="second">

@@ -22,6 +22,7 @@ type ImportState =
   | { readonly kind: "done" | "failed"; readonly name: string; readonly sentence: string };
 
 const LOOK_EVERY_MS = 400;
+const TEXT_FILE = /\.(xml|osis|usfm|sfm|ptx|txt)$/i;
 const SHIPPED = new Set(["web", "rv1909"]);
 
 /** The scripture texts that are here, and a way to bring in the venue's own. */
@@ -52,7 +53,8 @@ export function TextsView({
   }, [isImporting, revalidate]);
 
   const bring = async (files: FileList | null) => {
-    const list = [...(files ?? [])];
+    const all = [...(files ?? [])];
+    const list = all.length > 1 ? all.filter(({ name }) => TEXT_FILE.test(name)) : all;
     const [first] = list;
     if (!first) return;
     const { file, fileName } = await onePacket(list);
@@ -159,6 +161,20 @@ export function TextsView({
             disabled={isImporting}
             accept=".xml,.osis,.usfm,.sfm,.txt,.zip,.gz"
             className="sr-only"
+            onChange={(event) => {
+              void bring(event.target.files);
+              event.target.value = "";
+            }}
+          />
+        </label>
+        <label className="-mt-2 inline-flex min-h-10 cursor-pointer items-center justify-center rounded-lg bg-lifted px-4 text-[15px] focus-within:outline-2 focus-within:outline-act hover:bg-edge">
+          Choose a folder
+          <input
+            type="file"
+            multiple
+            disabled={isImporting}
+            className="sr-only"
+            {...{ webkitdirectory: "" }}
             onChange={(event) => {
               void bring(event.target.files);
               event.target.value = "";

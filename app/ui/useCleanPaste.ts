@@ -15,7 +15,7 @@ export interface CleanedPaste {
 export function useCleanPaste(
   value: string,
   onChange: (value: string) => void,
-  keep: readonly Cleaning[] = [],
+  keep: (raw: string) => readonly Cleaning[] = () => [],
 ): {
   readonly onPaste: (event: ClipboardEvent<HTMLTextAreaElement | HTMLInputElement>) => void;
   readonly cleaned: CleanedPaste | null;
@@ -24,7 +24,7 @@ export function useCleanPaste(
   const onPaste = (event: ClipboardEvent<HTMLTextAreaElement | HTMLInputElement>) => {
     if (event.defaultPrevented) return;
     const raw = event.clipboardData.getData("text/plain");
-    const cleaned = cleanPasted(raw, keep);
+    const cleaned = cleanPasted(raw, keep(raw));
     if (cleaned.done.length === 0) {
       setLast(null);
       return;

@@ -4,8 +4,6 @@ import { cutSchema, MOST_CUTS } from "../words/cuts.ts";
 import { songFields } from "../words/songFields.ts";
 
 /** What a person typed for a cue: the row in the rundown. From it the content for the air is compiled. */
-const outfitLines = z.record(z.string().max(60), z.number().int().min(1).max(20));
-
 export const pageDocSchema = z.strictObject({
   kind: z.literal("page"),
   fieldSet: z.string().min(1).max(40),
@@ -16,8 +14,6 @@ export const pageDocSchema = z.strictObject({
   stayMs: z.number().int().min(500).max(3_600_000).nullable(),
 });
 
-const cuts = z.array(cutSchema).max(MOST_CUTS).default([]);
-
 /** A song as this event sings it: a copy of its own, so that changes here leave the library's alone. */
 export const songDocSchema = z.strictObject({
   kind: z.literal("song"),
@@ -27,11 +23,7 @@ export const songDocSchema = z.strictObject({
     .strictObject({ songId: z.string().max(60), revision: z.number().int() })
     .nullable()
     .default(null),
-  /** Lines per slide where this song differs from the outfit. */
-  lines: outfitLines,
   creditAt: z.enum(CREDIT_PLACES).default("last"),
-  /** Slides parted and joined by hand. */
-  cuts,
 });
 
 export const REFERENCE_PLACES = ["each", "first", "last", "none"] as const;
@@ -55,7 +47,8 @@ export const readingDocSchema = z.strictObject({
   /** Whether the text's name is shown, and what its owner wants said. */
   translation: z.boolean().default(true),
   rights: z.boolean().default(false),
-  cuts,
+  /** Slides parted and joined by hand. */
+  cuts: z.array(cutSchema).max(MOST_CUTS).default([]),
 });
 
 export const cueDocSchema = z.discriminatedUnion("kind", [pageDocSchema, songDocSchema, readingDocSchema]);
@@ -67,7 +60,7 @@ export type ReadingDoc = z.infer<typeof readingDocSchema>;
 /** A song cue with nothing said about how it is shown. */
 export const songCue = (
   fields: { readonly title: string; readonly text: string } & Partial<SongDoc>,
-): SongDoc => songDocSchema.parse({ lines: {}, ...fields, kind: "song" });
+): SongDoc => songDocSchema.parse({ ...fields, kind: "song" });
 
 export const readingCue = (
   fields: { readonly reference: string; readonly text: string } & Partial<ReadingDoc>,

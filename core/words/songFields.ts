@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { creditsSchema, NO_CREDITS } from "./credits.ts";
+import { cutSchema, MOST_CUTS } from "./cuts.ts";
 
 /** What is known of a song: the same in the library and, as its own copy, in a rundown. */
 export const songFields = {
@@ -18,6 +19,10 @@ export const songFields = {
   /** Which version of the song this is, where there are several. */
   version: z.string().max(80).default(""),
   credits: creditsSchema.default(NO_CREDITS),
+  /** Lines per slide where this song differs from the outfit, by outfit. */
+  lines: z.record(z.string().max(60), z.number().int().min(1).max(20)).default({}),
+  /** Slides parted and joined by hand. */
+  cuts: z.array(cutSchema).max(MOST_CUTS).default([]),
   /** Lines of a song file that are not understood, kept for when it is written again. */
   kept: z.array(z.string().max(1_000)).max(200).default([]),
 } as const;
@@ -27,8 +32,8 @@ export type SongFields = z.infer<typeof songSchema>;
 
 /** The fields of a song alone, whatever else an object has. */
 export function songFieldsOf(source: SongFields): SongFields {
-  const { title, text, order, language, second, version, credits, kept } = source;
-  return { title, text, order, language, second, version, credits, kept };
+  const { title, text, order, language, second, version, credits, lines, cuts, kept } = source;
+  return { title, text, order, language, second, version, credits, lines, cuts, kept };
 }
 
 export const songOf = (title: string, text: string): SongFields => songSchema.parse({ title, text });

@@ -101,6 +101,20 @@ export const reading = template("Reading, two-line band", "reading", [
       motion: rising(20, 380, 80),
     },
   ),
+  text(
+    "translation",
+    "translation",
+    box(650, 768, 1040, 38),
+    { min: 18, max: 26, readable: 20 },
+    {
+      font: "plain",
+      align: "end",
+      fill: solid("quiet"),
+      stroke: OUTLINE,
+      shadows: SOFT_SHADOW,
+      motion: fading(420),
+    },
+  ),
 ]);
 
 export const name = template("Name strap", "name", [

@@ -92,6 +92,19 @@ export const reading = template("Reading, portrait", "reading", [
       motion: fading(420),
     },
   ),
+  text(
+    "translation",
+    "translation",
+    box(90, 1734, 900, 50),
+    { min: 20, max: 32 },
+    {
+      font: "plain",
+      align: "start",
+      fill: solid("quiet"),
+      shadows: SOFT_SHADOW,
+      motion: fading(420),
+    },
+  ),
 ]);
 
 export const title = template("Title, portrait", "title", [

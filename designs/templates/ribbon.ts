@@ -67,11 +67,24 @@ export const reading = template("Reading, ribbon", "reading", [
   text(
     "reference",
     "reference",
-    box(96, 270, 1728, 60),
+    box(96, 270, 1000, 60),
     { min: 28, max: 44 },
     {
       font: "titles",
+      align: "start",
       fill: solid("accent"),
+      motion: fading(360),
+    },
+  ),
+  text(
+    "translation",
+    "translation",
+    box(1120, 278, 704, 44),
+    { min: 18, max: 28 },
+    {
+      font: "plain",
+      align: "end",
+      fill: solid("quiet"),
       motion: fading(360),
     },
   ),

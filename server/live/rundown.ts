@@ -66,17 +66,21 @@ export class Rundown {
     return compileCue(doc, this.#context);
   }
 
-  /** Another style, other templates or pictures: every cue is compiled anew. The air keeps what it was taken with. */
-  setContext(change: Partial<CompileContext>): void {
+  /**
+   * Another style, other templates, pictures or texts: cues are compiled anew. The air keeps what it was taken with.
+   * @param concerns the cues that it can change; all when not given
+   */
+  setContext(change: Partial<CompileContext>, concerns: (doc: CueDoc) => boolean = () => true): void {
     this.#context = { ...this.#context, ...change };
     this.#ready = undefined;
     this.#revision++;
     const cues = this.#cues.inOrder();
-    for (const { id } of cues) this.#forget(id);
+    const changed = cues.filter(({ doc }) => concerns(doc));
+    for (const { id } of changed) this.#forget(id);
     const news = {
       revision: this.#revision,
       order: cues.map(({ id }) => id),
-      changed: cues.map((cue) => this.#view(cue)),
+      changed: changed.map((cue) => this.#view(cue)),
     };
     for (const listener of this.#listeners) listener(news);
   }
