@@ -75,12 +75,12 @@ test("cues are moved by keys and by dragging, duplicated and deleted, and every 
     .poll(async () => (await titles()).slice(0, 3))
     .toEqual(["1 · Lantern Evening", "2 · Merrow Quay", "3 · Night harbour"]);
 
-  await page.locator("body").click({ position: { x: 700, y: 20 } });
+  await page.locator("body").click({ position: { x: 900, y: 20 } });
   for (let i = 0; i < 4; i++) {
     await page.keyboard.press("Control+z");
     await expect(page.getByText(/^Undid/)).toBeVisible();
     await page.getByRole("button", { name: "Put this message away" }).click();
-    await page.locator("body").click({ position: { x: 700, y: 20 } });
+    await page.locator("body").click({ position: { x: 900, y: 20 } });
   }
   await expect.poll(titles).toEqual(start);
 });

@@ -5,6 +5,7 @@ import { useLocation, useNavigate } from "react-router";
 import { type CueDoc, readingCue, songCue } from "../../core/rundown/cueDoc.ts";
 import { type Anchor, stepsOf } from "../../core/rundown/steps.ts";
 import type { Target } from "../../core/show/state.ts";
+import { foldWords } from "../../core/words/foldWords.ts";
 import type { SongFields } from "../../core/words/songFields.ts";
 import { useDesk, useDeskStore } from "../desk/deskContext.ts";
 import type { DeskCue } from "../desk/deskStore.ts";
@@ -113,7 +114,29 @@ function FindPanel({ outfits, close }: { outfits: readonly DeskOutfit[]; close: 
       aim(wish, { cueId: cue.view.cueId, content: ready.hash, step: anchor });
     };
     const enterNew = isRun ? "adds and arms it" : "adds it";
+    const commandRows = findCommands(query, commands).map(
+      ({ name, key, changesAir, act }): Row => ({
+        value: `command ${name}`,
+        group: "Commands",
+        name,
+        more: key ? `key ${key} in Run` : "",
+        words: "",
+        enter: changesAir ? "" : "does it",
+        canAdd: false,
+        canTake: changesAir,
+        act: (wish) => {
+          if (!changesAir || wish === "take") act();
+          else store.say("word", "That changes what people see: press Ctrl+Enter for it.");
+        },
+      }),
+    );
+    // Who types how a command begins means the command; one that changes the air needs more of it.
+    const typed = foldWords(query);
+    const isCommand = commandRows.some(
+      ({ name, canTake }) => typed.length >= (canTake ? 8 : 3) && foldWords(name).startsWith(typed),
+    );
     return [
+      ...(isCommand ? commandRows : []),
       ...finds.passages.map(
         ({ reference, text, textName, verses, words }): Row => ({
           value: `passage ${text} ${reference}`,
@@ -192,22 +215,7 @@ function FindPanel({ outfits, close }: { outfits: readonly DeskOutfit[]; close: 
           },
         }),
       ),
-      ...findCommands(query, commands).map(
-        ({ name, key, changesAir, act }): Row => ({
-          value: `command ${name}`,
-          group: "Commands",
-          name,
-          more: key ? `key ${key} in Run` : "",
-          words: "",
-          enter: changesAir ? "" : "does it",
-          canAdd: false,
-          canTake: changesAir,
-          act: (wish) => {
-            if (!changesAir || wish === "take") act();
-            else store.say("word", "That changes what people see: press Ctrl+Enter for it.");
-          },
-        }),
-      ),
+      ...(isCommand ? [] : commandRows),
     ];
   }, [query, finds, desk, outfits, commands, isRun, store, actor, navigate]);
 

@@ -1,6 +1,26 @@
-import { findMissingCredits, joinCredits, type MissingCredit, NO_CREDITS } from "../../core/words/credits.ts";
+import type { SongDoc } from "../../core/rundown/cueDoc.ts";
+import {
+  type Credits,
+  findMissingCredits,
+  joinCredits,
+  type MissingCredit,
+  NO_CREDITS,
+} from "../../core/words/credits.ts";
 import { parseSong } from "../../core/words/song.ts";
 import type { DeskCue } from "../desk/deskStore.ts";
+
+/** Read once for each text: a rundown has hundreds of songs, and is looked through with every edit. */
+const known = new WeakMap<SongDoc, Credits>();
+
+function creditsOf(doc: SongDoc): Credits {
+  let credits = known.get(doc);
+  if (!credits) {
+    const parsed = parseSong(doc.text, doc.title);
+    credits = joinCredits(doc.credits, "song" in parsed ? parsed.song.credits : NO_CREDITS);
+    known.set(doc, credits);
+  }
+  return credits;
+}
 
 /** The songs of a rundown whose credits do not say all they should, and what is missing. */
 export function missingOf(
@@ -9,10 +29,7 @@ export function missingOf(
 ): { readonly cue: DeskCue; readonly what: readonly MissingCredit[] }[] {
   return cues.flatMap((cue) => {
     const { doc } = cue.view;
-    if (doc.kind !== "song") return [];
-    const parsed = parseSong(doc.text, doc.title);
-    const read = "song" in parsed ? parsed.song.credits : NO_CREDITS;
-    const what = findMissingCredits(joinCredits(doc.credits, read), licence);
+    const what = doc.kind === "song" ? findMissingCredits(creditsOf(doc), licence) : [];
     return what.length > 0 ? [{ cue, what }] : [];
   });
 }
