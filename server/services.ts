@@ -216,10 +216,13 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
   };
 }
 
-/** A thread's file: beside the bundle, or the source. */
+/** A thread's file: beside the bundle, or the source, for which the thread needs the TypeScript loader first. */
 function workerFile(source: string): URL {
-  const isSource = import.meta.url.endsWith(".ts");
-  return new URL(isSource ? `./${source}.ts` : `./${source.split("/").at(-1)}.js`, import.meta.url);
+  if (!import.meta.url.endsWith(".ts")) return new URL(`./${source.split("/").at(-1)}.js`, import.meta.url);
+  const loader = import.meta.resolve("tsx/esm/api");
+  const file = new URL(`./${source}.ts`, import.meta.url).href;
+  const start = `import { register } from ${JSON.stringify(loader)}; register(); await import(${JSON.stringify(file)});`;
+  return new URL(`data:text/javascript,${encodeURIComponent(start)}`);
 }
 
 async function seedMedia(media: MediaStore, seed: Seed, home: string, atMs: number): Promise<void> {

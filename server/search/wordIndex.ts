@@ -1,3 +1,4 @@
+import { setImmediate as nextTurn } from "node:timers/promises";
 import { distance } from "fastest-levenshtein";
 import { sql } from "kysely";
 import { foldWords } from "../../core/words/foldWords.ts";
@@ -23,8 +24,16 @@ const MOST_WORDS = 12;
 const MOST_GUESSES = 4;
 /** A word in more than one of so many rows tells little: it counts in a phrase only. */
 const COMMON_SHARE = 8;
+/** Beyond so many rows none is better than the others: they are taken in their order, which needs no look at all. */
+const MOST_RANKED = 1_500;
+
+/** Pieces an index may be in while many rows are added; SQLite allows 2 000. */
+const MOST_PIECES = 1_900;
+const PAGES_A_STEP = 24;
 
 interface Terms {
+  /** In order, for finding those that begin alike. */
+  readonly sorted: readonly string[];
   readonly byLength: ReadonlyMap<number, readonly string[]>;
   /** Rows each stands in, and all rows. */
   readonly count: ReadonlyMap<string, number>;
@@ -83,28 +92,66 @@ export class WordIndex {
     const words = typed.length > 1 && typed.at(-1)?.length === 1 ? typed.slice(0, -1) : typed;
     if (words.length === 0) return [];
     const found = new Map<number, Found>();
-    const take = async (match: string, how: Omit<Found, "row">) => {
+    const take = async (match: string, how: Omit<Found, "row">, most: number) => {
       if (found.size >= limit) return;
-      for (const row of await this.#match(match, limit, rows))
+      for (const row of await this.#match(match, limit, rows, most <= MOST_RANKED))
         if (!found.has(row)) found.set(row, { row, ...how });
     };
     const terms = await this.#loadTerms();
-    if (words.length > 1) await take(`"${words.join(" ")}" *`, { isPhrase: true, isGuess: false });
+    if (words.length > 1)
+      await take(`"${words.join(" ")}" *`, { isPhrase: true, isGuess: false }, rowsWith(words, terms));
     const isCommon = (word: string) => (terms.count.get(word) ?? 0) > terms.rows / COMMON_SHARE;
     const telling = words.filter((word, i) => i === words.length - 1 || !isCommon(word));
-    await take(telling.map((word, i) => `"${word}"${i === telling.length - 1 ? " *" : ""}`).join(" "), {
-      isPhrase: false,
-      isGuess: false,
-    });
+    await take(
+      telling.map((word, i) => `"${word}"${i === telling.length - 1 ? " *" : ""}`).join(" "),
+      { isPhrase: false, isGuess: false },
+      rowsWith(telling, terms),
+    );
     if (found.size === 0) {
       const meant = spellings(telling, terms);
       if (meant)
         await take(
           meant.map((guesses) => `(${guesses.map((guess) => `"${guess}"`).join(" OR ")})`).join(" AND "),
           { isPhrase: false, isGuess: true },
+          Math.min(
+            ...meant.map((guesses) => guesses.reduce((sum, word) => sum + (terms.count.get(word) ?? 0), 0)),
+          ),
         );
     }
     return [...found.values()].slice(0, limit);
+  }
+
+  /**
+   * For adding very many rows in short transactions: pieces of the index are not joined on the way, which would
+   * hold a transaction now and then for as long as a take may last, but at its end in short steps.
+   */
+  async beginBulk(): Promise<void> {
+    await this.#configure("automerge", 0);
+    await this.#configure("crisismerge", MOST_PIECES);
+  }
+
+  /** Joins the pieces, a few pages at a time with a turn between, and lets them be joined on the way again. */
+  async endBulk(): Promise<void> {
+    const name = sql.raw(this.#table.name);
+    for (;;) {
+      const before = await this.#changes();
+      await sql`insert into ${name}(${name}, rank) values ('merge', ${sql.lit(PAGES_A_STEP)})`.execute(this.#db);
+      await nextTurn();
+      // A step with nothing left to join changes only its own row.
+      if ((await this.#changes()) - before < 2) break;
+    }
+    await this.#configure("automerge", 4);
+    await this.#configure("crisismerge", 16);
+  }
+
+  async #changes(): Promise<number> {
+    const { rows } = await sql<{ n: number }>`select total_changes() as n`.execute(this.#db);
+    return rows[0]?.n ?? 0;
+  }
+
+  async #configure(option: string, value: number): Promise<void> {
+    const name = sql.raw(this.#table.name);
+    await sql`insert into ${name}(${name}, rank) values (${option}, ${sql.lit(value)})`.execute(this.#db);
   }
 
   /** Reads the list of words, so that the first search is as quick as the others. */
@@ -112,14 +159,20 @@ export class WordIndex {
     await this.#loadTerms();
   }
 
-  async #match(match: string, limit: number, rows: { from: number; to: number }): Promise<number[]> {
+  async #match(
+    match: string,
+    limit: number,
+    rows: { from: number; to: number },
+    isRanked: boolean,
+  ): Promise<number[]> {
     const { name, columns } = this.#table;
     const table = sql.raw(name);
     const weights = sql.join(columns.map(({ weight }) => sql.lit(weight)));
+    const order = isRanked ? sql`bm25(${table}, ${weights})` : sql`rowid`;
     const { rows: hits } = await sql<{ row: number }>`
       select rowid as row from ${table}
       where ${table} match ${match} and rowid between ${rows.from} and ${rows.to}
-      order by bm25(${table}, ${weights}) limit ${limit}`.execute(this.#db);
+      order by ${order} limit ${limit}`.execute(this.#db);
     return hits.map(({ row }) => row);
   }
 
@@ -136,6 +189,7 @@ export class WordIndex {
     const total = await sql<{ rows: number }>`
       select count(*) as rows from ${sql.raw(`${this.#table.name}_docsize`)}`.execute(this.#db);
     this.#terms = {
+      sorted: rows.map(({ term }) => term).sort(),
       byLength,
       count: new Map(rows.map(({ term, doc }) => [term, doc])),
       rows: Number(total.rows[0]?.rows ?? 0),
@@ -170,4 +224,27 @@ function spellings(words: readonly string[], terms: Terms): string[][] | undefin
     meant.push(near.slice(0, MOST_GUESSES));
   }
   return meant;
+}
+
+/** At most so many rows have all these words, the last of them perhaps unfinished. */
+function rowsWith(words: readonly string[], terms: Terms): number {
+  const counts = words.slice(0, -1).map((word) => terms.count.get(word) ?? 0);
+  return Math.min(...counts, rowsBeginning(words.at(-1) ?? "", terms));
+}
+
+function rowsBeginning(prefix: string, { sorted, count }: Terms): number {
+  let low = 0;
+  let high = sorted.length;
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if ((sorted[middle] as string) < prefix) low = middle + 1;
+    else high = middle;
+  }
+  let rows = 0;
+  for (let at = low; at < sorted.length && rows <= MOST_RANKED; at++) {
+    const term = sorted[at] as string;
+    if (!term.startsWith(prefix)) break;
+    rows += count.get(term) ?? 0;
+  }
+  return rows;
 }

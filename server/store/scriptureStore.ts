@@ -72,6 +72,7 @@ export class ScriptureStore implements Scripture {
     for (const { code, number, state, name, language, rights } of rows) {
       if (state === "importing") {
         await this.#erase(code, number);
+        await this.#index.endBulk();
         continue;
       }
       const text = new LoadedText({ code, name, language, rights }, number);
@@ -132,6 +133,7 @@ export class ScriptureStore implements Scripture {
       .values({ ...info, number, state: "importing" })
       .execute();
     const text = new LoadedText(info, number);
+    await this.#index.beginBulk();
     try {
       for await (const batch of batches)
         for (let at = 0; at < batch.length; at += batchSize) {
@@ -139,6 +141,7 @@ export class ScriptureStore implements Scripture {
           onProgress(text.all.length);
           await nextTurn();
         }
+      await this.#index.endBulk();
       await this.#db
         .updateTable("scripture_text")
         .set({ state: "ready" })
@@ -148,6 +151,7 @@ export class ScriptureStore implements Scripture {
       await this.#index.warm();
     } catch (error) {
       await this.#erase(info.code, number);
+      await this.#index.endBulk();
       throw error;
     }
   }

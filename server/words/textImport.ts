@@ -41,8 +41,11 @@ export function readInWorker(workerFile: URL): ReadText {
         if (message) return message;
         if (failed) {
           console.error(failed);
+          const isTooLarge = (failed as NodeJS.ErrnoException).code === "ERR_WORKER_OUT_OF_MEMORY";
           throw new FileProblem(
-            "The file could not be read: it needs more memory than may be used for it. Nothing was brought in.",
+            isTooLarge
+              ? "Reading the file needs more memory than may be used for it. Nothing was brought in; bring it in parts."
+              : "The file could not be read, for a fault of ours that is in the server’s log. Nothing was brought in; the texts you have are as they were.",
           );
         }
         await new Promise<void>((resolve) => {
