@@ -130,6 +130,28 @@ function FindPanel({ outfits, close }: { outfits: readonly DeskOutfit[]; close: 
         },
       }),
     );
+    const songRows = finds.songs.map(
+      (song): Row => ({
+        value: `song ${song.id}`,
+        group: finds.songsAreGuesses ? "Songs spelt like it" : "Songs",
+        name: song.title,
+        more: [song.version, song.writers, song.number].filter(Boolean).join(" · "),
+        words: song.firstLine,
+        enter: enterNew,
+        canAdd: true,
+        canTake: true,
+        act: (wish) =>
+          add(wish, async () => {
+            const response = await fetch(`/song/${encodeURIComponent(song.id)}`).catch(() => undefined);
+            if (!response?.ok) {
+              store.say("trouble", "That song could not be fetched. Nothing was added; try again.");
+              return undefined;
+            }
+            const known = (await response.json()) as { song: SongFields; revision: number };
+            return songCue({ ...known.song, source: { songId: song.id, revision: known.revision } });
+          }),
+      }),
+    );
     // Who types how a command begins means the command; one that changes the air needs more of it.
     const typed = foldWords(query);
     const isCommand = commandRows.some(
@@ -163,28 +185,7 @@ function FindPanel({ outfits, close }: { outfits: readonly DeskOutfit[]; close: 
           act: (wish) => toStep(wish, cue, anchor),
         }),
       ),
-      ...finds.songs.map(
-        (song): Row => ({
-          value: `song ${song.id}`,
-          group: finds.songsAreGuesses ? "Songs spelt like it" : "Songs",
-          name: song.title,
-          more: [song.version, song.writers, song.number].filter(Boolean).join(" · "),
-          words: song.firstLine,
-          enter: enterNew,
-          canAdd: true,
-          canTake: true,
-          act: (wish) =>
-            add(wish, async () => {
-              const response = await fetch(`/song/${encodeURIComponent(song.id)}`).catch(() => undefined);
-              if (!response?.ok) {
-                store.say("trouble", "That song could not be fetched. Nothing was added; try again.");
-                return undefined;
-              }
-              const known = (await response.json()) as { song: SongFields; revision: number };
-              return songCue({ ...known.song, source: { songId: song.id, revision: known.revision } });
-            }),
-        }),
-      ),
+      ...(finds.songsAreGuesses ? [] : songRows),
       ...finds.verses.map(
         ({ reference, text, textName, words, before, after: following }): Row => ({
           value: `verse ${text} ${reference}`,
@@ -199,6 +200,7 @@ function FindPanel({ outfits, close }: { outfits: readonly DeskOutfit[]; close: 
           act: (wish) => add(wish, () => readingCue({ reference, text })),
         }),
       ),
+      ...(finds.songsAreGuesses ? songRows : []),
       ...findTemplates(query, outfits).map(
         ({ fieldSet, name, look }): Row => ({
           value: `template ${fieldSet} ${look ?? ""}`,

@@ -179,7 +179,17 @@ function nextWords(flow: Flow, outfitId: string, { occurrence, to }: Chunk): str
   const later = to < occurrence.units.length ? occurrence : flow.occurrences[index + 1];
   if (!later) return "";
   const next = findChunk(flow, outfitId, { occurrence: later.key, unit: later === occurrence ? to : 0 });
-  return next ? joinUnits(next.occurrence.units, next.from, next.to, flow.numbers) : "";
+  return next ? glimpse(joinUnits(next.occurrence.units, next.from, next.to, flow.numbers)) : "";
+}
+
+/** How the next words begin: as much as one reads ahead. */
+const GLIMPSE_LINES = 3;
+const GLIMPSE_LETTERS = 150;
+
+function glimpse(words: string): string {
+  const lines = words.split("\n").slice(0, GLIMPSE_LINES).join("\n");
+  if (lines.length <= GLIMPSE_LETTERS) return lines;
+  return `${lines.slice(0, lines.lastIndexOf(" ", GLIMPSE_LETTERS))} …`;
 }
 
 /** The first step after an anchor, in a content that may have been edited since: undefined at the end. */

@@ -22,7 +22,7 @@ const wallWords = wall("Words in two languages, side by side", "words", [
     "words",
     "words",
     box(96, 110, 800, 820),
-    { min: 32, max: 76, readable: 52 },
+    { min: 32, max: 64, readable: 42 },
     {
       ...running,
       align: "start",
@@ -34,7 +34,7 @@ const wallWords = wall("Words in two languages, side by side", "words", [
     "second",
     "second",
     box(1024, 110, 800, 820),
-    { min: 32, max: 76, readable: 52 },
+    { min: 32, max: 64, readable: 42 },
     {
       ...running,
       italic: true,
@@ -73,7 +73,7 @@ const wallReading = wall("Reading in two languages, side by side", "reading", [
   text(
     "reference",
     "reference",
-    box(96, 944, 832, 60),
+    box(96, 944, 390, 60),
     { min: 26, max: 42, readable: 34 },
     {
       font: "titles",
@@ -86,17 +86,17 @@ const wallReading = wall("Reading in two languages, side by side", "reading", [
   text(
     "translation",
     "translation",
-    box(1024, 944, 390, 52),
+    box(496, 948, 400, 52),
     { min: 18, max: 28, readable: 22 },
     {
       ...small,
-      align: "start",
+      align: "end",
     },
   ),
   text(
     "secondTranslation",
     "secondTranslation",
-    box(1424, 944, 400, 52),
+    box(1424, 948, 400, 52),
     { min: 18, max: 28, readable: 22 },
     {
       ...small,
@@ -107,7 +107,7 @@ const wallReading = wall("Reading in two languages, side by side", "reading", [
 
 const band = (label: string, fieldSet: string, reference: boolean) =>
   wall(label, fieldSet, [
-    rectangle("panel", box(170, 790, 1580, 206), PANEL, {
+    rectangle("panel", box(170, 784, 1580, 216), PANEL, {
       corners: { token: "radius" },
       shadows: PANEL_SHADOW,
       showWhen: { kind: "notEmpty", field: "words" },

@@ -135,7 +135,9 @@ export class WordIndex {
     const name = sql.raw(this.#table.name);
     for (;;) {
       const before = await this.#changes();
-      await sql`insert into ${name}(${name}, rank) values ('merge', ${sql.lit(PAGES_A_STEP)})`.execute(this.#db);
+      await sql`insert into ${name}(${name}, rank) values ('merge', ${sql.lit(PAGES_A_STEP)})`.execute(
+        this.#db,
+      );
       await nextTurn();
       // A step with nothing left to join changes only its own row.
       if ((await this.#changes()) - before < 2) break;
