@@ -1,0 +1,46 @@
+import SQLite from "better-sqlite3";
+import { Kysely, SqliteDialect, sql } from "kysely";
+import { expect, test } from "vitest";
+import { cueDocSchema } from "../../core/rundown/cueDoc.ts";
+import * as first from "./migrations/m0001_first.ts";
+import * as words from "./migrations/m0002_words.ts";
+
+test("songs of an older show keep their credit, in the rundown and in what can be undone", async () => {
+  const db = new Kysely<unknown>({ dialect: new SqliteDialect({ database: new SQLite(":memory:") }) });
+  await first.up(db);
+  const old = {
+    kind: "song",
+    title: "Old",
+    credit: "Words: Ilse Tarrow",
+    text: "a lamp",
+    lines: { full: 3 },
+  };
+  const reading = { kind: "reading", reference: "Ps 23", text: "web", numbers: true };
+  const change = [
+    { cueId: "cue-1", before: null, after: { rank: 1, doc: old }, revision: 1 },
+    { cueId: "cue-2", before: { rank: 2, doc: reading }, after: null, revision: 0 },
+  ];
+  await sql`insert into content values (${"a".repeat(64)}, '{}', 0)`.execute(db);
+  await sql`insert into show values ('s', 'Show', '', '[]', '{}', ${"a".repeat(64)}, 'UTC', 0)`.execute(db);
+  await sql`insert into cue values ('cue-1', 's', 1, 1, ${JSON.stringify(old)})`.execute(db);
+  await sql`insert into edit_log (show_id, at_ms, actor, label, change) values ('s', 0, 'p', 'Add', ${JSON.stringify(change)})`.execute(
+    db,
+  );
+  await words.up(db);
+  const [cue] = (await sql<{ doc: string }>`select doc from cue`.execute(db)).rows;
+  const doc = cueDocSchema.parse(JSON.parse(cue?.doc ?? ""));
+  expect(doc).toMatchObject({
+    title: "Old",
+    lines: { full: 3 },
+    credits: { writers: "Words: Ilse Tarrow" },
+    creditAt: "last",
+  });
+  const [edit] = (await sql<{ change: string }>`select change from edit_log`.execute(db)).rows;
+  const rows = JSON.parse(edit?.change ?? "") as {
+    before: { doc: unknown } | null;
+    after: { doc: unknown } | null;
+  }[];
+  expect(cueDocSchema.parse(rows[0]?.after?.doc)).toEqual(doc);
+  expect(cueDocSchema.parse(rows[1]?.before?.doc)).toMatchObject({ reference: "Ps 23", poetry: true });
+  await db.destroy();
+});
