@@ -28,6 +28,8 @@ const HELP = `Usage: node vesko.mjs COMMAND
 Options of demo and start:
   --port N     port to listen on (4400)
   --host NAME  address to listen on (127.0.0.1)
+  --tls-cert FILE, --tls-key FILE
+               serve over TLS with your own certificate
   --db FILE    show database (data/demo.vesko.db or data/show.vesko.db)`;
 
 main();

@@ -24,6 +24,7 @@ export default defineConfig({
       "cmdk",
       "fflate",
       "papaparse",
+      "qrcode-generator",
       "@dnd-kit/core",
       "@dnd-kit/sortable",
       "@dnd-kit/utilities",

@@ -7,6 +7,7 @@ export default [
     route("prepare", "routes/prepare.tsx"),
     route("songs", "routes/songs.tsx"),
     route("texts", "routes/texts.tsx"),
+    route("screens", "routes/screens.tsx"),
     route("looks", "routes/looks.tsx"),
     route("library", "routes/library.tsx"),
     route("gallery", "routes/gallery.tsx"),
@@ -23,5 +24,9 @@ export default [
   route("wear-style", "routes/wearStyle.ts"),
   route("bring-template", "routes/bringTemplate.ts"),
   route("understand", "routes/understand.ts"),
+  route("screens-edit", "routes/screensEdit.ts"),
+  route("passcode", "routes/passcode.ts"),
+  route("screens-link", "routes/screensLink.ts"),
+  route("watch/:token", "routes/watch.tsx"),
   route("out/:token", "routes/out.tsx"),
 ] satisfies RouteConfig;

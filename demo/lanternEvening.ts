@@ -1,4 +1,12 @@
-import { type CueDoc, type ReadingDoc, readingCue, type SongDoc, songCue } from "../core/rundown/cueDoc.ts";
+import {
+  type CueDoc,
+  pageCue,
+  type ReadingDoc,
+  readingCue,
+  type SongDoc,
+  songCue,
+} from "../core/rundown/cueDoc.ts";
+import type { ScreenPlan } from "../core/screens/plan.ts";
 import { NO_CREDITS } from "../core/words/credits.ts";
 import { type SongFields, songOf } from "../core/words/songFields.ts";
 import { HARBOUR_LAMP } from "../designs/houseStyles.ts";
@@ -11,13 +19,8 @@ interface More {
   readonly look?: string;
 }
 
-const page = (fieldSet: string, values: Record<string, string>, { stayMs, look }: More = {}): CueDoc => ({
-  kind: "page",
-  fieldSet,
-  values,
-  look: look ?? null,
-  stayMs: stayMs ?? null,
-});
+const page = (fieldSet: string, values: Record<string, string>, { stayMs, look }: More = {}): CueDoc =>
+  pageCue({ fieldSet, values, look: look ?? null, stayMs: stayMs ?? null });
 const strap = (name: string, role: string, look?: string): CueDoc =>
   page("name", { name, role }, { stayMs: 8_000, ...(look ? { look } : {}) });
 const librarySong = (id: string, title: string, text: string, more: Partial<SongFields> = {}) => ({
@@ -68,6 +71,17 @@ const MEDIA: readonly SeedMedia[] = [
   }),
 ];
 
+/** For the walk to the water: the street screens count down, the hall keeps to pictures. */
+const WALK_PLAN: ScreenPlan = {
+  id: "walk",
+  name: "Walk",
+  outputs: {
+    ...FIVE_PLAN.outputs,
+    wall: { outfitId: "full", layerIds: ["backdrop", "picture", "ticker", "corner"] },
+    stream: { outfitId: "full", layerIds: STARTER_LAYERS.map(({ id }) => id) },
+  },
+};
+
 const STREETS = "Ropewalk|142\nKiln Lane|118\nUpper Slip|97\nGannet Steps|64\nTarbarrel Row|51";
 const LATER = "Kiln Lane|171\nRopewalk|168\nUpper Slip|120\nTarbarrel Row|92\nGannet Steps|88";
 
@@ -80,6 +94,7 @@ export function lanternEvening(): Seed {
       place: "Merrow Quay",
       layers: STARTER_LAYERS,
       plan: FIVE_PLAN,
+      otherPlans: [WALK_PLAN],
       outputs: FIVE_OUTPUTS.map((output) =>
         output.id === "wall" ? { ...output, name: "Loft wall" } : output,
       ),

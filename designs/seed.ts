@@ -12,6 +12,8 @@ export interface NewShow {
   readonly place: string;
   readonly layers: readonly Layer[];
   readonly plan: ScreenPlan;
+  /** Plans besides the one it opens with. */
+  readonly otherPlans: readonly ScreenPlan[];
   readonly outputs: readonly Output[];
   readonly outfits: readonly StarterOutfit[];
   readonly style: HouseStyle;

@@ -1,5 +1,5 @@
 import type { Template } from "../core/scene/template.ts";
-import type { Layer, Output, ScreenPlan } from "../core/screens/plan.ts";
+import { type Layer, type Output, outputSchema, type ScreenPlan } from "../core/screens/plan.ts";
 import { BAND_TEMPLATES } from "./templates/band.ts";
 import { PORCH_TEMPLATES } from "./templates/porch.ts";
 import { RIBBON_TEMPLATES } from "./templates/ribbon.ts";
@@ -63,18 +63,19 @@ const output = (
   widthPx: number,
   heightPx: number,
   more: Partial<Omit<Output, "id" | "name" | "widthPx" | "heightPx">> = {},
-): Output => ({
-  id,
-  name,
-  widthPx,
-  heightPx,
-  backdrop: "opaque",
-  frameRate: "60",
-  signal: "picture",
-  sound: false,
-  program: false,
-  ...more,
-});
+): Output =>
+  outputSchema.parse({
+    id,
+    name,
+    widthPx,
+    heightPx,
+    backdrop: "opaque",
+    frameRate: "60",
+    signal: "picture",
+    sound: false,
+    program: false,
+    ...more,
+  });
 
 const WALL = output("wall", "Wall", 1920, 1080, { sound: true });
 const STREAM = output("stream", "Stream", 1920, 1080, { backdrop: "transparent" });

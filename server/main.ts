@@ -1,4 +1,6 @@
+import { readFileSync } from "node:fs";
 import { createServer } from "node:http";
+import { createServer as createSecureServer } from "node:https";
 import { dirname, join, resolve } from "node:path";
 import { fileURLToPath } from "node:url";
 import { parseArgs } from "node:util";
@@ -16,6 +18,8 @@ const OPTIONS = {
   db: { type: "string" },
   port: { type: "string", default: "4400" },
   host: { type: "string", default: "127.0.0.1" },
+  "tls-cert": { type: "string" },
+  "tls-key": { type: "string" },
   demo: { type: "boolean", default: false },
   dev: { type: "boolean", default: false },
 } as const;
@@ -25,7 +29,7 @@ function readFlags() {
     return parseArgs({ options: OPTIONS }).values;
   } catch (error) {
     throw new StartProblem(
-      `${(error as Error).message.split(". To ")[0]}. Nothing was started; the options are --port, --host and --db.`,
+      `${(error as Error).message.split(". To ")[0]}. Nothing was started; the options are --port, --host, --db, --tls-cert and --tls-key.`,
     );
   }
 }
@@ -53,7 +57,8 @@ async function main(): Promise<void> {
   });
 
   const stopCheckpoints = keepCheckpointed(db, () => services.host.isQuiet);
-  const server = createServer();
+  const tls = readTls(flags["tls-cert"], flags["tls-key"]);
+  const server = tls ? createSecureServer(tls) : createServer();
   if (build)
     server.on("request", createHttpApp(services, flags.host, build, { folder: join(home, "build/client") }));
   else {
@@ -81,12 +86,12 @@ async function main(): Promise<void> {
     const address = server.address();
     const actual = typeof address === "object" && address ? address.port : port;
     const shown = flags.host === "0.0.0.0" || flags.host === "::" ? "127.0.0.1" : flags.host;
-    const base = `http://${shown.includes(":") ? `[${shown}]` : shown}:${actual}`;
+    const base = `${tls ? "https" : "http"}://${shown.includes(":") ? `[${shown}]` : shown}:${actual}`;
     const lines = [
       `${services.show.name} is open in ${file}`,
       "",
       `  Desk          ${base}/run`,
-      ...services.show.outputs.map(
+      ...services.screens.outputs.map(
         ({ id, name, widthPx, heightPx }) =>
           `  ${name.padEnd(12)}  ${base}/out/${services.links.tokenOfOutput(id)}   ${widthPx}×${heightPx}`,
       ),
@@ -108,6 +113,20 @@ async function main(): Promise<void> {
   };
   process.on("SIGINT", stop);
   process.on("SIGTERM", stop);
+}
+
+/** A certificate and its key: browsers give some things (full-screen placement, MIDI, wake lock) to secure pages only. */
+function readTls(certFile: string | undefined, keyFile: string | undefined) {
+  if (certFile === undefined && keyFile === undefined) return undefined;
+  if (certFile === undefined || keyFile === undefined)
+    throw new StartProblem("--tls-cert and --tls-key belong together: give both files. Nothing was started.");
+  try {
+    return { cert: readFileSync(resolve(certFile)), key: readFileSync(resolve(keyFile)) };
+  } catch (error) {
+    throw new StartProblem(
+      `The certificate or its key cannot be read (${(error as Error).message}). Nothing was started; check the two files.`,
+    );
+  }
 }
 
 /** Beside the bundle; a variable keeps the bundler from following it. */

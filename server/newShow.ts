@@ -11,6 +11,7 @@ export function emptyShow(): Seed {
       place: "",
       layers: STARTER_LAYERS,
       plan: STARTER_PLAN,
+      otherPlans: [],
       outputs: STARTER_OUTPUTS,
       outfits: STARTER_OUTFITS,
       style: HARBOUR_LAMP,

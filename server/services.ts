@@ -10,7 +10,9 @@ import { FIELD_SETS } from "../designs/fieldSets.ts";
 import type { Seed } from "../designs/seed.ts";
 import { readScriptureFile } from "./files/readScriptureFile.ts";
 import { loadShaper } from "./fonts.ts";
+import { createScreensEditor } from "./live/editScreens.ts";
 import { LiveServer } from "./live/liveServer.ts";
+import { Pairing } from "./live/pairing.ts";
 import { Rundown } from "./live/rundown.ts";
 import { ShowHost } from "./live/showHost.ts";
 import { StillPainter } from "./stills/stillPainter.ts";
@@ -21,6 +23,8 @@ import type { Db } from "./store/database.ts";
 import { FontStore } from "./store/fontStore.ts";
 import { LinkStore } from "./store/linkStore.ts";
 import { MediaStore } from "./store/mediaStore.ts";
+import { Passcode } from "./store/passcode.ts";
+import { ScreenStore, type ScreensEdit } from "./store/screenStore.ts";
 import { ScriptureStore } from "./store/scriptureStore.ts";
 import {
   addTemplate,
@@ -52,6 +56,11 @@ export interface Services {
   /** The venue's licence number for this event. */
   readonly licence: () => string;
   readonly setLicence: (licence: string) => Promise<void>;
+  readonly screens: ScreenStore;
+  readonly pairing: Pairing;
+  readonly passcode: Passcode;
+  /** Changes screens and plans; the air follows where it must. @returns a sentence when it cannot be done */
+  readonly editScreens: (edit: ScreensEdit) => Promise<string | undefined>;
   readonly live: LiveServer;
   readonly media: MediaStore;
   readonly fonts: FontStore;
@@ -141,21 +150,23 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
       afterId = cueId;
     }
   }
+  const passcode = new Passcode(db, showId);
+  await passcode.load();
+  const screens = new ScreenStore(db, showId);
+  await screens.load();
   const readAgain = () => rundown.setContext({ scripture: scriptures }, ({ kind }) => kind === "reading");
   const host = await ShowHost.open(
     new AirLog(db, contents, showId),
     contents,
     rundown,
+    screens,
     { kind: "showOpened", showId, layers: [...show.layers], timeZone: show.timeZone, plan: show.plan },
     now,
   );
-  const links = new LinkStore();
-  await links.load(
-    db,
-    showId,
-    show.outputs.map(({ id }) => id),
-  );
-  const live = new LiveServer({ host, rundown, contents, links, outputs: show.outputs, ...options });
+  const links = new LinkStore(db, showId);
+  await links.load(screens.outputs.map(({ id }) => id));
+  const live = new LiveServer({ host, rundown, contents, links, screens, ...options });
+  const editScreens = createScreensEditor(screens, links, host, show.outfits[0]?.id ?? "");
   let wardrobes = show.wardrobes;
   const offerTemplate = async (outfitId: string, template: Template) => {
     const wardrobe = wardrobes.find((candidate) => candidate.outfitId === outfitId);
@@ -198,6 +209,10 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
       licence = wanted;
       rundown.setContext({ licence }, ({ kind }) => kind === "song");
     },
+    screens,
+    editScreens,
+    pairing: new Pairing(now),
+    passcode,
     live,
     media,
     fonts,

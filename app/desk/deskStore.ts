@@ -3,7 +3,7 @@ import type { CueView } from "../../core/rundown/edits.ts";
 import { findNeighbour, findNext, type ReadyCue } from "../../core/rundown/next.ts";
 import { sameAnchor, stepsOf } from "../../core/rundown/steps.ts";
 import type { PinnedDocument } from "../../core/screens/dress.ts";
-import type { Output } from "../../core/screens/plan.ts";
+import type { Output, ScreenPlan } from "../../core/screens/plan.ts";
 import type { Command } from "../../core/show/commands.ts";
 import type { ShowState, Target } from "../../core/show/state.ts";
 import type { ScreenHealth, ServerMessage } from "../../core/show/wire.ts";
@@ -36,6 +36,7 @@ export interface DeskCue {
 export interface DeskSnapshot {
   readonly state: ShowState;
   readonly outputs: readonly Output[];
+  readonly plans: readonly ScreenPlan[];
   readonly cues: readonly DeskCue[];
   readonly ready: readonly ReadyCue[];
   /** What the take key would bring. */
@@ -54,6 +55,7 @@ export interface DeskStart {
   readonly buildId: string;
   readonly state: ShowState;
   readonly outputs: readonly Output[];
+  readonly plans: readonly ScreenPlan[];
   readonly cues: readonly CueView[];
   readonly rundownRevision: number;
   readonly documents: Readonly<Record<string, PinnedDocument>>;
@@ -88,13 +90,14 @@ export class DeskStore {
   constructor(start: DeskStart) {
     this.#token = start.deskToken;
     this.#copy.hear({ kind: "documents", documents: start.documents });
-    const { buildId, state, outputs } = start;
-    this.#copy.hear({ kind: "welcome", serverAtMs: 0, buildId, state, outputs, outputId: null });
+    const { buildId, state, outputs, plans } = start;
+    this.#copy.hear({ kind: "welcome", serverAtMs: 0, buildId, state, outputs, plans, outputId: null });
     for (const view of start.cues) this.#views.set(view.cueId, view);
     this.#order = start.cues.map(({ cueId }) => cueId);
     this.#snapshot = {
       state,
       outputs,
+      plans,
       ...this.#readCues(),
       next: undefined,
       screens: start.screens,
@@ -312,7 +315,8 @@ export class DeskStore {
     if (change === "broken") this.#connection?.restart();
     else if (change === "outdated") location.reload();
     else if (change === "state" && this.#copy.state) {
-      this.#change({ state: this.#copy.state, outputs: this.#copy.outputs });
+      const { state, outputs, plans } = this.#copy;
+      this.#change({ state, outputs, plans });
     }
   }
 

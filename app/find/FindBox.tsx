@@ -2,7 +2,7 @@ import { Command } from "cmdk";
 import { Dialog } from "radix-ui";
 import { useEffect, useMemo, useRef, useState } from "react";
 import { useLocation, useNavigate } from "react-router";
-import { type CueDoc, readingCue, songCue } from "../../core/rundown/cueDoc.ts";
+import { type CueDoc, pageCue, readingCue, songCue } from "../../core/rundown/cueDoc.ts";
 import { type Anchor, stepsOf } from "../../core/rundown/steps.ts";
 import type { Target } from "../../core/show/state.ts";
 import { foldWords } from "../../core/words/foldWords.ts";
@@ -212,7 +212,7 @@ function FindPanel({ outfits, close }: { outfits: readonly DeskOutfit[]; close: 
           canAdd: true,
           canTake: false,
           act: () => {
-            void add("add", () => ({ kind: "page", fieldSet, values: {}, look, stayMs: null }));
+            void add("add", () => pageCue({ fieldSet, look }));
             void navigate("/prepare");
           },
         }),

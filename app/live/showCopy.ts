@@ -1,5 +1,5 @@
 import type { PinnedDocument } from "../../core/screens/dress.ts";
-import type { Output } from "../../core/screens/plan.ts";
+import type { Output, ScreenPlan } from "../../core/screens/plan.ts";
 import { evolve } from "../../core/show/evolve.ts";
 import type { ShowState, Target } from "../../core/show/state.ts";
 import type { ServerMessage } from "../../core/show/wire.ts";
@@ -9,6 +9,7 @@ export class ShowCopy {
   readonly documents = new Map<string, PinnedDocument>();
   state: ShowState | undefined;
   outputs: readonly Output[] = [];
+  plans: readonly ScreenPlan[] = [];
   outputId: string | null = null;
   primed: readonly Target[] = [];
   #buildId: string | undefined;
@@ -28,7 +29,12 @@ export class ShowCopy {
         this.#buildId = message.buildId;
         this.state = message.state;
         this.outputs = message.outputs;
+        this.plans = message.plans;
         this.outputId = message.outputId;
+        return "state";
+      case "setUp":
+        this.outputs = message.outputs;
+        this.plans = message.plans;
         return "state";
       case "event":
         if (!this.state || message.logged.seq <= this.state.seq) return "nothing";

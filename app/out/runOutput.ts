@@ -1,6 +1,7 @@
 import { composeTimeline, type Timeline } from "../../core/screens/compose.ts";
+import { cssOf, fittingMap, glassSize, IDENTITY, scaled } from "../../core/screens/fitting.ts";
 import { settledUntil } from "../../core/screens/placements.ts";
-import type { Output } from "../../core/screens/plan.ts";
+import { canvasOf, type Output } from "../../core/screens/plan.ts";
 import { ElementStage } from "../../painters/elementStage.ts";
 import { PlateCache } from "../../painters/plateCache.ts";
 import { type FrameReport, StageLoop } from "../../painters/stageLoop.ts";
@@ -8,6 +9,7 @@ import { Connection } from "../live/connection.ts";
 import { Drawing } from "../live/drawing.ts";
 import { primePlates } from "../live/primePlates.ts";
 import { ShowCopy } from "../live/showCopy.ts";
+import { drawTestPicture } from "../ui/drawTestPicture.ts";
 import { newId } from "../ui/newId.ts";
 import { makeProgramPicture } from "../ui/programPicture.ts";
 
@@ -21,6 +23,8 @@ interface Fitted {
   readonly loop: StageLoop;
   readonly stage: ElementStage;
   readonly element: HTMLElement;
+  /** Lies over the picture; a test picture stands in it. */
+  readonly cover: HTMLElement;
 }
 
 /**
@@ -30,11 +34,12 @@ interface Fitted {
  */
 export function runOutput(
   root: HTMLElement,
-  output: Output,
+  outputAtStart: Output,
   token: string,
   timeZone: string,
   hasProgram: boolean,
 ): () => void {
+  let output = outputAtStart;
   const copy = new ShowCopy();
   let drawing: Drawing | undefined;
   let fitted: Fitted | undefined;
@@ -53,6 +58,7 @@ export function runOutput(
       if (change === "broken") connection.restart();
       else if (change === "outdated") location.reload();
       else if (change === "prime") primeSoon();
+      else if (message.kind === "setUp") setUpAnew();
       else if (change !== "nothing") update();
     },
     (status) => {
@@ -77,8 +83,19 @@ export function runOutput(
     root.dataset.moving = settled === null || settled - report.atMs < SOON_MS ? "yes" : "no";
   };
 
+  /** The screen was changed on the desk: this window becomes what it is now. */
+  const setUpAnew = () => {
+    const now = copy.outputs.find(({ id }) => id === output.id);
+    if (!now || JSON.stringify(now) === JSON.stringify(output)) return update();
+    output = now;
+    makeStage();
+  };
+
   const update = () => {
     if (!copy.state || !drawing || !fitted) return;
+    const number = copy.outputs.findIndex(({ id }) => id === output.id) + 1;
+    drawTestPicture(fitted.cover, output, copy.state.tests[output.id]?.picture ?? null, number);
+    root.dataset.test = copy.state.tests[output.id]?.picture ?? "";
     timeline = composeTimeline(copy.state, output, drawing.dress);
     fitted.loop.setTimeline(timeline);
     root.dataset.ready = "yes";
@@ -89,7 +106,7 @@ export function runOutput(
     giveUpPriming();
     const { state, primed } = copy;
     if (!state || !drawing || !fitted) return;
-    giveUpPriming = primePlates(primed, state, output, drawing.dress, fitted.plates, () => {
+    giveUpPriming = primePlates(primed, state, canvasOf(output), drawing.dress, fitted.plates, () => {
       root.dataset.primed = primed
         .map(({ content, step }) => `${content.slice(0, 8)}/${step.occurrence}/${step.unit}`)
         .join(" ");
@@ -103,19 +120,39 @@ export function runOutput(
     const ratio = window.devicePixelRatio;
     const windowWidthPx = Math.round(window.innerWidth * ratio);
     const windowHeightPx = Math.round(window.innerHeight * ratio);
-    const scale = Math.min(windowWidthPx / output.widthPx, windowHeightPx / output.heightPx);
-    const element = document.createElement("div");
+    const glass = glassSize(output.widthPx, output.heightPx, output.fitting);
+    const scale = Math.min(windowWidthPx / glass.widthPx, windowHeightPx / glass.heightPx);
     const css = (px: number) => `${px / ratio}px`;
-    element.style.position = "absolute";
-    element.style.overflow = "hidden";
-    element.style.width = css(output.widthPx * scale);
-    element.style.height = css(output.heightPx * scale);
-    element.style.left = css(Math.floor((windowWidthPx - output.widthPx * scale) / 2));
-    element.style.top = css(Math.floor((windowHeightPx - output.heightPx * scale) / 2));
+    const map = fittingMap(output.widthPx, output.heightPx, output.fitting) ?? IDENTITY;
+    const cssScale = scale / ratio;
+    const element = document.createElement("div");
+    Object.assign(element.style, {
+      position: "absolute",
+      overflow: "hidden",
+      width: css(output.widthPx * scale),
+      height: css(output.heightPx * scale),
+      left: css(Math.floor((windowWidthPx - glass.widthPx * scale) / 2)),
+      top: css(Math.floor((windowHeightPx - glass.heightPx * scale) / 2)),
+      transformOrigin: "0 0",
+      transform: cssOf(scaled(map, cssScale)),
+    });
+    // A part of a larger canvas is that canvas, moved.
+    const canvas = canvasOf(output);
+    const picture = document.createElement("div");
+    Object.assign(picture.style, {
+      position: "absolute",
+      width: css(canvas.widthPx * scale),
+      height: css(canvas.heightPx * scale),
+      left: css(-(output.region?.xPx ?? 0) * scale),
+      top: css(-(output.region?.yPx ?? 0) * scale),
+    });
+    const cover = document.createElement("div");
+    Object.assign(cover.style, { position: "absolute", inset: "0", zIndex: "2147483647" });
+    element.append(picture, cover);
     root.append(element);
     const isKey = output.signal === "key";
     const plates = new PlateCache(drawing.kit, scale, isKey ? "key" : "fill");
-    const stage = new ElementStage(element, {
+    const stage = new ElementStage(picture, {
       plates,
       scale,
       pixelRatio: ratio,
@@ -123,8 +160,8 @@ export function runOutput(
       videos: drawing.videos(output.sound),
       ...(hasProgram ? { makeProgram: makeProgramPicture } : {}),
     });
-    const loop = new StageLoop(stage, output, () => connection.now(), onFrame);
-    fitted = { plates, loop, stage, element };
+    const loop = new StageLoop(stage, canvas, () => connection.now(), onFrame);
+    fitted = { plates, loop, stage, element, cover };
     update();
     primeSoon();
   };

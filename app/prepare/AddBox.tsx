@@ -2,7 +2,7 @@ import { Plus } from "lucide-react";
 import { DropdownMenu } from "radix-ui";
 import { type ReactNode, useEffect, useId, useRef, useState } from "react";
 import { looksLikeRows } from "../../core/rundown/bulkPages.ts";
-import { type CueDoc, readingCue, songCue } from "../../core/rundown/cueDoc.ts";
+import { type CueDoc, pageCue, readingCue, songCue } from "../../core/rundown/cueDoc.ts";
 import type { Cleaning } from "../../core/words/hygiene.ts";
 import { PAGE_FIELD_SETS } from "../../designs/fieldSets.ts";
 import { CleanedLine } from "../ui/CleanedLine.tsx";
@@ -158,7 +158,7 @@ function AddMenu({ onAdd }: { onAdd: (doc: CueDoc) => Promise<boolean> }) {
   const kinds: readonly { name: string; doc: CueDoc }[] = [
     ...PAGE_FIELD_SETS.map(({ id, name }): { name: string; doc: CueDoc } => ({
       name,
-      doc: { kind: "page", fieldSet: id, values: {}, look: null, stayMs: null },
+      doc: pageCue({ fieldSet: id }),
     })),
     { name: "Song", doc: songCue({ title: "", text: "" }) },
     { name: "Reading", doc: readingCue({ reference: "", text: "web" }) },

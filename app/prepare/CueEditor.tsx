@@ -7,6 +7,7 @@ import { SaveLine } from "../ui/SaveLine.tsx";
 import { useDraftSaver } from "../ui/useDraftSaver.ts";
 import { LibraryLine } from "./LibraryLine.tsx";
 import { PageForm } from "./PageForm.tsx";
+import { PlanNeedField } from "./PlanNeedField.tsx";
 import { ReadingForm } from "./ReadingForm.tsx";
 import { SongEditor } from "./SongEditor.tsx";
 import { saveEdit } from "./saveEdit.ts";
@@ -53,6 +54,7 @@ export function CueEditor({
           onAnchor={onAnchor}
         />
       )}
+      <PlanNeedField need={draft.plan} onChange={(plan) => saver.type({ ...draft, plan })} />
       {problem && (
         <p className="flex items-start gap-2.5 text-[15px] text-attention">
           <TriangleAlert aria-hidden="true" className="mt-0.5 size-5 shrink-0" />

@@ -11,7 +11,7 @@ import type { Route } from "./+types/desk.ts";
 
 export function loader({ context }: Route.LoaderArgs) {
   const services = getServices(context);
-  const { show, host, rundown, contents, links, live, wardrobes, buildId, scriptures } = services;
+  const { show, host, rundown, contents, links, live, wardrobes, buildId, scriptures, screens } = services;
   const cues = rundown.views();
   const wanted = new Set(contentsOf(host.state));
   for (const { compiled } of cues) if ("hash" in compiled) wanted.add(compiled.hash);
@@ -31,8 +31,11 @@ export function loader({ context }: Route.LoaderArgs) {
         ),
       ),
     })),
-    outputs: show.outputs,
-    outputTokens: Object.fromEntries(show.outputs.map(({ id }) => [id, links.tokenOfOutput(id)])),
+    outputs: screens.outputs,
+    plans: screens.plans,
+    watchToken: links.watchToken,
+    hasPasscode: services.passcode.isSet,
+    outputTokens: Object.fromEntries(screens.outputs.map(({ id }) => [id, links.tokenOfOutput(id)])),
     deskToken: links.deskToken,
     buildId,
     state: host.state,
@@ -71,6 +74,9 @@ export default function DeskRoute({ loaderData }: Route.ComponentProps) {
           </NavLink>
           <NavLink to="/texts" className={navClass}>
             Texts
+          </NavLink>
+          <NavLink to="/screens" className={navClass}>
+            Screens
           </NavLink>
           <NavLink to="/looks" className={navClass}>
             Looks

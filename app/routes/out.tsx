@@ -4,9 +4,9 @@ import { getServices } from "../services.server.ts";
 import type { Route } from "./+types/out.ts";
 
 export function loader({ params, context, request }: Route.LoaderArgs) {
-  const { links, show } = getServices(context);
+  const { links, show, screens } = getServices(context);
   const link = links.find(params.token);
-  const output = link?.kind === "output" ? show.outputs.find(({ id }) => id === link.outputId) : undefined;
+  const output = link?.kind === "output" ? screens.outputs.find(({ id }) => id === link.outputId) : undefined;
   if (!output) throw data("No output has this link", { status: 404 });
   const over = new URL(request.url).searchParams.get("over") === "picture";
   return {

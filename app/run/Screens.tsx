@@ -7,11 +7,9 @@ import type { ScreenHealth } from "../../core/show/wire.ts";
 import { useDeskStore, useDrawing } from "../desk/deskContext.ts";
 import type { DeskSnapshot } from "../desk/deskStore.ts";
 import type { DeskOutfit } from "../desk/outfit.ts";
+import { LATE_MS } from "../screens/health.ts";
 import { Enlarged } from "../ui/Enlarged.tsx";
 import { OutputPicture } from "../ui/OutputPicture.tsx";
-
-/** A window that has not been heard for this long is late. */
-const LATE_MS = 1_800;
 
 /** Every output: what is on air, live, and beside it what the take key would make of it. The first two are large. */
 export function Screens({
@@ -28,21 +26,36 @@ export function Screens({
   const store = useDeskStore();
   const drawing = useDrawing();
   const [enlarged, setEnlarged] = useState<Output | null>(null);
-  const { state, next } = desk;
+  const { state, next, plans } = desk;
   // A stay that ends by itself changes what lies beneath the next step, without an event.
   const present = state.layers.map(({ id }) => pageAt(state.slots[id] ?? [], nowMs ?? 0)?.cueId ?? "").join();
   // biome-ignore lint/correctness/useExhaustiveDependencies: what is present depends on the time, which is read anew
   const nextState = useMemo(() => {
     const content = next && store.findContent(next.content);
-    return next && content ? stateAfterTake(state, next, content.layerId, store.now()) : undefined;
-  }, [state, next, store, present]);
+    if (!next || !content) return undefined;
+    const needed = content.plan;
+    const plan = needed?.otherwise === "switch" ? plans.find(({ id }) => id === needed.id) : undefined;
+    return stateAfterTake(state, next, content.layerId, store.now(), plan);
+  }, [state, next, store, present, plans]);
   return (
     <section aria-label="Outputs" className="flex flex-col gap-2 px-4 py-2.5">
-      <p className="flex items-center gap-2 text-[14px] text-second">
+      <p className="flex min-h-8 items-center gap-2 text-[14px] text-second">
         Screen plan
         <span className="rounded-full border border-edge-strong px-3 py-0.5 font-semibold text-paper">
           {state.plan.name}
         </span>
+        {Object.keys(state.tests).length > 0 && (
+          <span className="flex items-center gap-2 font-semibold text-attention">
+            <span aria-hidden="true" className="hatched size-4 rounded" /> test pictures are on
+            <button
+              type="button"
+              onClick={() => store.press({ kind: "test", outputIds: null, picture: null })}
+              className="min-h-8 rounded-md bg-attention px-2.5 text-on-bright"
+            >
+              Off
+            </button>
+          </span>
+        )}
       </p>
       <div className="flex flex-wrap items-end gap-x-4 gap-y-2">
         {desk.outputs.map((output, index) => {

@@ -1,13 +1,14 @@
 import { useEffect, useRef, useState } from "react";
 import { composeTimeline, type Timeline } from "../../core/screens/compose.ts";
 import { placementsAt } from "../../core/screens/placements.ts";
-import type { Output } from "../../core/screens/plan.ts";
+import { canvasOf, type Output } from "../../core/screens/plan.ts";
 import type { ShowState } from "../../core/show/state.ts";
 import { ElementStage } from "../../painters/elementStage.ts";
 import { PlateCache } from "../../painters/plateCache.ts";
 import { StageLoop } from "../../painters/stageLoop.ts";
 import { useDeskStore } from "../desk/deskContext.ts";
 import type { Drawing } from "../live/drawing.ts";
+import { drawTestPicture } from "./drawTestPicture.ts";
 import { makeProgramPicture } from "./programPicture.ts";
 import standIn from "./standInPicture.svg";
 
@@ -38,6 +39,7 @@ export function OutputPicture({
   const frame = useRef<HTMLDivElement>(null);
   const [widthPx, setWidthPx] = useState(0);
   const loop = useRef<StageLoop>(undefined);
+  const coverOf = useRef<HTMLElement>(undefined);
   const still = useRef<(timeline: Timeline) => void>(undefined);
   const [laidOutAnew, setLaidOutAnew] = useState(0);
 
@@ -53,10 +55,21 @@ export function OutputPicture({
   useEffect(() => {
     if (!frame.current || !drawing || widthPx === 0) return;
     const scale = widthPx / output.widthPx;
+    const canvas = canvasOf(output);
+    const css = (px: number) => `${(px * scale) / window.devicePixelRatio}px`;
     const element = document.createElement("div");
-    element.style.position = "absolute";
-    element.style.inset = "0";
+    Object.assign(element.style, {
+      position: "absolute",
+      left: css(-(output.region?.xPx ?? 0)),
+      top: css(-(output.region?.yPx ?? 0)),
+      width: css(canvas.widthPx),
+      height: css(canvas.heightPx),
+    });
     frame.current.append(element);
+    const cover = document.createElement("div");
+    Object.assign(cover.style, { position: "absolute", inset: "0", zIndex: "2147483647" });
+    frame.current.append(cover);
+    coverOf.current = cover;
     const plates = new PlateCache(drawing.kit, scale);
     const stage = new ElementStage(element, {
       plates,
@@ -68,22 +81,24 @@ export function OutputPicture({
     const endRepaint = drawing.shelf.onLoaded((file) => plates.repaint(file));
     const endLayOut = drawing.onChange(() => setLaidOutAnew((count) => count + 1));
     if (isStill) {
-      still.current = (timeline) => stage.draw(placementsAt(timeline, store.now(), output));
+      still.current = (timeline) => stage.draw(placementsAt(timeline, store.now(), canvas));
       return () => {
         endRepaint();
         endLayOut();
         still.current = undefined;
         stage.discard();
         element.remove();
+        cover.remove();
       };
     }
-    loop.current = new StageLoop(stage, output, () => store.now(), undefined, LIVE_INTERVAL_MS);
+    loop.current = new StageLoop(stage, canvas, () => store.now(), undefined, LIVE_INTERVAL_MS);
     return () => {
       endRepaint();
       endLayOut();
       loop.current?.stop();
       loop.current = undefined;
       element.remove();
+      cover.remove();
     };
   }, [drawing, widthPx, output, store, isStill]);
 
@@ -91,6 +106,10 @@ export function OutputPicture({
   // biome-ignore lint/correctness/useExhaustiveDependencies: a late font lays everything out again
   useEffect(() => {
     if (!drawing || widthPx === 0) return;
+    if (coverOf.current) {
+      const number = store.getSnapshot().outputs.findIndex(({ id }) => id === output.id) + 1;
+      drawTestPicture(coverOf.current, output, state.tests[output.id]?.picture ?? null, number);
+    }
     const compose = () => composeTimeline(state, output, drawing.dress);
     if (!isStill) {
       loop.current?.setTimeline(compose());
@@ -98,7 +117,7 @@ export function OutputPicture({
     }
     const waiting = requestIdleCallback(() => still.current?.(compose()), { timeout: STILL_WITHIN_MS });
     return () => cancelIdleCallback(waiting);
-  }, [state, output, drawing, widthPx, isStill, laidOutAnew]);
+  }, [state, output, drawing, widthPx, isStill, laidOutAnew, store]);
 
   return (
     <div

@@ -1,15 +1,9 @@
 import { describe, expect, test } from "vitest";
-import type { CueDoc } from "../../core/rundown/cueDoc.ts";
+import { type CueDoc, pageCue } from "../../core/rundown/cueDoc.ts";
 import type { CueView, EditOutcome } from "../../core/rundown/edits.ts";
 import { DraftSaver } from "./draftSaver.ts";
 
-const doc = (name: string): CueDoc => ({
-  kind: "page",
-  fieldSet: "name",
-  values: { name },
-  look: null,
-  stayMs: null,
-});
+const doc = (name: string): CueDoc => pageCue({ fieldSet: "name", values: { name } });
 const view = (name: string, revision: number): CueView => ({
   cueId: "cue-under-test",
   revision,

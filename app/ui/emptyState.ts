@@ -17,6 +17,8 @@ export function emptyState(
     layers: [...layers],
     slots: Object.fromEntries(layers.map(({ id }) => [id, []])),
     plan,
+    planBefore: null,
+    tests: {},
     timeZone,
     arm: null,
     position: null,

@@ -1,7 +1,7 @@
 import Papa from "papaparse";
 import type { FieldSet } from "../scene/fieldSet.ts";
 import { foldWords } from "../words/foldWords.ts";
-import type { PageDoc } from "./cueDoc.ts";
+import { type PageDoc, pageCue } from "./cueDoc.ts";
 
 /** Pasted lines or cells, parted into rows and columns. */
 export interface PastedRows {
@@ -101,6 +101,6 @@ export function bulkPages(
       const joined = values[field] ? `${values[field]}, ${cell}` : cell;
       values[field] = joined.slice(0, limits.get(field) ?? 2_000);
     }
-    return { kind: "page", fieldSet: fieldSet.id, values, look: null, stayMs: null };
+    return pageCue({ fieldSet: fieldSet.id, values });
   });
 }

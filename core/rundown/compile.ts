@@ -9,6 +9,11 @@ import { emptyContent, wornBy } from "./wear.ts";
 
 /** Turns what was typed into what can be taken. Pure, and the same for the same input. */
 export function compileCue(doc: CueDoc, context: CompileContext): Compiled {
+  const compiled = compileKind(doc, context);
+  return "content" in compiled && doc.plan ? { content: { ...compiled.content, plan: doc.plan } } : compiled;
+}
+
+function compileKind(doc: CueDoc, context: CompileContext): Compiled {
   switch (doc.kind) {
     case "page":
       return compilePage(doc, context);

@@ -1,7 +1,7 @@
 import { z } from "zod";
 import { CREDIT_PLACES } from "../words/credits.ts";
 import { flowUnitSchema } from "../words/flow.ts";
-import { REFERENCE_PLACES } from "./cueDoc.ts";
+import { planNeedSchema, REFERENCE_PLACES } from "./cueDoc.ts";
 
 /**
  * Everything a cue needs to be on air, pinned: it is stored under its hash and never changes. The air refers to
@@ -58,6 +58,8 @@ export const pageContentSchema = z.strictObject({
     .nullable()
     .default(null),
   stayMs: z.number().int().positive().nullable(),
+  /** The screen plan it is made for, and what a take under another one does. */
+  plan: planNeedSchema.nullable().default(null),
   /** How long the picture may hang on how the page came: a crawl joins what went before it for minutes. */
   lastsMs: z.number().min(0),
   /** Pictures and clips it shows, by the hash of what is known of them. */

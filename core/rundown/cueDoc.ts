@@ -3,6 +3,14 @@ import { CREDIT_PLACES } from "../words/credits.ts";
 import { cutSchema, MOST_CUTS } from "../words/cuts.ts";
 import { songFields } from "../words/songFields.ts";
 
+/** The screen plan a cue is made for: a take under another plan switches to it, or is refused. Never half-cut words. */
+export const planNeedSchema = z.strictObject({
+  id: z.string().min(1).max(60),
+  otherwise: z.enum(["switch", "refuse"]),
+});
+export type PlanNeed = z.infer<typeof planNeedSchema>;
+const plan = planNeedSchema.nullable().default(null);
+
 /** What a person typed for a cue: the row in the rundown. From it the content for the air is compiled. */
 export const pageDocSchema = z.strictObject({
   kind: z.literal("page"),
@@ -12,6 +20,7 @@ export const pageDocSchema = z.strictObject({
   look: z.string().max(80).nullable(),
   /** Leaves by itself after this long; null stays until taken out. */
   stayMs: z.number().int().min(500).max(3_600_000).nullable(),
+  plan,
 });
 
 /** A song as this event sings it: a copy of its own, so that changes here leave the library's alone. */
@@ -24,6 +33,7 @@ export const songDocSchema = z.strictObject({
     .nullable()
     .default(null),
   creditAt: z.enum(CREDIT_PLACES).default("last"),
+  plan,
 });
 
 export const REFERENCE_PLACES = ["each", "first", "last", "none"] as const;
@@ -47,6 +57,7 @@ export const readingDocSchema = z.strictObject({
   /** Whether the text's name is shown, and what its owner wants said. */
   translation: z.boolean().default(true),
   rights: z.boolean().default(false),
+  plan,
   /** Slides parted and joined by hand. */
   cuts: z.array(cutSchema).max(MOST_CUTS).default([]),
 });
@@ -65,3 +76,6 @@ export const songCue = (
 export const readingCue = (
   fields: { readonly reference: string; readonly text: string } & Partial<ReadingDoc>,
 ): ReadingDoc => readingDocSchema.parse({ numbers: true, ...fields, kind: "reading" });
+
+export const pageCue = (fields: { readonly fieldSet: string } & Partial<PageDoc>): PageDoc =>
+  pageDocSchema.parse({ values: {}, look: null, stayMs: null, ...fields, kind: "page" });

@@ -1,6 +1,6 @@
 import { describe, expect, test } from "vitest";
 import { FIELD_SETS } from "../../designs/fieldSets.ts";
-import { readingCue, songCue } from "./cueDoc.ts";
+import { pageCue, readingCue, songCue } from "./cueDoc.ts";
 import { findInCue, replaceInCue, type WordsQuery } from "./replaceWords.ts";
 
 const SETS = new Map(FIELD_SETS.map((set) => [set.id, set]));
@@ -48,8 +48,7 @@ describe("find and replace over the rundown", () => {
   });
 
   test("what looks like a pattern is words; curled and straight apostrophes are one", () => {
-    const page = (name: string) =>
-      ({ kind: "page", fieldSet: "name", values: { name, role: "" }, look: null, stayMs: null }) as const;
+    const page = (name: string) => pageCue({ fieldSet: "name", values: { name, role: "" } });
     expect(findInCue(page("a.b (c) $1"), query("a.b (c)", { wholeWords: false }), SETS)).toHaveLength(1);
     expect(findInCue(page("a.b (c) $1"), query("a.b.(c)", { wholeWords: false }), SETS)).toHaveLength(0);
     expect(findInCue(page("the pilot’s boat"), query("pilot's"), SETS)).toHaveLength(1);
@@ -61,13 +60,7 @@ describe("find and replace over the rundown", () => {
   test("scripture and pictures are left alone, and nothing found changes nothing", () => {
     const reading = readingCue({ reference: "Ps 107:23", text: "web" });
     expect(replaceInCue(reading, query("Ps"), "x", SETS)).toEqual({ doc: reading, count: 0 });
-    const picture = {
-      kind: "page",
-      fieldSet: "picture",
-      values: { picture: "demo-upper-slip", caption: "slip" },
-      look: null,
-      stayMs: null,
-    } as const;
+    const picture = pageCue({ fieldSet: "picture", values: { picture: "demo-upper-slip", caption: "slip" } });
     expect(replaceInCue(picture, query("slip"), "quay", SETS).doc).toMatchObject({
       values: { picture: "demo-upper-slip", caption: "quay" },
     });

@@ -3,6 +3,7 @@ import { describe, expect, test } from "vitest";
 import { CARRY_THE_LAMP_DOWN } from "../../demo/songs.ts";
 import { compile, prepareBench, reading, song, strap } from "../test-support/contents.ts";
 import { compileCue } from "./compile.ts";
+import { pageCue } from "./cueDoc.ts";
 import { findChunk, findStepAfter, LEAVE_ANCHOR, stepsOf, valuesAt } from "./steps.ts";
 
 const bench = prepareBench();
@@ -109,9 +110,7 @@ describe("pages", () => {
     expect(compileCue(strap("  "), bench.context)).toEqual({
       problem: "The name is empty. Fill it in and the page can be taken.",
     });
-    expect(
-      compileCue({ kind: "page", fieldSet: "no-such", values: {}, look: null, stayMs: null }, bench.context),
-    ).toMatchObject({
+    expect(compileCue(pageCue({ fieldSet: "no-such" }), bench.context)).toMatchObject({
       problem: expect.stringContaining("no-such"),
     });
     expect(compileCue(song("x\n".repeat(20_000)), bench.context)).toMatchObject({

@@ -1,6 +1,6 @@
 import { describe, expect, test } from "vitest";
 import { prepareBench } from "../test-support/contents.ts";
-import { readingCue } from "./cueDoc.ts";
+import { pageCue, readingCue } from "./cueDoc.ts";
 import { understand } from "./understand.ts";
 
 const bench = prepareBench();
@@ -27,7 +27,7 @@ describe("what is typed into the one box", () => {
     ["Boat 7", "Boat 7", ""],
   ])("%s is a name", (typed, name, role) => {
     expect(ask(typed)).toEqual({
-      doc: { kind: "page", fieldSet: "name", values: { name, role }, look: null, stayMs: null },
+      doc: pageCue({ fieldSet: "name", values: { name, role } }),
     });
   });
 

@@ -3,7 +3,7 @@ import { cleanLines } from "../words/cleanLines.ts";
 import { readReference, type Scripture } from "../words/scripture.ts";
 import { parseSong } from "../words/song.ts";
 import { explainSongProblem } from "./compileSong.ts";
-import { type CueDoc, readingCue, songCue } from "./cueDoc.ts";
+import { type CueDoc, pageCue, readingCue, songCue } from "./cueDoc.ts";
 
 /** Starts with a book and goes on with a number: "Ps 23", "1 Jn 1:9", "Song of Solomon 2". */
 const LIKE_A_REFERENCE = /^[1-3]?\s*\p{L}[\p{L}\p{M}.' ]*\s*\d/u;
@@ -40,7 +40,7 @@ export function understand(
     if (WITH_VERSES.test(only) || found.why !== "unknownBook") return { problem: found.problem };
   }
   const [name = "", role = ""] = splitName(typed.includes("\t") ? typed.trim() : only);
-  return { doc: { kind: "page", fieldSet: "name", values: { name, role }, look: null, stayMs: null } };
+  return { doc: pageCue({ fieldSet: "name", values: { name, role } }) };
 }
 
 function splitName(line: string): string[] {

@@ -59,6 +59,7 @@ export function emptyContent(
     media: [],
     wardrobe: wardrobeOf(context, worn),
     endPage: null,
+    plan: null,
     stayMs: null,
     lastsMs: crawls ? CRAWL_LASTS_MS : LONGEST_MOTION_MS,
   };

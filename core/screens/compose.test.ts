@@ -216,3 +216,81 @@ describe("what an output shows", () => {
     }
   });
 });
+
+describe("another screen plan", () => {
+  const dresser = () => createDresser(bench.documents, bench.shaper, FALLBACK_FONTS, "UTC");
+  const underNewPlan = (state: ShowState, plan: ShowState["plan"], atMs: number): ShowState => ({
+    ...state,
+    plan,
+    planBefore: { plan: state.plan, untilMs: atMs },
+  });
+  const wordsOf = (timeline: Timeline, atMs: number) =>
+    placementsAt(timeline, atMs).filter(({ id }) => id.includes("/words/")).length;
+
+  test("a layer that goes from an output leaves as its template says, and stays on the others untouched", () => {
+    const [cue] = readyCues(bench, [song(SONG)]);
+    const state = stateOf([{ cue, atMs: 20_000 }]);
+    const { stream, ...others } = state.plan.outputs;
+    const plan = {
+      ...state.plan,
+      id: "other",
+      outputs: { ...others, stream: { outfitId: "band", layerIds: ["titles"] } },
+    };
+    expect(stream?.layerIds).toContain("words");
+    const after = underNewPlan(state, plan, 40_000);
+    const timeline = composeTimeline(after, STREAM, dresser());
+    expect(wordsOf(timeline, 39_000)).toBe(1);
+    expect(wordsOf(timeline, 40_100)).toBe(1);
+    expect(wordsOf(timeline, 45_000)).toBe(0);
+    expect(composeTimeline(after, WALL, dresser()).pieces).toEqual(
+      composeTimeline(state, WALL, dresser()).pieces,
+    );
+  });
+
+  test("another outfit is another template: the old leaves while the new enters", () => {
+    const [cue] = readyCues(bench, [song(SONG)]);
+    const state = stateOf([{ cue, atMs: 20_000 }]);
+    const plan = {
+      ...state.plan,
+      id: "other",
+      outputs: { ...state.plan.outputs, stream: { outfitId: "full", layerIds: ["words"] } },
+    };
+    const timeline = composeTimeline(underNewPlan(state, plan, 40_000), STREAM, dresser());
+    const panels = (atMs: number) =>
+      placementsAt(timeline, atMs).filter(({ id }) => id.includes("/panel/")).length;
+    expect([panels(39_000), panels(40_100), panels(45_000)]).toEqual([1, 1, 0]);
+    expect([wordsOf(timeline, 39_000), wordsOf(timeline, 40_120), wordsOf(timeline, 45_000)]).toEqual([
+      1, 2, 1,
+    ]);
+    // At rest it is what a show that had this plan all along shows.
+    const rest = composeTimeline({ ...state, plan }, STREAM, dresser());
+    const at = (from: Timeline) =>
+      placementsAt(from, 50_000).map((placement) => ("plate" in placement ? placement.plate : null));
+    expect(at(timeline)).toEqual(at(rest));
+  });
+
+  test("an output with no place in the new plan ends empty; one that is new there is filled", () => {
+    const [cue] = readyCues(bench, [song(SONG)]);
+    const state = stateOf([{ cue, atMs: 20_000 }]);
+    const { stream, ...others } = state.plan.outputs;
+    if (!stream) throw new Error("the starter plan has a stream");
+    const gone = underNewPlan(state, { ...state.plan, outputs: others }, 40_000);
+    expect(placementsAt(composeTimeline(gone, STREAM, dresser()), 45_000)).toEqual([]);
+    const come = underNewPlan({ ...state, plan: { ...state.plan, outputs: others } }, state.plan, 40_000);
+    expect(wordsOf(composeTimeline(come, STREAM, dresser()), 39_000)).toBe(0);
+    expect(wordsOf(composeTimeline(come, STREAM, dresser()), 45_000)).toBe(1);
+  });
+
+  test("a part of a wall is laid out for the whole wall", () => {
+    const [cue] = readyCues(bench, [song(SONG)]);
+    const state = stateOf([{ cue, atMs: 20_000 }]);
+    const half: Output = {
+      ...WALL,
+      region: { canvasWidthPx: 3840, canvasHeightPx: 1080, xPx: 1920, yPx: 0 },
+    };
+    const wide: Output = { ...WALL, widthPx: 3840 };
+    expect(composeTimeline(state, half, dresser()).pieces).toEqual(
+      composeTimeline(state, wide, dresser()).pieces,
+    );
+  });
+});

@@ -8,7 +8,7 @@ import type { Blend } from "../scene/template.ts";
 import { expandStays, type Moment, type Slot } from "../show/slot.ts";
 import type { ShowState } from "../show/state.ts";
 import { GLIDE_MS, type Place } from "./glide.ts";
-import type { Output } from "./plan.ts";
+import { canvasOf, type Output } from "./plan.ts";
 
 type Content<Kind extends PartContent["kind"]> = Extract<PartContent, { kind: Kind }>;
 
@@ -77,16 +77,36 @@ const DISSOLVE_OUT = fade(1, 0);
 
 /** What an output shows and will show: a pure function of state, output and pinned contents. Per event, not per frame. */
 export function composeTimeline(state: ShowState, output: Output, dress: Dress): Timeline {
-  const planned = state.plan.outputs[output.id];
-  if (!planned) return { pieces: [] };
+  const now = state.plan.outputs[output.id];
+  const switched = state.planBefore;
+  const before = switched ? switched.plan.outputs[output.id] : now;
+  const canvas = canvasOf(output);
   const pieces: Piece[] = [];
   for (const layer of state.layers) {
-    if (!planned.layerIds.includes(layer.id)) continue;
+    const outfitAt = (atMs: number) => {
+      const planned = switched && atMs < switched.untilMs ? before : now;
+      return planned?.layerIds.includes(layer.id) ? planned.outfitId : undefined;
+    };
+    const slot = state.slots[layer.id] ?? [];
+    // Another outfit, or a layer that comes or goes here, is a change like any other: it moves as templates say.
+    const isChanged = switched && outfitAt(switched.untilMs - 1) !== outfitAt(switched.untilMs);
     pieces.push(
-      ...composeSlot(state.slots[layer.id] ?? [], layer.id, (page) => dress(page, planned.outfitId, output)),
+      ...composeSlot(isChanged ? withMomentAt(slot, switched.untilMs) : slot, layer.id, (page, atMs) => {
+        const outfitId = outfitAt(atMs);
+        return outfitId === undefined ? undefined : dress(page, outfitId, canvas);
+      }),
     );
   }
   return { pieces };
+}
+
+/** The chain with a moment of its own at a time, which shows what was there. */
+function withMomentAt(slot: Slot, atMs: number): Slot {
+  const index = slot.findLastIndex(({ startAtMs }) => startAtMs < atMs);
+  const there = slot[index];
+  if (!there?.page || (there.endsAtMs !== null && there.endsAtMs <= atMs)) return slot;
+  const again: Moment = { ...there, startAtMs: atMs, how: "animated" };
+  return [...slot.slice(0, index), { ...there, endsAtMs: null }, again, ...slot.slice(index + 1)];
 }
 
 /** A stretch of moments in which the same template stays: it enters once, changes, and leaves once. */
@@ -101,12 +121,12 @@ interface Stretch {
 export function composeSlot(
   slot: Slot,
   slotId: string,
-  dress: (page: NonNullable<Moment["page"]>) => DressedPage | undefined,
+  dress: (page: NonNullable<Moment["page"]>, atMs: number) => DressedPage | undefined,
 ): Piece[] {
   const stretches: Stretch[] = [];
   let open: Stretch | undefined;
   for (const moment of expandStays(slot)) {
-    const dressed = moment.page ? dress(moment.page) : undefined;
+    const dressed = moment.page ? dress(moment.page, moment.startAtMs) : undefined;
     if (open && dressed && dressed.templateHash === open.templateHash) {
       open.moments.push({ moment, parts: dressed.laidOut.parts });
       continue;

@@ -3,6 +3,27 @@ import { FRAME_RATES, type FrameRateName } from "../time/timecode.ts";
 
 const frameRateNames = Object.keys(FRAME_RATES) as [FrameRateName, ...FrameRateName[]];
 
+const edge = z.number().int().min(0).max(2_000);
+const offset = z.number().min(-4_000).max(4_000);
+const point = z.strictObject({ xPx: offset, yPx: offset });
+
+/** How the finished picture is put onto the glass: turned, mirrored, kept off the edges, pinned by its corners. */
+export const fittingSchema = z.strictObject({
+  turnDeg: z.union([z.literal(0), z.literal(90), z.literal(180), z.literal(270)]),
+  /** For projection from behind. */
+  mirrored: z.boolean(),
+  marginsPx: z.strictObject({ top: edge, right: edge, bottom: edge, left: edge }),
+  /** How far each corner is moved, clockwise from the top left. */
+  corners: z.tuple([point, point, point, point]).nullable(),
+});
+export type Fitting = z.infer<typeof fittingSchema>;
+export const NO_FITTING: Fitting = {
+  turnDeg: 0,
+  mirrored: false,
+  marginsPx: { top: 0, right: 0, bottom: 0, left: 0 },
+  corners: null,
+};
+
 /** One screen: its own size and shape. */
 export const outputSchema = z.strictObject({
   id: z.string().min(1).max(60),
@@ -18,6 +39,23 @@ export const outputSchema = z.strictObject({
   sound: z.boolean(),
   /** Whether the program picture lies beneath all layers here. */
   program: z.boolean(),
+  /** The part of a larger canvas that this output shows, such as one half of a wall; null: a canvas of its own. */
+  region: z
+    .strictObject({
+      canvasWidthPx: z.number().int().min(16).max(16_000),
+      canvasHeightPx: z.number().int().min(16).max(16_000),
+      /** Top left of the output on the canvas. Outputs may overlap, or leave a gap. */
+      xPx: z.number().int().min(-16_000).max(16_000),
+      yPx: z.number().int().min(-16_000).max(16_000),
+    })
+    .nullable()
+    .default(null),
+  fitting: fittingSchema.default(NO_FITTING),
+  /** Which safe-area standard its test picture shows. */
+  safeArea: z.enum(["smpte", "ebu"]).default("smpte"),
+  /** Distance of the farthest seat and height of the picture, m; null when not said. */
+  farthestM: z.number().min(0.5).max(500).nullable().default(null),
+  pictureHeightM: z.number().min(0.1).max(100).nullable().default(null),
 });
 export type Output = z.infer<typeof outputSchema>;
 
@@ -39,3 +77,9 @@ export const layerSchema = z.strictObject({
   persistent: z.boolean(),
 });
 export type Layer = z.infer<typeof layerSchema>;
+
+/** The output as pages are laid out for it: as large as the canvas of which it shows a part. */
+export function canvasOf(output: Output): Output {
+  const { region } = output;
+  return region ? { ...output, widthPx: region.canvasWidthPx, heightPx: region.canvasHeightPx } : output;
+}

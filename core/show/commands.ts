@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { TEST_PICTURES } from "../screens/testPicture.ts";
 import { targetSchema } from "./state.ts";
 
 const id = z.string().min(8).max(60);
@@ -13,6 +14,19 @@ export const commandSchema = z.discriminatedUnion("kind", [
   z.strictObject({ kind: z.literal("clear"), id, how }),
   z.strictObject({ kind: z.literal("clearEverything"), id, how }),
   z.strictObject({ kind: z.literal("undoTake"), id }),
+  z.strictObject({
+    kind: z.literal("switchPlan"),
+    id,
+    planId: z.string().max(60),
+    builtOn: z.number().int(),
+  }),
+  /** A test picture on these outputs, or on all; null takes it away. */
+  z.strictObject({
+    kind: z.literal("test"),
+    id,
+    outputIds: z.array(z.string().max(60)).max(64).nullable(),
+    picture: z.enum(TEST_PICTURES).nullable(),
+  }),
 ]);
 export type Command = z.infer<typeof commandSchema>;
 
@@ -25,6 +39,8 @@ export const refusalSchema = z.enum([
   "nothingToUndo",
   "undoTooLate",
   "noSuchLayer",
+  "noSuchPlan",
+  "wrongPlan",
   "tooFast",
 ]);
 export type Refusal = z.infer<typeof refusalSchema>;
@@ -40,5 +56,8 @@ export const REFUSAL_SENTENCES: Readonly<Record<Refusal, string>> = {
   nothingToUndo: "There is no take to undo. The air is as it was.",
   undoTooLate: "The air has changed since that take, so it cannot be undone. The air is as it was.",
   noSuchLayer: "That layer does not exist in this show. The air is as it was.",
+  noSuchPlan: "That screen plan is not there any more. The screens are as they were; choose another.",
+  wrongPlan:
+    "This cue is made for another screen plan, and is not to switch to it by itself. The air is as it was; switch the plan, then take.",
   tooFast: "Too many commands in one second: this one was dropped. The air shows the last one accepted.",
 };

@@ -1,7 +1,10 @@
 import * as fc from "fast-check";
 import { describe, expect, test } from "vitest";
+import { STARTER_PLAN } from "../../designs/starter.ts";
+import { type CueDoc, pageCue } from "../rundown/cueDoc.ts";
 import type { ReadyCue } from "../rundown/next.ts";
 import { stepsOf } from "../rundown/steps.ts";
+import type { ScreenPlan } from "../screens/plan.ts";
 import { DESK, openedState, prepareBench, readyCues, song, strap } from "../test-support/contents.ts";
 import type { Command } from "./commands.ts";
 import { type DecideContext, decide } from "./decide.ts";
@@ -10,12 +13,24 @@ import { evolve } from "./evolve.ts";
 import { pageAt } from "./slot.ts";
 import { type ShowState, showStateSchema } from "./state.ts";
 
+/** A plan in which the stream shows nothing, and the wall the band. */
+const WALL_ALONE: ScreenPlan = {
+  id: "alone",
+  name: "Wall alone",
+  outputs: { wall: { outfitId: "band", layerIds: ["words"] } },
+};
 const bench = prepareBench();
 const cues = () =>
   readyCues(bench, [strap("Ilse"), song("a\nb\nc\nd"), strap("Noor", "", 8_000), song("e\nf")]);
 
 function contextAt(all: readonly ReadyCue[], atMs: number): DecideContext {
-  return { atMs, startAtMs: atMs + 20, findCue: (cueId) => all.find((cue) => cue.cueId === cueId) };
+  return {
+    atMs,
+    startAtMs: atMs + 20,
+    findCue: (cueId) => all.find((cue) => cue.cueId === cueId),
+    findPlan: (id) => [STARTER_PLAN, WALL_ALONE].find((plan) => plan.id === id),
+    outputIds: ["wall", "stream"],
+  };
 }
 
 function submit(state: ShowState, command: Command, all: readonly ReadyCue[], atMs: number) {
@@ -161,9 +176,7 @@ describe("decide and evolve", () => {
   });
 
   test("clear leaves what is persistent; clear everything does not; an empty layer is refused", () => {
-    const [backdrop] = readyCues(bench, [
-      { kind: "page", fieldSet: "backdrop", values: { name: "Night" }, look: null, stayMs: null },
-    ]);
+    const [backdrop] = readyCues(bench, [pageCue({ fieldSet: "backdrop", values: { name: "Night" } })]);
     const all = [...cues(), { ...(backdrop as ReadyCue), cueId: "cue-9", index: 9 }];
     let state = openedState();
     state = submit(state, take(state, all[4]), all, 1_000).state;
@@ -207,5 +220,61 @@ describe("decide and evolve", () => {
     expect(() => evolve(openedState(), { ...(logged[0] as LoggedEvent), seq: 9 })).toThrow(
       /Event 9 does not follow 1/,
     );
+  });
+});
+
+describe("screen plans and test pictures", () => {
+  const all = () =>
+    readyCues(bench, [
+      strap("Ilse"),
+      { ...strap("Noor"), plan: { id: "alone", otherwise: "switch" } } as CueDoc,
+      { ...strap("Brisa"), plan: { id: "alone", otherwise: "refuse" } } as CueDoc,
+      { ...strap("Odhran"), plan: { id: "gone", otherwise: "switch" } } as CueDoc,
+    ]);
+
+  test("a plan is switched as one, and only from the air that was seen", () => {
+    const state = openedState();
+    const press: Command = {
+      kind: "switchPlan",
+      id: "switch-plan",
+      planId: "alone",
+      builtOn: state.airRevision,
+    };
+    const { state: next } = submit(state, press, all(), 1_000);
+    expect(next.plan).toEqual(WALL_ALONE);
+    expect(next.planBefore).toEqual({ plan: STARTER_PLAN, untilMs: 1_020 });
+    expect(submit(next, press, all(), 2_000).refused).toBe("airMoved");
+    expect(
+      submit(next, { ...press, planId: "nowhere", builtOn: next.airRevision }, all(), 2_000).refused,
+    ).toBe("noSuchPlan");
+  });
+
+  test("a cue made for another plan switches to it in the same take, or is refused: never words on the wrong screens", () => {
+    const cuesNow = all();
+    const state = openedState();
+    const taken = submit(state, take(state, cuesNow[1]), cuesNow, 1_000);
+    expect(taken.logged.map(({ event }) => event.kind)).toEqual(["planSwitched", "taken"]);
+    expect(taken.state.plan.id).toBe("alone");
+    expect(submit(state, take(state, cuesNow[2]), cuesNow, 1_000).refused).toBe("wrongPlan");
+    expect(submit(state, take(state, cuesNow[3]), cuesNow, 1_000).refused).toBe("noSuchPlan");
+    // Under its plan it is taken like any other, and undoing the first brings the plan back too.
+    expect(submit(taken.state, take(taken.state, cuesNow[2]), cuesNow, 2_000).state.plan.id).toBe("alone");
+    const undone = submit(taken.state, { kind: "undoTake", id: "undo-take" }, cuesNow, 3_000).state;
+    expect(undone.plan).toEqual(STARTER_PLAN);
+    expect(pageAt(undone.slots.titles ?? [], 4_000)).toBeNull();
+  });
+
+  test("test pictures come and go on the outputs they are for, and leave the air alone", () => {
+    let state = openedState();
+    const press = (outputIds: string[] | null, picture: "bars" | "grid" | null) => {
+      state = submit(state, { kind: "test", id: "test-press", outputIds, picture }, all(), 1_000).state;
+      return Object.fromEntries(Object.entries(state.tests).map(([id, { picture: shown }]) => [id, shown]));
+    };
+    const { airRevision } = state;
+    expect(press(null, "bars")).toEqual({ wall: "bars", stream: "bars" });
+    expect(press(["wall", "no-such"], "grid")).toEqual({ wall: "grid", stream: "bars" });
+    expect(press(["stream"], null)).toEqual({ wall: "grid" });
+    expect(press(null, null)).toEqual({});
+    expect(state.airRevision).toBe(airRevision);
   });
 });

@@ -1,5 +1,6 @@
 import type { PageContent } from "../rundown/content.ts";
 import { LEAVE_ANCHOR, sameAnchor, stepsOf } from "../rundown/steps.ts";
+import type { ScreenPlan } from "../screens/plan.ts";
 import type { Command, Refusal } from "./commands.ts";
 import type { AirEvent } from "./events.ts";
 import { pageAt } from "./slot.ts";
@@ -15,6 +16,8 @@ export interface DecideContext {
   readonly findCue: (
     cueId: string,
   ) => { readonly index: number; readonly hash: string; readonly content: PageContent } | undefined;
+  readonly findPlan: (planId: string) => ScreenPlan | undefined;
+  readonly outputIds: readonly string[];
 }
 
 export type Decision = { readonly events: readonly AirEvent[] } | { readonly refused: Refusal };
@@ -42,6 +45,22 @@ export function decide(state: ShowState, command: Command, context: DecideContex
     case "clearEverything": {
       const all = state.layers.map((layer) => layer.id);
       return decideClear(state, all, "clearEverything", command.how, context);
+    }
+    case "switchPlan": {
+      if (command.builtOn !== state.airRevision) return { refused: "airMoved" };
+      const plan = context.findPlan(command.planId);
+      if (!plan) return { refused: "noSuchPlan" };
+      return { events: [{ kind: "planSwitched", plan, startAtMs: context.startAtMs }] };
+    }
+    case "test": {
+      const { picture } = command;
+      const wanted = context.outputIds.filter((id) => command.outputIds?.includes(id) ?? true);
+      const gone = picture === null && command.outputIds === null ? Object.keys(state.tests) : [];
+      const outputIds = [...new Set([...wanted, ...gone])].filter(
+        (id) => (state.tests[id]?.picture ?? null) !== picture,
+      );
+      if (outputIds.length === 0) return NOTHING;
+      return { events: [{ kind: "tested", outputIds, picture, sinceMs: context.startAtMs }] };
     }
     case "undoTake": {
       if (!state.undo) return { refused: "nothingToUndo" };
@@ -72,10 +91,19 @@ function decideTake(
   const cue = context.findCue(target.cueId);
   if (!cue) throw new Error(`Cue ${target.cueId} vanished within one decision`);
   const { layerId, stayMs, lastsMs } = cue.content;
+  const needed = cue.content.plan;
+  const switches: AirEvent[] = [];
+  if (needed && needed.id !== state.plan.id) {
+    const plan = context.findPlan(needed.id);
+    if (!plan) return { refused: "noSuchPlan" };
+    if (needed.otherwise === "refuse") return { refused: "wrongPlan" };
+    switches.push({ kind: "planSwitched", plan, startAtMs: context.startAtMs });
+  }
   if (!state.slots[layerId]) return { refused: "noSuchLayer" };
   const leaves = sameAnchor(target.step, LEAVE_ANCHOR);
   return {
     events: [
+      ...switches,
       {
         kind: "taken",
         takeId: command.id,

@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { layerSchema, screenPlanSchema } from "../screens/plan.ts";
+import { TEST_PICTURES } from "../screens/testPicture.ts";
 import { slotPageSchema } from "./slot.ts";
 import { actorSchema, targetSchema } from "./state.ts";
 
@@ -36,6 +37,13 @@ export const airEventSchema = z.discriminatedUnion("kind", [
     why: z.enum(["out", "clear", "clearEverything"]),
     how,
     startAtMs: z.number(),
+  }),
+  z.strictObject({ kind: z.literal("planSwitched"), plan: screenPlanSchema, startAtMs: z.number() }),
+  z.strictObject({
+    kind: z.literal("tested"),
+    outputIds: z.array(z.string()),
+    picture: z.enum(TEST_PICTURES).nullable(),
+    sinceMs: z.number(),
   }),
   z.strictObject({ kind: z.literal("takeUndone"), takeId: z.string(), startAtMs: z.number() }),
 ]);

@@ -21,6 +21,8 @@ export function evolve(state: ShowState | undefined, logged: LoggedEvent): ShowS
       timeZone: event.timeZone,
       slots: Object.fromEntries(event.layers.map((layer) => [layer.id, EMPTY_SLOT])),
       plan: event.plan,
+      planBefore: null,
+      tests: {},
       arm: null,
       position: null,
       airRevision: 0,
@@ -62,6 +64,7 @@ function apply(
           page: pageAt(slot, startAtMs),
           arm: state.arm,
           position: state.position,
+          plan: state.planBefore?.untilMs === startAtMs ? state.planBefore.plan : null,
         },
       };
     }
@@ -78,10 +81,29 @@ function apply(
       for (const layerId of event.layerIds) slots[layerId] = addMoment(getSlot(state, layerId), gone);
       return { ...state, slots, airRevision: state.airRevision + 1 };
     }
+    case "planSwitched":
+      return {
+        ...state,
+        plan: event.plan,
+        planBefore: { plan: state.plan, untilMs: event.startAtMs },
+        airRevision: state.airRevision + 1,
+      };
+    case "tested": {
+      const tests = { ...state.tests };
+      for (const id of event.outputIds) {
+        delete tests[id];
+        if (event.picture) tests[id] = { picture: event.picture, sinceMs: event.sinceMs };
+      }
+      return { ...state, tests };
+    }
     case "takeUndone": {
       const { undo } = state;
       if (!undo) throw new Error(`Event ${logged.seq} undoes a take that is not there`);
-      const { layerId, page, arm, position } = undo;
+      const { layerId, page, arm, position, plan } = undo;
+      const planBack = plan && {
+        plan,
+        planBefore: { plan: state.plan, untilMs: event.startAtMs },
+      };
       const back: Omit<Moment, "sinceMs"> = {
         startAtMs: event.startAtMs,
         page,
@@ -92,6 +114,7 @@ function apply(
       return {
         ...state,
         slots: { ...state.slots, [layerId]: addMoment(getSlot(state, layerId), back) },
+        ...planBack,
         airRevision: state.airRevision + 1,
         arm,
         position,

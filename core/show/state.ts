@@ -2,6 +2,7 @@ import { z } from "zod";
 import { hashSchema } from "../rundown/content.ts";
 import { anchorSchema } from "../rundown/steps.ts";
 import { layerSchema, screenPlanSchema } from "../screens/plan.ts";
+import { TEST_PICTURES } from "../screens/testPicture.ts";
 import { type Slot, type SlotPage, slotPageSchema, slotSchema } from "./slot.ts";
 
 /** Who asked: a desk by its id. */
@@ -34,6 +35,8 @@ const undoSchema = z.strictObject({
   page: slotPageSchema.nullable(),
   arm: armSchema.nullable(),
   position: positionSchema.nullable(),
+  /** The plan that the take switched from; null when it switched none. */
+  plan: screenPlanSchema.nullable().default(null),
 });
 
 /** What is on air, armed and planned. Not the rundown: that is rows. */
@@ -47,6 +50,12 @@ export const showStateSchema = z.strictObject({
   timeZone: z.string(),
   slots: z.record(z.string(), slotSchema),
   plan: screenPlanSchema,
+  /** The plan that was used until a moment ago: pages still leave and change from what it showed. */
+  planBefore: z.strictObject({ plan: screenPlanSchema, untilMs: z.number() }).nullable().default(null),
+  /** Outputs that show a test picture in place of theirs, and since when. */
+  tests: z
+    .record(z.string(), z.strictObject({ picture: z.enum(TEST_PICTURES), sinceMs: z.number() }))
+    .default({}),
   arm: armSchema.nullable(),
   /** The step last taken: what comes next is counted from it. */
   position: positionSchema.nullable(),

@@ -1,7 +1,7 @@
 import { z } from "zod";
 import type { CueView } from "../rundown/edits.ts";
 import type { PinnedDocument } from "../screens/dress.ts";
-import type { Output } from "../screens/plan.ts";
+import type { Output, ScreenPlan } from "../screens/plan.ts";
 import { commandSchema, type Refusal } from "./commands.ts";
 import type { LoggedEvent } from "./events.ts";
 import type { ShowState, Target } from "./state.ts";
@@ -60,9 +60,12 @@ export type ServerMessage =
       readonly buildId: string;
       readonly state: ShowState;
       readonly outputs: readonly Output[];
+      readonly plans: readonly ScreenPlan[];
       /** The output this window is; null for a desk. */
       readonly outputId: string | null;
     }
+  /** Screens were made, changed or taken away, or plans were. */
+  | { readonly kind: "setUp"; readonly outputs: readonly Output[]; readonly plans: readonly ScreenPlan[] }
   | { readonly kind: "documents"; readonly documents: Readonly<Record<string, PinnedDocument>> }
   | { readonly kind: "event"; readonly logged: LoggedEvent }
   /** What may be taken soon, most likely first: paint it ahead. */

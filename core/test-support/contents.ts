@@ -7,7 +7,7 @@ import { hashOf } from "../../server/store/contentStore.ts";
 import { compileCue } from "../rundown/compile.ts";
 import type { CompileContext, Wardrobe } from "../rundown/compileContext.ts";
 import type { PageContent } from "../rundown/content.ts";
-import { type CueDoc, readingCue, type SongDoc, songCue } from "../rundown/cueDoc.ts";
+import { type CueDoc, pageCue, readingCue, type SongDoc, songCue } from "../rundown/cueDoc.ts";
 import type { ReadyCue } from "../rundown/next.ts";
 import type { Template } from "../scene/template.ts";
 import type { PinnedDocument } from "../screens/dress.ts";
@@ -100,13 +100,7 @@ export const page = (
   fieldSet: string,
   values: Record<string, string>,
   stayMs: number | null = null,
-): CueDoc => ({
-  kind: "page",
-  fieldSet,
-  values,
-  look: null,
-  stayMs,
-});
+): CueDoc => pageCue({ fieldSet, values, stayMs });
 
 export function compile(bench: Bench, doc: CueDoc): PageContent {
   const compiled = compileCue(doc, bench.context);
@@ -122,13 +116,8 @@ export function readyCues(bench: Bench, docs: readonly CueDoc[]): ReadyCue[] {
   });
 }
 
-export const strap = (name: string, role = "", stayMs: number | null = null): CueDoc => ({
-  kind: "page",
-  fieldSet: "name",
-  values: { name, role },
-  look: null,
-  stayMs,
-});
+export const strap = (name: string, role = "", stayMs: number | null = null): CueDoc =>
+  pageCue({ fieldSet: "name", values: { name, role }, stayMs });
 export const song = (text: string, lines: Record<string, number> = {}, more: Partial<SongDoc> = {}): CueDoc =>
   songCue({ title: "A song", text, lines, ...more });
 export const reading: CueDoc = readingCue({ reference: "Ps 107:23-25", text: "web", numbers: false });

@@ -4,8 +4,10 @@ import express, { type Express, type RequestHandler } from "express";
 import { RouterContextProvider, type ServerBuild } from "react-router";
 import { FONT_FILES } from "../fonts.ts";
 import { type Services, servicesContext } from "../services.ts";
-import { createDeskGuard, createOriginCheck, DESK_COOKIE, sameToken } from "./guard.ts";
+import { addEnterRoutes } from "./enterRoutes.ts";
+import { createDeskGuard, createOriginCheck } from "./guard.ts";
 import { addMediaRoutes } from "./mediaRoutes.ts";
+import { addPairRoutes } from "./pairRoutes.ts";
 import { addStillRoutes } from "./stillRoutes.ts";
 import { addWordsRoutes, FILE_PATHS } from "./wordsRoutes.ts";
 
@@ -87,15 +89,7 @@ export function createHttpApp(
     response.type("font/ttf").sendFile(file, { dotfiles: "allow" });
   });
 
-  const deskToken = services.links.deskToken;
-  app.get("/enter/:token", (request, response) => {
-    if (!sameToken(request.params.token, deskToken)) {
-      response.status(404).type("text").send("This desk link is not valid.");
-      return;
-    }
-    response.cookie(DESK_COOKIE, deskToken, { httpOnly: true, sameSite: "strict" });
-    response.redirect("/run");
-  });
+  addEnterRoutes(app, services);
 
   if ("folder" in assets) {
     app.use(
@@ -105,12 +99,13 @@ export function createHttpApp(
     app.use(express.static(assets.folder, { index: false }));
   } else app.use(assets.middleware);
 
-  const deskGuard = createDeskGuard(deskToken);
+  const deskGuard = createDeskGuard(services.links.deskToken);
   addMediaRoutes(app, services, deskGuard);
   addStillRoutes(app, services, deskGuard);
+  addPairRoutes(app, services);
   addWordsRoutes(app, services, deskGuard);
   app.use((request, response, next) => {
-    if (request.path.startsWith("/out/")) next();
+    if (request.path.startsWith("/out/") || request.path.startsWith("/watch/")) next();
     else deskGuard(request, response, next);
   });
   app.use(

@@ -2,6 +2,7 @@ import type { Express, NextFunction, Request, RequestHandler, Response } from "e
 import { z } from "zod";
 import { hashSchema } from "../../core/rundown/content.ts";
 import { stepsOf, valuesAt } from "../../core/rundown/steps.ts";
+import { canvasOf } from "../../core/screens/plan.ts";
 import type { Services } from "../services.ts";
 
 const wantedSchema = z.strictObject({
@@ -29,7 +30,7 @@ export function addStillRoutes(app: Express, services: Services, deskGuard: Requ
     const wanted = wantedSchema.safeParse(request.query);
     if (!wanted.success) return tell(response, 400, "A still needs the names of a cue and an output.");
     const { cue: cueId, content: hash, occurrence, unit, t, signal } = wanted.data;
-    const output = services.show.outputs.find(({ id }) => id === wanted.data.output);
+    const output = services.screens.outputs.find(({ id }) => id === wanted.data.output);
     if (!output || (onlyOutput !== null && output.id !== onlyOutput))
       return tell(response, 404, "No output has that name, or this link is for another.");
     const cue = services.rundown.ready().find((candidate) => candidate.cueId === cueId);
@@ -47,10 +48,11 @@ export function addStillRoutes(app: Express, services: Services, deskGuard: Requ
         page: { cueId, content: contentHash, step },
         layerId: content.layerId,
         outfitId,
-        output,
+        // A part of a wall is shown as the wall it is part of.
+        output: canvasOf(output),
         timeZone: services.host.state.timeZone,
         atMs: t ?? null,
-        widthPx: wanted.data.width ?? output.widthPx,
+        widthPx: wanted.data.width ?? canvasOf(output).widthPx,
         signal,
       });
       response.setHeader("Cache-Control", hash ? "private, max-age=31536000, immutable" : "no-store");

@@ -3,7 +3,6 @@ import type { Duplex } from "node:stream";
 import { type WebSocket, WebSocketServer } from "ws";
 import { findNeighbour, findNext } from "../../core/rundown/next.ts";
 import type { PinnedDocument } from "../../core/screens/dress.ts";
-import type { Output } from "../../core/screens/plan.ts";
 import { REFUSAL_SENTENCES } from "../../core/show/commands.ts";
 import { contentsOf, type Target } from "../../core/show/state.ts";
 import {
@@ -15,6 +14,7 @@ import {
 } from "../../core/show/wire.ts";
 import type { ContentStore } from "../store/contentStore.ts";
 import type { Link, LinkStore } from "../store/linkStore.ts";
+import type { ScreenStore } from "../store/screenStore.ts";
 import type { Rundown, RundownChange } from "./rundown.ts";
 import { type ShowHost, wornBy } from "./showHost.ts";
 
@@ -43,7 +43,7 @@ export interface LiveParts {
   readonly rundown: Rundown;
   readonly contents: ContentStore;
   readonly links: LinkStore;
-  readonly outputs: readonly Output[];
+  readonly screens: ScreenStore;
   readonly buildId: string;
   readonly now: () => number;
   /** Whether a request comes from this very server's pages. */
@@ -67,6 +67,13 @@ export class LiveServer {
       }
       this.#sendPrime();
     });
+    parts.screens.onChange(() => {
+      const { outputs, plans } = parts.screens;
+      for (const connection of this.#joined()) send(connection, { kind: "setUp", outputs, plans });
+    });
+    parts.links.onRevoked((token) => {
+      for (const { link, socket } of this.#connections) if (link?.token === token) socket.close(4401);
+    });
     parts.rundown.onChange((change) => this.#tellRundown(change));
     this.#ticker = setInterval(() => this.#tick(), SCREENS_EVERY_MS);
   }
@@ -86,7 +93,7 @@ export class LiveServer {
   }
 
   screens(): ScreenHealth[] {
-    return this.#parts.outputs.map(({ id }) => ({
+    return this.#parts.screens.outputs.map(({ id }) => ({
       outputId: id,
       windows: this.#joined()
         .filter(({ link }) => link?.kind === "output" && link.outputId === id)
@@ -190,7 +197,7 @@ export class LiveServer {
   }
 
   #welcome(connection: Connection): void {
-    const { host, outputs, buildId, now, rundown } = this.#parts;
+    const { host, screens, buildId, now, rundown } = this.#parts;
     connection.sent.clear();
     this.#sendDocuments(connection, contentsOf(host.state));
     send(connection, {
@@ -198,10 +205,11 @@ export class LiveServer {
       serverAtMs: now(),
       buildId,
       state: host.state,
-      outputs,
+      outputs: screens.outputs,
+      plans: screens.plans,
       outputId: connection.link?.kind === "output" ? connection.link.outputId : null,
     });
-    if (connection.link?.kind === "desk") {
+    if (connection.link && connection.link.kind !== "output") {
       const views = rundown.views();
       this.#tellRundown({ revision: rundown.revision, order: views.map((v) => v.cueId), changed: views }, [
         connection,
@@ -214,7 +222,7 @@ export class LiveServer {
   #tellRundown(change: RundownChange, to = this.#joined()): void {
     const hashes = change.changed.flatMap(({ compiled }) => ("hash" in compiled ? [compiled.hash] : []));
     for (const connection of to) {
-      if (connection.link?.kind !== "desk") continue;
+      if (!connection.link || connection.link.kind === "output") continue;
       this.#sendDocuments(connection, hashes);
       send(connection, { kind: "rundown", ...change });
     }
@@ -265,7 +273,7 @@ export class LiveServer {
     if (said === this.#screensSaid) return;
     this.#screensSaid = said;
     for (const connection of this.#joined())
-      if (connection.link?.kind === "desk") send(connection, { kind: "screens", screens });
+      if (connection.link?.kind !== "output") send(connection, { kind: "screens", screens });
   }
 }
 

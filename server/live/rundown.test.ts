@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, test } from "vitest";
-import { type CueDoc, readingCue } from "../../core/rundown/cueDoc.ts";
+import { type CueDoc, pageCue, readingCue } from "../../core/rundown/cueDoc.ts";
 import type { Edit } from "../../core/rundown/edits.ts";
 import { type OpenShow, openShow } from "../test-support/openShow.ts";
 
@@ -21,13 +21,7 @@ const titles = () =>
   views().map(({ doc }) =>
     doc.kind === "page" ? Object.values(doc.values)[0] : doc.kind === "song" ? doc.title : doc.reference,
   );
-const name = (value: string): CueDoc => ({
-  kind: "page",
-  fieldSet: "name",
-  values: { name: value, role: "" },
-  look: null,
-  stayMs: null,
-});
+const name = (value: string): CueDoc => pageCue({ fieldSet: "name", values: { name: value, role: "" } });
 
 describe("the rundown", () => {
   test("adds, changes, moves, duplicates and deletes, and every one of them can be undone and done again", async () => {

@@ -6,6 +6,7 @@ import { evolve } from "../../core/show/evolve.ts";
 import { type Actor, contentsOf, type ShowState } from "../../core/show/state.ts";
 import type { AirLog } from "../store/airLog.ts";
 import type { ContentStore } from "../store/contentStore.ts";
+import type { ScreenStore } from "../store/screenStore.ts";
 import type { Rundown } from "./rundown.ts";
 
 export interface Answer {
@@ -21,6 +22,7 @@ export class ShowHost {
   readonly #log: AirLog;
   readonly #contents: ContentStore;
   readonly #rundown: Rundown;
+  readonly #screens: ScreenStore;
   readonly #now: () => number;
   #state: ShowState;
   #queue: Promise<unknown> = Promise.resolve();
@@ -32,12 +34,14 @@ export class ShowHost {
     log: AirLog,
     contents: ContentStore,
     rundown: Rundown,
+    screens: ScreenStore,
     now: () => number,
   ) {
     this.#state = state;
     this.#log = log;
     this.#contents = contents;
     this.#rundown = rundown;
+    this.#screens = screens;
     this.#now = now;
   }
 
@@ -46,6 +50,7 @@ export class ShowHost {
     log: AirLog,
     contents: ContentStore,
     rundown: Rundown,
+    screens: ScreenStore,
     opening: Extract<AirEvent, { kind: "showOpened" }>,
     now: () => number,
   ): Promise<ShowHost> {
@@ -58,7 +63,7 @@ export class ShowHost {
     const hashes = contentsOf(state);
     await contents.load(hashes);
     for (const hash of hashes) await contents.load(wornBy(contents, hash));
-    return new ShowHost(state, log, contents, rundown, now);
+    return new ShowHost(state, log, contents, rundown, screens, now);
   }
 
   get state(): ShowState {
@@ -87,6 +92,8 @@ export class ShowHost {
       atMs,
       startAtMs: atMs + LEAD_MS,
       findCue: (cueId) => this.#rundown.ready().find((cue) => cue.cueId === cueId),
+      findPlan: (planId) => this.#screens.plans.find(({ id }) => id === planId),
+      outputIds: this.#screens.outputs.map(({ id }) => id),
     });
     if ("refused" in decision)
       return { refused: decision.refused, sentence: REFUSAL_SENTENCES[decision.refused] };

@@ -4,11 +4,16 @@ import SQLite from "better-sqlite3";
 import { Kysely, type Migration, Migrator, SqliteDialect, sql } from "kysely";
 import * as first from "./migrations/m0001_first.ts";
 import * as words from "./migrations/m0002_words.ts";
+import * as screens from "./migrations/m0003_screens.ts";
 import type { Tables } from "./schema.ts";
 
 export type Db = Kysely<Tables>;
 
-const MIGRATIONS: Readonly<Record<string, Migration>> = { m0001_first: first, m0002_words: words };
+const MIGRATIONS: Readonly<Record<string, Migration>> = {
+  m0001_first: first,
+  m0002_words: words,
+  m0003_screens: screens,
+};
 
 /** A start that cannot go on, told in a sentence for the person at the terminal. */
 export class StartProblem extends Error {}

@@ -13,8 +13,11 @@ export interface Tables {
     created_at_ms: number;
     /** The venue's licence number for showing songs. */
     licence: Generated<string>;
+    /** Salt and key of the passcode; empty: none. */
+    passcode_hash: Generated<string>;
   };
   output: { id: string; show_id: string; rank: number; doc: string };
+  screen_plan: { id: string; show_id: string; rank: number; doc: string };
   outfit: { id: string; show_id: string; rank: number; name: string; lines_per_slide: number };
   template: {
     id: Generated<number>;

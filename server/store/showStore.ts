@@ -2,14 +2,7 @@ import { z } from "zod";
 import type { Wardrobe } from "../../core/rundown/compileContext.ts";
 import type { HouseStyle } from "../../core/scene/houseStyle.ts";
 import type { Template } from "../../core/scene/template.ts";
-import {
-  type Layer,
-  layerSchema,
-  type Output,
-  outputSchema,
-  type ScreenPlan,
-  screenPlanSchema,
-} from "../../core/screens/plan.ts";
+import { type Layer, layerSchema, type ScreenPlan, screenPlanSchema } from "../../core/screens/plan.ts";
 import type { NewShow } from "../../designs/seed.ts";
 import type { ContentStore } from "./contentStore.ts";
 import type { Db } from "./database.ts";
@@ -21,7 +14,6 @@ export interface Show {
   readonly place: string;
   readonly layers: readonly Layer[];
   readonly plan: ScreenPlan;
-  readonly outputs: readonly Output[];
   readonly outfits: readonly { readonly id: string; readonly name: string; readonly linesPerSlide: number }[];
   readonly wardrobes: readonly Wardrobe[];
   readonly timeZone: string;
@@ -46,6 +38,11 @@ export async function createShow(db: Db, contents: ContentStore, show: NewShow, 
       created_at_ms: atMs,
     })
     .execute();
+  for (const [rank, plan] of [show.plan, ...show.otherPlans].entries())
+    await db
+      .insertInto("screen_plan")
+      .values({ id: plan.id, show_id: show.id, rank, doc: JSON.stringify(plan) })
+      .execute();
   for (const [rank, output] of show.outputs.entries())
     await db
       .insertInto("output")
@@ -83,12 +80,6 @@ export async function findShowId(db: Db): Promise<string | undefined> {
 
 export async function loadShow(db: Db, contents: ContentStore, showId: string): Promise<Show> {
   const row = await db.selectFrom("show").selectAll().where("id", "=", showId).executeTakeFirstOrThrow();
-  const outputs = await db
-    .selectFrom("output")
-    .select("doc")
-    .where("show_id", "=", showId)
-    .orderBy("rank")
-    .execute();
   const outfits = await db
     .selectFrom("outfit")
     .selectAll()
@@ -123,7 +114,6 @@ export async function loadShow(db: Db, contents: ContentStore, showId: string): 
     plan: screenPlanSchema.parse(JSON.parse(row.plan)),
     timeZone: row.time_zone,
     licence: row.licence,
-    outputs: outputs.map(({ doc }) => outputSchema.parse(JSON.parse(doc))),
     outfits: outfits.map(({ id, name, lines_per_slide }) => ({ id, name, linesPerSlide: lines_per_slide })),
     wardrobes,
     style: { hash: row.style_hash, style },

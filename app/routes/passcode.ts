@@ -1,0 +1,16 @@
+import { z } from "zod";
+import { getServices } from "../services.server.ts";
+import type { Route } from "./+types/passcode.ts";
+import { readJsonBody } from "./readJsonBody.server.ts";
+
+const requestSchema = z.strictObject({
+  passcode: z.union([z.literal(""), z.string().min(6, "at least six characters").max(200)]),
+});
+
+/** Sets the passcode with which the desk opens on another machine; empty takes it away. */
+export async function action({ request, context }: Route.ActionArgs) {
+  const body = await readJsonBody(request, requestSchema);
+  if ("problem" in body) return Response.json({ sentence: body.problem }, { status: 400 });
+  await getServices(context).passcode.set(body.value.passcode);
+  return Response.json({});
+}

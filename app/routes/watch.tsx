@@ -1,0 +1,29 @@
+import { data } from "react-router";
+import { getServices } from "../services.server.ts";
+import { WatchView } from "../watch/WatchView.tsx";
+import type { Route } from "./+types/watch.ts";
+
+export function loader({ params, context }: Route.LoaderArgs) {
+  const { links, show, host, screens, live, buildId } = getServices(context);
+  if (links.find(params.token)?.kind !== "watch") throw data("This link shows nothing", { status: 404 });
+  return {
+    showName: show.name,
+    deskToken: params.token,
+    buildId,
+    state: host.state,
+    outputs: screens.outputs,
+    plans: screens.plans,
+    cues: [],
+    rundownRevision: 0,
+    documents: {},
+    screens: live.screens(),
+  };
+}
+
+export const meta: Route.MetaFunction = ({ loaderData }) => [
+  { title: `All screens · ${loaderData?.showName ?? "Vesko"}` },
+];
+
+export default function WatchRoute({ loaderData }: Route.ComponentProps) {
+  return <WatchView start={loaderData} showName={loaderData.showName} />;
+}

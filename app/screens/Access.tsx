@@ -1,0 +1,96 @@
+import { useState } from "react";
+import { useRevalidator } from "react-router";
+import { useDeskStore } from "../desk/deskContext.ts";
+import { useDeskData } from "../desk/useDeskData.ts";
+import { fieldClass, Labelled } from "../prepare/Labelled.tsx";
+import { postJson } from "../ui/postJson.ts";
+
+/** Who may see everything, and who may open the desk from another machine. */
+export function Access() {
+  const { watchToken, hasPasscode } = useDeskData();
+  const store = useDeskStore();
+  const { revalidate } = useRevalidator();
+  const [typed, setTyped] = useState("");
+  const save = async (passcode: string) => {
+    const answer = await postJson<{ sentence?: string }>("/passcode", { passcode });
+    if (!answer || answer.sentence !== undefined) {
+      store.say("trouble", answer?.sentence ?? "The server cannot be reached. The passcode is as it was.");
+      return;
+    }
+    setTyped("");
+    store.say("word", passcode === "" ? "No passcode opens the desk any more." : "The passcode is set.");
+    await revalidate();
+  };
+  return (
+    <section
+      aria-label="Who may see and do"
+      className="mt-6 flex flex-col gap-3 border-t border-edge pt-4 text-[15px]"
+    >
+      <h2 className="font-semibold">All screens at a glance</h2>
+      <p className="flex flex-wrap items-center gap-3">
+        <a
+          className="text-act hover:underline"
+          href={`/watch/${watchToken}`}
+          target="_blank"
+          rel="noopener noreferrer"
+        >
+          Open the multi-view
+        </a>
+        <button
+          type="button"
+          title="The old link ends at once"
+          className="min-h-8 rounded-md bg-lifted px-3 hover:bg-edge"
+          onClick={() =>
+            void postJson("/screens-link", { kind: "renew", id: "watch" }).then(() => void revalidate())
+          }
+        >
+          New link
+        </button>
+      </p>
+      <p className="text-second">Whoever has its link sees everything and can do nothing.</p>
+      <h2 className="mt-2 font-semibold">The desk from another machine</h2>
+      <form
+        className="flex items-end gap-2"
+        onSubmit={(event) => {
+          event.preventDefault();
+          void save(typed);
+        }}
+      >
+        <Labelled
+          id="passcode"
+          label={hasPasscode ? "Another passcode" : "A passcode, six characters or more"}
+        >
+          <input
+            id="passcode"
+            type="password"
+            autoComplete="new-password"
+            value={typed}
+            maxLength={200}
+            onChange={(event) => setTyped(event.target.value)}
+            className={`${fieldClass} text-[16px]`}
+          />
+        </Labelled>
+        <button
+          type="submit"
+          disabled={typed.length < 6}
+          className="min-h-10.5 rounded-md bg-lifted px-3 hover:bg-edge disabled:text-quiet"
+        >
+          Set
+        </button>
+        {hasPasscode && (
+          <button
+            type="button"
+            onClick={() => void save("")}
+            className="min-h-10.5 rounded-md bg-lifted px-3 hover:bg-edge"
+          >
+            None
+          </button>
+        )}
+      </form>
+      <p className="text-second">
+        {hasPasscode ? "One is set" : "None is set"}. It is asked for at /enter when the server listens on a
+        network address (--host); on this machine it is not.
+      </p>
+    </section>
+  );
+}

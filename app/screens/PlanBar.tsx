@@ -1,0 +1,95 @@
+import { Copy, Trash2 } from "lucide-react";
+import { useEffect, useState } from "react";
+import type { ScreenPlan } from "../../core/screens/plan.ts";
+import { newId } from "../ui/newId.ts";
+
+/** The plans by name: one is used, one is looked at; what every screen would become stands below before it is used. */
+export function PlanBar({
+  plans,
+  usedId,
+  shownId,
+  onShow,
+  onUse,
+  onSave,
+  onRemove,
+}: {
+  plans: readonly ScreenPlan[];
+  usedId: string;
+  shownId: string;
+  onShow: (planId: string) => void;
+  onUse: (planId: string) => void;
+  onSave: (plan: ScreenPlan) => Promise<boolean>;
+  onRemove: (planId: string) => Promise<boolean>;
+}) {
+  const shown = plans.find(({ id }) => id === shownId);
+  const [name, setName] = useState(shown?.name ?? "");
+  useEffect(() => setName(shown?.name ?? ""), [shown?.name]);
+  const copy = async () => {
+    if (!shown) return;
+    const id = newId().slice(0, 20);
+    if (await onSave({ ...shown, id, name: `${shown.name}, copy` })) onShow(id);
+  };
+  return (
+    <div className="flex shrink-0 flex-wrap items-center gap-2 border-b border-edge bg-raised px-5 py-2.5 text-[15px]">
+      <span className="text-second">Screen plan</span>
+      {plans.map((plan) => (
+        <button
+          key={plan.id}
+          type="button"
+          aria-pressed={plan.id === shownId}
+          onClick={() => onShow(plan.id)}
+          className={`min-h-9 rounded-full border-2 px-4 ${plan.id === shownId ? "border-act bg-act-ground" : "border-edge hover:border-edge-strong"} ${plan.id === usedId ? "font-bold" : ""}`}
+        >
+          {plan.name}
+          {plan.id === usedId && <span className="ml-2 text-[14px] font-normal text-second">in use</span>}
+        </button>
+      ))}
+      {shown && (
+        <>
+          <input
+            aria-label="Name of the plan"
+            value={name}
+            maxLength={60}
+            onChange={(event) => setName(event.target.value)}
+            onBlur={() =>
+              name.trim() !== "" && name !== shown.name && void onSave({ ...shown, name: name.trim() })
+            }
+            onKeyDown={(event) => event.key === "Enter" && event.currentTarget.blur()}
+            className="min-h-9 w-40 rounded-md border border-edge-strong bg-ground px-3"
+          />
+          <button
+            type="button"
+            aria-label="Copy this plan"
+            title="Copy this plan"
+            onClick={() => void copy()}
+            className={toolClass}
+          >
+            <Copy aria-hidden="true" className="size-4.5" />
+          </button>
+          <button
+            type="button"
+            aria-label="Delete this plan"
+            title="Delete this plan"
+            disabled={shown.id === usedId}
+            onClick={() => void onRemove(shown.id).then((done) => done && onShow(usedId))}
+            className={toolClass}
+          >
+            <Trash2 aria-hidden="true" className="size-4.5" />
+          </button>
+          {shown.id !== usedId && (
+            <button
+              type="button"
+              onClick={() => onUse(shown.id)}
+              className="ml-auto min-h-10 rounded-lg bg-next px-4 font-bold text-on-bright hover:brightness-110"
+            >
+              Switch all screens to “{shown.name}”
+            </button>
+          )}
+        </>
+      )}
+    </div>
+  );
+}
+
+const toolClass =
+  "grid size-9 place-content-center rounded-md bg-lifted hover:bg-edge disabled:text-quiet disabled:hover:bg-lifted";

@@ -1,0 +1,153 @@
+import { Plus } from "lucide-react";
+import { useMemo, useState } from "react";
+import { type Output, outputSchema, type ScreenPlan } from "../../core/screens/plan.ts";
+import { stateUnderPlan } from "../../core/screens/preview.ts";
+import { TEST_PICTURES, type TestPictureName } from "../../core/screens/testPicture.ts";
+import { useDesk, useDeskStore, useDrawing, useServerTime } from "../desk/deskContext.ts";
+import { NoticeBar } from "../desk/NoticeBar.tsx";
+import { useDeskData } from "../desk/useDeskData.ts";
+import { newId } from "../ui/newId.ts";
+import { Access } from "./Access.tsx";
+import { PlanBar } from "./PlanBar.tsx";
+import { ScreenCard } from "./ScreenCard.tsx";
+import { ScreenEditor } from "./ScreenEditor.tsx";
+import { saveScreens } from "./saveScreens.ts";
+
+const TEST_NAMES: Readonly<Record<TestPictureName, string>> = {
+  bars: "Bars",
+  grid: "Grid",
+  ramp: "Ramp",
+  safe: "Safe areas",
+  identify: "Identify",
+};
+
+/** Every screen: what it is, how it does, what it shows, and what it would show under another plan. */
+export function ScreensView() {
+  const desk = useDesk();
+  const store = useDeskStore();
+  const drawing = useDrawing();
+  const { outfits } = useDeskData();
+  const nowMs = useServerTime(500);
+  const { outputs, plans, state } = desk;
+  const [chosenId, setChosenId] = useState<string | null>(outputs[0]?.id ?? null);
+  const [planId, setPlanId] = useState(state.plan.id);
+  const chosen = outputs.find(({ id }) => id === chosenId) ?? outputs[0];
+  const plan = plans.find(({ id }) => id === planId) ?? plans.find(({ id }) => id === state.plan.id);
+  const isOther = plan !== undefined && plan.id !== state.plan.id;
+  const would = useMemo(
+    () => (plan && isOther ? stateUnderPlan(state, plan, store.now()) : undefined),
+    [state, plan, isOther, store],
+  );
+  const testing = Object.keys(state.tests).filter((id) => outputs.some((output) => output.id === id));
+
+  const add = async () => {
+    const id = newId().slice(0, 20);
+    const number = outputs.length + 1;
+    const output = outputSchema.parse({
+      id,
+      name: `Screen ${number}`,
+      widthPx: 1920,
+      heightPx: 1080,
+      backdrop: "opaque",
+      frameRate: "60",
+      signal: "picture",
+      sound: false,
+      program: false,
+    });
+    if (await saveScreens(store, { kind: "saveOutput", output })) setChosenId(id);
+  };
+  const savePlan = (next: ScreenPlan) => saveScreens(store, { kind: "savePlan", plan: next });
+  const test = (picture: TestPictureName | null, outputIds: string[] | null) =>
+    store.press({ kind: "test", picture, outputIds });
+
+  return (
+    <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_400px]">
+      <main aria-label="Screens" className="relative flex min-h-0 flex-col">
+        <PlanBar
+          plans={plans}
+          usedId={state.plan.id}
+          shownId={plan?.id ?? ""}
+          onShow={setPlanId}
+          onUse={(id) => store.press({ kind: "switchPlan", planId: id, builtOn: state.airRevision })}
+          onSave={savePlan}
+          onRemove={(id) => saveScreens(store, { kind: "removePlan", planId: id })}
+        />
+        <div className="flex shrink-0 flex-wrap items-center gap-2 border-b border-edge px-5 py-2 text-[15px]">
+          <span className="text-second">Test picture</span>
+          {TEST_PICTURES.map((name) => (
+            <button
+              key={name}
+              type="button"
+              aria-pressed={testing.length > 0 && testing.every((id) => state.tests[id]?.picture === name)}
+              onClick={() => test(name, null)}
+              className="min-h-9 rounded-md bg-lifted px-3 hover:bg-edge aria-pressed:bg-act-ground aria-pressed:text-act"
+            >
+              {TEST_NAMES[name]}
+            </button>
+          ))}
+          <span className="text-second">on all</span>
+          {testing.length > 0 && (
+            <span role="alert" className="ml-auto flex items-center gap-3 font-semibold text-attention">
+              <span aria-hidden="true" className="hatched size-5 rounded" />
+              {testing.length} {testing.length === 1 ? "screen shows" : "screens show"} a test picture
+              <button
+                type="button"
+                onClick={() => test(null, null)}
+                className="min-h-9 rounded-md bg-attention px-3 text-on-bright"
+              >
+                Take them away
+              </button>
+            </span>
+          )}
+        </div>
+        {/* biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls must be reached by keys */}
+        <div tabIndex={0} className="min-h-0 flex-1 overflow-y-auto px-5 py-4">
+          <div className="grid grid-cols-[repeat(auto-fill,minmax(360px,1fr))] gap-4">
+            {outputs.map((output, index) => (
+              <ScreenCard
+                key={output.id}
+                number={index + 1}
+                output={output}
+                isChosen={output.id === chosen?.id}
+                health={desk.screens.find(({ outputId }) => outputId === output.id)}
+                nowMs={nowMs}
+                state={state}
+                would={would}
+                plan={plan}
+                outfits={outfits}
+                drawing={drawing}
+                onChoose={() => setChosenId(output.id)}
+                onPlan={savePlan}
+                onTest={(picture) => test(picture, [output.id])}
+              />
+            ))}
+            <button
+              type="button"
+              onClick={() => void add()}
+              className="flex min-h-40 items-center justify-center gap-2 rounded-lg border-2 border-dashed border-edge text-[16px] text-second hover:border-act hover:text-paper"
+            >
+              <Plus aria-hidden="true" className="size-5" /> Another screen
+            </button>
+          </div>
+        </div>
+        <NoticeBar />
+      </main>
+      <aside
+        aria-label="The chosen screen"
+        // biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls must be reached by keys
+        tabIndex={0}
+        className="min-h-0 overflow-y-auto border-l border-edge bg-raised px-5 py-4"
+      >
+        {chosen && (
+          <ScreenEditor
+            key={chosen.id}
+            output={chosen}
+            onSave={(output: Output) => void saveScreens(store, { kind: "saveOutput", output })}
+            onRemove={() => void saveScreens(store, { kind: "removeOutput", outputId: chosen.id })}
+          />
+        )}
+        <Access />
+      </aside>
+    </div>
+  );
+}

@@ -1,0 +1,106 @@
+import type { Output } from "../../core/screens/plan.ts";
+import { type TestPictureName, testPicture } from "../../core/screens/testPicture.ts";
+
+const SVG = "http://www.w3.org/2000/svg";
+/** A flash of two frames and a tick each second, to hear and see whether picture and sound come together. */
+const TURN_MS = 1_000;
+
+/** Draws a test picture over all of an element, or takes it away. */
+export function drawTestPicture(
+  cover: HTMLElement,
+  output: Output,
+  name: TestPictureName | null,
+  number: number,
+): void {
+  const key = name === null ? "" : `${name} ${number} ${output.name} ${output.widthPx} ${output.heightPx}`;
+  if (cover.dataset.shows === key) return;
+  cover.dataset.shows = key;
+  cover.replaceChildren();
+  if (name === null) return;
+  const svg = document.createElementNS(SVG, "svg");
+  set(svg, { viewBox: `0 0 ${output.widthPx} ${output.heightPx}`, width: "100%", height: "100%" });
+  svg.setAttribute("shape-rendering", "crispEdges");
+  svg.style.display = "block";
+  for (const shape of testPicture(output, name, number)) {
+    switch (shape.kind) {
+      case "rect":
+        svg.append(
+          make("rect", {
+            x: shape.x,
+            y: shape.y,
+            width: shape.width,
+            height: shape.height,
+            fill: shape.fill,
+            ...(shape.stroke && { stroke: shape.stroke, "stroke-width": shape.strokePx ?? 1 }),
+          }),
+        );
+        break;
+      case "circle":
+        svg.append(
+          make("circle", {
+            cx: shape.x,
+            cy: shape.y,
+            r: shape.r,
+            fill: "none",
+            stroke: shape.stroke,
+            "stroke-width": shape.strokePx,
+            "shape-rendering": "auto",
+          }),
+        );
+        break;
+      case "text": {
+        const words = make("text", {
+          x: shape.x,
+          y: shape.y,
+          fill: shape.fill,
+          "font-size": shape.sizePx,
+          "font-family": "Atkinson Hyperlegible Next, sans-serif",
+          "font-weight": 700,
+          "text-anchor": "middle",
+          "dominant-baseline": "central",
+        });
+        words.textContent = shape.words;
+        svg.append(words);
+        break;
+      }
+      case "mark": {
+        const hand = make("line", {
+          x1: shape.x,
+          y1: shape.y,
+          x2: shape.x,
+          y2: shape.y - shape.r,
+          stroke: "#ffffff",
+          "stroke-width": Math.max(2, shape.r / 8),
+          "shape-rendering": "auto",
+        });
+        hand.style.transformOrigin = `${shape.x}px ${shape.y}px`;
+        hand.animate([{ transform: "rotate(0deg)" }, { transform: "rotate(360deg)" }], {
+          duration: TURN_MS,
+          iterations: Number.POSITIVE_INFINITY,
+        });
+        svg.append(
+          make("circle", {
+            cx: shape.x,
+            cy: shape.y,
+            r: shape.r,
+            fill: "#000000",
+            stroke: "#ffffff",
+            "stroke-width": 2,
+          }),
+          hand,
+        );
+      }
+    }
+  }
+  cover.append(svg);
+}
+
+function make(name: string, attributes: Readonly<Record<string, string | number>>): SVGElement {
+  const element = document.createElementNS(SVG, name);
+  set(element, attributes);
+  return element;
+}
+
+function set(element: SVGElement, attributes: Readonly<Record<string, string | number>>): void {
+  for (const [key, value] of Object.entries(attributes)) element.setAttribute(key, String(value));
+}

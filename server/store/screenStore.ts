@@ -1,0 +1,111 @@
+import { z } from "zod";
+import { type Output, outputSchema, type ScreenPlan, screenPlanSchema } from "../../core/screens/plan.ts";
+import type { Db } from "./database.ts";
+
+export const MOST_OUTPUTS = 24;
+export const MOST_PLANS = 24;
+
+/** What can be done to screens and plans, besides switching. */
+export const screensEditSchema = z.discriminatedUnion("kind", [
+  z.strictObject({ kind: z.literal("saveOutput"), output: outputSchema }),
+  z.strictObject({ kind: z.literal("removeOutput"), outputId: z.string().max(60) }),
+  z.strictObject({ kind: z.literal("savePlan"), plan: screenPlanSchema }),
+  z.strictObject({ kind: z.literal("removePlan"), planId: z.string().max(60) }),
+]);
+export type ScreensEdit = z.infer<typeof screensEditSchema>;
+
+/** The screens of a show and the plans for them: rows, with a copy in memory. */
+export class ScreenStore {
+  readonly #db: Db;
+  readonly #showId: string;
+  #outputs: readonly Output[] = [];
+  #plans: readonly ScreenPlan[] = [];
+  readonly #listeners = new Set<() => void>();
+
+  constructor(db: Db, showId: string) {
+    this.#db = db;
+    this.#showId = showId;
+  }
+
+  async load(): Promise<void> {
+    const outputs = await this.#db
+      .selectFrom("output")
+      .select("doc")
+      .where("show_id", "=", this.#showId)
+      .orderBy("rank")
+      .execute();
+    const plans = await this.#db
+      .selectFrom("screen_plan")
+      .select("doc")
+      .where("show_id", "=", this.#showId)
+      .orderBy("rank")
+      .execute();
+    this.#outputs = outputs.map(({ doc }) => outputSchema.parse(JSON.parse(doc)));
+    this.#plans = plans.map(({ doc }) => screenPlanSchema.parse(JSON.parse(doc)));
+  }
+
+  get outputs(): readonly Output[] {
+    return this.#outputs;
+  }
+
+  get plans(): readonly ScreenPlan[] {
+    return this.#plans;
+  }
+
+  onChange(listener: () => void): void {
+    this.#listeners.add(listener);
+  }
+
+  /** @returns a sentence when it cannot be done */
+  async edit(edit: ScreensEdit): Promise<string | undefined> {
+    switch (edit.kind) {
+      case "saveOutput": {
+        const { output } = edit;
+        const isNew = !this.#outputs.some(({ id }) => id === output.id);
+        if (isNew && this.#outputs.length >= MOST_OUTPUTS)
+          return `There are ${MOST_OUTPUTS} screens, which is the most. Nothing was added; take one away first.`;
+        await this.#save("output", output, this.#outputs);
+        break;
+      }
+      case "removeOutput":
+        await this.#db
+          .deleteFrom("output")
+          .where("show_id", "=", this.#showId)
+          .where("id", "=", edit.outputId)
+          .execute();
+        break;
+      case "savePlan": {
+        const isNew = !this.#plans.some(({ id }) => id === edit.plan.id);
+        if (isNew && this.#plans.length >= MOST_PLANS)
+          return `There are ${MOST_PLANS} plans, which is the most. Nothing was added; take one away first.`;
+        await this.#save("screen_plan", edit.plan, this.#plans);
+        break;
+      }
+      case "removePlan":
+        if (this.#plans.length === 1)
+          return "The last plan stays: the screens need one. Nothing was changed.";
+        await this.#db
+          .deleteFrom("screen_plan")
+          .where("show_id", "=", this.#showId)
+          .where("id", "=", edit.planId)
+          .execute();
+    }
+    await this.load();
+    for (const listener of this.#listeners) listener();
+    return undefined;
+  }
+
+  async #save(
+    table: "output" | "screen_plan",
+    document: { readonly id: string },
+    known: readonly { readonly id: string }[],
+  ): Promise<void> {
+    const at = known.findIndex(({ id }) => id === document.id);
+    const doc = JSON.stringify(document);
+    await this.#db
+      .insertInto(table)
+      .values({ id: document.id, show_id: this.#showId, rank: at < 0 ? known.length : at, doc })
+      .onConflict((oc) => oc.columns(["show_id", "id"]).doUpdateSet({ doc }))
+      .execute();
+  }
+}
