@@ -5,7 +5,7 @@ import { expect, openDesk, test } from "./support/show.ts";
 const TAGS = ["wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa", "best-practice"];
 
 test("no view has a fault that axe-core finds", async ({ page, show, emptyShow, openOutput }) => {
-  // Sixteen views, each looked through as a whole.
+  // Eighteen views, each looked through as a whole.
   test.setTimeout(240_000);
   const check = async (what: string, on = page) => {
     const { violations } = await new AxeBuilder({ page: on }).withTags(TAGS).analyze();
@@ -39,6 +39,13 @@ test("no view has a fault that axe-core finds", async ({ page, show, emptyShow, 
   await check("songs");
   await openDesk(page, show, "texts");
   await check("texts");
+  await openDesk(page, show, "screens");
+  await expect(page.getByRole("img", { name: /^Code with the link/ })).toBeVisible();
+  await check("screens");
+  const watch = await page.getByRole("link", { name: "Open the multi-view" }).getAttribute("href");
+  await page.goto(`${show.base}${watch}`);
+  await expect(page.getByRole("heading", { name: /Loft wall/ })).toBeVisible();
+  await check("multi-view");
   await openDesk(page, show, "prepare");
   await page.keyboard.press("n");
   await page.keyboard.insertText("Ilse Tarrow\tnet mender\nOdhran Vael\tharbour pilot");

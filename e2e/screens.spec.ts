@@ -41,7 +41,7 @@ test("bars on every output with one press, in the colours of the standard, and a
   // The air goes on beneath; the run view says why nobody sees it.
   await goTo(page, "Run");
   await expect(page.getByText("test pictures are on")).toBeVisible();
-  await page.getByRole("button", { name: "Off" }).click();
+  await page.getByRole("button", { name: "Off", exact: true }).click();
   await expect(output(wall)).toHaveAttribute("data-test", "");
   expect(brightness(await shoot(stream))).toBe(0);
 });

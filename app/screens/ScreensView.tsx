@@ -72,8 +72,8 @@ export function ScreensView() {
           onSave={savePlan}
           onRemove={(id) => saveScreens(store, { kind: "removePlan", planId: id })}
         />
-        <div className="flex shrink-0 flex-wrap items-center gap-2 border-b border-edge px-5 py-2 text-[15px]">
-          <span className="text-second">Test picture</span>
+        <div className="flex min-h-13 shrink-0 items-center gap-2 border-b border-edge px-5 py-2 text-[15px] whitespace-nowrap">
+          <span className="text-second">Test all</span>
           {TEST_PICTURES.map((name) => (
             <button
               key={name}
@@ -85,7 +85,6 @@ export function ScreensView() {
               {TEST_NAMES[name]}
             </button>
           ))}
-          <span className="text-second">on all</span>
           {testing.length > 0 && (
             <span role="alert" className="ml-auto flex items-center gap-3 font-semibold text-attention">
               <span aria-hidden="true" className="hatched size-5 rounded" />
@@ -95,7 +94,7 @@ export function ScreensView() {
                 onClick={() => test(null, null)}
                 className="min-h-9 rounded-md bg-attention px-3 text-on-bright"
               >
-                Take them away
+                Off
               </button>
             </span>
           )}

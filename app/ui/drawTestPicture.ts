@@ -2,7 +2,6 @@ import type { Output } from "../../core/screens/plan.ts";
 import { type TestPictureName, testPicture } from "../../core/screens/testPicture.ts";
 
 const SVG = "http://www.w3.org/2000/svg";
-/** A flash of two frames and a tick each second, to hear and see whether picture and sound come together. */
 const TURN_MS = 1_000;
 
 /** Draws a test picture over all of an element, or takes it away. */
@@ -18,7 +17,12 @@ export function drawTestPicture(
   cover.replaceChildren();
   if (name === null) return;
   const svg = document.createElementNS(SVG, "svg");
-  set(svg, { viewBox: `0 0 ${output.widthPx} ${output.heightPx}`, width: "100%", height: "100%" });
+  set(svg, {
+    viewBox: `0 0 ${output.widthPx} ${output.heightPx}`,
+    width: "100%",
+    height: "100%",
+    preserveAspectRatio: "none",
+  });
   svg.setAttribute("shape-rendering", "crispEdges");
   svg.style.display = "block";
   for (const shape of testPicture(output, name, number)) {
