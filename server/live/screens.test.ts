@@ -1,0 +1,145 @@
+import { afterAll, beforeAll, describe, expect, test } from "vitest";
+import { type Output, outputSchema } from "../../core/screens/plan.ts";
+import { MOST_OUTPUTS } from "../store/screenStore.ts";
+import { type OpenShow, openShow, TestWindow } from "../test-support/openShow.ts";
+import { Pairing } from "./pairing.ts";
+
+let show: OpenShow;
+beforeAll(async () => {
+  show = await openShow(":memory:");
+});
+afterAll(() => show.close());
+
+const output = (id: string, more: Partial<Output> = {}): Output =>
+  outputSchema.parse({
+    id,
+    name: `Screen ${id}`,
+    widthPx: 1280,
+    heightPx: 720,
+    backdrop: "opaque",
+    frameRate: "60",
+    signal: "picture",
+    sound: false,
+    program: false,
+    ...more,
+  });
+
+describe("screens and plans", () => {
+  test("a new screen has a link and a place in every plan, and the air shows it at once", async () => {
+    const { screens, links, host, editScreens } = show.services;
+    expect(await editScreens({ kind: "saveOutput", output: output("door") })).toBeUndefined();
+    expect(links.find(links.tokenOfOutput("door"))).toMatchObject({ kind: "output", outputId: "door" });
+    for (const plan of screens.plans) expect(plan.outputs.door?.layerIds.length).toBeGreaterThan(0);
+    expect(host.state.plan.outputs.door).toEqual(screens.plans[0]?.outputs.door);
+  });
+
+  test("windows are told of a change, and one whose link was renewed or taken away is shut out", async () => {
+    const { links, editScreens } = show.services;
+    const window = new TestWindow(show.port);
+    await window.join(links.tokenOfOutput("door"), "door-window-1");
+    await window.until("welcome");
+    await editScreens({ kind: "saveOutput", output: output("door", { name: "Quay door" }) });
+    const told = await window.until("setUp", ({ outputs }) =>
+      outputs.some(({ name }) => name === "Quay door"),
+    );
+    expect(told.plans.length).toBeGreaterThan(1);
+    await links.renew("door");
+    expect(await window.untilClosed()).toBe(4401);
+
+    const second = new TestWindow(show.port);
+    await second.join(links.tokenOfOutput("door"), "door-window-2");
+    await second.until("welcome");
+    await editScreens({ kind: "removeOutput", outputId: "door" });
+    expect(await second.untilClosed()).toBe(4401);
+    expect(() => links.tokenOfOutput("door")).toThrow(/door/);
+  });
+
+  test("who watches sees events and screens, and is refused every command", async () => {
+    const { links, host } = show.services;
+    const window = new TestWindow(show.port);
+    await window.join(links.watchToken, "watching-window");
+    await window.until("rundown");
+    await window.until("screens");
+    const seq = host.state.seq;
+    window.send({
+      kind: "command",
+      command: { kind: "clearEverything", id: "clear-everything", how: "cut" },
+    });
+    await window.until("fault");
+    expect(host.state.seq).toBe(seq);
+    window.socket.terminate();
+  });
+
+  test("the plan in use and the last plan stay; a changed plan in use is used as it is now", async () => {
+    const { screens, host, editScreens } = show.services;
+    expect(await editScreens({ kind: "removePlan", planId: host.state.plan.id })).toMatch(/in use/);
+    const plan = screens.plans.find(({ id }) => id === host.state.plan.id);
+    if (!plan) throw new Error("the plan in use is a row");
+    const changed = {
+      ...plan,
+      outputs: { ...plan.outputs, wall: { outfitId: "band", layerIds: ["words"] } },
+    };
+    await editScreens({ kind: "savePlan", plan: changed });
+    expect(host.state.plan).toEqual(changed);
+    expect(host.state.planBefore?.plan).toEqual(plan);
+    // A plan may name a screen that is gone: nothing comes of it.
+    await editScreens({
+      kind: "savePlan",
+      plan: { ...changed, outputs: { ...changed.outputs, gone: { outfitId: "band", layerIds: [] } } },
+    });
+    expect(host.state.plan.outputs.gone).toBeDefined();
+  });
+
+  test("sizes that no screen has are refused, and there is an end to how many there may be", async () => {
+    for (const size of [0, 15, 16_001, 1.5])
+      expect(outputSchema.safeParse({ ...output("x"), widthPx: size }).success).toBe(false);
+    for (const size of [16, 16_000])
+      expect(outputSchema.safeParse({ ...output("x"), widthPx: size }).success).toBe(true);
+    const { screens, editScreens } = show.services;
+    for (let i = screens.outputs.length; i < MOST_OUTPUTS; i++)
+      await editScreens({ kind: "saveOutput", output: output(`many-${i}`) });
+    expect(await editScreens({ kind: "saveOutput", output: output("one-more") })).toMatch(
+      /which is the most/,
+    );
+    expect(screens.outputs).toHaveLength(MOST_OUTPUTS);
+  });
+});
+
+describe("ways in", () => {
+  test("a short code works once, for ten minutes, and cannot be guessed at length", () => {
+    let nowMs = 0;
+    const pairing = new Pairing(() => nowMs);
+    const code = pairing.codeFor("wall");
+    expect(code).toMatch(/^\d{6}$/);
+    const newer = pairing.codeFor("wall");
+    expect(pairing.redeem(code === newer ? "" : code)).toBeUndefined();
+    expect(pairing.redeem(newer)).toBe("wall");
+    expect(pairing.redeem(newer)).toBeUndefined();
+    const late = pairing.codeFor("wall");
+    nowMs = 10 * 60_000 + 1;
+    expect(pairing.redeem(late)).toBeUndefined();
+    const good = pairing.codeFor("stream");
+    for (let i = 0; i < 30; i++) pairing.redeem("none");
+    expect(pairing.redeem(good)).toBe("tooMany");
+    nowMs += 60_000;
+    expect(pairing.redeem(good)).toBe("stream");
+  });
+
+  test("a passcode is kept as a salted hash, and matches itself alone", async () => {
+    const { passcode } = show.services;
+    expect(await passcode.matches("")).toBe(false);
+    await passcode.set("lamp-quay-7");
+    const first = (await show.db.selectFrom("show").select("passcode_hash").executeTakeFirstOrThrow())
+      .passcode_hash;
+    expect(first).not.toContain("lamp");
+    expect(await passcode.matches("lamp-quay-7")).toBe(true);
+    expect(await passcode.matches("lamp-quay-8")).toBe(false);
+    await passcode.set("lamp-quay-7");
+    const second = (await show.db.selectFrom("show").select("passcode_hash").executeTakeFirstOrThrow())
+      .passcode_hash;
+    expect(second).not.toBe(first);
+    await passcode.set("");
+    expect(passcode.isSet).toBe(false);
+    expect(await passcode.matches("lamp-quay-7")).toBe(false);
+  });
+});
