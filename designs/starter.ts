@@ -21,6 +21,8 @@ export interface StarterOutfit {
   readonly id: string;
   readonly name: string;
   readonly linesPerSlide: number;
+  /** Outfits that stand in for it on screens of their shape. */
+  readonly variants?: readonly string[];
   /** For each field set it shows, the one it wears and after it those a page may choose. */
   readonly templates: readonly Template[];
 }
@@ -30,6 +32,7 @@ const OUTFITS = {
     id: "full",
     name: "Full words",
     linesPerSlide: 4,
+    variants: ["porch", "ribbon"],
     templates: [...WALL_TEMPLATES, ...TWO_LANGUAGES.full],
   },
   band: {

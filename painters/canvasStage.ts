@@ -19,6 +19,8 @@ export interface CanvasStageParts {
   readonly scale: number;
   readonly widthPx: number;
   readonly heightPx: number;
+  /** Gives plates that are painted already; without it each is painted for every drawing. */
+  readonly painted?: (plate: Plate) => CanvasImageSource;
   /** The program picture, for what is squeezed into a window; none leaves the window clear. */
   readonly program?: CanvasImageSource;
 }
@@ -90,7 +92,7 @@ function drawPlate(
   const { plate, pose, cornerPx } = placement;
   const bounds = boundsOf(placement);
   const { scale } = parts;
-  const painted = paintPlate(plate, parts);
+  const painted = parts.painted?.(plate) ?? paintPlate(plate, parts);
   const center = { x: bounds.x + bounds.width / 2, y: bounds.y + bounds.height / 2 };
   context.setTransform(...multiply(within, poseMatrix(pose, center)));
   context.globalAlpha = opacity;
@@ -198,16 +200,21 @@ export function fillAndKey(picture: Uint8ClampedArray): {
   readonly fill: Uint8ClampedArray;
   readonly key: Uint8ClampedArray;
 } {
-  const fill = new Uint8ClampedArray(picture.length);
+  const fill = toStraightFill(new Uint8ClampedArray(picture));
   const key = new Uint8ClampedArray(picture.length);
   for (let i = 0; i < picture.length; i += 4) {
     const alpha = picture[i + 3] as number;
-    for (let channel = 0; channel < 3; channel++) {
-      fill[i + channel] = alpha === 0 ? 0 : (picture[i + channel] as number);
-      key[i + channel] = alpha;
-    }
-    fill[i + 3] = 255;
+    for (let channel = 0; channel < 3; channel++) key[i + channel] = alpha;
     key[i + 3] = 255;
   }
   return { fill, key };
+}
+
+/** Makes a picture its own straight fill: its colours opaque, black where nothing is. @param rgba straight alpha, changed */
+export function toStraightFill(rgba: Uint8ClampedArray): Uint8ClampedArray {
+  for (let i = 0; i < rgba.length; i += 4) {
+    if (rgba[i + 3] === 0) rgba.fill(0, i, i + 3);
+    rgba[i + 3] = 255;
+  }
+  return rgba;
 }

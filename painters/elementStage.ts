@@ -4,6 +4,7 @@ import type { ClipShape } from "../core/scene/part.ts";
 import type { Placement } from "../core/screens/placements.ts";
 import { boundsOf, clipOf, isAtRest, opacityOf } from "./geometry.ts";
 import type { PlateCache } from "./plateCache.ts";
+import type { Stage } from "./stage.ts";
 import { type VideoMaker, VideoPlate } from "./videoPlate.ts";
 
 interface Shown {
@@ -31,7 +32,7 @@ export interface StageParts {
  * Composes plates as stacked elements: each plate is a canvas that the compositor moves, fades and clips. What
  * does not move costs nothing.
  */
-export class ElementStage {
+export class ElementStage implements Stage {
   readonly #root: HTMLElement;
   readonly #parts: StageParts;
   readonly #css: (outputPx: number) => string;

@@ -1,4 +1,5 @@
 import { type ChromaKey, prepareKey } from "../core/picture/chromaKey.ts";
+import { hasGpu } from "./hasGpu.ts";
 
 /** Something that draws a clip's present frame onto a canvas, cut out. */
 export interface FrameKeyer {
@@ -6,9 +7,6 @@ export interface FrameKeyer {
   draw(video: HTMLVideoElement): Promise<void>;
   discard(): void;
 }
-
-/** Software renderers are slower at this than a worker, and hold up the page. */
-const SOFTWARE = /swiftshader|llvmpipe|softpipe|software/i;
 
 const VERTEX = `#version 300 es
 in vec2 corner;
@@ -45,8 +43,8 @@ void main() {
 
 /** @returns undefined where there is no real GPU */
 export function createGpuKeyer(canvas: HTMLCanvasElement, settings: ChromaKey): FrameKeyer | undefined {
-  // A canvas has one kind of context for good: the renderer is looked at on another one.
-  if (SOFTWARE.test(rendererName())) return undefined;
+  // Software renderers are slower at this than a worker, and hold up the page.
+  if (!hasGpu()) return undefined;
   const gl = canvas.getContext("webgl2", { premultipliedAlpha: true, alpha: true });
   if (!gl) return undefined;
   const program = gl.createProgram();
@@ -91,13 +89,4 @@ export function createGpuKeyer(canvas: HTMLCanvasElement, settings: ChromaKey): 
     },
     discard: () => gl.getExtension("WEBGL_lose_context")?.loseContext(),
   };
-}
-
-function rendererName(): string {
-  const gl = document.createElement("canvas").getContext("webgl2");
-  if (!gl) return "software";
-  const debug = gl.getExtension("WEBGL_debug_renderer_info");
-  const name = String(gl.getParameter(debug ? debug.UNMASKED_RENDERER_WEBGL : gl.RENDERER));
-  gl.getExtension("WEBGL_lose_context")?.loseContext();
-  return name;
 }

@@ -23,7 +23,7 @@ const IDLE_SMALL_COPIES = 3;
  * the idle ones least lately used are dropped when they hold more than a fixed number of bytes.
  */
 export class PlateCache {
-  readonly #kit: PaintKit;
+  readonly kit: PaintKit;
   readonly #scale: number;
   readonly #signal: Signal;
   readonly #entries = new Map<string, Entry>();
@@ -31,7 +31,7 @@ export class PlateCache {
   coldPaints = 0;
 
   constructor(kit: PaintKit, scale: number, signal: Signal = "fill") {
-    this.#kit = kit;
+    this.kit = kit;
     this.#scale = scale;
     this.#signal = signal;
   }
@@ -106,7 +106,7 @@ export class PlateCache {
     const context = canvas.getContext("2d", { willReadFrequently: picture.blurPx !== undefined });
     if (!context) throw new Error(`No 2D context for a plate of ${canvas.width}×${canvas.height}`);
     context.clearRect(0, 0, canvas.width, canvas.height);
-    paintPicture(context as Canvas2D, picture, this.#scale, this.#kit, this.#signal);
+    paintPicture(context as Canvas2D, picture, this.#scale, this.kit, this.#signal);
   }
 }
 

@@ -1,6 +1,6 @@
 import type { Timeline } from "../core/screens/compose.ts";
 import { placementsAt, stillUntil } from "../core/screens/placements.ts";
-import type { ElementStage } from "./elementStage.ts";
+import type { Stage } from "./stage.ts";
 
 /** Times of one drawn frame. */
 export interface FrameReport {
@@ -17,7 +17,7 @@ const LONGEST_SLEEP_MS = 60_000;
 
 /** Draws a timeline by the server's clock: every frame while something moves, not at all while nothing does. */
 export class StageLoop {
-  readonly #stage: ElementStage;
+  readonly #stage: Stage;
   readonly #now: () => number;
   readonly #onFrame: (report: FrameReport) => void;
   readonly #minIntervalMs: number;
@@ -30,7 +30,7 @@ export class StageLoop {
 
   /** @param now server time in ms */
   constructor(
-    stage: ElementStage,
+    stage: Stage,
     output: { readonly widthPx: number; readonly heightPx: number },
     now: () => number,
     onFrame: (report: FrameReport) => void = () => {},

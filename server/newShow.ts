@@ -1,6 +1,6 @@
 import { HARBOUR_LAMP } from "../designs/houseStyles.ts";
 import type { Seed } from "../designs/seed.ts";
-import { STARTER_LAYERS, STARTER_OUTFITS, STARTER_OUTPUTS, STARTER_PLAN } from "../designs/starter.ts";
+import { ALL_OUTFITS, STARTER_LAYERS, STARTER_OUTPUTS, STARTER_PLAN } from "../designs/starter.ts";
 
 /** A show with screens and designs and no cues yet, in this machine's time zone. */
 export function emptyShow(): Seed {
@@ -13,7 +13,7 @@ export function emptyShow(): Seed {
       plan: STARTER_PLAN,
       otherPlans: [],
       outputs: STARTER_OUTPUTS,
-      outfits: STARTER_OUTFITS,
+      outfits: ALL_OUTFITS,
       style: HARBOUR_LAMP,
       licence: "",
       timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone,

@@ -5,6 +5,7 @@ import { createContext } from "react-router";
 import type { Wardrobe } from "../core/rundown/compileContext.ts";
 import type { HouseStyle } from "../core/scene/houseStyle.ts";
 import type { Template } from "../core/scene/template.ts";
+import type { ScreenPlan } from "../core/screens/plan.ts";
 import { FALLBACK_FONTS } from "../core/text/fontList.ts";
 import { FIELD_SETS } from "../designs/fieldSets.ts";
 import type { Seed } from "../designs/seed.ts";
@@ -100,6 +101,15 @@ const SHIPPED_TEXTS = [
   { code: "rv1909", name: "Reina-Valera 1909", file: "rv1909.osis.xml.gz" },
 ];
 
+/** What of the plans decides which steps cues have. */
+const outfitsSeen = (plans: readonly ScreenPlan[]) =>
+  JSON.stringify(
+    plans.map(({ id, outputs }) => [
+      id,
+      Object.entries(outputs).map(([output, { outfitId }]) => [output, outfitId]),
+    ]),
+  );
+
 export async function openServices(db: Db, options: ServiceOptions): Promise<Services> {
   const { now, home, seed } = options;
   const contents = new ContentStore(db);
@@ -122,6 +132,8 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
   await fonts.load();
   const fallbackFonts = () => [...FALLBACK_FONTS, ...fonts.list().map(({ id }) => id)];
   const findMedia = (id: string) => media.find(id)?.hash;
+  const screens = new ScreenStore(db, showId);
+  await screens.load();
   const cueStore = new CueStore(db, showId);
   await cueStore.load();
   const rundown = new Rundown(cueStore, contents, {
@@ -131,10 +143,18 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
     fallbackFonts: fallbackFonts(),
     shaper,
     findMedia,
+    plans: screens.plans,
     scripture: scriptures,
     licence: show.licence,
   });
   media.onChange(() => rundown.setContext({ findMedia }));
+  let seen = outfitsSeen(screens.plans);
+  screens.onChange(() => {
+    const now = outfitsSeen(screens.plans);
+    if (now === seen) return;
+    seen = now;
+    rundown.setContext({ plans: screens.plans });
+  });
   let { licence } = show;
   let style = show.style.style;
   const wearStyle = async (wanted: HouseStyle) => {
@@ -152,8 +172,6 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
   }
   const passcode = new Passcode(db, showId);
   await passcode.load();
-  const screens = new ScreenStore(db, showId);
-  await screens.load();
   const readAgain = () => rundown.setContext({ scripture: scriptures }, ({ kind }) => kind === "reading");
   const host = await ShowHost.open(
     new AirLog(db, contents, showId),

@@ -1,7 +1,8 @@
+import { sameAnchor } from "../../core/rundown/anchor.ts";
 import type { PageContent } from "../../core/rundown/content.ts";
 import type { CueView } from "../../core/rundown/edits.ts";
 import { findNeighbour, findNext, type ReadyCue } from "../../core/rundown/next.ts";
-import { sameAnchor, stepsOf } from "../../core/rundown/steps.ts";
+import { stepsOf } from "../../core/rundown/steps.ts";
 import type { PinnedDocument } from "../../core/screens/dress.ts";
 import type { Output, ScreenPlan } from "../../core/screens/plan.ts";
 import type { Command } from "../../core/show/commands.ts";

@@ -35,6 +35,7 @@ export function deskCommands(store: DeskStore, go: (path: string) => void): read
     view("Go to Run", "/run"),
     view("Go to Songs", "/songs"),
     view("Go to Texts", "/texts"),
+    view("Go to Screens", "/screens"),
     view("Go to Looks", "/looks"),
     view("Go to Library", "/library"),
     view("Find and replace words in the rundown", "/prepare?panel=replace"),
@@ -44,6 +45,13 @@ export function deskCommands(store: DeskStore, go: (path: string) => void): read
     air("Take the next step", "Space", () => store.take("animated")),
     air("Cut to the next step", "X", () => store.take("cut")),
     air("Undo the last take", "U", () => store.press({ kind: "undoTake" })),
+    ...store
+      .getSnapshot()
+      .plans.map(({ id, name }, at) =>
+        air(`Switch to the screen plan “${name}”`, at < 9 ? `⇧${at + 1}` : "", () =>
+          store.press({ kind: "switchPlan", planId: id, builtOn: store.getSnapshot().state.airRevision }),
+        ),
+      ),
     desk("Arm the step after", "↓", () => store.armNeighbour(1, "step")),
     desk("Arm the cue after", "→", () => store.armNeighbour(1, "cue")),
     desk("Follow the script again", "Home", () => store.press({ kind: "disarm" })),

@@ -1,5 +1,6 @@
+import type { Anchor } from "../../core/rundown/anchor.ts";
 import type { PageContent } from "../../core/rundown/content.ts";
-import { type Anchor, stepsOf } from "../../core/rundown/steps.ts";
+import { stepsOf } from "../../core/rundown/steps.ts";
 import { foldWords } from "../../core/words/foldWords.ts";
 import { FIELD_SETS, PAGE_FIELD_SETS } from "../../designs/fieldSets.ts";
 import type { DeskCue, DeskSnapshot } from "../desk/deskStore.ts";

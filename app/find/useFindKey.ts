@@ -1,4 +1,5 @@
 import { useEffect } from "react";
+import { isTyping } from "../ui/isTyping.ts";
 
 /** F opens Find where nobody types; Ctrl+F everywhere. */
 export function useFindKey(open: () => void): void {
@@ -6,7 +7,7 @@ export function useFindKey(open: () => void): void {
     const onKeyDown = (event: KeyboardEvent) => {
       if (event.key.toLowerCase() !== "f" || event.altKey || event.shiftKey) return;
       const target = event.target as HTMLElement;
-      const typing = target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName);
+      const typing = isTyping(target);
       if (!event.ctrlKey && !event.metaKey && typing) return;
       event.preventDefault();
       open();

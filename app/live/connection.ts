@@ -48,6 +48,12 @@ export class Connection {
     return localNow() + this.#clock.offsetMs;
   }
 
+  /** How this machine's clock stands to the server's; null before the first answer. */
+  get clock(): { readonly offsetMs: number; readonly roundTripMs: number } | null {
+    const { offsetMs, best } = this.#clock;
+    return best && { offsetMs, roundTripMs: best.roundTripMs };
+  }
+
   /** @returns false when there is no connection to send on; nothing is kept for later */
   send(message: ClientMessage): boolean {
     if (this.#socket?.readyState !== WebSocket.OPEN) return false;

@@ -14,6 +14,20 @@ export class ShowCopy {
   primed: readonly Target[] = [];
   #buildId: string | undefined;
 
+  /** Begins with a show that was kept while the server is away; the first word of the server replaces it. */
+  learn(kept: {
+    readonly state: ShowState;
+    readonly outputs: readonly Output[];
+    readonly plans: readonly ScreenPlan[];
+    readonly documents: Readonly<Record<string, PinnedDocument>>;
+  }): void {
+    if (this.state) return;
+    for (const [hash, document] of Object.entries(kept.documents)) this.documents.set(hash, document);
+    this.state = kept.state;
+    this.outputs = kept.outputs;
+    this.plans = kept.plans;
+  }
+
   /**
    * Takes in a message.
    * @returns what has changed: "nothing" here, "documents" or "state"; "broken" when an event is missing and the

@@ -18,7 +18,7 @@ export function OutputWindow({
   const root = useRef<HTMLDivElement>(null);
   useEffect(() => {
     if (!root.current) return;
-    return runOutput(root.current, output, token, timeZone, overPicture || output.program);
+    return runOutput(root.current, output, token, timeZone, overPicture);
   }, [output, token, timeZone, overPicture]);
   const background =
     output.backdrop === "opaque" || output.signal !== "picture"

@@ -1,9 +1,9 @@
+import { wornIn } from "../../core/rundown/content.ts";
 import { composeTimeline, type Timeline } from "../../core/screens/compose.ts";
-import { cssOf, fittingMap, glassSize, IDENTITY, scaled } from "../../core/screens/fitting.ts";
 import { settledUntil } from "../../core/screens/placements.ts";
 import { canvasOf, type Output } from "../../core/screens/plan.ts";
-import { ElementStage } from "../../painters/elementStage.ts";
-import { PlateCache } from "../../painters/plateCache.ts";
+import { contentsOf } from "../../core/show/state.ts";
+import { hasGpu } from "../../painters/hasGpu.ts";
 import { type FrameReport, StageLoop } from "../../painters/stageLoop.ts";
 import { Connection } from "../live/connection.ts";
 import { Drawing } from "../live/drawing.ts";
@@ -11,25 +11,24 @@ import { primePlates } from "../live/primePlates.ts";
 import { ShowCopy } from "../live/showCopy.ts";
 import { drawTestPicture } from "../ui/drawTestPicture.ts";
 import { newId } from "../ui/newId.ts";
-import { makeProgramPicture } from "../ui/programPicture.ts";
+import { type Glass, makeGlass } from "./glass.ts";
+import { coverWith, findKeptShow, keepPage, keepShow } from "./standBy.ts";
+import { Ticks } from "./ticks.ts";
 
 const REPORT_MS = 500;
 const SOON_MS = 100;
 const RELOAD_FONTS_MS = 1_000;
+/** The show is kept for a start without the server once it has been quiet for this long. */
+const KEEP_AFTER_MS = 1_500;
 
 /** The stage for the window's present size. Another size means other plates. */
-interface Fitted {
-  readonly plates: PlateCache;
+interface Fitted extends Glass {
   readonly loop: StageLoop;
-  readonly stage: ElementStage;
-  readonly element: HTMLElement;
-  /** Lies over the picture; a test picture stands in it. */
-  readonly cover: HTMLElement;
 }
 
 /**
  * Runs an output in an element that fills the window: connects, draws by the server's clock, reports.
- * The picture stays as it is whatever happens to the server.
+ * The picture stays as it is whatever happens to the server; started without one, it shows its stand-by.
  * @returns a function that stops it
  */
 export function runOutput(
@@ -37,7 +36,7 @@ export function runOutput(
   outputAtStart: Output,
   token: string,
   timeZone: string,
-  hasProgram: boolean,
+  overPicture: boolean,
 ): () => void {
   let output = outputAtStart;
   const copy = new ShowCopy();
@@ -45,14 +44,19 @@ export function runOutput(
   let fitted: Fitted | undefined;
   let timeline: Timeline = { pieces: [] };
   let stopped = false;
+  let isWelcome = false;
   let retry: ReturnType<typeof setTimeout> | undefined;
+  let keeping: ReturnType<typeof setTimeout> | undefined;
   const tally = { firstFrameMs: 0, frames: 0, missed: 0, slowestMs: 0, paintedSeq: -1 };
+  const isGpu = hasGpu();
+  keepPage();
 
   const connection = new Connection(
     token,
     newId(),
     (message) => {
       const change = copy.hear(message);
+      if (message.kind === "welcome") isWelcome = true;
       if (message.kind === "documents")
         for (const document of Object.values(message.documents)) drawing?.look(document);
       if (change === "broken") connection.restart();
@@ -60,11 +64,14 @@ export function runOutput(
       else if (change === "prime") primeSoon();
       else if (message.kind === "setUp") setUpAnew();
       else if (change !== "nothing") update();
+      if (change === "state" && isWelcome) keepSoon();
     },
     (status) => {
       root.dataset.connection = status.kind;
+      if (status.kind === "lost" && !isWelcome) void standBy();
     },
   );
+  const ticks = new Ticks(() => connection.now());
 
   const onFrame = (report: FrameReport) => {
     tally.frames++;
@@ -94,80 +101,89 @@ export function runOutput(
   const update = () => {
     if (!copy.state || !drawing || !fitted) return;
     const number = copy.outputs.findIndex(({ id }) => id === output.id) + 1;
-    drawTestPicture(fitted.cover, output, copy.state.tests[output.id]?.picture ?? null, number);
-    root.dataset.test = copy.state.tests[output.id]?.picture ?? "";
+    const test = copy.state.tests[output.id]?.picture ?? null;
+    for (const cover of fitted.covers) {
+      coverWith(cover, null);
+      drawTestPicture(cover, output, test, number, () => connection.now());
+    }
+    ticks.set(test === "sync" && output.sound);
+    root.dataset.test = test ?? "";
     timeline = composeTimeline(copy.state, output, drawing.dress);
     fitted.loop.setTimeline(timeline);
     root.dataset.ready = "yes";
+  };
+
+  /** There has been no server since this window was opened. */
+  const standBy = async () => {
+    const { show } = output.standBy;
+    root.dataset.standBy = show;
+    if (output.standBy.show === "picture") {
+      for (const cover of fitted?.covers ?? []) coverWith(cover, output.standBy.file);
+      return;
+    }
+    const kept = show === "last" ? await findKeptShow(token) : undefined;
+    if (!kept || isWelcome) return;
+    copy.learn(kept);
+    for (const document of copy.documents.values()) drawing?.look(document);
+    update();
+  };
+
+  const keepSoon = () => {
+    clearTimeout(keeping);
+    keeping = setTimeout(() => {
+      const { state, outputs, plans } = copy;
+      if (!state) return;
+      const documents = Object.fromEntries(
+        [...contentsOf(state)].flatMap((hash) => {
+          const content = copy.documents.get(hash);
+          const needed = content?.kind === "page" ? [hash, ...wornIn(content), ...content.media] : [];
+          return needed.flatMap((each) => {
+            const document = copy.documents.get(each);
+            return document ? [[each, document] as const] : [];
+          });
+        }),
+      );
+      keepShow(token, { state, outputs, plans, documents }).catch((error) => console.warn(error));
+    }, KEEP_AFTER_MS);
   };
 
   let giveUpPriming = () => {};
   const primeSoon = () => {
     giveUpPriming();
     const { state, primed } = copy;
-    if (!state || !drawing || !fitted) return;
-    giveUpPriming = primePlates(primed, state, canvasOf(output), drawing.dress, fitted.plates, () => {
+    const { dress } = drawing ?? {};
+    if (!state || !dress || !fitted) return;
+    const onDone = () => {
       root.dataset.primed = primed
         .map(({ content, step }) => `${content.slice(0, 8)}/${step.occurrence}/${step.unit}`)
         .join(" ");
-    });
+    };
+    const endings = fitted.caches.map((plates) =>
+      primePlates(primed, state, canvasOf(output), dress, plates, onDone),
+    );
+    giveUpPriming = () => {
+      for (const end of endings) end();
+    };
   };
 
   const makeStage = () => {
     if (!drawing) return;
     fitted?.loop.stop();
     fitted?.element.remove();
-    const ratio = window.devicePixelRatio;
-    const windowWidthPx = Math.round(window.innerWidth * ratio);
-    const windowHeightPx = Math.round(window.innerHeight * ratio);
-    const glass = glassSize(output.widthPx, output.heightPx, output.fitting);
-    const scale = Math.min(windowWidthPx / glass.widthPx, windowHeightPx / glass.heightPx);
-    const css = (px: number) => `${px / ratio}px`;
-    const map = fittingMap(output.widthPx, output.heightPx, output.fitting) ?? IDENTITY;
-    const cssScale = scale / ratio;
-    const element = document.createElement("div");
-    Object.assign(element.style, {
-      position: "absolute",
-      overflow: "hidden",
-      width: css(output.widthPx * scale),
-      height: css(output.heightPx * scale),
-      left: css(Math.floor((windowWidthPx - glass.widthPx * scale) / 2)),
-      top: css(Math.floor((windowHeightPx - glass.heightPx * scale) / 2)),
-      transformOrigin: "0 0",
-      transform: cssOf(scaled(map, cssScale)),
-    });
-    // A part of a larger canvas is that canvas, moved.
-    const canvas = canvasOf(output);
-    const picture = document.createElement("div");
-    Object.assign(picture.style, {
-      position: "absolute",
-      width: css(canvas.widthPx * scale),
-      height: css(canvas.heightPx * scale),
-      left: css(-(output.region?.xPx ?? 0) * scale),
-      top: css(-(output.region?.yPx ?? 0) * scale),
-    });
-    const cover = document.createElement("div");
-    Object.assign(cover.style, { position: "absolute", inset: "0", zIndex: "2147483647" });
-    element.append(picture, cover);
-    root.append(element);
-    const isKey = output.signal === "key";
-    const plates = new PlateCache(drawing.kit, scale, isKey ? "key" : "fill");
-    const stage = new ElementStage(picture, {
-      plates,
-      scale,
-      pixelRatio: ratio,
-      isKey,
-      videos: drawing.videos(output.sound),
-      ...(hasProgram ? { makeProgram: makeProgramPicture } : {}),
-    });
-    const loop = new StageLoop(stage, canvas, () => connection.now(), onFrame);
-    fitted = { plates, loop, stage, element, cover };
+    const glass = makeGlass(root, output, drawing, overPicture || output.program);
+    const loop = new StageLoop(glass.stage, canvasOf(output), () => connection.now(), onFrame);
+    fitted = { ...glass, loop };
     update();
+    if (root.dataset.connection === "lost" && !isWelcome) void standBy();
     primeSoon();
   };
 
   const sendReport = () => {
     const ratio = window.devicePixelRatio;
+    const sum = (of: "coldPaints" | "bytes") =>
+      (fitted?.caches ?? []).reduce((total, cache) => total + cache[of], 0);
+    const sound = output.sound ? ticks.state : "off";
+    root.dataset.sound = sound;
     connection.send({
       kind: "painted",
       seq: Math.max(0, tally.paintedSeq),
@@ -175,10 +191,15 @@ export function runOutput(
       frames: tally.frames,
       missed: tally.missed,
       slowestMs: tally.slowestMs,
-      coldPaints: fitted?.plates.coldPaints ?? 0,
-      plateBytes: fitted?.plates.bytes ?? 0,
+      coldPaints: sum("coldPaints"),
+      plateBytes: sum("bytes"),
       widthPx: Math.round(window.innerWidth * ratio),
       heightPx: Math.round(window.innerHeight * ratio),
+      clock: connection.clock,
+      isHidden: document.hidden,
+      sound,
+      hasGpu: isGpu,
+      isSecure: window.isSecureContext,
     });
     tally.frames = 0;
     tally.missed = 0;
@@ -195,20 +216,30 @@ export function runOutput(
       return;
     }
     if (stopped) return;
-    drawing.shelf.onLoaded((file) => fitted?.plates.repaint(file));
+    drawing.shelf.onLoaded((file) => {
+      for (const cache of fitted?.caches ?? []) cache.repaint(file);
+    });
     drawing.onChange(update);
     makeStage();
   };
   void start();
 
   const reporting = setInterval(sendReport, REPORT_MS);
+  const onHidden = () => sendReport();
+  const toFullScreen = () => void document.documentElement.requestFullscreen?.().catch(() => undefined);
   window.addEventListener("resize", makeStage);
+  document.addEventListener("visibilitychange", onHidden);
+  root.addEventListener("dblclick", toFullScreen);
   return () => {
     stopped = true;
     clearTimeout(retry);
+    clearTimeout(keeping);
     clearInterval(reporting);
     giveUpPriming();
+    ticks.close();
     window.removeEventListener("resize", makeStage);
+    document.removeEventListener("visibilitychange", onHidden);
+    root.removeEventListener("dblclick", toFullScreen);
     fitted?.loop.stop();
     fitted?.element.remove();
     connection.close();

@@ -1,14 +1,14 @@
 import { TriangleAlert } from "lucide-react";
+import type { Anchor } from "../../core/rundown/anchor.ts";
 import type { CueDoc } from "../../core/rundown/cueDoc.ts";
-import type { Anchor } from "../../core/rundown/steps.ts";
 import type { DeskCue } from "../desk/deskStore.ts";
 import type { DeskOutfit } from "../desk/outfit.ts";
 import { SaveLine } from "../ui/SaveLine.tsx";
 import { useDraftSaver } from "../ui/useDraftSaver.ts";
 import { LibraryLine } from "./LibraryLine.tsx";
 import { PageForm } from "./PageForm.tsx";
-import { PlanNeedField } from "./PlanNeedField.tsx";
 import { ReadingForm } from "./ReadingForm.tsx";
+import { ScreensOfCue } from "./ScreensOfCue.tsx";
 import { SongEditor } from "./SongEditor.tsx";
 import { saveEdit } from "./saveEdit.ts";
 
@@ -29,6 +29,8 @@ export function CueEditor({
     saveEdit(actor, { kind: "changeCue", cueId, doc, baseRevision }),
   );
   const { draft } = saver;
+  const seenIn = cue.ready?.content.stepsBy;
+  const seen = seenIn ? outfits.filter(({ id }) => seenIn.includes(id)) : outfits;
   const problem = "problem" in cue.view.compiled ? cue.view.compiled.problem : undefined;
   return (
     <div className="flex flex-col gap-3">
@@ -39,7 +41,7 @@ export function CueEditor({
         <SongEditor
           id={cueId}
           doc={draft}
-          outfits={outfits}
+          outfits={seen}
           compiled={saver.status.kind === "saved" ? cue.ready?.content : undefined}
           onType={(doc) => saver.type(doc)}
           onAnchor={onAnchor}
@@ -49,12 +51,12 @@ export function CueEditor({
         <ReadingForm
           cue={cue}
           doc={draft}
-          outfits={outfits}
+          outfits={seen}
           onType={(doc) => saver.type(doc)}
           onAnchor={onAnchor}
         />
       )}
-      <PlanNeedField need={draft.plan} onChange={(plan) => saver.type({ ...draft, plan })} />
+      <ScreensOfCue cue={cue} doc={draft} onChange={(change) => saver.type({ ...draft, ...change })} />
       {problem && (
         <p className="flex items-start gap-2.5 text-[15px] text-attention">
           <TriangleAlert aria-hidden="true" className="mt-0.5 size-5 shrink-0" />

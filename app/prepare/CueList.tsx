@@ -16,8 +16,9 @@ import {
 import { CSS } from "@dnd-kit/utilities";
 import { GripVertical, TriangleAlert } from "lucide-react";
 import { memo, useEffect, useRef } from "react";
-import { type Anchor, PAGE_ANCHOR, stepsOf } from "../../core/rundown/steps.ts";
-import { pageAt } from "../../core/show/slot.ts";
+import type { Anchor } from "../../core/rundown/anchor.ts";
+import { PAGE_ANCHOR, stepsOf } from "../../core/rundown/steps.ts";
+import { pagesOn } from "../../core/show/layers.ts";
 import { useServerTime } from "../desk/deskContext.ts";
 import type { DeskCue, DeskSnapshot } from "../desk/deskStore.ts";
 import type { DeskOutfit } from "../desk/outfit.ts";
@@ -58,7 +59,11 @@ export function CueList({
     const at = others.indexOf(String(over.id));
     onMove(String(active.id), (to > from ? others[at] : others[at - 1]) ?? null);
   };
-  const onAir = new Set(Object.values(state.slots).flatMap((slot) => pageAt(slot, nowMs ?? 0)?.cueId ?? []));
+  const onAir = new Set(
+    state.layers.flatMap(({ id }) =>
+      [...pagesOn(state, id, nowMs ?? 0).values()].flatMap((page) => page?.cueId ?? []),
+    ),
+  );
 
   if (cues.length === 0)
     return (

@@ -1,7 +1,8 @@
 import { ChevronLeft, ChevronRight, TriangleAlert } from "lucide-react";
 import { useMemo } from "react";
 import { crawlFigures, travelPx, wordsPerMinute } from "../../core/crawl/rate.ts";
-import { type Anchor, LEAVE_ANCHOR, sameAnchor, stepsOf } from "../../core/rundown/steps.ts";
+import { type Anchor, sameAnchor } from "../../core/rundown/anchor.ts";
+import { LEAVE_ANCHOR, stepsOf } from "../../core/rundown/steps.ts";
 import { explainFinding, type SceneFinding } from "../../core/scene/part.ts";
 import { stateAfterTake } from "../../core/screens/preview.ts";
 import type { ShowState } from "../../core/show/state.ts";
@@ -53,7 +54,8 @@ export function CuePictures({
         Once this cue has its words, its picture on every screen stands here.
       </p>
     );
-  const { flow } = ready.content;
+  const { flow, stepsBy } = ready.content;
+  const seen = stepsBy ? outfits.filter(({ id }) => stepsBy.includes(id)) : outfits;
   return (
     <section aria-label="On every screen" className="flex flex-col gap-4">
       <div className="flex items-center justify-between gap-2">
@@ -86,7 +88,8 @@ export function CuePictures({
         const facts = outfitId
           ? laidOutFacts(drawing, ready.hash, cue.view.cueId, step.anchor, outfitId, output)
           : undefined;
-        const shows = outfitId !== undefined && ready.content.wardrobe[outfitId] !== undefined;
+        const isMeant = ready.content.only?.includes(output.id) ?? true;
+        const shows = isMeant && outfitId !== undefined && ready.content.wardrobe[outfitId] !== undefined;
         return (
           <article key={output.id}>
             <h3 className="mb-1.5 flex items-baseline gap-2 text-[15px]">
@@ -99,7 +102,7 @@ export function CuePictures({
             <div className="rounded-md border-2 border-edge p-0.5">
               <OutputPicture
                 output={output}
-                state={state}
+                state={isMeant ? state : { ...state, slots: { ...state.slots, [ready.content.layerId]: [] } }}
                 drawing={drawing}
                 label={`${ready.content.title} on ${output.name}`}
               />
@@ -127,7 +130,7 @@ export function CuePictures({
         <div>
           <h3 className="mb-1.5 text-[15px] font-semibold">Slides on each screen</h3>
           <ul className="flex flex-col gap-1 text-[15px]">
-            {groupAlike(outfits, ({ id }) => flow.divisions[id] && JSON.stringify(flow.divisions[id])).map(
+            {groupAlike(seen, ({ id }) => flow.divisions[id] && JSON.stringify(flow.divisions[id])).map(
               ({ id, name }, column) => (
                 <li key={id} className="flex items-center gap-2.5">
                   <span
@@ -189,8 +192,9 @@ function picture(desk: DeskSnapshot, cue: DeskCue, anchor: Anchor, atMs: number)
       state = stateAfterTake(
         state,
         { cueId: beneath.cueId, content: beneath.hash, step: first.anchor },
-        layer.id,
+        beneath.content,
         atMs,
+        desk.plans,
       );
   }
   return state;

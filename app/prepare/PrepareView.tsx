@@ -1,9 +1,9 @@
 import { Copy, Copyright, Redo2, Replace, Trash2, Undo2 } from "lucide-react";
 import { useCallback, useEffect, useMemo, useState } from "react";
 import { useSearchParams } from "react-router";
+import type { Anchor } from "../../core/rundown/anchor.ts";
 import type { CueDoc } from "../../core/rundown/cueDoc.ts";
 import type { Edit } from "../../core/rundown/edits.ts";
-import type { Anchor } from "../../core/rundown/steps.ts";
 import { useDesk, useDeskStore } from "../desk/deskContext.ts";
 import { NoticeBar } from "../desk/NoticeBar.tsx";
 import type { DeskOutfit } from "../desk/outfit.ts";

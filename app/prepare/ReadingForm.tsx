@@ -1,6 +1,7 @@
+import type { Anchor } from "../../core/rundown/anchor.ts";
 import type { ReadingDoc, ReferencePlace } from "../../core/rundown/cueDoc.ts";
 import { REFERENCE_PLACES } from "../../core/rundown/cueDoc.ts";
-import { type Anchor, LEAVE_ANCHOR, stepsOf } from "../../core/rundown/steps.ts";
+import { LEAVE_ANCHOR, stepsOf } from "../../core/rundown/steps.ts";
 import { cutAt, withCut } from "../../core/words/cuts.ts";
 import type { DeskCue } from "../desk/deskStore.ts";
 import type { DeskOutfit } from "../desk/outfit.ts";

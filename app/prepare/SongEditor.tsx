@@ -1,8 +1,8 @@
 import { Tabs } from "radix-ui";
 import { useMemo, useRef } from "react";
+import type { Anchor } from "../../core/rundown/anchor.ts";
 import type { PageContent } from "../../core/rundown/content.ts";
 import type { SongDoc } from "../../core/rundown/cueDoc.ts";
-import type { Anchor } from "../../core/rundown/steps.ts";
 import { textHasChords } from "../../core/words/chordPro.ts";
 import { cutAt, withCut } from "../../core/words/cuts.ts";
 import { useDeskStore } from "../desk/deskContext.ts";

@@ -1,4 +1,5 @@
 import { useEffect, useRef } from "react";
+import { isTyping } from "../ui/isTyping.ts";
 
 export interface PrepareActions {
   readonly select: (by: 1 | -1) => void;
@@ -18,7 +19,7 @@ export function usePrepareKeys(actions: PrepareActions): void {
   useEffect(() => {
     const onKeyDown = (event: KeyboardEvent) => {
       const target = event.target as HTMLElement;
-      const typing = /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName);
+      const typing = isTyping(target);
       if (typing) {
         if (event.key === "Escape") target.blur();
         return;

@@ -1,8 +1,19 @@
 import { ScreensView } from "../screens/ScreensView.tsx";
+import { getServices } from "../services.server.ts";
 import type { Route } from "./+types/screens.ts";
+
+export function loader({ context }: Route.LoaderArgs) {
+  const { media, screens } = getServices(context);
+  return {
+    venue: screens.venue,
+    pictures: media
+      .list()
+      .flatMap(({ info }) => (info.type === "picture" ? [{ file: info.file, name: info.name }] : [])),
+  };
+}
 
 export const meta: Route.MetaFunction = () => [{ title: "Screens · Vesko" }];
 
-export default function ScreensRoute() {
-  return <ScreensView />;
+export default function ScreensRoute({ loaderData }: Route.ComponentProps) {
+  return <ScreensView {...loaderData} />;
 }

@@ -1,4 +1,5 @@
 import { Pin } from "lucide-react";
+import { isFilled, pagesOn } from "../../core/show/layers.ts";
 import { pageAt } from "../../core/show/slot.ts";
 import { useDeskStore } from "../desk/deskContext.ts";
 import type { DeskSnapshot } from "../desk/deskStore.ts";
@@ -7,6 +8,7 @@ import { formatLength } from "../ui/format.ts";
 /** One strip for each layer: what is on it, for how long, what is left, its own out. */
 export function Layers({ desk, nowMs }: { desk: DeskSnapshot; nowMs: number | null }) {
   const store = useDeskStore();
+  const titleOf = (content: string) => store.findContent(content)?.title ?? "on air";
   return (
     <section
       aria-label="Layers"
@@ -17,13 +19,19 @@ export function Layers({ desk, nowMs }: { desk: DeskSnapshot; nowMs: number | nu
         const slot = desk.state.slots[layer.id] ?? [];
         const page = pageAt(slot, nowMs ?? 0);
         const moment = slot.at(-1);
-        const title = page ? (store.findContent(page.content)?.title ?? "on air") : undefined;
+        const own = [...pagesOn(desk.state, layer.id, nowMs ?? 0)].flatMap(([outputId, other]) => {
+          const output = outputId === null ? undefined : desk.outputs.find(({ id }) => id === outputId);
+          return output ? [`${output.name}: ${other ? titleOf(other.content) : "empty"}`] : [];
+        });
+        const title =
+          [page && titleOf(page.content), ...own].filter((words) => words).join(" · ") || undefined;
+        const isOn = title !== undefined && isFilled(desk.state, layer.id, nowMs ?? 0);
         const cue = page && desk.cues.find(({ view }) => view.cueId === page.cueId);
         const edited = page !== null && cue?.ready?.hash !== page.content;
         return (
           <div
             key={layer.id}
-            className={`flex min-w-0 flex-col border-r border-edge px-2.5 pb-2 ${page ? "border-t-4 border-t-air bg-raised pt-1" : "pt-2"}`}
+            className={`flex min-w-0 flex-col border-r border-edge px-2.5 pb-2 ${isOn ? "border-t-4 border-t-air bg-raised pt-1" : "pt-2"}`}
           >
             <p className="flex items-center gap-1.5 truncate text-[14px] text-second">
               {layer.name}
@@ -31,7 +39,7 @@ export function Layers({ desk, nowMs }: { desk: DeskSnapshot; nowMs: number | nu
                 <Pin aria-label="stays when others are cleared" className="size-3.5 shrink-0" />
               )}
             </p>
-            <p className={`truncate text-[15px] ${page ? "font-semibold" : "text-quiet"}`} title={title}>
+            <p className={`truncate text-[15px] ${isOn ? "font-semibold" : "text-quiet"}`} title={title}>
               {title ?? "empty"}
             </p>
             <div className="mt-0.5 flex items-center justify-between gap-1">
@@ -44,7 +52,7 @@ export function Layers({ desk, nowMs }: { desk: DeskSnapshot; nowMs: number | nu
               </p>
               <button
                 type="button"
-                disabled={!page}
+                disabled={!isOn}
                 onClick={() => store.press({ kind: "out", layerId: layer.id, how: "animated" })}
                 className="flex min-h-8 shrink-0 items-center gap-1 rounded-md bg-lifted px-1.5 text-[14px] hover:bg-edge disabled:text-quiet disabled:hover:bg-lifted"
               >

@@ -1,5 +1,5 @@
 import { useMemo } from "react";
-import { pageAt } from "../../core/show/slot.ts";
+import { isFilled, pagesOn } from "../../core/show/layers.ts";
 import { useDesk, useDeskStore, useServerTime } from "../desk/deskContext.ts";
 import { NoticeBar } from "../desk/NoticeBar.tsx";
 import type { DeskOutfit } from "../desk/outfit.ts";
@@ -25,9 +25,11 @@ export function RunView({
   /** The layer "out" would clear: where the last take went if it is still filled, else the topmost passing one. */
   const outLayer = useMemo(() => {
     const atMs = nowMs ?? 0;
-    const filled = state.layers.filter(({ id }) => pageAt(state.slots[id] ?? [], atMs) !== null);
+    const filled = state.layers.filter(({ id }) => isFilled(state, id, atMs));
     const position = state.position;
-    const last = filled.find(({ id }) => pageAt(state.slots[id] ?? [], atMs)?.cueId === position?.cueId);
+    const last = filled.find(({ id }) =>
+      [...pagesOn(state, id, atMs).values()].some((page) => page?.cueId === position?.cueId),
+    );
     return last ?? filled.filter(({ persistent }) => !persistent).at(-1);
   }, [state, nowMs]);
   const held = useAirKeys(store, state.layers, outLayer?.id);

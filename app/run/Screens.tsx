@@ -1,15 +1,16 @@
 import { ExternalLink } from "lucide-react";
 import { useMemo, useState } from "react";
 import type { Output } from "../../core/screens/plan.ts";
-import { stateAfterTake } from "../../core/screens/preview.ts";
-import { pageAt } from "../../core/show/slot.ts";
-import type { ScreenHealth } from "../../core/show/wire.ts";
+import { stateUnderPlan } from "../../core/screens/preview.ts";
+import { showsAnything } from "../../core/show/layers.ts";
 import { useDeskStore, useDrawing } from "../desk/deskContext.ts";
 import type { DeskSnapshot } from "../desk/deskStore.ts";
 import type { DeskOutfit } from "../desk/outfit.ts";
-import { LATE_MS } from "../screens/health.ts";
+import { useNextState } from "../desk/useNextState.ts";
+import { describeHealth, type HealthFacts } from "../screens/health.ts";
 import { Enlarged } from "../ui/Enlarged.tsx";
 import { OutputPicture } from "../ui/OutputPicture.tsx";
+import { PlanChips } from "./PlanChips.tsx";
 
 /** Every output: what is on air, live, and beside it what the take key would make of it. The first two are large. */
 export function Screens({
@@ -26,24 +27,18 @@ export function Screens({
   const store = useDeskStore();
   const drawing = useDrawing();
   const [enlarged, setEnlarged] = useState<Output | null>(null);
-  const { state, next, plans } = desk;
-  // A stay that ends by itself changes what lies beneath the next step, without an event.
-  const present = state.layers.map(({ id }) => pageAt(state.slots[id] ?? [], nowMs ?? 0)?.cueId ?? "").join();
-  // biome-ignore lint/correctness/useExhaustiveDependencies: what is present depends on the time, which is read anew
-  const nextState = useMemo(() => {
-    const content = next && store.findContent(next.content);
-    if (!next || !content) return undefined;
-    const needed = content.plan;
-    const plan = needed?.otherwise === "switch" ? plans.find(({ id }) => id === needed.id) : undefined;
-    return stateAfterTake(state, next, content.layerId, store.now(), plan);
-  }, [state, next, store, present, plans]);
+  const { state } = desk;
+  const afterTake = useNextState(desk, nowMs);
+  const [shownPlanId, setShownPlanId] = useState<string | null>(null);
+  const shownPlan = desk.plans.find(({ id }) => id === shownPlanId && id !== state.plan.id);
+  const nextState = useMemo(
+    () => (shownPlan ? stateUnderPlan(state, shownPlan, store.now()) : afterTake),
+    [shownPlan, state, afterTake, store],
+  );
   return (
     <section aria-label="Outputs" className="flex flex-col gap-2 px-4 py-2.5">
-      <p className="flex min-h-8 items-center gap-2 text-[14px] text-second">
-        Screen plan
-        <span className="rounded-full border border-edge-strong px-3 py-0.5 font-semibold text-paper">
-          {state.plan.name}
-        </span>
+      <div className="flex min-h-8 items-center gap-2 text-[14px] text-second">
+        <PlanChips desk={desk} shownId={shownPlanId} onShow={setShownPlanId} />
         {Object.keys(state.tests).length > 0 && (
           <span className="flex items-center gap-2 font-semibold text-attention">
             <span aria-hidden="true" className="hatched size-4 rounded" /> test pictures are on
@@ -56,7 +51,7 @@ export function Screens({
             </button>
           </span>
         )}
-      </p>
+      </div>
       <div className="flex flex-wrap items-end gap-x-4 gap-y-2">
         {desk.outputs.map((output, index) => {
           const planned = state.plan.outputs[output.id];
@@ -66,11 +61,8 @@ export function Screens({
               key={output.id}
               output={output}
               outfitName={outfits.find(({ id }) => id === planned?.outfitId)?.name ?? "no outfit"}
-              isOnAir={(planned?.layerIds ?? []).some(
-                (id) => pageAt(state.slots[id] ?? [], nowMs ?? 0) !== null,
-              )}
-              health={health}
-              lateMs={lateness(health, nowMs)}
+              isOnAir={showsAnything(state, output.id, planned?.layerIds ?? [], nowMs ?? 0)}
+              facts={describeHealth(output, health, nowMs)}
               link={`/out/${outputTokens[output.id]}${output.backdrop === "transparent" ? "?over=picture" : ""}`}
               widths={pictureWidths(output, index, desk.outputs.length)}
               now={
@@ -84,7 +76,7 @@ export function Screens({
               next={
                 <OutputPicture
                   output={output}
-                  state={nextState ?? state}
+                  state={nextState}
                   drawing={drawing}
                   label={`On ${output.name} after the next take`}
                   isStill
@@ -124,8 +116,7 @@ function OutputCard({
   output,
   outfitName,
   isOnAir,
-  health,
-  lateMs,
+  facts,
   link,
   widths,
   now,
@@ -135,8 +126,7 @@ function OutputCard({
   output: Output;
   outfitName: string;
   isOnAir: boolean;
-  health: ScreenHealth | undefined;
-  lateMs: number | null;
+  facts: HealthFacts;
   link: string;
   widths: { readonly now: number; readonly next: number };
   now: React.ReactNode;
@@ -156,7 +146,7 @@ function OutputCard({
             {output.backdrop === "transparent" && ", transparent"}
           </span>
         )}
-        <Health health={health} output={output} lateMs={lateMs} link={link} isNarrow={isNarrow} />
+        <Health facts={facts} output={output} link={link} isNarrow={isNarrow} />
       </h2>
       <div className="flex items-end gap-2.5">
         <div
@@ -171,7 +161,7 @@ function OutputCard({
           >
             {now}
           </button>
-          {lateMs !== null && (
+          {facts.lateMs !== null && (
             <div aria-hidden="true" className="hatched pointer-events-none absolute inset-x-0 top-0 h-2.5" />
           )}
         </div>
@@ -186,50 +176,27 @@ function OutputCard({
   );
 }
 
-/** How long its windows have been silent; null when one is well, or none was ever there. */
-function lateness(health: ScreenHealth | undefined, nowMs: number | null): number | null {
-  if (!health || health.windows.length === 0 || nowMs === null) return null;
-  const silentMs = Math.min(...health.windows.map(({ heardAtMs }) => nowMs - heardAtMs));
-  return silentMs > LATE_MS ? silentMs : null;
-}
-
 function Health({
-  health,
+  facts,
   output,
-  lateMs,
   link,
   isNarrow,
 }: {
-  health: ScreenHealth | undefined;
+  facts: HealthFacts;
   output: Output;
-  lateMs: number | null;
   link: string;
   isNarrow: boolean;
 }) {
-  const windows = health?.windows ?? [];
-  const base = "shrink-0 font-mono text-[14px]";
-  const painted = windows[0]?.painted;
-  const wrongSize =
-    painted &&
-    painted.widthPx > 0 &&
-    (painted.widthPx !== output.widthPx || painted.heightPx !== output.heightPx);
-  const word = ((): React.ReactNode => {
-    if (windows.length === 0)
-      return isNarrow ? null : <span className={`${base} text-second`}>no window</span>;
-    if (lateMs !== null)
-      return (
-        <span className={`${base} font-semibold text-attention`}>late {(lateMs / 1000).toFixed(1)} s</span>
-      );
-    return (
-      <span className={`${base} ${wrongSize ? "text-attention" : "text-second"}`}>
-        {windows.length > 1 && `${windows.length} × `}
-        {wrongSize ? `${painted.widthPx}×${painted.heightPx}` : "live"}
-      </span>
-    );
-  })();
   return (
     <span className="ml-auto flex shrink-0 items-baseline gap-2">
-      {word}
+      {(facts.isBad || !isNarrow) && (
+        <span
+          title={facts.lines.join(", ")}
+          className={`shrink-0 font-mono text-[14px] ${facts.isBad ? "font-semibold text-attention" : "text-second"}`}
+        >
+          {facts.word}
+        </span>
+      )}
       <a
         className="inline-flex min-h-6 items-center gap-1 rounded px-1 text-[14px] text-act hover:underline"
         href={link}

@@ -1,7 +1,8 @@
 import { useMemo } from "react";
 import { Link } from "react-router";
-import { sameAnchor, stepsOf } from "../../core/rundown/steps.ts";
-import { pageAt } from "../../core/show/slot.ts";
+import { sameAnchor } from "../../core/rundown/anchor.ts";
+import { stepsOf } from "../../core/rundown/steps.ts";
+import { pagesOn } from "../../core/show/layers.ts";
 import { useDeskStore } from "../desk/deskContext.ts";
 import type { DeskSnapshot } from "../desk/deskStore.ts";
 import { ScriptCue } from "./ScriptCue.tsx";
@@ -16,12 +17,11 @@ export function Script({ desk, nowMs }: { desk: DeskSnapshot; nowMs: number | nu
   /** Cue id → steps of it that are on air now, as keys joined by spaces (a string, so that cues can tell it is the same). */
   const onAir = useMemo(() => {
     const found = new Map<string, string>();
-    for (const slot of Object.values(state.slots)) {
-      const page = pageAt(slot, nowMs ?? 0);
+    for (const [, page] of state.layers.flatMap(({ id }) => [...pagesOn(state, id, nowMs ?? 0)])) {
       if (page) found.set(page.cueId, `${found.get(page.cueId) ?? ""} ${stepKey(page.step)}`.trim());
     }
     return found;
-  }, [state.slots, nowMs]);
+  }, [state, nowMs]);
 
   const { position } = state;
   const lineKey = position

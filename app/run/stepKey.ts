@@ -1,3 +1,3 @@
-import type { Anchor } from "../../core/rundown/steps.ts";
+import type { Anchor } from "../../core/rundown/anchor.ts";
 
 export const stepKey = ({ occurrence, unit }: Anchor): string => `${occurrence}:${unit}`;

@@ -1,6 +1,7 @@
 import { useLayoutEffect, useRef, useState } from "react";
 import type { Layer } from "../../core/screens/plan.ts";
 import type { DeskStore } from "../desk/deskStore.ts";
+import { isTyping } from "../ui/isTyping.ts";
 
 /** A dangerous key acts only after it was held this long. */
 export const HOLD_MS = 500;
@@ -65,6 +66,14 @@ function findAction(
   outLayerId: string | undefined,
   hold: (key: HeldKey) => void,
 ): (() => void) | undefined {
+  const digit = /^Digit([1-9])$/.exec(event.code)?.[1];
+  if (event.shiftKey && digit !== undefined)
+    return () => {
+      const { plans, state } = store.getSnapshot();
+      const plan = plans[Number(digit) - 1];
+      if (plan && plan.id !== state.plan.id)
+        store.press({ kind: "switchPlan", planId: plan.id, builtOn: state.airRevision });
+    };
   const layer = /^[1-9]$/.test(event.key) ? layers[Number(event.key) - 1] : undefined;
   if (layer) return () => store.press({ kind: "out", layerId: layer.id, how: "animated" });
   switch (event.key) {
@@ -99,11 +108,4 @@ function findAction(
     default:
       return undefined;
   }
-}
-
-function isTyping(target: EventTarget | null): boolean {
-  return (
-    target instanceof HTMLElement &&
-    (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName))
-  );
 }

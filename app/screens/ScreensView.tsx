@@ -1,6 +1,7 @@
 import { Plus } from "lucide-react";
 import { useMemo, useState } from "react";
-import { type Output, outputSchema, type ScreenPlan } from "../../core/screens/plan.ts";
+import { useRevalidator } from "react-router";
+import { type Output, outputSchema, type ScreenPlan, type Venue } from "../../core/screens/plan.ts";
 import { stateUnderPlan } from "../../core/screens/preview.ts";
 import { TEST_PICTURES, type TestPictureName } from "../../core/screens/testPicture.ts";
 import { useDesk, useDeskStore, useDrawing, useServerTime } from "../desk/deskContext.ts";
@@ -12,6 +13,8 @@ import { PlanBar } from "./PlanBar.tsx";
 import { ScreenCard } from "./ScreenCard.tsx";
 import { ScreenEditor } from "./ScreenEditor.tsx";
 import { saveScreens } from "./saveScreens.ts";
+import { useTestKey } from "./useTestKey.ts";
+import { VenuePlan } from "./VenuePlan.tsx";
 
 const TEST_NAMES: Readonly<Record<TestPictureName, string>> = {
   bars: "Bars",
@@ -19,10 +22,17 @@ const TEST_NAMES: Readonly<Record<TestPictureName, string>> = {
   ramp: "Ramp",
   safe: "Safe areas",
   identify: "Identify",
+  sync: "Flash and tick",
 };
 
 /** Every screen: what it is, how it does, what it shows, and what it would show under another plan. */
-export function ScreensView() {
+export function ScreensView({
+  venue,
+  pictures,
+}: {
+  venue: Venue;
+  pictures: readonly { readonly file: string; readonly name: string }[];
+}) {
   const desk = useDesk();
   const store = useDeskStore();
   const drawing = useDrawing();
@@ -30,6 +40,8 @@ export function ScreensView() {
   const nowMs = useServerTime(500);
   const { outputs, plans, state } = desk;
   const [chosenId, setChosenId] = useState<string | null>(outputs[0]?.id ?? null);
+  const [isRoom, setIsRoom] = useState(false);
+  const { revalidate } = useRevalidator();
   const [planId, setPlanId] = useState(state.plan.id);
   const chosen = outputs.find(({ id }) => id === chosenId) ?? outputs[0];
   const plan = plans.find(({ id }) => id === planId) ?? plans.find(({ id }) => id === state.plan.id);
@@ -56,9 +68,12 @@ export function ScreensView() {
     });
     if (await saveScreens(store, { kind: "saveOutput", output })) setChosenId(id);
   };
+  const save = (output: Output) => saveScreens(store, { kind: "saveOutput", output });
   const savePlan = (next: ScreenPlan) => saveScreens(store, { kind: "savePlan", plan: next });
   const test = (picture: TestPictureName | null, outputIds: string[] | null) =>
     store.press({ kind: "test", picture, outputIds });
+
+  useTestKey(store, chosen?.id);
 
   return (
     <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_400px]">
@@ -73,6 +88,14 @@ export function ScreensView() {
           onRemove={(id) => saveScreens(store, { kind: "removePlan", planId: id })}
         />
         <div className="flex min-h-13 shrink-0 items-center gap-2 border-b border-edge px-5 py-2 text-[15px] whitespace-nowrap">
+          <button
+            type="button"
+            aria-pressed={isRoom}
+            onClick={() => setIsRoom(!isRoom)}
+            className="mr-3 min-h-9 rounded-md border border-edge-strong px-3 aria-pressed:border-act aria-pressed:text-act"
+          >
+            Room
+          </button>
           <span className="text-second">Test all</span>
           {TEST_PICTURES.map((name) => (
             <button
@@ -99,36 +122,49 @@ export function ScreensView() {
             </span>
           )}
         </div>
-        {/* biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls must be reached by keys */}
-        <div tabIndex={0} className="min-h-0 flex-1 overflow-y-auto px-5 py-4">
-          <div className="grid grid-cols-[repeat(auto-fill,minmax(360px,1fr))] gap-4">
-            {outputs.map((output, index) => (
-              <ScreenCard
-                key={output.id}
-                number={index + 1}
-                output={output}
-                isChosen={output.id === chosen?.id}
-                health={desk.screens.find(({ outputId }) => outputId === output.id)}
-                nowMs={nowMs}
-                state={state}
-                would={would}
-                plan={plan}
-                outfits={outfits}
-                drawing={drawing}
-                onChoose={() => setChosenId(output.id)}
-                onPlan={savePlan}
-                onTest={(picture) => test(picture, [output.id])}
-              />
-            ))}
-            <button
-              type="button"
-              onClick={() => void add()}
-              className="flex min-h-40 items-center justify-center gap-2 rounded-lg border-2 border-dashed border-edge text-[16px] text-second hover:border-act hover:text-paper"
-            >
-              <Plus aria-hidden="true" className="size-5" /> Another screen
-            </button>
+        {isRoom ? (
+          <VenuePlan
+            outputs={outputs}
+            venue={venue}
+            chosenId={chosen?.id}
+            onChoose={setChosenId}
+            onPlace={(output, place) => void save({ ...output, place })}
+            onVenue={(next) =>
+              void saveScreens(store, { kind: "saveVenue", venue: next }).then(() => revalidate())
+            }
+          />
+        ) : (
+          // biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls must be reached by keys
+          <div tabIndex={0} className="min-h-0 flex-1 overflow-y-auto px-5 py-4">
+            <div className="grid grid-cols-[repeat(auto-fill,minmax(360px,1fr))] gap-4">
+              {outputs.map((output, index) => (
+                <ScreenCard
+                  key={output.id}
+                  number={index + 1}
+                  output={output}
+                  isChosen={output.id === chosen?.id}
+                  health={desk.screens.find(({ outputId }) => outputId === output.id)}
+                  nowMs={nowMs}
+                  state={state}
+                  would={would}
+                  plan={plan}
+                  outfits={outfits}
+                  drawing={drawing}
+                  onChoose={() => setChosenId(output.id)}
+                  onPlan={savePlan}
+                  onTest={(picture) => test(picture, [output.id])}
+                />
+              ))}
+              <button
+                type="button"
+                onClick={() => void add()}
+                className="flex min-h-40 items-center justify-center gap-2 rounded-lg border-2 border-dashed border-edge text-[16px] text-second hover:border-act hover:text-paper"
+              >
+                <Plus aria-hidden="true" className="size-5" /> Another screen
+              </button>
+            </div>
           </div>
-        </div>
+        )}
         <NoticeBar />
       </main>
       <aside
@@ -141,7 +177,8 @@ export function ScreensView() {
           <ScreenEditor
             key={chosen.id}
             output={chosen}
-            onSave={(output: Output) => void saveScreens(store, { kind: "saveOutput", output })}
+            pictures={pictures}
+            onSave={save}
             onRemove={() => void saveScreens(store, { kind: "removeOutput", outputId: chosen.id })}
           />
         )}

@@ -1,8 +1,8 @@
 import { Download, ListPlus, Trash2 } from "lucide-react";
 import { useEffect, useMemo, useState } from "react";
+import type { Anchor } from "../../core/rundown/anchor.ts";
 import type { SongDoc } from "../../core/rundown/cueDoc.ts";
 import { songCue } from "../../core/rundown/cueDoc.ts";
-import type { Anchor } from "../../core/rundown/steps.ts";
 import { type SongFields, songFieldsOf } from "../../core/words/songFields.ts";
 import { useDesk, useDeskStore } from "../desk/deskContext.ts";
 import { NoticeBar } from "../desk/NoticeBar.tsx";

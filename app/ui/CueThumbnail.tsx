@@ -1,5 +1,5 @@
+import type { Anchor } from "../../core/rundown/anchor.ts";
 import type { PageContent } from "../../core/rundown/content.ts";
-import type { Anchor } from "../../core/rundown/steps.ts";
 import type { Output, ScreenPlan } from "../../core/screens/plan.ts";
 import standIn from "./standInPicture.svg";
 

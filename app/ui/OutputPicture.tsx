@@ -108,7 +108,9 @@ export function OutputPicture({
     if (!drawing || widthPx === 0) return;
     if (coverOf.current) {
       const number = store.getSnapshot().outputs.findIndex(({ id }) => id === output.id) + 1;
-      drawTestPicture(coverOf.current, output, state.tests[output.id]?.picture ?? null, number);
+      drawTestPicture(coverOf.current, output, state.tests[output.id]?.picture ?? null, number, () =>
+        store.now(),
+      );
     }
     const compose = () => composeTimeline(state, output, drawing.dress);
     if (!isStill) {

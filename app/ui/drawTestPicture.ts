@@ -1,15 +1,16 @@
 import type { Output } from "../../core/screens/plan.ts";
-import { type TestPictureName, testPicture } from "../../core/screens/testPicture.ts";
+import { FLASH_MS, type TestPictureName, testPicture } from "../../core/screens/testPicture.ts";
 
 const SVG = "http://www.w3.org/2000/svg";
 const TURN_MS = 1_000;
 
-/** Draws a test picture over all of an element, or takes it away. */
+/** Draws a test picture over all of an element, or takes it away. @param nowMs server time */
 export function drawTestPicture(
   cover: HTMLElement,
   output: Output,
   name: TestPictureName | null,
   number: number,
+  nowMs: () => number,
 ): void {
   const key = name === null ? "" : `${name} ${number} ${output.name} ${output.widthPx} ${output.heightPx}`;
   if (cover.dataset.shows === key) return;
@@ -67,6 +68,18 @@ export function drawTestPicture(
         svg.append(words);
         break;
       }
+      case "flash": {
+        const { x, y, width, height } = shape;
+        const lit = make("rect", { x, y, width, height, fill: "#ffffff" });
+        const offset = FLASH_MS / TURN_MS;
+        everySecond(
+          lit,
+          [{ opacity: 1 }, { opacity: 1, offset }, { opacity: 0, offset }, { opacity: 0 }],
+          nowMs,
+        );
+        svg.append(lit);
+        break;
+      }
       case "mark": {
         const hand = make("line", {
           x1: shape.x,
@@ -78,10 +91,7 @@ export function drawTestPicture(
           "shape-rendering": "auto",
         });
         hand.style.transformOrigin = `${shape.x}px ${shape.y}px`;
-        hand.animate([{ transform: "rotate(0deg)" }, { transform: "rotate(360deg)" }], {
-          duration: TURN_MS,
-          iterations: Number.POSITIVE_INFINITY,
-        });
+        everySecond(hand, [{ transform: "rotate(0deg)" }, { transform: "rotate(360deg)" }], nowMs);
         svg.append(
           make("circle", {
             cx: shape.x,
@@ -97,6 +107,12 @@ export function drawTestPicture(
     }
   }
   cover.append(svg);
+}
+
+/** Runs with the server's seconds, so that all outputs show the same at once. */
+function everySecond(element: SVGElement, keyframes: Keyframe[], nowMs: () => number): void {
+  const motion = element.animate(keyframes, { duration: TURN_MS, iterations: Number.POSITIVE_INFINITY });
+  motion.currentTime = nowMs() % TURN_MS;
 }
 
 function make(name: string, attributes: Readonly<Record<string, string | number>>): SVGElement {

@@ -16,6 +16,7 @@ export function emptyState(
     seq: 0,
     layers: [...layers],
     slots: Object.fromEntries(layers.map(({ id }) => [id, []])),
+    overrides: {},
     plan,
     planBefore: null,
     tests: {},

@@ -1,8 +1,9 @@
-import { useEffect, useMemo, useState } from "react";
-import { stateAfterTake } from "../../core/screens/preview.ts";
+import { useEffect, useState } from "react";
+import { showsAnything } from "../../core/show/layers.ts";
 import { pageAt } from "../../core/show/slot.ts";
 import { DeskContext, useDesk, useDeskStore, useDrawing, useServerTime } from "../desk/deskContext.ts";
 import { type DeskStart, DeskStore } from "../desk/deskStore.ts";
+import { useNextState } from "../desk/useNextState.ts";
 import { describeHealth } from "../screens/health.ts";
 import { formatLength, formatTimeOfDay } from "../ui/format.ts";
 import { OutputPicture } from "../ui/OutputPicture.tsx";
@@ -29,14 +30,8 @@ function Wall({ showName }: { showName: string }) {
   const store = useDeskStore();
   const drawing = useDrawing();
   const nowMs = useServerTime(250);
-  const { state, next, plans, outputs } = desk;
-  const nextState = useMemo(() => {
-    const content = next && store.findContent(next.content);
-    if (!next || !content) return undefined;
-    const needed = content.plan;
-    const plan = needed?.otherwise === "switch" ? plans.find(({ id }) => id === needed.id) : undefined;
-    return stateAfterTake(state, next, content.layerId, store.now(), plan);
-  }, [state, next, plans, store]);
+  const { state, outputs } = desk;
+  const nextState = useNextState(desk, nowMs);
   const columns = columnsFor(outputs.length);
   return (
     <div className="flex h-dvh flex-col gap-3 bg-ground p-4">
@@ -60,9 +55,7 @@ function Wall({ showName }: { showName: string }) {
       >
         {outputs.map((output, index) => {
           const planned = state.plan.outputs[output.id];
-          const isOnAir = (planned?.layerIds ?? []).some(
-            (id) => pageAt(state.slots[id] ?? [], nowMs ?? 0) !== null,
-          );
+          const isOnAir = showsAnything(state, output.id, planned?.layerIds ?? [], nowMs ?? 0);
           const facts = describeHealth(
             output,
             desk.screens.find(({ outputId }) => outputId === output.id),
@@ -99,7 +92,7 @@ function Wall({ showName }: { showName: string }) {
                 >
                   <OutputPicture
                     output={output}
-                    state={nextState ?? state}
+                    state={nextState}
                     drawing={drawing}
                     label={`On ${output.name} after the next take`}
                     isStill

@@ -3,14 +3,39 @@ import { linesOf } from "../text/lines.ts";
 import type { CompileContext, Compiled } from "./compileContext.ts";
 import { compileReading } from "./compileReading.ts";
 import { compileSong } from "./compileSong.ts";
-import type { Hash } from "./content.ts";
+import type { Hash, PageContent } from "./content.ts";
 import type { CueDoc, PageDoc } from "./cueDoc.ts";
 import { emptyContent, wornBy } from "./wear.ts";
 
 /** Turns what was typed into what can be taken. Pure, and the same for the same input. */
 export function compileCue(doc: CueDoc, context: CompileContext): Compiled {
   const compiled = compileKind(doc, context);
-  return "content" in compiled && doc.plan ? { content: { ...compiled.content, plan: doc.plan } } : compiled;
+  if (!("content" in compiled)) return compiled;
+  const { plan, stepPlans, only } = doc;
+  return {
+    content: {
+      ...compiled.content,
+      plan,
+      stepPlans,
+      only,
+      stepsBy: outfitsSeen(doc, compiled.content, context),
+    },
+  };
+}
+
+/** The outfits that the cue can be seen in: those that the plans it may run under give to its outputs. */
+function outfitsSeen(doc: CueDoc, { variants }: PageContent, context: CompileContext): string[] | null {
+  const { plan: needed, stepPlans, only } = doc;
+  const ids = needed && [needed.id, ...stepPlans.map(({ planId }) => planId)];
+  const seen = new Set<string>();
+  for (const plan of context.plans) {
+    if (ids && !ids.includes(plan.id)) continue;
+    for (const [outputId, { outfitId }] of Object.entries(plan.outputs)) {
+      if (only && !only.includes(outputId)) continue;
+      for (const id of [outfitId, ...(variants[outfitId] ?? [])]) seen.add(id);
+    }
+  }
+  return seen.size > 0 ? [...seen].sort() : null;
 }
 
 function compileKind(doc: CueDoc, context: CompileContext): Compiled {

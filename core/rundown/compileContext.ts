@@ -2,6 +2,7 @@ import type { FieldSet } from "../scene/fieldSet.ts";
 import type { HouseStyle } from "../scene/houseStyle.ts";
 import type { FallbackFonts } from "../scene/layOut.ts";
 import type { Template } from "../scene/template.ts";
+import type { ScreenPlan } from "../screens/plan.ts";
 import type { Shaper } from "../text/shaper.ts";
 import type { Scripture } from "../words/scripture.ts";
 import type { Hash, PageContent } from "./content.ts";
@@ -16,6 +17,8 @@ export interface OfferedTemplate {
 export interface Wardrobe {
   readonly outfitId: string;
   readonly linesPerSlide: number;
+  /** Outfits that stand in for this one on screens of their shape. */
+  readonly variants: readonly string[];
   /** Field set id → the template it wears, and after it those that a page may choose. */
   readonly templates: ReadonlyMap<string, readonly OfferedTemplate[]>;
 }
@@ -24,6 +27,8 @@ export interface Wardrobe {
 export interface CompileContext {
   readonly fieldSets: ReadonlyMap<string, FieldSet>;
   readonly wardrobes: readonly Wardrobe[];
+  /** Every screen plan: words make no step for an outfit that no plan gives to a screen. */
+  readonly plans: readonly ScreenPlan[];
   readonly style: { readonly hash: Hash; readonly style: HouseStyle };
   readonly fallbackFonts: FallbackFonts;
   readonly shaper: Shaper;

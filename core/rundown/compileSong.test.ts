@@ -130,6 +130,7 @@ describe("songs of any shape", () => {
     return {
       ...bench.context,
       wardrobes: ALL_OUTFITS.map(({ id, linesPerSlide, templates }) => ({
+        variants: [],
         outfitId: id,
         linesPerSlide,
         templates: new Map(

@@ -1,7 +1,7 @@
 import { z } from "zod";
 import { CREDIT_PLACES } from "../words/credits.ts";
 import { flowUnitSchema } from "../words/flow.ts";
-import { planNeedSchema, REFERENCE_PLACES } from "./cueDoc.ts";
+import { planNeedSchema, REFERENCE_PLACES, stepPlanSchema } from "./cueDoc.ts";
 
 /**
  * Everything a cue needs to be on air, pinned: it is stored under its hash and never changes. The air refers to
@@ -60,6 +60,13 @@ export const pageContentSchema = z.strictObject({
   stayMs: z.number().int().positive().nullable(),
   /** The screen plan it is made for, and what a take under another one does. */
   plan: planNeedSchema.nullable().default(null),
+  stepPlans: z.array(stepPlanSchema).max(60).default([]),
+  /** The only outputs it goes to; null: all. */
+  only: z.array(z.string().max(60)).max(64).nullable().default(null),
+  /** Outfits whose divisions make the steps; null: all that divide the words. */
+  stepsBy: z.array(z.string().max(60)).nullable().default(null),
+  /** Outfit id → outfits that stand in for it on screens of their shape. */
+  variants: z.record(z.string(), z.array(z.string())).default({}),
   /** How long the picture may hang on how the page came: a crawl joins what went before it for minutes. */
   lastsMs: z.number().min(0),
   /** Pictures and clips it shows, by the hash of what is known of them. */

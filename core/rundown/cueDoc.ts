@@ -2,6 +2,7 @@ import { z } from "zod";
 import { CREDIT_PLACES } from "../words/credits.ts";
 import { cutSchema, MOST_CUTS } from "../words/cuts.ts";
 import { songFields } from "../words/songFields.ts";
+import { anchorSchema } from "./anchor.ts";
 
 /** The screen plan a cue is made for: a take under another plan switches to it, or is refused. Never half-cut words. */
 export const planNeedSchema = z.strictObject({
@@ -9,7 +10,17 @@ export const planNeedSchema = z.strictObject({
   otherwise: z.enum(["switch", "refuse"]),
 });
 export type PlanNeed = z.infer<typeof planNeedSchema>;
-const plan = planNeedSchema.nullable().default(null);
+
+/** From a step on, the plan that is switched to. */
+export const stepPlanSchema = z.strictObject({ step: anchorSchema, planId: z.string().min(1).max(60) });
+
+/** What any cue says about the screens. */
+const onScreens = {
+  plan: planNeedSchema.nullable().default(null),
+  stepPlans: z.array(stepPlanSchema).max(60).default([]),
+  /** The only outputs it goes to; null: all. The others keep what they show. */
+  only: z.array(z.string().min(1).max(60)).min(1).max(64).nullable().default(null),
+};
 
 /** What a person typed for a cue: the row in the rundown. From it the content for the air is compiled. */
 export const pageDocSchema = z.strictObject({
@@ -20,7 +31,7 @@ export const pageDocSchema = z.strictObject({
   look: z.string().max(80).nullable(),
   /** Leaves by itself after this long; null stays until taken out. */
   stayMs: z.number().int().min(500).max(3_600_000).nullable(),
-  plan,
+  ...onScreens,
 });
 
 /** A song as this event sings it: a copy of its own, so that changes here leave the library's alone. */
@@ -33,7 +44,7 @@ export const songDocSchema = z.strictObject({
     .nullable()
     .default(null),
   creditAt: z.enum(CREDIT_PLACES).default("last"),
-  plan,
+  ...onScreens,
 });
 
 export const REFERENCE_PLACES = ["each", "first", "last", "none"] as const;
@@ -57,7 +68,7 @@ export const readingDocSchema = z.strictObject({
   /** Whether the text's name is shown, and what its owner wants said. */
   translation: z.boolean().default(true),
   rights: z.boolean().default(false),
-  plan,
+  ...onScreens,
   /** Slides parted and joined by hand. */
   cuts: z.array(cutSchema).max(MOST_CUTS).default([]),
 });

@@ -1,6 +1,7 @@
 import type { ShowState, Target } from "../show/state.ts";
+import { sameAnchor } from "./anchor.ts";
 import type { PageContent } from "./content.ts";
-import { findStepAfter, sameAnchor, stepsOf } from "./steps.ts";
+import { findStepAfter, stepsOf } from "./steps.ts";
 
 /** A cue of the rundown that is ready to be taken. Cues with a problem are not in the list. */
 export interface ReadyCue {

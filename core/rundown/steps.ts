@@ -1,18 +1,11 @@
-import { z } from "zod";
 import type { FieldValues } from "../scene/lookup.ts";
 import { linesOf } from "../text/lines.ts";
 import { uniteDivisions } from "../words/divide.ts";
 import { joinSecond, joinUnits } from "../words/flow.ts";
 import { formatPassage } from "../words/reference.ts";
 import { baseLanguage } from "../words/scripture.ts";
+import { type Anchor, sameAnchor } from "./anchor.ts";
 import type { Flow, Occurrence, PageContent } from "./content.ts";
-
-/** A place in a content, not a number in a list: it holds when outfits divide the words differently. */
-export const anchorSchema = z.strictObject({
-  occurrence: z.string().max(80),
-  unit: z.number().int().min(0).max(10_000),
-});
-export type Anchor = z.infer<typeof anchorSchema>;
 
 /** What one press of the take key brings. */
 export interface Step {
@@ -33,15 +26,13 @@ export const LEAVE_ANCHOR: Anchor = { occurrence: "leave", unit: 0 };
 /** The step of a song that shows who made it. */
 export const CREDIT_ANCHOR: Anchor = { occurrence: "credit", unit: 0 };
 
-export const sameAnchor = (a: Anchor, b: Anchor) => a.occurrence === b.occurrence && a.unit === b.unit;
-
 const stepsByContent = new WeakMap<PageContent, readonly Step[]>();
 
-/** The steps of a content in order: the union of the divisions of all outfits, then one that takes the words off. */
+/** The steps of a content in order: the union of the divisions of the outfits it is seen in, then one that takes the words off. */
 export function stepsOf(content: PageContent): readonly Step[] {
   let steps = stepsByContent.get(content);
   if (!steps) {
-    steps = content.flow ? flowSteps(content.flow, content.endPage) : pageSteps(content);
+    steps = content.flow ? flowSteps(content.flow, content) : pageSteps(content);
     stepsByContent.set(content, steps);
   }
   return steps;
@@ -59,12 +50,13 @@ function pageSteps({ points, values, title }: PageContent): Step[] {
   }));
 }
 
-function flowSteps(flow: Flow, endPage: PageContent["endPage"]): Step[] {
+function flowSteps(flow: Flow, { endPage, stepsBy }: PageContent): Step[] {
   const steps: Step[] = [];
+  const all = Object.entries(flow.divisions);
+  const chosen = all.filter(([outfitId]) => stepsBy?.includes(outfitId));
+  const seen = chosen.length > 0 ? chosen : all;
   for (const [index, occurrence] of flow.occurrences.entries()) {
-    const starts = uniteDivisions(
-      Object.values(flow.divisions).map((byOccurrence) => byOccurrence[index] ?? []),
-    );
+    const starts = uniteDivisions(seen.map(([, byOccurrence]) => byOccurrence[index] ?? []));
     for (const [i, unit] of starts.entries()) {
       const end = starts[i + 1] ?? occurrence.units.length;
       steps.push({

@@ -60,6 +60,14 @@ export function emptyContent(
     wardrobe: wardrobeOf(context, worn),
     endPage: null,
     plan: null,
+    stepPlans: [],
+    only: null,
+    stepsBy: null,
+    variants: Object.fromEntries(
+      context.wardrobes.flatMap(({ outfitId, variants }) =>
+        variants.length > 0 && worn.has(outfitId) ? [[outfitId, variants.filter((id) => worn.has(id))]] : [],
+      ),
+    ),
     stayMs: null,
     lastsMs: crawls ? CRAWL_LASTS_MS : LONGEST_MOTION_MS,
   };

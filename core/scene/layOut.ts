@@ -29,6 +29,9 @@ export interface Resources {
   readonly memory?: LayOutMemory;
 }
 
+/** Shapes that differ by less than this part fill one another as good as wholly. */
+const SAME_SHAPE = 0.02;
+
 export interface PageSize {
   readonly widthPx: number;
   readonly heightPx: number;
@@ -105,6 +108,15 @@ export function layOut(
   );
   const texts: TextSize[] = [];
   const findings: SceneFinding[] = [];
+  const { canvas } = template;
+  const stretch = output.widthPx / output.heightPx / (canvas.widthPx / canvas.heightPx);
+  if (Math.abs(Math.log(stretch)) > SAME_SHAPE)
+    findings.push({
+      kind: "fitted",
+      objectId: "",
+      madeForWidthPx: canvas.widthPx,
+      madeForHeightPx: canvas.heightPx,
+    });
   const layOutAll = (objects: readonly SceneObject[], delayEachMs: number): Part[] => {
     const parts: Part[] = [];
     for (const object of objects) {

@@ -134,10 +134,19 @@ export type SceneFinding =
   | { readonly kind: "wrongMedia"; readonly objectId: string; readonly name: string }
   | { readonly kind: "emptyBox"; readonly objectId: string }
   | { readonly kind: "notANumber"; readonly objectId: string; readonly text: string }
-  | { readonly kind: "unreadable"; readonly objectId: string; readonly why: string };
+  | { readonly kind: "unreadable"; readonly objectId: string; readonly why: string }
+  /** The template is made for another shape: it stands in the middle, as large as it goes. */
+  | {
+      readonly kind: "fitted";
+      readonly objectId: "";
+      readonly madeForWidthPx: number;
+      readonly madeForHeightPx: number;
+    };
 
 /** What a finding says to people: what is wrong, what is still fine, what to do. */
 export function explainFinding(finding: SceneFinding): string {
+  if (finding.kind === "fitted")
+    return `Made for ${finding.madeForWidthPx}×${finding.madeForHeightPx} and fitted into this shape. All of it is shown; a template of this shape would fill the screen.`;
   const { objectId } = finding;
   switch (finding.kind) {
     case "smallestSize":

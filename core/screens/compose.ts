@@ -5,6 +5,7 @@ import { delayTracks, durationOf, type Track } from "../motion/track.ts";
 import type { Point } from "../picture/picture.ts";
 import type { LaidOutPage, Part, PartContent } from "../scene/part.ts";
 import type { Blend } from "../scene/template.ts";
+import { slotOn } from "../show/layers.ts";
 import { expandStays, type Moment, type Slot } from "../show/slot.ts";
 import type { ShowState } from "../show/state.ts";
 import { GLIDE_MS, type Place } from "./glide.ts";
@@ -87,7 +88,7 @@ export function composeTimeline(state: ShowState, output: Output, dress: Dress):
       const planned = switched && atMs < switched.untilMs ? before : now;
       return planned?.layerIds.includes(layer.id) ? planned.outfitId : undefined;
     };
-    const slot = state.slots[layer.id] ?? [];
+    const slot = slotOn(state, layer.id, output.id);
     // Another outfit, or a layer that comes or goes here, is a change like any other: it moves as templates say.
     const isChanged = switched && outfitAt(switched.untilMs - 1) !== outfitAt(switched.untilMs);
     pieces.push(

@@ -1,5 +1,6 @@
+import type { Anchor } from "../rundown/anchor.ts";
 import type { PageContent } from "../rundown/content.ts";
-import { type Anchor, valuesAt, wornAt } from "../rundown/steps.ts";
+import { valuesAt, wornAt } from "../rundown/steps.ts";
 import type { HouseStyle } from "../scene/houseStyle.ts";
 import { type FallbackFonts, type LaidOutPage, LayOutMemory, layOut } from "../scene/layOut.ts";
 import type { MediaInfo } from "../scene/media.ts";
@@ -35,15 +36,16 @@ export function createDresser(
   return (page, outfitId, output) => {
     const content = documents.get(page.content);
     if (content?.kind !== "page") return undefined;
-    const worn = wornAt(content, outfitId, page.step);
+    const shaped = shapeOf(content, outfitId, page.step, output, documents);
+    const worn = wornAt(content, shaped, page.step);
     if (!worn) return undefined;
-    const key = pageKey(page.content, page.step, outfitId, output);
+    const key = pageKey(page.content, page.step, shaped, output);
     let laidOut = known.get(key);
     if (laidOut) known.delete(key);
     else {
       const template = documents.get(worn.template);
       const style = documents.get(worn.style);
-      const values = valuesAt(content, outfitId, page.step);
+      const values = valuesAt(content, shaped, page.step);
       if (template?.kind !== "template" || style?.kind !== "style" || !values) return undefined;
       if (content.media.some((hash) => !documents.has(hash))) return undefined;
       const { widthPx, heightPx, frameRate } = output;
@@ -54,6 +56,31 @@ export function createDresser(
     if (known.size > KEPT_PAGES) known.delete(known.keys().next().value as string);
     return { templateHash: worn.template, laidOut };
   };
+}
+
+/**
+ * The outfit whose template comes nearest to the output's shape: the one asked for, or one that stands in for it. Of equally
+ * near ones the one asked for.
+ */
+function shapeOf(
+  content: PageContent,
+  outfitId: string,
+  step: Anchor,
+  { widthPx, heightPx }: Output,
+  documents: Documents,
+): string {
+  let nearest = outfitId;
+  let least = Number.POSITIVE_INFINITY;
+  for (const id of [outfitId, ...(content.variants[outfitId] ?? [])]) {
+    const template = documents.get(wornAt(content, id, step)?.template ?? "");
+    if (template?.kind !== "template") continue;
+    const { canvas } = template;
+    const off = Math.abs(Math.log(widthPx / heightPx / (canvas.widthPx / canvas.heightPx)));
+    if (off > least - 0.01) continue;
+    least = off;
+    nearest = id;
+  }
+  return nearest;
 }
 
 function pageKey(hash: string, step: Anchor, outfitId: string, output: Output): string {

@@ -24,6 +24,15 @@ export const NO_FITTING: Fitting = {
   corners: null,
 };
 
+const NO_TRIM = { brightness: 1, gamma: 1 };
+
+/** The room the screens stand in. */
+export const venueSchema = z.strictObject({
+  widthM: z.number().min(2).max(500),
+  depthM: z.number().min(2).max(500),
+});
+export type Venue = z.infer<typeof venueSchema>;
+
 /** One screen: its own size and shape. */
 export const outputSchema = z.strictObject({
   id: z.string().min(1).max(60),
@@ -33,8 +42,10 @@ export const outputSchema = z.strictObject({
   backdrop: z.enum(["opaque", "transparent"]),
   /** What crawl speeds in px per frame are counted in. */
   frameRate: z.enum(frameRateNames),
-  /** The picture, or one half of it for an external keyer: its colours over black, or its alpha as white. */
-  signal: z.enum(["picture", "fill", "key"]),
+  /** The picture, or one half of it for an external keyer: its colours, or its alpha as white; both: side by side. */
+  signal: z.enum(["picture", "fill", "key", "both"]),
+  /** Colours of a fill as they are over black, or undimmed by their alpha, as some keyers want them. */
+  fillAlpha: z.enum(["premultiplied", "straight"]).default("premultiplied"),
   /** Whether clips are heard here. */
   sound: z.boolean(),
   /** Whether the program picture lies beneath all layers here. */
@@ -51,11 +62,32 @@ export const outputSchema = z.strictObject({
     .nullable()
     .default(null),
   fitting: fittingSchema.default(NO_FITTING),
+  /** Corrections of the device: light times brightness, then to the power of 1 / gamma. */
+  trim: z
+    .strictObject({ brightness: z.number().min(0.2).max(2), gamma: z.number().min(0.4).max(2.5) })
+    .default(NO_TRIM),
+  /** What a window shows that starts while there is no server. */
+  standBy: z
+    .discriminatedUnion("show", [
+      z.strictObject({ show: z.literal("last") }),
+      z.strictObject({ show: z.literal("nothing") }),
+      z.strictObject({ show: z.literal("picture"), file: z.string().regex(/^[0-9a-f]{64}$/) }),
+    ])
+    .default({ show: "last" }),
   /** Which safe-area standard its test picture shows. */
   safeArea: z.enum(["smpte", "ebu"]).default("smpte"),
   /** Distance of the farthest seat and height of the picture, m; null when not said. */
   farthestM: z.number().min(0.5).max(500).nullable().default(null),
   pictureHeightM: z.number().min(0.1).max(100).nullable().default(null),
+  /** Where it stands in the room, m from the left and from the front, and where it faces: 0 away from the front. */
+  place: z
+    .strictObject({
+      xM: z.number().min(0).max(500),
+      yM: z.number().min(0).max(500),
+      facingDeg: z.number().min(0).max(359),
+    })
+    .nullable()
+    .default(null),
 });
 export type Output = z.infer<typeof outputSchema>;
 
@@ -77,6 +109,14 @@ export const layerSchema = z.strictObject({
   persistent: z.boolean(),
 });
 export type Layer = z.infer<typeof layerSchema>;
+
+/** Pixels of a whole window of the output: fill and key stand side by side. */
+export function pictureSize({ widthPx, heightPx, signal }: Output): {
+  readonly widthPx: number;
+  readonly heightPx: number;
+} {
+  return { widthPx: signal === "both" ? widthPx * 2 : widthPx, heightPx };
+}
 
 /** The output as pages are laid out for it: as large as the canvas of which it shows a part. */
 export function canvasOf(output: Output): Output {

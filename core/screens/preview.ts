@@ -1,4 +1,7 @@
-import { LEAVE_ANCHOR, sameAnchor } from "../rundown/steps.ts";
+import { sameAnchor } from "../rundown/anchor.ts";
+import type { PageContent } from "../rundown/content.ts";
+import { planNeededAt } from "../rundown/planNeed.ts";
+import { LEAVE_ANCHOR } from "../rundown/steps.ts";
 import { pageAt, type Slot } from "../show/slot.ts";
 import type { ShowState, Target } from "../show/state.ts";
 import type { ScreenPlan } from "./plan.ts";
@@ -13,41 +16,56 @@ const SHOWN_AFTER_MS = 8_000;
 export function stateAfterTake(
   state: ShowState,
   target: Target,
-  layerId: string,
+  content: PageContent,
   atMs: number,
-  plan: ScreenPlan = state.plan,
+  plans: readonly ScreenPlan[],
 ): ShowState {
-  const slots: Record<string, Slot> = {};
-  for (const [id, slot] of Object.entries(state.slots)) {
-    const last = slot.at(-1);
-    const page = pageAt(slot, atMs);
-    slots[id] = page && last ? [{ ...last, page, how: "settled", endsAtMs: null }] : [];
-  }
-  const page = sameAnchor(target.step, LEAVE_ANCHOR) ? null : target;
+  const need = planNeededAt(content, target.step);
+  const plan = need?.otherwise === "switch" ? plans.find(({ id }) => id === need.id) : undefined;
+  const rest = atRest(state, atMs);
+  const taken = sameAnchor(target.step, LEAVE_ANCHOR) ? [] : settled(target, atMs);
+  const { layerId, only } = content;
+  const { [layerId]: own, ...others } = rest.overrides;
   return {
     ...state,
-    plan,
+    ...(only
+      ? {
+          slots: rest.slots,
+          overrides: {
+            ...others,
+            [layerId]: { ...own, ...Object.fromEntries(only.map((outputId) => [outputId, taken])) },
+          },
+        }
+      : { slots: { ...rest.slots, [layerId]: taken }, overrides: others }),
+    plan: plan ?? state.plan,
     planBefore: null,
-    slots: { ...slots, [layerId]: page ? settled(page, atMs) : [] },
   };
 }
 
 /** The state as it will stand under another plan, once all motion is over. */
 export function stateUnderPlan(state: ShowState, plan: ScreenPlan, atMs: number): ShowState {
-  const slots = Object.fromEntries(
-    Object.entries(state.slots).map(([id, slot]): [string, Slot] => {
-      const last = slot.at(-1);
-      const page = pageAt(slot, atMs);
-      return [id, page && last ? [{ ...last, page, how: "settled", endsAtMs: null }] : []];
-    }),
-  );
-  return { ...state, plan, planBefore: null, slots, tests: {} };
+  return { ...state, plan, planBefore: null, ...atRest(state, atMs), tests: {} };
+}
+
+/** Every slot with what is on it then, and no motion. */
+function atRest({ slots, overrides }: ShowState, atMs: number): Pick<ShowState, "slots" | "overrides"> {
+  const rest = (slot: Slot): Slot => {
+    const last = slot.at(-1);
+    const page = pageAt(slot, atMs);
+    return page && last ? [{ ...last, page, how: "settled", endsAtMs: null }] : [];
+  };
+  const restAll = (all: Readonly<Record<string, Slot>>) =>
+    Object.fromEntries(Object.entries(all).map(([id, slot]) => [id, rest(slot)]));
+  return {
+    slots: restAll(slots),
+    overrides: Object.fromEntries(Object.entries(overrides).map(([id, own]) => [id, restAll(own)])),
+  };
 }
 
 /** Only one page and nothing else, at rest: what Prepare shows beside the words. */
 export function stateWithOnly(state: ShowState, target: Target, layerId: string, atMs: number): ShowState {
   const slots = Object.fromEntries(Object.keys(state.slots).map((id): [string, Slot] => [id, []]));
-  return { ...state, slots: { ...slots, [layerId]: settled(target, atMs) } };
+  return { ...state, slots: { ...slots, [layerId]: settled(target, atMs) }, overrides: {} };
 }
 
 function settled(page: Target, atMs: number): Slot {

@@ -1,7 +1,7 @@
 import type { Output } from "./plan.ts";
 
 /** What an output can show in place of its picture, to prove the chain behind it. */
-export const TEST_PICTURES = ["bars", "grid", "ramp", "safe", "identify"] as const;
+export const TEST_PICTURES = ["bars", "grid", "ramp", "safe", "identify", "sync"] as const;
 export type TestPictureName = (typeof TEST_PICTURES)[number];
 
 export type TestShape =
@@ -30,6 +30,14 @@ export type TestShape =
       readonly sizePx: number;
       readonly words: string;
       readonly fill: string;
+    }
+  /** Lights up for a moment at each full second of the server's time: what is heard as a tick is seen with it. */
+  | {
+      readonly kind: "flash";
+      readonly x: number;
+      readonly y: number;
+      readonly width: number;
+      readonly height: number;
     }
   /** Goes round once a second: a picture that stands still is seen to. */
   | { readonly kind: "mark"; readonly x: number; readonly y: number; readonly r: number };
@@ -63,6 +71,9 @@ export function safeRect(widthPx: number, heightPx: number, part: number) {
   const height = Math.round(heightPx * part);
   return { x: Math.round((widthPx - width) / 2), y: Math.round((heightPx - height) / 2), width, height };
 }
+
+/** How long a flash is lit and a tick heard, ms. */
+export const FLASH_MS = 50;
 
 /** The shapes of a test picture at an output's size, from the back to the front. */
 export function testPicture(output: Output, name: TestPictureName, number: number): TestShape[] {
@@ -141,6 +152,22 @@ export function testPicture(output: Output, name: TestPictureName, number: numbe
         frame(title, "#ffd166"),
         label(h * 0.45, unit * 0.05, says),
         label(h * 0.55, unit * 0.04, `action ${action * 100} %, title ${title * 100} %`, "#ffd166"),
+      ];
+    }
+    case "sync": {
+      const side = Math.round(unit * 0.4);
+      return [
+        rect(0, 0, w, h, "#101010"),
+        {
+          kind: "flash",
+          x: Math.round((w - side) / 2),
+          y: Math.round(h * 0.5 - side / 2),
+          width: side,
+          height: side,
+        },
+        { kind: "mark", x: w / 2, y: h * 0.5, r: unit * 0.16 },
+        label(h * 0.84, unit * 0.05, "flash and tick at each full second"),
+        label(h * 0.92, unit * 0.04, says),
       ];
     }
     case "identify":

@@ -40,6 +40,7 @@ export const refusalSchema = z.enum([
   "undoTooLate",
   "noSuchLayer",
   "noSuchPlan",
+  "noSuchOutput",
   "wrongPlan",
   "tooFast",
 ]);
@@ -57,6 +58,8 @@ export const REFUSAL_SENTENCES: Readonly<Record<Refusal, string>> = {
   undoTooLate: "The air has changed since that take, so it cannot be undone. The air is as it was.",
   noSuchLayer: "That layer does not exist in this show. The air is as it was.",
   noSuchPlan: "That screen plan is not there any more. The screens are as they were; choose another.",
+  noSuchOutput:
+    "None of the screens this cue is limited to is there any more. The air is as it was; choose screens for it in Prepare.",
   wrongPlan:
     "This cue is made for another screen plan, and is not to switch to it by itself. The air is as it was; switch the plan, then take.",
   tooFast: "Too many commands in one second: this one was dropped. The air shows the last one accepted.",

@@ -1,10 +1,12 @@
+import { sameAnchor } from "../rundown/anchor.ts";
 import type { PageContent } from "../rundown/content.ts";
-import { LEAVE_ANCHOR, sameAnchor, stepsOf } from "../rundown/steps.ts";
+import { planNeededAt } from "../rundown/planNeed.ts";
+import { LEAVE_ANCHOR, stepsOf } from "../rundown/steps.ts";
 import type { ScreenPlan } from "../screens/plan.ts";
 import type { Command, Refusal } from "./commands.ts";
 import type { AirEvent } from "./events.ts";
-import { pageAt } from "./slot.ts";
-import { getSlot, type ShowState, type Target } from "./state.ts";
+import { isFilled } from "./layers.ts";
+import type { ShowState, Target } from "./state.ts";
 
 /** What the rundown and the store know that the air does not. */
 export interface DecideContext {
@@ -91,7 +93,7 @@ function decideTake(
   const cue = context.findCue(target.cueId);
   if (!cue) throw new Error(`Cue ${target.cueId} vanished within one decision`);
   const { layerId, stayMs, lastsMs } = cue.content;
-  const needed = cue.content.plan;
+  const needed = planNeededAt(cue.content, target.step);
   const switches: AirEvent[] = [];
   if (needed && needed.id !== state.plan.id) {
     const plan = context.findPlan(needed.id);
@@ -100,6 +102,8 @@ function decideTake(
     switches.push({ kind: "planSwitched", plan, startAtMs: context.startAtMs });
   }
   if (!state.slots[layerId]) return { refused: "noSuchLayer" };
+  const outputIds = cue.content.only?.filter((id) => context.outputIds.includes(id)) ?? null;
+  if (outputIds?.length === 0) return { refused: "noSuchOutput" };
   const leaves = sameAnchor(target.step, LEAVE_ANCHOR);
   return {
     events: [
@@ -111,6 +115,7 @@ function decideTake(
         cueIndex: cue.index,
         layerId,
         page: leaves ? null : { cueId: target.cueId, content: target.content, step: target.step },
+        outputIds,
         how: command.how,
         startAtMs: context.startAtMs,
         endsAtMs: stayMs === null || leaves ? null : context.startAtMs + stayMs,
@@ -127,7 +132,7 @@ function decideClear(
   how: Extract<AirEvent, { kind: "cleared" }>["how"],
   context: DecideContext,
 ): Decision {
-  const filled = layerIds.filter((id) => pageAt(getSlot(state, id), context.startAtMs) !== null);
+  const filled = layerIds.filter((id) => isFilled(state, id, context.startAtMs));
   if (filled.length === 0) return { refused: "nothingThere" };
   return { events: [{ kind: "cleared", layerIds: filled, why, how, startAtMs: context.startAtMs }] };
 }

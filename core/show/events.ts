@@ -26,6 +26,8 @@ export const airEventSchema = z.discriminatedUnion("kind", [
     layerId: z.string(),
     /** Null when the step takes the words off. */
     page: slotPageSchema.nullable(),
+    /** The only outputs it went to; null: all. */
+    outputIds: z.array(z.string()).nullable().default(null),
     how,
     startAtMs: z.number(),
     endsAtMs: z.number().nullable(),

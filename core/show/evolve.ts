@@ -1,7 +1,8 @@
 import { LONGEST_MOTION_MS } from "../motion/track.ts";
 import type { AirEvent, LoggedEvent } from "./events.ts";
-import { addMoment, EMPTY_SLOT, type Moment, pageAt } from "./slot.ts";
-import { getSlot, type ShowState } from "./state.ts";
+import { addToLayer, type Layered, pagesOn } from "./layers.ts";
+import { EMPTY_SLOT, type Moment } from "./slot.ts";
+import type { ShowState } from "./state.ts";
 
 /** Takes remembered so that one that arrives twice does nothing twice. */
 const REMEMBERED_TAKES = 64;
@@ -20,6 +21,7 @@ export function evolve(state: ShowState | undefined, logged: LoggedEvent): ShowS
       layers: event.layers,
       timeZone: event.timeZone,
       slots: Object.fromEntries(event.layers.map((layer) => [layer.id, EMPTY_SLOT])),
+      overrides: {},
       plan: event.plan,
       planBefore: null,
       tests: {},
@@ -47,12 +49,14 @@ function apply(
     case "disarmed":
       return { ...state, arm: null };
     case "taken": {
-      const slot = getSlot(state, event.layerId);
       const airRevision = state.airRevision + 1;
-      const { takeId, layerId, page, how, startAtMs, endsAtMs, lastsMs } = event;
+      const { takeId, layerId, page, outputIds, how, startAtMs, endsAtMs, lastsMs } = event;
+      const before = pagesOn(state, layerId, startAtMs);
+      const common = before.get(null) ?? null;
+      const kept = outputIds ?? [...before.keys()].filter((id) => id !== null);
       return {
         ...state,
-        slots: { ...state.slots, [layerId]: addMoment(slot, { startAtMs, page, how, endsAtMs, lastsMs }) },
+        ...addToLayer(state, layerId, outputIds, () => ({ startAtMs, page, how, endsAtMs, lastsMs })),
         airRevision,
         arm: null,
         position: { cueId: event.target.cueId, cueIndex: event.cueIndex, step: event.target.step },
@@ -61,7 +65,11 @@ function apply(
           takeId,
           layerId,
           airRevision,
-          page: pageAt(slot, startAtMs),
+          page: common,
+          outputIds,
+          perOutput: Object.fromEntries(
+            kept.map((id) => [id, before.get(id) ?? (before.has(id) ? null : common)]),
+          ),
           arm: state.arm,
           position: state.position,
           plan: state.planBefore?.untilMs === startAtMs ? state.planBefore.plan : null,
@@ -77,9 +85,11 @@ function apply(
         endsAtMs: null,
         lastsMs: LONGEST_MOTION_MS,
       };
-      const slots = { ...state.slots };
-      for (const layerId of event.layerIds) slots[layerId] = addMoment(getSlot(state, layerId), gone);
-      return { ...state, slots, airRevision: state.airRevision + 1 };
+      const { slots, overrides } = event.layerIds.reduce<Layered>(
+        (layered, layerId) => addToLayer(layered, layerId, null, () => gone),
+        state,
+      );
+      return { ...state, slots, overrides, airRevision: state.airRevision + 1 };
     }
     case "planSwitched":
       return {
@@ -99,21 +109,21 @@ function apply(
     case "takeUndone": {
       const { undo } = state;
       if (!undo) throw new Error(`Event ${logged.seq} undoes a take that is not there`);
-      const { layerId, page, arm, position, plan } = undo;
+      const { layerId, page, outputIds, perOutput, arm, position, plan } = undo;
       const planBack = plan && {
         plan,
         planBefore: { plan: state.plan, untilMs: event.startAtMs },
       };
-      const back: Omit<Moment, "sinceMs"> = {
+      const back = (outputId: string | null): Omit<Moment, "sinceMs"> => ({
         startAtMs: event.startAtMs,
-        page,
+        page: outputId === null ? page : (perOutput[outputId] ?? null),
         how: "animated",
         endsAtMs: null,
         lastsMs: LONGEST_MOTION_MS,
-      };
+      });
       return {
         ...state,
-        slots: { ...state.slots, [layerId]: addMoment(getSlot(state, layerId), back) },
+        ...addToLayer(state, layerId, outputIds, back),
         ...planBack,
         airRevision: state.airRevision + 1,
         arm,

@@ -1,6 +1,6 @@
 import { z } from "zod";
+import { anchorSchema } from "../rundown/anchor.ts";
 import { hashSchema } from "../rundown/content.ts";
-import { anchorSchema } from "../rundown/steps.ts";
 
 /** A pinned page at one of its steps. */
 export const slotPageSchema = z.strictObject({

@@ -1,9 +1,9 @@
 import { z } from "zod";
+import { anchorSchema } from "../rundown/anchor.ts";
 import { hashSchema } from "../rundown/content.ts";
-import { anchorSchema } from "../rundown/steps.ts";
 import { layerSchema, screenPlanSchema } from "../screens/plan.ts";
 import { TEST_PICTURES } from "../screens/testPicture.ts";
-import { type Slot, type SlotPage, slotPageSchema, slotSchema } from "./slot.ts";
+import { type SlotPage, slotPageSchema, slotSchema } from "./slot.ts";
 
 /** Who asked: a desk by its id. */
 export const actorSchema = z.strictObject({ kind: z.literal("desk"), id: z.string().min(1).max(60) });
@@ -33,6 +33,10 @@ const undoSchema = z.strictObject({
   /** The air's revision right after that take; when it has moved, the take can no longer be undone. */
   airRevision: z.number().int(),
   page: slotPageSchema.nullable(),
+  /** The outputs it was limited to; null: all. */
+  outputIds: z.array(z.string()).nullable().default(null),
+  /** What outputs showed that had a slot of their own, or were given one. */
+  perOutput: z.record(z.string(), slotPageSchema.nullable()).default({}),
   arm: armSchema.nullable(),
   position: positionSchema.nullable(),
   /** The plan that the take switched from; null when it switched none. */
@@ -49,6 +53,8 @@ export const showStateSchema = z.strictObject({
   /** IANA zone for times of day. */
   timeZone: z.string(),
   slots: z.record(z.string(), slotSchema),
+  /** Layer → output → the slot that a cue limited to chosen outputs has filled there. */
+  overrides: z.record(z.string(), z.record(z.string(), slotSchema)).default({}),
   plan: screenPlanSchema,
   /** The plan that was used until a moment ago: pages still leave and change from what it showed. */
   planBefore: z.strictObject({ plan: screenPlanSchema, untilMs: z.number() }).nullable().default(null),
@@ -66,21 +72,19 @@ export const showStateSchema = z.strictObject({
 });
 export type ShowState = z.infer<typeof showStateSchema>;
 
-export function getSlot(state: ShowState, layerId: string): Slot {
-  const slot = state.slots[layerId];
-  if (!slot) throw new Error(`No layer "${layerId}" in show ${state.showId}`);
-  return slot;
-}
-
 /** Every page that may still be seen, leaving ones included. */
 export function pagesInSight(state: ShowState): SlotPage[] {
-  return Object.values(state.slots).flatMap((slot) => slot.flatMap(({ page }) => (page ? [page] : [])));
+  const own = Object.values(state.overrides).flatMap((slots) => Object.values(slots));
+  return [...Object.values(state.slots), ...own].flatMap((slot) =>
+    slot.flatMap(({ page }) => (page ? [page] : [])),
+  );
 }
 
 /** Contents the state refers to, for fetching them before it is drawn. */
 export function contentsOf(state: ShowState): Set<string> {
   const hashes = new Set(pagesInSight(state).map((page) => page.content));
   if (state.arm) hashes.add(state.arm.target.content);
-  if (state.undo?.page) hashes.add(state.undo.page.content);
+  for (const page of [state.undo?.page, ...Object.values(state.undo?.perOutput ?? {})])
+    if (page) hashes.add(page.content);
   return hashes;
 }

@@ -32,6 +32,16 @@ export const clientMessageSchema = z.discriminatedUnion("kind", [
     /** Real size of the window in device pixels. */
     widthPx: z.number().int().min(0).max(100_000),
     heightPx: z.number().int().min(0).max(100_000),
+    /** Server time minus the window's own, and the round trip it was measured by; null before the first answer. */
+    clock: z.strictObject({ offsetMs: z.number(), roundTripMs: z.number() }).nullable(),
+    /** Nobody can see it: behind another window, minimised, or its device sleeps. */
+    isHidden: z.boolean(),
+    /** Whether the browser lets sound out: some wait for a click. */
+    sound: z.enum(["off", "on", "refused"]),
+    /** Whether a graphics processor draws it. */
+    hasGpu: z.boolean(),
+    /** Loaded over TLS or on the server's own machine: only then can it start without the server. */
+    isSecure: z.boolean(),
   }),
 ]);
 export type ClientMessage = z.infer<typeof clientMessageSchema>;
@@ -43,6 +53,8 @@ export const LARGEST_CLIENT_MESSAGE = 16 * 1024;
 /** How an output is doing. */
 export interface ScreenHealth {
   readonly outputId: string;
+  /** Server time of the last word of any of its windows since the server started; null: none was there. */
+  readonly lastHeardAtMs: number | null;
   readonly windows: readonly {
     readonly windowId: string;
     readonly painted: Omit<PaintedReport, "kind"> | null;

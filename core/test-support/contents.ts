@@ -69,12 +69,14 @@ export function prepareBench(): Bench {
       wardrobes: STARTER_OUTFITS.map((outfit) => ({
         outfitId: outfit.id,
         linesPerSlide: outfit.linesPerSlide,
+        variants: outfit.variants ?? [],
         templates: offeredBy(outfit.templates, keep),
       })),
       style: { hash: keep(HARBOUR_LAMP), style: HARBOUR_LAMP },
       fallbackFonts: FALLBACK_FONTS,
       shaper: bench.shaper,
       findMedia: () => undefined,
+      plans: [],
       scripture: PSALM_107,
       licence: "40118",
     };

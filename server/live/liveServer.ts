@@ -57,6 +57,8 @@ export class LiveServer {
   readonly #connections = new Set<Connection>();
   readonly #ticker: ReturnType<typeof setInterval>;
   #screensSaid = "";
+  /** Output → when one of its windows was last heard. */
+  readonly #lastHeard = new Map<string, number>();
 
   constructor(parts: LiveParts) {
     this.#parts = parts;
@@ -95,6 +97,7 @@ export class LiveServer {
   screens(): ScreenHealth[] {
     return this.#parts.screens.outputs.map(({ id }) => ({
       outputId: id,
+      lastHeardAtMs: this.#lastHeard.get(id) ?? null,
       windows: this.#joined()
         .filter(({ link }) => link?.kind === "output" && link.outputId === id)
         .map(({ windowId, painted, heardAtMs }) => ({ windowId, painted, heardAtMs })),
@@ -166,6 +169,7 @@ export class LiveServer {
     if (message.kind === "painted") {
       const { kind: _, ...painted } = message;
       connection.painted = painted;
+      if (connection.link.kind === "output") this.#lastHeard.set(connection.link.outputId, now());
       return;
     }
     const { command } = message;

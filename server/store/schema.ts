@@ -15,10 +15,20 @@ export interface Tables {
     licence: Generated<string>;
     /** Salt and key of the passcode; empty: none. */
     passcode_hash: Generated<string>;
+    /** The room the screens stand in. */
+    venue: Generated<string>;
   };
   output: { id: string; show_id: string; rank: number; doc: string };
   screen_plan: { id: string; show_id: string; rank: number; doc: string };
-  outfit: { id: string; show_id: string; rank: number; name: string; lines_per_slide: number };
+  outfit: {
+    id: string;
+    show_id: string;
+    rank: number;
+    name: string;
+    lines_per_slide: number;
+    /** Ids of outfits that stand in for it on screens of their shape, as JSON. */
+    variants: Generated<string>;
+  };
   template: {
     id: Generated<number>;
     show_id: string;

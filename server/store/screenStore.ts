@@ -1,5 +1,12 @@
 import { z } from "zod";
-import { type Output, outputSchema, type ScreenPlan, screenPlanSchema } from "../../core/screens/plan.ts";
+import {
+  type Output,
+  outputSchema,
+  type ScreenPlan,
+  screenPlanSchema,
+  type Venue,
+  venueSchema,
+} from "../../core/screens/plan.ts";
 import type { Db } from "./database.ts";
 
 export const MOST_OUTPUTS = 24;
@@ -11,6 +18,7 @@ export const screensEditSchema = z.discriminatedUnion("kind", [
   z.strictObject({ kind: z.literal("removeOutput"), outputId: z.string().max(60) }),
   z.strictObject({ kind: z.literal("savePlan"), plan: screenPlanSchema }),
   z.strictObject({ kind: z.literal("removePlan"), planId: z.string().max(60) }),
+  z.strictObject({ kind: z.literal("saveVenue"), venue: venueSchema }),
 ]);
 export type ScreensEdit = z.infer<typeof screensEditSchema>;
 
@@ -20,6 +28,7 @@ export class ScreenStore {
   readonly #showId: string;
   #outputs: readonly Output[] = [];
   #plans: readonly ScreenPlan[] = [];
+  #venue: Venue | undefined;
   readonly #listeners = new Set<() => void>();
 
   constructor(db: Db, showId: string) {
@@ -40,6 +49,12 @@ export class ScreenStore {
       .where("show_id", "=", this.#showId)
       .orderBy("rank")
       .execute();
+    const show = await this.#db
+      .selectFrom("show")
+      .select("venue")
+      .where("id", "=", this.#showId)
+      .executeTakeFirstOrThrow();
+    this.#venue = venueSchema.parse(JSON.parse(show.venue));
     this.#outputs = outputs.map(({ doc }) => outputSchema.parse(JSON.parse(doc)));
     this.#plans = plans.map(({ doc }) => screenPlanSchema.parse(JSON.parse(doc)));
   }
@@ -50,6 +65,11 @@ export class ScreenStore {
 
   get plans(): readonly ScreenPlan[] {
     return this.#plans;
+  }
+
+  get venue(): Venue {
+    if (!this.#venue) throw new Error(`The screens of ${this.#showId} are not loaded yet`);
+    return this.#venue;
   }
 
   onChange(listener: () => void): void {
@@ -81,6 +101,13 @@ export class ScreenStore {
         await this.#save("screen_plan", edit.plan, this.#plans);
         break;
       }
+      case "saveVenue":
+        await this.#db
+          .updateTable("show")
+          .set({ venue: JSON.stringify(edit.venue) })
+          .where("id", "=", this.#showId)
+          .execute();
+        break;
       case "removePlan":
         if (this.#plans.length === 1)
           return "The last plan stays: the screens need one. Nothing was changed.";

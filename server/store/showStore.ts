@@ -57,6 +57,7 @@ export async function createShow(db: Db, contents: ContentStore, show: NewShow, 
         rank,
         name: outfit.name,
         lines_per_slide: outfit.linesPerSlide,
+        variants: JSON.stringify(outfit.variants ?? []),
       })
       .execute();
     for (const [at, template] of outfit.templates.entries())
@@ -97,14 +98,19 @@ export async function loadShow(db: Db, contents: ContentStore, showId: string): 
   const style = contents.find(row.style_hash);
   if (style?.kind !== "style")
     throw new Error(`Show ${showId} names ${row.style_hash} as its style; that is ${style?.kind}`);
-  const wardrobes = outfits.map(({ id, lines_per_slide }): Wardrobe => {
+  const wardrobes = outfits.map(({ id, lines_per_slide, variants }): Wardrobe => {
     const worn = new Map<string, { hash: string; template: Template }[]>();
     for (const { outfit_id, field_set, content_hash } of templates) {
       const template = contents.find(content_hash);
       if (outfit_id !== id || template?.kind !== "template") continue;
       worn.set(field_set, [...(worn.get(field_set) ?? []), { hash: content_hash, template }]);
     }
-    return { outfitId: id, linesPerSlide: lines_per_slide, templates: worn };
+    return {
+      outfitId: id,
+      linesPerSlide: lines_per_slide,
+      variants: z.array(z.string()).parse(JSON.parse(variants)),
+      templates: worn,
+    };
   });
   return {
     id: row.id,

@@ -1,0 +1,47 @@
+import type { PinnedDocument } from "../../core/screens/dress.ts";
+import type { Output, ScreenPlan } from "../../core/screens/plan.ts";
+import type { ShowState } from "../../core/show/state.ts";
+
+/** What a window keeps so that it can start with no server. */
+export interface KeptShow {
+  readonly state: ShowState;
+  readonly outputs: readonly Output[];
+  readonly plans: readonly ScreenPlan[];
+  readonly documents: Readonly<Record<string, PinnedDocument>>;
+}
+
+const STORE = "vesko-kept-show";
+const addressOf = (token: string) => `/kept/${token.slice(0, 12)}`;
+
+/**
+ * Has the browser keep this page and what it loads (`public/keep.js`), so that it opens while the server is away.
+ * Browsers allow that over TLS and on the server's own machine.
+ */
+export function keepPage(): void {
+  if (!window.isSecureContext || !("serviceWorker" in navigator)) return;
+  navigator.serviceWorker.register("/keep.js", { scope: "/out/" }).catch((error) => {
+    console.warn("This window cannot start without the server:", error);
+  });
+}
+
+/** Keeps the show as it is now, for the next start. */
+export async function keepShow(token: string, show: KeptShow): Promise<void> {
+  if (!window.isSecureContext) return;
+  const store = await caches.open(STORE);
+  await store.put(addressOf(token), new Response(JSON.stringify(show)));
+}
+
+/** The show as it was kept last; undefined when nothing was. Our own words, so they are not read with suspicion. */
+export async function findKeptShow(token: string): Promise<KeptShow | undefined> {
+  if (!window.isSecureContext) return undefined;
+  const store = await caches.open(STORE);
+  const kept = await store.match(addressOf(token));
+  return kept && ((await kept.json()) as KeptShow);
+}
+
+/** Puts a picture of the library over a half of the output, or takes it away. */
+export function coverWith(cover: HTMLElement, file: string | null): void {
+  if ((cover.dataset.standBy ?? "") === (file ?? "")) return;
+  cover.dataset.standBy = file ?? "";
+  cover.style.background = file === null ? "" : `#000 url(/media/${file}) center / cover`;
+}

@@ -1,0 +1,54 @@
+import { FLASH_MS } from "../../core/screens/testPicture.ts";
+
+const SECOND_MS = 1_000;
+const TICK_HZ = 1_000;
+const AHEAD_MS = 1_500;
+const LOOK_MS = 400;
+
+/** The window's way to sound: tells whether the browser lets it out, and ticks with the flash of a test picture. */
+export class Ticks {
+  readonly #nowMs: () => number;
+  #context: AudioContext | undefined;
+  #timer: ReturnType<typeof setInterval> | undefined;
+  #scheduledTo = 0;
+
+  /** @param nowMs server time */
+  constructor(nowMs: () => number) {
+    this.#nowMs = nowMs;
+  }
+
+  /** "refused": the browser waits for a click in this window. */
+  get state(): "on" | "refused" {
+    this.#context ??= new AudioContext();
+    if (this.#context.state === "suspended") void this.#context.resume().catch(() => undefined);
+    return this.#context.state === "running" ? "on" : "refused";
+  }
+
+  /** Ticks at each full second of the server's time, or is still. */
+  set(isTicking: boolean): void {
+    if (isTicking === (this.#timer !== undefined)) return;
+    clearInterval(this.#timer);
+    this.#timer = isTicking ? setInterval(() => this.#schedule(), LOOK_MS) : undefined;
+    if (isTicking) this.#schedule();
+  }
+
+  close(): void {
+    this.set(false);
+    void this.#context?.close();
+  }
+
+  #schedule(): void {
+    if (this.state !== "on" || !this.#context) return;
+    const nowMs = this.#nowMs();
+    const { currentTime, destination } = this.#context;
+    let atMs = Math.max(this.#scheduledTo + SECOND_MS, Math.ceil(nowMs / SECOND_MS) * SECOND_MS);
+    for (; atMs < nowMs + AHEAD_MS; atMs += SECOND_MS) {
+      const from = currentTime + (atMs - nowMs) / 1_000;
+      const tone = new OscillatorNode(this.#context, { frequency: TICK_HZ });
+      tone.connect(new GainNode(this.#context, { gain: 0.25 })).connect(destination);
+      tone.start(from);
+      tone.stop(from + FLASH_MS / 1_000);
+      this.#scheduledTo = atMs;
+    }
+  }
+}

@@ -1,0 +1,78 @@
+import { useState } from "react";
+
+/** A monitor as the Window Management API describes it. */
+interface Monitor {
+  readonly label: string;
+  readonly availLeft: number;
+  readonly availTop: number;
+  readonly availWidth: number;
+  readonly availHeight: number;
+}
+
+interface MonitorWindow {
+  readonly getScreenDetails?: () => Promise<{ readonly screens: readonly Monitor[] }>;
+}
+
+type Found =
+  | { readonly kind: "unasked" }
+  | { readonly kind: "monitors"; readonly monitors: readonly Monitor[] }
+  | { readonly kind: "cannot"; readonly why: string };
+
+/** The monitors of this machine: a press opens the output's window on one, filling it. */
+export function Monitors({ link, name }: { link: string; name: string }) {
+  const [found, setFound] = useState<Found>({ kind: "unasked" });
+  const look = async () => {
+    const { getScreenDetails } = window as unknown as MonitorWindow;
+    if (!getScreenDetails) {
+      const why = window.isSecureContext
+        ? "This browser does not say which monitors there are."
+        : "Browsers say which monitors there are only over TLS or on the server's own machine.";
+      setFound({ kind: "cannot", why: `${why} Open it here, and move its window there.` });
+      return;
+    }
+    try {
+      const { screens } = await getScreenDetails.call(window);
+      setFound({ kind: "monitors", monitors: [...screens] });
+    } catch {
+      setFound({
+        kind: "cannot",
+        why: "The browser was not allowed to say which monitors there are. Allow it beside the address, or open it here and move its window.",
+      });
+    }
+  };
+  const openOn = ({ availLeft, availTop, availWidth, availHeight }: Monitor) => {
+    // A window of its own process: one that shares the desk's is painted late.
+    const place = `left=${availLeft},top=${availTop},width=${availWidth},height=${availHeight}`;
+    window.open(link, "_blank", `popup,noopener,${place}`);
+  };
+  if (found.kind === "cannot") return <p className="text-[14px] text-attention">{found.why}</p>;
+  if (found.kind === "unasked")
+    return (
+      <button
+        type="button"
+        onClick={() => void look()}
+        className="min-h-8 self-start rounded-md bg-lifted px-3 hover:bg-edge"
+      >
+        On a monitor…
+      </button>
+    );
+  return (
+    <div className="flex flex-col items-start gap-1.5">
+      {found.monitors.map((monitor, at) => (
+        <button
+          key={`${monitor.availLeft}/${monitor.availTop}`}
+          type="button"
+          aria-label={`Open ${name} on monitor ${at + 1}`}
+          onClick={() => openOn(monitor)}
+          className="min-h-8 rounded-md bg-lifted px-3 text-left hover:bg-edge"
+        >
+          Monitor {at + 1}
+          <span className="ml-2 font-mono text-[14px] text-second">
+            {monitor.availWidth}×{monitor.availHeight}
+          </span>
+        </button>
+      ))}
+      <p className="text-[14px] text-second">A double click in the window fills the monitor wholly.</p>
+    </div>
+  );
+}

@@ -1,0 +1,80 @@
+import { ExternalLink } from "lucide-react";
+import qrcode from "qrcode-generator";
+import { useEffect, useMemo, useState } from "react";
+import { useRevalidator } from "react-router";
+import type { Output } from "../../core/screens/plan.ts";
+import { useDeskData } from "../desk/useDeskData.ts";
+import { postJson } from "../ui/postJson.ts";
+import { Monitors } from "./Monitors.tsx";
+
+/** Link, code for a camera, and a short code to type on a device. */
+export function OpenWays({ output }: { output: Output }) {
+  const { outputTokens } = useDeskData();
+  const { revalidate } = useRevalidator();
+  const [pairCode, setPairCode] = useState("");
+  const token = outputTokens[output.id];
+  const [origin, setOrigin] = useState("");
+  useEffect(() => setOrigin(location.origin), []);
+  const link = `${origin}/out/${token}`;
+  const qr = useMemo(() => {
+    if (!token || origin === "") return "";
+    const code = qrcode(0, "M");
+    code.addData(link);
+    code.make();
+    return code.createSvgTag({ cellSize: 4, margin: 8, scalable: true });
+  }, [link, token, origin]);
+  if (!token) return <p className="text-[15px] text-second">Its link is being made…</p>;
+  return (
+    <section aria-label="Open it" className="flex flex-col gap-3 rounded-lg border border-edge p-3">
+      <h3 className="text-[15px] font-semibold">Open it on its device</h3>
+      <div className="flex gap-3">
+        <div
+          className="size-32 shrink-0 overflow-hidden rounded bg-paper [&>svg]:size-full"
+          role="img"
+          aria-label={`Code with the link of ${output.name}`}
+          // biome-ignore lint/security/noDangerouslySetInnerHtml: made by the library from our own address
+          dangerouslySetInnerHTML={{ __html: qr }}
+        />
+        <div className="flex min-w-0 flex-col gap-2 text-[15px]">
+          <a
+            className="inline-flex items-center gap-1.5 text-act hover:underline"
+            href={link}
+            target="_blank"
+            rel="noopener noreferrer"
+          >
+            Open here <ExternalLink aria-hidden="true" className="size-4" />
+          </a>
+          <Monitors link={link} name={output.name} />
+          <button
+            type="button"
+            className="min-h-8 self-start rounded-md bg-lifted px-3 hover:bg-edge"
+            onClick={() =>
+              void postJson<{ code?: string }>("/screens-link", { kind: "pair", id: output.id }).then(
+                (answer) => setPairCode(answer?.code ?? ""),
+              )
+            }
+          >
+            Short code
+          </button>
+          {pairCode && (
+            <p>
+              On the device open <span className="font-mono">{origin}/screen</span> and type{" "}
+              <strong className="font-mono text-[20px] tracking-wider">{pairCode}</strong>
+              <span className="block text-second">Good once, for ten minutes.</span>
+            </p>
+          )}
+          <button
+            type="button"
+            title="The old link ends at once"
+            className="min-h-8 self-start rounded-md bg-lifted px-3 hover:bg-edge"
+            onClick={() =>
+              void postJson("/screens-link", { kind: "renew", id: output.id }).then(() => void revalidate())
+            }
+          >
+            New link
+          </button>
+        </div>
+      </div>
+    </section>
+  );
+}

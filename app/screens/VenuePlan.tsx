@@ -1,0 +1,209 @@
+import {
+  DndContext,
+  type DragEndEvent,
+  PointerSensor,
+  useDraggable,
+  useSensor,
+  useSensors,
+} from "@dnd-kit/core";
+import { RotateCw } from "lucide-react";
+import { useEffect, useRef, useState } from "react";
+import type { Output, Venue } from "../../core/screens/plan.ts";
+import { NumberField } from "./fields.tsx";
+
+const STEP_M = 0.5;
+const TURN_DEG = 45;
+
+type Place = NonNullable<Output["place"]>;
+
+/** The room from above: where each screen hangs, where it faces, how far it is seen. The front is at the top. */
+export function VenuePlan({
+  outputs,
+  venue,
+  chosenId,
+  onChoose,
+  onPlace,
+  onVenue,
+}: {
+  outputs: readonly Output[];
+  venue: Venue;
+  chosenId: string | undefined;
+  onChoose: (outputId: string) => void;
+  onPlace: (output: Output, place: Place) => void;
+  onVenue: (venue: Venue) => void;
+}) {
+  const frame = useRef<HTMLDivElement>(null);
+  const [size, setSize] = useState({ width: 0, height: 0 });
+  useEffect(() => {
+    if (!frame.current) return;
+    const observer = new ResizeObserver(([entry]) => entry && setSize(entry.contentRect));
+    observer.observe(frame.current);
+    return () => observer.disconnect();
+  }, []);
+  const pxPerM = Math.max(1, Math.min(size.width / venue.widthM, size.height / venue.depthM));
+  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 4 } }));
+  const within = (value: number, most: number) =>
+    Math.min(most, Math.max(0, Math.round(value / STEP_M) * STEP_M));
+  const placed = outputs.map((output, at): readonly [Output, Place] => [
+    output,
+    output.place ?? { xM: within(1.5 + at * 3, venue.widthM), yM: venue.depthM / 2, facingDeg: 0 },
+  ]);
+  const onDragEnd = ({ active, delta }: DragEndEvent) => {
+    const [output, place] = placed.find(([{ id }]) => id === active.id) ?? [];
+    if (!output || !place) return;
+    onPlace(output, {
+      ...place,
+      xM: within(place.xM + delta.x / pxPerM, venue.widthM),
+      yM: within(place.yM + delta.y / pxPerM, venue.depthM),
+    });
+  };
+  return (
+    <div className="flex min-h-0 flex-1 flex-col gap-3 px-5 py-4">
+      <div className="flex items-end gap-3 text-[15px]">
+        <NumberField
+          label="Room wide, m"
+          value={venue.widthM}
+          min={2}
+          max={500}
+          step={0.5}
+          onSave={(widthM) => onVenue({ ...venue, widthM })}
+        />
+        <NumberField
+          label="Room deep, m"
+          value={venue.depthM}
+          min={2}
+          max={500}
+          step={0.5}
+          onSave={(depthM) => onVenue({ ...venue, depthM })}
+        />
+        <p className="pb-2 text-second">
+          Drag a screen to its place, or move it by arrow keys; <kbd>R</kbd> turns it. The fan reaches as far
+          as its farthest seat.
+        </p>
+      </div>
+      <div ref={frame} className="grid min-h-0 flex-1 place-content-center">
+        <div
+          role="application"
+          aria-label="The room from above"
+          className="relative rounded border-2 border-edge-strong bg-raised"
+          style={{ width: venue.widthM * pxPerM, height: venue.depthM * pxPerM }}
+        >
+          <span className="absolute inset-x-0 top-1 text-center text-[14px] text-second">front</span>
+          <DndContext sensors={sensors} onDragEnd={onDragEnd}>
+            {placed.map(([output, place], at) => (
+              <PlacedScreen
+                key={output.id}
+                output={output}
+                number={at + 1}
+                place={place}
+                pxPerM={pxPerM}
+                isChosen={output.id === chosenId}
+                onChoose={() => onChoose(output.id)}
+                onMove={(dx, dy) =>
+                  onPlace(output, {
+                    ...place,
+                    xM: within(place.xM + dx * STEP_M, venue.widthM),
+                    yM: within(place.yM + dy * STEP_M, venue.depthM),
+                  })
+                }
+                onTurn={() => onPlace(output, { ...place, facingDeg: (place.facingDeg + TURN_DEG) % 360 })}
+              />
+            ))}
+          </DndContext>
+        </div>
+      </div>
+    </div>
+  );
+}
+
+const ARROWS: Readonly<Record<string, readonly [dx: number, dy: number]>> = {
+  ArrowLeft: [-1, 0],
+  ArrowRight: [1, 0],
+  ArrowUp: [0, -1],
+  ArrowDown: [0, 1],
+};
+
+function PlacedScreen({
+  output,
+  number,
+  place,
+  pxPerM,
+  isChosen,
+  onChoose,
+  onMove,
+  onTurn,
+}: {
+  output: Output;
+  number: number;
+  place: Place;
+  pxPerM: number;
+  isChosen: boolean;
+  onChoose: () => void;
+  onMove: (dx: number, dy: number) => void;
+  onTurn: () => void;
+}) {
+  const { listeners, setNodeRef, transform } = useDraggable({ id: output.id });
+  const shape = output.widthPx / output.heightPx;
+  const widthM = (output.pictureHeightM ?? 2) * shape;
+  const barPx = Math.max(34, widthM * pxPerM);
+  const reachPx = (output.farthestM ?? 0) * pxPerM;
+  return (
+    <div
+      className="pointer-events-none absolute"
+      style={{
+        left: place.xM * pxPerM + (transform?.x ?? 0),
+        top: place.yM * pxPerM + (transform?.y ?? 0),
+      }}
+    >
+      {reachPx > 0 && (
+        <svg
+          aria-hidden="true"
+          className="absolute overflow-visible text-act"
+          width={1}
+          height={1}
+          style={{ transform: `rotate(${place.facingDeg}deg)` }}
+        >
+          <path
+            d={`M0 0 L${-reachPx * 0.5} ${reachPx * 0.866} A${reachPx} ${reachPx} 0 0 0 ${reachPx * 0.5} ${reachPx * 0.866} Z`}
+            fill="currentColor"
+            fillOpacity={0.1}
+            stroke="currentColor"
+            strokeOpacity={0.5}
+          />
+        </svg>
+      )}
+      <div
+        className={`absolute h-2 -translate-y-1/2 rounded-sm ${isChosen ? "bg-act" : "bg-paper"}`}
+        style={{ width: barPx, left: -barPx / 2, transform: `rotate(${place.facingDeg}deg)` }}
+      />
+      <button
+        ref={setNodeRef}
+        type="button"
+        {...listeners}
+        aria-label={`${output.name}, ${place.xM} m from the left, ${place.yM} m from the front, facing ${place.facingDeg}°`}
+        aria-pressed={isChosen}
+        onClick={onChoose}
+        onKeyDown={(event) => {
+          const move = ARROWS[event.key];
+          if (move) onMove(...move);
+          else if (event.key === "r" || event.key === "R") onTurn();
+          else return;
+          event.preventDefault();
+        }}
+        className={`pointer-events-auto absolute top-2.5 flex min-h-8 -translate-x-1/2 touch-none items-center gap-1.5 rounded-md border px-2.5 text-[14px] whitespace-nowrap ${isChosen ? "border-act bg-act-ground" : "border-edge-strong bg-lifted"}`}
+      >
+        {number} · {output.name}
+      </button>
+      {isChosen && (
+        <button
+          type="button"
+          aria-label={`Turn ${output.name}`}
+          onClick={onTurn}
+          className="pointer-events-auto absolute top-12 grid size-8 -translate-x-1/2 place-content-center rounded-md bg-lifted hover:bg-edge"
+        >
+          <RotateCw aria-hidden="true" className="size-4" />
+        </button>
+      )}
+    </div>
+  );
+}

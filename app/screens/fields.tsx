@@ -1,0 +1,122 @@
+import { fieldClass, Labelled } from "../prepare/Labelled.tsx";
+
+export function TextField({
+  label,
+  value,
+  onSave,
+}: {
+  label: string;
+  value: string;
+  onSave: (value: string) => void;
+}) {
+  return (
+    <Labelled id={`screen-${label}`} label={label}>
+      <input
+        id={`screen-${label}`}
+        key={value}
+        defaultValue={value}
+        maxLength={60}
+        onBlur={(event) => {
+          const typed = event.target.value.trim();
+          if (typed !== "" && typed !== value) onSave(typed);
+        }}
+        onKeyDown={(event) => event.key === "Enter" && event.currentTarget.blur()}
+        className={`${fieldClass} text-[16px]`}
+      />
+    </Labelled>
+  );
+}
+
+export function NumberField({
+  label,
+  value,
+  min,
+  max,
+  step = 1,
+  onSave,
+  onClear,
+}: {
+  label: string;
+  value: number | null;
+  min: number;
+  max: number;
+  step?: number;
+  onSave: (value: number) => void;
+  onClear?: () => void;
+}) {
+  const id = `number-${label.replace(/\W+/g, "-")}`;
+  return (
+    <Labelled id={id} label={label}>
+      <input
+        id={id}
+        key={value}
+        type="number"
+        defaultValue={value ?? ""}
+        min={min}
+        max={max}
+        step={step}
+        onBlur={(event) => {
+          const typed = event.target.valueAsNumber;
+          if (event.target.value === "" && onClear && value !== null) onClear();
+          else if (Number.isFinite(typed) && typed >= min && typed <= max && typed !== value)
+            onSave(step === 1 ? Math.round(typed) : typed);
+          else event.target.value = value === null ? "" : String(value);
+        }}
+        onKeyDown={(event) => event.key === "Enter" && event.currentTarget.blur()}
+        className={`${fieldClass} px-2! text-[15px]`}
+      />
+    </Labelled>
+  );
+}
+
+export function Choice<T extends string>({
+  label,
+  value,
+  options,
+  onSave,
+}: {
+  label: string;
+  value: T;
+  options: readonly (readonly [T, string])[];
+  onSave: (value: T) => void;
+}) {
+  const id = `choice-${label.replace(/\W+/g, "-")}`;
+  return (
+    <Labelled id={id} label={label}>
+      <select
+        id={id}
+        value={value}
+        onChange={(event) => onSave(event.target.value as T)}
+        className={`${fieldClass} text-[15px]`}
+      >
+        {options.map(([option, name]) => (
+          <option key={option} value={option}>
+            {name}
+          </option>
+        ))}
+      </select>
+    </Labelled>
+  );
+}
+
+export function Check({
+  label,
+  value,
+  onSave,
+}: {
+  label: string;
+  value: boolean;
+  onSave: (value: boolean) => void;
+}) {
+  return (
+    <label className="flex min-h-9 items-center gap-2.5 text-[15px]">
+      <input
+        type="checkbox"
+        checked={value}
+        onChange={(event) => onSave(event.target.checked)}
+        className="size-5 accent-act"
+      />
+      {label}
+    </label>
+  );
+}

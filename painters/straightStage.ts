@@ -1,0 +1,88 @@
+import type { Plate } from "../core/scene/part.ts";
+import type { Placement } from "../core/screens/placements.ts";
+import { type CanvasMaker, drawOnCanvas, toStraightFill } from "./canvasStage.ts";
+import type { PlateCache } from "./plateCache.ts";
+import type { Stage } from "./stage.ts";
+
+/**
+ * The straight fill: colours undimmed by their alpha, which no stack of elements can show. The picture is composed on a
+ * canvas, read back and written out opaque, frame by frame: it costs what a still costs, and nothing while nothing moves.
+ */
+export class StraightStage implements Stage {
+  readonly #plates: PlateCache;
+  readonly #scale: number;
+  readonly #shown: CanvasRenderingContext2D;
+  readonly #composed: CanvasRenderingContext2D;
+  readonly #lent = new Map<string, { readonly plate: Plate; readonly canvas: HTMLCanvasElement }>();
+
+  /** @param root an element the size of the picture; the stage owns what is in it */
+  constructor(
+    root: HTMLElement,
+    plates: PlateCache,
+    scale: number,
+    size: { readonly widthPx: number; readonly heightPx: number },
+  ) {
+    this.#plates = plates;
+    this.#scale = scale;
+    const widthPx = Math.round(size.widthPx * scale);
+    const heightPx = Math.round(size.heightPx * scale);
+    this.#shown = contextOf(widthPx, heightPx);
+    this.#composed = contextOf(widthPx, heightPx);
+    const { canvas } = this.#shown;
+    Object.assign(canvas.style, { position: "absolute", inset: "0", width: "100%", height: "100%" });
+    root.append(canvas);
+  }
+
+  draw(placements: readonly Placement[]): void {
+    const { canvas } = this.#composed;
+    const used = new Set<string>();
+    this.#composed.setTransform(1, 0, 0, 1, 0, 0);
+    this.#composed.clearRect(0, 0, canvas.width, canvas.height);
+    drawOnCanvas(this.#composed, placements, {
+      kit: this.#plates.kit,
+      maker: MAKER,
+      scale: this.#scale,
+      widthPx: canvas.width / this.#scale,
+      heightPx: canvas.height / this.#scale,
+      painted: (plate) => {
+        used.add(plate.key);
+        let lent = this.#lent.get(plate.key);
+        if (!lent) {
+          lent = { plate, canvas: this.#plates.acquire(plate) };
+          this.#lent.set(plate.key, lent);
+        }
+        return lent.canvas;
+      },
+    });
+    for (const [key, lent] of this.#lent)
+      if (!used.has(key)) {
+        this.#lent.delete(key);
+        this.#plates.release(key, lent.canvas);
+      }
+    const picture = this.#composed.getImageData(0, 0, canvas.width, canvas.height);
+    toStraightFill(picture.data);
+    this.#shown.putImageData(picture, 0, 0);
+  }
+
+  discard(): void {
+    this.draw([]);
+    this.#shown.canvas.remove();
+  }
+}
+
+const MAKER: CanvasMaker = {
+  create: (widthPx, heightPx) => {
+    const context = contextOf(widthPx, heightPx);
+    return { image: context.canvas, context };
+  },
+};
+
+/** A canvas that is read back every frame lives in memory, not on a graphics processor. */
+function contextOf(widthPx: number, heightPx: number): CanvasRenderingContext2D {
+  const canvas = document.createElement("canvas");
+  canvas.width = widthPx;
+  canvas.height = heightPx;
+  const context = canvas.getContext("2d", { willReadFrequently: true });
+  if (!context) throw new Error(`No canvas of ${widthPx}×${heightPx}`);
+  return context;
+}
