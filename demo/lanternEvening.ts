@@ -6,7 +6,7 @@ import {
   type SongDoc,
   songCue,
 } from "../core/rundown/cueDoc.ts";
-import type { ScreenPlan } from "../core/screens/plan.ts";
+import type { Output, ScreenPlan } from "../core/screens/plan.ts";
 import { NO_CREDITS } from "../core/words/credits.ts";
 import { type SongFields, songOf } from "../core/words/songFields.ts";
 import { HARBOUR_LAMP } from "../designs/houseStyles.ts";
@@ -82,6 +82,19 @@ const WALK_PLAN: ScreenPlan = {
   },
 };
 
+/** Where the screens hang in the Net Loft, and how far they are seen. The stream is in no room. */
+const IN_THE_LOFT: Readonly<Record<string, Partial<Output>>> = {
+  wall: {
+    name: "Loft wall",
+    farthestM: 12,
+    pictureHeightM: 2.4,
+    place: { xM: 10, yM: 0.5, facingDeg: 0 },
+  },
+  ribbon: { farthestM: 9, pictureHeightM: 0.6, place: { xM: 19.5, yM: 7, facingDeg: 90 } },
+  porch: { farthestM: 5, pictureHeightM: 1.2, place: { xM: 2.5, yM: 13.5, facingDeg: 180 } },
+  singers: { farthestM: 4, pictureHeightM: 0.5, place: { xM: 5.5, yM: 4.5, facingDeg: 180 } },
+};
+
 const STREETS = "Ropewalk|142\nKiln Lane|118\nUpper Slip|97\nGannet Steps|64\nTarbarrel Row|51";
 const LATER = "Kiln Lane|171\nRopewalk|168\nUpper Slip|120\nTarbarrel Row|92\nGannet Steps|88";
 
@@ -95,9 +108,7 @@ export function lanternEvening(): Seed {
       layers: STARTER_LAYERS,
       plan: FIVE_PLAN,
       otherPlans: [WALK_PLAN],
-      outputs: FIVE_OUTPUTS.map((output) =>
-        output.id === "wall" ? { ...output, name: "Loft wall" } : output,
-      ),
+      outputs: FIVE_OUTPUTS.map((output) => ({ ...output, ...IN_THE_LOFT[output.id] })),
       outfits: ALL_OUTFITS,
       style: HARBOUR_LAMP,
       timeZone: "Europe/Lisbon",

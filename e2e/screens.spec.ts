@@ -1,6 +1,5 @@
-import type { Page } from "@playwright/test";
 import { brightness, largestDifference, pixel, shoot } from "./support/pixels.ts";
-import { expect, openDesk, output, seqOf, settled, takeSteps, test } from "./support/show.ts";
+import { expect, goTo, openDesk, output, seqOf, settled, takeSteps, test } from "./support/show.ts";
 
 // ITU-R BT.471 (100/0/75/0), from memory: white at full level, colours at 75 %, black.
 const BARS = [
@@ -13,14 +12,6 @@ const BARS = [
   [0, 0, 191],
   [0, 0, 0],
 ];
-
-const MAIN = { Run: "Script", Screens: "Screens", Prepare: "Rundown" } as const;
-
-/** Goes to another view of the desk, and waits until it is there: keys pressed before are the old view's. */
-async function goTo(page: Page, view: keyof typeof MAIN): Promise<void> {
-  await page.getByRole("link", { name: view, exact: true }).click();
-  await expect(page.getByRole("main", { name: MAIN[view] })).toBeVisible();
-}
 
 test("bars on every output with one press, in the colours of the standard, and a warning while they are on", async ({
   page,

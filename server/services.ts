@@ -5,7 +5,6 @@ import { createContext } from "react-router";
 import type { Wardrobe } from "../core/rundown/compileContext.ts";
 import type { HouseStyle } from "../core/scene/houseStyle.ts";
 import type { Template } from "../core/scene/template.ts";
-import type { ScreenPlan } from "../core/screens/plan.ts";
 import { FALLBACK_FONTS } from "../core/text/fontList.ts";
 import { FIELD_SETS } from "../designs/fieldSets.ts";
 import type { Seed } from "../designs/seed.ts";
@@ -101,14 +100,12 @@ const SHIPPED_TEXTS = [
   { code: "rv1909", name: "Reina-Valera 1909", file: "rv1909.osis.xml.gz" },
 ];
 
-/** What of the plans decides which steps cues have. */
-const outfitsSeen = (plans: readonly ScreenPlan[]) =>
-  JSON.stringify(
-    plans.map(({ id, outputs }) => [
-      id,
-      Object.entries(outputs).map(([output, { outfitId }]) => [output, outfitId]),
-    ]),
-  );
+/** What of screens and plans decides which steps cues have. */
+const outfitsSeen = ({ plans, outputs }: ScreenStore) =>
+  JSON.stringify([
+    plans.map((plan) => [plan.id, Object.entries(plan.outputs).map(([id, { outfitId }]) => [id, outfitId])]),
+    outputs.map(({ id, widthPx, heightPx, region }) => [id, widthPx, heightPx, region]),
+  ]);
 
 export async function openServices(db: Db, options: ServiceOptions): Promise<Services> {
   const { now, home, seed } = options;
@@ -144,16 +141,17 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
     shaper,
     findMedia,
     plans: screens.plans,
+    outputs: screens.outputs,
     scripture: scriptures,
     licence: show.licence,
   });
   media.onChange(() => rundown.setContext({ findMedia }));
-  let seen = outfitsSeen(screens.plans);
+  let seen = outfitsSeen(screens);
   screens.onChange(() => {
-    const now = outfitsSeen(screens.plans);
+    const now = outfitsSeen(screens);
     if (now === seen) return;
     seen = now;
-    rundown.setContext({ plans: screens.plans });
+    rundown.setContext({ plans: screens.plans, outputs: screens.outputs });
   });
   let { licence } = show;
   let style = show.style.style;

@@ -88,7 +88,8 @@ export class Connection {
       if (message.kind === "pong") this.#hearPong(message.sentAtMs, message.serverAtMs);
       else {
         if (message.kind === "welcome") {
-          if (!this.#clock.best) this.#clock = { offsetMs: message.serverAtMs - localNow(), best: null };
+          if (!this.#clock.best)
+            this.#clock = { ...UNKNOWN_CLOCK, offsetMs: message.serverAtMs - localNow() };
           this.#lostSinceMs = undefined;
           this.#onStatus({ kind: "open" });
         }

@@ -12,6 +12,7 @@ import { ShowCopy } from "../live/showCopy.ts";
 import { drawTestPicture } from "../ui/drawTestPicture.ts";
 import { newId } from "../ui/newId.ts";
 import { type Glass, makeGlass } from "./glass.ts";
+import { groundOf } from "./ground.ts";
 import { coverWith, findKeptShow, keepPage, keepShow } from "./standBy.ts";
 import { Ticks } from "./ticks.ts";
 
@@ -100,17 +101,20 @@ export function runOutput(
 
   const update = () => {
     if (!copy.state || !drawing || !fitted) return;
-    const number = copy.outputs.findIndex(({ id }) => id === output.id) + 1;
-    const test = copy.state.tests[output.id]?.picture ?? null;
-    for (const cover of fitted.covers) {
-      coverWith(cover, null);
-      drawTestPicture(cover, output, test, number, () => connection.now());
-    }
-    ticks.set(test === "sync" && output.sound);
-    root.dataset.test = test ?? "";
+    for (const cover of fitted.covers) coverWith(cover, null);
+    drawTest();
     timeline = composeTimeline(copy.state, output, drawing.dress);
     fitted.loop.setTimeline(timeline);
     root.dataset.ready = "yes";
+  };
+
+  const drawTest = () => {
+    const number = copy.outputs.findIndex(({ id }) => id === output.id) + 1;
+    const test = copy.state?.tests[output.id]?.picture ?? null;
+    for (const cover of fitted?.covers ?? [])
+      drawTestPicture(cover, output, test, number, () => connection.now());
+    ticks.set(test === "sync" && output.sound);
+    root.dataset.test = test ?? "";
   };
 
   /** There has been no server since this window was opened. */
@@ -170,6 +174,8 @@ export function runOutput(
     if (!drawing) return;
     fitted?.loop.stop();
     fitted?.element.remove();
+    for (const element of [document.documentElement, document.body])
+      element.style.background = groundOf(output, overPicture);
     const glass = makeGlass(root, output, drawing, overPicture || output.program);
     const loop = new StageLoop(glass.stage, canvasOf(output), () => connection.now(), onFrame);
     fitted = { ...glass, loop };
@@ -184,6 +190,7 @@ export function runOutput(
       (fitted?.caches ?? []).reduce((total, cache) => total + cache[of], 0);
     const sound = output.sound ? ticks.state : "off";
     root.dataset.sound = sound;
+    if (root.dataset.test) drawTest();
     connection.send({
       kind: "painted",
       seq: Math.max(0, tally.paintedSeq),

@@ -134,7 +134,7 @@ export function ScreenCard({
               onClick={() => onTest(null)}
               className="min-h-8 rounded bg-attention px-2 text-on-bright"
             >
-              Test off
+              Test off {isChosen && <kbd>T</kbd>}
             </button>
           ) : (
             <button
@@ -142,7 +142,7 @@ export function ScreenCard({
               onClick={() => onTest("bars")}
               className="min-h-8 rounded px-2 text-act hover:underline"
             >
-              Test
+              Test {isChosen && <kbd>T</kbd>}
             </button>
           )}
         </div>

@@ -96,7 +96,9 @@ export function ScreensView({
           >
             Room
           </button>
-          <span className="text-second">Test all</span>
+          <span className="text-second">
+            Test all <kbd>⇧T</kbd>
+          </span>
           {TEST_PICTURES.map((name) => (
             <button
               key={name}

@@ -29,7 +29,7 @@ export function VenuePlan({
   venue: Venue;
   chosenId: string | undefined;
   onChoose: (outputId: string) => void;
-  onPlace: (output: Output, place: Place) => void;
+  onPlace: (output: Output, place: Place | null) => void;
   onVenue: (venue: Venue) => void;
 }) {
   const frame = useRef<HTMLDivElement>(null);
@@ -44,12 +44,10 @@ export function VenuePlan({
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 4 } }));
   const within = (value: number, most: number) =>
     Math.min(most, Math.max(0, Math.round(value / STEP_M) * STEP_M));
-  const placed = outputs.map((output, at): readonly [Output, Place] => [
-    output,
-    output.place ?? { xM: within(1.5 + at * 3, venue.widthM), yM: venue.depthM / 2, facingDeg: 0 },
-  ]);
+  const placed = outputs.flatMap((output, at) => (output.place ? [{ output, place: output.place, at }] : []));
+  const waiting = outputs.flatMap((output, at) => (output.place ? [] : [{ output, at }]));
   const onDragEnd = ({ active, delta }: DragEndEvent) => {
-    const [output, place] = placed.find(([{ id }]) => id === active.id) ?? [];
+    const { output, place } = placed.find((each) => each.output.id === active.id) ?? {};
     if (!output || !place) return;
     onPlace(output, {
       ...place,
@@ -59,7 +57,7 @@ export function VenuePlan({
   };
   return (
     <div className="flex min-h-0 flex-1 flex-col gap-3 px-5 py-4">
-      <div className="flex items-end gap-3 text-[15px]">
+      <div className="flex items-end gap-3 text-[15px] [&>:not(p)]:w-28 [&>:not(p)]:shrink-0">
         <NumberField
           label="Room wide, m"
           value={venue.widthM}
@@ -81,6 +79,28 @@ export function VenuePlan({
           as its farthest seat.
         </p>
       </div>
+      {waiting.length > 0 && (
+        <p className="flex flex-wrap items-center gap-2 text-[15px] text-second">
+          Not in the room
+          {waiting.map(({ output, at }) => (
+            <button
+              key={output.id}
+              type="button"
+              onClick={() => {
+                onChoose(output.id);
+                onPlace(output, {
+                  xM: within(venue.widthM / 2, 500),
+                  yM: within(venue.depthM / 2, 500),
+                  facingDeg: 0,
+                });
+              }}
+              className="min-h-8 rounded-md border border-dashed border-edge-strong px-2.5 text-[14px] text-paper hover:border-act"
+            >
+              {at + 1} · {output.name}
+            </button>
+          ))}
+        </p>
+      )}
       <div ref={frame} className="grid min-h-0 flex-1 place-content-center">
         <div
           role="application"
@@ -90,7 +110,7 @@ export function VenuePlan({
         >
           <span className="absolute inset-x-0 top-1 text-center text-[14px] text-second">front</span>
           <DndContext sensors={sensors} onDragEnd={onDragEnd}>
-            {placed.map(([output, place], at) => (
+            {placed.map(({ output, place, at }) => (
               <PlacedScreen
                 key={output.id}
                 output={output}
@@ -107,6 +127,7 @@ export function VenuePlan({
                   })
                 }
                 onTurn={() => onPlace(output, { ...place, facingDeg: (place.facingDeg + TURN_DEG) % 360 })}
+                onRemove={() => onPlace(output, null)}
               />
             ))}
           </DndContext>
@@ -132,6 +153,7 @@ function PlacedScreen({
   onChoose,
   onMove,
   onTurn,
+  onRemove,
 }: {
   output: Output;
   number: number;
@@ -141,10 +163,11 @@ function PlacedScreen({
   onChoose: () => void;
   onMove: (dx: number, dy: number) => void;
   onTurn: () => void;
+  onRemove: () => void;
 }) {
   const { listeners, setNodeRef, transform } = useDraggable({ id: output.id });
   const shape = output.widthPx / output.heightPx;
-  const widthM = (output.pictureHeightM ?? 2) * shape;
+  const widthM = (output.pictureHeightM ?? 1) * shape;
   const barPx = Math.max(34, widthM * pxPerM);
   const reachPx = (output.farthestM ?? 0) * pxPerM;
   return (
@@ -187,6 +210,7 @@ function PlacedScreen({
           const move = ARROWS[event.key];
           if (move) onMove(...move);
           else if (event.key === "r" || event.key === "R") onTurn();
+          else if (event.key === "Delete") onRemove();
           else return;
           event.preventDefault();
         }}

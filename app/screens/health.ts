@@ -83,5 +83,5 @@ export function describeHealth(
 function formatOffset(offsetMs: number): string {
   const size = Math.abs(offsetMs);
   if (size < 1_000) return `${offsetMs < 0 ? "−" : "+"}${size.toFixed(0)} ms`;
-  return `${formatLength(size)} ${offsetMs > 0 ? "behind" : "ahead"}`;
+  return `${formatLength(Math.round(size / 1_000) * 1_000)} ${offsetMs > 0 ? "behind" : "ahead"}`;
 }

@@ -13,7 +13,10 @@ export function drawTestPicture(
   nowMs: () => number,
 ): void {
   const key = name === null ? "" : `${name} ${number} ${output.name} ${output.widthPx} ${output.heightPx}`;
-  if (cover.dataset.shows === key) return;
+  if (cover.dataset.shows === key) {
+    for (const motion of cover.getAnimations({ subtree: true })) keepTime(motion, nowMs);
+    return;
+  }
   cover.dataset.shows = key;
   cover.replaceChildren();
   if (name === null) return;
@@ -112,7 +115,18 @@ export function drawTestPicture(
 /** Runs with the server's seconds, so that all outputs show the same at once. */
 function everySecond(element: SVGElement, keyframes: Keyframe[], nowMs: () => number): void {
   const motion = element.animate(keyframes, { duration: TURN_MS, iterations: Number.POSITIVE_INFINITY });
-  motion.currentTime = nowMs() % TURN_MS;
+  keepTime(motion, nowMs);
+}
+
+/** Off by more than this, a motion is set right: clocks are known better as time goes. */
+const OUT_OF_TIME_MS = 3;
+
+function keepTime(motion: Animation, nowMs: () => number): void {
+  const frameMs = Number(document.timeline.currentTime);
+  const serverAtFrameMs = nowMs() - (performance.now() - frameMs);
+  const off = (frameMs - Number(motion.startTime ?? 0) - serverAtFrameMs) % TURN_MS;
+  if (motion.startTime === null || Math.abs(off) > OUT_OF_TIME_MS)
+    motion.startTime = frameMs - (serverAtFrameMs % TURN_MS);
 }
 
 function make(name: string, attributes: Readonly<Record<string, string | number>>): SVGElement {

@@ -1,4 +1,6 @@
 import type { FieldSet } from "../scene/fieldSet.ts";
+import { canvasOf } from "../screens/plan.ts";
+import { outfitForShape } from "../screens/shape.ts";
 import { linesOf } from "../text/lines.ts";
 import type { CompileContext, Compiled } from "./compileContext.ts";
 import { compileReading } from "./compileReading.ts";
@@ -23,16 +25,30 @@ export function compileCue(doc: CueDoc, context: CompileContext): Compiled {
   };
 }
 
-/** The outfits that the cue can be seen in: those that the plans it may run under give to its outputs. */
-function outfitsSeen(doc: CueDoc, { variants }: PageContent, context: CompileContext): string[] | null {
+/** The outfits that the cue can be seen in: those that the plans it may run under give to its outputs, shape by shape. */
+function outfitsSeen(doc: CueDoc, content: PageContent, context: CompileContext): string[] | null {
   const { plan: needed, stepPlans, only } = doc;
   const ids = needed && [needed.id, ...stepPlans.map(({ planId }) => planId)];
+  const offered = new Map(
+    context.wardrobes.flatMap(({ templates }) =>
+      (templates.get(content.fieldSet) ?? []).map(({ hash, template }) => [hash, template] as const),
+    ),
+  );
   const seen = new Set<string>();
   for (const plan of context.plans) {
     if (ids && !ids.includes(plan.id)) continue;
-    for (const [outputId, { outfitId }] of Object.entries(plan.outputs)) {
-      if (only && !only.includes(outputId)) continue;
-      for (const id of [outfitId, ...(variants[outfitId] ?? [])]) seen.add(id);
+    for (const output of context.outputs) {
+      const planned = plan.outputs[output.id];
+      if (!planned || (only && !only.includes(output.id))) continue;
+      const { outfitId } = planned;
+      seen.add(
+        outfitForShape(
+          outfitId,
+          content.variants[outfitId] ?? [],
+          canvasOf(output),
+          (id) => offered.get(content.wardrobe[id]?.template ?? "")?.canvas,
+        ),
+      );
     }
   }
   return seen.size > 0 ? [...seen].sort() : null;

@@ -2,7 +2,7 @@ import type { FieldSet } from "../scene/fieldSet.ts";
 import type { HouseStyle } from "../scene/houseStyle.ts";
 import type { FallbackFonts } from "../scene/layOut.ts";
 import type { Template } from "../scene/template.ts";
-import type { ScreenPlan } from "../screens/plan.ts";
+import type { Output, ScreenPlan } from "../screens/plan.ts";
 import type { Shaper } from "../text/shaper.ts";
 import type { Scripture } from "../words/scripture.ts";
 import type { Hash, PageContent } from "./content.ts";
@@ -27,8 +27,9 @@ export interface Wardrobe {
 export interface CompileContext {
   readonly fieldSets: ReadonlyMap<string, FieldSet>;
   readonly wardrobes: readonly Wardrobe[];
-  /** Every screen plan: words make no step for an outfit that no plan gives to a screen. */
+  /** Words make no step for an outfit that no plan gives to a screen. */
   readonly plans: readonly ScreenPlan[];
+  readonly outputs: readonly Output[];
   readonly style: { readonly hash: Hash; readonly style: HouseStyle };
   readonly fallbackFonts: FallbackFonts;
   readonly shaper: Shaper;

@@ -9,6 +9,7 @@ import type { Shaper } from "../text/shaper.ts";
 import { FRAME_RATES } from "../time/timecode.ts";
 import type { Dress } from "./compose.ts";
 import type { Output } from "./plan.ts";
+import { outfitForShape } from "./shape.ts";
 
 /** Everything that is stored under its hash. */
 export type PinnedDocument = PageContent | Template | HouseStyle | MediaInfo;
@@ -36,7 +37,10 @@ export function createDresser(
   return (page, outfitId, output) => {
     const content = documents.get(page.content);
     if (content?.kind !== "page") return undefined;
-    const shaped = shapeOf(content, outfitId, page.step, output, documents);
+    const shaped = outfitForShape(outfitId, content.variants[outfitId] ?? [], output, (id) => {
+      const template = documents.get(wornAt(content, id, page.step)?.template ?? "");
+      return template?.kind === "template" ? template.canvas : undefined;
+    });
     const worn = wornAt(content, shaped, page.step);
     if (!worn) return undefined;
     const key = pageKey(page.content, page.step, shaped, output);
@@ -56,31 +60,6 @@ export function createDresser(
     if (known.size > KEPT_PAGES) known.delete(known.keys().next().value as string);
     return { templateHash: worn.template, laidOut };
   };
-}
-
-/**
- * The outfit whose template comes nearest to the output's shape: the one asked for, or one that stands in for it. Of equally
- * near ones the one asked for.
- */
-function shapeOf(
-  content: PageContent,
-  outfitId: string,
-  step: Anchor,
-  { widthPx, heightPx }: Output,
-  documents: Documents,
-): string {
-  let nearest = outfitId;
-  let least = Number.POSITIVE_INFINITY;
-  for (const id of [outfitId, ...(content.variants[outfitId] ?? [])]) {
-    const template = documents.get(wornAt(content, id, step)?.template ?? "");
-    if (template?.kind !== "template") continue;
-    const { canvas } = template;
-    const off = Math.abs(Math.log(widthPx / heightPx / (canvas.widthPx / canvas.heightPx)));
-    if (off > least - 0.01) continue;
-    least = off;
-    nearest = id;
-  }
-  return nearest;
 }
 
 function pageKey(hash: string, step: Anchor, outfitId: string, output: Output): string {

@@ -77,6 +77,7 @@ export function prepareBench(): Bench {
       shaper: bench.shaper,
       findMedia: () => undefined,
       plans: [],
+      outputs: [],
       scripture: PSALM_107,
       licence: "40118",
     };

@@ -20,7 +20,8 @@ describe("the server's clock", () => {
   });
 
   test("corrections are slewed, so that nothing on screen jumps", () => {
-    let clock = updateClock(UNKNOWN_CLOCK, sample(1_000, 40, 5_020));
+    let clock = UNKNOWN_CLOCK;
+    for (let i = 0; i < 10; i++) clock = updateClock(clock, sample(1_000 + i * 100, 40, 5_020));
     let before = clock.offsetMs;
     for (let i = 0; i < 15; i++) {
       clock = updateClock(clock, sample(2_000 + i * 100, 5, 5_000));
@@ -28,6 +29,12 @@ describe("the server's clock", () => {
       before = clock.offsetMs;
     }
     expect(clock.offsetMs).toBeCloseTo(5_000, 6);
+  });
+
+  test("a window that was just opened was busy: a better sample is used at once", () => {
+    const busy = updateClock(UNKNOWN_CLOCK, sample(1_000, 90, 5_000, 0.9));
+    expect(busy.offsetMs).toBeCloseTo(5_036, 6);
+    expect(updateClock(busy, sample(1_200, 1, 5_000)).offsetMs).toBeCloseTo(5_000, 6);
   });
 
   test("a clock that was set by hours is followed at once", () => {

@@ -71,7 +71,7 @@ export class RunningShow {
   /** Ends the server without a warning. */
   async kill(): Promise<void> {
     const child = this.#process;
-    if (!child) return;
+    if (!child || child.exitCode !== null || child.signalCode !== null) return;
     const ended = new Promise((resolve) => child.once("exit", resolve));
     child.kill("SIGKILL");
     await ended;
@@ -138,6 +138,14 @@ export async function openDesk(
 ): Promise<void> {
   await page.goto(`${show.base}/${view}`);
   await expect(page.getByText("connected", { exact: true })).toBeVisible();
+}
+
+const MAIN = { Run: "Script", Screens: "Screens", Prepare: "Rundown" } as const;
+
+/** Goes to another view of the desk, and waits until it is there: keys pressed before are the old view's. */
+export async function goTo(page: Page, view: keyof typeof MAIN): Promise<void> {
+  await page.getByRole("link", { name: view, exact: true }).click();
+  await expect(page.getByRole("main", { name: MAIN[view] })).toBeVisible();
 }
 
 /** Waits until an output shows event `seq`, at rest. */

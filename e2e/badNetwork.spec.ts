@@ -1,0 +1,136 @@
+import { CutProxy } from "./support/cutProxy.ts";
+import { brightness, LAYER_ROUNDING, largestDifference, shoot } from "./support/pixels.ts";
+import { expect, goTo, openDesk, output, seqOf, settled, takeSteps, test } from "./support/show.ts";
+
+const HOUR_MS = 3_600_000;
+
+test("a network cut for half a minute in mid-motion: the picture moves on, the desk says so, and it comes back right", async ({
+  page,
+  show,
+  openOutput,
+  browser,
+}) => {
+  test.setTimeout(150_000);
+  await openDesk(page, show, "screens");
+  const proxy = await CutProxy.before(show.base);
+  const wall = await openOutput(show, 0);
+  const far = await (await browser.newContext({ viewport: { width: 1920, height: 1080 } })).newPage();
+  await far.goto(proxy.through(show.outputLink(0)));
+  await expect(output(far)).toHaveAttribute("data-ready", "yes");
+  await goTo(page, "Run");
+  await takeSteps(page, wall, 2);
+  const seq = await seqOf(wall);
+  await page.keyboard.press("Space");
+  await expect(output(far)).toHaveAttribute("data-seq", `${seq + 1}`);
+  proxy.cut();
+  const cutAtMs = Date.now();
+  await expect(output(far)).toHaveAttribute("data-connection", "lost");
+  // The motion it was in ends as it would have.
+  await expect(output(far)).toHaveAttribute("data-moving", "no");
+  await settled(wall, seq + 1);
+  expect(largestDifference(await shoot(far), await shoot(wall))).toBeLessThanOrEqual(LAYER_ROUNDING);
+  // Of the two windows of this screen one is silent, and that is said.
+  await goTo(page, "Screens");
+  await wall.close();
+  const row = page.locator("article", { hasText: "Loft wall" });
+  await expect(row).toContainText(/late|lost/);
+  await goTo(page, "Run");
+  await page.keyboard.press("Space");
+  await expect(page.locator("[data-mark=air]", { hasText: "Ilse Tarrow" })).toBeVisible();
+  await expect.poll(() => Date.now() - cutAtMs, { timeout: 40_000 }).toBeGreaterThan(30_000);
+  expect(await seqOf(far)).toBe(seq + 1);
+  proxy.mend();
+  await expect(output(far)).toHaveAttribute("data-connection", "open");
+  await expect(output(far)).toHaveAttribute("data-seq", `${seq + 2}`);
+  const fresh = await openOutput(show, 0);
+  await settled(fresh, seq + 2);
+  await expect
+    .poll(async () => largestDifference(await shoot(far), await shoot(fresh)))
+    .toBeLessThanOrEqual(LAYER_ROUNDING);
+  proxy.close();
+  await far.context().close();
+});
+
+test("a clock that is hours off, and one that jumps, show the same as the others", async ({
+  page,
+  show,
+  openOutput,
+  browser,
+}) => {
+  await openDesk(page, show);
+  const wall = await openOutput(show, 0);
+  const context = await browser.newContext({ viewport: { width: 1920, height: 1080 } });
+  const off = await context.newPage();
+  await off.addInitScript((aheadMs) => {
+    const origin = performance.timeOrigin + aheadMs;
+    const clock = performance.now.bind(performance);
+    let jumpedMs = 0;
+    Object.defineProperty(performance, "timeOrigin", { get: () => origin });
+    performance.now = () => clock() + jumpedMs;
+    Object.assign(window, {
+      jump: (ms: number) => {
+        jumpedMs += ms;
+      },
+    });
+  }, 5 * HOUR_MS);
+  await off.goto(show.outputLink(0));
+  await expect(output(off)).toHaveAttribute("data-ready", "yes");
+  await takeSteps(page, wall, 3);
+  await settled(off, await seqOf(wall));
+  expect(largestDifference(await shoot(off), await shoot(wall))).toBeLessThanOrEqual(LAYER_ROUNDING);
+  await goTo(page, "Screens");
+  const row = page.locator("article", { hasText: "Loft wall" });
+  await expect(row).toContainText(/clock 5:00:00 ahead/);
+
+  // The device was set anew, or slept: by the next answers of the server the window knows.
+  await off.evaluate((ms) => (window as unknown as { jump: (ms: number) => void }).jump(ms), -2 * HOUR_MS);
+  await expect(row).toContainText(/clock 3:00:00 ahead/);
+  await goTo(page, "Run");
+  const seq = await seqOf(wall);
+  await page.keyboard.press("Space");
+  await settled(wall, seq + 1);
+  await settled(off, seq + 1);
+  expect(largestDifference(await shoot(off), await shoot(wall))).toBeLessThanOrEqual(LAYER_ROUNDING);
+  await context.close();
+});
+
+test("a window that starts with no server shows what it was told to: its last picture, or nothing", async ({
+  page,
+  show,
+  openOutput,
+}) => {
+  await openDesk(page, show);
+  const wall = await openOutput(show, 0);
+  await takeSteps(page, wall, 3);
+  const seq = await seqOf(wall);
+  const picture = await shoot(wall);
+  expect(brightness(picture)).toBeGreaterThan(1);
+  await wall.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
+  // Once more with the worker in place, so that all the page asks for is kept; and the show, once it has been quiet.
+  await wall.reload();
+  await settled(wall, seq);
+  await expect
+    .poll(() => wall.evaluate(async () => (await (await caches.open("vesko-kept-show")).keys()).length))
+    .toBe(1);
+  await show.kill();
+  await wall.reload();
+  await expect(output(wall)).toHaveAttribute("data-ready", "yes");
+  await expect(output(wall)).toHaveAttribute("data-connection", "lost");
+  expect(largestDifference(await shoot(wall), picture)).toBeLessThanOrEqual(LAYER_ROUNDING);
+
+  await show.start();
+  await settled(wall, seq);
+  await goTo(page, "Screens");
+  await page
+    .getByRole("combobox", { name: "Started with no server, it shows" })
+    .selectOption({ label: "nothing but its ground" });
+  await expect(page.getByRole("combobox", { name: "Started with no server, it shows" })).toHaveValue(
+    "nothing",
+  );
+  await wall.reload();
+  await settled(wall, seq);
+  await show.kill();
+  await wall.reload();
+  await expect(output(wall)).toHaveAttribute("data-stand-by", "nothing");
+  expect(brightness(await shoot(wall))).toBe(0);
+});
