@@ -4,6 +4,8 @@ const SECOND_MS = 1_000;
 const TICK_HZ = 1_000;
 const AHEAD_MS = 1_500;
 const LOOK_MS = 400;
+/** A sound device that takes longer to start is held back by the browser. */
+const STARTS_WITHIN_MS = 5_000;
 
 /** The window's way to sound: tells whether the browser lets it out, and ticks with the flash of a test picture. */
 export class Ticks {
@@ -11,6 +13,7 @@ export class Ticks {
   #context: AudioContext | undefined;
   #timer: ReturnType<typeof setInterval> | undefined;
   #scheduledTo = 0;
+  readonly #madeAtMs = performance.now();
 
   /** @param nowMs server time */
   constructor(nowMs: () => number) {
@@ -18,10 +21,11 @@ export class Ticks {
   }
 
   /** "refused": the browser waits for a click in this window. */
-  get state(): "on" | "refused" {
+  get state(): "starting" | "on" | "refused" {
     this.#context ??= new AudioContext();
-    if (this.#context.state === "suspended") void this.#context.resume().catch(() => undefined);
-    return this.#context.state === "running" ? "on" : "refused";
+    if (this.#context.state === "running") return "on";
+    void this.#context.resume().catch(() => undefined);
+    return performance.now() - this.#madeAtMs < STARTS_WITHIN_MS ? "starting" : "refused";
   }
 
   /** Ticks at each full second of the server's time, or is still. */

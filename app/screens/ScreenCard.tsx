@@ -80,7 +80,7 @@ export function ScreenCard({
           </div>
         )}
       </div>
-      <p className="mt-1.5 min-h-5 truncate text-[14px] text-second" title={facts.lines.join(", ")}>
+      <p className="mt-1.5 line-clamp-2 min-h-5 text-[14px] text-second" title={facts.lines.join(", ")}>
         {facts.lines.join(" · ")}
       </p>
       {plan && (

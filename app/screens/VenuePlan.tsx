@@ -57,26 +57,28 @@ export function VenuePlan({
   };
   return (
     <div className="flex min-h-0 flex-1 flex-col gap-3 px-5 py-4">
-      <div className="flex items-end gap-3 text-[15px] [&>:not(p)]:w-28 [&>:not(p)]:shrink-0">
-        <NumberField
-          label="Room wide, m"
-          value={venue.widthM}
-          min={2}
-          max={500}
-          step={0.5}
-          onSave={(widthM) => onVenue({ ...venue, widthM })}
-        />
-        <NumberField
-          label="Room deep, m"
-          value={venue.depthM}
-          min={2}
-          max={500}
-          step={0.5}
-          onSave={(depthM) => onVenue({ ...venue, depthM })}
-        />
-        <p className="pb-2 text-second">
-          Drag a screen to its place, or move it by arrow keys; <kbd>R</kbd> turns it. The fan reaches as far
-          as its farthest seat.
+      <div className="flex items-end gap-5 text-[15px]">
+        <div className="flex w-64 shrink-0 gap-3">
+          <NumberField
+            label="Room wide, m"
+            value={venue.widthM}
+            min={2}
+            max={500}
+            step={0.5}
+            onSave={(widthM) => onVenue({ ...venue, widthM })}
+          />
+          <NumberField
+            label="Room deep, m"
+            value={venue.depthM}
+            min={2}
+            max={500}
+            step={0.5}
+            onSave={(depthM) => onVenue({ ...venue, depthM })}
+          />
+        </div>
+        <p className="text-second">
+          Drag a screen to its place, or move it by arrow keys; <kbd>R</kbd> turns it, <kbd>Del</kbd> takes it
+          out. The fan reaches as far as its farthest seat.
         </p>
       </div>
       {waiting.length > 0 && (
@@ -108,7 +110,7 @@ export function VenuePlan({
           className="relative rounded border-2 border-edge-strong bg-raised"
           style={{ width: venue.widthM * pxPerM, height: venue.depthM * pxPerM }}
         >
-          <span className="absolute inset-x-0 top-1 text-center text-[14px] text-second">front</span>
+          <span className="absolute top-1 left-2.5 text-[14px] text-second">front</span>
           <DndContext sensors={sensors} onDragEnd={onDragEnd}>
             {placed.map(({ output, place, at }) => (
               <PlacedScreen
@@ -117,6 +119,7 @@ export function VenuePlan({
                 number={at + 1}
                 place={place}
                 pxPerM={pxPerM}
+                venue={venue}
                 isChosen={output.id === chosenId}
                 onChoose={() => onChoose(output.id)}
                 onMove={(dx, dy) =>
@@ -149,6 +152,7 @@ function PlacedScreen({
   number,
   place,
   pxPerM,
+  venue,
   isChosen,
   onChoose,
   onMove,
@@ -159,6 +163,7 @@ function PlacedScreen({
   number: number;
   place: Place;
   pxPerM: number;
+  venue: Venue;
   isChosen: boolean;
   onChoose: () => void;
   onMove: (dx: number, dy: number) => void;
@@ -169,6 +174,9 @@ function PlacedScreen({
   const shape = output.widthPx / output.heightPx;
   const widthM = (output.pictureHeightM ?? 1) * shape;
   const barPx = Math.max(34, widthM * pxPerM);
+  // Labels stay inside the room: above what hangs low, towards the middle at the sides.
+  const isLow = place.yM > venue.depthM / 2;
+  const across = `translateX(-${(place.xM / venue.widthM) * 100}%)`;
   const reachPx = (output.farthestM ?? 0) * pxPerM;
   return (
     <div
@@ -214,7 +222,8 @@ function PlacedScreen({
           else return;
           event.preventDefault();
         }}
-        className={`pointer-events-auto absolute top-2.5 flex min-h-8 -translate-x-1/2 touch-none items-center gap-1.5 rounded-md border px-2.5 text-[14px] whitespace-nowrap ${isChosen ? "border-act bg-act-ground" : "border-edge-strong bg-lifted"}`}
+        style={{ transform: across }}
+        className={`pointer-events-auto absolute ${isLow ? "bottom-2.5" : "top-2.5"} flex min-h-8 touch-none items-center gap-1.5 rounded-md border px-2.5 text-[14px] whitespace-nowrap ${isChosen ? "border-act bg-act-ground" : "border-edge-strong bg-lifted"}`}
       >
         {number} · {output.name}
       </button>
@@ -223,7 +232,8 @@ function PlacedScreen({
           type="button"
           aria-label={`Turn ${output.name}`}
           onClick={onTurn}
-          className="pointer-events-auto absolute top-12 grid size-8 -translate-x-1/2 place-content-center rounded-md bg-lifted hover:bg-edge"
+          style={{ transform: across }}
+          className={`pointer-events-auto absolute ${isLow ? "bottom-12" : "top-12"} grid size-8 place-content-center rounded-md bg-lifted hover:bg-edge`}
         >
           <RotateCw aria-hidden="true" className="size-4" />
         </button>

@@ -62,16 +62,24 @@ function Wall({ showName }: { showName: string }) {
             nowMs,
           );
           const shape = output.widthPx / output.heightPx;
-          const heightVh = 76 / Math.ceil(outputs.length / columns) - 8;
+          const heightVh = 80 / Math.ceil(outputs.length / columns) - 7;
           return (
             <article key={output.id}>
-              <h2 className="mb-1.5 flex items-baseline gap-3 text-[22px] font-bold">
-                {index + 1} · {output.name}
-                <span className={`text-[18px] font-normal ${facts.isBad ? "text-attention" : "text-second"}`}>
+              <h2
+                className={`mb-1.5 flex items-baseline gap-3 font-bold whitespace-nowrap ${columns > 2 ? "text-[18px]" : "text-[22px]"}`}
+              >
+                <span className="min-w-0 truncate">
+                  {index + 1} · {output.name}
+                </span>
+                <span
+                  className={`shrink-0 text-[18px] font-normal ${facts.isBad ? "text-attention" : "text-second"}`}
+                >
                   {facts.word}
                 </span>
                 {isOnAir && (
-                  <span className="ml-auto rounded bg-air px-2 text-[18px] text-on-bright">ON AIR</span>
+                  <span className="ml-auto shrink-0 rounded bg-air px-2 text-[18px] text-on-bright">
+                    ON AIR
+                  </span>
                 )}
               </h2>
               <div className="flex items-end gap-3">

@@ -37,7 +37,7 @@ export const clientMessageSchema = z.discriminatedUnion("kind", [
     /** Nobody can see it: behind another window, minimised, or its device sleeps. */
     isHidden: z.boolean(),
     /** Whether the browser lets sound out: some wait for a click. */
-    sound: z.enum(["off", "on", "refused"]),
+    sound: z.enum(["off", "starting", "on", "refused"]),
     /** Whether a graphics processor draws it. */
     hasGpu: z.boolean(),
     /** Loaded over TLS or on the server's own machine: only then can it start without the server. */
