@@ -39,6 +39,9 @@ const set = (
   ...more,
 });
 
+/** What the operator writes to those on the stage. */
+export const STAGE_NOTE = "note";
+
 /** The field sets that ship. Pages offer these fields; templates show them. */
 export const FIELD_SETS: readonly FieldSet[] = [
   set("name", "Name strap", "titles", [
@@ -122,7 +125,7 @@ export const FIELD_SETS: readonly FieldSet[] = [
     line("publisher", "Publisher and year", ""),
     line("licence", "Licence", "Number of the venue"),
   ]),
-  set("note", "Note to the stage", "titles", [lines("note", "Note", "Only those on stage see it", 300)]),
+  set(STAGE_NOTE, "Note to the stage", "titles", [lines("note", "Note", "Only those on stage see it", 300)]),
   set("standby", "Stand-by", "titles", [
     line("title", "Title", "What people see while they wait"),
     line("subtitle", "Line under it", "When it begins"),

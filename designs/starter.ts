@@ -7,14 +7,16 @@ import { STAGE_TEMPLATES } from "./templates/stageReturn.ts";
 import { TWO_LANGUAGES } from "./templates/twoLanguages.ts";
 import { WALL_TEMPLATES } from "./templates/wall.ts";
 
+const ANIMATED = { how: "animated", opacity: 1 } as const;
+
 /** What a new show starts with: layers, two screens, an outfit for each, and a plan. */
 export const STARTER_LAYERS: readonly Layer[] = [
-  { id: "backdrop", name: "Backdrop", persistent: true },
-  { id: "picture", name: "Picture", persistent: false },
-  { id: "words", name: "Words", persistent: false },
-  { id: "titles", name: "Titles", persistent: false },
-  { id: "ticker", name: "Ticker", persistent: true },
-  { id: "corner", name: "Corner", persistent: true },
+  { id: "backdrop", name: "Backdrop", persistent: true, ...ANIMATED },
+  { id: "picture", name: "Picture", persistent: false, ...ANIMATED },
+  { id: "words", name: "Words", persistent: false, ...ANIMATED },
+  { id: "titles", name: "Titles", persistent: false, ...ANIMATED },
+  { id: "ticker", name: "Ticker", persistent: true, ...ANIMATED },
+  { id: "corner", name: "Corner", persistent: true, ...ANIMATED },
 ];
 
 export interface StarterOutfit {

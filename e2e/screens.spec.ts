@@ -83,7 +83,7 @@ test("a plan is seen before it is used, switches all screens as one, and a cue m
   await expect(page.getByText("NEXT · ARMED")).toBeVisible();
   await page.keyboard.press("Space");
   await expect.poll(async () => brightness(await shoot(wall))).toBeGreaterThan(1);
-  await expect(page.getByText("Evening", { exact: true })).toBeVisible();
+  await expect(page.getByRole("button", { name: /^Evening ⇧1/ })).toHaveAttribute("title", "In use");
 });
 
 test("a new screen is there at once, with a link, a place in every plan, and the size it was given", async ({
@@ -205,7 +205,7 @@ test("the multi-view shows everything and can do nothing; a device becomes a scr
 
   await goTo(page, "Screens");
   await page.getByRole("button", { name: "Short code" }).click();
-  const code = await page.locator("strong").innerText();
+  const code = await page.locator("strong.font-mono").innerText();
   expect(code).toMatch(/^\d{6}$/);
   const device = await (await browser.newContext({ viewport: { width: 1920, height: 1080 } })).newPage();
   await device.goto(`${show.base}/screen`);

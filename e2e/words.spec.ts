@@ -171,6 +171,7 @@ test("a paste is cleaned, and put back as it was with one press", async ({ page,
 test("a word is replaced all over the rundown, and taken back", async ({ page, show }) => {
   await openDesk(page, show, "prepare");
   await page.keyboard.press("r");
+  await expect(page.getByRole("textbox", { name: "Find in the rundown" })).toBeFocused();
   await page.keyboard.type("lantern");
   await expect(page.getByText("2 places in 2 cues")).toBeVisible();
   await page.getByRole("textbox", { name: "Replace by" }).fill("lamp");

@@ -1,3 +1,4 @@
+import { randomUUID } from "node:crypto";
 import { readFileSync } from "node:fs";
 import type { IncomingMessage } from "node:http";
 import { join } from "node:path";
@@ -5,6 +6,9 @@ import { createContext } from "react-router";
 import type { Wardrobe } from "../core/rundown/compileContext.ts";
 import type { HouseStyle } from "../core/scene/houseStyle.ts";
 import type { Template } from "../core/scene/template.ts";
+import { canvasOf } from "../core/screens/plan.ts";
+import { outfitForShape } from "../core/screens/shape.ts";
+import { pagesOn } from "../core/show/layers.ts";
 import { FALLBACK_FONTS } from "../core/text/fontList.ts";
 import { FIELD_SETS } from "../designs/fieldSets.ts";
 import type { Seed } from "../designs/seed.ts";
@@ -20,6 +24,7 @@ import { AirLog } from "./store/airLog.ts";
 import { ContentStore } from "./store/contentStore.ts";
 import { CueStore } from "./store/cueStore.ts";
 import type { Db } from "./store/database.ts";
+import { EventSettingsStore } from "./store/eventSettings.ts";
 import { FontStore } from "./store/fontStore.ts";
 import { LinkStore } from "./store/linkStore.ts";
 import { MediaStore } from "./store/mediaStore.ts";
@@ -59,6 +64,7 @@ export interface Services {
   readonly screens: ScreenStore;
   readonly pairing: Pairing;
   readonly passcode: Passcode;
+  readonly eventSettings: EventSettingsStore;
   /** Changes screens and plans; the air follows where it must. @returns a sentence when it cannot be done */
   readonly editScreens: (edit: ScreensEdit) => Promise<string | undefined>;
   readonly live: LiveServer;
@@ -100,12 +106,21 @@ const SHIPPED_TEXTS = [
   { code: "rv1909", name: "Reina-Valera 1909", file: "rv1909.osis.xml.gz" },
 ];
 
-/** What of screens and plans decides which steps cues have. */
-const outfitsSeen = ({ plans, outputs }: ScreenStore) =>
-  JSON.stringify([
-    plans.map((plan) => [plan.id, Object.entries(plan.outputs).map(([id, { outfitId }]) => [id, outfitId])]),
-    outputs.map(({ id, widthPx, heightPx, region }) => [id, widthPx, heightPx, region]),
-  ]);
+/** What of screens and plans decides which steps cues have: the outfit each screen is seen in, by its shape. */
+function outfitsSeen({ plans, outputs }: ScreenStore, wardrobes: readonly Wardrobe[]): string {
+  const canvasOfOutfit = (id: string) =>
+    wardrobes.find(({ outfitId }) => outfitId === id)?.templates.get("words")?.[0]?.template.canvas;
+  return JSON.stringify(
+    plans.map((plan) => [
+      plan.id,
+      outputs.map((output) => {
+        const outfitId = plan.outputs[output.id]?.outfitId;
+        const variants = wardrobes.find((wardrobe) => wardrobe.outfitId === outfitId)?.variants ?? [];
+        return [output.id, outfitId && outfitForShape(outfitId, variants, canvasOf(output), canvasOfOutfit)];
+      }),
+    ]),
+  );
+}
 
 export async function openServices(db: Db, options: ServiceOptions): Promise<Services> {
   const { now, home, seed } = options;
@@ -146,9 +161,9 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
     licence: show.licence,
   });
   media.onChange(() => rundown.setContext({ findMedia }));
-  let seen = outfitsSeen(screens);
+  let seen = outfitsSeen(screens, show.wardrobes);
   screens.onChange(() => {
-    const now = outfitsSeen(screens);
+    const now = outfitsSeen(screens, show.wardrobes);
     if (now === seen) return;
     seen = now;
     rundown.setContext({ plans: screens.plans, outputs: screens.outputs });
@@ -170,6 +185,8 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
   }
   const passcode = new Passcode(db, showId);
   await passcode.load();
+  const eventSettings = new EventSettingsStore(db, showId);
+  await eventSettings.load();
   const readAgain = () => rundown.setContext({ scripture: scriptures }, ({ kind }) => kind === "reading");
   const host = await ShowHost.open(
     new AirLog(db, contents, showId),
@@ -179,6 +196,13 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
     { kind: "showOpened", showId, layers: [...show.layers], timeZone: show.timeZone, plan: show.plan },
     now,
   );
+  // Cues whose edits go on air as they are saved.
+  rundown.onChange(({ changed }) => {
+    const live = new Set(changed.flatMap(({ cueId, doc }) => (doc.isLive ? [cueId] : [])));
+    for (const { id } of host.state.layers)
+      if ([...pagesOn(host.state, id, now()).values()].some((page) => page && live.has(page.cueId)))
+        void host.submit({ kind: "send", id: randomUUID(), layerId: id }, { kind: "timer" });
+  });
   const links = new LinkStore(db, showId);
   await links.load(screens.outputs.map(({ id }) => id));
   const live = new LiveServer({ host, rundown, contents, links, screens, ...options });
@@ -229,6 +253,7 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
     editScreens,
     pairing: new Pairing(now),
     passcode,
+    eventSettings,
     live,
     media,
     fonts,

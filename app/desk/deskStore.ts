@@ -47,6 +47,7 @@ export interface DeskSnapshot {
   readonly notice: Notice | null;
   /** A command is on its way. */
   readonly waiting: boolean;
+  readonly mode: DeskMode;
   /** The cue chosen for editing; new cues are added after it. */
   readonly chosenId: string | null;
 }
@@ -66,6 +67,9 @@ export interface DeskStart {
 type Distribute<T> = T extends { id: string } ? Omit<T, "id"> : never;
 /** A command before it has its id. */
 export type Press = Distribute<Command>;
+
+/** What a desk lets its person do: everything, only take and out, or only look. */
+export type DeskMode = "free" | "locked" | "watching";
 
 const ANSWER_MS = 2_000;
 /** Presses that may wait behind one on its way: a flurry must not play out long after. */
@@ -105,6 +109,7 @@ export class DeskStore {
       status: { kind: "connecting" },
       notice: null,
       waiting: false,
+      mode: "free",
       chosenId: start.cues[0]?.cueId ?? null,
     };
     this.#snapshot = { ...this.#snapshot, next: findNext(state, this.#snapshot.ready) };
@@ -200,11 +205,11 @@ export class DeskStore {
   }
 
   /** Takes a step of any cue, armed or not. */
-  takeTarget(target: Target, how: "animated" | "cut" = "animated"): void {
+  takeTarget(target: Target, how: "usual" | "cut" = "usual"): void {
     this.#press(() => ({ kind: "take", target, how, builtOn: this.#snapshot.state.airRevision }));
   }
 
-  take(how: "animated" | "dissolve" | "cut"): void {
+  take(how: "usual" | "dissolve" | "cut"): void {
     this.#press(() => {
       const { next, state } = this.#snapshot;
       if (!next) {
@@ -230,11 +235,35 @@ export class DeskStore {
     });
   }
 
+  /** Arms the step before the one on air: once more from there. */
+  armBefore(): void {
+    this.#press(() => {
+      const { state, ready } = this.#snapshot;
+      const { position } = state;
+      const cue = position && ready.find(({ cueId }) => cueId === position.cueId);
+      const from = cue && { cueId: cue.cueId, content: cue.hash, step: position.step };
+      const target = from && findNeighbour(from, -1, ready);
+      return target ? { kind: "arm", target } : undefined;
+    });
+  }
+
+  /** Free, locked to take and out, or only watching. */
+  setMode(mode: DeskMode): void {
+    this.#change({ mode });
+  }
+
   press(press: Press): void {
     this.#press(() => press);
   }
 
   #press(work: () => Press | undefined): void {
+    if (this.#snapshot.mode === "watching") {
+      this.say(
+        "word",
+        "This desk only watches, so nothing was sent. The air is as it was; choose “takes part” to act.",
+      );
+      return;
+    }
     if (this.#snapshot.status.kind !== "open") {
       this.say(
         "trouble",
@@ -331,7 +360,13 @@ export class DeskStore {
       if (known?.view === view && known.index === index) return [known];
       const hash = "hash" in view.compiled ? view.compiled.hash : undefined;
       const content = hash && this.findContent(hash);
-      return [{ view, index, ready: hash && content ? { cueId: id, index, hash, content } : undefined }];
+      return [
+        {
+          view,
+          index,
+          ready: hash && content ? { cueId: id, index, hash, content, doc: view.doc } : undefined,
+        },
+      ];
     });
     return { cues, ready: cues.flatMap(({ ready }) => (ready ? [ready] : [])) };
   }

@@ -42,7 +42,7 @@ export function deskCommands(store: DeskStore, go: (path: string) => void): read
     view("Credits that are missing", "/prepare?panel=credits"),
     view("Bring in a scripture text", "/texts"),
     view("Bring in songs", "/songs"),
-    air("Take the next step", "Space", () => store.take("animated")),
+    air("Take the next step", "Space", () => store.take("usual")),
     air("Cut to the next step", "X", () => store.take("cut")),
     air("Undo the last take", "U", () => store.press({ kind: "undoTake" })),
     ...store

@@ -2,7 +2,14 @@ import { Plus } from "lucide-react";
 import { DropdownMenu } from "radix-ui";
 import { type ReactNode, useEffect, useId, useRef, useState } from "react";
 import { looksLikeRows } from "../../core/rundown/bulkPages.ts";
-import { type CueDoc, pageCue, readingCue, songCue } from "../../core/rundown/cueDoc.ts";
+import {
+  actionCue,
+  type CueDoc,
+  pageCue,
+  readingCue,
+  remarkCue,
+  songCue,
+} from "../../core/rundown/cueDoc.ts";
 import type { Cleaning } from "../../core/words/hygiene.ts";
 import { PAGE_FIELD_SETS } from "../../designs/fieldSets.ts";
 import { CleanedLine } from "../ui/CleanedLine.tsx";
@@ -162,6 +169,9 @@ function AddMenu({ onAdd }: { onAdd: (doc: CueDoc) => Promise<boolean> }) {
     })),
     { name: "Song", doc: songCue({ title: "", text: "" }) },
     { name: "Reading", doc: readingCue({ reference: "", text: "web" }) },
+    { name: "Action or wait", doc: actionCue({}) },
+    { name: "Heading", doc: remarkCue({ isHeading: true }) },
+    { name: "Remark", doc: remarkCue({}) },
   ];
   return (
     <DropdownMenu.Root>
@@ -172,7 +182,7 @@ function AddMenu({ onAdd }: { onAdd: (doc: CueDoc) => Promise<boolean> }) {
         <DropdownMenu.Content
           align="end"
           sideOffset={6}
-          className="z-30 grid max-h-[70vh] min-w-44 grid-flow-col grid-rows-12 overflow-y-auto rounded-lg border border-edge-strong bg-raised p-1.5 shadow-xl"
+          className="z-30 grid max-h-[70vh] min-w-44 grid-flow-col grid-rows-13 overflow-y-auto rounded-lg border border-edge-strong bg-raised p-1.5 shadow-xl"
         >
           {kinds.map(({ name, doc }) => (
             <DropdownMenu.Item

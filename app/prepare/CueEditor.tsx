@@ -1,13 +1,18 @@
 import { TriangleAlert } from "lucide-react";
 import type { Anchor } from "../../core/rundown/anchor.ts";
 import type { CueDoc } from "../../core/rundown/cueDoc.ts";
+import { useDesk, useDeskStore } from "../desk/deskContext.ts";
 import type { DeskCue } from "../desk/deskStore.ts";
 import type { DeskOutfit } from "../desk/outfit.ts";
 import { SaveLine } from "../ui/SaveLine.tsx";
 import { useDraftSaver } from "../ui/useDraftSaver.ts";
+import { ActionForm } from "./ActionForm.tsx";
+import { CueDetails } from "./CueDetails.tsx";
+import { HeldLine, onAirOf } from "./HeldLine.tsx";
 import { LibraryLine } from "./LibraryLine.tsx";
 import { PageForm } from "./PageForm.tsx";
 import { ReadingForm } from "./ReadingForm.tsx";
+import { RemarkForm } from "./RemarkForm.tsx";
 import { ScreensOfCue } from "./ScreensOfCue.tsx";
 import { SongEditor } from "./SongEditor.tsx";
 import { saveEdit } from "./saveEdit.ts";
@@ -29,11 +34,24 @@ export function CueEditor({
     saveEdit(actor, { kind: "changeCue", cueId, doc, baseRevision }),
   );
   const { draft } = saver;
+  const { state } = useDesk();
+  const store = useDeskStore();
   const seenIn = cue.ready?.content.stepsBy;
   const seen = seenIn ? outfits.filter(({ id }) => seenIn.includes(id)) : outfits;
   const problem = "problem" in cue.view.compiled ? cue.view.compiled.problem : undefined;
+  const onAir = onAirOf(state, cueId, store.now());
+  const send = () => void saver.flush().then(() => store.press({ kind: "send", layerId: null }));
   return (
-    <div className="flex flex-col gap-3">
+    // biome-ignore lint/a11y/noStaticElementInteractions: the chord works in every field of the cue
+    <div
+      className="flex flex-col gap-3"
+      onKeyDown={(event) => {
+        if (event.key !== "Enter" || !event.ctrlKey || onAir.length === 0) return;
+        event.preventDefault();
+        send();
+      }}
+    >
+      <HeldLine cue={cue} onAir={onAir} isSaved={saver.status.kind === "saved"} onSend={send} />
       {draft.kind === "page" && (
         <PageForm cueId={cueId} doc={draft} outfits={outfits} onType={(doc) => saver.type(doc)} />
       )}
@@ -56,7 +74,12 @@ export function CueEditor({
           onAnchor={onAnchor}
         />
       )}
-      <ScreensOfCue cue={cue} doc={draft} onChange={(change) => saver.type({ ...draft, ...change })} />
+      {draft.kind === "action" && <ActionForm cueId={cueId} doc={draft} onType={(doc) => saver.type(doc)} />}
+      {draft.kind === "remark" && <RemarkForm cueId={cueId} doc={draft} onType={(doc) => saver.type(doc)} />}
+      {draft.kind !== "remark" && (
+        <ScreensOfCue cue={cue} doc={draft} onChange={(change) => saver.type({ ...draft, ...change })} />
+      )}
+      <CueDetails id={cueId} doc={draft} onChange={(change) => saver.type({ ...draft, ...change })} />
       {problem && (
         <p className="flex items-start gap-2.5 text-[15px] text-attention">
           <TriangleAlert aria-hidden="true" className="mt-0.5 size-5 shrink-0" />

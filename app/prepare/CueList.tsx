@@ -22,8 +22,9 @@ import { pagesOn } from "../../core/show/layers.ts";
 import { useServerTime } from "../desk/deskContext.ts";
 import type { DeskCue, DeskSnapshot } from "../desk/deskStore.ts";
 import type { DeskOutfit } from "../desk/outfit.ts";
+import { CueTagMark } from "../ui/CueTagMark.tsx";
 import { CueThumbnail } from "../ui/CueThumbnail.tsx";
-import { cueKindName, cueTiming, cueTitle, wordsOf } from "../ui/cueWords.ts";
+import { cueKindName, cueTiming, cueTitle, describeAction, wordsOf } from "../ui/cueWords.ts";
 import { CueEditor } from "./CueEditor.tsx";
 
 /** The cues in order; the chosen one is opened for editing where it stands. */
@@ -31,6 +32,7 @@ export function CueList({
   desk,
   outfits,
   selectedId,
+  marked,
   actor,
   onSelect,
   onMove,
@@ -39,8 +41,10 @@ export function CueList({
   desk: DeskSnapshot;
   outfits: readonly DeskOutfit[];
   selectedId: string | null;
+  /** Cues marked besides the chosen one. */
+  marked: ReadonlySet<string>;
   actor: string;
-  onSelect: (cueId: string) => void;
+  onSelect: (cueId: string, isMore: boolean) => void;
   onMove: (cueId: string, afterId: string | null) => void;
   onAnchor: (anchor: Anchor | null) => void;
 }) {
@@ -88,6 +92,7 @@ export function CueList({
                 outfits={outfits}
                 actor={actor}
                 isSelected={cue.view.cueId === selectedId}
+                isMarked={marked.has(cue.view.cueId)}
                 isOnAir={onAir.has(cue.view.cueId)}
                 onSelect={onSelect}
                 onAnchor={onAnchor}
@@ -106,6 +111,7 @@ function CueRow({
   outfits,
   actor,
   isSelected,
+  isMarked,
   isOnAir,
   onSelect,
   onAnchor,
@@ -116,7 +122,8 @@ function CueRow({
   actor: string;
   isSelected: boolean;
   isOnAir: boolean;
-  onSelect: (cueId: string) => void;
+  onSelect: (cueId: string, isMore: boolean) => void;
+  isMarked: boolean;
   onAnchor: (anchor: Anchor | null) => void;
 }) {
   const { view, index, ready } = cue;
@@ -135,7 +142,7 @@ function CueRow({
       data-cue={view.cueId}
       data-selected={isSelected}
       style={{ transform: CSS.Translate.toString(sortable.transform), transition: sortable.transition }}
-      className={`relative grid grid-cols-[36px_148px_minmax(0,1fr)] border-b border-edge ${isSelected ? "bg-raised" : ""} ${sortable.isDragging ? "z-10 bg-lifted opacity-90 shadow-xl" : ""}`}
+      className={`relative grid grid-cols-[36px_148px_minmax(0,1fr)] border-b border-edge ${isSelected ? "bg-raised" : isMarked ? "bg-act-ground" : ""} ${sortable.isDragging ? "z-10 bg-lifted opacity-90 shadow-xl" : ""}`}
     >
       <button
         type="button"
@@ -149,7 +156,7 @@ function CueRow({
       <button
         type="button"
         aria-pressed={isSelected}
-        onClick={() => onSelect(view.cueId)}
+        onClick={(event) => onSelect(view.cueId, event.shiftKey)}
         // The arrows choose cues here too.
         onKeyDown={(event) => {
           if (event.key !== "ArrowDown" && event.key !== "ArrowUp") return;
@@ -158,9 +165,14 @@ function CueRow({
         className={`flex flex-col items-end justify-start border-r border-edge px-3 py-3 text-right ${isSelected ? "border-l-4 border-l-act" : ""}`}
       >
         <span className="block text-[15px] leading-snug font-semibold">
-          {index + 1} · {title}
+          <span className={view.doc.isOff ? "line-through" : ""}>
+            {index + 1} · {title}
+          </span>
         </span>
-        <span className="block text-[14px] text-second">{cueKindName(view.doc)}</span>
+        <span className="flex items-center gap-1.5 text-[14px] text-second">
+          <CueTagMark tag={view.doc.tag} />
+          {cueKindName(view.doc)}
+        </span>
         {cueTiming(view.doc) && <span className="block text-[14px] text-second">{cueTiming(view.doc)}</span>}
         {isOnAir && (
           <span className="mt-1 inline-block rounded bg-air px-1.5 text-[14px] font-bold text-on-bright">
@@ -188,7 +200,18 @@ const Summary = memo(function Summary({ cue, desk }: { cue: DeskCue; desk: DeskS
         {view.compiled.problem}
       </p>
     );
-  if (!ready) return null;
+  if (view.doc.kind === "remark")
+    return (
+      <p
+        className={
+          view.doc.isHeading ? "text-[19px] font-semibold" : "text-[16px] whitespace-pre-line text-second"
+        }
+      >
+        {view.doc.text}
+      </p>
+    );
+  if (!ready) return <p className="text-[15px] text-second">left out of the run</p>;
+  if (ready.content.action) return <p className="text-[16px] text-second">{describeAction(ready.content)}</p>;
   const steps = stepsOf(ready.content);
   const [first] = steps;
   if (ready.content.flow && first)

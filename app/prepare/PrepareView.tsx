@@ -1,4 +1,4 @@
-import { Copy, Copyright, Redo2, Replace, Trash2, Undo2 } from "lucide-react";
+import { ArchiveRestore, Copy, Copyright, Redo2, Replace, Trash2, Undo2 } from "lucide-react";
 import { useCallback, useEffect, useMemo, useState } from "react";
 import { useSearchParams } from "react-router";
 import type { Anchor } from "../../core/rundown/anchor.ts";
@@ -11,6 +11,7 @@ import { useActor } from "../desk/useActor.ts";
 import { useDeskData } from "../desk/useDeskData.ts";
 import { newId } from "../ui/newId.ts";
 import { AddBox } from "./AddBox.tsx";
+import { BinPanel } from "./BinPanel.tsx";
 import { CreditsPanel } from "./CreditsPanel.tsx";
 import { CueList } from "./CueList.tsx";
 import { CuePictures } from "./CuePictures.tsx";
@@ -18,6 +19,7 @@ import { editorId } from "./editorId.ts";
 import { missingOf } from "./missingCredits.ts";
 import { ReplacePanel } from "./ReplacePanel.tsx";
 import { saveEdit } from "./saveEdit.ts";
+import { useCueClipboard } from "./useCueClipboard.ts";
 import { usePrepareKeys } from "./usePrepareKeys.ts";
 
 /** Where the rundown is made: the same script, with editing opened up. */
@@ -76,18 +78,50 @@ export function PrepareView({ outfits }: { outfits: readonly DeskOutfit[] }) {
       });
       if (outcome.kind !== "saved") return false;
       select(added[0]?.cueId ?? null);
-      store.say("word", `${added.length} pages are in the rundown; Ctrl+Z takes them back.`);
+      store.say(
+        "word",
+        `${added.length} ${added.length === 1 ? "cue is" : "cues are"} in the rundown; Ctrl+Z takes ${added.length === 1 ? "it" : "them"} back.`,
+      );
       return true;
     },
     [edit, selectedId, cues, select, store],
   );
 
+  /** Cues marked besides the chosen one: copied, cut, moved and deleted together, in the order of the rundown. */
+  const [marked, setMarked] = useState<ReadonlySet<string>>(new Set());
+  const together = cues.filter(
+    ({ view }) => view.cueId === selectedId || (marked.size > 0 && marked.has(view.cueId)),
+  );
+  const togetherIds = together.map(({ view }) => view.cueId);
+  const mark = (cueId: string) => {
+    const from = selectedId ?? cueId;
+    const [a, b] = [from, cueId].map((id) => cues.findIndex(({ view }) => view.cueId === id));
+    const [first, last] = [Math.min(a as number, b as number), Math.max(a as number, b as number)];
+    setMarked(new Set([...marked, ...cues.slice(first, last + 1).map(({ view }) => view.cueId)]));
+  };
+  const deleteTogether = () => edit({ kind: "deleteCues", cueIds: togetherIds });
+
   const act = {
     select: (by: 1 | -1) => {
+      setMarked(new Set());
       const target = cues[index < 0 ? 0 : Math.max(0, Math.min(cues.length - 1, index + by))];
       if (target) select(target.view.cueId);
     },
+    mark: (by: 1 | -1) => {
+      const target = cues[Math.max(0, Math.min(cues.length - 1, index + by))];
+      if (!target) return;
+      setMarked(new Set([...marked, ...(selectedId ? [selectedId] : []), target.view.cueId]));
+      select(target.view.cueId);
+    },
     move: (by: 1 | -1) => {
+      if (together.length > 1) {
+        const edge = by === 1 ? together.at(-1) : together[0];
+        const at = cues.findIndex(({ view }) => view.cueId === edge?.view.cueId) + by;
+        if (at < 0 || at >= cues.length) return;
+        const after = by === 1 ? cues[at] : cues[at - 1];
+        void edit({ kind: "moveCues", cueIds: togetherIds, afterId: after?.view.cueId ?? null });
+        return;
+      }
       const to = index + by;
       if (!selected || to < 0 || to >= cues.length) return;
       const after = by === 1 ? cues[to] : cues[to - 1];
@@ -101,6 +135,17 @@ export function PrepareView({ outfits }: { outfits: readonly DeskOutfit[] }) {
     },
     remove: async () => {
       if (!selected) return;
+      if (together.length > 1) {
+        const outcome = await deleteTogether();
+        if (outcome.kind !== "saved") return;
+        setMarked(new Set());
+        select(cues.find(({ view }) => !togetherIds.includes(view.cueId))?.view.cueId ?? null);
+        store.say(
+          "word",
+          `${together.length} cues are deleted; Ctrl+Z brings them back, and the bin keeps them.`,
+        );
+        return;
+      }
       const name = selected.ready?.content.title ?? "The cue";
       const neighbour = cues[index + 1] ?? cues[index - 1];
       const outcome = await edit({ kind: "deleteCue", cueId: selected.view.cueId });
@@ -120,10 +165,28 @@ export function PrepareView({ outfits }: { outfits: readonly DeskOutfit[] }) {
     open: () => selectedId && document.getElementById(editorId(selectedId))?.focus(),
     add: () => document.getElementById("add-box")?.focus(),
   };
-  const togglePanel = (name: "replace" | "credits") =>
+  const togglePanel = (name: "replace" | "credits" | "bin") =>
     setParameters(panel === name ? {} : { panel: name }, { replace: true });
   const incomplete = useMemo(() => missingOf(cues, licence).length, [cues, licence]);
   usePrepareKeys({ ...act, replace: () => togglePanel("replace") });
+  useCueClipboard({
+    copied: () => together.map(({ view }) => view.doc),
+    paste: addAll,
+    cut: async () => {
+      if ((await deleteTogether()).kind !== "saved") return;
+      setMarked(new Set());
+      select(cues.find(({ view }) => !togetherIds.includes(view.cueId))?.view.cueId ?? null);
+    },
+    say: (sentence) => store.say("word", sentence),
+  });
+
+  // From the run view: the cue on air, its words ready to be mended.
+  const wanted = parameters.get("edit");
+  useEffect(() => {
+    if (!wanted || wanted !== selectedId) return;
+    document.getElementById(editorId(wanted))?.focus();
+    setParameters({}, { replace: true });
+  }, [wanted, selectedId, setParameters]);
 
   // A cue that was deleted elsewhere cannot stay open.
   useEffect(() => {
@@ -170,6 +233,12 @@ export function PrepareView({ outfits }: { outfits: readonly DeskOutfit[] }) {
                   icon={<Trash2 aria-hidden="true" className="size-4.5" />}
                 />
                 <Tool
+                  label="Bin: cues that were deleted"
+                  isOn={panel === "bin"}
+                  onPress={() => togglePanel("bin")}
+                  icon={<ArchiveRestore aria-hidden="true" className="size-4.5" />}
+                />
+                <Tool
                   label="Find and replace"
                   keys="R"
                   isOn={panel === "replace"}
@@ -198,6 +267,13 @@ export function PrepareView({ outfits }: { outfits: readonly DeskOutfit[] }) {
         {panel === "replace" && (
           <ReplacePanel cues={cues} edit={edit} onChoose={select} onClose={() => togglePanel("replace")} />
         )}
+        {panel === "bin" && (
+          <BinPanel
+            revision={cues.map(({ view }) => view.cueId).join()}
+            onAdd={add}
+            onClose={() => togglePanel("bin")}
+          />
+        )}
         {panel === "credits" && (
           <CreditsPanel cues={cues} onChoose={select} onClose={() => togglePanel("credits")} />
         )}
@@ -206,7 +282,14 @@ export function PrepareView({ outfits }: { outfits: readonly DeskOutfit[] }) {
           outfits={outfits}
           selectedId={selectedId}
           actor={actor}
-          onSelect={select}
+          marked={marked}
+          onSelect={(cueId, isMore) => {
+            if (isMore && cueId !== null) mark(cueId);
+            else {
+              setMarked(new Set());
+              select(cueId);
+            }
+          }}
           onMove={(cueId, afterId) => edit({ kind: "moveCue", cueId, afterId })}
           onAnchor={setAnchor}
         />

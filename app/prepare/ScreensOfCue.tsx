@@ -26,7 +26,7 @@ export function ScreensOfCue({
   const hasPlans = plans.length > 1 || plan !== null || stepPlans.length > 0;
   return (
     <div className="flex flex-col gap-2 text-[15px] text-second">
-      {outputs.length > 1 && (
+      {outputs.length > 1 && doc.kind !== "action" && (
         <fieldset className="flex flex-wrap items-center gap-1.5">
           <legend className="float-left mr-2.5">On</legend>
           {outputs.map(({ id, name }) => {

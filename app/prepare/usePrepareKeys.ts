@@ -3,6 +3,8 @@ import { isTyping } from "../ui/isTyping.ts";
 
 export interface PrepareActions {
   readonly select: (by: 1 | -1) => void;
+  /** Chooses the neighbour and keeps the ones before marked. */
+  readonly mark: (by: 1 | -1) => void;
   readonly move: (by: 1 | -1) => void;
   readonly duplicate: () => void;
   readonly remove: () => void;
@@ -52,7 +54,8 @@ function findAction(
     case "ArrowUp": {
       if (onControl) return undefined;
       const by = event.key === "ArrowDown" ? 1 : -1;
-      return event.altKey ? () => actions.move(by) : () => actions.select(by);
+      if (event.altKey) return () => actions.move(by);
+      return event.shiftKey ? () => actions.mark(by) : () => actions.select(by);
     }
     case "Enter":
       return onControl ? undefined : actions.open;

@@ -45,6 +45,7 @@ export function loader({ context }: Route.LoaderArgs) {
     screens: live.screens(),
     texts: scriptures.list().map(({ code, name, language }) => ({ code, name, language })),
     licence: services.licence(),
+    ...services.eventSettings.settings,
   };
 }
 
@@ -78,6 +79,12 @@ export default function DeskRoute({ loaderData }: Route.ComponentProps) {
           <NavLink to="/screens" className={navClass}>
             Screens
           </NavLink>
+          <NavLink to="/timing" className={navClass}>
+            Timing
+          </NavLink>
+          <NavLink to="/keys" className={navClass}>
+            Keys
+          </NavLink>
           <NavLink to="/looks" className={navClass}>
             Looks
           </NavLink>
@@ -93,4 +100,4 @@ export default function DeskRoute({ loaderData }: Route.ComponentProps) {
 }
 
 const navClass = ({ isActive }: { isActive: boolean }) =>
-  `rounded-md px-3.5 py-2 text-[15px] ${isActive ? "bg-lifted font-semibold text-paper" : "text-second hover:text-paper"}`;
+  `rounded-md px-2.5 py-2 text-[15px] ${isActive ? "bg-lifted font-semibold text-paper" : "text-second hover:text-paper"}`;

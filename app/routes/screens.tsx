@@ -8,7 +8,11 @@ export function loader({ context }: Route.LoaderArgs) {
     venue: screens.venue,
     pictures: media
       .list()
-      .flatMap(({ info }) => (info.type === "picture" ? [{ file: info.file, name: info.name }] : [])),
+      .flatMap(({ info }) =>
+        info.type === "picture"
+          ? [{ file: info.file, name: info.name, widthPx: info.widthPx, heightPx: info.heightPx }]
+          : [],
+      ),
   };
 }
 

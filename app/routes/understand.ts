@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { whyNot } from "../../core/rundown/compileContext.ts";
 import { stepsOf } from "../../core/rundown/steps.ts";
 import { understand } from "../../core/rundown/understand.ts";
 import { getServices } from "../services.server.ts";
@@ -15,7 +16,7 @@ export async function action({ request, context }: Route.ActionArgs) {
   const understood = understand(body.value.typed, scriptures);
   if (!understood || "problem" in understood) return Response.json(understood ?? { problem: "" });
   const compiled = rundown.tryOut(understood.doc);
-  if ("problem" in compiled) return Response.json({ problem: compiled.problem });
+  if (!("content" in compiled)) return Response.json({ problem: whyNot(compiled) });
   return Response.json({
     doc: understood.doc,
     title: compiled.content.title,

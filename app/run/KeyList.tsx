@@ -1,29 +1,47 @@
+import { AIR_ACTIONS, type AirAction, type KeyMap, keysOf, nameOfKey } from "../../core/keys/keyMap.ts";
+
+const SHORT: readonly (readonly [actions: readonly AirAction[], words: string])[] = [
+  [["dissolve"], "dissolve"],
+  [["armNext", "armBefore"], "arm"],
+  [["armNextCue", "armCueBefore"], "a cue"],
+  [["back"], "once more"],
+  [["chorus"], "chorus"],
+  [["follow"], "follow"],
+  [["send"], "send"],
+  [["hold"], "hold"],
+  [["edit"], "edit"],
+  [["stageNote"], "to the stage"],
+  [["standBy"], "stand-by"],
+  [["lock"], "lock"],
+];
+
 /** The keys that no button shows, always in sight; the others stand on their buttons. */
-export function KeyList() {
-  const rows: readonly (readonly [keys: readonly string[], what: string, title: string])[] = [
-    [["D"], "dissolve", "take the next step by a dissolve"],
-    [["↓", "↑"], "arm", "arm the step after, before"],
-    [["→", "←"], "a cue", "arm the cue after, before"],
-    [["Home"], "follow", "follow the script again"],
-    [["F"], "find", "find anything: arm it, add it, take it"],
-  ];
+export function KeyList({ map }: { map: KeyMap }) {
   return (
     <section aria-label="Keys" className="border-t border-edge px-4 py-2">
-      <dl className="flex justify-between text-[14px]">
-        {rows.map(([keys, what, title]) => (
-          <div key={what} title={title} className="flex items-center gap-1.5">
+      <dl className="flex flex-wrap gap-x-3.5 gap-y-1 text-[14px]">
+        {SHORT.map(([actions, words]) => (
+          <div
+            key={words}
+            title={actions.map((action) => AIR_ACTIONS[action].name).join(", ")}
+            className="flex items-center gap-1.5"
+          >
             <dt className="flex shrink-0 items-center gap-1">
-              {keys.map((key) => (
-                <kbd key={key}>{key}</kbd>
-              ))}
+              {actions.flatMap((action) => {
+                const [key] = keysOf(map, action);
+                return key === undefined ? [] : [<kbd key={key}>{nameOfKey(key)}</kbd>];
+              })}
             </dt>
-            <dd className="text-second">{what}</dd>
+            <dd className="text-second">{words}</dd>
           </div>
         ))}
+        <div className="flex items-center gap-1.5">
+          <dt>
+            <kbd>F</kbd>
+          </dt>
+          <dd className="text-second">find</dd>
+        </div>
       </dl>
-      <p className="mt-1 text-[14px] text-second">
-        A click arms a step. <kbd>Esc</kbd> and <kbd>Del</kbd> are held for half a second.
-      </p>
     </section>
   );
 }

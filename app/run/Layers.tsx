@@ -48,8 +48,17 @@ export function Layers({ desk, nowMs }: { desk: DeskSnapshot; nowMs: number | nu
                 {page && nowMs !== null && moment?.endsAtMs != null && (
                   <span className="text-paper"> −{formatLength(moment.endsAtMs - nowMs + 999)}</span>
                 )}
-                {edited && <span className="font-plain"> ○ edited since</span>}
               </p>
+              {edited && (
+                <button
+                  type="button"
+                  title="This page was edited since it was taken: the edits are held until they are sent"
+                  onClick={() => store.press({ kind: "send", layerId: layer.id })}
+                  className="flex min-h-8 shrink-0 items-center gap-1 rounded-md border border-attention px-1.5 text-[14px] text-attention hover:bg-lifted"
+                >
+                  <span aria-hidden="true">○</span> send
+                </button>
+              )}
               <button
                 type="button"
                 disabled={!isOn}

@@ -1,13 +1,18 @@
-import { useMemo } from "react";
+import { useMemo, useState } from "react";
+import { useNavigate } from "react-router";
 import { isFilled, pagesOn } from "../../core/show/layers.ts";
 import { useDesk, useDeskStore, useServerTime } from "../desk/deskContext.ts";
 import { NoticeBar } from "../desk/NoticeBar.tsx";
 import type { DeskOutfit } from "../desk/outfit.ts";
+import { useDeskData } from "../desk/useDeskData.ts";
+import { EventStrip } from "./EventStrip.tsx";
 import { KeyList } from "./KeyList.tsx";
 import { Layers } from "./Layers.tsx";
 import { Screens } from "./Screens.tsx";
 import { Script } from "./Script.tsx";
+import { StageNote } from "./StageNote.tsx";
 import { TakeBar } from "./TakeBar.tsx";
+import { useAirActs } from "./useAirActs.ts";
 import { useAirKeys } from "./useAirKeys.ts";
 
 /** The view the evening is run from: script, screens, layers, keys. */
@@ -20,8 +25,11 @@ export function RunView({
 }) {
   const desk = useDesk();
   const store = useDeskStore();
+  const { keys } = useDeskData();
+  const navigate = useNavigate();
   const nowMs = useServerTime(250);
-  const { state } = desk;
+  const [isNoting, setIsNoting] = useState(false);
+  const { state, mode } = desk;
   /** The layer "out" would clear: where the last take went if it is still filled, else the topmost passing one. */
   const outLayer = useMemo(() => {
     const atMs = nowMs ?? 0;
@@ -32,22 +40,48 @@ export function RunView({
     );
     return last ?? filled.filter(({ persistent }) => !persistent).at(-1);
   }, [state, nowMs]);
-  const held = useAirKeys(store, state.layers, outLayer?.id);
+  const own = useMemo(
+    () => ({
+      lock: () => store.setMode(store.getSnapshot().mode === "locked" ? "free" : "locked"),
+      stageNote: () => setIsNoting(true),
+      edit: () => {
+        const { state: now } = store.getSnapshot();
+        if (now.position) {
+          store.choose(now.position.cueId);
+          void navigate(`/prepare?edit=${encodeURIComponent(now.position.cueId)}`);
+        }
+      },
+    }),
+    [store, navigate],
+  );
+  const acts = useAirActs(store, mode, outLayer?.id, own);
+  const held = useAirKeys(keys, acts);
   return (
     <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_480px] grid-rows-[minmax(0,1fr)_auto]">
-      <main aria-label="Script" className="relative min-h-0">
-        <Script desk={desk} nowMs={nowMs} />
-        <NoticeBar />
+      <main aria-label="Script" className="relative flex min-h-0 flex-col">
+        <EventStrip desk={desk} nowMs={nowMs} />
+        <div className="relative min-h-0 flex-1">
+          <Script desk={desk} nowMs={nowMs} />
+          <NoticeBar />
+        </div>
+        {isNoting && <StageNote onClose={() => setIsNoting(false)} />}
       </main>
       <aside aria-label="Screens" className="flex min-h-0 flex-col border-l border-edge bg-raised">
         {/* biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls must be reached by keys */}
         <div className="min-h-0 flex-1 overflow-y-auto" tabIndex={0}>
           <Screens desk={desk} outfits={outfits} outputTokens={outputTokens} nowMs={nowMs} />
         </div>
-        <KeyList />
+        <KeyList map={keys} />
       </aside>
       <Layers desk={desk} nowMs={nowMs} />
-      <TakeBar desk={desk} outLayerId={outLayer?.id} outLayerName={outLayer?.name} held={held} />
+      <TakeBar
+        desk={desk}
+        map={keys}
+        acts={acts}
+        outLayerId={outLayer?.id}
+        outLayerName={outLayer?.name}
+        held={held}
+      />
     </div>
   );
 }

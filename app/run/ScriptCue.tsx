@@ -3,8 +3,9 @@ import { memo } from "react";
 import { type Step, stepsOf } from "../../core/rundown/steps.ts";
 import type { Output, ScreenPlan } from "../../core/screens/plan.ts";
 import type { DeskCue, DeskStore } from "../desk/deskStore.ts";
+import { CueTagMark } from "../ui/CueTagMark.tsx";
 import { CueThumbnail } from "../ui/CueThumbnail.tsx";
-import { cueKindName, cueTiming, cueTitle, wordsOf } from "../ui/cueWords.ts";
+import { cueKindName, cueTiming, cueTitle, describeAction, wordsOf } from "../ui/cueWords.ts";
 import { stepKey } from "./stepKey.ts";
 
 interface Props {
@@ -33,10 +34,20 @@ export const ScriptCue = memo(function ScriptCue(props: Props) {
       <div className="border-r border-edge px-3.5 text-right">
         <div className="sticky top-0 py-3">
           <p className="text-[15px] leading-snug font-semibold">
-            {index + 1} · {cueTitle(view.doc, ready?.content)}
+            <span className={view.doc.isOff ? "line-through" : ""}>
+              {index + 1} · {cueTitle(view.doc, ready?.content)}
+            </span>
           </p>
-          <p className="mt-0.5 text-[14px] text-second">{cueKindName(view.doc)}</p>
+          <p className="mt-0.5 flex items-center justify-end gap-1.5 text-[14px] text-second">
+            <CueTagMark tag={view.doc.tag} />
+            {cueKindName(view.doc)}
+          </p>
           {cueTiming(view.doc) && <p className="text-[14px] text-second">{cueTiming(view.doc)}</p>}
+          {view.doc.note && (
+            <p className="mt-1 text-[14px] leading-snug whitespace-pre-line text-paper italic">
+              {view.doc.note}
+            </p>
+          )}
         </div>
       </div>
       <div className="min-w-0 pb-1.5">
@@ -45,6 +56,16 @@ export const ScriptCue = memo(function ScriptCue(props: Props) {
             <TriangleAlert aria-hidden="true" className="mt-0.5 size-5 shrink-0" />
             <span>Skipped: {view.compiled.problem}</span>
           </p>
+        )}
+        {view.doc.kind === "remark" && (
+          <p
+            className={`px-6 py-3 ${view.doc.isHeading ? "text-[20px] font-semibold" : "text-[16px] whitespace-pre-line text-second"}`}
+          >
+            {view.doc.text}
+          </p>
+        )}
+        {view.doc.kind !== "remark" && "silent" in view.compiled && (
+          <p className="px-6 py-3 text-[15px] text-second">left out of the run</p>
         )}
         {ready &&
           steps.map((step, at) => {
@@ -151,6 +172,8 @@ function StepRow({
 
 function PageWords({ cue, outputs, plan, step }: Props & { readonly step: Step }) {
   const { doc } = cue.view;
+  if (cue.ready?.content.action)
+    return <span className="text-[16px] italic">{describeAction(cue.ready.content)}</span>;
   if (doc.kind !== "page" || !cue.ready) return null;
   const { content } = cue.ready;
   const [first = "", ...rest] = content.points ? [step.words] : wordsOf(doc, content.title);

@@ -1,24 +1,32 @@
 import type { ReactNode } from "react";
 import { useRef } from "react";
-import { useDeskStore } from "../desk/deskContext.ts";
+import { AIR_ACTIONS, type AirAction, type KeyMap, keysOf, nameOfKey } from "../../core/keys/keyMap.ts";
 import type { DeskSnapshot } from "../desk/deskStore.ts";
-import { type HeldKey, HOLD_MS } from "./useAirKeys.ts";
+import type { AirActs } from "./useAirActs.ts";
+import { HOLD_MS } from "./useAirKeys.ts";
 
 /** The commands that change the air, as buttons. The take is the one bright control. */
 export function TakeBar({
   desk,
+  map,
+  acts,
   outLayerId,
   outLayerName,
   held,
 }: {
   desk: DeskSnapshot;
+  map: KeyMap;
+  acts: AirActs;
   outLayerId: string | undefined;
   outLayerName: string | undefined;
-  held: HeldKey | null;
+  held: AirAction | null;
 }) {
-  const store = useDeskStore();
+  const keyOf = (action: AirAction) => nameOfKey(keysOf(map, action)[0] ?? "");
   const canUndo = desk.state.undo !== null && desk.state.undo.airRevision === desk.state.airRevision;
   const armed = desk.state.arm !== null;
+  const isBlack = Object.values(desk.state.shutters).some(
+    ({ untilMs, picture }) => untilMs === null && picture === "black",
+  );
   return (
     <section aria-label="Air" className="border-t border-l border-edge bg-raised p-2.5">
       <div
@@ -31,28 +39,35 @@ export function TakeBar({
         <button
           type="button"
           disabled={!desk.next}
-          onClick={() => store.take("animated")}
-          className="flex w-[146px] flex-col items-center justify-center gap-1.5 rounded-lg bg-next px-3 text-[18px] font-bold text-on-bright hover:brightness-110 disabled:bg-lifted disabled:text-second"
+          onClick={() => acts.act("take")}
+          className="flex w-[128px] flex-col items-center justify-center gap-1.5 rounded-lg bg-next px-3 text-[18px] font-bold text-on-bright hover:brightness-110 disabled:bg-lifted disabled:text-second"
         >
           {armed ? "Take armed" : "Take next"}
-          <kbd className="border-on-bright/40! bg-transparent! text-on-bright!">Space</kbd>
+          <kbd className="border-on-bright/40! bg-transparent! text-on-bright!">{keyOf("take")}</kbd>
         </button>
-        <div className="grid flex-1 grid-cols-5 gap-1.5">
-          <Small label="Cut" keyName="X" disabled={!desk.next} onPress={() => store.take("cut")} />
+        <div className="grid flex-1 grid-cols-6 gap-1.5">
+          <Small label="Cut" keyName={keyOf("cut")} disabled={!desk.next} onPress={() => acts.act("cut")} />
           <Small
             label={outLayerName ? `${outLayerName} out` : "Out"}
-            keyName="O"
+            keyName={keyOf("out")}
             disabled={!outLayerId}
-            onPress={() => outLayerId && store.press({ kind: "out", layerId: outLayerId, how: "animated" })}
+            onPress={() => acts.act("out")}
           />
           <Small
             label="Undo take"
-            keyName="U"
+            keyName={keyOf("undo")}
             disabled={!canUndo}
-            onPress={() => store.press({ kind: "undoTake" })}
+            onPress={() => acts.act("undo")}
           />
-          <Hold label="Clear" keyName="Esc" held={held === "clear"} command="clear" />
-          <Hold label="Clear all" keyName="Del" held={held === "clearEverything"} command="clearEverything" />
+          {(["clear", "clearEverything", "black"] as const).map((action) => (
+            <Hold
+              key={action}
+              label={action === "black" ? (isBlack ? "Picture" : "Black") : AIR_ACTIONS[action].name}
+              keyName={keyOf(action)}
+              held={held === action}
+              onHeld={() => acts.act(action)}
+            />
+          ))}
         </div>
       </div>
     </section>
@@ -86,14 +101,13 @@ function Hold({
   label,
   keyName,
   held,
-  command,
+  onHeld,
 }: {
   label: string;
   keyName: string;
   held: boolean;
-  command: HeldKey;
+  onHeld: () => void;
 }) {
-  const store = useDeskStore();
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
   const filling = useRef<HTMLSpanElement>(null);
   const release = () => {
@@ -103,7 +117,7 @@ function Hold({
   const hold = () => {
     filling.current?.classList.add("holding");
     timer.current = setTimeout(() => {
-      store.press({ kind: command, how: "animated" });
+      onHeld();
       release();
     }, HOLD_MS);
   };

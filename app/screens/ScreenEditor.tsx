@@ -19,6 +19,23 @@ const SIZES: readonly (readonly [name: string, widthPx: number, heightPx: number
   ["1024 × 768", 1024, 768],
 ];
 
+/** A picture of the library that may stand by. */
+export interface StandByPicture {
+  readonly file: string;
+  readonly name: string;
+  readonly widthPx: number;
+  readonly heightPx: number;
+}
+
+function standByOf(show: string, pictures: readonly StandByPicture[]): Output["standBy"] {
+  const picture = pictures.find(({ file }) => file === show);
+  if (picture) {
+    const { file, widthPx, heightPx } = picture;
+    return { show: "picture", file, widthPx, heightPx };
+  }
+  return { show: show === "nothing" ? "nothing" : "last" };
+}
+
 /** What a screen is: its size and signal, how it is put onto the glass, and the ways to open it. */
 export function ScreenEditor({
   output: saved,
@@ -28,7 +45,7 @@ export function ScreenEditor({
 }: {
   output: Output;
   /** Pictures of the library, for a stand-by. */
-  pictures: readonly { readonly file: string; readonly name: string }[];
+  pictures: readonly StandByPicture[];
   onSave: (output: Output) => Promise<boolean>;
   onRemove: () => void;
 }) {
@@ -187,7 +204,7 @@ export function ScreenEditor({
         onSave={(show) =>
           onSave({
             ...output,
-            standBy: show === "last" || show === "nothing" ? { show } : { show: "picture", file: show },
+            standBy: standByOf(show, pictures),
           })
         }
       />

@@ -11,7 +11,7 @@ import { newId } from "../ui/newId.ts";
 import { Access } from "./Access.tsx";
 import { PlanBar } from "./PlanBar.tsx";
 import { ScreenCard } from "./ScreenCard.tsx";
-import { ScreenEditor } from "./ScreenEditor.tsx";
+import { ScreenEditor, type StandByPicture } from "./ScreenEditor.tsx";
 import { saveScreens } from "./saveScreens.ts";
 import { useTestKey } from "./useTestKey.ts";
 import { VenuePlan } from "./VenuePlan.tsx";
@@ -26,13 +26,7 @@ const TEST_NAMES: Readonly<Record<TestPictureName, string>> = {
 };
 
 /** Every screen: what it is, how it does, what it shows, and what it would show under another plan. */
-export function ScreensView({
-  venue,
-  pictures,
-}: {
-  venue: Venue;
-  pictures: readonly { readonly file: string; readonly name: string }[];
-}) {
+export function ScreensView({ venue, pictures }: { venue: Venue; pictures: readonly StandByPicture[] }) {
   const desk = useDesk();
   const store = useDeskStore();
   const drawing = useDrawing();

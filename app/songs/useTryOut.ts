@@ -41,6 +41,6 @@ export function useTryOut(id: string, doc: CueDoc): DeskCue {
   return {
     view: { cueId: id, revision: 0, doc, compiled },
     index: 0,
-    ready: hash && content ? { cueId: id, index: 0, hash, content } : undefined,
+    ready: hash && content ? { cueId: id, index: 0, hash, content, doc } : undefined,
   };
 }

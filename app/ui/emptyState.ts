@@ -26,6 +26,10 @@ export function emptyState(
     airRevision: 0,
     recentTakeIds: [],
     undo: null,
+    due: [],
+    shutters: {},
+    stageNote: [],
+    cueTimes: {},
   };
   return stateWithOnly(empty, target, layerId, atMs);
 }

@@ -6,11 +6,12 @@ import type { CompileContext, Compiled } from "./compileContext.ts";
 import { compileReading } from "./compileReading.ts";
 import { compileSong } from "./compileSong.ts";
 import type { Hash, PageContent } from "./content.ts";
-import type { CueDoc, PageDoc } from "./cueDoc.ts";
+import type { ActionDoc, CueDoc, PageDoc } from "./cueDoc.ts";
 import { emptyContent, wornBy } from "./wear.ts";
 
 /** Turns what was typed into what can be taken. Pure, and the same for the same input. */
 export function compileCue(doc: CueDoc, context: CompileContext): Compiled {
+  if (doc.isOff) return { silent: true };
   const compiled = compileKind(doc, context);
   if (!("content" in compiled)) return compiled;
   const { plan, stepPlans, only } = doc;
@@ -62,7 +63,44 @@ function compileKind(doc: CueDoc, context: CompileContext): Compiled {
       return compileSong(doc, context);
     case "reading":
       return compileReading(doc, context);
+    case "action":
+      return compileAction(doc);
+    case "remark":
+      return { silent: true };
   }
+}
+
+function compileAction({ title, clear, shutter }: ActionDoc): Compiled {
+  return {
+    content: {
+      kind: "page",
+      cueKind: "action",
+      title: title.trim() || actionTitle(clear, shutter),
+      fieldSet: "",
+      layerId: "",
+      values: {},
+      flow: null,
+      points: null,
+      wardrobe: {},
+      endPage: null,
+      action: { clear, shutter },
+      stayMs: null,
+      plan: null,
+      stepPlans: [],
+      only: null,
+      stepsBy: null,
+      variants: {},
+      lastsMs: 0,
+      media: [],
+    },
+  };
+}
+
+function actionTitle(clear: readonly string[], shutter: ActionDoc["shutter"]): string {
+  if (shutter === "black") return "To black";
+  if (shutter === "standBy") return "To the stand-by";
+  if (shutter === "back") return "The picture again";
+  return clear.length > 0 ? "Layers out" : "Wait";
 }
 
 function compilePage(doc: PageDoc, context: CompileContext): Compiled {

@@ -40,5 +40,12 @@ export interface CompileContext {
   readonly licence: string;
 }
 
-/** A content, or the sentence that says why there is none yet. */
-export type Compiled = { readonly content: PageContent } | { readonly problem: string };
+/** A content, the sentence that says why there is none yet, or nothing to take at all. */
+export type Compiled =
+  | { readonly content: PageContent }
+  | { readonly problem: string }
+  | { readonly silent: true };
+
+/** Why there is nothing to take. */
+export const whyNot = (compiled: Exclude<Compiled, { readonly content: PageContent }>): string =>
+  "problem" in compiled ? compiled.problem : "Nothing of it is taken.";

@@ -52,7 +52,7 @@ function read(reference: string, more: Partial<ReadingDoc> = {}): PageContent {
     ...bench.context,
     scripture,
   });
-  if ("problem" in compiled) throw new Error(compiled.problem);
+  if (!("content" in compiled)) throw new Error(JSON.stringify(compiled));
   return compiled.content;
 }
 const slides = (content: PageContent, outfit = "full") => {

@@ -103,7 +103,7 @@ describe("songs of any shape", () => {
       fc.property(songArbitrary, ({ sections, lines }) => {
         const text = sections.map((section) => `${section.label}\n${section.lines.join("\n")}`).join("\n\n");
         const compiled = compileCue(songCue({ title: "A song", text, lines }), context);
-        if ("problem" in compiled) throw new Error(compiled.problem);
+        if (!("content" in compiled)) throw new Error(JSON.stringify(compiled));
         for (const outfit of ALL_OUTFITS) {
           const worn = compiled.content.wardrobe[outfit.id];
           const template = outfit.templates.find((candidate) => hashOf(candidate) === worn?.template);

@@ -42,7 +42,7 @@ const wardrobeSchema = z.record(z.string(), z.strictObject({ template: hashSchem
 
 export const pageContentSchema = z.strictObject({
   kind: z.literal("page"),
-  cueKind: z.enum(["page", "song", "reading"]),
+  cueKind: z.enum(["page", "song", "reading", "action"]),
   title: z.string().max(400),
   fieldSet: z.string().max(40),
   layerId: z.string().max(40),
@@ -55,6 +55,14 @@ export const pageContentSchema = z.strictObject({
   /** A last step of running words that is a page of its own: the credit. */
   endPage: z
     .strictObject({ values: z.record(z.string(), z.string()), wardrobe: wardrobeSchema })
+    .nullable()
+    .default(null),
+  /** What an action does in place of bringing a page. */
+  action: z
+    .strictObject({
+      clear: z.array(z.string().max(40)).max(40),
+      shutter: z.enum(["black", "standBy", "back"]).nullable(),
+    })
     .nullable()
     .default(null),
   stayMs: z.number().int().positive().nullable(),

@@ -14,8 +14,36 @@ export type PlanNeed = z.infer<typeof planNeedSchema>;
 /** From a step on, the plan that is switched to. */
 export const stepPlanSchema = z.strictObject({ step: anchorSchema, planId: z.string().min(1).max(60) });
 
-/** What any cue says about the screens. */
-const onScreens = {
+/** How a cue starts: by hand, with the cue before it, some time after that one is through, or at a time of day. */
+export const cueStartSchema = z.discriminatedUnion("kind", [
+  z.strictObject({ kind: z.literal("hand") }),
+  z.strictObject({ kind: z.literal("with") }),
+  z.strictObject({ kind: z.literal("after"), ms: z.number().int().min(0).max(3_600_000) }),
+  z.strictObject({ kind: z.literal("at"), time: z.string().regex(/^([01]\d|2[0-3]):[0-5]\d:[0-5]\d$/) }),
+]);
+export type CueStart = z.infer<typeof cueStartSchema>;
+
+/** Marks a person may put on a cue, to find it again. */
+export const CUE_TAGS = ["knot", "bell", "sail", "wave"] as const;
+export type CueTag = (typeof CUE_TAGS)[number];
+
+/** What any cue may say besides its words. */
+const onAnyCue = {
+  start: cueStartSchema.default({ kind: "hand" }),
+  /** It enters this long after the press. */
+  delayMs: z.number().int().min(0).max(600_000).default(0),
+  /** It comes again by itself this often, until it is taken out. */
+  repeatMs: z.number().int().min(1_000).max(3_600_000).nullable().default(null),
+  /** How long it is planned to take. */
+  plannedMs: z.number().int().min(0).max(86_400_000).nullable().default(null),
+  /** Left out of the run. */
+  isOff: z.boolean().default(false),
+  tag: z.enum(CUE_TAGS).nullable().default(null),
+  /** For the operator, in the margin of the script. */
+  note: z.string().max(2_000).default(""),
+  /** Every change that is saved goes on air at once if the cue is there; otherwise it is held until sent. */
+  isLive: z.boolean().default(false),
+  /** What any cue says about the screens. */
   plan: planNeedSchema.nullable().default(null),
   stepPlans: z.array(stepPlanSchema).max(60).default([]),
   /** The only outputs it goes to; null: all. The others keep what they show. */
@@ -31,7 +59,7 @@ export const pageDocSchema = z.strictObject({
   look: z.string().max(80).nullable(),
   /** Leaves by itself after this long; null stays until taken out. */
   stayMs: z.number().int().min(500).max(3_600_000).nullable(),
-  ...onScreens,
+  ...onAnyCue,
 });
 
 /** A song as this event sings it: a copy of its own, so that changes here leave the library's alone. */
@@ -44,7 +72,7 @@ export const songDocSchema = z.strictObject({
     .nullable()
     .default(null),
   creditAt: z.enum(CREDIT_PLACES).default("last"),
-  ...onScreens,
+  ...onAnyCue,
 });
 
 export const REFERENCE_PLACES = ["each", "first", "last", "none"] as const;
@@ -68,12 +96,40 @@ export const readingDocSchema = z.strictObject({
   /** Whether the text's name is shown, and what its owner wants said. */
   translation: z.boolean().default(true),
   rights: z.boolean().default(false),
-  ...onScreens,
+  ...onAnyCue,
   /** Slides parted and joined by hand. */
   cuts: z.array(cutSchema).max(MOST_CUTS).default([]),
 });
 
-export const cueDocSchema = z.discriminatedUnion("kind", [pageDocSchema, songDocSchema, readingDocSchema]);
+/** A press that brings no page: it takes layers off, changes the plan, shows black or the stand-by, or only waits. */
+export const actionDocSchema = z.strictObject({
+  kind: z.literal("action"),
+  title: z.string().max(200),
+  /** Layers it takes off. */
+  clear: z.array(z.string().max(40)).max(40).default([]),
+  /** What all screens show in place of their picture; "back": their picture again. */
+  shutter: z.enum(["black", "standBy", "back"]).nullable().default(null),
+  ...onAnyCue,
+});
+
+/** Words for those who run the evening; nothing is taken. */
+export const remarkDocSchema = z.strictObject({
+  kind: z.literal("remark"),
+  text: z.string().max(2_000),
+  /** It heads a part of the evening. */
+  isHeading: z.boolean().default(false),
+  ...onAnyCue,
+});
+
+export const cueDocSchema = z.discriminatedUnion("kind", [
+  pageDocSchema,
+  songDocSchema,
+  readingDocSchema,
+  actionDocSchema,
+  remarkDocSchema,
+]);
+export type ActionDoc = z.infer<typeof actionDocSchema>;
+export type RemarkDoc = z.infer<typeof remarkDocSchema>;
 export type CueDoc = z.infer<typeof cueDocSchema>;
 export type PageDoc = z.infer<typeof pageDocSchema>;
 export type SongDoc = z.infer<typeof songDocSchema>;
@@ -90,3 +146,9 @@ export const readingCue = (
 
 export const pageCue = (fields: { readonly fieldSet: string } & Partial<PageDoc>): PageDoc =>
   pageDocSchema.parse({ values: {}, look: null, stayMs: null, ...fields, kind: "page" });
+
+export const actionCue = (fields: Partial<ActionDoc>): ActionDoc =>
+  actionDocSchema.parse({ title: "", ...fields, kind: "action" });
+
+export const remarkCue = (fields: Partial<RemarkDoc>): RemarkDoc =>
+  remarkDocSchema.parse({ text: "", ...fields, kind: "remark" });

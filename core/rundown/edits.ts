@@ -29,6 +29,13 @@ export const editSchema = z.discriminatedUnion("kind", [
   z.strictObject({ kind: z.literal("moveCue"), cueId, afterId: cueId.nullable() }),
   z.strictObject({ kind: z.literal("duplicateCue"), cueId, newId: cueId }),
   z.strictObject({ kind: z.literal("deleteCue"), cueId }),
+  /** Several at once, one undo. */
+  z.strictObject({ kind: z.literal("deleteCues"), cueIds: z.array(cueId).min(1).max(500) }),
+  z.strictObject({
+    kind: z.literal("moveCues"),
+    cueIds: z.array(cueId).min(1).max(500),
+    afterId: cueId.nullable(),
+  }),
   z.strictObject({ kind: z.literal("undo") }),
   z.strictObject({ kind: z.literal("redo") }),
 ]);
@@ -41,7 +48,11 @@ export const cueViewSchema = z.strictObject({
   cueId: z.string(),
   revision: z.number().int(),
   doc: cueDocSchema,
-  compiled: z.union([z.strictObject({ hash: z.string() }), z.strictObject({ problem: z.string() })]),
+  compiled: z.union([
+    z.strictObject({ hash: z.string() }),
+    z.strictObject({ problem: z.string() }),
+    z.strictObject({ silent: z.literal(true) }),
+  ]),
 });
 export type CueView = z.infer<typeof cueViewSchema>;
 

@@ -91,6 +91,10 @@ function visitWords(doc: CueDoc, fieldSets: ReadonlyMap<string, FieldSet>, visit
         text: visit(doc.text, "Words"),
         second: doc.second && { ...doc.second, text: visit(doc.second.text, "Second language") },
       };
+    case "action":
+      return { ...doc, title: visit(doc.title, "Title") };
+    case "remark":
+      return { ...doc, text: visit(doc.text, "Text") };
     case "reading":
       return doc;
   }

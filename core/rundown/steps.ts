@@ -198,3 +198,17 @@ export function findStepAfter(content: PageContent, anchor: Anchor): Step | unde
   const lastOfSame = steps.findLastIndex((step) => step.anchor.occurrence === anchor.occurrence);
   return lastOfSame >= 0 ? steps[lastOfSame + 1] : steps[0];
 }
+
+/** The step that holds an anchor in a content that may have been edited since: the same, or the last before it. */
+export function stepAtOrBefore(content: PageContent, anchor: Anchor): Anchor {
+  const steps = stepsOf(content);
+  const found =
+    steps.find((step) => sameAnchor(step.anchor, anchor)) ??
+    steps.findLast(
+      (step) => step.anchor.occurrence === anchor.occurrence && step.anchor.unit <= anchor.unit,
+    ) ??
+    steps.find((step) => step.anchor.occurrence === anchor.occurrence) ??
+    steps[0];
+  if (!found) throw new Error(`The content “${content.title}” has no steps`);
+  return found.anchor;
+}

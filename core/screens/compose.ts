@@ -10,6 +10,7 @@ import { expandStays, type Moment, type Slot } from "../show/slot.ts";
 import type { ShowState } from "../show/state.ts";
 import { GLIDE_MS, type Place } from "./glide.ts";
 import { canvasOf, type Output } from "./plan.ts";
+import { withShutter } from "./shutterPieces.ts";
 
 type Content<Kind extends PartContent["kind"]> = Extract<PartContent, { kind: Kind }>;
 
@@ -91,14 +92,22 @@ export function composeTimeline(state: ShowState, output: Output, dress: Dress):
     const slot = slotOn(state, layer.id, output.id);
     // Another outfit, or a layer that comes or goes here, is a change like any other: it moves as templates say.
     const isChanged = switched && outfitAt(switched.untilMs - 1) !== outfitAt(switched.untilMs);
-    pieces.push(
-      ...composeSlot(isChanged ? withMomentAt(slot, switched.untilMs) : slot, layer.id, (page, atMs) => {
+    const composed = composeSlot(
+      isChanged ? withMomentAt(slot, switched.untilMs) : slot,
+      layer.id,
+      (page, atMs) => {
         const outfitId = outfitAt(atMs);
         return outfitId === undefined ? undefined : dress(page, outfitId, canvas);
-      }),
+      },
     );
+    const { opacity } = layer;
+    for (const piece of composed)
+      pieces.push(opacity === 1 ? piece : { ...piece, opacity: piece.opacity * opacity });
   }
-  return { pieces };
+  // The note to the stage lies above all layers, where the outfit has a place for it.
+  if (now && state.stageNote.length > 0)
+    pieces.push(...composeSlot(state.stageNote, "stage-note", (page) => dress(page, now.outfitId, canvas)));
+  return { pieces: withShutter(pieces, state.shutters[output.id], canvas) };
 }
 
 /** The chain with a moment of its own at a time, which shows what was there. */

@@ -71,7 +71,12 @@ export const outputSchema = z.strictObject({
     .discriminatedUnion("show", [
       z.strictObject({ show: z.literal("last") }),
       z.strictObject({ show: z.literal("nothing") }),
-      z.strictObject({ show: z.literal("picture"), file: z.string().regex(/^[0-9a-f]{64}$/) }),
+      z.strictObject({
+        show: z.literal("picture"),
+        file: z.string().regex(/^[0-9a-f]{64}$/),
+        widthPx: z.number().int().min(1).max(32_768),
+        heightPx: z.number().int().min(1).max(32_768),
+      }),
     ])
     .default({ show: "last" }),
   /** Which safe-area standard its test picture shows. */
@@ -107,6 +112,9 @@ export const layerSchema = z.strictObject({
   id: z.string().min(1).max(40),
   name: z.string().min(1).max(40),
   persistent: z.boolean(),
+  /** How the take key brings a page onto it. */
+  how: z.enum(["animated", "dissolve", "cut"]).default("animated"),
+  opacity: z.number().min(0).max(1).default(1),
 });
 export type Layer = z.infer<typeof layerSchema>;
 

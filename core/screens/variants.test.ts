@@ -49,7 +49,7 @@ describe("shapes", () => {
   ] as const)("the full outfit on $size wears $wears", ({ size, wears, isFitted }) => {
     const { context, documents } = everyOutfit();
     const compiled = compileCue(song("a\nb\nc\nd"), context);
-    if ("problem" in compiled) throw new Error(compiled.problem);
+    if (!("content" in compiled)) throw new Error(JSON.stringify(compiled));
     const { content } = compiled;
     documents.set(hashOf(content), content);
     const dress = createDresser(documents, bench.shaper, FALLBACK_FONTS, "UTC");
@@ -72,7 +72,7 @@ describe("shapes", () => {
         { ...song("a\nb\nc\nd", { full: 4, band: 2 }), only },
         { ...context, plans, outputs },
       );
-      if ("problem" in compiled) throw new Error(compiled.problem);
+      if (!("content" in compiled)) throw new Error(JSON.stringify(compiled));
       return stepsOf(compiled.content).filter(({ kind }) => kind === "words").length;
     };
     expect(stepsFor(null)).toBe(2);

@@ -1,19 +1,49 @@
 import { z } from "zod";
 import { TEST_PICTURES } from "../screens/testPicture.ts";
+import type { Due } from "./due.ts";
 import { targetSchema } from "./state.ts";
 
 const id = z.string().min(8).max(60);
 const how = z.enum(["animated", "dissolve", "cut"]);
+/** "usual": as the layer it goes to has it. */
+const takeHow = z.enum(["usual", "animated", "dissolve", "cut"]);
 
 /** What a desk may ask for. `builtOn` is the air's revision that the person was looking at. */
 export const commandSchema = z.discriminatedUnion("kind", [
   z.strictObject({ kind: z.literal("arm"), id, target: targetSchema }),
   z.strictObject({ kind: z.literal("disarm"), id }),
-  z.strictObject({ kind: z.literal("take"), id, target: targetSchema, how, builtOn: z.number().int() }),
+  z.strictObject({
+    kind: z.literal("take"),
+    id,
+    target: targetSchema,
+    how: takeHow,
+    builtOn: z.number().int(),
+  }),
   z.strictObject({ kind: z.literal("out"), id, layerId: z.string().max(40), how }),
   z.strictObject({ kind: z.literal("clear"), id, how }),
   z.strictObject({ kind: z.literal("clearEverything"), id, how }),
   z.strictObject({ kind: z.literal("undoTake"), id }),
+  /** Puts the held edits of a layer on air, or of all. */
+  z.strictObject({ kind: z.literal("send"), id, layerId: z.string().max(40).nullable() }),
+  /** Black or the stand-by on these outputs, or on all; null opens them again. */
+  z.strictObject({
+    kind: z.literal("shut"),
+    id,
+    outputIds: z.array(z.string().max(60)).max(64).nullable(),
+    picture: z.enum(["black", "standBy"]).nullable(),
+  }),
+  /** A line for those on the stage; empty takes it away. */
+  z.strictObject({ kind: z.literal("stageNote"), id, text: z.string().max(200) }),
+  z.strictObject({
+    kind: z.literal("setLayer"),
+    id,
+    layerId: z.string().max(40),
+    how,
+    opacity: z.number().min(0).max(1),
+    persistent: z.boolean(),
+  }),
+  /** Nothing comes by itself any more, until the next take. */
+  z.strictObject({ kind: z.literal("hold"), id }),
   z.strictObject({
     kind: z.literal("switchPlan"),
     id,
@@ -30,6 +60,12 @@ export const commandSchema = z.discriminatedUnion("kind", [
 ]);
 export type Command = z.infer<typeof commandSchema>;
 
+/** What the clock brings about: found in the state, never sent by a window. */
+export type TimerCommand =
+  | { readonly kind: "due"; readonly due: Due }
+  /** A cue whose time of day has come. */
+  | { readonly kind: "timed"; readonly cueId: string; readonly atMs: number };
+
 export const refusalSchema = z.enum([
   "airMoved",
   "contentMoved",
@@ -43,6 +79,8 @@ export const refusalSchema = z.enum([
   "noSuchOutput",
   "wrongPlan",
   "tooFast",
+  "nothingHeld",
+  "noStage",
 ]);
 export type Refusal = z.infer<typeof refusalSchema>;
 
@@ -62,5 +100,7 @@ export const REFUSAL_SENTENCES: Readonly<Record<Refusal, string>> = {
     "None of the screens this cue is limited to is there any more. The air is as it was; choose screens for it in Prepare.",
   wrongPlan:
     "This cue is made for another screen plan, and is not to switch to it by itself. The air is as it was; switch the plan, then take.",
+  nothingHeld: "Nothing on air was edited since it was taken. The air is as it was.",
+  noStage: "No screen has a place for a note to the stage. Nothing was sent; give a screen the stage outfit.",
   tooFast: "Too many commands in one second: this one was dropped. The air shows the last one accepted.",
 };

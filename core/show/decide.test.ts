@@ -27,7 +27,8 @@ function contextAt(all: readonly ReadyCue[], atMs: number): DecideContext {
   return {
     atMs,
     startAtMs: atMs + 20,
-    findCue: (cueId) => all.find((cue) => cue.cueId === cueId),
+    cues: all,
+    compileStageNote: () => undefined,
     findPlan: (id) => [STARTER_PLAN, WALL_ALONE].find((plan) => plan.id === id),
     outputIds: ["wall", "stream"],
   };

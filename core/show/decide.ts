@@ -1,11 +1,14 @@
 import { sameAnchor } from "../rundown/anchor.ts";
 import type { PageContent } from "../rundown/content.ts";
+import type { ReadyCue } from "../rundown/next.ts";
 import { planNeededAt } from "../rundown/planNeed.ts";
-import { LEAVE_ANCHOR, stepsOf } from "../rundown/steps.ts";
+import { LEAVE_ANCHOR, stepAtOrBefore, stepsOf } from "../rundown/steps.ts";
 import type { ScreenPlan } from "../screens/plan.ts";
-import type { Command, Refusal } from "./commands.ts";
+import type { Command, Refusal, TimerCommand } from "./commands.ts";
+import { OVERDUE_MS } from "./due.ts";
 import type { AirEvent } from "./events.ts";
-import { isFilled } from "./layers.ts";
+import { isFilled, slotsOn } from "./layers.ts";
+import { pageAt, type SlotPage } from "./slot.ts";
 import type { ShowState, Target } from "./state.ts";
 
 /** What the rundown and the store know that the air does not. */
@@ -14,20 +17,25 @@ export interface DecideContext {
   readonly atMs: number;
   /** When a motion decided now begins on every output: a little ahead, so that all begin on the same frame. */
   readonly startAtMs: number;
-  /** The cue as it stands now: its place and the hash its content would be pinned under. */
-  readonly findCue: (
-    cueId: string,
-  ) => { readonly index: number; readonly hash: string; readonly content: PageContent } | undefined;
+  /** The cues as they stand now, in order: their places and the hashes their contents would be pinned under. */
+  readonly cues: readonly ReadyCue[];
   readonly findPlan: (planId: string) => ScreenPlan | undefined;
   readonly outputIds: readonly string[];
+  /** A line for the stage as a content; undefined when nothing could show it. */
+  readonly compileStageNote: (
+    text: string,
+  ) => { readonly hash: string; readonly content: PageContent } | undefined;
 }
 
 export type Decision = { readonly events: readonly AirEvent[] } | { readonly refused: Refusal };
 
 const NOTHING: Decision = { events: [] };
+/** Cues that one press fires together. */
+const MOST_TOGETHER = 24;
 
 /** Rules on a command. Pure: the same state, command and context give the same decision. A refusal changes nothing. */
 export function decide(state: ShowState, command: Command, context: DecideContext): Decision {
+  const { startAtMs } = context;
   switch (command.kind) {
     case "arm": {
       const refused = findFault(command.target, context);
@@ -35,8 +43,11 @@ export function decide(state: ShowState, command: Command, context: DecideContex
     }
     case "disarm":
       return state.arm ? { events: [{ kind: "disarmed" }] } : NOTHING;
-    case "take":
-      return decideTake(state, command, context);
+    case "take": {
+      if (state.recentTakeIds.includes(command.id)) return NOTHING;
+      if (command.builtOn !== state.airRevision) return { refused: "airMoved" };
+      return decideTake(state, command.target, command.id, command.how, context);
+    }
     case "out":
       if (!state.slots[command.layerId]) return { refused: "noSuchLayer" };
       return decideClear(state, [command.layerId], "out", command.how, context);
@@ -52,7 +63,7 @@ export function decide(state: ShowState, command: Command, context: DecideContex
       if (command.builtOn !== state.airRevision) return { refused: "airMoved" };
       const plan = context.findPlan(command.planId);
       if (!plan) return { refused: "noSuchPlan" };
-      return { events: [{ kind: "planSwitched", plan, startAtMs: context.startAtMs }] };
+      return { events: [{ kind: "planSwitched", plan, startAtMs }] };
     }
     case "test": {
       const { picture } = command;
@@ -62,67 +73,177 @@ export function decide(state: ShowState, command: Command, context: DecideContex
         (id) => (state.tests[id]?.picture ?? null) !== picture,
       );
       if (outputIds.length === 0) return NOTHING;
-      return { events: [{ kind: "tested", outputIds, picture, sinceMs: context.startAtMs }] };
+      return { events: [{ kind: "tested", outputIds, picture, sinceMs: startAtMs }] };
     }
     case "undoTake": {
       if (!state.undo) return { refused: "nothingToUndo" };
       if (state.undo.airRevision !== state.airRevision) return { refused: "undoTooLate" };
-      return { events: [{ kind: "takeUndone", takeId: state.undo.takeId, startAtMs: context.startAtMs }] };
+      return { events: [{ kind: "takeUndone", takeId: state.undo.takeId, startAtMs }] };
     }
+    case "send": {
+      const layerIds = command.layerId === null ? state.layers.map(({ id }) => id) : [command.layerId];
+      const events = layerIds.flatMap((layerId) => sendLayer(state, layerId, context));
+      return events.length === 0 ? { refused: "nothingHeld" } : { events };
+    }
+    case "shut":
+      return decideShut(state, command.outputIds, command.picture, context);
+    case "stageNote": {
+      const text = command.text.trim();
+      if (text === "")
+        return pageAt(state.stageNote, startAtMs)
+          ? { events: [{ kind: "stageNoted", page: null, startAtMs }] }
+          : NOTHING;
+      const note = context.compileStageNote(text);
+      const [step] = note ? stepsOf(note.content) : [];
+      if (!note || !step) return { refused: "noStage" };
+      const page = { cueId: "stage-note", content: note.hash, step: step.anchor };
+      return { events: [{ kind: "stageNoted", page, startAtMs }] };
+    }
+    case "setLayer": {
+      const layer = state.layers.find(({ id }) => id === command.layerId);
+      if (!layer) return { refused: "noSuchLayer" };
+      const { how, opacity, persistent } = command;
+      return { events: [{ kind: "layerSet", layer: { ...layer, how, opacity, persistent } }] };
+    }
+    case "hold":
+      return { events: state.due.map((due) => ({ kind: "dueHeld", due, why: "gone" }) as const) };
   }
 }
 
-function findFault(target: Target, context: DecideContext): Refusal | undefined {
-  const cue = context.findCue(target.cueId);
+/** Rules on what the clock brings: it is done, or held when it comes too late or its cue is gone. */
+export function decideTimer(state: ShowState, command: TimerCommand, context: DecideContext): Decision {
+  const wanted = command.kind === "due" ? command.due : command;
+  const { cueId, atMs } = wanted;
+  const known =
+    command.kind !== "due" || state.due.some((due) => JSON.stringify(due) === JSON.stringify(command.due));
+  if (!known) return NOTHING;
+  const held = (why: "late" | "gone"): Decision =>
+    command.kind === "due" ? { events: [{ kind: "dueHeld", due: command.due, why }] } : NOTHING;
+  if (context.atMs - atMs > OVERDUE_MS) return held("late");
+  const cue = context.cues.find((candidate) => candidate.cueId === cueId);
+  const [first] = cue ? stepsOf(cue.content) : [];
+  if (!cue || !first) return held("gone");
+  const target = { cueId, content: cue.hash, step: first.anchor };
+  if (command.kind === "due" && command.due.kind === "repeat") {
+    const { layerId, everyMs } = command.due;
+    const { startAtMs } = context;
+    const { stayMs, lastsMs } = cue.content;
+    // A machine that was late does not make up for it: the next is counted from now.
+    const due = { ...command.due, atMs: startAtMs + everyMs };
+    const endsAtMs = stayMs === null ? null : startAtMs + stayMs;
+    return { events: [{ kind: "repeated", layerId, page: target, startAtMs, endsAtMs, lastsMs, due }] };
+  }
+  const takeId = `${command.kind}-${cueId}-${Math.round(atMs)}`;
+  if (state.recentTakeIds.includes(takeId)) return NOTHING;
+  const decision = decideTake(state, target, takeId, "usual", context);
+  return "refused" in decision ? held("gone") : decision;
+}
+
+function findFault(target: Target, { cues }: DecideContext): Refusal | undefined {
+  const cue = cues.find(({ cueId }) => cueId === target.cueId);
   if (!cue) return "cueGone";
   if (cue.hash !== target.content) return "contentMoved";
   if (!stepsOf(cue.content).some((step) => sameAnchor(step.anchor, target.step))) return "stepGone";
   return undefined;
 }
 
+/** A take: the cue itself, those that come with it, and what follows by itself. */
 function decideTake(
   state: ShowState,
-  command: Extract<Command, { kind: "take" }>,
+  target: Target,
+  takeId: string,
+  how: "usual" | "animated" | "dissolve" | "cut",
   context: DecideContext,
 ): Decision {
-  if (state.recentTakeIds.includes(command.id)) return NOTHING;
-  if (command.builtOn !== state.airRevision) return { refused: "airMoved" };
-  const { target } = command;
   const fault = findFault(target, context);
   if (fault) return { refused: fault };
-  const cue = context.findCue(target.cueId);
-  if (!cue) throw new Error(`Cue ${target.cueId} vanished within one decision`);
-  const { layerId, stayMs, lastsMs } = cue.content;
-  const needed = planNeededAt(cue.content, target.step);
-  const switches: AirEvent[] = [];
+  const at = context.cues.findIndex(({ cueId }) => cueId === target.cueId);
+  const cue = context.cues[at] as ReadyCue;
+  const events: AirEvent[] = [];
+  const add = (taken: ReadyCue, step: Target["step"]): Refusal | undefined => {
+    const made = takeEvents(state, taken, step, takeId, how, context);
+    if ("refused" in made) return made.refused;
+    events.push(...made.events);
+    return undefined;
+  };
+  const refused = add(cue, target.step);
+  if (refused) return { refused };
+  const steps = stepsOf(cue.content);
+  let last = at;
+  if (sameAnchor(target.step, (steps[0] as (typeof steps)[number]).anchor)) {
+    for (; last + 1 < context.cues.length && last - at < MOST_TOGETHER; last++) {
+      const beside = context.cues[last + 1] as ReadyCue;
+      const [first] = stepsOf(beside.content);
+      if (beside.doc.start.kind !== "with" || !first) break;
+      // One of a group that cannot come leaves the others.
+      add(beside, first.anchor);
+    }
+  }
+  const isThrough = last > at || sameAnchor(target.step, (steps.at(-1) as (typeof steps)[number]).anchor);
+  const follower = context.cues[last + 1];
+  if (isThrough && follower?.doc.start.kind === "after")
+    events.push({
+      kind: "dueSet",
+      due: { kind: "follow", cueId: follower.cueId, atMs: context.startAtMs + follower.doc.start.ms },
+    });
+  return { events };
+}
+
+function takeEvents(
+  state: ShowState,
+  { cueId, index, hash, content, doc }: ReadyCue,
+  step: Target["step"],
+  takeId: string,
+  how: "usual" | "animated" | "dissolve" | "cut",
+  context: DecideContext,
+): Decision {
+  const startAtMs = context.startAtMs + doc.delayMs;
+  const target = { cueId, content: hash, step };
+  const events: AirEvent[] = [];
+  const needed = planNeededAt(content, step);
   if (needed && needed.id !== state.plan.id) {
     const plan = context.findPlan(needed.id);
     if (!plan) return { refused: "noSuchPlan" };
     if (needed.otherwise === "refuse") return { refused: "wrongPlan" };
-    switches.push({ kind: "planSwitched", plan, startAtMs: context.startAtMs });
+    events.push({ kind: "planSwitched", plan, startAtMs });
   }
-  if (!state.slots[layerId]) return { refused: "noSuchLayer" };
-  const outputIds = cue.content.only?.filter((id) => context.outputIds.includes(id)) ?? null;
+  if (content.action) {
+    const { clear, shutter } = content.action;
+    const layerIds = clear.filter((id) => state.slots[id] && isFilled(state, id, startAtMs));
+    if (layerIds.length > 0)
+      events.push({ kind: "cleared", takeId, layerIds, why: "out", how: "animated", startAtMs });
+    if (shutter !== null) {
+      const shut = decideShut(state, null, shutter === "back" ? null : shutter, context);
+      if ("events" in shut) events.push(...shut.events);
+    }
+    events.push({ kind: "acted", takeId, target, cueIndex: index, startAtMs });
+    return { events };
+  }
+  const { layerId, stayMs, lastsMs } = content;
+  const layer = state.layers.find(({ id }) => id === layerId);
+  if (!layer || !state.slots[layerId]) return { refused: "noSuchLayer" };
+  const outputIds = content.only?.filter((id) => context.outputIds.includes(id)) ?? null;
   if (outputIds?.length === 0) return { refused: "noSuchOutput" };
-  const leaves = sameAnchor(target.step, LEAVE_ANCHOR);
-  return {
-    events: [
-      ...switches,
-      {
-        kind: "taken",
-        takeId: command.id,
-        target,
-        cueIndex: cue.index,
-        layerId,
-        page: leaves ? null : { cueId: target.cueId, content: target.content, step: target.step },
-        outputIds,
-        how: command.how,
-        startAtMs: context.startAtMs,
-        endsAtMs: stayMs === null || leaves ? null : context.startAtMs + stayMs,
-        lastsMs,
-      },
-    ],
-  };
+  const leaves = sameAnchor(step, LEAVE_ANCHOR);
+  events.push({
+    kind: "taken",
+    takeId,
+    target,
+    cueIndex: index,
+    layerId,
+    page: leaves ? null : target,
+    outputIds,
+    how: how === "usual" ? layer.how : how,
+    startAtMs,
+    endsAtMs: stayMs === null || leaves ? null : startAtMs + stayMs,
+    lastsMs,
+  });
+  if (doc.repeatMs !== null && !leaves)
+    events.push({
+      kind: "dueSet",
+      due: { kind: "repeat", cueId, layerId, everyMs: doc.repeatMs, atMs: startAtMs + doc.repeatMs },
+    });
+  return { events };
 }
 
 function decideClear(
@@ -130,9 +251,38 @@ function decideClear(
   layerIds: readonly string[],
   why: Extract<AirEvent, { kind: "cleared" }>["why"],
   how: Extract<AirEvent, { kind: "cleared" }>["how"],
+  { startAtMs }: DecideContext,
+): Decision {
+  const isRepeated = (id: string) => state.due.some((due) => due.kind === "repeat" && due.layerId === id);
+  const filled = layerIds.filter((id) => isFilled(state, id, startAtMs) || isRepeated(id));
+  if (filled.length === 0) return { refused: "nothingThere" };
+  return { events: [{ kind: "cleared", takeId: null, layerIds: filled, why, how, startAtMs }] };
+}
+
+function decideShut(
+  state: ShowState,
+  wanted: readonly string[] | null,
+  picture: "black" | "standBy" | null,
   context: DecideContext,
 ): Decision {
-  const filled = layerIds.filter((id) => isFilled(state, id, context.startAtMs));
-  if (filled.length === 0) return { refused: "nothingThere" };
-  return { events: [{ kind: "cleared", layerIds: filled, why, how, startAtMs: context.startAtMs }] };
+  const outputIds = context.outputIds.filter((id) => {
+    const shutter = state.shutters[id];
+    const now = shutter && shutter.untilMs === null ? shutter.picture : null;
+    return (wanted?.includes(id) ?? true) && now !== picture;
+  });
+  if (outputIds.length === 0) return NOTHING;
+  return { events: [{ kind: "shut", outputIds, picture, startAtMs: context.startAtMs }] };
+}
+
+/** The pages of a layer whose cues were edited since, as they are now: at the same step, or at the one that holds it. */
+function sendLayer(state: ShowState, layerId: string, { cues, startAtMs }: DecideContext): AirEvent[] {
+  const pages: Record<string, SlotPage> = {};
+  for (const [outputId, slot] of slotsOn(state, layerId)) {
+    const page = pageAt(slot, startAtMs);
+    const cue = page && cues.find(({ cueId }) => cueId === page.cueId);
+    if (!page || !cue || cue.hash === page.content || cue.content.layerId !== layerId) continue;
+    const step = stepAtOrBefore(cue.content, page.step);
+    pages[outputId ?? ""] = { cueId: page.cueId, content: cue.hash, step };
+  }
+  return Object.keys(pages).length === 0 ? [] : [{ kind: "sent", layerId, pages, startAtMs }];
 }

@@ -1,6 +1,7 @@
 import { z } from "zod";
 import { layerSchema, screenPlanSchema } from "../screens/plan.ts";
 import { TEST_PICTURES } from "../screens/testPicture.ts";
+import { dueSchema } from "./due.ts";
 import { slotPageSchema } from "./slot.ts";
 import { actorSchema, targetSchema } from "./state.ts";
 
@@ -33,8 +34,47 @@ export const airEventSchema = z.discriminatedUnion("kind", [
     endsAtMs: z.number().nullable(),
     lastsMs: z.number().min(0),
   }),
+  /** A cue was taken that brings no page. */
+  z.strictObject({
+    kind: z.literal("acted"),
+    takeId: z.string(),
+    target: targetSchema,
+    cueIndex: z.number().int().min(0),
+    startAtMs: z.number(),
+  }),
+  /** Edits that were held went on air: the same cue, with new words. */
+  z.strictObject({
+    kind: z.literal("sent"),
+    layerId: z.string(),
+    /** Output → its new page; "" for all that have no slot of their own. */
+    pages: z.record(z.string(), slotPageSchema),
+    startAtMs: z.number(),
+  }),
+  /** A cue came again by itself. */
+  z.strictObject({
+    kind: z.literal("repeated"),
+    layerId: z.string(),
+    page: slotPageSchema,
+    startAtMs: z.number(),
+    endsAtMs: z.number().nullable(),
+    lastsMs: z.number().min(0),
+    due: dueSchema,
+  }),
+  z.strictObject({ kind: z.literal("dueSet"), due: dueSchema }),
+  /** What was due is not done: it was found too late, or its cue is gone. */
+  z.strictObject({ kind: z.literal("dueHeld"), due: dueSchema, why: z.enum(["late", "gone"]) }),
+  z.strictObject({
+    kind: z.literal("shut"),
+    outputIds: z.array(z.string()),
+    picture: z.enum(["black", "standBy"]).nullable(),
+    startAtMs: z.number(),
+  }),
+  z.strictObject({ kind: z.literal("stageNoted"), page: slotPageSchema.nullable(), startAtMs: z.number() }),
+  z.strictObject({ kind: z.literal("layerSet"), layer: layerSchema }),
   z.strictObject({
     kind: z.literal("cleared"),
+    /** The take that cleared; null when it was pressed. */
+    takeId: z.string().nullable().default(null),
     layerIds: z.array(z.string()),
     why: z.enum(["out", "clear", "clearEverything"]),
     how,

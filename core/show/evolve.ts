@@ -1,8 +1,10 @@
 import { LONGEST_MOTION_MS } from "../motion/track.ts";
+import type { Due } from "./due.ts";
 import type { AirEvent, LoggedEvent } from "./events.ts";
-import { addToLayer, type Layered, pagesOn } from "./layers.ts";
-import { EMPTY_SLOT, type Moment } from "./slot.ts";
-import type { ShowState } from "./state.ts";
+import { addToLayer, type Layered, pagesOn, slotOn } from "./layers.ts";
+import type { Shutter } from "./shutter.ts";
+import { addMoment, EMPTY_SLOT, type Moment, type Slot, type SlotPage } from "./slot.ts";
+import type { ShowState, UndoneLayer } from "./state.ts";
 
 /** Takes remembered so that one that arrives twice does nothing twice. */
 const REMEMBERED_TAKES = 64;
@@ -22,6 +24,10 @@ export function evolve(state: ShowState | undefined, logged: LoggedEvent): ShowS
       timeZone: event.timeZone,
       slots: Object.fromEntries(event.layers.map((layer) => [layer.id, EMPTY_SLOT])),
       overrides: {},
+      due: [],
+      shutters: {},
+      stageNote: EMPTY_SLOT,
+      cueTimes: {},
       plan: event.plan,
       planBefore: null,
       tests: {},
@@ -49,35 +55,92 @@ function apply(
     case "disarmed":
       return { ...state, arm: null };
     case "taken": {
-      const airRevision = state.airRevision + 1;
-      const { takeId, layerId, page, outputIds, how, startAtMs, endsAtMs, lastsMs } = event;
+      const { layerId, page, outputIds, how, startAtMs, endsAtMs, lastsMs } = event;
       const before = pagesOn(state, layerId, startAtMs);
       const common = before.get(null) ?? null;
       const kept = outputIds ?? [...before.keys()].filter((id) => id !== null);
+      const was: UndoneLayer = {
+        page: common,
+        outputIds,
+        perOutput: Object.fromEntries(
+          kept.map((id) => [id, before.get(id) ?? (before.has(id) ? null : common)]),
+        ),
+      };
       return {
-        ...state,
+        ...position(state, event, { [layerId]: was }),
         ...addToLayer(state, layerId, outputIds, () => ({ startAtMs, page, how, endsAtMs, lastsMs })),
-        airRevision,
-        arm: null,
-        position: { cueId: event.target.cueId, cueIndex: event.cueIndex, step: event.target.step },
-        recentTakeIds: [...state.recentTakeIds, takeId].slice(-REMEMBERED_TAKES),
-        undo: {
-          takeId,
-          layerId,
-          airRevision,
-          page: common,
-          outputIds,
-          perOutput: Object.fromEntries(
-            kept.map((id) => [id, before.get(id) ?? (before.has(id) ? null : common)]),
-          ),
-          arm: state.arm,
-          position: state.position,
-          plan: state.planBefore?.untilMs === startAtMs ? state.planBefore.plan : null,
-        },
+        due: withoutRepeats(state.due, [layerId]).filter(({ kind }) => kind !== "follow"),
       };
     }
+    case "acted":
+      return {
+        ...position(state, event, {}),
+        due: state.due.filter(({ kind }) => kind !== "follow"),
+      };
+    case "sent": {
+      const { layerId, pages, startAtMs } = event;
+      const again = (slot: Slot, page: SlotPage) =>
+        addMoment(slot, {
+          startAtMs,
+          page,
+          how: "animated",
+          endsAtMs: slot.at(-1)?.endsAtMs ?? null,
+          lastsMs: slot.at(-1)?.lastsMs ?? LONGEST_MOTION_MS,
+        });
+      const slots = { ...state.slots };
+      const own = { ...state.overrides[layerId] };
+      for (const [outputId, page] of Object.entries(pages)) {
+        const slot = slotOn(state, layerId, outputId);
+        if (outputId === "") slots[layerId] = again(slot, page);
+        else own[outputId] = again(slot, page);
+      }
+      const overrides =
+        Object.keys(own).length > 0 ? { ...state.overrides, [layerId]: own } : state.overrides;
+      return { ...state, slots, overrides, airRevision: state.airRevision + 1 };
+    }
+    case "repeated": {
+      const { layerId, page, startAtMs, endsAtMs, lastsMs, due } = event;
+      return {
+        ...state,
+        ...addToLayer(state, layerId, null, () => ({ startAtMs, page, how: "animated", endsAtMs, lastsMs })),
+        due: [...withoutRepeats(state.due, [layerId]), due].sort((a, b) => a.atMs - b.atMs),
+      };
+    }
+    case "dueSet":
+      return { ...state, due: [...state.due, event.due].sort((a, b) => a.atMs - b.atMs) };
+    case "dueHeld":
+      return { ...state, due: without(state.due, event.due) };
+    case "shut": {
+      const { outputIds, picture, startAtMs } = event;
+      const shutters: Record<string, Shutter> = {};
+      for (const [id, shutter] of Object.entries(state.shutters))
+        if (shutter.untilMs === null || shutter.untilMs + LONGEST_MOTION_MS > startAtMs)
+          shutters[id] = shutter;
+      for (const id of outputIds) {
+        const open = shutters[id];
+        if (picture) shutters[id] = { picture, sinceMs: startAtMs, untilMs: null };
+        else if (open) shutters[id] = { ...open, untilMs: startAtMs };
+      }
+      return { ...state, shutters };
+    }
+    case "stageNoted": {
+      const { page, startAtMs } = event;
+      const moment = {
+        startAtMs,
+        page,
+        how: "animated",
+        endsAtMs: null,
+        lastsMs: LONGEST_MOTION_MS,
+      } as const;
+      return { ...state, stageNote: addMoment(state.stageNote, moment) };
+    }
+    case "layerSet":
+      return {
+        ...state,
+        layers: state.layers.map((layer) => (layer.id === event.layer.id ? event.layer : layer)),
+      };
     case "cleared": {
-      const { startAtMs, how } = event;
+      const { startAtMs, how, takeId, layerIds } = event;
       const gone: Omit<Moment, "sinceMs"> = {
         startAtMs,
         page: null,
@@ -85,11 +148,16 @@ function apply(
         endsAtMs: null,
         lastsMs: LONGEST_MOTION_MS,
       };
-      const { slots, overrides } = event.layerIds.reduce<Layered>(
+      const { slots, overrides } = layerIds.reduce<Layered>(
         (layered, layerId) => addToLayer(layered, layerId, null, () => gone),
         state,
       );
-      return { ...state, slots, overrides, airRevision: state.airRevision + 1 };
+      const airRevision = state.airRevision + 1;
+      const due = withoutRepeats(state.due, layerIds);
+      if (takeId === null)
+        return { ...state, slots, overrides, airRevision, due: due.filter(({ kind }) => kind !== "follow") };
+      const layers = Object.fromEntries(layerIds.map((id) => [id, undoneLayer(state, id, startAtMs)]));
+      return { ...state, slots, overrides, airRevision, due, undo: undoOf(state, takeId, layers, startAtMs) };
     }
     case "planSwitched":
       return {
@@ -109,27 +177,84 @@ function apply(
     case "takeUndone": {
       const { undo } = state;
       if (!undo) throw new Error(`Event ${logged.seq} undoes a take that is not there`);
-      const { layerId, page, outputIds, perOutput, arm, position, plan } = undo;
-      const planBack = plan && {
-        plan,
-        planBefore: { plan: state.plan, untilMs: event.startAtMs },
-      };
-      const back = (outputId: string | null): Omit<Moment, "sinceMs"> => ({
-        startAtMs: event.startAtMs,
-        page: outputId === null ? page : (perOutput[outputId] ?? null),
-        how: "animated",
-        endsAtMs: null,
-        lastsMs: LONGEST_MOTION_MS,
-      });
+      const { layers, arm, position, plan } = undo;
+      const { startAtMs } = event;
+      const planBack = plan && { plan, planBefore: { plan: state.plan, untilMs: startAtMs } };
+      const { slots, overrides } = Object.entries(layers).reduce<Layered>(
+        (layered, [layerId, { page, outputIds, perOutput }]) =>
+          addToLayer(layered, layerId, outputIds, (outputId) => ({
+            startAtMs,
+            page: outputId === null ? page : (perOutput[outputId] ?? null),
+            how: "animated",
+            endsAtMs: null,
+            lastsMs: LONGEST_MOTION_MS,
+          })),
+        state,
+      );
       return {
         ...state,
-        ...addToLayer(state, layerId, outputIds, back),
+        slots,
+        overrides,
         ...planBack,
         airRevision: state.airRevision + 1,
         arm,
         position,
         undo: null,
+        due: withoutRepeats(state.due, Object.keys(layers)).filter(({ kind }) => kind !== "follow"),
       };
     }
   }
 }
+
+/** What every take does besides its pages: where the show stands, and what undo would bring back. */
+function position(
+  state: ShowState,
+  { takeId, target, cueIndex, startAtMs }: Extract<AirEvent, { kind: "taken" | "acted" }>,
+  layers: Readonly<Record<string, UndoneLayer>>,
+): ShowState {
+  const isMore = state.undo?.takeId === takeId;
+  return {
+    ...state,
+    airRevision: state.airRevision + 1,
+    arm: null,
+    position: { cueId: target.cueId, cueIndex, step: target.step },
+    recentTakeIds: isMore ? state.recentTakeIds : [...state.recentTakeIds, takeId].slice(-REMEMBERED_TAKES),
+    undo: undoOf(state, takeId, layers, startAtMs),
+    cueTimes:
+      target.cueId in state.cueTimes ? state.cueTimes : { ...state.cueTimes, [target.cueId]: startAtMs },
+  };
+}
+
+/** What undo brings back: all that the events of one take have changed. */
+function undoOf(
+  state: ShowState,
+  takeId: string,
+  layers: Readonly<Record<string, UndoneLayer>>,
+  startAtMs: number,
+): NonNullable<ShowState["undo"]> {
+  const airRevision = state.airRevision + 1;
+  const { undo } = state;
+  if (undo?.takeId === takeId) return { ...undo, airRevision, layers: { ...layers, ...undo.layers } };
+  return {
+    takeId,
+    airRevision,
+    layers,
+    arm: state.arm,
+    position: state.position,
+    plan: state.planBefore?.untilMs === startAtMs ? state.planBefore.plan : null,
+  };
+}
+
+function undoneLayer(state: ShowState, layerId: string, atMs: number): UndoneLayer {
+  const pages = pagesOn(state, layerId, atMs);
+  const own = [...pages].flatMap(([id, page]) => (id === null ? [] : [[id, page] as const]));
+  return { page: pages.get(null) ?? null, outputIds: null, perOutput: Object.fromEntries(own) };
+}
+
+const without = (all: readonly Due[], gone: Due): Due[] => {
+  const said = JSON.stringify(gone);
+  return all.filter((due) => JSON.stringify(due) !== said);
+};
+
+const withoutRepeats = (all: readonly Due[], layerIds: readonly string[]): Due[] =>
+  all.filter((due) => due.kind !== "repeat" || !layerIds.includes(due.layerId));

@@ -21,7 +21,8 @@ function submit(state: ShowState, command: Command, cues: readonly ReadyCue[], a
   const decision = decide(state, command, {
     atMs,
     startAtMs: atMs,
-    findCue: (cueId) => cues.find((cue) => cue.cueId === cueId),
+    cues: cues,
+    compileStageNote: () => undefined,
     findPlan: (id) => [STARTER_PLAN, OTHER].find((plan) => plan.id === id),
     outputIds: ["wall", "stream"],
   });

@@ -3,10 +3,15 @@ import { anchorSchema } from "../rundown/anchor.ts";
 import { hashSchema } from "../rundown/content.ts";
 import { layerSchema, screenPlanSchema } from "../screens/plan.ts";
 import { TEST_PICTURES } from "../screens/testPicture.ts";
+import { dueSchema } from "./due.ts";
+import { shutterSchema } from "./shutter.ts";
 import { type SlotPage, slotPageSchema, slotSchema } from "./slot.ts";
 
-/** Who asked: a desk by its id. */
-export const actorSchema = z.strictObject({ kind: z.literal("desk"), id: z.string().min(1).max(60) });
+/** Who asked: a desk by its id, or the clock. */
+export const actorSchema = z.discriminatedUnion("kind", [
+  z.strictObject({ kind: z.literal("desk"), id: z.string().min(1).max(60) }),
+  z.strictObject({ kind: z.literal("timer") }),
+]);
 export type Actor = z.infer<typeof actorSchema>;
 
 /** A step of a cue, in the very content that was seen when it was chosen. */
@@ -27,16 +32,21 @@ const positionSchema = z.strictObject({
 const armSchema = z.strictObject({ target: targetSchema, by: actorSchema });
 export type Arm = z.infer<typeof armSchema>;
 
+const undoneLayerSchema = z.strictObject({
+  page: slotPageSchema.nullable(),
+  /** The outputs the take was limited to; null: all. */
+  outputIds: z.array(z.string()).nullable(),
+  /** What outputs showed that had a slot of their own, or were given one. */
+  perOutput: z.record(z.string(), slotPageSchema.nullable()),
+});
+export type UndoneLayer = z.infer<typeof undoneLayerSchema>;
+
 const undoSchema = z.strictObject({
   takeId: z.string(),
-  layerId: z.string(),
   /** The air's revision right after that take; when it has moved, the take can no longer be undone. */
   airRevision: z.number().int(),
-  page: slotPageSchema.nullable(),
-  /** The outputs it was limited to; null: all. */
-  outputIds: z.array(z.string()).nullable().default(null),
-  /** What outputs showed that had a slot of their own, or were given one. */
-  perOutput: z.record(z.string(), slotPageSchema.nullable()).default({}),
+  /** Layer → what was on it. */
+  layers: z.record(z.string(), undoneLayerSchema).default({}),
   arm: armSchema.nullable(),
   position: positionSchema.nullable(),
   /** The plan that the take switched from; null when it switched none. */
@@ -69,13 +79,21 @@ export const showStateSchema = z.strictObject({
   airRevision: z.number().int().min(0),
   recentTakeIds: z.array(z.string()),
   undo: undoSchema.nullable(),
+  /** What will happen by itself, the soonest first. */
+  due: z.array(dueSchema).default([]),
+  /** Outputs that are shut, or were a moment ago. */
+  shutters: z.record(z.string(), shutterSchema).default({}),
+  /** The note to those on the stage, above all layers, where an outfit has a place for it. */
+  stageNote: slotSchema.default([]),
+  /** Cue → when it was first taken. */
+  cueTimes: z.record(z.string(), z.number()).default({}),
 });
 export type ShowState = z.infer<typeof showStateSchema>;
 
 /** Every page that may still be seen, leaving ones included. */
 export function pagesInSight(state: ShowState): SlotPage[] {
   const own = Object.values(state.overrides).flatMap((slots) => Object.values(slots));
-  return [...Object.values(state.slots), ...own].flatMap((slot) =>
+  return [...Object.values(state.slots), ...own, state.stageNote].flatMap((slot) =>
     slot.flatMap(({ page }) => (page ? [page] : [])),
   );
 }
@@ -84,7 +102,7 @@ export function pagesInSight(state: ShowState): SlotPage[] {
 export function contentsOf(state: ShowState): Set<string> {
   const hashes = new Set(pagesInSight(state).map((page) => page.content));
   if (state.arm) hashes.add(state.arm.target.content);
-  for (const page of [state.undo?.page, ...Object.values(state.undo?.perOutput ?? {})])
-    if (page) hashes.add(page.content);
+  for (const { page, perOutput } of Object.values(state.undo?.layers ?? {}))
+    for (const each of [page, ...Object.values(perOutput)]) if (each) hashes.add(each.content);
   return hashes;
 }

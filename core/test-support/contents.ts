@@ -107,7 +107,7 @@ export const page = (
 
 export function compile(bench: Bench, doc: CueDoc): PageContent {
   const compiled = compileCue(doc, bench.context);
-  if ("problem" in compiled) throw new Error(compiled.problem);
+  if (!("content" in compiled)) throw new Error(`No content of a ${doc.kind}: ${JSON.stringify(compiled)}`);
   bench.documents.set(hashOf(compiled.content), compiled.content);
   return compiled.content;
 }
@@ -115,7 +115,7 @@ export function compile(bench: Bench, doc: CueDoc): PageContent {
 export function readyCues(bench: Bench, docs: readonly CueDoc[]): ReadyCue[] {
   return docs.map((doc, index) => {
     const content = compile(bench, doc);
-    return { cueId: `cue-${index + 1}`, index, hash: hashOf(content), content };
+    return { cueId: `cue-${index + 1}`, index, hash: hashOf(content), content, doc };
   });
 }
 

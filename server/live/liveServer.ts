@@ -25,6 +25,8 @@ const MOST_PER_SECOND = 60;
 const SILENCE_MS = 10_000;
 const MOST_CONNECTIONS = 1_000;
 const SCREENS_EVERY_MS = 500;
+/** How often the clock is looked at for what is due: cues that follow come within this of their time. */
+const CLOCK_EVERY_MS = 20;
 
 interface Connection {
   readonly socket: WebSocket;
@@ -56,6 +58,7 @@ export class LiveServer {
   readonly #sockets = new WebSocketServer({ noServer: true, maxPayload: LARGEST_CLIENT_MESSAGE });
   readonly #connections = new Set<Connection>();
   readonly #ticker: ReturnType<typeof setInterval>;
+  readonly #clock: ReturnType<typeof setInterval>;
   #screensSaid = "";
   /** Output → when one of its windows was last heard. */
   readonly #lastHeard = new Map<string, number>();
@@ -78,6 +81,9 @@ export class LiveServer {
     });
     parts.rundown.onChange((change) => this.#tellRundown(change));
     this.#ticker = setInterval(() => this.#tick(), SCREENS_EVERY_MS);
+    this.#clock = setInterval(() => {
+      parts.host.tick().catch((error) => console.error(error));
+    }, CLOCK_EVERY_MS);
   }
 
   handleUpgrade(request: IncomingMessage, socket: Duplex, head: Buffer): void {
@@ -90,6 +96,7 @@ export class LiveServer {
 
   close(): void {
     clearInterval(this.#ticker);
+    clearInterval(this.#clock);
     for (const { socket } of this.#connections) socket.close(1001);
     this.#sockets.close();
   }

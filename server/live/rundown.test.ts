@@ -19,7 +19,13 @@ const edit = (wanted: Edit, actor = ME) => {
 const views = () => show.services.rundown.views();
 const titles = () =>
   views().map(({ doc }) =>
-    doc.kind === "page" ? Object.values(doc.values)[0] : doc.kind === "song" ? doc.title : doc.reference,
+    doc.kind === "page"
+      ? Object.values(doc.values)[0]
+      : doc.kind === "song"
+        ? doc.title
+        : doc.kind === "reading"
+          ? doc.reference
+          : "",
   );
 const name = (value: string): CueDoc => pageCue({ fieldSet: "name", values: { name: value, role: "" } });
 

@@ -56,9 +56,16 @@ export class Rundown {
   ready(): readonly ReadyCue[] {
     this.#ready ??= this.#cues.inOrder().flatMap((cue, index) => {
       const { compiled, hash } = this.#compile(cue);
-      return "content" in compiled && hash ? [{ cueId: cue.id, index, hash, content: compiled.content }] : [];
+      return "content" in compiled && hash
+        ? [{ cueId: cue.id, index, hash, content: compiled.content, doc: cue.doc }]
+        : [];
     });
     return this.#ready;
+  }
+
+  /** Cues that were deleted and are not in the rundown again, the latest first. */
+  deleted(): ReturnType<CueStore["deleted"]> {
+    return this.#cues.deleted();
   }
 
   /** Compiles what is typed without keeping it: what Prepare would add. */
@@ -167,7 +174,7 @@ export class Rundown {
       case "moveCue": {
         const cue = this.#cues.find(edit.cueId);
         if (!cue) return gone();
-        const rank = this.#cues.rankAfter(edit.afterId, edit.cueId);
+        const rank = this.#cues.rankAfter(edit.afterId, new Set([edit.cueId]));
         await this.#cues.change(actor, "Move", [{ cueId: cue.id, after: { rank, doc: cue.doc } }], atMs);
         return this.#saved("Move", cue.id);
       }
@@ -182,6 +189,25 @@ export class Rundown {
         if (!this.#cues.find(edit.cueId)) return gone();
         await this.#cues.change(actor, "Delete", [{ cueId: edit.cueId, after: null }], atMs);
         return this.#saved("Delete", null);
+      }
+      case "deleteCues": {
+        const rows = edit.cueIds.flatMap((id) => (this.#cues.find(id) ? [{ cueId: id, after: null }] : []));
+        if (rows.length === 0) return gone();
+        await this.#cues.change(actor, `Delete ${rows.length} cues`, rows, atMs);
+        return this.#saved(`Delete ${rows.length} cues`, null);
+      }
+      case "moveCues": {
+        const moved = new Set(edit.cueIds);
+        const inOrder = this.#cues.inOrder();
+        const cues = inOrder.filter(({ id }) => moved.has(id));
+        if (cues.length === 0) return gone();
+        // After one that moves itself is after the nearest before it that stays.
+        const at = inOrder.findIndex(({ id }) => id === edit.afterId);
+        const stays = inOrder.slice(0, at + 1).findLast(({ id }) => !moved.has(id));
+        const ranks = this.#cues.ranksAfter(stays?.id ?? null, cues.length, moved);
+        const rows = cues.map(({ id, doc }, i) => ({ cueId: id, after: { rank: ranks[i] as number, doc } }));
+        await this.#cues.change(actor, `Move ${rows.length} cues`, rows, atMs);
+        return this.#saved(`Move ${rows.length} cues`, cues[0]?.id ?? null);
       }
       case "undo":
       case "redo": {
@@ -224,7 +250,7 @@ export class Rundown {
       cueId: cue.id,
       revision: cue.revision,
       doc: cue.doc,
-      compiled: hash ? { hash } : { problem: "problem" in compiled ? compiled.problem : "" },
+      compiled: hash ? { hash } : "content" in compiled ? { problem: "" } : compiled,
     };
   }
 

@@ -1,9 +1,12 @@
+import { nextTimeOfDay } from "../../core/figures/clockText.ts";
 import { wornIn } from "../../core/rundown/content.ts";
+import { pageCue } from "../../core/rundown/cueDoc.ts";
 import { type Command, REFUSAL_SENTENCES, type Refusal } from "../../core/show/commands.ts";
-import { decide } from "../../core/show/decide.ts";
+import { type DecideContext, type Decision, decide, decideTimer } from "../../core/show/decide.ts";
 import type { AirEvent, LoggedEvent } from "../../core/show/events.ts";
 import { evolve } from "../../core/show/evolve.ts";
 import { type Actor, contentsOf, type ShowState } from "../../core/show/state.ts";
+import { STAGE_NOTE } from "../../designs/fieldSets.ts";
 import type { AirLog } from "../store/airLog.ts";
 import type { ContentStore } from "../store/contentStore.ts";
 import type { ScreenStore } from "../store/screenStore.ts";
@@ -27,6 +30,8 @@ export class ShowHost {
   #state: ShowState;
   #queue: Promise<unknown> = Promise.resolve();
   #lastCommandMs = 0;
+  /** Times of day up to here were looked at. */
+  #tickedAtMs: number;
   readonly #listeners = new Set<(logged: LoggedEvent, state: ShowState) => void>();
 
   private constructor(
@@ -43,6 +48,7 @@ export class ShowHost {
     this.#rundown = rundown;
     this.#screens = screens;
     this.#now = now;
+    this.#tickedAtMs = now();
   }
 
   /** Restores the air from its log, or opens it with a first event. */
@@ -85,16 +91,48 @@ export class ShowHost {
     return run;
   }
 
+  /** Looks at the clock: what is due is done, or held when it is too late. */
+  tick(): Promise<void> {
+    const run = this.#queue.then(async () => {
+      const atMs = this.#now();
+      const { timeZone } = this.#state;
+      const timed = this.#rundown.ready().flatMap(({ cueId, doc }) => {
+        if (doc.start.kind !== "at") return [];
+        const [hours = 0, minutes = 0, seconds = 0] = doc.start.time.split(":").map(Number);
+        const at = nextTimeOfDay(this.#tickedAtMs, { hours, minutes, seconds }, timeZone);
+        return at <= atMs ? [{ kind: "timed", cueId, atMs: at } as const] : [];
+      });
+      this.#tickedAtMs = atMs;
+      const due = this.#state.due.filter((each) => each.atMs <= atMs);
+      for (const command of [...due.map((each) => ({ kind: "due", due: each }) as const), ...timed])
+        await this.#write(decideTimer(this.#state, command, this.#context(atMs)), { kind: "timer" }, atMs);
+    });
+    this.#queue = run.catch(() => undefined);
+    return run;
+  }
+
   async #carryOut(command: Command, actor: Actor): Promise<Answer> {
     const atMs = this.#now();
     this.#lastCommandMs = atMs;
-    const decision = decide(this.#state, command, {
+    return this.#write(decide(this.#state, command, this.#context(atMs)), actor, atMs);
+  }
+
+  #context(atMs: number): DecideContext {
+    return {
       atMs,
       startAtMs: atMs + LEAD_MS,
-      findCue: (cueId) => this.#rundown.ready().find((cue) => cue.cueId === cueId),
+      cues: this.#rundown.ready(),
       findPlan: (planId) => this.#screens.plans.find(({ id }) => id === planId),
       outputIds: this.#screens.outputs.map(({ id }) => id),
-    });
+      compileStageNote: (text) => {
+        const compiled = this.#rundown.tryOut(pageCue({ fieldSet: STAGE_NOTE, values: { note: text } }));
+        if (!("content" in compiled) || Object.keys(compiled.content.wardrobe).length === 0) return undefined;
+        return { hash: this.#contents.name(compiled.content), content: compiled.content };
+      },
+    };
+  }
+
+  async #write(decision: Decision, actor: Actor, atMs: number): Promise<Answer> {
     if ("refused" in decision)
       return { refused: decision.refused, sentence: REFUSAL_SENTENCES[decision.refused] };
     if (decision.events.length === 0) return { refused: null, sentence: null };

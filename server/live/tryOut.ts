@@ -1,3 +1,4 @@
+import { whyNot } from "../../core/rundown/compileContext.ts";
 import { wornIn } from "../../core/rundown/content.ts";
 import type { CueDoc } from "../../core/rundown/cueDoc.ts";
 import type { PinnedDocument } from "../../core/screens/dress.ts";
@@ -14,7 +15,7 @@ export function tryOut(
   doc: CueDoc,
 ): TriedOut {
   const compiled = rundown.tryOut(doc);
-  if ("problem" in compiled) return compiled;
+  if (!("content" in compiled)) return { problem: whyNot(compiled) };
   const { content } = compiled;
   const hash = hashOf(content);
   const documents: Record<string, PinnedDocument> = { [hash]: content };

@@ -29,6 +29,9 @@ export interface StoredCue {
 const COALESCE_MS = 4_000;
 /** Edits kept for undo, per show. */
 const KEPT_EDITS = 2_000;
+const NONE: ReadonlySet<string> = new Set();
+/** Deleted cues that the bin shows. */
+const MOST_IN_BIN = 100;
 
 /** The rundown's rows and the log of what was done to them. */
 export class CueStore {
@@ -145,8 +148,8 @@ export class CueStore {
   }
 
   /** A rank between two neighbours. */
-  rankAfter(afterId: string | null, movingId?: string): number {
-    const others = this.inOrder().filter(({ id }) => id !== movingId);
+  rankAfter(afterId: string | null, moving: ReadonlySet<string> = NONE): number {
+    const others = this.inOrder().filter(({ id }) => !moving.has(id));
     const at = afterId === null ? -1 : others.findIndex(({ id }) => id === afterId);
     if (afterId !== null && at < 0) return (others.at(-1)?.rank ?? 0) + 1024;
     const before = others[at]?.rank;
@@ -156,9 +159,9 @@ export class CueStore {
   }
 
   /** As many ranks in a row, between two neighbours. */
-  ranksAfter(afterId: string | null, count: number): number[] {
-    const first = this.rankAfter(afterId);
-    const following = this.inOrder().find(({ rank }) => rank > first);
+  ranksAfter(afterId: string | null, count: number, moving: ReadonlySet<string> = NONE): number[] {
+    const first = this.rankAfter(afterId, moving);
+    const following = this.inOrder().find(({ id, rank }) => !moving.has(id) && rank > first);
     const room = following ? following.rank - first : 1_024 * count;
     return Array.from({ length: count }, (_, i) => first + (room * i) / Math.max(1, count));
   }
@@ -201,6 +204,24 @@ export class CueStore {
       if (cue) this.#cues.set(id, cue);
       else this.#cues.delete(id);
     }
+  }
+
+  /** Cues that were deleted within the edits that are kept, the latest first. */
+  async deleted(): Promise<{ readonly cueId: string; readonly atMs: number; readonly doc: CueDoc }[]> {
+    const entries = await this.#db
+      .selectFrom("edit_log")
+      .select(["at_ms", "change"])
+      .where("show_id", "=", this.#showId)
+      .where("undone", "=", 0)
+      .orderBy("id", "desc")
+      .limit(KEPT_EDITS)
+      .execute();
+    const found = new Map<string, { cueId: string; atMs: number; doc: CueDoc }>();
+    for (const { at_ms, change } of entries)
+      for (const { cueId, before, after } of changeSchema.parse(JSON.parse(change)))
+        if (before && !after && !this.#cues.has(cueId) && !found.has(cueId) && found.size < MOST_IN_BIN)
+          found.set(cueId, { cueId, atMs: at_ms, doc: before.doc });
+    return [...found.values()];
   }
 
   async #lastEdit(db: Db, actor: string, undone: boolean) {

@@ -5,7 +5,7 @@ import { Kysely, type Migration, Migrator, SqliteDialect, sql } from "kysely";
 import * as first from "./migrations/m0001_first.ts";
 import * as words from "./migrations/m0002_words.ts";
 import * as screens from "./migrations/m0003_screens.ts";
-import * as placed from "./migrations/m0004_screens_placed.ts";
+import * as venue from "./migrations/m0004_venue.ts";
 import type { Tables } from "./schema.ts";
 
 export type Db = Kysely<Tables>;
@@ -14,7 +14,7 @@ const MIGRATIONS: Readonly<Record<string, Migration>> = {
   m0001_first: first,
   m0002_words: words,
   m0003_screens: screens,
-  m0004_screens_placed: placed,
+  m0004_venue: venue,
 };
 
 /** A start that cannot go on, told in a sentence for the person at the terminal. */

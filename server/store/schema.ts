@@ -17,6 +17,10 @@ export interface Tables {
     passcode_hash: Generated<string>;
     /** The room the screens stand in. */
     venue: Generated<string>;
+    /** Keys of the venue's own, as JSON. */
+    keys: Generated<string>;
+    /** When the event is planned to begin, HH:MM; empty when not said. */
+    starts_at: Generated<string>;
   };
   output: { id: string; show_id: string; rank: number; doc: string };
   screen_plan: { id: string; show_id: string; rank: number; doc: string };

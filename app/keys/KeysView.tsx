@@ -1,0 +1,109 @@
+import { Plus, X } from "lucide-react";
+import { useEffect, useState } from "react";
+import { useRevalidator } from "react-router";
+import {
+  AIR_ACTION_IDS,
+  AIR_ACTIONS,
+  type AirAction,
+  addKey,
+  type KeyMap,
+  keysOf,
+  nameOfKey,
+  removeKey,
+} from "../../core/keys/keyMap.ts";
+import { useDeskStore } from "../desk/deskContext.ts";
+import { NoticeBar } from "../desk/NoticeBar.tsx";
+import { useDeskData } from "../desk/useDeskData.ts";
+import { postJson } from "../ui/postJson.ts";
+
+/** Which key does what while the evening runs: the venue's own, with clashes refused. */
+export function KeysView() {
+  const { keys } = useDeskData();
+  const store = useDeskStore();
+  const { revalidate } = useRevalidator();
+  const [waiting, setWaiting] = useState<AirAction | null>(null);
+
+  const save = async (change: { readonly map: KeyMap } | { readonly problem: string }) => {
+    if ("problem" in change) {
+      store.say("trouble", change.problem);
+      return;
+    }
+    const answer = await postJson<{ sentence?: string }>("/event-settings", { keys: change.map });
+    if (!answer || answer.sentence !== undefined)
+      store.say("trouble", answer?.sentence ?? "The server cannot be reached. The keys are as they were.");
+    await revalidate();
+  };
+
+  // biome-ignore lint/correctness/useExhaustiveDependencies: the listener lives as long as a key is waited for
+  useEffect(() => {
+    if (!waiting) return;
+    const onKeyDown = (event: KeyboardEvent) => {
+      event.preventDefault();
+      event.stopPropagation();
+      if (["Shift", "Control", "Alt", "Meta"].includes(event.key)) return;
+      setWaiting(null);
+      void save(addKey(keys, waiting, event.key));
+    };
+    window.addEventListener("keydown", onKeyDown, true);
+    return () => window.removeEventListener("keydown", onKeyDown, true);
+  }, [waiting, keys]);
+
+  return (
+    <main aria-label="Keys" className="relative min-h-0 flex-1">
+      {/* biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls must be reached by keys */}
+      <div tabIndex={0} className="h-full overflow-y-auto px-8 py-6">
+        <div className="flex max-w-5xl items-baseline gap-6">
+          <h2 className="text-[19px] font-semibold">Keys of the run view</h2>
+          <button
+            type="button"
+            disabled={Object.keys(keys).length === 0}
+            onClick={() => void save({ map: {} })}
+            className="min-h-9 rounded-md bg-lifted px-3 text-[15px] hover:bg-edge disabled:text-quiet"
+          >
+            As they came
+          </button>
+        </div>
+        <p className="mt-1 max-w-3xl text-[15px] text-second">
+          They work where no text box has the focus. Those marked “held” act after half a second. The digits
+          take layers off, with Shift they switch screen plans, with Alt they arm the sections of a song; a
+          clicker’s keys are page down and page up.
+        </p>
+        <ul className="mt-5 grid max-w-5xl grid-cols-2 gap-x-8">
+          {AIR_ACTION_IDS.map((action) => (
+            <li
+              key={action}
+              className="flex min-h-13 items-center gap-2 border-b border-edge py-1.5 text-[16px]"
+            >
+              <span className="mr-auto">
+                {AIR_ACTIONS[action].name}
+                {AIR_ACTIONS[action].isGuarded && <span className="ml-2 text-[14px] text-second">held</span>}
+              </span>
+              {keysOf(keys, action).map((key) => (
+                <button
+                  key={key}
+                  type="button"
+                  aria-label={`Take ${nameOfKey(key)} from ${AIR_ACTIONS[action].name}`}
+                  onClick={() => void save(removeKey(keys, action, key))}
+                  className="group flex min-h-8 items-center gap-1 rounded-md px-1 hover:bg-lifted"
+                >
+                  <kbd>{nameOfKey(key)}</kbd>
+                  <X aria-hidden="true" className="size-3.5 text-second group-hover:text-paper" />
+                </button>
+              ))}
+              <button
+                type="button"
+                aria-label={`Another key for ${AIR_ACTIONS[action].name}`}
+                aria-pressed={waiting === action}
+                onClick={() => setWaiting(waiting === action ? null : action)}
+                className="flex min-h-8 items-center gap-1 rounded-md bg-lifted px-2 text-[14px] hover:bg-edge aria-pressed:bg-act-ground aria-pressed:text-act"
+              >
+                {waiting === action ? "press a key…" : <Plus aria-hidden="true" className="size-4" />}
+              </button>
+            </li>
+          ))}
+        </ul>
+      </div>
+      <NoticeBar />
+    </main>
+  );
+}

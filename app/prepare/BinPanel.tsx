@@ -1,0 +1,74 @@
+import { ArchiveRestore, X } from "lucide-react";
+import { useEffect, useState } from "react";
+import type { CueDoc } from "../../core/rundown/cueDoc.ts";
+import { cueKindName, cueTitle } from "../ui/cueWords.ts";
+import { formatTimeOfDay } from "../ui/format.ts";
+
+interface Deleted {
+  readonly cueId: string;
+  readonly atMs: number;
+  readonly doc: CueDoc;
+}
+
+/** What was deleted, by anybody: each can be put back after the chosen cue. */
+export function BinPanel({
+  revision,
+  onAdd,
+  onClose,
+}: {
+  /** Changes when the rundown does: the bin is looked through again. */
+  revision: string;
+  onAdd: (doc: CueDoc) => Promise<boolean>;
+  onClose: () => void;
+}) {
+  const [deleted, setDeleted] = useState<readonly Deleted[]>();
+  // biome-ignore lint/correctness/useExhaustiveDependencies: asked for again when the rundown changes
+  useEffect(() => {
+    let gone = false;
+    fetch("/bin")
+      .then((response) => response.json() as Promise<{ cues: Deleted[] }>)
+      .then(({ cues }) => !gone && setDeleted(cues))
+      .catch(() => !gone && setDeleted([]));
+    return () => {
+      gone = true;
+    };
+  }, [revision]);
+  return (
+    <section aria-label="Bin" className="max-h-64 shrink-0 overflow-y-auto border-b border-edge px-5 py-3">
+      <div className="mb-2 flex items-center justify-between">
+        <h2 className="text-[16px] font-semibold">Deleted cues</h2>
+        <button type="button" aria-label="Close the bin" onClick={onClose} className={toolClass}>
+          <X aria-hidden="true" className="size-4.5" />
+        </button>
+      </div>
+      {deleted?.length === 0 && <p className="text-[15px] text-second">Nothing was deleted.</p>}
+      <ul className="flex flex-col gap-1">
+        {deleted?.map(({ cueId, atMs, doc }) => (
+          <li key={cueId} className="flex items-center gap-3 text-[15px]">
+            <button
+              type="button"
+              aria-label={`Put ${cueTitle(doc, undefined)} back`}
+              onClick={() => void onAdd(doc)}
+              className={toolClass}
+            >
+              <ArchiveRestore aria-hidden="true" className="size-4.5" />
+            </button>
+            <span className="min-w-0 truncate font-semibold">{nameOf(doc)}</span>
+            <span className="shrink-0 text-second">{cueKindName(doc)}</span>
+            <span className="ml-auto shrink-0 font-mono text-[14px] text-second">
+              {formatTimeOfDay(atMs)}
+            </span>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+/** A page has no title before it is made: its first words stand for it. */
+function nameOf(doc: CueDoc): string {
+  if (doc.kind !== "page") return cueTitle(doc, undefined);
+  return Object.values(doc.values).find((value) => value.trim() !== "") ?? cueTitle(doc, undefined);
+}
+
+const toolClass = "grid size-9 shrink-0 place-content-center rounded-md bg-lifted hover:bg-edge";

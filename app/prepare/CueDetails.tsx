@@ -1,0 +1,193 @@
+import { CUE_TAGS, type CueDoc, type CueStart } from "../../core/rundown/cueDoc.ts";
+import { TAG_ICONS } from "../ui/CueTagMark.tsx";
+
+type Details = Pick<
+  CueDoc,
+  "start" | "delayMs" | "repeatMs" | "plannedMs" | "isOff" | "tag" | "note" | "isLive"
+>;
+
+const boxClass = "min-h-9 rounded-md border border-edge-strong bg-ground px-2 text-[15px] text-paper";
+
+/** What a cue does by itself, how long it is planned to take, and what is noted to it. */
+export function CueDetails({
+  id,
+  doc,
+  onChange,
+}: {
+  id: string;
+  doc: CueDoc;
+  onChange: (change: Details) => void;
+}) {
+  const { start, delayMs, repeatMs, plannedMs, isOff, tag, note, isLive } = doc;
+  const change = (part: Partial<Details>) =>
+    onChange({ start, delayMs, repeatMs, plannedMs, isOff, tag, note, isLive, ...part });
+  const isQuiet =
+    start.kind === "hand" &&
+    delayMs === 0 &&
+    repeatMs === null &&
+    !isOff &&
+    !isLive &&
+    tag === null &&
+    note === "";
+  const takes = doc.kind !== "remark";
+  return (
+    <details
+      className="rounded-lg border border-edge px-3 py-2 text-[15px]"
+      open={!isQuiet || plannedMs !== null}
+    >
+      <summary className="cursor-pointer text-second">By itself, timing and notes</summary>
+      <div className="mt-3 flex flex-col gap-3 text-second">
+        {takes && (
+          <p className="flex flex-wrap items-center gap-2.5">
+            Starts
+            <select
+              aria-label="How it starts"
+              value={start.kind}
+              onChange={({ target }) => change({ start: startOf(target.value as CueStart["kind"]) })}
+              className={boxClass}
+            >
+              <option value="hand">by hand</option>
+              <option value="with">with the cue before</option>
+              <option value="after">after the cue before</option>
+              <option value="at">at a time of day</option>
+            </select>
+            {start.kind === "after" && (
+              <Seconds
+                label="Seconds after the cue before"
+                ms={start.ms}
+                onSave={(ms) => change({ start: { kind: "after", ms: ms ?? 0 } })}
+              />
+            )}
+            {start.kind === "at" && (
+              <input
+                aria-label="Time of day it starts"
+                type="time"
+                step={1}
+                value={start.time}
+                onChange={({ target }) =>
+                  target.value && change({ start: { kind: "at", time: withSeconds(target.value) } })
+                }
+                className={boxClass}
+              />
+            )}
+            <span className="flex items-center gap-2">
+              enters later by
+              <Seconds label="Delay" ms={delayMs} onSave={(ms) => change({ delayMs: ms ?? 0 })} />
+            </span>
+            {doc.kind === "page" && (
+              <span className="flex items-center gap-2">
+                again every
+                <Seconds
+                  label="Repeat every"
+                  ms={repeatMs}
+                  least={1}
+                  onSave={(ms) => change({ repeatMs: ms })}
+                />
+              </span>
+            )}
+          </p>
+        )}
+        <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
+          <span className="flex items-center gap-2">
+            Planned
+            <Seconds label="Planned length" ms={plannedMs} onSave={(ms) => change({ plannedMs: ms })} />
+          </span>
+          <fieldset aria-label="Mark" className="flex items-center gap-1">
+            {CUE_TAGS.map((name) => {
+              const Icon = TAG_ICONS[name];
+              return (
+                <button
+                  key={name}
+                  type="button"
+                  aria-label={`Mark with a ${name}`}
+                  aria-pressed={tag === name}
+                  onClick={() => change({ tag: tag === name ? null : name })}
+                  className="grid size-9 place-content-center rounded-md bg-lifted hover:bg-edge aria-pressed:bg-act-ground aria-pressed:text-act"
+                >
+                  <Icon aria-hidden="true" className="size-4.5" />
+                </button>
+              );
+            })}
+          </fieldset>
+          <Toggle label="Left out of the run" isOn={isOff} onToggle={() => change({ isOff: !isOff })} />
+          {takes && doc.kind !== "action" && (
+            <Toggle
+              label="Edits go on air as they are saved"
+              isOn={isLive}
+              onToggle={() => change({ isLive: !isLive })}
+            />
+          )}
+        </div>
+        <label htmlFor={`${id}-note`} className="flex flex-col gap-1">
+          Note for the operator
+          <textarea
+            id={`${id}-note`}
+            value={note}
+            rows={Math.min(4, note.split("\n").length)}
+            maxLength={2_000}
+            onChange={({ target }) => change({ note: target.value })}
+            className={`${boxClass} w-full px-3 py-2`}
+          />
+        </label>
+      </div>
+    </details>
+  );
+}
+
+const startOf = (kind: CueStart["kind"]): CueStart => {
+  switch (kind) {
+    case "after":
+      return { kind, ms: 5_000 };
+    case "at":
+      return { kind, time: "19:00:00" };
+    default:
+      return { kind };
+  }
+};
+
+const withSeconds = (time: string) => (time.length === 5 ? `${time}:00` : time);
+
+function Seconds({
+  label,
+  ms,
+  least = 0,
+  onSave,
+}: {
+  label: string;
+  ms: number | null;
+  least?: number;
+  onSave: (ms: number | null) => void;
+}) {
+  return (
+    <>
+      <input
+        key={ms}
+        aria-label={`${label}, s`}
+        type="number"
+        min={least}
+        max={86_400}
+        step={0.5}
+        defaultValue={ms === null ? "" : ms / 1_000}
+        onBlur={({ target }) => {
+          const typed = target.valueAsNumber;
+          const next = target.value === "" ? null : Math.round(typed * 1_000);
+          if (next === null || (Number.isFinite(typed) && typed >= least && typed <= 86_400)) {
+            if (next !== ms) onSave(next);
+          } else target.value = ms === null ? "" : String(ms / 1_000);
+        }}
+        onKeyDown={(event) => event.key === "Enter" && event.currentTarget.blur()}
+        className={`${boxClass} w-20`}
+      />
+      s
+    </>
+  );
+}
+
+function Toggle({ label, isOn, onToggle }: { label: string; isOn: boolean; onToggle: () => void }) {
+  return (
+    <label className="flex min-h-9 items-center gap-2">
+      <input type="checkbox" checked={isOn} onChange={onToggle} className="size-5 accent-act" />
+      {label}
+    </label>
+  );
+}

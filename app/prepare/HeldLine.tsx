@@ -1,0 +1,51 @@
+import { pagesOn } from "../../core/show/layers.ts";
+import type { ShowState } from "../../core/show/state.ts";
+import type { DeskCue } from "../desk/deskStore.ts";
+
+/** The layers on which a cue is now, with the contents it was taken with. */
+export function onAirOf(
+  state: ShowState,
+  cueId: string,
+  atMs: number,
+): { layerId: string; content: string }[] {
+  return state.layers.flatMap(({ id }) =>
+    [...pagesOn(state, id, atMs).values()].flatMap((page) =>
+      page?.cueId === cueId ? [{ layerId: id, content: page.content }] : [],
+    ),
+  );
+}
+
+/** A cue on air stays as it was taken: its edits are held until they are sent. */
+export function HeldLine({
+  cue,
+  onAir,
+  isSaved,
+  onSend,
+}: {
+  cue: DeskCue;
+  onAir: readonly { readonly content: string }[];
+  isSaved: boolean;
+  onSend: () => void;
+}) {
+  if (onAir.length === 0 || cue.view.doc.isLive) return null;
+  const isHeld = !isSaved || onAir.some(({ content }) => content !== cue.ready?.hash);
+  return (
+    <p className="flex items-center gap-3 text-[15px]">
+      <span className="rounded bg-air px-2 font-bold text-on-bright">ON AIR</span>
+      {isHeld ? (
+        <>
+          <span className="text-attention">○ edits are held</span>
+          <button
+            type="button"
+            onClick={onSend}
+            className="flex min-h-9 items-center gap-2 rounded-md bg-next px-3 font-bold text-on-bright"
+          >
+            Send <kbd className="border-on-bright/40! bg-transparent! text-on-bright!">Ctrl+Enter</kbd>
+          </button>
+        </>
+      ) : (
+        <span className="text-second">as it stands here</span>
+      )}
+    </p>
+  );
+}

@@ -1,0 +1,7 @@
+import { getServices } from "../services.server.ts";
+import type { Route } from "./+types/bin.ts";
+
+/** Cues that were deleted and are not in the rundown, the latest first. */
+export async function loader({ context }: Route.LoaderArgs) {
+  return Response.json({ cues: await getServices(context).rundown.deleted() });
+}

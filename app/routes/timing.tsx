@@ -1,0 +1,8 @@
+import { TimingView } from "../timing/TimingView.tsx";
+import type { Route } from "./+types/timing.ts";
+
+export const meta: Route.MetaFunction = () => [{ title: "Timing · Vesko" }];
+
+export default function TimingRoute() {
+  return <TimingView />;
+}

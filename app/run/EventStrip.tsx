@@ -1,0 +1,94 @@
+import { useDeskStore } from "../desk/deskContext.ts";
+import type { DeskSnapshot } from "../desk/deskStore.ts";
+import { useEventTiming } from "../desk/useEventTiming.ts";
+import { cueTitle } from "../ui/cueWords.ts";
+import { formatLength, formatTimeOfDay } from "../ui/format.ts";
+
+/** How the evening stands: the present cue against its plan, the end, what comes by itself, and who may act. */
+export function EventStrip({ desk, nowMs }: { desk: DeskSnapshot; nowMs: number | null }) {
+  const store = useDeskStore();
+  const timing = useEventTiming(desk, nowMs);
+  const { state, mode } = desk;
+  const present = timing?.present;
+  const due = state.due[0];
+  const dueCue = due && desk.cues.find(({ view }) => view.cueId === due.cueId);
+  const isShut = Object.values(state.shutters).some(({ untilMs }) => untilMs === null);
+  const elsewhere = state.arm && state.arm.by.kind === "desk" && state.arm.by.id !== store.windowId;
+  const note = state.stageNote.at(-1)?.page;
+  const noteContent = note && store.findContent(note.content);
+  return (
+    <section
+      aria-label="How the evening stands"
+      className={`flex h-10 shrink-0 items-center gap-x-5 overflow-hidden border-b border-edge px-4 text-[14px] whitespace-nowrap text-second ${isShut ? "hatched" : "bg-raised"}`}
+    >
+      {isShut ? (
+        <strong className="text-[16px]">SCREENS ARE SHUT: nobody sees the air</strong>
+      ) : (
+        <>
+          {present ? (
+            <span>
+              This cue <strong className="font-mono text-paper">{formatLength(present.tookMs ?? 0)}</strong>
+              {present.overMs !== null && (
+                <span className={present.overMs > 0 ? "font-semibold text-attention" : ""}>
+                  {" "}
+                  {present.overMs > 0 ? "over by" : "left"}{" "}
+                  <span className="font-mono">{formatLength(Math.abs(present.overMs))}</span>
+                </span>
+              )}
+            </span>
+          ) : (
+            <StartsIn timing={timing} nowMs={nowMs} />
+          )}
+          {timing?.projectedEndMs != null && (
+            <span>
+              Ends{" "}
+              <strong className="font-mono text-paper">
+                {formatTimeOfDay(timing.projectedEndMs).slice(0, 5)}
+              </strong>
+              {timing.plannedEndMs !== null && (
+                <>
+                  , planned{" "}
+                  <span className="font-mono">{formatTimeOfDay(timing.plannedEndMs).slice(0, 5)}</span>
+                </>
+              )}
+            </span>
+          )}
+        </>
+      )}
+      {due && dueCue && nowMs !== null && (
+        <span className="text-paper">
+          {cueTitle(dueCue.view.doc, dueCue.ready?.content)} comes in{" "}
+          <span className="font-mono">{formatLength(Math.max(0, due.atMs - nowMs) + 999)}</span>
+        </span>
+      )}
+      {noteContent && <span className="truncate">To the stage: “{noteContent.values.note}”</span>}
+      {elsewhere && <span className="font-semibold text-next">armed at another desk</span>}
+      <span className="ml-auto flex items-center gap-2">
+        {mode === "locked" && <strong className="text-attention">LOCKED</strong>}
+        {mode === "watching" && <strong className="text-attention">WATCHING</strong>}
+        <button
+          type="button"
+          aria-pressed={mode === "watching"}
+          onClick={() => store.setMode(mode === "watching" ? "free" : "watching")}
+          className="min-h-7 rounded-md border border-edge-strong px-2 hover:text-paper"
+        >
+          {mode === "watching" ? "takes part" : "only watch"}
+        </button>
+      </span>
+    </section>
+  );
+}
+
+function StartsIn({ timing, nowMs }: { timing: ReturnType<typeof useEventTiming>; nowMs: number | null }) {
+  const startsAtMs = timing?.cues[0]?.plannedAtMs ?? null;
+  if (startsAtMs === null || nowMs === null) return <span>Nothing has been taken yet</span>;
+  return startsAtMs > nowMs ? (
+    <span>
+      Begins in <strong className="font-mono text-paper">{formatLength(startsAtMs - nowMs)}</strong>
+    </span>
+  ) : (
+    <span className="font-semibold text-attention">
+      Late to begin by <span className="font-mono">{formatLength(nowMs - startsAtMs)}</span>
+    </span>
+  );
+}

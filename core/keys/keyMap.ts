@@ -1,0 +1,131 @@
+import { z } from "zod";
+
+/** What keys can do while the evening runs. Guarded ones are held for half a second. */
+export const AIR_ACTIONS = {
+  take: { name: "Take", isGuarded: false, defaults: [" ", "PageDown"], worksLocked: true },
+  cut: { name: "Cut", isGuarded: false, defaults: ["x"], worksLocked: true },
+  dissolve: { name: "Dissolve", isGuarded: false, defaults: ["d"], worksLocked: true },
+  out: { name: "Out", isGuarded: false, defaults: ["o"], worksLocked: true },
+  undo: { name: "Undo take", isGuarded: false, defaults: ["u"], worksLocked: false },
+  clear: { name: "Clear", isGuarded: true, defaults: ["Escape"], worksLocked: false },
+  clearEverything: { name: "Clear all", isGuarded: true, defaults: ["Delete"], worksLocked: false },
+  black: { name: "Black, and back", isGuarded: true, defaults: ["b", "."], worksLocked: false },
+  standBy: { name: "Stand-by, and back", isGuarded: true, defaults: ["p"], worksLocked: false },
+  send: { name: "Send held edits", isGuarded: false, defaults: ["s"], worksLocked: false },
+  hold: { name: "Hold what comes by itself", isGuarded: false, defaults: ["h"], worksLocked: false },
+  armNext: { name: "Arm the step after", isGuarded: false, defaults: ["ArrowDown"], worksLocked: true },
+  armBefore: { name: "Arm the step before", isGuarded: false, defaults: ["ArrowUp"], worksLocked: true },
+  armNextCue: { name: "Arm the cue after", isGuarded: false, defaults: ["ArrowRight"], worksLocked: true },
+  armCueBefore: { name: "Arm the cue before", isGuarded: false, defaults: ["ArrowLeft"], worksLocked: true },
+  back: {
+    name: "Arm the step before the one on air",
+    isGuarded: false,
+    defaults: ["Backspace", "PageUp"],
+    worksLocked: true,
+  },
+  chorus: { name: "Arm the chorus", isGuarded: false, defaults: ["c"], worksLocked: true },
+  follow: { name: "Follow the script again", isGuarded: false, defaults: ["Home", "F5"], worksLocked: true },
+  stageNote: { name: "Note to the stage", isGuarded: false, defaults: ["n"], worksLocked: false },
+  edit: { name: "Edit what is on air", isGuarded: false, defaults: ["e"], worksLocked: false },
+  lock: {
+    name: "Lock all but take and out, and unlock",
+    isGuarded: true,
+    defaults: ["l"],
+    worksLocked: true,
+  },
+} as const satisfies Readonly<
+  Record<
+    string,
+    {
+      readonly name: string;
+      readonly isGuarded: boolean;
+      readonly defaults: readonly string[];
+      readonly worksLocked: boolean;
+    }
+  >
+>;
+export type AirAction = keyof typeof AIR_ACTIONS;
+export const AIR_ACTION_IDS = Object.keys(AIR_ACTIONS) as AirAction[];
+
+const MOST_KEYS = 4;
+
+/** Keys of the venue's own, by action; an action that is missing has its usual ones. Keys as browsers name them. */
+export const keyMapSchema = z.partialRecord(
+  z.enum(AIR_ACTION_IDS as [AirAction, ...AirAction[]]),
+  z.array(z.string().min(1).max(20)).max(MOST_KEYS),
+);
+export type KeyMap = z.infer<typeof keyMapSchema>;
+
+export function keysOf(map: KeyMap, action: AirAction): readonly string[] {
+  return map[action] ?? AIR_ACTIONS[action].defaults;
+}
+
+/** One letter is the same key with and without Shift. */
+const folded = (key: string) => (key.length === 1 ? key.toLowerCase() : key);
+
+export function findAction(map: KeyMap, key: string): AirAction | undefined {
+  const wanted = folded(key);
+  return AIR_ACTION_IDS.find((action) => keysOf(map, action).includes(wanted));
+}
+
+/** Keys that mean something else wherever one is: digits take layers off, F finds, Tab and Enter move about. */
+function reservedFor(key: string): string | undefined {
+  if (/^[0-9]$/.test(key)) return "digits take layers off and switch plans";
+  if (key === "f") return "F opens Find";
+  if (["Tab", "Enter", "Shift", "Control", "Alt", "Meta", "CapsLock", "Dead", "Unidentified"].includes(key))
+    return "the browser needs it";
+  return undefined;
+}
+
+/**
+ * Gives an action one more key.
+ * @returns the new map, or the sentence that says why not
+ */
+export function addKey(
+  map: KeyMap,
+  action: AirAction,
+  key: string,
+): { readonly map: KeyMap } | { readonly problem: string } {
+  const wanted = folded(key);
+  const reserved = reservedFor(wanted);
+  if (reserved !== undefined)
+    return { problem: `“${nameOfKey(wanted)}” stays as it is: ${reserved}. Choose another key.` };
+  const taken = findAction(map, wanted);
+  if (taken === action) return { map };
+  if (taken)
+    return {
+      problem: `“${nameOfKey(wanted)}” is the key for “${AIR_ACTIONS[taken].name}”. Take it from there first, or choose another.`,
+    };
+  const keys = keysOf(map, action);
+  if (keys.length >= MOST_KEYS)
+    return { problem: `An action has ${MOST_KEYS} keys at most. Take one away first.` };
+  return { map: { ...map, [action]: [...keys, wanted] } };
+}
+
+/** Takes a key from an action; the take keeps one at least. */
+export function removeKey(
+  map: KeyMap,
+  action: AirAction,
+  key: string,
+): { readonly map: KeyMap } | { readonly problem: string } {
+  const keys = keysOf(map, action).filter((each) => each !== key);
+  if (action === "take" && keys.length === 0)
+    return { problem: "The take keeps one key at least. Give it another before this one goes." };
+  return { map: { ...map, [action]: keys } };
+}
+
+const NAMES: Readonly<Record<string, string>> = {
+  " ": "Space",
+  Escape: "Esc",
+  Delete: "Del",
+  ArrowDown: "↓",
+  ArrowUp: "↑",
+  ArrowRight: "→",
+  ArrowLeft: "←",
+  PageDown: "PgDn",
+  PageUp: "PgUp",
+  Backspace: "⌫",
+};
+
+/** A key as it is written on screen. */
+export const nameOfKey = (key: string): string => NAMES[key] ?? (key.length === 1 ? key.toUpperCase() : key);

@@ -1,0 +1,252 @@
+import { describe, expect, test } from "vitest";
+import { STARTER_PLAN } from "../../designs/starter.ts";
+import { actionCue, type CueDoc } from "../rundown/cueDoc.ts";
+import type { ReadyCue } from "../rundown/next.ts";
+import { findNext } from "../rundown/next.ts";
+import { stepsOf } from "../rundown/steps.ts";
+import { DESK, openedState, page, prepareBench, readyCues, song, strap } from "../test-support/contents.ts";
+import type { Command } from "./commands.ts";
+import { type Decision, decide, decideTimer } from "./decide.ts";
+import { evolve } from "./evolve.ts";
+import { isFilled } from "./layers.ts";
+import { pageAt } from "./slot.ts";
+import { type ShowState, showStateSchema } from "./state.ts";
+
+const bench = prepareBench();
+const with_ = (doc: CueDoc, more: Partial<CueDoc>): CueDoc => ({ ...doc, ...more }) as CueDoc;
+
+/** A show with a clock: what is due is brought when its time comes, as the server does. */
+class Clocked {
+  state: ShowState = openedState();
+  atMs = 10_000;
+  readonly kinds: string[] = [];
+
+  constructor(public cues: readonly ReadyCue[]) {}
+
+  press(command: Command): string | null {
+    return this.#apply(decide(this.state, command, this.#context()));
+  }
+
+  take(index: number, step = 0): string | null {
+    const cue = this.cues[index] as ReadyCue;
+    const anchor = (stepsOf(cue.content)[step] as ReturnType<typeof stepsOf>[number]).anchor;
+    return this.press({
+      kind: "take",
+      id: `take-${this.atMs}-${index}`,
+      how: "usual",
+      builtOn: this.state.airRevision,
+      target: { cueId: cue.cueId, content: cue.hash, step: anchor },
+    });
+  }
+
+  /** Lets time pass, in steps no longer than the server's. */
+  wait(ms: number, stepMs = 20): void {
+    const until = this.atMs + ms;
+    while (this.atMs < until) {
+      this.atMs = Math.min(until, this.atMs + stepMs);
+      for (const due of this.state.due.filter((each) => each.atMs <= this.atMs))
+        this.#apply(decideTimer(this.state, { kind: "due", due }, this.#context()));
+    }
+  }
+
+  on(layerId: string): string | null {
+    return pageAt(this.state.slots[layerId] ?? [], this.atMs)?.cueId ?? null;
+  }
+
+  #context() {
+    return {
+      atMs: this.atMs,
+      startAtMs: this.atMs,
+      cues: this.cues,
+      findPlan: (id: string) => (id === STARTER_PLAN.id ? STARTER_PLAN : undefined),
+      outputIds: ["wall", "stream"],
+      compileStageNote: () => undefined,
+    };
+  }
+
+  #apply(decision: Decision): string | null {
+    if ("refused" in decision) return decision.refused;
+    for (const event of decision.events) {
+      this.kinds.push(event.kind);
+      this.state = evolve(this.state, { seq: this.state.seq + 1, atMs: this.atMs, actor: DESK, event });
+    }
+    showStateSchema.parse(this.state);
+    return null;
+  }
+}
+
+describe("what comes by itself", () => {
+  test("cues that start with the one before come in the same press, and go with one undo", () => {
+    const show = new Clocked(
+      readyCues(bench, [
+        page("title", { title: "Evening" }),
+        with_(strap("Ilse"), { start: { kind: "with" } }),
+        with_(page("corner", { mark: "Quay" }), { start: { kind: "with" } }),
+        strap("Noor"),
+      ]),
+    );
+    show.take(0);
+    expect([show.on("words"), show.on("titles"), show.on("corner")]).toEqual(["cue-1", "cue-2", "cue-3"]);
+    expect(findNext(show.state, show.cues)?.cueId).toBe("cue-4");
+    expect(show.state.recentTakeIds).toHaveLength(1);
+    show.press({ kind: "undoTake", id: "undo-them-all" });
+    expect([show.on("words"), show.on("titles"), show.on("corner")]).toEqual([null, null, null]);
+    expect(show.state.position).toBeNull();
+  });
+
+  test("a cue follows the one before when that one is through, on its time", () => {
+    const show = new Clocked(
+      readyCues(bench, [
+        song("a\nb\nc\nd\n", { full: 2, band: 2 }),
+        with_(strap("Ilse"), { start: { kind: "after", ms: 3_000 } }),
+        with_(page("title", { title: "End" }), { start: { kind: "after", ms: 1_000 } }),
+      ]),
+    );
+    show.take(0, 0);
+    show.wait(10_000);
+    // The song is not through: nothing follows yet.
+    expect(show.on("titles")).toBeNull();
+    show.take(0, stepsOf((show.cues[0] as ReadyCue).content).length - 1);
+    show.wait(2_980);
+    expect(show.on("titles")).toBeNull();
+    show.wait(20);
+    expect(show.on("titles")).toBe("cue-2");
+    show.wait(1_000);
+    expect(show.on("words")).toBe("cue-3");
+    expect(show.state.due).toEqual([]);
+  });
+
+  test("a press in between, a clear, or hold keeps what would follow away", () => {
+    for (const stop of ["take", "clear", "hold"] as const) {
+      const show = new Clocked(
+        readyCues(bench, [
+          strap("Ilse"),
+          with_(page("title", { title: "Follows" }), { start: { kind: "after", ms: 2_000 } }),
+          strap("Noor"),
+        ]),
+      );
+      show.take(0);
+      expect(show.state.due).toHaveLength(1);
+      show.wait(500);
+      if (stop === "take") show.take(2);
+      else show.press({ kind: stop, id: "stop-it-now", how: "animated" } as Command);
+      show.wait(5_000);
+      expect(show.on("words")).toBeNull();
+    }
+  });
+
+  test("one found too late, or gone from the rundown, is held and told, and nothing changes", () => {
+    const docs = [
+      strap("Ilse"),
+      with_(page("title", { title: "Late" }), { start: { kind: "after", ms: 2_000 } }),
+    ];
+    const late = new Clocked(readyCues(bench, docs));
+    late.take(0);
+    late.wait(60_000, 60_000);
+    expect(late.on("words")).toBeNull();
+    expect(late.kinds.at(-1)).toBe("dueHeld");
+    expect(late.state.due).toEqual([]);
+    const gone = new Clocked(readyCues(bench, docs));
+    gone.take(0);
+    gone.cues = gone.cues.slice(0, 1);
+    gone.wait(3_000);
+    expect(gone.kinds.at(-1)).toBe("dueHeld");
+  });
+
+  test("a chain of cues that follow at once ends at the last of them", () => {
+    const follower = (name: string) => with_(strap(name), { start: { kind: "after", ms: 0 } });
+    const show = new Clocked(readyCues(bench, [strap("a"), ...["b", "c", "d", "e", "f"].map(follower)]));
+    show.take(0);
+    show.wait(1_000);
+    expect(show.on("titles")).toBe("cue-6");
+    expect(show.kinds.filter((kind) => kind === "taken")).toHaveLength(6);
+  });
+
+  test("a cue comes again until its layer is taken over; the script stays where it is", () => {
+    const show = new Clocked(
+      readyCues(bench, [
+        with_(strap("Ilse", "", 2_000), { repeatMs: 5_000 }),
+        page("title", { title: "On" }),
+      ]),
+    );
+    show.take(0);
+    show.take(1);
+    const { position, airRevision } = show.state;
+    for (const [atMs, isUp] of [
+      [1_900, true],
+      [2_100, false],
+      [5_100, true],
+      [7_100, false],
+      [10_100, true],
+    ] as const) {
+      show.wait(10_000 + atMs - show.atMs);
+      expect([atMs, show.on("titles") !== null]).toEqual([atMs, isUp]);
+    }
+    expect(show.state.position).toEqual(position);
+    // A desk that is about to press is not turned away by it.
+    expect(show.state.airRevision).toBe(airRevision);
+    show.press({ kind: "out", id: "out-with-it", layerId: "titles", how: "animated" });
+    show.wait(20_000);
+    expect(show.on("titles")).toBeNull();
+    expect(show.state.due).toEqual([]);
+  });
+
+  test("a delay is in the take: the page enters later, its stay counts from then", () => {
+    const show = new Clocked(readyCues(bench, [with_(strap("Ilse", "", 2_000), { delayMs: 3_000 })]));
+    show.take(0);
+    const [moment] = show.state.slots.titles ?? [];
+    expect([moment?.startAtMs, moment?.endsAtMs]).toEqual([13_000, 15_000]);
+  });
+
+  test("an action takes layers off and shuts the screens in one press; undo brings the pages back", () => {
+    const show = new Clocked(
+      readyCues(bench, [
+        strap("Ilse"),
+        actionCue({ clear: ["titles", "words"], shutter: "black" }),
+        actionCue({ title: "Wait" }),
+        actionCue({ shutter: "back" }),
+      ]),
+    );
+    show.take(0);
+    show.wait(100);
+    show.take(1);
+    expect(isFilled(show.state, "titles", show.atMs)).toBe(false);
+    expect(Object.values(show.state.shutters).map(({ picture, untilMs }) => [picture, untilMs])).toEqual([
+      ["black", null],
+      ["black", null],
+    ]);
+    show.press({ kind: "undoTake", id: "undo-the-action" });
+    expect(show.on("titles")).toBe("cue-1");
+    expect(findNext(show.state, show.cues)?.cueId).toBe("cue-2");
+    show.take(2);
+    expect(show.on("titles")).toBe("cue-1");
+    show.wait(100);
+    show.take(3);
+    expect(Object.values(show.state.shutters).every(({ untilMs }) => untilMs === show.atMs)).toBe(true);
+  });
+});
+
+describe("held edits", () => {
+  test("what is edited stays as it was taken until it is sent, at the same step and with what is left of its stay", () => {
+    const show = new Clocked(
+      readyCues(bench, [song("a\nb\nc\nd", { full: 2, band: 2 }), strap("Ilse", "", 9_000)]),
+    );
+    show.take(0, 1);
+    show.take(1);
+    expect(show.press({ kind: "send", id: "send-nothing", layerId: null })).toBe("nothingHeld");
+    const edited = readyCues(bench, [
+      song("a\nb\nC\nd", { full: 2, band: 2 }),
+      strap("Ilse Tarrow", "", 9_000),
+    ]);
+    show.cues = edited;
+    const before = show.state.slots.words?.at(-1)?.page;
+    expect(before?.content).not.toBe(edited[0]?.hash);
+    const endsAtMs = show.state.slots.titles?.at(-1)?.endsAtMs;
+    show.wait(1_000);
+    expect(show.press({ kind: "send", id: "send-it-all", layerId: null })).toBeNull();
+    expect(show.state.slots.words?.at(-1)?.page).toEqual({ ...before, content: edited[0]?.hash });
+    expect(show.state.slots.titles?.at(-1)?.page?.content).toBe(edited[1]?.hash);
+    expect(show.state.slots.titles?.at(-1)?.endsAtMs).toBe(endsAtMs);
+    expect(show.press({ kind: "send", id: "send-once-more", layerId: null })).toBe("nothingHeld");
+  });
+});

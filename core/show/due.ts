@@ -1,0 +1,19 @@
+import { z } from "zod";
+
+/** Something that will happen by itself. */
+export const dueSchema = z.discriminatedUnion("kind", [
+  /** A cue that follows the one before it. */
+  z.strictObject({ kind: z.literal("follow"), cueId: z.string().max(60), atMs: z.number() }),
+  /** A cue that comes again while its layer keeps it. */
+  z.strictObject({
+    kind: z.literal("repeat"),
+    cueId: z.string().max(60),
+    layerId: z.string().max(40),
+    everyMs: z.number().min(1_000),
+    atMs: z.number(),
+  }),
+]);
+export type Due = z.infer<typeof dueSchema>;
+
+/** What is found more overdue than this, after a restart or a sleep of the machine, is held and told. */
+export const OVERDUE_MS = 2_000;

@@ -1,0 +1,10 @@
+import { z } from "zod";
+
+/** What an output shows in place of its picture: nothing but black, or its stand-by. It fades in and out. */
+export const shutterSchema = z.strictObject({
+  picture: z.enum(["black", "standBy"]),
+  sinceMs: z.number(),
+  /** When it was opened again; null while it is shut. */
+  untilMs: z.number().nullable(),
+});
+export type Shutter = z.infer<typeof shutterSchema>;
