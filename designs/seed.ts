@@ -21,6 +21,8 @@ export interface NewShow {
   readonly timeZone: string;
   /** The venue's licence number for showing songs; empty when it has none. */
   readonly licence: string;
+  /** When the event begins, HH:MM; empty when not said. */
+  readonly startsAt: string;
 }
 
 /** What a database with no show in it is filled with. */

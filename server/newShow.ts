@@ -16,6 +16,7 @@ export function emptyShow(): Seed {
       outfits: ALL_OUTFITS,
       style: HARBOUR_LAMP,
       licence: "",
+      startsAt: "",
       timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone,
     },
     media: [],

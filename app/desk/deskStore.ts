@@ -7,7 +7,7 @@ import type { PinnedDocument } from "../../core/screens/dress.ts";
 import type { Output, ScreenPlan } from "../../core/screens/plan.ts";
 import type { Command } from "../../core/show/commands.ts";
 import type { ShowState, Target } from "../../core/show/state.ts";
-import type { ScreenHealth, ServerMessage } from "../../core/show/wire.ts";
+import type { Channel, ScreenHealth, ServerMessage } from "../../core/show/wire.ts";
 import { localNow } from "../live/clock.ts";
 import { Connection, type ConnectionStatus } from "../live/connection.ts";
 import { ShowCopy } from "../live/showCopy.ts";
@@ -48,6 +48,8 @@ export interface DeskSnapshot {
   /** A command is on its way. */
   readonly waiting: boolean;
   readonly mode: DeskMode;
+  /** The air, or a rehearsal that no screen shows. */
+  readonly channel: Channel;
   /** The cue chosen for editing; new cues are added after it. */
   readonly chosenId: string | null;
 }
@@ -79,6 +81,7 @@ const NOTICE_MS = 9_000;
 /** The desk's copy of show and rundown, and its way to ask for things. One for the whole desk. */
 export class DeskStore {
   readonly #copy = new ShowCopy();
+  #wantedChannel: Channel = "air";
   readonly #token: string;
   readonly #listeners = new Set<() => void>();
   readonly #documentListeners = new Set<(document: PinnedDocument) => void>();
@@ -97,6 +100,7 @@ export class DeskStore {
     this.#copy.hear({ kind: "documents", documents: start.documents });
     const { buildId, state, outputs, plans } = start;
     this.#copy.hear({ kind: "welcome", serverAtMs: 0, buildId, state, outputs, plans, outputId: null });
+      channel: "air",
     for (const view of start.cues) this.#views.set(view.cueId, view);
     this.#order = start.cues.map(({ cueId }) => cueId);
     this.#snapshot = {
@@ -110,6 +114,7 @@ export class DeskStore {
       notice: null,
       waiting: false,
       mode: "free",
+      channel: "air",
       chosenId: start.cues[0]?.cueId ?? null,
     };
     this.#snapshot = { ...this.#snapshot, next: findNext(state, this.#snapshot.ready) };
@@ -247,6 +252,12 @@ export class DeskStore {
     });
   }
 
+  /** Goes over to the rehearsal, or back to the air; once the server has said so, all of the desk shows it. */
+  rehearse(isOn: boolean): void {
+    this.#wantedChannel = isOn ? "rehearsal" : "air";
+    this.#connection?.send({ kind: "channel", channel: this.#wantedChannel });
+  }
+
   /** Free, locked to take and out, or only watching. */
   setMode(mode: DeskMode): void {
     this.#change({ mode });
@@ -345,8 +356,11 @@ export class DeskStore {
     if (change === "broken") this.#connection?.restart();
     else if (change === "outdated") location.reload();
     else if (change === "state" && this.#copy.state) {
-      const { state, outputs, plans } = this.#copy;
-      this.#change({ state, outputs, plans });
+      const { state, outputs, plans, channel } = this.#copy;
+      this.#change({ state, outputs, plans, channel });
+      // After a lost connection the server knows no rehearsal of this desk: a new one begins with the air as it is.
+      if (message.kind === "welcome" && channel !== this.#wantedChannel)
+        this.#connection?.send({ kind: "channel", channel: this.#wantedChannel });
     }
   }
 

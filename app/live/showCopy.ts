@@ -2,7 +2,7 @@ import type { PinnedDocument } from "../../core/screens/dress.ts";
 import type { Output, ScreenPlan } from "../../core/screens/plan.ts";
 import { evolve } from "../../core/show/evolve.ts";
 import type { ShowState, Target } from "../../core/show/state.ts";
-import type { ServerMessage } from "../../core/show/wire.ts";
+import type { Channel, ServerMessage } from "../../core/show/wire.ts";
 
 /** This window's copy of the show: the same events, the same state. */
 export class ShowCopy {
@@ -12,6 +12,7 @@ export class ShowCopy {
   plans: readonly ScreenPlan[] = [];
   outputId: string | null = null;
   primed: readonly Target[] = [];
+  channel: Channel = "air";
   #buildId: string | undefined;
 
   /** Begins with a show that was kept while the server is away; the first word of the server replaces it. */
@@ -44,6 +45,7 @@ export class ShowCopy {
         this.state = message.state;
         this.outputs = message.outputs;
         this.plans = message.plans;
+        this.channel = message.channel;
         this.outputId = message.outputId;
         return "state";
       case "setUp":

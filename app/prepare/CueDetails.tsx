@@ -6,7 +6,8 @@ type Details = Pick<
   "start" | "delayMs" | "repeatMs" | "plannedMs" | "isOff" | "tag" | "note" | "isLive"
 >;
 
-const boxClass = "min-h-9 rounded-md border border-edge-strong bg-ground px-2 text-[15px] text-paper";
+const boxClass =
+  "min-h-9 scheme-dark rounded-md border border-edge-strong bg-ground px-2 text-[15px] text-paper";
 
 /** What a cue does by itself, how long it is planned to take, and what is noted to it. */
 export function CueDetails({

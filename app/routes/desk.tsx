@@ -5,6 +5,7 @@ import { contentsOf } from "../../core/show/state.ts";
 import { DeskContext } from "../desk/deskContext.ts";
 import { DeskStore } from "../desk/deskStore.ts";
 import { Header } from "../desk/Header.tsx";
+import { RehearsalBanner } from "../desk/RehearsalBanner.tsx";
 import { FindBox } from "../find/FindBox.tsx";
 import { getServices, wornBy } from "../services.server.ts";
 import type { Route } from "./+types/desk.ts";
@@ -92,6 +93,7 @@ export default function DeskRoute({ loaderData }: Route.ComponentProps) {
             Library
           </NavLink>
         </Header>
+        <RehearsalBanner />
         <Outlet />
         <FindBox outfits={loaderData.outfits} />
       </div>

@@ -8,7 +8,8 @@ import { formatLength, formatTimeOfDay } from "../ui/format.ts";
 export function EventStrip({ desk, nowMs }: { desk: DeskSnapshot; nowMs: number | null }) {
   const store = useDeskStore();
   const timing = useEventTiming(desk, nowMs);
-  const { state, mode } = desk;
+  const { state, mode, channel } = desk;
+  const isRehearsal = channel === "rehearsal";
   const present = timing?.present;
   const due = state.due[0];
   const dueCue = due && desk.cues.find(({ view }) => view.cueId === due.cueId);
@@ -21,6 +22,9 @@ export function EventStrip({ desk, nowMs }: { desk: DeskSnapshot; nowMs: number 
       aria-label="How the evening stands"
       className={`flex h-10 shrink-0 items-center gap-x-5 overflow-hidden border-b border-edge px-4 text-[14px] whitespace-nowrap text-second ${isShut ? "hatched" : "bg-raised"}`}
     >
+      {isRehearsal && (
+        <strong className="rounded bg-attention px-2 text-[15px] text-on-bright">REHEARSAL</strong>
+      )}
       {isShut ? (
         <strong className="text-[16px]">SCREENS ARE SHUT: nobody sees the air</strong>
       ) : (
@@ -66,6 +70,14 @@ export function EventStrip({ desk, nowMs }: { desk: DeskSnapshot; nowMs: number 
       <span className="ml-auto flex items-center gap-2">
         {mode === "locked" && <strong className="text-attention">LOCKED</strong>}
         {mode === "watching" && <strong className="text-attention">WATCHING</strong>}
+        <button
+          type="button"
+          aria-pressed={isRehearsal}
+          onClick={() => store.rehearse(!isRehearsal)}
+          className="min-h-7 rounded-md border border-edge-strong px-2 hover:text-paper"
+        >
+          {isRehearsal ? "back to the air" : "rehearse"}
+        </button>
         <button
           type="button"
           aria-pressed={mode === "watching"}

@@ -105,9 +105,9 @@ function pictureWidths(
 ): { readonly now: number; readonly next: number } {
   const shape = output.widthPx / output.heightPx;
   if (index < 2) {
-    return count <= 2 ? { now: 268, next: 170 } : { now: 208, next: 208 };
+    return count <= 2 ? { now: 268, next: 170 } : { now: 188, next: 188 };
   }
-  if (shape > 3) return { now: 219, next: 219 };
+  if (shape > 3) return { now: 205, next: 205 };
   const heightPx = shape < 1 ? 116 : 76;
   return { now: Math.round(heightPx * shape), next: Math.round(heightPx * shape) };
 }

@@ -78,6 +78,7 @@ export function Script({ desk, nowMs }: { desk: DeskSnapshot; nowMs: number | nu
                 onAir={onAir.get(cue.view.cueId) ?? ""}
                 nextStep={next?.cueId === cue.view.cueId ? stepKey(next.step) : ""}
                 isArmed={state.arm !== null}
+                isRehearsal={desk.channel === "rehearsal"}
                 takenStep={isCurrent && position ? stepKey(position.step) : ""}
                 doneSteps={doneSteps}
                 plan={state.plan}

@@ -13,6 +13,7 @@ interface Props {
   readonly onAir: string;
   readonly nextStep: string;
   readonly isArmed: boolean;
+  readonly isRehearsal: boolean;
   readonly takenStep: string;
   readonly doneSteps: number;
   readonly plan: ScreenPlan;
@@ -79,6 +80,7 @@ export const ScriptCue = memo(function ScriptCue(props: Props) {
                 isAlsoNext={air.has(key) && nextStep === key}
                 isTaken={props.takenStep === key}
                 isArmed={props.isArmed}
+                isRehearsal={props.isRehearsal}
                 onArm={() => store.arm({ cueId: view.cueId, content: ready.hash, step: step.anchor })}
               >
                 {step.kind === "page" && <PageWords {...props} step={step} />}
@@ -106,6 +108,7 @@ function StepRow({
   isAlsoNext,
   isTaken,
   isArmed,
+  isRehearsal,
   onArm,
   children,
 }: {
@@ -115,6 +118,7 @@ function StepRow({
   isAlsoNext: boolean;
   isTaken: boolean;
   isArmed: boolean;
+  isRehearsal: boolean;
   onArm: () => void;
   children: React.ReactNode;
 }) {
@@ -157,7 +161,7 @@ function StepRow({
       <span className="absolute top-2.5 right-5 flex flex-col items-end gap-1">
         {mark === "air" && (
           <span className="rounded bg-air px-2 py-0.5 text-[14px] font-bold tracking-wide text-on-bright">
-            ON AIR
+            {isRehearsal ? "REHEARSED" : "ON AIR"}
           </span>
         )}
         {(mark === "next" || isAlsoNext) && (

@@ -6,6 +6,10 @@ import { commandSchema, type Refusal } from "./commands.ts";
 import type { LoggedEvent } from "./events.ts";
 import type { ShowState, Target } from "./state.ts";
 
+/** The air, or a rehearsal of it: same rules, own state, no outputs. */
+export const CHANNELS = ["air", "rehearsal"] as const;
+export type Channel = (typeof CHANNELS)[number];
+
 /** What windows say to the server over the WebSocket. */
 export const clientMessageSchema = z.discriminatedUnion("kind", [
   z.strictObject({
@@ -16,6 +20,8 @@ export const clientMessageSchema = z.discriminatedUnion("kind", [
   }),
   z.strictObject({ kind: z.literal("ping"), sentAtMs: z.number() }),
   z.strictObject({ kind: z.literal("command"), command: commandSchema }),
+  /** A desk goes over to the rehearsal, or back to the air. */
+  z.strictObject({ kind: z.literal("channel"), channel: z.enum(CHANNELS) }),
   z.strictObject({
     kind: z.literal("painted"),
     /** Last event in the picture. */
@@ -73,6 +79,7 @@ export type ServerMessage =
       readonly state: ShowState;
       readonly outputs: readonly Output[];
       readonly plans: readonly ScreenPlan[];
+      readonly channel: Channel;
       /** The output this window is; null for a desk. */
       readonly outputId: string | null;
     }

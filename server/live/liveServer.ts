@@ -6,6 +6,7 @@ import type { PinnedDocument } from "../../core/screens/dress.ts";
 import { REFUSAL_SENTENCES } from "../../core/show/commands.ts";
 import { contentsOf, type Target } from "../../core/show/state.ts";
 import {
+  type Channel,
   type ClientMessage,
   clientMessageSchema,
   LARGEST_CLIENT_MESSAGE,
@@ -31,6 +32,7 @@ const CLOCK_EVERY_MS = 20;
 interface Connection {
   readonly socket: WebSocket;
   link: Link | null;
+  channel: Channel;
   windowId: string;
   /** Documents this window has been sent. */
   readonly sent: Set<string>;
@@ -59,19 +61,14 @@ export class LiveServer {
   readonly #connections = new Set<Connection>();
   readonly #ticker: ReturnType<typeof setInterval>;
   readonly #clock: ReturnType<typeof setInterval>;
+  #rehearsal: ShowHost | undefined;
   #screensSaid = "";
   /** Output → when one of its windows was last heard. */
   readonly #lastHeard = new Map<string, number>();
 
   constructor(parts: LiveParts) {
     this.#parts = parts;
-    parts.host.onEvent((logged, state) => {
-      for (const connection of this.#joined()) {
-        this.#sendDocuments(connection, contentsOf(state));
-        send(connection, { kind: "event", logged });
-      }
-      this.#sendPrime();
-    });
+    this.#tell(parts.host, "air");
     parts.screens.onChange(() => {
       const { outputs, plans } = parts.screens;
       for (const connection of this.#joined()) send(connection, { kind: "setUp", outputs, plans });
@@ -82,8 +79,40 @@ export class LiveServer {
     parts.rundown.onChange((change) => this.#tellRundown(change));
     this.#ticker = setInterval(() => this.#tick(), SCREENS_EVERY_MS);
     this.#clock = setInterval(() => {
-      parts.host.tick().catch((error) => console.error(error));
+      for (const host of [parts.host, this.#rehearsal]) host?.tick().catch((error) => console.error(error));
     }, CLOCK_EVERY_MS);
+  }
+
+  /** Tells the windows of a channel what happens in it. */
+  #tell(host: ShowHost, channel: Channel): void {
+    host.onEvent((logged, state) => {
+      const heard = this.#joined().filter((connection) => connection.channel === channel);
+      for (const connection of heard) {
+        this.#sendDocuments(connection, contentsOf(state));
+        send(connection, { kind: "event", logged });
+      }
+      this.#sendPrime(heard);
+    });
+  }
+
+  #hostOf({ channel }: Connection): ShowHost {
+    return channel === "rehearsal" && this.#rehearsal ? this.#rehearsal : this.#parts.host;
+  }
+
+  /** A desk changes over. The rehearsal begins with the air as it is when the first desk comes, and ends with the last. */
+  #setChannel(connection: Connection, channel: Channel): void {
+    if (channel === "rehearsal" && !this.#rehearsal) {
+      this.#rehearsal = this.#parts.host.rehearse();
+      this.#tell(this.#rehearsal, "rehearsal");
+    }
+    connection.channel = channel;
+    this.#endRehearsal();
+    this.#welcome(connection);
+  }
+
+  #endRehearsal(): void {
+    if (![...this.#connections].some((connection) => connection.channel === "rehearsal"))
+      this.#rehearsal = undefined;
   }
 
   handleUpgrade(request: IncomingMessage, socket: Duplex, head: Buffer): void {
@@ -115,6 +144,7 @@ export class LiveServer {
     const connection: Connection = {
       socket,
       link: null,
+      channel: "air",
       windowId: "",
       sent: new Set(),
       heardAtMs: this.#parts.now(),
@@ -132,13 +162,16 @@ export class LiveServer {
         });
       });
     });
-    socket.on("close", () => this.#connections.delete(connection));
+    socket.on("close", () => {
+      this.#connections.delete(connection);
+      this.#endRehearsal();
+    });
     // A broken or too large message: the library says why to the other side and closes by itself.
     socket.on("error", () => {});
   }
 
   async #hear(connection: Connection, text: string | undefined): Promise<void> {
-    const { now, host, links } = this.#parts;
+    const { now, links } = this.#parts;
     connection.heardAtMs = now();
     const message = readMessage(text);
     if (!message) {
@@ -179,11 +212,15 @@ export class LiveServer {
       if (connection.link.kind === "output") this.#lastHeard.set(connection.link.outputId, now());
       return;
     }
-    const { command } = message;
     if (connection.link.kind !== "desk") {
       send(connection, { kind: "fault", sentence: "This window can only show. The air is as it was." });
       return;
     }
+    if (message.kind === "channel") {
+      this.#setChannel(connection, message.channel);
+      return;
+    }
+    const { command } = message;
     if (tooFast) {
       send(connection, {
         kind: "answer",
@@ -193,7 +230,7 @@ export class LiveServer {
       });
       return;
     }
-    const answer = await host.submit(command, { kind: "desk", id: connection.windowId });
+    const answer = await this.#hostOf(connection).submit(command, { kind: "desk", id: connection.windowId });
     send(connection, { kind: "answer", id: command.id, ...answer });
   }
 
@@ -208,14 +245,16 @@ export class LiveServer {
   }
 
   #welcome(connection: Connection): void {
-    const { host, screens, buildId, now, rundown } = this.#parts;
+    const { screens, buildId, now, rundown } = this.#parts;
+    const { state } = this.#hostOf(connection);
     connection.sent.clear();
-    this.#sendDocuments(connection, contentsOf(host.state));
+    this.#sendDocuments(connection, contentsOf(state));
     send(connection, {
       kind: "welcome",
       serverAtMs: now(),
       buildId,
-      state: host.state,
+      state,
+      channel: connection.channel,
       outputs: screens.outputs,
       plans: screens.plans,
       outputId: connection.link?.kind === "output" ? connection.link.outputId : null,
@@ -243,10 +282,15 @@ export class LiveServer {
   /** What the take key would bring, and the step after it, for painting ahead. */
   #sendPrime(to = this.#joined()): void {
     const cues = this.#parts.rundown.ready();
-    const next = findNext(this.#parts.host.state, cues);
-    const after = next && findNeighbour(next, 1, cues);
-    const targets = [next, after].filter((target): target is Target => target !== undefined);
+    const soon = (host: ShowHost): Target[] => {
+      const next = findNext(host.state, cues);
+      const after = next && findNeighbour(next, 1, cues);
+      return [next, after].filter((target): target is Target => target !== undefined);
+    };
+    const onAir = soon(this.#parts.host);
+    const rehearsed = this.#rehearsal && soon(this.#rehearsal);
     for (const connection of to) {
+      const targets = connection.channel === "rehearsal" && rehearsed ? rehearsed : onAir;
       this.#sendDocuments(
         connection,
         targets.map(({ content }) => content),

@@ -20,9 +20,12 @@ export interface Answer {
 /** How far ahead motions begin, so that the news reaches every output before its first frame. */
 const LEAD_MS = 20;
 
+/** Where events are written down before they are told. */
+export type Journal = Pick<AirLog, "append">;
+
 /** The only place where the air is decided: decide, write down, then tell. One command at a time. */
 export class ShowHost {
-  readonly #log: AirLog;
+  readonly #log: Journal;
   readonly #contents: ContentStore;
   readonly #rundown: Rundown;
   readonly #screens: ScreenStore;
@@ -36,7 +39,7 @@ export class ShowHost {
 
   private constructor(
     state: ShowState,
-    log: AirLog,
+    log: Journal,
     contents: ContentStore,
     rundown: Rundown,
     screens: ScreenStore,
@@ -70,6 +73,12 @@ export class ShowHost {
     await contents.load(hashes);
     for (const hash of hashes) await contents.load(wornBy(contents, hash));
     return new ShowHost(state, log, contents, rundown, screens, now);
+  }
+
+  /** A rehearsal that begins with what is on air now. It is written nowhere, and no output hears of it. */
+  rehearse(): ShowHost {
+    const journal: Journal = { append: async () => undefined };
+    return new ShowHost(this.#state, journal, this.#contents, this.#rundown, this.#screens, this.#now);
   }
 
   get state(): ShowState {

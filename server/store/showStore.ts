@@ -35,6 +35,7 @@ export async function createShow(db: Db, contents: ContentStore, show: NewShow, 
       style_hash: styleHash,
       time_zone: show.timeZone,
       licence: show.licence,
+      starts_at: show.startsAt,
       created_at_ms: atMs,
     })
     .execute();
