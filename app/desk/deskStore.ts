@@ -99,8 +99,17 @@ export class DeskStore {
     this.#token = start.deskToken;
     this.#copy.hear({ kind: "documents", documents: start.documents });
     const { buildId, state, outputs, plans } = start;
-    this.#copy.hear({ kind: "welcome", serverAtMs: 0, buildId, state, outputs, plans, outputId: null });
-      channel: "air",
+    const channel = "air" as const;
+    this.#copy.hear({
+      kind: "welcome",
+      serverAtMs: 0,
+      buildId,
+      state,
+      outputs,
+      plans,
+      channel,
+      outputId: null,
+    });
     for (const view of start.cues) this.#views.set(view.cueId, view);
     this.#order = start.cues.map(({ cueId }) => cueId);
     this.#snapshot = {

@@ -140,7 +140,13 @@ export async function openDesk(
   await expect(page.getByText("connected", { exact: true })).toBeVisible();
 }
 
-const MAIN = { Run: "Script", Screens: "Screens", Prepare: "Rundown" } as const;
+const MAIN = {
+  Run: "Script",
+  Screens: "Screens",
+  Prepare: "Rundown",
+  Keys: "Keys",
+  Timing: "Timing",
+} as const;
 
 /** Goes to another view of the desk, and waits until it is there: keys pressed before are the old view's. */
 export async function goTo(page: Page, view: keyof typeof MAIN): Promise<void> {
