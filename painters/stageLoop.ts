@@ -1,4 +1,4 @@
-import type { Timeline } from "../core/screens/compose.ts";
+import type { Timeline } from "../core/screens/piece.ts";
 import { placementsAt, stillUntil } from "../core/screens/placements.ts";
 import type { Stage } from "./stage.ts";
 

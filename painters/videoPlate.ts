@@ -1,5 +1,5 @@
 import type { ChromaKey } from "../core/picture/chromaKey.ts";
-import type { PieceContent } from "../core/screens/compose.ts";
+import type { PieceContent } from "../core/screens/piece.ts";
 import type { Placement } from "../core/screens/placements.ts";
 import { ChromaKeyer } from "./chromaKeyer.ts";
 

@@ -1,5 +1,6 @@
 import { wornIn } from "../../core/rundown/content.ts";
-import { composeTimeline, type Timeline } from "../../core/screens/compose.ts";
+import { composeTimeline } from "../../core/screens/compose.ts";
+import type { Timeline } from "../../core/screens/piece.ts";
 import { settledUntil } from "../../core/screens/placements.ts";
 import { canvasOf, type Output } from "../../core/screens/plan.ts";
 import { contentsOf } from "../../core/show/state.ts";

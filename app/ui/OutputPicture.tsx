@@ -1,5 +1,6 @@
 import { useEffect, useRef, useState } from "react";
-import { composeTimeline, type Timeline } from "../../core/screens/compose.ts";
+import { composeTimeline } from "../../core/screens/compose.ts";
+import type { Timeline } from "../../core/screens/piece.ts";
 import { placementsAt } from "../../core/screens/placements.ts";
 import { canvasOf, type Output } from "../../core/screens/plan.ts";
 import type { ShowState } from "../../core/show/state.ts";

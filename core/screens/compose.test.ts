@@ -17,8 +17,9 @@ import {
 } from "../test-support/contents.ts";
 import { flat } from "../test-support/pages.ts";
 import { FALLBACK_FONTS } from "../text/fontList.ts";
-import { composeTimeline, type Timeline } from "./compose.ts";
+import { composeTimeline } from "./compose.ts";
 import { createDresser } from "./dress.ts";
+import type { Timeline } from "./piece.ts";
 import { placementsAt as placedOn, stillUntil } from "./placements.ts";
 import type { Output } from "./plan.ts";
 import { stateAfterTake } from "./preview.ts";

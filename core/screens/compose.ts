@@ -2,53 +2,14 @@ import { endsAtMs, joinBehind, type StripRun } from "../crawl/strip.ts";
 import type { FiguresValue } from "../figures/figures.ts";
 import type { Leaving, Life, StayLoop } from "../motion/pose.ts";
 import { delayTracks, durationOf, type Track } from "../motion/track.ts";
-import type { Point } from "../picture/picture.ts";
 import type { LaidOutPage, Part, PartContent } from "../scene/part.ts";
-import type { Blend } from "../scene/template.ts";
 import { slotOn } from "../show/layers.ts";
 import { expandStays, type Moment, type Slot } from "../show/slot.ts";
 import type { ShowState } from "../show/state.ts";
 import { GLIDE_MS, type Place } from "./glide.ts";
+import type { ContentOf, Piece, PieceContent, Timeline } from "./piece.ts";
 import { canvasOf, type Output } from "./plan.ts";
 import { withShutter } from "./shutterPieces.ts";
-
-type Content<Kind extends PartContent["kind"]> = Extract<PartContent, { kind: Kind }>;
-
-/** A part's content with the times that are known once it is on air. */
-export type PieceContent =
-  | Content<"plate">
-  | Content<"program">
-  | (Content<"video"> & { readonly sinceMs: number })
-  | (Content<"figures"> & { readonly value: FiguresValue; readonly sinceMs: number })
-  | (Content<"strip"> & { readonly run: StripRun })
-  | {
-      readonly kind: "cells";
-      readonly cells: readonly (Content<"cells">["cells"][number] & { readonly life: Life })[];
-    }
-  | {
-      readonly kind: "group";
-      readonly pieces: readonly Piece[];
-      readonly blend: Blend;
-      readonly clip: Content<"group">["clip"];
-      readonly center: Point;
-    };
-
-/** One part with one content, from its coming to its going. */
-export interface Piece {
-  /** Stable for the same part in the same stay on screen. */
-  readonly id: string;
-  readonly key: string;
-  readonly opacity: number;
-  readonly rotationDeg: number;
-  readonly life: Life;
-  readonly places: readonly Place[];
-  readonly content: PieceContent;
-}
-
-/** All pieces of one output from the back to the front, for all time as far as it is decided. */
-export interface Timeline {
-  readonly pieces: readonly Piece[];
-}
 
 /** A page dressed for an output: which template it wears tells whether a take is a change or a replacement. */
 export interface DressedPage {
@@ -284,7 +245,7 @@ function openPart(part: Part, moment: Moment, isFirst: boolean, before: OpenPart
 
 /** A strip that takes the place of another joins behind what can be seen of it. */
 function startRun(
-  content: Content<"strip">,
+  content: ContentOf<"strip">,
   moment: Moment,
   startMs: number,
   before: StripRun | null,
@@ -432,7 +393,7 @@ function stayOf({ motion }: Part, from: Moment): StayLoop | null {
 }
 
 /** The whole of a text whose pieces move for themselves: on screen from the first to the last of them. */
-function frameOf(life: Life, content: Content<"cells">): Life {
+function frameOf(life: Life, content: ContentOf<"cells">): Life {
   const longest = content.cells.reduce((most, { delayMs }) => Math.max(most, delayMs), 0);
   const until = life.until && {
     atMs: life.until.atMs,

@@ -30,8 +30,9 @@ import type { SceneObject } from "../scene/template.ts";
 import type { Moment } from "../show/slot.ts";
 import { prepareBench } from "../test-support/contents.ts";
 import { flat, HD, lay, templateOf } from "../test-support/pages.ts";
-import { composeSlot, DISSOLVE_MS, type Piece, type Timeline } from "./compose.ts";
+import { composeSlot, DISSOLVE_MS } from "./compose.ts";
 import { GLIDE_MS, placeAt } from "./glide.ts";
+import type { Piece, Timeline } from "./piece.ts";
 import { type Placement, placementsAt, settledUntil, stillUntil } from "./placements.ts";
 
 const bench = prepareBench();

@@ -5,8 +5,8 @@ import type { CornerRadii, Point, Rect } from "../picture/picture.ts";
 import { growToPixels } from "../picture/picture.ts";
 import type { ClipShape, Plate } from "../scene/part.ts";
 import type { Blend } from "../scene/template.ts";
-import type { Piece, PieceContent, Timeline } from "./compose.ts";
 import { placeAt } from "./glide.ts";
+import type { Piece, PieceContent, Timeline } from "./piece.ts";
 
 /** What is on screen at one instant, from the back to the front: plates, and what only a window can show. */
 export type Placement =

@@ -2,7 +2,7 @@ import type { Track } from "../motion/track.ts";
 import type { Picture, PictureItem } from "../picture/picture.ts";
 import { plateOf } from "../scene/objectContext.ts";
 import type { Shutter } from "../show/shutter.ts";
-import type { Piece } from "./compose.ts";
+import type { Piece } from "./piece.ts";
 import type { Output } from "./plan.ts";
 
 /** How long black or the stand-by takes to come and to go. */

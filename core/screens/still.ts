@@ -1,6 +1,7 @@
 import { LONGEST_MOTION_MS } from "../motion/track.ts";
 import type { SlotPage } from "../show/slot.ts";
-import { composeSlot, type Dress, type Timeline } from "./compose.ts";
+import { composeSlot, type Dress } from "./compose.ts";
+import type { Timeline } from "./piece.ts";
 import type { Output } from "./plan.ts";
 
 /** Long after any motion: the picture of a page that has arrived. */

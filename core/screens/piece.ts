@@ -1,0 +1,45 @@
+import type { StripRun } from "../crawl/strip.ts";
+import type { FiguresValue } from "../figures/figures.ts";
+import type { Life } from "../motion/pose.ts";
+import type { Point } from "../picture/picture.ts";
+import type { PartContent } from "../scene/part.ts";
+import type { Blend } from "../scene/template.ts";
+import type { Place } from "./glide.ts";
+
+export type ContentOf<Kind extends PartContent["kind"]> = Extract<PartContent, { kind: Kind }>;
+
+/** A part's content with the times that are known once it is on air. */
+export type PieceContent =
+  | ContentOf<"plate">
+  | ContentOf<"program">
+  | (ContentOf<"video"> & { readonly sinceMs: number })
+  | (ContentOf<"figures"> & { readonly value: FiguresValue; readonly sinceMs: number })
+  | (ContentOf<"strip"> & { readonly run: StripRun })
+  | {
+      readonly kind: "cells";
+      readonly cells: readonly (ContentOf<"cells">["cells"][number] & { readonly life: Life })[];
+    }
+  | {
+      readonly kind: "group";
+      readonly pieces: readonly Piece[];
+      readonly blend: Blend;
+      readonly clip: ContentOf<"group">["clip"];
+      readonly center: Point;
+    };
+
+/** One part with one content, from its coming to its going. */
+export interface Piece {
+  /** Stable for the same part in the same stay on screen. */
+  readonly id: string;
+  readonly key: string;
+  readonly opacity: number;
+  readonly rotationDeg: number;
+  readonly life: Life;
+  readonly places: readonly Place[];
+  readonly content: PieceContent;
+}
+
+/** All pieces of one output from the back to the front, for all time as far as it is decided. */
+export interface Timeline {
+  readonly pieces: readonly Piece[];
+}
