@@ -99,6 +99,20 @@ test("a name on air is mended from the run view in a few keys: held until it is 
   expect(largestDifference(await shoot(wall), before)).toBeGreaterThan(50);
   await expect(page.getByText("as it stands here")).toBeVisible();
 
+  // Nudged by keys in the field, for this page alone; and put back.
+  const plain = await shoot(wall);
+  await page.keyboard.press("Alt+Shift+ArrowRight");
+  await page.keyboard.press("Alt+ArrowDown");
+  await expect(page.getByText("10 px right, 1 px down")).toBeVisible();
+  await page.keyboard.press("Control+Enter");
+  await settled(wall, seq + 2);
+  expect(largestDifference(await shoot(wall), plain)).toBeGreaterThan(50);
+  await page.keyboard.press("Alt+Digit0");
+  await saved(page);
+  await page.keyboard.press("Control+Enter");
+  await settled(wall, seq + 3);
+  expect(largestDifference(await shoot(wall), plain)).toBeLessThanOrEqual(LAYER_ROUNDING);
+
   // By choice every save goes on air by itself.
   await page.getByText("By itself, timing and notes").click();
   await page.getByRole("checkbox", { name: "Edits go on air as they are saved" }).check();

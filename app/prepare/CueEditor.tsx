@@ -7,9 +7,11 @@ import type { DeskOutfit } from "../desk/outfit.ts";
 import { SaveLine } from "../ui/SaveLine.tsx";
 import { useDraftSaver } from "../ui/useDraftSaver.ts";
 import { ActionForm } from "./ActionForm.tsx";
+import { AdjustLine } from "./AdjustLine.tsx";
 import { CueDetails } from "./CueDetails.tsx";
 import { HeldLine, onAirOf } from "./HeldLine.tsx";
 import { LibraryLine } from "./LibraryLine.tsx";
+import { nudge } from "./nudges.ts";
 import { PageForm } from "./PageForm.tsx";
 import { ReadingForm } from "./ReadingForm.tsx";
 import { RemarkForm } from "./RemarkForm.tsx";
@@ -46,6 +48,13 @@ export function CueEditor({
     <div
       className="flex flex-col gap-3"
       onKeyDown={(event) => {
+        const field = event.target instanceof HTMLElement ? event.target.dataset.field : undefined;
+        const adjust = field === undefined ? undefined : nudge(draft.adjust, field, event);
+        if (adjust) {
+          event.preventDefault();
+          saver.type({ ...draft, adjust });
+          return;
+        }
         if (event.key !== "Enter" || !event.ctrlKey || onAir.length === 0) return;
         event.preventDefault();
         send();
@@ -76,6 +85,9 @@ export function CueEditor({
       )}
       {draft.kind === "action" && <ActionForm cueId={cueId} doc={draft} onType={(doc) => saver.type(doc)} />}
       {draft.kind === "remark" && <RemarkForm cueId={cueId} doc={draft} onType={(doc) => saver.type(doc)} />}
+      {(draft.kind === "page" || Object.keys(draft.adjust).length > 0) && (
+        <AdjustLine adjust={draft.adjust} onChange={(adjust) => saver.type({ ...draft, adjust })} />
+      )}
       {draft.kind !== "remark" && (
         <ScreensOfCue cue={cue} doc={draft} onChange={(change) => saver.type({ ...draft, ...change })} />
       )}

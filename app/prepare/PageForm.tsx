@@ -126,6 +126,7 @@ function WordsField({ id, field, isFirst, value, onChange }: Parameters<typeof F
   const paste = useCleanPaste(value, onChange, () => (field.name === "rows" ? KEPT_IN_ROWS : KEPT));
   const box = {
     id,
+    "data-field": field.name,
     dir: "auto",
     value,
     placeholder: field.hint,

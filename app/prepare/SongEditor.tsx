@@ -171,6 +171,7 @@ export function SongEditor({
             <textarea
               id={id}
               aria-label="Words"
+              data-field="words"
               dir="auto"
               lang={doc.language || undefined}
               value={doc.text}

@@ -4,6 +4,7 @@ import { pageAt } from "../../core/show/slot.ts";
 import { useDeskStore } from "../desk/deskContext.ts";
 import type { DeskSnapshot } from "../desk/deskStore.ts";
 import { formatLength } from "../ui/format.ts";
+import { LayerSettings } from "./LayerSettings.tsx";
 
 /** One strip for each layer: what is on it, for how long, what is left, its own out. */
 export function Layers({ desk, nowMs }: { desk: DeskSnapshot; nowMs: number | null }) {
@@ -33,12 +34,15 @@ export function Layers({ desk, nowMs }: { desk: DeskSnapshot; nowMs: number | nu
             key={layer.id}
             className={`flex min-w-0 flex-col border-r border-edge px-2.5 pb-2 ${isOn ? "border-t-4 border-t-air bg-raised pt-1" : "pt-2"}`}
           >
-            <p className="flex items-center gap-1.5 truncate text-[14px] text-second">
+            <div className="flex items-center gap-1.5 truncate text-[14px] text-second">
               {layer.name}
               {layer.persistent && (
                 <Pin aria-label="stays when others are cleared" className="size-3.5 shrink-0" />
               )}
-            </p>
+              <span className="ml-auto">
+                <LayerSettings layer={layer} />
+              </span>
+            </div>
             <p className={`truncate text-[15px] ${isOn ? "font-semibold" : "text-quiet"}`} title={title}>
               {title ?? "empty"}
             </p>

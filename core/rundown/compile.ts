@@ -14,13 +14,14 @@ export function compileCue(doc: CueDoc, context: CompileContext): Compiled {
   if (doc.isOff) return { silent: true };
   const compiled = compileKind(doc, context);
   if (!("content" in compiled)) return compiled;
-  const { plan, stepPlans, only } = doc;
+  const { plan, stepPlans, only, adjust } = doc;
   return {
     content: {
       ...compiled.content,
       plan,
       stepPlans,
       only,
+      adjust,
       stepsBy: outfitsSeen(doc, compiled.content, context),
     },
   };
@@ -83,6 +84,7 @@ function compileAction({ title, clear, shutter }: ActionDoc): Compiled {
       points: null,
       wardrobe: {},
       endPage: null,
+      adjust: {},
       action: { clear, shutter },
       stayMs: null,
       plan: null,

@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { adjustmentsSchema } from "../scene/adjust.ts";
 import { CREDIT_PLACES } from "../words/credits.ts";
 import { flowUnitSchema } from "../words/flow.ts";
 import { planNeedSchema, REFERENCE_PLACES, stepPlanSchema } from "./cueDoc.ts";
@@ -57,6 +58,7 @@ export const pageContentSchema = z.strictObject({
     .strictObject({ values: z.record(z.string(), z.string()), wardrobe: wardrobeSchema })
     .nullable()
     .default(null),
+  adjust: adjustmentsSchema.default({}),
   /** What an action does in place of bringing a page. */
   action: z
     .strictObject({

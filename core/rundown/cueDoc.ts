@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { adjustmentsSchema } from "../scene/adjust.ts";
 import { CREDIT_PLACES } from "../words/credits.ts";
 import { cutSchema, MOST_CUTS } from "../words/cuts.ts";
 import { songFields } from "../words/songFields.ts";
@@ -41,6 +42,8 @@ const onAnyCue = {
   tag: z.enum(CUE_TAGS).nullable().default(null),
   /** For the operator, in the margin of the script. */
   note: z.string().max(2_000).default(""),
+  /** Texts moved, sized or left out, here alone. */
+  adjust: adjustmentsSchema.default({}),
   /** Every change that is saved goes on air at once if the cue is there; otherwise it is held until sent. */
   isLive: z.boolean().default(false),
   /** What any cue says about the screens. */

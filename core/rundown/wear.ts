@@ -68,6 +68,7 @@ export function emptyContent(
         variants.length > 0 && worn.has(outfitId) ? [[outfitId, variants.filter((id) => worn.has(id))]] : [],
       ),
     ),
+    adjust: {},
     action: null,
     stayMs: null,
     lastsMs: crawls ? CRAWL_LASTS_MS : LONGEST_MOTION_MS,

@@ -1,6 +1,7 @@
 import type { Point, Rect } from "../picture/picture.ts";
 import type { Shaper } from "../text/shaper.ts";
 import { FRAME_RATES, type FrameRate } from "../time/timecode.ts";
+import { type Adjustments, adjusted } from "./adjust.ts";
 import type { HouseStyle } from "./houseStyle.ts";
 import { layOutFigures } from "./layOutFigures.ts";
 import { layOutProgram, layOutVideo } from "./layOutLive.ts";
@@ -25,6 +26,8 @@ export interface Resources {
   readonly media?: MediaCatalog;
   /** IANA zone of the show, for clocks. */
   readonly timeZone?: string;
+  /** Texts that this page moves, sizes or leaves out. */
+  readonly adjust?: Adjustments;
   /** Keeps laid-out objects from page to page; see LayOutMemory. */
   readonly memory?: LayOutMemory;
 }
@@ -125,7 +128,9 @@ export function layOut(
         continue;
       }
       if (!drawn.has(object.id)) continue;
-      const laidOut = remember(object);
+      const wanted = adjusted(object, resources.adjust);
+      if (!wanted) continue;
+      const laidOut = remember(wanted);
       texts.push(...laidOut.texts);
       findings.push(...laidOut.findings);
       for (const part of laidOut.parts) {

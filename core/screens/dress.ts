@@ -54,7 +54,14 @@ export function createDresser(
       if (content.media.some((hash) => !documents.has(hash))) return undefined;
       const { widthPx, heightPx, frameRate } = output;
       const size = { widthPx, heightPx, frameRate: FRAME_RATES[frameRate] };
-      laidOut = layOut(template, values, style, size, { shaper, fallbackFonts, media, timeZone, memory });
+      laidOut = layOut(template, values, style, size, {
+        shaper,
+        fallbackFonts,
+        media,
+        timeZone,
+        memory,
+        adjust: content.adjust,
+      });
     }
     known.set(key, laidOut);
     if (known.size > KEPT_PAGES) known.delete(known.keys().next().value as string);

@@ -1,0 +1,72 @@
+import { SlidersHorizontal } from "lucide-react";
+import { Popover } from "radix-ui";
+import type { Layer } from "../../core/screens/plan.ts";
+import { useDeskStore } from "../desk/deskContext.ts";
+
+/** How pages come onto a layer, how dense they are, and whether they stay when others are cleared. */
+export function LayerSettings({ layer }: { layer: Layer }) {
+  const store = useDeskStore();
+  const change = (part: Partial<Pick<Layer, "how" | "opacity" | "persistent">>) => {
+    const { id, how, opacity, persistent } = { ...layer, ...part };
+    store.press({ kind: "setLayer", layerId: id, how, opacity, persistent });
+  };
+  return (
+    <Popover.Root>
+      <Popover.Trigger
+        aria-label={`Settings of ${layer.name}`}
+        className="grid size-6 shrink-0 place-content-center rounded text-second hover:bg-lifted hover:text-paper"
+      >
+        <SlidersHorizontal aria-hidden="true" className="size-3.5" />
+      </Popover.Trigger>
+      <Popover.Portal>
+        <Popover.Content
+          side="top"
+          align="start"
+          sideOffset={6}
+          className="z-30 flex w-72 flex-col gap-3 rounded-lg border border-edge-strong bg-raised p-4 text-[15px] shadow-xl"
+        >
+          <h3 className="font-semibold">{layer.name}</h3>
+          <label className="flex items-center justify-between gap-3">
+            Pages come
+            <select
+              value={layer.how}
+              onChange={({ target }) => change({ how: target.value as Layer["how"] })}
+              className="min-h-9 rounded-md border border-edge-strong bg-ground px-2"
+            >
+              <option value="animated">by their own motion</option>
+              <option value="dissolve">by a dissolve</option>
+              <option value="cut">at once</option>
+            </select>
+          </label>
+          <label className="flex items-center justify-between gap-3">
+            Opacity, %
+            <input
+              key={layer.opacity}
+              type="number"
+              min={0}
+              max={100}
+              step={5}
+              defaultValue={Math.round(layer.opacity * 100)}
+              onBlur={({ target }) => {
+                const percent = target.valueAsNumber;
+                if (percent >= 0 && percent <= 100 && percent !== Math.round(layer.opacity * 100))
+                  change({ opacity: percent / 100 });
+              }}
+              onKeyDown={(event) => event.key === "Enter" && event.currentTarget.blur()}
+              className="min-h-9 w-20 rounded-md border border-edge-strong bg-ground px-2"
+            />
+          </label>
+          <label className="flex items-center gap-2.5">
+            <input
+              type="checkbox"
+              checked={layer.persistent}
+              onChange={({ target }) => change({ persistent: target.checked })}
+              className="size-5 accent-act"
+            />
+            Stays when others are cleared
+          </label>
+        </Popover.Content>
+      </Popover.Portal>
+    </Popover.Root>
+  );
+}
