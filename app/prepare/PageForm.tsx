@@ -2,6 +2,7 @@ import type { PageDoc } from "../../core/rundown/cueDoc.ts";
 import type { FieldDef } from "../../core/scene/fieldSet.ts";
 import type { Cleaning } from "../../core/words/hygiene.ts";
 import { FIELD_SETS } from "../../designs/fieldSets.ts";
+import { useDesk } from "../desk/deskContext.ts";
 import type { DeskOutfit } from "../desk/outfit.ts";
 import { CleanedLine } from "../ui/CleanedLine.tsx";
 import { useCleanPaste } from "../ui/useCleanPaste.ts";
@@ -22,6 +23,7 @@ export function PageForm({
   onType: (doc: PageDoc) => void;
 }) {
   const fields = FIELD_SETS.find(({ id }) => id === doc.fieldSet)?.fields ?? [];
+  const { state } = useDesk();
   const stayId = `${editorId(cueId)}-stay`;
   const looks = outfits.flatMap(({ name, looks: byFieldSet }) => {
     const offered = byFieldSet[doc.fieldSet] ?? [];
@@ -62,7 +64,23 @@ export function PageForm({
           </select>
         </Labelled>
       )}
-      <div className="flex items-center gap-2.5 text-[15px]">
+      <div className="flex flex-wrap items-center gap-2.5 text-[15px]">
+        <label htmlFor={`${stayId}-layer`} className="text-second">
+          On the layer
+        </label>
+        <select
+          id={`${stayId}-layer`}
+          value={doc.layerId ?? ""}
+          onChange={({ target }) => onType({ ...doc, layerId: target.value === "" ? null : target.value })}
+          className="mr-4 min-h-10 rounded-md border border-edge-strong bg-ground px-2"
+        >
+          <option value="">its usual one</option>
+          {state.layers.map(({ id, name }) => (
+            <option key={id} value={id}>
+              {name}
+            </option>
+          ))}
+        </select>
         <label htmlFor={stayId} className="text-second">
           Leaves by itself after
         </label>

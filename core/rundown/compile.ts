@@ -125,6 +125,7 @@ function compilePage(doc: PageDoc, context: CompileContext): Compiled {
     content: {
       ...emptyContent(context, fieldSet, wornBy(context, fieldSet.id, { look: doc.look })),
       cueKind: "page",
+      layerId: doc.layerId ?? fieldSet.layerId,
       title: pageTitle(fieldSet, doc),
       values,
       media,

@@ -60,6 +60,8 @@ export const pageDocSchema = z.strictObject({
   values: z.record(z.string().max(40), z.string().max(2_000)),
   /** Name of the template it wears where an outfit offers several; null: the outfit's own. */
   look: z.string().max(80).nullable(),
+  /** The layer it goes to; null: the usual one of its kind. */
+  layerId: z.string().max(40).nullable().default(null),
   /** Leaves by itself after this long; null stays until taken out. */
   stayMs: z.number().int().min(500).max(3_600_000).nullable(),
   ...onAnyCue,
