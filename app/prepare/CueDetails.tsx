@@ -3,7 +3,7 @@ import { TAG_ICONS } from "../ui/CueTagMark.tsx";
 
 type Details = Pick<
   CueDoc,
-  "start" | "delayMs" | "repeatMs" | "plannedMs" | "isOff" | "tag" | "note" | "isLive"
+  "start" | "delayMs" | "repeatMs" | "plannedMs" | "isOff" | "tag" | "note" | "isLive" | "opacity"
 >;
 
 const boxClass =
@@ -19,9 +19,9 @@ export function CueDetails({
   doc: CueDoc;
   onChange: (change: Details) => void;
 }) {
-  const { start, delayMs, repeatMs, plannedMs, isOff, tag, note, isLive } = doc;
+  const { start, delayMs, repeatMs, plannedMs, isOff, tag, note, isLive, opacity } = doc;
   const change = (part: Partial<Details>) =>
-    onChange({ start, delayMs, repeatMs, plannedMs, isOff, tag, note, isLive, ...part });
+    onChange({ start, delayMs, repeatMs, plannedMs, isOff, tag, note, isLive, opacity, ...part });
   const isQuiet =
     start.kind === "hand" &&
     delayMs === 0 &&
@@ -93,6 +93,29 @@ export function CueDetails({
             Planned
             <Seconds label="Planned length" ms={plannedMs} onSave={(ms) => change({ plannedMs: ms })} />
           </span>
+          {takes && doc.kind !== "action" && (
+            <span className="flex items-center gap-2">
+              Opacity
+              <input
+                key={opacity}
+                aria-label="Opacity, %"
+                type="number"
+                min={5}
+                max={100}
+                step={5}
+                defaultValue={Math.round(opacity * 100)}
+                onBlur={({ target }) => {
+                  const percent = target.valueAsNumber;
+                  if (percent >= 5 && percent <= 100) {
+                    if (percent !== Math.round(opacity * 100)) change({ opacity: percent / 100 });
+                  } else target.value = String(Math.round(opacity * 100));
+                }}
+                onKeyDown={(event) => event.key === "Enter" && event.currentTarget.blur()}
+                className={`${boxClass} w-20`}
+              />
+              %
+            </span>
+          )}
           <fieldset aria-label="Mark" className="flex items-center gap-1">
             {CUE_TAGS.map((name) => {
               const Icon = TAG_ICONS[name];

@@ -22,6 +22,7 @@ export function ScreenCard({
   onChoose,
   onPlan,
   onTest,
+  onShut,
 }: {
   number: number;
   output: Output;
@@ -37,7 +38,11 @@ export function ScreenCard({
   onChoose: () => void;
   onPlan: (plan: ScreenPlan) => Promise<boolean>;
   onTest: (picture: TestPictureName | null) => void;
+  /** Shuts it, or opens it again. */
+  onShut: () => void;
 }) {
+  const shutter = state.shutters[output.id];
+  const isShut = shutter !== undefined && shutter.untilMs === null;
   const planned = plan?.outputs[output.id];
   const change = (entry: ScreenPlan["outputs"][string]) =>
     plan && void onPlan({ ...plan, outputs: { ...plan.outputs, [output.id]: entry } });
@@ -128,6 +133,15 @@ export function ScreenCard({
                 </button>
               );
             })}
+          <button
+            type="button"
+            aria-pressed={isShut}
+            title={isShut ? "Shows its picture again" : "Fades this screen to black"}
+            onClick={onShut}
+            className="min-h-8 rounded px-2 text-act hover:underline aria-pressed:bg-attention aria-pressed:text-on-bright"
+          >
+            {isShut ? "Picture again" : "Black"}
+          </button>
           {state.tests[output.id] ? (
             <button
               type="button"

@@ -149,6 +149,13 @@ export function ScreensView({ venue, pictures }: { venue: Venue; pictures: reado
                   onChoose={() => setChosenId(output.id)}
                   onPlan={savePlan}
                   onTest={(picture) => test(picture, [output.id])}
+                  onShut={() =>
+                    store.press({
+                      kind: "shut",
+                      outputIds: [output.id],
+                      picture: state.shutters[output.id]?.untilMs === null ? null : "black",
+                    })
+                  }
                 />
               ))}
               <button

@@ -14,13 +14,14 @@ export function compileCue(doc: CueDoc, context: CompileContext): Compiled {
   if (doc.isOff) return { silent: true };
   const compiled = compileKind(doc, context);
   if (!("content" in compiled)) return compiled;
-  const { plan, stepPlans, only, adjust } = doc;
+  const { plan, stepPlans, only, opacity, adjust } = doc;
   return {
     content: {
       ...compiled.content,
       plan,
       stepPlans,
       only,
+      opacity,
       adjust,
       stepsBy: outfitsSeen(doc, compiled.content, context),
     },
@@ -84,6 +85,7 @@ function compileAction({ title, clear, shutter }: ActionDoc): Compiled {
       points: null,
       wardrobe: {},
       endPage: null,
+      opacity: 1,
       adjust: {},
       action: { clear, shutter },
       stayMs: null,

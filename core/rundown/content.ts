@@ -58,6 +58,7 @@ export const pageContentSchema = z.strictObject({
     .strictObject({ values: z.record(z.string(), z.string()), wardrobe: wardrobeSchema })
     .nullable()
     .default(null),
+  opacity: z.number().min(0).max(1).default(1),
   adjust: adjustmentsSchema.default({}),
   /** What an action does in place of bringing a page. */
   action: z

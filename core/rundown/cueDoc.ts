@@ -42,6 +42,8 @@ const onAnyCue = {
   tag: z.enum(CUE_TAGS).nullable().default(null),
   /** For the operator, in the margin of the script. */
   note: z.string().max(2_000).default(""),
+  /** How dense all of it is. */
+  opacity: z.number().min(0.05).max(1).default(1),
   /** Texts moved, sized or left out, here alone. */
   adjust: adjustmentsSchema.default({}),
   /** Every change that is saved goes on air at once if the cue is there; otherwise it is held until sent. */

@@ -68,6 +68,7 @@ export function emptyContent(
         variants.length > 0 && worn.has(outfitId) ? [[outfitId, variants.filter((id) => worn.has(id))]] : [],
       ),
     ),
+    opacity: 1,
     adjust: {},
     action: null,
     stayMs: null,

@@ -54,7 +54,7 @@ export function createDresser(
       if (content.media.some((hash) => !documents.has(hash))) return undefined;
       const { widthPx, heightPx, frameRate } = output;
       const size = { widthPx, heightPx, frameRate: FRAME_RATES[frameRate] };
-      laidOut = layOut(template, values, style, size, {
+      const whole = layOut(template, values, style, size, {
         shaper,
         fallbackFonts,
         media,
@@ -62,12 +62,23 @@ export function createDresser(
         memory,
         adjust: content.adjust,
       });
+      laidOut = content.opacity === 1 ? whole : fainter(whole, content.opacity);
     }
     known.set(key, laidOut);
     if (known.size > KEPT_PAGES) known.delete(known.keys().next().value as string);
     return { templateHash: worn.template, laidOut };
   };
 }
+
+/** A page less dense; another density is another content of its parts. */
+const fainter = (page: LaidOutPage, opacity: number): LaidOutPage => ({
+  ...page,
+  parts: page.parts.map((part) => ({
+    ...part,
+    key: `${part.key} ${opacity}`,
+    opacity: part.opacity * opacity,
+  })),
+});
 
 function pageKey(hash: string, step: Anchor, outfitId: string, output: Output): string {
   return `${hash}/${step.occurrence}/${step.unit}/${outfitId}/${output.widthPx}x${output.heightPx}@${output.frameRate}`;
