@@ -15,6 +15,20 @@ self.addEventListener("fetch", (event) => {
   event.respondWith(askFirst(request, event));
 });
 
+// What a page had loaded before this worker was there.
+self.addEventListener("message", (event) => {
+  if (!Array.isArray(event.data?.keep)) return;
+  const ours = event.data.keep.filter((address) => {
+    const { origin, pathname } = new URL(address, self.location.origin);
+    return (
+      origin === self.location.origin && !pathname.startsWith("/still/") && !pathname.startsWith("/media/")
+    );
+  });
+  event.waitUntil(
+    caches.open(STORE).then((store) => Promise.allSettled(ours.map((address) => store.add(address)))),
+  );
+});
+
 async function askFirst(request, event) {
   const store = await caches.open(STORE);
   let answer;

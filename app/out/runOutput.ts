@@ -50,8 +50,9 @@ export function runOutput(
   let retry: ReturnType<typeof setTimeout> | undefined;
   let keeping: ReturnType<typeof setTimeout> | undefined;
   const tally = { firstFrameMs: 0, frames: 0, missed: 0, slowestMs: 0, paintedSeq: -1 };
-  const isGpu = hasGpu();
-  keepPage();
+  // Looking for one starts the browser's 3D machinery: only where the answer matters.
+  let isGpu: boolean | null = null;
+  const stopKeeping = keepPage();
 
   const connection = new Connection(
     token,
@@ -191,6 +192,7 @@ export function runOutput(
       (fitted?.caches ?? []).reduce((total, cache) => total + cache[of], 0);
     const sound = output.sound ? ticks.state : "off";
     root.dataset.sound = sound;
+    if (output.trim.brightness !== 1 || output.trim.gamma !== 1) isGpu ??= hasGpu();
     if (root.dataset.test) drawTest();
     connection.send({
       kind: "painted",
@@ -242,6 +244,7 @@ export function runOutput(
     stopped = true;
     clearTimeout(retry);
     clearTimeout(keeping);
+    stopKeeping();
     clearInterval(reporting);
     giveUpPriming();
     ticks.close();

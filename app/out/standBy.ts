@@ -13,15 +13,26 @@ export interface KeptShow {
 const STORE = "vesko-kept-show";
 const addressOf = (token: string) => `/kept/${token.slice(0, 12)}`;
 
+/** A window that has been up for this long is there to stay: then it is kept. */
+const KEEP_PAGE_AFTER_MS = 6_000;
+
 /**
- * Has the browser keep this page and what it loads (`public/keep.js`), so that it opens while the server is away.
+ * Has the browser keep this page and what it loaded (`public/keep.js`), so that it opens while the server is away.
  * Browsers allow that over TLS and on the server's own machine.
+ * @returns a function that gives it up
  */
-export function keepPage(): void {
-  if (!window.isSecureContext || !("serviceWorker" in navigator)) return;
-  navigator.serviceWorker.register("/keep.js", { scope: "/out/" }).catch((error) => {
-    console.warn("This window cannot start without the server:", error);
-  });
+export function keepPage(): () => void {
+  if (!window.isSecureContext || !("serviceWorker" in navigator)) return () => {};
+  const timer = setTimeout(() => {
+    const keep = async () => {
+      await navigator.serviceWorker.register("/keep.js", { scope: "/out/" });
+      const { active } = await navigator.serviceWorker.ready;
+      const loaded = performance.getEntriesByType("resource").map(({ name }) => name);
+      active?.postMessage({ keep: [location.href, ...new Set(loaded)] });
+    };
+    keep().catch((error) => console.warn("This window cannot start without the server:", error));
+  }, KEEP_PAGE_AFTER_MS);
+  return () => clearTimeout(timer);
 }
 
 /** Keeps the show as it is now, for the next start. */

@@ -13,6 +13,7 @@ export class Ticks {
   #context: AudioContext | undefined;
   #timer: ReturnType<typeof setInterval> | undefined;
   #scheduledTo = 0;
+  #isAllowed = false;
   readonly #madeAtMs = performance.now();
 
   /** @param nowMs server time */
@@ -22,8 +23,14 @@ export class Ticks {
 
   /** "refused": the browser waits for a click in this window. */
   get state(): "starting" | "on" | "refused" {
+    if (this.#isAllowed) return "on";
     this.#context ??= new AudioContext();
-    if (this.#context.state === "running") return "on";
+    if (this.#context.state === "running") {
+      this.#isAllowed = true;
+      // A context that runs costs processor time even in silence.
+      if (this.#timer === undefined) void this.#context.suspend();
+      return "on";
+    }
     void this.#context.resume().catch(() => undefined);
     return performance.now() - this.#madeAtMs < STARTS_WITHIN_MS ? "starting" : "refused";
   }
@@ -33,7 +40,10 @@ export class Ticks {
     if (isTicking === (this.#timer !== undefined)) return;
     clearInterval(this.#timer);
     this.#timer = isTicking ? setInterval(() => this.#schedule(), LOOK_MS) : undefined;
-    if (isTicking) this.#schedule();
+    if (isTicking) {
+      void this.#context?.resume().catch(() => undefined);
+      this.#schedule();
+    } else void this.#context?.suspend();
   }
 
   close(): void {
@@ -42,7 +52,7 @@ export class Ticks {
   }
 
   #schedule(): void {
-    if (this.state !== "on" || !this.#context) return;
+    if (this.state !== "on" || this.#context?.state !== "running") return;
     const nowMs = this.#nowMs();
     const { currentTime, destination } = this.#context;
     let atMs = Math.max(this.#scheduledTo + SECOND_MS, Math.ceil(nowMs / SECOND_MS) * SECOND_MS);

@@ -64,7 +64,7 @@ export function describeHealth(
       lines.push(`window ${painted.widthPx}×${painted.heightPx}, set ${glass.widthPx}×${glass.heightPx}`);
     }
     const isTrimmed = output.trim.brightness !== 1 || output.trim.gamma !== 1;
-    if (isTrimmed && !painted.hasGpu) lines.push("no graphics processor: its trim costs frames");
+    if (isTrimmed && painted.hasGpu === false) lines.push("no graphics processor: its trim costs frames");
     if (!painted.isSecure) lines.push("plain HTTP: it cannot start without the server");
     if (painted.frames > 0)
       lines.push(`${Math.round(painted.frames * 2)} frames a second, ${painted.missed} missed`);

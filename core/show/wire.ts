@@ -44,8 +44,8 @@ export const clientMessageSchema = z.discriminatedUnion("kind", [
     isHidden: z.boolean(),
     /** Whether the browser lets sound out: some wait for a click. */
     sound: z.enum(["off", "starting", "on", "refused"]),
-    /** Whether a graphics processor draws it. */
-    hasGpu: z.boolean(),
+    /** Whether a graphics processor draws it; null where nobody needs to know. */
+    hasGpu: z.boolean().nullable(),
     /** Loaded over TLS or on the server's own machine: only then can it start without the server. */
     isSecure: z.boolean(),
   }),
