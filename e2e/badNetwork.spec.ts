@@ -3,8 +3,10 @@ import { brightness, LAYER_ROUNDING, largestDifference, shoot } from "./support/
 import { expect, goTo, openDesk, output, seqOf, settled, takeSteps, test } from "./support/show.ts";
 
 const HOUR_MS = 3_600_000;
+/** Longer than the server waits for a silent window (10 s). Half a minute when asked: CUT_MS=30000. */
+const CUT_MS = Number(process.env.CUT_MS ?? 12_000);
 
-test("a network cut for half a minute in mid-motion: the picture moves on, the desk says so, and it comes back right", async ({
+test("a network cut for long in mid-motion: the picture moves on, the desk says so, and it comes back right", async ({
   page,
   show,
   openOutput,
@@ -37,7 +39,7 @@ test("a network cut for half a minute in mid-motion: the picture moves on, the d
   await goTo(page, "Run");
   await page.keyboard.press("Space");
   await expect(page.locator("[data-mark=air]", { hasText: "Ilse Tarrow" })).toBeVisible();
-  await expect.poll(() => Date.now() - cutAtMs, { timeout: 40_000 }).toBeGreaterThan(30_000);
+  await expect.poll(() => Date.now() - cutAtMs, { timeout: 40_000 }).toBeGreaterThan(CUT_MS);
   expect(await seqOf(far)).toBe(seq + 1);
   proxy.mend();
   await expect(output(far)).toHaveAttribute("data-connection", "open");

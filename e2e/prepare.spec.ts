@@ -61,7 +61,10 @@ test("cues are moved by keys and by dragging, duplicated and deleted, and every 
   await page.keyboard.press("Delete");
   await expect.poll(titles).toHaveLength(DEMO_CUES);
 
+  // The open cue is tall: another one is opened, so that both handles are in sight.
+  await page.locator("[data-cue=cue-0010] [aria-pressed]").first().click();
   const handle = page.getByRole("button", { name: "Move Night harbour" });
+  await handle.scrollIntoViewIfNeeded();
   const target = page.getByRole("button", { name: "Move Merrow Quay" });
   const from = await handle.boundingBox();
   const to = await target.boundingBox();
@@ -75,12 +78,12 @@ test("cues are moved by keys and by dragging, duplicated and deleted, and every 
     .poll(async () => (await titles()).slice(0, 3))
     .toEqual(["1 · Lantern Evening", "2 · Merrow Quay", "3 · Night harbour"]);
 
-  await page.locator("body").click({ position: { x: 900, y: 20 } });
+  await page.locator("body").click({ position: { x: 1000, y: 20 } });
   for (let i = 0; i < 4; i++) {
     await page.keyboard.press("Control+z");
     await expect(page.getByText(/^Undid/)).toBeVisible();
     await page.getByRole("button", { name: "Put this message away" }).click();
-    await page.locator("body").click({ position: { x: 900, y: 20 } });
+    await page.locator("body").click({ position: { x: 1000, y: 20 } });
   }
   await expect.poll(titles).toEqual(start);
 });

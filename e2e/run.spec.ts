@@ -12,6 +12,9 @@ import {
   test,
 } from "./support/show.ts";
 
+// Windows half as wide: they are compared with one another only, and cost a quarter.
+test.use({ outputWindow: { width: 960, height: 540 } });
+
 /** Holds a guarded key until what it does is seen. */
 async function hold(page: Page, key: string, isSeen: () => Promise<void>): Promise<void> {
   await page.keyboard.down(key);

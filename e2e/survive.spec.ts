@@ -14,6 +14,9 @@ import {
   test,
 } from "./support/show.ts";
 
+// Windows half as wide: they are compared with one another only, and cost a quarter.
+test.use({ outputWindow: { width: 960, height: 540 } });
+
 test("the server is killed in mid-show: outputs stay, and it comes back to the same air with nothing lost", async ({
   page,
   show,

@@ -178,7 +178,7 @@ test("a word is replaced all over the rundown, and taken back", async ({ page, s
   await page.getByRole("button", { name: "Replace all 2" }).click();
   await expect(page.getByText(/^Replace 2 places/)).toBeVisible();
   await expect(cue(page, "Lamp Evening")).toHaveCount(1);
-  await page.locator("body").click({ position: { x: 900, y: 20 } });
+  await page.locator("body").click({ position: { x: 1000, y: 20 } });
   await page.keyboard.press("Control+z");
   await expect(cue(page, "Lamp Evening")).toHaveCount(0);
   await expect(cue(page, "Lantern Evening")).toHaveCount(1);

@@ -74,6 +74,7 @@ export type Press = Distribute<Command>;
 export type DeskMode = "free" | "locked" | "watching";
 
 const ANSWER_MS = 2_000;
+const GRACE_MS = 250;
 /** Presses that may wait behind one on its way: a flurry must not play out long after. */
 const MOST_WAITING = 4;
 const NOTICE_MS = 9_000;
@@ -89,7 +90,7 @@ export class DeskStore {
   #order: readonly string[] = [];
   #connection: Connection | undefined;
   #snapshot: DeskSnapshot;
-  #pending: { readonly id: string; readonly timer: ReturnType<typeof setTimeout> } | undefined;
+  #pending: { readonly id: string; timer: ReturnType<typeof setTimeout> } | undefined;
   /** Presses made while one was on its way; each is worked out when its turn comes, against the air as it is then. */
   #presses: (() => Press | undefined)[] = [];
   #noticeTimer: ReturnType<typeof setTimeout> | undefined;
@@ -311,12 +312,16 @@ export class DeskStore {
         );
         break;
       }
-      const timer = setTimeout(() => {
+      const giveUp = () => {
         this.#dropPresses();
         this.say(
           "trouble",
           "The server has not answered for two seconds. The outputs keep their picture; look before you press again.",
         );
+      };
+      // A desk that was busy itself has the answer waiting behind this timer: it is heard first.
+      const timer = setTimeout(() => {
+        if (this.#pending?.id === command.id) this.#pending.timer = setTimeout(giveUp, GRACE_MS);
       }, ANSWER_MS);
       this.#pending = { id: command.id, timer };
     }

@@ -91,17 +91,45 @@ export class RunningShow {
   }
 }
 
+/** A demo show that is started while the test before runs, so that the next one need not wait for it. */
+let spare: Promise<RunningShow> | undefined;
+
+async function startDemo(): Promise<RunningShow> {
+  const show = new RunningShow(true);
+  await show.start();
+  return show;
+}
+
+interface WorkerFixtures {
+  readonly spareShow: undefined;
+}
+
 interface Fixtures {
+  /** Pixels of the windows that outputs are opened in. */
+  readonly outputWindow: { readonly width: number; readonly height: number };
   readonly show: RunningShow;
   readonly emptyShow: RunningShow;
   readonly openOutput: (show: RunningShow, index: number, query?: string) => Promise<Page>;
 }
 
-export const test = base.extend<Fixtures>({
+export const test = base.extend<Fixtures, WorkerFixtures>({
+  spareShow: [
+    // biome-ignore lint/correctness/noEmptyPattern: fixtures name what they need
+    async ({}, use) => {
+      await use(undefined);
+      const left = spare;
+      spare = undefined;
+      await (await left?.catch(() => undefined))?.stop();
+    },
+    { scope: "worker", auto: true },
+  ],
+  outputWindow: [{ width: 1920, height: 1080 }, { option: true }],
   // biome-ignore lint/correctness/noEmptyPattern: fixtures name what they need
   show: async ({}, use) => {
-    const show = new RunningShow(true);
-    await show.start();
+    const show = await (spare ?? startDemo());
+    spare = startDemo();
+    // It is looked at when the next test wants it.
+    spare.catch(() => undefined);
     await use(show);
     await show.stop();
   },
@@ -112,10 +140,10 @@ export const test = base.extend<Fixtures>({
     await use(show);
     await show.stop();
   },
-  openOutput: async ({ browser }, use) => {
+  openOutput: async ({ browser, outputWindow }, use) => {
     const contexts: BrowserContext[] = [];
     await use(async (show, index, query = "") => {
-      const context = await browser.newContext({ viewport: { width: 1920, height: 1080 } });
+      const context = await browser.newContext({ viewport: outputWindow });
       contexts.push(context);
       const page = await context.newPage();
       await page.goto(show.outputLink(index) + query);
