@@ -7,7 +7,9 @@ export function RehearsalBanner() {
   if (channel === "air") return null;
   return (
     <div role="status" className="hatched flex h-10 shrink-0 items-center justify-center gap-5 text-[16px]">
-      <strong>REHEARSAL: what is taken here is on no screen. The air goes on as it was.</strong>
+      <strong className="rounded bg-ground px-3 py-1">
+        REHEARSAL: what is taken here is on no screen. The air goes on as it was.
+      </strong>
       <button
         type="button"
         onClick={() => store.rehearse(false)}

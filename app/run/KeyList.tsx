@@ -18,8 +18,8 @@ const SHORT: readonly (readonly [actions: readonly AirAction[], words: string])[
 /** The keys that no button shows, always in sight; the others stand on their buttons. */
 export function KeyList({ map }: { map: KeyMap }) {
   return (
-    <section aria-label="Keys" className="border-t border-edge px-4 py-2">
-      <dl className="flex flex-wrap gap-x-3.5 gap-y-1 text-[14px]">
+    <section aria-label="Keys" className="border-t border-edge px-4 py-1.5">
+      <dl className="flex flex-wrap gap-x-3 gap-y-0.5 text-[14px]">
         {SHORT.map(([actions, words]) => (
           <div
             key={words}

@@ -36,7 +36,7 @@ export function Screens({
     [shownPlan, state, afterTake, store],
   );
   return (
-    <section aria-label="Outputs" className="flex flex-col gap-2 px-4 py-2.5">
+    <section aria-label="Outputs" className="flex flex-col gap-1.5 px-4 py-2">
       <div className="flex min-h-8 items-center gap-2 text-[14px] text-second">
         <PlanChips desk={desk} shownId={shownPlanId} onShow={setShownPlanId} />
         {Object.keys(state.tests).length > 0 && (
@@ -105,10 +105,10 @@ function pictureWidths(
 ): { readonly now: number; readonly next: number } {
   const shape = output.widthPx / output.heightPx;
   if (index < 2) {
-    return count <= 2 ? { now: 268, next: 170 } : { now: 188, next: 188 };
+    return count <= 2 ? { now: 268, next: 170 } : { now: 172, next: 172 };
   }
-  if (shape > 3) return { now: 205, next: 205 };
-  const heightPx = shape < 1 ? 116 : 76;
+  if (shape > 3) return { now: 190, next: 190 };
+  const heightPx = shape < 1 ? 104 : 72;
   return { now: Math.round(heightPx * shape), next: Math.round(heightPx * shape) };
 }
 
