@@ -2,6 +2,8 @@ import { defineConfig } from "@playwright/test";
 
 export default defineConfig({
   testDir: "e2e",
+  // Those marked @long are run too with VESKO_LONG=1: all together take longer than a clean run may.
+  ...(process.env.VESKO_LONG ? {} : { grepInvert: /@long/ }),
   outputDir: "test-results/browser",
   workers: 1,
   fullyParallel: false,

@@ -6,7 +6,7 @@ const HOUR_MS = 3_600_000;
 /** Longer than the server waits for a silent window (10 s). Half a minute when asked: CUT_MS=30000. */
 const CUT_MS = Number(process.env.CUT_MS ?? 12_000);
 
-test("a network cut for long in mid-motion: the picture moves on, the desk says so, and it comes back right", async ({
+test("a network cut for long in mid-motion: the picture moves on, the desk says so, and it comes back right @long", async ({
   page,
   show,
   openOutput,
@@ -53,7 +53,7 @@ test("a network cut for long in mid-motion: the picture moves on, the desk says 
   await far.context().close();
 });
 
-test("a clock that is hours off, and one that jumps, show the same as the others", async ({
+test("a clock that is hours off, and one that jumps, show the same as the others @long", async ({
   page,
   show,
   openOutput,
@@ -96,7 +96,7 @@ test("a clock that is hours off, and one that jumps, show the same as the others
   await context.close();
 });
 
-test("a window that starts with no server shows what it was told to: its last picture, or nothing", async ({
+test("a window that starts with no server shows what it was told to: its last picture, or nothing @long", async ({
   page,
   show,
   openOutput,

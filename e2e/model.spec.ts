@@ -67,7 +67,7 @@ async function listen(
   };
 }
 
-test(`seed ${SEED}: whatever an operator presses, the screens show what the core says`, async ({
+test(`seed ${SEED}: whatever an operator presses, the screens show what the core says @long`, async ({
   page,
   show,
   openOutput,

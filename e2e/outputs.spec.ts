@@ -3,6 +3,9 @@ import type { PNG } from "pngjs";
 import { brightness, largestDifference, pixel, shoot } from "./support/pixels.ts";
 import { expect, goTo, openDesk, output, seqOf, settled, takeSteps, test } from "./support/show.ts";
 
+// Windows half as wide: they are compared with one another only, and cost a quarter.
+test.use({ outputWindow: { width: 960, height: 540 } });
+
 const SIZE = { width: 960, height: 540 };
 
 /** Chooses a screen in the Screens view. */
@@ -147,7 +150,7 @@ test("a plan is looked at in Run before it is used, and has a key", async ({ pag
   expect(brightness(await shoot(wall))).toBeGreaterThan(1);
 });
 
-test("a trim of brightness and gamma is the curve it says", async ({ page, show, openOutput }) => {
+test("a trim of brightness and gamma is the curve it says @long", async ({ page, show, openOutput }) => {
   await openDesk(page, show, "screens");
   const wall = await openOutput(show, 0);
   await page.getByRole("button", { name: "Ramp", exact: true }).click();
@@ -171,7 +174,7 @@ test("a trim of brightness and gamma is the curve it says", async ({ page, show,
   await expect(page.locator("article", { hasText: "Loft wall" })).toContainText("its trim costs frames");
 });
 
-test("flash and tick come on the same instant everywhere, and a browser that lets no sound out is told of", async ({
+test("flash and tick come on the same instant everywhere, and a browser that lets no sound out is told of @long", async ({
   page,
   show,
   openOutput,

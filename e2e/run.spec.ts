@@ -28,7 +28,7 @@ async function openCue(page: Page, cueId: string): Promise<void> {
 
 const saved = (page: Page) => expect(page.getByText("saved", { exact: true })).toBeVisible();
 
-test("keys are the venue's own: a clash is refused, a clicker takes, what is given works at once", async ({
+test("keys are the venue's own: a clash is refused, a clicker takes, what is given works at once @long", async ({
   page,
   show,
   openOutput,
@@ -53,7 +53,7 @@ test("keys are the venue's own: a clash is refused, a clicker takes, what is giv
   await settled(wall, 4);
 });
 
-test("black is held, comes and goes on every screen, and the picture is the same again", async ({
+test("black is held, comes and goes on every screen, and the picture is the same again @long", async ({
   page,
   show,
   openOutput,
@@ -79,7 +79,7 @@ test("black is held, comes and goes on every screen, and the picture is the same
   expect(largestDifference(await shoot(stream), streamThen)).toBeLessThanOrEqual(LAYER_ROUNDING);
 });
 
-test("a name on air is mended from the run view in a few keys: held until it is sent", async ({
+test("a name on air is mended from the run view in a few keys: held until it is sent @long", async ({
   page,
   show,
   openOutput,
@@ -125,7 +125,7 @@ test("a name on air is mended from the run view in a few keys: held until it is 
   await expect.poll(() => seqOf(wall)).toBeGreaterThan(then);
 });
 
-test("a note goes to the stage alone, and is taken away", async ({ page, show, openOutput }) => {
+test("a note goes to the stage alone, and is taken away @long", async ({ page, show, openOutput }) => {
   await openDesk(page, show);
   const wall = await openOutput(show, 0);
   const singers = await openOutput(show, 4);
@@ -146,7 +146,7 @@ test("a note goes to the stage alone, and is taken away", async ({ page, show, o
   await expect(page.getByText(/To the stage: “/)).toHaveCount(0);
 });
 
-test("cues come together, follow by themselves, and an action clears: set up and run by the interface", async ({
+test("cues come together, follow by themselves, and an action clears: set up and run by the interface @long", async ({
   page,
   show,
   openOutput,
@@ -181,7 +181,7 @@ test("cues come together, follow by themselves, and an action clears: set up and
   expect((await marked(page, "next")).join()).toContain("Ilse Tarrow");
 });
 
-test("a rehearsal is on no screen, says so on every view, and leaves the air as it was", async ({
+test("a rehearsal is on no screen, says so on every view, and leaves the air as it was @long", async ({
   page,
   show,
   openOutput,
@@ -205,7 +205,7 @@ test("a rehearsal is on no screen, says so on every view, and leaves the air as 
   await takeSteps(page, wall, 1);
 });
 
-test("two desks see each other's arm, a watching one does nothing, a locked one only takes", async ({
+test("two desks see each other's arm, a watching one does nothing, a locked one only takes @long", async ({
   page,
   show,
   browser,
@@ -231,7 +231,7 @@ test("two desks see each other's arm, a watching one does nothing, a locked one 
   await other.context().close();
 });
 
-test("sections are armed by number, the chorus by its key, and one step back by another", async ({
+test("sections are armed by number, the chorus by its key, and one step back by another @long", async ({
   page,
   show,
   openOutput,
@@ -248,7 +248,7 @@ test("sections are armed by number, the chorus by its key, and one step back by 
   await expect(page.locator("[data-mark=next]")).toContainText("we carry down the little lamps");
 });
 
-test("several cues are marked, copied, pasted, deleted as one, and come back from the bin", async ({
+test("several cues are marked, copied, pasted, deleted as one, and come back from the bin @long", async ({
   page,
   show,
   context,
@@ -285,7 +285,7 @@ test("several cues are marked, copied, pasted, deleted as one, and come back fro
   await expect(rows).toHaveCount(count - 1);
 });
 
-test("the evening is held against its plan", async ({ page, show, openOutput }) => {
+test("the evening is held against its plan @long", async ({ page, show, openOutput }) => {
   await openDesk(page, show);
   const wall = await openOutput(show, 0);
   await expect(page.getByText(/Begins in|Late to begin/)).toBeVisible();
