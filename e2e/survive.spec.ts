@@ -96,7 +96,7 @@ test("a cue edited while it is on air leaves the air alone and is marked", async
   await other
     .getByRole("textbox", { name: "Words", exact: true })
     .fill("Verse 1\nQuite other words\nthan those before");
-  await expect(page.getByRole("button", { name: "○ send" })).toBeVisible();
+  await expect(page.getByRole("button", { name: "send", exact: true })).toBeVisible();
   expect(largestDifference(await shoot(stream), before)).toBe(0);
   await other.context().close();
 });

@@ -120,7 +120,7 @@ test("slides are parted by hand, by key and by pointer, and stay so while other 
   // One step more: the first slide of every outfit is parted after its first line.
   await expect(page.getByText("Step 2 of 13")).toBeVisible();
   await words.fill((await words.inputValue()).replace("And if the wind", "And when the wind"));
-  await expect(page.getByText("saved")).toBeVisible();
+  await expect(page.getByText("saved", { exact: true })).toBeVisible();
   await expect(page.getByText(/Step \d+ of 13/)).toBeVisible();
   await caretAt("the slip is dark");
   await page.keyboard.press("Alt+Enter");
@@ -232,7 +232,7 @@ test("a text is brought in while the show goes on, read from, and taken out", as
   await page.getByRole("link", { name: "Prepare" }).click();
   await expect(cue(page, "Jonah 1:1")).toContainText("Odhran went down");
   await page.getByRole("checkbox", { name: "Rights, at the end" }).check();
-  await expect(page.getByText("saved")).toBeVisible();
+  await expect(page.getByText("saved", { exact: true })).toBeVisible();
   await page.keyboard.press("Control+f");
   await page.keyboard.press("Control+Enter");
   await settled(wall, 2);

@@ -26,7 +26,7 @@ export function OpenWays({ output }: { output: Output }) {
   if (!token) return <p className="text-[15px] text-second">Its link is being made…</p>;
   return (
     <section aria-label="Open it" className="flex flex-col gap-3 rounded-lg border border-edge p-3">
-      <h3 className="text-[15px] font-semibold">Open it on its device</h3>
+      <h2 className="text-[15px] font-semibold">Open it on its device</h2>
       <div className="flex gap-3">
         <div
           className="size-32 shrink-0 overflow-hidden rounded bg-paper [&>svg]:size-full"
