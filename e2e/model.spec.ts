@@ -13,7 +13,7 @@ test.use({ outputWindow: { width: 960, height: 540 } });
 const KEYS = [
   ..."Space Space Space Space Space Space".split(" "),
   ..."ArrowDown ArrowDown ArrowUp ArrowRight ArrowLeft Home".split(" "),
-  ..."x d o u u c Backspace PageDown".split(" "),
+  ..."x d o u u r Backspace PageDown".split(" "),
   ..."3 4 Shift+Digit1 Shift+Digit2 Alt+Digit2".split(" "),
 ];
 const SEED = Number(process.env.MODEL_SEED ?? 2026);

@@ -65,15 +65,15 @@ test("black is held, comes and goes on every screen, and the picture is the same
   const seq = await seqOf(wall);
   await settled(stream, seq);
   const [wallThen, streamThen] = [await shoot(wall), await shoot(stream)];
-  await page.keyboard.press("b");
+  await page.keyboard.press("k");
   expect(await seqOf(wall)).toBe(seq);
-  await hold(page, "b", () => settled(wall, seq + 1));
+  await hold(page, "k", () => settled(wall, seq + 1));
   await settled(stream, seq + 1);
   expect(brightness(await shoot(wall))).toBe(0);
   // Over another picture there is nothing, rather than black.
   expect(brightness(await shoot(stream))).toBe(0);
   await expect(page.getByText("SCREENS ARE SHUT")).toBeVisible();
-  await hold(page, "b", () => settled(wall, seq + 2));
+  await hold(page, "k", () => settled(wall, seq + 2));
   await settled(stream, seq + 2);
   expect(largestDifference(await shoot(wall), wallThen)).toBeLessThanOrEqual(LAYER_ROUNDING);
   expect(largestDifference(await shoot(stream), streamThen)).toBeLessThanOrEqual(LAYER_ROUNDING);
@@ -241,7 +241,7 @@ test("sections are armed by number, the chorus by its key, and one step back by 
   await takeToSong(page, wall);
   await page.keyboard.press("Alt+Digit3");
   await expect(page.locator("[data-mark=next]")).toContainText("The ropewalk and the kiln are lit");
-  await page.keyboard.press("c");
+  await page.keyboard.press("r");
   await expect(page.locator("[data-mark=next]")).toContainText("Carry the lamp down, carry it low");
   await takeSteps(page, wall, 1);
   await page.keyboard.press("Backspace");

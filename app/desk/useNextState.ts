@@ -6,7 +6,7 @@ import { useDeskStore } from "./deskContext.ts";
 import type { DeskSnapshot } from "./deskStore.ts";
 
 /** The show as the next take would leave it: what the pictures of "next" are drawn from. */
-export function useNextState({ state, next, plans }: DeskSnapshot, nowMs: number | null): ShowState {
+export function useNextState({ state, next, ready, plans }: DeskSnapshot, nowMs: number | null): ShowState {
   const store = useDeskStore();
   // A stay that ends by itself changes what lies beneath the next step, without an event.
   const present = state.layers
@@ -14,7 +14,6 @@ export function useNextState({ state, next, plans }: DeskSnapshot, nowMs: number
     .join();
   // biome-ignore lint/correctness/useExhaustiveDependencies: what is present depends on the time, which is read anew
   return useMemo(() => {
-    const content = next && store.findContent(next.content);
-    return next && content ? stateAfterTake(state, next, content, store.now(), plans) : state;
-  }, [state, next, store, present, plans]);
+    return next ? stateAfterTake(state, next, ready, store.now(), plans) : state;
+  }, [state, next, ready, store, present, plans]);
 }

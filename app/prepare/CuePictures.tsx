@@ -192,7 +192,7 @@ function picture(desk: DeskSnapshot, cue: DeskCue, anchor: Anchor, atMs: number)
       state = stateAfterTake(
         state,
         { cueId: beneath.cueId, content: beneath.hash, step: first.anchor },
-        beneath.content,
+        [beneath],
         atMs,
         desk.plans,
       );

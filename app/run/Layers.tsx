@@ -28,7 +28,7 @@ export function Layers({ desk, nowMs }: { desk: DeskSnapshot; nowMs: number | nu
           [page && titleOf(page.content), ...own].filter((words) => words).join(" · ") || undefined;
         const isOn = title !== undefined && isFilled(desk.state, layer.id, nowMs ?? 0);
         const cue = page && desk.cues.find(({ view }) => view.cueId === page.cueId);
-        const edited = page !== null && cue?.ready?.hash !== page.content;
+        const edited = page !== null && cue?.ready !== undefined && cue.ready.hash !== page.content;
         return (
           <div
             key={layer.id}

@@ -65,10 +65,10 @@ export function SongPage(props: PageProps) {
         <NoticeBar />
       </main>
     );
-  return <OpenSong {...props} loaded={loaded} />;
+  return <LoadedSong {...props} loaded={loaded} />;
 }
 
-function OpenSong({
+function LoadedSong({
   id,
   actor,
   outfits,

@@ -1,6 +1,5 @@
 import { describe, expect, test } from "vitest";
 import { durationOf } from "../motion/track.ts";
-import type { PageContent } from "../rundown/content.ts";
 import type { ReadyCue } from "../rundown/next.ts";
 import { stepsOf } from "../rundown/steps.ts";
 import { allObjects } from "../scene/template.ts";
@@ -191,7 +190,7 @@ describe("what an output shows", () => {
     const now = stateOf([{ cue: cues[0], atMs: 1_000 }]);
     const target = { cueId: "cue-1", content: cues[0]?.hash ?? "", step: { occurrence: "V1", unit: 2 } };
     const foreseen = placementsAt(
-      composeTimeline(stateAfterTake(now, target, cues[0]?.content as PageContent, 5_000, []), STREAM, dress),
+      composeTimeline(stateAfterTake(now, target, cues, 5_000, []), STREAM, dress),
       5_000,
     );
     const taken = stateOf([

@@ -1,7 +1,8 @@
 import { sameAnchor } from "../rundown/anchor.ts";
-import type { PageContent } from "../rundown/content.ts";
+import type { ReadyCue } from "../rundown/next.ts";
 import { planNeededAt } from "../rundown/planNeed.ts";
 import { LEAVE_ANCHOR } from "../rundown/steps.ts";
+import { takenTogether } from "../rundown/together.ts";
 import { pageAt, type Slot } from "../show/slot.ts";
 import type { ShowState, Target } from "../show/state.ts";
 import type { ScreenPlan } from "./plan.ts";
@@ -16,30 +17,53 @@ const SHOWN_AFTER_MS = 8_000;
 export function stateAfterTake(
   state: ShowState,
   target: Target,
-  content: PageContent,
+  /** The cues it stands among: those that start with it come too. */
+  cues: readonly ReadyCue[],
   atMs: number,
   plans: readonly ScreenPlan[],
 ): ShowState {
-  const need = planNeededAt(content, target.step);
-  const plan = need?.otherwise === "switch" ? plans.find(({ id }) => id === need.id) : undefined;
-  const rest = atRest(state, atMs);
-  const taken = sameAnchor(target.step, LEAVE_ANCHOR) ? [] : settled(target, atMs);
-  const { layerId, only } = content;
-  const { [layerId]: own, ...others } = rest.overrides;
-  return {
-    ...state,
-    ...(only
-      ? {
-          slots: rest.slots,
-          overrides: {
-            ...others,
-            [layerId]: { ...own, ...Object.fromEntries(only.map((outputId) => [outputId, taken])) },
-          },
-        }
-      : { slots: { ...rest.slots, [layerId]: taken }, overrides: others }),
-    plan: plan ?? state.plan,
-    planBefore: null,
-  };
+  const at = cues.findIndex(({ cueId }) => cueId === target.cueId);
+  const rest = { ...state, planBefore: null, ...atRest(state, atMs) };
+  if (at < 0) return rest;
+  return takenTogether(cues, at, target.step).reduce<ShowState>(
+    (before, { cue, step }) => afterOne(before, cue, step, atMs, plans),
+    rest,
+  );
+}
+
+function afterOne(
+  state: ShowState,
+  { cueId, hash, content }: ReadyCue,
+  step: Target["step"],
+  atMs: number,
+  plans: readonly ScreenPlan[],
+): ShowState {
+  const need = planNeededAt(content, step);
+  const plan = (need?.otherwise === "switch" && plans.find(({ id }) => id === need.id)) || state.plan;
+  const { layerId, only, action } = content;
+  const gone = action ? action.clear : [layerId];
+  const overrides = Object.fromEntries(Object.entries(state.overrides).filter(([id]) => !gone.includes(id)));
+  if (action) {
+    const empty = Object.fromEntries(action.clear.map((id): [string, Slot] => [id, []]));
+    const { shutter } = action;
+    const shut = (): ShowState["shutters"] =>
+      shutter === null
+        ? state.shutters
+        : shutter === "back"
+          ? {}
+          : Object.fromEntries(
+              Object.keys(plan.outputs).map((id) => [
+                id,
+                { picture: shutter, sinceMs: atMs - SHOWN_AFTER_MS, untilMs: null },
+              ]),
+            );
+    return { ...state, plan, slots: { ...state.slots, ...empty }, overrides, shutters: shut() };
+  }
+  const target = { cueId, content: hash, step };
+  const taken = sameAnchor(step, LEAVE_ANCHOR) ? [] : settled(target, atMs);
+  if (!only) return { ...state, plan, slots: { ...state.slots, [layerId]: taken }, overrides };
+  const own = { ...state.overrides[layerId], ...Object.fromEntries(only.map((id) => [id, taken])) };
+  return { ...state, plan, overrides: { ...overrides, [layerId]: own } };
 }
 
 /** The state as it will stand under another plan, once all motion is over. */

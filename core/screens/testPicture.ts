@@ -122,7 +122,7 @@ export function testPicture(output: Output, name: TestPictureName, number: numbe
       for (let y = Math.round(h / 2) % step; y < h; y += step) lines.push(rect(0, y, w, 1, "#9a9a9a"));
       return [
         ...lines,
-        { kind: "circle", x: w / 2, y: h / 2, r: unit / 2 - 2, stroke: "#ffffff", strokePx: 3 },
+        { kind: "circle", r: unit / 2 - 2, x: w / 2, y: h / 2, stroke: "#ffffff", strokePx: 3 },
         {
           kind: "rect",
           x: 1,

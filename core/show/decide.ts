@@ -3,6 +3,7 @@ import type { PageContent } from "../rundown/content.ts";
 import type { ReadyCue } from "../rundown/next.ts";
 import { planNeededAt } from "../rundown/planNeed.ts";
 import { LEAVE_ANCHOR, stepAtOrBefore, stepsOf } from "../rundown/steps.ts";
+import { takenTogether } from "../rundown/together.ts";
 import type { ScreenPlan } from "../screens/plan.ts";
 import type { Command, Refusal, TimerCommand } from "./commands.ts";
 import { OVERDUE_MS } from "./due.ts";
@@ -30,8 +31,6 @@ export interface DecideContext {
 export type Decision = { readonly events: readonly AirEvent[] } | { readonly refused: Refusal };
 
 const NOTHING: Decision = { events: [] };
-/** Cues that one press fires together. */
-const MOST_TOGETHER = 24;
 
 /** Rules on a command. Pure: the same state, command and context give the same decision. A refusal changes nothing. */
 export function decide(state: ShowState, command: Command, context: DecideContext): Decision {
@@ -128,16 +127,23 @@ export function decideTimer(state: ShowState, command: TimerCommand, context: De
     const { layerId, everyMs } = command.due;
     const { startAtMs } = context;
     const { stayMs, lastsMs } = cue.content;
+    const outputIds = onlyOn(cue, context);
     // A machine that was late does not make up for it: the next is counted from now.
     const due = { ...command.due, atMs: startAtMs + everyMs };
     const endsAtMs = stayMs === null ? null : startAtMs + stayMs;
-    return { events: [{ kind: "repeated", layerId, page: target, startAtMs, endsAtMs, lastsMs, due }] };
+    return {
+      events: [{ kind: "repeated", layerId, outputIds, page: target, startAtMs, endsAtMs, lastsMs, due }],
+    };
   }
   const takeId = `${command.kind}-${cueId}-${Math.round(atMs)}`;
   if (state.recentTakeIds.includes(takeId)) return NOTHING;
   const decision = decideTake(state, target, takeId, "usual", context);
   return "refused" in decision ? held("gone") : decision;
 }
+
+/** The outputs a cue is limited to and that are there; null: all. */
+const onlyOn = ({ content }: Pick<ReadyCue, "content">, { outputIds }: DecideContext): string[] | null =>
+  content.only?.filter((id) => outputIds.includes(id)) ?? null;
 
 function findFault(target: Target, { cues }: DecideContext): Refusal | undefined {
   const cue = cues.find(({ cueId }) => cueId === target.cueId);
@@ -158,29 +164,22 @@ function decideTake(
   const fault = findFault(target, context);
   if (fault) return { refused: fault };
   const at = context.cues.findIndex(({ cueId }) => cueId === target.cueId);
-  const cue = context.cues[at] as ReadyCue;
+  const taken = takenTogether(context.cues, at, target.step);
   const events: AirEvent[] = [];
-  const add = (taken: ReadyCue, step: Target["step"]): Refusal | undefined => {
-    const made = takeEvents(state, taken, step, takeId, how, context);
-    if ("refused" in made) return made.refused;
-    events.push(...made.events);
-    return undefined;
-  };
-  const refused = add(cue, target.step);
-  if (refused) return { refused };
-  const steps = stepsOf(cue.content);
-  let last = at;
-  if (sameAnchor(target.step, (steps[0] as (typeof steps)[number]).anchor)) {
-    for (; last + 1 < context.cues.length && last - at < MOST_TOGETHER; last++) {
-      const beside = context.cues[last + 1] as ReadyCue;
-      const [first] = stepsOf(beside.content);
-      if (beside.doc.start.kind !== "with" || !first) break;
+  let planId = state.plan.id;
+  for (const [index, { cue, step }] of taken.entries()) {
+    const made = takeEvents(state, cue, step, takeId, how, planId, context);
+    if ("refused" in made) {
       // One of a group that cannot come leaves the others.
-      add(beside, first.anchor);
+      if (index > 0) continue;
+      return made;
     }
+    events.push(...made.events);
+    for (const event of made.events) if (event.kind === "planSwitched") planId = event.plan.id;
   }
-  const isThrough = last > at || sameAnchor(target.step, (steps.at(-1) as (typeof steps)[number]).anchor);
-  const follower = context.cues[last + 1];
+  const last = taken.at(-1) as (typeof taken)[number];
+  const isThrough = taken.length > 1 || sameAnchor(last.step, lastAnchor(last.cue));
+  const follower = context.cues[at + taken.length];
   if (isThrough && follower?.doc.start.kind === "after")
     events.push({
       kind: "dueSet",
@@ -189,19 +188,27 @@ function decideTake(
   return { events };
 }
 
+function lastAnchor({ content }: ReadyCue): Target["step"] {
+  const step = stepsOf(content).at(-1);
+  if (!step) throw new Error(`The content “${content.title}” has no steps`);
+  return step.anchor;
+}
+
 function takeEvents(
   state: ShowState,
   { cueId, index, hash, content, doc }: ReadyCue,
   step: Target["step"],
   takeId: string,
   how: "usual" | "animated" | "dissolve" | "cut",
+  /** The plan in use by then: one of the same press may have switched it. */
+  planId: string,
   context: DecideContext,
 ): Decision {
   const startAtMs = context.startAtMs + doc.delayMs;
   const target = { cueId, content: hash, step };
   const events: AirEvent[] = [];
   const needed = planNeededAt(content, step);
-  if (needed && needed.id !== state.plan.id) {
+  if (needed && needed.id !== planId) {
     const plan = context.findPlan(needed.id);
     if (!plan) return { refused: "noSuchPlan" };
     if (needed.otherwise === "refuse") return { refused: "wrongPlan" };
@@ -222,7 +229,7 @@ function takeEvents(
   const { layerId, stayMs, lastsMs } = content;
   const layer = state.layers.find(({ id }) => id === layerId);
   if (!layer || !state.slots[layerId]) return { refused: "noSuchLayer" };
-  const outputIds = content.only?.filter((id) => context.outputIds.includes(id)) ?? null;
+  const outputIds = onlyOn({ content }, context);
   if (outputIds?.length === 0) return { refused: "noSuchOutput" };
   const leaves = sameAnchor(step, LEAVE_ANCHOR);
   events.push({

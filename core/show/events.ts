@@ -54,6 +54,8 @@ export const airEventSchema = z.discriminatedUnion("kind", [
   z.strictObject({
     kind: z.literal("repeated"),
     layerId: z.string(),
+    /** The only outputs it came to; null: all. */
+    outputIds: z.array(z.string()).nullable(),
     page: slotPageSchema,
     startAtMs: z.number(),
     endsAtMs: z.number().nullable(),

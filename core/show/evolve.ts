@@ -99,10 +99,16 @@ function apply(
       return { ...state, slots, overrides, airRevision: state.airRevision + 1 };
     }
     case "repeated": {
-      const { layerId, page, startAtMs, endsAtMs, lastsMs, due } = event;
+      const { layerId, outputIds, page, startAtMs, endsAtMs, lastsMs, due } = event;
       return {
         ...state,
-        ...addToLayer(state, layerId, null, () => ({ startAtMs, page, how: "animated", endsAtMs, lastsMs })),
+        ...addToLayer(state, layerId, outputIds, () => ({
+          startAtMs,
+          page,
+          how: "animated",
+          endsAtMs,
+          lastsMs,
+        })),
         due: [...withoutRepeats(state.due, [layerId]), due].sort((a, b) => a.atMs - b.atMs),
       };
     }
@@ -234,14 +240,16 @@ function undoOf(
 ): NonNullable<ShowState["undo"]> {
   const airRevision = state.airRevision + 1;
   const { undo } = state;
-  if (undo?.takeId === takeId) return { ...undo, airRevision, layers: { ...layers, ...undo.layers } };
+  const switched = state.planBefore?.untilMs === startAtMs ? state.planBefore.plan : null;
+  if (undo?.takeId === takeId)
+    return { ...undo, airRevision, layers: { ...layers, ...undo.layers }, plan: undo.plan ?? switched };
   return {
     takeId,
     airRevision,
     layers,
     arm: state.arm,
     position: state.position,
-    plan: state.planBefore?.untilMs === startAtMs ? state.planBefore.plan : null,
+    plan: switched,
   };
 }
 

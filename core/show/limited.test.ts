@@ -100,7 +100,7 @@ describe("cues limited to chosen outputs", () => {
         for (const { cue, waitMs } of presses) {
           atMs += waitMs;
           const ready = all[cue] as ReadyCue;
-          const foreseen = stateAfterTake(state, targetOf(ready), ready.content, atMs, []);
+          const foreseen = stateAfterTake(state, targetOf(ready), all, atMs, []);
           state = submit(state, takeOf(state, ready), all, atMs).state;
           for (const id of ready.content.only ?? ["wall", "stream"]) meant[id] = ready.cueId;
           for (const id of ["wall", "stream"]) {

@@ -5,9 +5,10 @@ import { stepsOf, valuesAt } from "../../core/rundown/steps.ts";
 import { canvasOf } from "../../core/screens/plan.ts";
 import type { Services } from "../services.ts";
 
+const idSchema = z.string().min(1).max(60);
 const wantedSchema = z.strictObject({
-  cue: z.string().min(1).max(60),
-  output: z.string().min(1).max(60),
+  cue: idSchema,
+  output: idSchema,
   /** The very content, for a picture that may be kept for good; without it, the cue as it stands now. */
   content: hashSchema.optional(),
   occurrence: z.string().max(80).optional(),

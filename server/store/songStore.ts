@@ -238,7 +238,7 @@ export class SongStore {
 
   /** Takes a song out of the library, or puts it back. Cues that sing it have their own copy. */
   async setDeleted(id: string, deletedAtMs: number | null): Promise<boolean> {
-    const row = await this.#db.selectFrom("song").selectAll().where("id", "=", id).executeTakeFirst();
+    const row = await this.#db.selectFrom("song").where("id", "=", id).selectAll().executeTakeFirst();
     if (!row) return false;
     await this.#db.transaction().execute(async (transaction) => {
       await transaction
