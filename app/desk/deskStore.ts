@@ -6,6 +6,7 @@ import { stepsOf } from "../../core/rundown/steps.ts";
 import type { PinnedDocument } from "../../core/screens/dress.ts";
 import type { Output, ScreenPlan } from "../../core/screens/plan.ts";
 import type { Command } from "../../core/show/commands.ts";
+import type { AirEvent } from "../../core/show/events.ts";
 import type { ShowState, Target } from "../../core/show/state.ts";
 import type { Channel, ScreenHealth, ServerMessage } from "../../core/show/wire.ts";
 import { localNow } from "../live/clock.ts";
@@ -363,6 +364,7 @@ export class DeskStore {
         this.say("trouble", message.sentence);
         return;
     }
+    if (message.kind === "event") this.#tellHeld(message.logged.event);
     const change = this.#copy.hear(message);
     if (message.kind === "documents")
       for (const document of Object.values(message.documents))
@@ -376,6 +378,18 @@ export class DeskStore {
       if (message.kind === "welcome" && channel !== this.#wantedChannel)
         this.#connection?.send({ kind: "channel", channel: this.#wantedChannel });
     }
+  }
+
+  /** What was to come by itself and did not must be known to whoever counts on it. */
+  #tellHeld(event: AirEvent): void {
+    if (event.kind !== "dueHeld" || event.why === "pressed") return;
+    const name =
+      this.#snapshot.ready.find(({ cueId }) => cueId === event.due.cueId)?.content.title ?? "A cue";
+    const why = event.why === "late" ? "its time had long passed" : "it cannot be taken as it stands";
+    this.say(
+      "trouble",
+      `“${name}” was to come by itself and was held: ${why}. The air is as it was; take it by hand.`,
+    );
   }
 
   #readCues(): Pick<DeskSnapshot, "cues" | "ready"> {

@@ -65,33 +65,11 @@ export default function DeskRoute({ loaderData }: Route.ComponentProps) {
     <DeskContext value={store}>
       <div className="flex h-dvh min-h-[600px] flex-col overflow-hidden">
         <Header showName={loaderData.showName} place={loaderData.place}>
-          <NavLink to="/prepare" className={navClass}>
-            Prepare
-          </NavLink>
-          <NavLink to="/run" className={navClass}>
-            Run
-          </NavLink>
-          <NavLink to="/songs" className={navClass}>
-            Songs
-          </NavLink>
-          <NavLink to="/texts" className={navClass}>
-            Texts
-          </NavLink>
-          <NavLink to="/screens" className={navClass}>
-            Screens
-          </NavLink>
-          <NavLink to="/timing" className={navClass}>
-            Timing
-          </NavLink>
-          <NavLink to="/keys" className={navClass}>
-            Keys
-          </NavLink>
-          <NavLink to="/looks" className={navClass}>
-            Looks
-          </NavLink>
-          <NavLink to="/library" className={navClass}>
-            Library
-          </NavLink>
+          {VIEWS.map(({ to, name }) => (
+            <NavLink key={to} to={to} className={navClass}>
+              {name}
+            </NavLink>
+          ))}
         </Header>
         <RehearsalBanner />
         <Outlet />
@@ -100,6 +78,10 @@ export default function DeskRoute({ loaderData }: Route.ComponentProps) {
     </DeskContext>
   );
 }
+
+const VIEWS = ["Prepare", "Run", "Songs", "Texts", "Screens", "Timing", "Keys", "Looks", "Library"].map(
+  (name) => ({ to: `/${name.toLowerCase()}`, name }),
+);
 
 const navClass = ({ isActive }: { isActive: boolean }) =>
   `rounded-md px-2.5 py-2 text-[15px] ${isActive ? "bg-lifted font-semibold text-paper" : "text-second hover:text-paper"}`;

@@ -43,6 +43,9 @@ function Wall({ showName }: { showName: string }) {
         {Object.keys(state.tests).length > 0 && (
           <p className="hatched rounded px-3 text-[20px] font-bold">TEST PICTURES</p>
         )}
+        {Object.values(state.shutters).some(({ untilMs }) => untilMs === null) && (
+          <p className="hatched rounded px-3 text-[20px] font-bold">SHUT</p>
+        )}
         {desk.status.kind !== "open" && <p className="text-[20px] font-bold text-attention">no connection</p>}
         <time className="ml-auto font-mono text-[34px] font-semibold" suppressHydrationWarning>
           {nowMs === null ? "--:--:--" : formatTimeOfDay(nowMs)}

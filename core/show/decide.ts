@@ -105,7 +105,7 @@ export function decide(state: ShowState, command: Command, context: DecideContex
       return { events: [{ kind: "layerSet", layer: { ...layer, how, opacity, persistent } }] };
     }
     case "hold":
-      return { events: state.due.map((due) => ({ kind: "dueHeld", due, why: "gone" }) as const) };
+      return { events: state.due.map((due) => ({ kind: "dueHeld", due, why: "pressed" }) as const) };
   }
 }
 

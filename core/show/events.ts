@@ -63,8 +63,8 @@ export const airEventSchema = z.discriminatedUnion("kind", [
     due: dueSchema,
   }),
   z.strictObject({ kind: z.literal("dueSet"), due: dueSchema }),
-  /** What was due is not done: it was found too late, or its cue is gone. */
-  z.strictObject({ kind: z.literal("dueHeld"), due: dueSchema, why: z.enum(["late", "gone"]) }),
+  /** What was due is not done: it was found too late, its cue is gone or cannot come, or somebody held it. */
+  z.strictObject({ kind: z.literal("dueHeld"), due: dueSchema, why: z.enum(["late", "gone", "pressed"]) }),
   z.strictObject({
     kind: z.literal("shut"),
     outputIds: z.array(z.string()),

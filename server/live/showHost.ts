@@ -105,7 +105,9 @@ export class ShowHost {
     const run = this.#queue.then(async () => {
       const atMs = this.#now();
       const { timeZone } = this.#state;
-      const timed = this.#rundown.ready().flatMap(({ cueId, doc }) => {
+      // Times of day are whole seconds: the rundown is looked through once in each.
+      const isNewSecond = Math.floor(atMs / 1_000) !== Math.floor(this.#tickedAtMs / 1_000);
+      const timed = (isNewSecond ? this.#rundown.ready() : []).flatMap(({ cueId, doc }) => {
         if (doc.start.kind !== "at") return [];
         const [hours = 0, minutes = 0, seconds = 0] = doc.start.time.split(":").map(Number);
         const at = nextTimeOfDay(this.#tickedAtMs, { hours, minutes, seconds }, timeZone);
