@@ -61,6 +61,15 @@ export function TimingView() {
             , <span className="font-mono">{formatLength(timing.leftMs)}</span> to come
           </p>
         )}
+        <button
+          type="button"
+          title="Times are counted from the next take, and the script stands at its start. What is on air stays."
+          disabled={Object.keys(desk.state.cueTimes).length === 0}
+          onClick={() => store.press({ kind: "beginAnew" })}
+          className="ml-auto min-h-10 rounded-md bg-lifted px-4 text-[15px] hover:bg-edge disabled:text-quiet disabled:hover:bg-lifted"
+        >
+          Begin anew
+        </button>
       </div>
       {!isPlanned ? (
         <p className="p-8 text-[16px] text-second">

@@ -4,11 +4,12 @@ import { actionCue, type CueDoc } from "../rundown/cueDoc.ts";
 import type { ReadyCue } from "../rundown/next.ts";
 import { findNext } from "../rundown/next.ts";
 import { stepsOf } from "../rundown/steps.ts";
+import { stateAfterTake } from "../screens/preview.ts";
 import { DESK, openedState, page, prepareBench, readyCues, song, strap } from "../test-support/contents.ts";
 import type { Command } from "./commands.ts";
 import { type Decision, decide, decideTimer } from "./decide.ts";
 import { evolve } from "./evolve.ts";
-import { isFilled } from "./layers.ts";
+import { isFilled, slotOn } from "./layers.ts";
 import { pageAt } from "./slot.ts";
 import { type ShowState, showStateSchema } from "./state.ts";
 
@@ -248,5 +249,57 @@ describe("held edits", () => {
     expect(show.state.slots.titles?.at(-1)?.page?.content).toBe(edited[1]?.hash);
     expect(show.state.slots.titles?.at(-1)?.endsAtMs).toBe(endsAtMs);
     expect(show.press({ kind: "send", id: "send-once-more", layerId: null })).toBe("nothingHeld");
+  });
+});
+
+describe("beginning anew", () => {
+  test("forgets times, place and what is due, and leaves the air", () => {
+    const show = new Clocked(
+      readyCues(bench, [
+        strap("Ilse"),
+        with_(page("title", { title: "Follows" }), { start: { kind: "after", ms: 2_000 } }),
+      ]),
+    );
+    show.take(0);
+    expect(Object.keys(show.state.cueTimes)).toEqual(["cue-1"]);
+    show.press({ kind: "beginAnew", id: "begin-it-anew" });
+    show.wait(5_000);
+    expect([show.on("titles"), show.on("words")]).toEqual(["cue-1", null]);
+    expect(show.state.cueTimes).toEqual({});
+    expect(findNext(show.state, show.cues)?.cueId).toBe("cue-1");
+    expect(show.press({ kind: "undoTake", id: "undo-is-gone" })).toBe("nothingToUndo");
+  });
+});
+
+describe("what is next, as shown before", () => {
+  test("is all that one press brings: those that come with it, layers that go, the plan of any of them", () => {
+    const other = { ...STARTER_PLAN, id: "other", name: "Other" };
+    const show = new Clocked(
+      readyCues(bench, [
+        strap("Ilse"),
+        actionCue({ clear: ["titles"] }),
+        with_(page("title", { title: "Evening" }), {
+          start: { kind: "with" },
+          plan: { id: "other", otherwise: "switch" },
+        }),
+      ]),
+    );
+    show.take(0);
+    const next = findNext(show.state, show.cues);
+    if (!next) throw new Error("nothing is next");
+    const foreseen = stateAfterTake(show.state, next, show.cues, show.atMs, [STARTER_PLAN, other]);
+    expect(foreseen.slots.titles).toEqual([]);
+    expect(foreseen.slots.words?.at(-1)?.page?.cueId).toBe("cue-3");
+    expect(foreseen.plan.id).toBe("other");
+  });
+
+  test("a repeat of a cue limited to one screen comes there alone", () => {
+    const show = new Clocked(
+      readyCues(bench, [with_(strap("Ilse", "", 2_000), { repeatMs: 5_000, only: ["stream"] })]),
+    );
+    show.take(0);
+    show.wait(5_100);
+    const seen = (id: string) => pageAt(slotOn(show.state, "titles", id), show.atMs)?.cueId ?? null;
+    expect([seen("wall"), seen("stream")]).toEqual([null, "cue-1"]);
   });
 });

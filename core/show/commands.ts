@@ -42,6 +42,8 @@ export const commandSchema = z.discriminatedUnion("kind", [
     opacity: z.number().min(0).max(1),
     persistent: z.boolean(),
   }),
+  /** The evening begins anew: times are counted from the next take, and the script stands at its start. The air stays. */
+  z.strictObject({ kind: z.literal("beginAnew"), id }),
   /** Nothing comes by itself any more, until the next take. */
   z.strictObject({ kind: z.literal("hold"), id }),
   z.strictObject({

@@ -104,6 +104,8 @@ export function decide(state: ShowState, command: Command, context: DecideContex
       const { how, opacity, persistent } = command;
       return { events: [{ kind: "layerSet", layer: { ...layer, how, opacity, persistent } }] };
     }
+    case "beginAnew":
+      return { events: [{ kind: "begunAnew" }] };
     case "hold":
       return { events: state.due.map((due) => ({ kind: "dueHeld", due, why: "pressed" }) as const) };
   }

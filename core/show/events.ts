@@ -73,6 +73,7 @@ export const airEventSchema = z.discriminatedUnion("kind", [
   }),
   z.strictObject({ kind: z.literal("stageNoted"), page: slotPageSchema.nullable(), startAtMs: z.number() }),
   z.strictObject({ kind: z.literal("layerSet"), layer: layerSchema }),
+  z.strictObject({ kind: z.literal("begunAnew") }),
   z.strictObject({
     kind: z.literal("cleared"),
     /** The take that cleared; null when it was pressed. */

@@ -140,6 +140,8 @@ function apply(
       } as const;
       return { ...state, stageNote: addMoment(state.stageNote, moment) };
     }
+    case "begunAnew":
+      return { ...state, cueTimes: {}, position: null, arm: null, undo: null, due: [] };
     case "layerSet":
       return {
         ...state,
