@@ -22,7 +22,7 @@ test("bars on every output with one press, in the colours of the standard, and a
   const wall = await openOutput(show, 0);
   const stream = await openOutput(show, 1);
   await page.getByRole("button", { name: "Bars", exact: true }).click();
-  await expect(page.getByText("5 screens show a test picture")).toBeVisible();
+  await expect(page.getByText("5 screens on test")).toBeVisible();
   for (const screen of [wall, stream]) {
     await expect(output(screen)).toHaveAttribute("data-test", "bars");
     const picture = await shoot(screen);

@@ -190,7 +190,7 @@ export function runOutput(
     const ratio = window.devicePixelRatio;
     const sum = (of: "coldPaints" | "bytes") =>
       (fitted?.caches ?? []).reduce((total, cache) => total + cache[of], 0);
-    const sound = output.sound ? ticks.state : "off";
+    const sound = output.sound ? ticks.ask() : "off";
     root.dataset.sound = sound;
     if (output.trim.brightness !== 1 || output.trim.gamma !== 1) isGpu ??= hasGpu();
     if (root.dataset.test) drawTest();

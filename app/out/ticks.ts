@@ -21,8 +21,8 @@ export class Ticks {
     this.#nowMs = nowMs;
   }
 
-  /** "refused": the browser waits for a click in this window. */
-  get state(): "starting" | "on" | "refused" {
+  /** Asks the browser for sound. "refused": it waits for a click in this window. */
+  ask(): "starting" | "on" | "refused" {
     if (this.#isAllowed) return "on";
     this.#context ??= new AudioContext();
     if (this.#context.state === "running") {
@@ -52,7 +52,7 @@ export class Ticks {
   }
 
   #schedule(): void {
-    if (this.state !== "on" || this.#context?.state !== "running") return;
+    if (this.ask() !== "on" || this.#context?.state !== "running") return;
     const nowMs = this.#nowMs();
     const { currentTime, destination } = this.#context;
     let atMs = Math.max(this.#scheduledTo + SECOND_MS, Math.ceil(nowMs / SECOND_MS) * SECOND_MS);

@@ -10,7 +10,7 @@ export function AdjustLine({
   onChange: (adjust: Adjustments) => void;
 }) {
   return (
-    <p className="flex flex-wrap items-center gap-x-4 gap-y-1 text-[14px] text-second">
+    <p className="flex flex-wrap items-center gap-x-4 gap-y-1 text-[14px] leading-8 text-second">
       <span>
         In a field <kbd>Alt</kbd> and the arrows nudge its words on the screens, with <kbd>Shift</kbd> by ten;{" "}
         <kbd>Alt +</kbd> <kbd>Alt −</kbd> size them, <kbd>Alt H</kbd> hides, <kbd>Alt 0</kbd> puts back.

@@ -11,6 +11,7 @@ import { useDeskStore, useDrawing } from "../desk/deskContext.ts";
 import type { DeskCue, DeskSnapshot } from "../desk/deskStore.ts";
 import type { DeskOutfit } from "../desk/outfit.ts";
 import type { Drawing } from "../live/drawing.ts";
+import { describeAction } from "../ui/cueWords.ts";
 import { emptyState } from "../ui/emptyState.ts";
 import { OutputPicture } from "../ui/OutputPicture.tsx";
 import { bracketEdge, groupAlike } from "./bracketGroups.ts";
@@ -52,6 +53,13 @@ export function CuePictures({
     return (
       <p className="text-[15px] text-second">
         Once this cue has its words, its picture on every screen stands here.
+      </p>
+    );
+  if (ready.content.action)
+    return (
+      <p className="text-[15px] text-second">
+        An action brings no page: {describeAction(ready.content)}. In Run the pictures of next show what every
+        screen becomes.
       </p>
     );
   const { flow, stepsBy } = ready.content;

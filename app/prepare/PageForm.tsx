@@ -100,7 +100,7 @@ export function PageForm({
           onKeyDown={(event) => event.key === "Enter" && event.currentTarget.blur()}
           className={`${fieldClass} w-20! text-center font-mono`}
         />
-        <span className="text-second">seconds; empty stays until taken out</span>
+        <span className="text-second">seconds, or until taken out</span>
       </div>
     </>
   );

@@ -39,6 +39,11 @@ export function Layers({ desk, nowMs }: { desk: DeskSnapshot; nowMs: number | nu
               {layer.persistent && (
                 <Pin aria-label="stays when others are cleared" className="size-3.5 shrink-0" />
               )}
+              {page && nowMs !== null && moment?.endsAtMs != null && (
+                <span title="until it leaves by itself" className="font-mono text-paper tabular-nums">
+                  −{formatLength(moment.endsAtMs - nowMs + 999)}
+                </span>
+              )}
               <span className="ml-auto">
                 <LayerSettings layer={layer} />
               </span>
@@ -49,9 +54,6 @@ export function Layers({ desk, nowMs }: { desk: DeskSnapshot; nowMs: number | nu
             <div className="mt-0.5 flex items-center justify-between gap-1">
               <p className="min-w-0 truncate font-mono text-[14px] text-second tabular-nums">
                 {page && moment && nowMs !== null && formatLength(nowMs - moment.sinceMs)}
-                {page && nowMs !== null && moment?.endsAtMs != null && (
-                  <span className="text-paper"> −{formatLength(moment.endsAtMs - nowMs + 999)}</span>
-                )}
               </p>
               {edited && (
                 <button

@@ -1,5 +1,5 @@
 import { Copy, Trash2 } from "lucide-react";
-import { useEffect, useState } from "react";
+import { type ReactNode, useEffect, useState } from "react";
 import type { ScreenPlan } from "../../core/screens/plan.ts";
 import { newId } from "../ui/newId.ts";
 
@@ -12,6 +12,7 @@ export function PlanBar({
   onUse,
   onSave,
   onRemove,
+  children,
 }: {
   plans: readonly ScreenPlan[];
   usedId: string;
@@ -20,6 +21,8 @@ export function PlanBar({
   onUse: (planId: string) => void;
   onSave: (plan: ScreenPlan) => Promise<boolean>;
   onRemove: (planId: string) => Promise<boolean>;
+  /** Other ways to look at the screens. */
+  children: ReactNode;
 }) {
   const shown = plans.find(({ id }) => id === shownId);
   const [name, setName] = useState(shown?.name ?? "");
@@ -76,6 +79,7 @@ export function PlanBar({
           >
             <Trash2 aria-hidden="true" className="size-4.5" />
           </button>
+          {children}
           {shown.id !== usedId && (
             <button
               type="button"

@@ -80,16 +80,17 @@ export function ScreensView({ venue, pictures }: { venue: Venue; pictures: reado
           onUse={(id) => store.press({ kind: "switchPlan", planId: id, builtOn: state.airRevision })}
           onSave={savePlan}
           onRemove={(id) => saveScreens(store, { kind: "removePlan", planId: id })}
-        />
-        <div className="flex min-h-13 shrink-0 items-center gap-2 border-b border-edge px-5 py-2 text-[15px] whitespace-nowrap">
+        >
           <button
             type="button"
             aria-pressed={isRoom}
             onClick={() => setIsRoom(!isRoom)}
-            className="mr-3 min-h-9 rounded-md border border-edge-strong px-3 aria-pressed:border-act aria-pressed:text-act"
+            className="min-h-9 rounded-md border border-edge-strong px-3 aria-pressed:border-act aria-pressed:text-act"
           >
             Room
           </button>
+        </PlanBar>
+        <div className="flex min-h-13 shrink-0 items-center gap-2 border-b border-edge px-5 py-2 text-[15px] whitespace-nowrap">
           <span className="text-second">
             Test all <kbd>⇧T</kbd>
           </span>
@@ -107,7 +108,7 @@ export function ScreensView({ venue, pictures }: { venue: Venue; pictures: reado
           {testing.length > 0 && (
             <span role="alert" className="ml-auto flex items-center gap-3 font-semibold text-attention">
               <span aria-hidden="true" className="hatched size-5 rounded" />
-              {testing.length} {testing.length === 1 ? "screen shows" : "screens show"} a test picture
+              {testing.length} {testing.length === 1 ? "screen" : "screens"} on test
               <button
                 type="button"
                 onClick={() => test(null, null)}
