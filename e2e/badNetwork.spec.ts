@@ -125,6 +125,26 @@ test("a window that starts with no server shows what it was told to: its last pi
   await show.start();
   await settled(wall, seq);
   await goTo(page, "Screens");
+  const choice = page.getByRole("combobox", { name: "Started with no server, it shows" });
+  await choice.selectOption({ label: "The upper slip, winter" });
+  await expect(choice).toHaveValue(/^[0-9a-f]{64}$/);
+  await wall.reload();
+  await settled(wall, seq);
+  await expect
+    .poll(() =>
+      wall.evaluate(async () =>
+        (await (await caches.open("vesko-kept-pages")).keys()).some(({ url }) => url.includes("/media/")),
+      ),
+    )
+    .toBe(true);
+  await show.kill();
+  await wall.reload();
+  await expect(output(wall)).toHaveAttribute("data-stand-by", "picture");
+  // A winter's picture in place of the title.
+  await expect.poll(async () => largestDifference(await shoot(wall), picture)).toBeGreaterThan(50);
+  await expect.poll(async () => brightness(await shoot(wall))).toBeGreaterThan(10);
+  await show.start();
+  await settled(wall, seq);
   await page
     .getByRole("combobox", { name: "Started with no server, it shows" })
     .selectOption({ label: "nothing but its ground" });

@@ -20,9 +20,7 @@ self.addEventListener("message", (event) => {
   if (!Array.isArray(event.data?.keep)) return;
   const ours = event.data.keep.filter((address) => {
     const { origin, pathname } = new URL(address, self.location.origin);
-    return (
-      origin === self.location.origin && !pathname.startsWith("/still/") && !pathname.startsWith("/media/")
-    );
+    return origin === self.location.origin && !pathname.startsWith("/still/");
   });
   event.waitUntil(
     caches.open(STORE).then((store) => Promise.allSettled(ours.map((address) => store.add(address)))),

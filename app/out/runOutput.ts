@@ -14,7 +14,7 @@ import { drawTestPicture } from "../ui/drawTestPicture.ts";
 import { newId } from "../ui/newId.ts";
 import { type Glass, makeGlass } from "./glass.ts";
 import { groundOf } from "./ground.ts";
-import { coverWith, findKeptShow, keepPage, keepShow } from "./standBy.ts";
+import { coverWith, findKeptShow, keepPage, keepShow, loadStandBy } from "./standBy.ts";
 import { Ticks } from "./ticks.ts";
 
 const REPORT_MS = 500;
@@ -178,6 +178,7 @@ export function runOutput(
     fitted?.element.remove();
     for (const element of [document.documentElement, document.body])
       element.style.background = groundOf(output, overPicture);
+    loadStandBy(output);
     const glass = makeGlass(root, output, drawing, overPicture || output.program);
     const loop = new StageLoop(glass.stage, canvasOf(output), () => connection.now(), onFrame);
     fitted = { ...glass, loop };

@@ -27,7 +27,10 @@ export function keepPage(): () => void {
     const keep = async () => {
       await navigator.serviceWorker.register("/keep.js", { scope: "/out/" });
       const { active } = await navigator.serviceWorker.ready;
-      const loaded = performance.getEntriesByType("resource").map(({ name }) => name);
+      // Clips are too large, and are not shown without the server.
+      const loaded = (performance.getEntriesByType("resource") as PerformanceResourceTiming[])
+        .filter(({ initiatorType }) => initiatorType !== "video")
+        .map(({ name }) => name);
       active?.postMessage({ keep: [location.href, ...new Set(loaded)] });
     };
     keep().catch((error) => console.warn("This window cannot start without the server:", error));
@@ -48,6 +51,11 @@ export async function findKeptShow(token: string): Promise<KeptShow | undefined>
   const store = await caches.open(STORE);
   const kept = await store.match(addressOf(token));
   return kept && ((await kept.json()) as KeptShow);
+}
+
+/** Loads the stand-by picture ahead: what was loaded is kept with the page. */
+export function loadStandBy({ standBy }: Output): void {
+  if (standBy.show === "picture") new Image().src = `/media/${standBy.file}`;
 }
 
 /** Puts a picture of the library over a half of the output, or takes it away. */

@@ -140,7 +140,8 @@ export function ScreenEditor({
           />
           {output.fillAlpha === "straight" && (
             <p className="mt-1.5 text-[14px] text-second">
-              A straight fill is read back frame by frame: on a slow machine motion is less smooth.
+              A straight fill is read back frame by frame: on a slow machine motion is less smooth, and clips
+              stand still.
             </p>
           )}
         </div>

@@ -44,13 +44,13 @@ export function eventTiming(
   nowMs: number,
 ): EventTiming {
   const presentIndex = cues.findIndex(({ cueId }) => cueId === presentId);
-  const starts = Object.values(startedAt).sort((a, b) => a - b);
+  const starts = [...new Set(Object.values(startedAt))].sort((a, b) => a - b);
+  const endOf = new Map(starts.map((at, i) => [at, starts[i + 1]]));
   let plannedAtMs = startsAtMs;
   const timed = cues.map(({ cueId, plannedMs }): CueTiming => {
     const startedAtMs = startedAt[cueId] ?? null;
     const isPresent = cueId === presentId;
-    const endedAtMs =
-      startedAtMs === null || isPresent ? nowMs : (starts.find((at) => at > startedAtMs) ?? nowMs);
+    const endedAtMs = startedAtMs === null || isPresent ? nowMs : (endOf.get(startedAtMs) ?? nowMs);
     const tookMs = startedAtMs === null ? null : Math.max(0, endedAtMs - startedAtMs);
     const timing = {
       cueId,
