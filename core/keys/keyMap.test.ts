@@ -22,7 +22,7 @@ describe("keys", () => {
 
   test("a letter is one key with and without Shift", () => {
     expect(findAction({}, "X")).toBe("cut");
-    expect(addKey({}, "cut", "K")).toEqual({ map: { cut: ["x", "k"] } });
+    expect(addKey({}, "cut", "J")).toEqual({ map: { cut: ["x", "j"] } });
   });
 
   test("clashes and keys of other meaning are refused in a sentence, and change nothing", () => {
