@@ -8,6 +8,5 @@ export function getServices(context: Readonly<RouterContextProvider>): Services 
 
 export { wornBy } from "../server/live/showHost.ts";
 export { tryOut } from "../server/live/tryOut.ts";
-export { eventSettingsSchema } from "../server/store/eventSettings.ts";
 export { screensEditSchema } from "../server/store/screenStore.ts";
 export { type Finds, findWords } from "../server/words/find.ts";

@@ -178,6 +178,7 @@ test("every object of the gallery is the same from the server's painter and the 
       how: "animated" as const,
       endsAtMs: null,
       lastsMs: 10_000,
+      effectMs: null,
     };
     const pieces = composeSlot([moment], "page0", () => ({ templateHash: "one", laidOut }));
     let difference = 0;

@@ -24,7 +24,15 @@ function draw(objects: SceneObject[], ground: string | null = null) {
     output: SIZE,
   });
   const page = { cueId: "c", content: "0".repeat(64), step: { occurrence: "page", unit: 0 } };
-  const moment = { startAtMs: 0, sinceMs: 0, page, how: "settled" as const, endsAtMs: null, lastsMs: 0 };
+  const moment = {
+    startAtMs: 0,
+    sinceMs: 0,
+    page,
+    how: "settled" as const,
+    endsAtMs: null,
+    lastsMs: 0,
+    effectMs: null,
+  };
   const pieces = composeSlot([moment], "l", () => ({ templateHash: "t", laidOut }));
   return drawPlacements(placementsAt({ pieces }, 5_000, SIZE), SIZE, 1, serverPaintKit(shaper), ground);
 }

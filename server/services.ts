@@ -4,6 +4,7 @@ import type { IncomingMessage } from "node:http";
 import { join } from "node:path";
 import { createContext } from "react-router";
 import type { Wardrobe } from "../core/rundown/compileContext.ts";
+import type { EveningEdit } from "../core/rundown/evening.ts";
 import type { HouseStyle } from "../core/scene/houseStyle.ts";
 import type { Template } from "../core/scene/template.ts";
 import { canvasOf } from "../core/screens/plan.ts";
@@ -14,6 +15,7 @@ import { FIELD_SETS } from "../designs/fieldSets.ts";
 import type { Seed } from "../designs/seed.ts";
 import { readScriptureFile } from "./files/readScriptureFile.ts";
 import { loadShaper } from "./fonts.ts";
+import { createEveningsEditor } from "./live/editEvenings.ts";
 import { createScreensEditor } from "./live/editScreens.ts";
 import { LiveServer } from "./live/liveServer.ts";
 import { Pairing } from "./live/pairing.ts";
@@ -24,8 +26,9 @@ import { AirLog } from "./store/airLog.ts";
 import { ContentStore } from "./store/contentStore.ts";
 import { CueStore } from "./store/cueStore.ts";
 import type { Db } from "./store/database.ts";
-import { EventSettingsStore } from "./store/eventSettings.ts";
+import { EveningStore } from "./store/eveningStore.ts";
 import { FontStore } from "./store/fontStore.ts";
+import { KeyStore } from "./store/keyStore.ts";
 import { LinkStore } from "./store/linkStore.ts";
 import { MediaStore } from "./store/mediaStore.ts";
 import { Passcode } from "./store/passcode.ts";
@@ -64,10 +67,14 @@ export interface Services {
   readonly screens: ScreenStore;
   readonly pairing: Pairing;
   readonly passcode: Passcode;
-  readonly eventSettings: EventSettingsStore;
+  readonly keys: KeyStore;
+  readonly evenings: EveningStore;
+  /** Changes what evenings there are, or which is open. @returns a sentence when it cannot be done */
+  readonly editEvenings: (edit: EveningEdit) => Promise<string | undefined>;
   /** Changes screens and plans; the air follows where it must. @returns a sentence when it cannot be done */
   readonly editScreens: (edit: ScreensEdit) => Promise<string | undefined>;
   readonly live: LiveServer;
+  readonly airLog: AirLog;
   readonly media: MediaStore;
   readonly fonts: FontStore;
   readonly stills: StillPainter;
@@ -146,8 +153,10 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
   const findMedia = (id: string) => media.find(id)?.hash;
   const screens = new ScreenStore(db, showId);
   await screens.load();
+  const evenings = new EveningStore(db, showId);
+  await evenings.load();
   const cueStore = new CueStore(db, showId);
-  await cueStore.load();
+  await cueStore.open(evenings.open.id);
   const rundown = new Rundown(cueStore, contents, {
     fieldSets: new Map(FIELD_SETS.map((fieldSet) => [fieldSet.id, fieldSet])),
     wardrobes: show.wardrobes,
@@ -185,11 +194,12 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
   }
   const passcode = new Passcode(db, showId);
   await passcode.load();
-  const eventSettings = new EventSettingsStore(db, showId);
-  await eventSettings.load();
+  const keys = new KeyStore(db, showId);
+  await keys.load();
   const readAgain = () => rundown.setContext({ scripture: scriptures }, ({ kind }) => kind === "reading");
+  const airLog = new AirLog(db, contents, showId);
   const host = await ShowHost.open(
-    new AirLog(db, contents, showId),
+    airLog,
     contents,
     rundown,
     screens,
@@ -205,7 +215,7 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
   });
   const links = new LinkStore(db, showId);
   await links.load(screens.outputs.map(({ id }) => id));
-  const live = new LiveServer({ host, rundown, contents, links, screens, ...options });
+  const live = new LiveServer({ host, rundown, evenings, contents, links, screens, ...options });
   const editScreens = createScreensEditor(screens, links, host, show.outfits[0]?.id ?? "");
   let wardrobes = show.wardrobes;
   const offerTemplate = async (outfitId: string, template: Template) => {
@@ -253,8 +263,11 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
     editScreens,
     pairing: new Pairing(now),
     passcode,
-    eventSettings,
+    keys,
+    evenings,
+    editEvenings: createEveningsEditor(evenings, rundown, host, now),
     live,
+    airLog,
     media,
     fonts,
     stills,

@@ -1,26 +1,30 @@
+import { ChevronDown } from "lucide-react";
 import type { ReactNode } from "react";
+import { NavLink } from "react-router";
 import { formatLength, formatTimeOfDay } from "../ui/format.ts";
 import { useDesk, useServerTime } from "./deskContext.ts";
 
 /** The line at the top of every desk view: show, views, connection, time. */
-export function Header({
-  showName,
-  place,
-  children,
-}: {
-  showName: string;
-  place: string;
-  children: ReactNode;
-}) {
+export function Header({ place, children }: { place: string; children: ReactNode }) {
+  const { evening } = useDesk();
   const nowMs = useServerTime(250);
   return (
     <header className="flex h-13 shrink-0 items-center gap-6 border-b border-edge bg-raised px-5">
       <span className="font-brand text-[22px] font-bold tracking-tight">
         Vesko<span className="text-act">.</span>
       </span>
-      <h1 className="truncate text-[15px]">
-        <span className="font-semibold">{showName}</span>
-        {place && <span className="text-second"> · {place}</span>}
+      <h1 className="min-w-0 text-[15px]">
+        <NavLink
+          to="/evenings"
+          title="All evenings"
+          className="flex min-h-8 items-center gap-1.5 rounded-md px-2 hover:bg-lifted aria-[current]:bg-lifted"
+        >
+          <span className="truncate">
+            <span className="font-semibold">{evening.name}</span>
+            {place && <span className="text-second"> · {place}</span>}
+          </span>
+          <ChevronDown aria-hidden="true" className="size-4 shrink-0 text-second" />
+        </NavLink>
       </h1>
       <nav aria-label="Views" className="flex gap-1">
         {children}

@@ -1,15 +1,39 @@
 import { useDesk, useDeskStore } from "./deskContext.ts";
 
-/** On every view of a desk that rehearses: the screens show the air, not this. */
+/** On every view of a desk that rehearses: the screens show the air, but for those that are chosen here. */
 export function RehearsalBanner() {
-  const { channel } = useDesk();
+  const { channel, outputs, rehearsedOn } = useDesk();
   const store = useDeskStore();
   if (channel === "air") return null;
+  const names = outputs.filter(({ id }) => rehearsedOn.includes(id)).map(({ name }) => name);
+  const change = (id: string) =>
+    store.rehearseOn(
+      rehearsedOn.includes(id) ? rehearsedOn.filter((other) => other !== id) : [...rehearsedOn, id],
+    );
   return (
-    <div role="status" className="hatched flex h-10 shrink-0 items-center justify-center gap-5 text-[16px]">
+    <div
+      role="status"
+      className="hatched flex min-h-10 shrink-0 flex-wrap items-center justify-center gap-x-4 gap-y-1 py-1 text-[15px]"
+    >
       <strong className="rounded bg-ground px-3 py-1">
-        REHEARSAL: what is taken here is on no screen. The air goes on as it was.
+        {names.length === 0
+          ? "REHEARSAL: what is taken here is on no screen. The air goes on as it was."
+          : `REHEARSAL, shown on ${names.join(", ")}. The air goes on as it was on all others.`}
       </strong>
+      <fieldset className="flex items-center gap-1 rounded bg-ground px-2">
+        <legend className="sr-only">Screens that show the rehearsal in place of the air</legend>
+        {outputs.map(({ id, name }) => (
+          <label key={id} className="flex min-h-8 items-center gap-1.5 px-1 text-[14px]">
+            <input
+              type="checkbox"
+              checked={rehearsedOn.includes(id)}
+              onChange={() => change(id)}
+              className="size-4.5 accent-attention"
+            />
+            {name}
+          </label>
+        ))}
+      </fieldset>
       <button
         type="button"
         onClick={() => store.rehearse(false)}

@@ -1,6 +1,7 @@
 import { sameAnchor } from "../../core/rundown/anchor.ts";
 import type { PageContent } from "../../core/rundown/content.ts";
 import type { CueView } from "../../core/rundown/edits.ts";
+import type { OpenEvening } from "../../core/rundown/evening.ts";
 import { findNeighbour, findNext, type ReadyCue } from "../../core/rundown/next.ts";
 import { stepsOf } from "../../core/rundown/steps.ts";
 import type { PinnedDocument } from "../../core/screens/dress.ts";
@@ -8,7 +9,7 @@ import type { Output, ScreenPlan } from "../../core/screens/plan.ts";
 import type { Command } from "../../core/show/commands.ts";
 import type { AirEvent } from "../../core/show/events.ts";
 import type { ShowState, Target } from "../../core/show/state.ts";
-import type { Channel, ScreenHealth, ServerMessage } from "../../core/show/wire.ts";
+import type { Channel, DeskMode, DeskPresence, ScreenHealth, ServerMessage } from "../../core/show/wire.ts";
 import { localNow } from "../live/clock.ts";
 import { Connection, type ConnectionStatus } from "../live/connection.ts";
 import { ShowCopy } from "../live/showCopy.ts";
@@ -51,6 +52,12 @@ export interface DeskSnapshot {
   readonly mode: DeskMode;
   /** The air, or a rehearsal that no screen shows. */
   readonly channel: Channel;
+  /** All desks that are open, this one among them. */
+  readonly desks: readonly DeskPresence[];
+  /** Outputs that show the rehearsal in place of the air. */
+  readonly rehearsedOn: readonly string[];
+  /** The evening whose cues these are. */
+  readonly evening: OpenEvening;
   /** The cue chosen for editing; new cues are added after it. */
   readonly chosenId: string | null;
 }
@@ -65,15 +72,14 @@ export interface DeskStart {
   readonly rundownRevision: number;
   readonly documents: Readonly<Record<string, PinnedDocument>>;
   readonly screens: readonly ScreenHealth[];
+  readonly evening: OpenEvening;
 }
 
 type Distribute<T> = T extends { id: string } ? Omit<T, "id"> : never;
 /** A command before it has its id. */
 export type Press = Distribute<Command>;
 
-/** What a desk lets its person do: everything, only take and out, or only look. */
-export type DeskMode = "free" | "locked" | "watching";
-
+const NAME_KEY = "vesko-desk-name";
 const ANSWER_MS = 2_000;
 const GRACE_MS = 250;
 /** Presses that may wait behind one on its way: a flurry must not play out long after. */
@@ -126,6 +132,9 @@ export class DeskStore {
       waiting: false,
       mode: "free",
       channel: "air",
+      desks: [],
+      rehearsedOn: [],
+      evening: start.evening,
       chosenId: start.cues[0]?.cueId ?? null,
     };
     this.#snapshot = { ...this.#snapshot, next: findNext(state, this.#snapshot.ready) };
@@ -272,6 +281,25 @@ export class DeskStore {
   /** Free, locked to take and out, or only watching. */
   setMode(mode: DeskMode): void {
     this.#change({ mode });
+    this.#sayWho();
+  }
+
+  /** What the other desks call this one; kept by this browser. */
+  get name(): string {
+    return globalThis.localStorage?.getItem(NAME_KEY) ?? "";
+  }
+  setName(name: string): void {
+    localStorage.setItem(NAME_KEY, name.trim());
+    this.#sayWho();
+  }
+
+  /** The outputs that show the rehearsal in place of the air. */
+  rehearseOn(outputIds: readonly string[]): void {
+    this.#connection?.send({ kind: "rehearseOn", outputIds: [...outputIds] });
+  }
+
+  #sayWho(): void {
+    this.#connection?.send({ kind: "desk", name: this.name, mode: this.#snapshot.mode });
   }
 
   press(press: Press): void {
@@ -343,11 +371,14 @@ export class DeskStore {
         this.#order = message.order;
         const kept = new Set(message.order);
         for (const id of this.#views.keys()) if (!kept.has(id)) this.#views.delete(id);
-        this.#change(this.#readCues());
+        this.#change({ ...this.#readCues(), evening: message.evening });
         return;
       }
       case "screens":
         this.#change({ screens: message.screens });
+        return;
+      case "desks":
+        this.#change({ desks: message.desks, rehearsedOn: message.rehearsedOn });
         return;
       case "answer":
         if (this.#pending?.id !== message.id) return;
@@ -375,6 +406,7 @@ export class DeskStore {
       const { state, outputs, plans, channel } = this.#copy;
       this.#change({ state, outputs, plans, channel });
       // After a lost connection the server knows no rehearsal of this desk: a new one begins with the air as it is.
+      if (message.kind === "welcome") this.#sayWho();
       if (message.kind === "welcome" && channel !== this.#wantedChannel)
         this.#connection?.send({ kind: "channel", channel: this.#wantedChannel });
     }

@@ -2,13 +2,14 @@ import { useMemo } from "react";
 import { nextTimeOfDay, timeOfDayAt } from "../../core/figures/clockText.ts";
 import { type EventTiming, eventTiming } from "../../core/rundown/timing.ts";
 import type { DeskSnapshot } from "./deskStore.ts";
-import { useDeskData } from "./useDeskData.ts";
 
 const HALF_DAY_MS = 43_200_000;
 
 /** The evening against its plan; undefined until the page is alive. */
-export function useEventTiming({ cues, state }: DeskSnapshot, nowMs: number | null): EventTiming | undefined {
-  const { startsAt } = useDeskData();
+export function useEventTiming(
+  { cues, state, evening: { startsAt } }: DeskSnapshot,
+  nowMs: number | null,
+): EventTiming | undefined {
   return useMemo(() => {
     if (nowMs === null) return undefined;
     const planned = cues.flatMap(({ view }) =>

@@ -8,7 +8,15 @@ import type { PaintedPixels, PaintJob } from "./paintWorker.ts";
 
 const page = { cueId: "check", content: "0".repeat(64), step: { occurrence: "page", unit: 0 } };
 const arrival = [
-  { startAtMs: 0, sinceMs: 0, page, how: "animated" as const, endsAtMs: null, lastsMs: 10_000 },
+  {
+    startAtMs: 0,
+    sinceMs: 0,
+    page,
+    how: "animated" as const,
+    endsAtMs: null,
+    lastsMs: 10_000,
+    effectMs: null,
+  },
 ];
 
 /** Paints every plate of the gallery in the window and in a worker, and says how far they are apart. */

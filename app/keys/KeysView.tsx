@@ -28,7 +28,7 @@ export function KeysView() {
       store.say("trouble", change.problem);
       return;
     }
-    const answer = await postJson<{ sentence?: string }>("/event-settings", { keys: change.map });
+    const answer = await postJson<{ sentence?: string }>("/key-map", change.map);
     if (!answer || answer.sentence !== undefined)
       store.say("trouble", answer?.sentence ?? "The server cannot be reached. The keys are as they were.");
     await revalidate();

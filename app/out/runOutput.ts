@@ -178,7 +178,7 @@ export function runOutput(
     fitted?.element.remove();
     for (const element of [document.documentElement, document.body])
       element.style.background = groundOf(output, overPicture);
-    loadStandBy(output);
+    loadStandBy(output, copy.state?.standBy ?? null);
     const glass = makeGlass(root, output, drawing, overPicture || output.program);
     const loop = new StageLoop(glass.stage, canvasOf(output), () => connection.now(), onFrame);
     fitted = { ...glass, loop };

@@ -53,9 +53,10 @@ export async function findKeptShow(token: string): Promise<KeptShow | undefined>
   return kept && ((await kept.json()) as KeptShow);
 }
 
-/** Loads the stand-by picture ahead: what was loaded is kept with the page. */
-export function loadStandBy({ standBy }: Output): void {
-  if (standBy.show === "picture") new Image().src = `/media/${standBy.file}`;
+/** Loads the stand-by pictures ahead, the output's own and the show's: what was loaded is kept with the page. */
+export function loadStandBy({ standBy }: Output, ofShow: ShowState["standBy"]): void {
+  for (const file of [standBy.show === "picture" ? standBy.file : null, ofShow?.file ?? null])
+    if (file !== null) new Image().src = `/media/${file}`;
 }
 
 /** Puts a picture of the library over a half of the output, or takes it away. */

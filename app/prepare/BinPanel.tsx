@@ -1,7 +1,7 @@
 import { ArchiveRestore, X } from "lucide-react";
 import { useEffect, useState } from "react";
 import type { CueDoc } from "../../core/rundown/cueDoc.ts";
-import { cueKindName, cueTitle } from "../ui/cueWords.ts";
+import { cueKindName, typedTitle } from "../ui/cueWords.ts";
 import { formatTimeOfDay } from "../ui/format.ts";
 
 interface Deleted {
@@ -47,13 +47,13 @@ export function BinPanel({
           <li key={cueId} className="flex items-center gap-3 text-[15px]">
             <button
               type="button"
-              aria-label={`Put ${cueTitle(doc, undefined)} back`}
+              aria-label={`Put ${typedTitle(doc)} back`}
               onClick={() => void onAdd(doc)}
               className={toolClass}
             >
               <ArchiveRestore aria-hidden="true" className="size-4.5" />
             </button>
-            <span className="min-w-0 truncate font-semibold">{nameOf(doc)}</span>
+            <span className="min-w-0 truncate font-semibold">{typedTitle(doc)}</span>
             <span className="shrink-0 text-second">{cueKindName(doc)}</span>
             <span className="ml-auto shrink-0 font-mono text-[14px] text-second">
               {formatTimeOfDay(atMs)}
@@ -63,12 +63,6 @@ export function BinPanel({
       </ul>
     </section>
   );
-}
-
-/** A page has no title before it is made: its first words stand for it. */
-function nameOf(doc: CueDoc): string {
-  if (doc.kind !== "page") return cueTitle(doc, undefined);
-  return Object.values(doc.values).find((value) => value.trim() !== "") ?? cueTitle(doc, undefined);
 }
 
 const toolClass = "grid size-9 shrink-0 place-content-center rounded-md bg-lifted hover:bg-edge";

@@ -1,9 +1,21 @@
 import { CUE_TAGS, type CueDoc, type CueStart } from "../../core/rundown/cueDoc.ts";
 import { TAG_ICONS } from "../ui/CueTagMark.tsx";
+import { NumberBox } from "../ui/NumberBox.tsx";
 
 type Details = Pick<
   CueDoc,
-  "start" | "delayMs" | "repeatMs" | "plannedMs" | "isOff" | "tag" | "note" | "isLive" | "opacity"
+  | "start"
+  | "delayMs"
+  | "repeatMs"
+  | "plannedMs"
+  | "isOff"
+  | "tag"
+  | "note"
+  | "stageNote"
+  | "isLive"
+  | "isOfTheDay"
+  | "opacity"
+  | "effectMs"
 >;
 
 const boxClass =
@@ -17,19 +29,21 @@ export function CueDetails({
 }: {
   id: string;
   doc: CueDoc;
-  onChange: (change: Details) => void;
+  onChange: (change: Partial<Details>) => void;
 }) {
-  const { start, delayMs, repeatMs, plannedMs, isOff, tag, note, isLive, opacity } = doc;
-  const change = (part: Partial<Details>) =>
-    onChange({ start, delayMs, repeatMs, plannedMs, isOff, tag, note, isLive, opacity, ...part });
+  const { start, delayMs, repeatMs, plannedMs, isOff, tag, note, stageNote } = doc;
+  const { isLive, isOfTheDay, opacity, effectMs } = doc;
   const isQuiet =
     start.kind === "hand" &&
     delayMs === 0 &&
     repeatMs === null &&
     !isOff &&
     !isLive &&
+    !isOfTheDay &&
     tag === null &&
-    note === "";
+    effectMs === null &&
+    note === "" &&
+    stageNote === "";
   const takes = doc.kind !== "remark";
   return (
     <details
@@ -44,7 +58,7 @@ export function CueDetails({
             <select
               aria-label="How it starts"
               value={start.kind}
-              onChange={({ target }) => change({ start: startOf(target.value as CueStart["kind"]) })}
+              onChange={({ target }) => onChange({ start: startOf(target.value as CueStart["kind"]) })}
               className={boxClass}
             >
               <option value="hand">by hand</option>
@@ -56,7 +70,7 @@ export function CueDetails({
               <Seconds
                 label="Seconds after the cue before"
                 ms={start.ms}
-                onSave={(ms) => change({ start: { kind: "after", ms: ms ?? 0 } })}
+                onSave={(ms) => onChange({ start: { kind: "after", ms: ms ?? 0 } })}
               />
             )}
             {start.kind === "at" && (
@@ -66,14 +80,14 @@ export function CueDetails({
                 step={1}
                 value={start.time}
                 onChange={({ target }) =>
-                  target.value && change({ start: { kind: "at", time: withSeconds(target.value) } })
+                  target.value && onChange({ start: { kind: "at", time: withSeconds(target.value) } })
                 }
                 className={boxClass}
               />
             )}
             <span className="flex items-center gap-2">
               enters later by
-              <Seconds label="Delay" ms={delayMs} onSave={(ms) => change({ delayMs: ms ?? 0 })} />
+              <Seconds label="Delay" ms={delayMs} onSave={(ms) => onChange({ delayMs: ms ?? 0 })} />
             </span>
             {doc.kind === "page" && (
               <span className="flex items-center gap-2">
@@ -82,7 +96,7 @@ export function CueDetails({
                   label="Repeat every"
                   ms={repeatMs}
                   least={1}
-                  onSave={(ms) => change({ repeatMs: ms })}
+                  onSave={(ms) => onChange({ repeatMs: ms })}
                 />
               </span>
             )}
@@ -91,27 +105,31 @@ export function CueDetails({
         <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
           <span className="flex items-center gap-2">
             Planned
-            <Seconds label="Planned length" ms={plannedMs} onSave={(ms) => change({ plannedMs: ms })} />
+            <Seconds label="Planned length" ms={plannedMs} onSave={(ms) => onChange({ plannedMs: ms })} />
           </span>
           {takes && doc.kind !== "action" && (
             <span className="flex items-center gap-2">
+              Takes to arrive
+              <Seconds
+                label="Time it takes to arrive"
+                ms={effectMs}
+                least={0.04}
+                most={8}
+                step={0.05}
+                onSave={(ms) => onChange({ effectMs: ms })}
+              />
+            </span>
+          )}
+          {takes && doc.kind !== "action" && (
+            <span className="flex items-center gap-2">
               Opacity
-              <input
-                key={opacity}
-                aria-label="Opacity, %"
-                type="number"
+              <NumberBox
+                label="Opacity, %"
+                value={Math.round(opacity * 100)}
                 min={5}
                 max={100}
                 step={5}
-                defaultValue={Math.round(opacity * 100)}
-                onBlur={({ target }) => {
-                  const percent = target.valueAsNumber;
-                  if (percent >= 5 && percent <= 100) {
-                    if (percent !== Math.round(opacity * 100)) change({ opacity: percent / 100 });
-                  } else target.value = String(Math.round(opacity * 100));
-                }}
-                onKeyDown={(event) => event.key === "Enter" && event.currentTarget.blur()}
-                className={`${boxClass} w-20`}
+                onSave={(percent) => onChange({ opacity: percent / 100 })}
               />
               %
             </span>
@@ -125,7 +143,7 @@ export function CueDetails({
                   type="button"
                   aria-label={`Mark with a ${name}`}
                   aria-pressed={tag === name}
-                  onClick={() => change({ tag: tag === name ? null : name })}
+                  onClick={() => onChange({ tag: tag === name ? null : name })}
                   className="grid size-9 place-content-center rounded-md bg-lifted hover:bg-edge aria-pressed:bg-act-ground aria-pressed:text-act"
                 >
                   <Icon aria-hidden="true" className="size-4.5" />
@@ -133,15 +151,34 @@ export function CueDetails({
               );
             })}
           </fieldset>
-          <Toggle label="Left out of the run" isOn={isOff} onToggle={() => change({ isOff: !isOff })} />
+          <Toggle label="Left out of the run" isOn={isOff} onToggle={() => onChange({ isOff: !isOff })} />
           {takes && doc.kind !== "action" && (
             <Toggle
               label="Edits go on air as they are saved"
               isOn={isLive}
-              onToggle={() => change({ isLive: !isLive })}
+              onToggle={() => onChange({ isLive: !isLive })}
+            />
+          )}
+          {doc.kind !== "action" && (
+            <Toggle
+              label="Of this day only"
+              isOn={isOfTheDay}
+              onToggle={() => onChange({ isOfTheDay: !isOfTheDay })}
             />
           )}
         </div>
+        {takes && (
+          <label htmlFor={`${id}-stage-note`} className="flex flex-col gap-1">
+            Note to the stage, shown there while this is the cue on air
+            <input
+              id={`${id}-stage-note`}
+              value={stageNote}
+              maxLength={200}
+              onChange={({ target }) => onChange({ stageNote: target.value })}
+              className={`${boxClass} w-full px-3`}
+            />
+          </label>
+        )}
         <label htmlFor={`${id}-note`} className="flex flex-col gap-1">
           Note for the operator
           <textarea
@@ -149,7 +186,7 @@ export function CueDetails({
             value={note}
             rows={Math.min(4, note.split("\n").length)}
             maxLength={2_000}
-            onChange={({ target }) => change({ note: target.value })}
+            onChange={({ target }) => onChange({ note: target.value })}
             className={`${boxClass} w-full px-3 py-2`}
           />
         </label>
@@ -175,32 +212,27 @@ function Seconds({
   label,
   ms,
   least = 0,
+  most = 86_400,
+  step = 0.5,
   onSave,
 }: {
   label: string;
   ms: number | null;
   least?: number;
+  most?: number;
+  step?: number;
   onSave: (ms: number | null) => void;
 }) {
   return (
     <>
-      <input
-        key={ms}
-        aria-label={`${label}, s`}
-        type="number"
+      <NumberBox
+        label={`${label}, s`}
+        value={ms === null ? null : ms / 1_000}
         min={least}
-        max={86_400}
-        step={0.5}
-        defaultValue={ms === null ? "" : ms / 1_000}
-        onBlur={({ target }) => {
-          const typed = target.valueAsNumber;
-          const next = target.value === "" ? null : Math.round(typed * 1_000);
-          if (next === null || (Number.isFinite(typed) && typed >= least && typed <= 86_400)) {
-            if (next !== ms) onSave(next);
-          } else target.value = ms === null ? "" : String(ms / 1_000);
-        }}
-        onKeyDown={(event) => event.key === "Enter" && event.currentTarget.blur()}
-        className={`${boxClass} w-20`}
+        max={most}
+        step={step}
+        onSave={(seconds) => onSave(Math.round(seconds * 1_000))}
+        onClear={() => onSave(null)}
       />
       s
     </>

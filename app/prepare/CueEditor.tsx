@@ -18,6 +18,7 @@ import { RemarkForm } from "./RemarkForm.tsx";
 import { ScreensOfCue } from "./ScreensOfCue.tsx";
 import { SongEditor } from "./SongEditor.tsx";
 import { saveEdit } from "./saveEdit.ts";
+import { WholeLine } from "./WholeLine.tsx";
 
 /** The chosen cue, opened: its words are edited where they stand and saved as they are typed. */
 export function CueEditor({
@@ -87,6 +88,9 @@ export function CueEditor({
       {draft.kind === "remark" && <RemarkForm cueId={cueId} doc={draft} onType={(doc) => saver.type(doc)} />}
       {(draft.kind === "page" || Object.keys(draft.adjust).length > 0) && (
         <AdjustLine adjust={draft.adjust} onChange={(adjust) => saver.type({ ...draft, adjust })} />
+      )}
+      {draft.kind !== "remark" && draft.kind !== "action" && (
+        <WholeLine whole={draft.whole} onChange={(whole) => saver.type({ ...draft, whole })} />
       )}
       {draft.kind !== "remark" && (
         <ScreensOfCue cue={cue} doc={draft} onChange={(change) => saver.type({ ...draft, ...change })} />

@@ -22,7 +22,6 @@ export function loader({ context }: Route.LoaderArgs) {
     if (document) documents[hash] = document;
   }
   return {
-    showName: show.name,
     place: show.place,
     outfits: show.outfits.map((outfit) => ({
       ...outfit,
@@ -46,7 +45,8 @@ export function loader({ context }: Route.LoaderArgs) {
     screens: live.screens(),
     texts: scriptures.list().map(({ code, name, language }) => ({ code, name, language })),
     licence: services.licence(),
-    ...services.eventSettings.settings,
+    keys: services.keys.keys,
+    evening: services.evenings.open,
   };
 }
 
@@ -64,7 +64,7 @@ export default function DeskRoute({ loaderData }: Route.ComponentProps) {
   return (
     <DeskContext value={store}>
       <div className="flex h-dvh min-h-[600px] flex-col overflow-hidden">
-        <Header showName={loaderData.showName} place={loaderData.place}>
+        <Header place={loaderData.place}>
           {VIEWS.map(({ to, name }) => (
             <NavLink key={to} to={to} className={navClass}>
               {name}

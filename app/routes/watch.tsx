@@ -4,10 +4,10 @@ import { WatchView } from "../watch/WatchView.tsx";
 import type { Route } from "./+types/watch.ts";
 
 export function loader({ params, context }: Route.LoaderArgs) {
-  const { links, show, host, screens, live, buildId } = getServices(context);
+  const { links, evenings, host, screens, live, buildId } = getServices(context);
   if (links.find(params.token)?.kind !== "watch") throw data("This link shows nothing", { status: 404 });
   return {
-    showName: show.name,
+    evening: evenings.open,
     deskToken: params.token,
     buildId,
     state: host.state,
@@ -21,9 +21,9 @@ export function loader({ params, context }: Route.LoaderArgs) {
 }
 
 export const meta: Route.MetaFunction = ({ loaderData }) => [
-  { title: `All screens · ${loaderData?.showName ?? "Vesko"}` },
+  { title: `All screens · ${loaderData?.evening.name ?? "Vesko"}` },
 ];
 
 export default function WatchRoute({ loaderData }: Route.ComponentProps) {
-  return <WatchView start={loaderData} showName={loaderData.showName} />;
+  return <WatchView start={loaderData} showName={loaderData.evening.name} />;
 }

@@ -3,6 +3,7 @@ import type { DeskSnapshot } from "../desk/deskStore.ts";
 import { useEventTiming } from "../desk/useEventTiming.ts";
 import { cueTitle } from "../ui/cueWords.ts";
 import { formatLength, formatTimeOfDay } from "../ui/format.ts";
+import { Desks } from "./Desks.tsx";
 
 /** How the evening stands: the present cue against its plan, the end, what comes by itself, and who may act. */
 export function EventStrip({ desk, nowMs }: { desk: DeskSnapshot; nowMs: number | null }) {
@@ -14,7 +15,8 @@ export function EventStrip({ desk, nowMs }: { desk: DeskSnapshot; nowMs: number 
   const due = state.due[0];
   const dueCue = due && desk.cues.find(({ view }) => view.cueId === due.cueId);
   const isShut = Object.values(state.shutters).some(({ untilMs }) => untilMs === null);
-  const elsewhere = state.arm && state.arm.by.kind === "desk" && state.arm.by.id !== store.windowId;
+  const by = state.arm?.by;
+  const elsewhere = by?.kind === "desk" && by.id !== store.windowId ? by.id : null;
   const note = state.stageNote.at(-1)?.page;
   const noteContent = note && store.findContent(note.content);
   return (
@@ -66,10 +68,24 @@ export function EventStrip({ desk, nowMs }: { desk: DeskSnapshot; nowMs: number 
         </span>
       )}
       {noteContent && <span className="truncate">To the stage: “{noteContent.values.note}”</span>}
-      {elsewhere && <span className="font-semibold text-next">armed at another desk</span>}
+      {elsewhere && (
+        <span className="font-semibold text-next">
+          armed by {desk.desks.find(({ windowId }) => windowId === elsewhere)?.name ?? "a desk that is gone"}
+        </span>
+      )}
+      {channel === "air" && desk.rehearsedOn.length > 0 && (
+        <span className="font-semibold text-attention">
+          Rehearsal on{" "}
+          {desk.outputs
+            .filter(({ id }) => desk.rehearsedOn.includes(id))
+            .map(({ name }) => name)
+            .join(", ")}
+        </span>
+      )}
       <span className="ml-auto flex items-center gap-2">
         {mode === "locked" && <strong className="text-attention">LOCKED</strong>}
         {mode === "watching" && <strong className="text-attention">WATCHING</strong>}
+        <Desks desk={desk} />
         <button
           type="button"
           aria-pressed={isRehearsal}

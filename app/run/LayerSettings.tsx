@@ -2,13 +2,14 @@ import { SlidersHorizontal } from "lucide-react";
 import { Popover } from "radix-ui";
 import type { Layer } from "../../core/screens/plan.ts";
 import { useDeskStore } from "../desk/deskContext.ts";
+import { NumberBox } from "../ui/NumberBox.tsx";
 
 /** How pages come onto a layer, how dense they are, and whether they stay when others are cleared. */
 export function LayerSettings({ layer }: { layer: Layer }) {
   const store = useDeskStore();
-  const change = (part: Partial<Pick<Layer, "how" | "opacity" | "persistent">>) => {
-    const { id, how, opacity, persistent } = { ...layer, ...part };
-    store.press({ kind: "setLayer", layerId: id, how, opacity, persistent });
+  const change = (part: Partial<Pick<Layer, "how" | "opacity" | "persistent" | "effectMs">>) => {
+    const { id, how, opacity, persistent, effectMs } = { ...layer, ...part };
+    store.press({ kind: "setLayer", layerId: id, how, opacity, persistent, effectMs });
   };
   return (
     <Popover.Root>
@@ -38,24 +39,30 @@ export function LayerSettings({ layer }: { layer: Layer }) {
               <option value="cut">at once</option>
             </select>
           </label>
-          <label className="flex items-center justify-between gap-3">
+          <p className="flex items-center justify-between gap-3">
+            They take, s
+            <NumberBox
+              label={`Time pages take to arrive on ${layer.name}, s`}
+              value={layer.effectMs === null ? null : layer.effectMs / 1_000}
+              min={0.04}
+              max={8}
+              step={0.05}
+              onSave={(seconds) => change({ effectMs: Math.round(seconds * 1_000) })}
+              onClear={() => change({ effectMs: null })}
+            />
+          </p>
+          <p className="-mt-2 text-[14px] text-second">Empty: as their templates have it.</p>
+          <p className="flex items-center justify-between gap-3">
             Opacity, %
-            <input
-              key={layer.opacity}
-              type="number"
+            <NumberBox
+              label={`Opacity of ${layer.name}, %`}
+              value={Math.round(layer.opacity * 100)}
               min={0}
               max={100}
               step={5}
-              defaultValue={Math.round(layer.opacity * 100)}
-              onBlur={({ target }) => {
-                const percent = target.valueAsNumber;
-                if (percent >= 0 && percent <= 100 && percent !== Math.round(layer.opacity * 100))
-                  change({ opacity: percent / 100 });
-              }}
-              onKeyDown={(event) => event.key === "Enter" && event.currentTarget.blur()}
-              className="min-h-9 w-20 rounded-md border border-edge-strong bg-ground px-2"
+              onSave={(percent) => change({ opacity: percent / 100 })}
             />
-          </label>
+          </p>
           <label className="flex items-center gap-2.5">
             <input
               type="checkbox"

@@ -2,7 +2,8 @@ import { useMemo } from "react";
 import { AIR_ACTIONS, type AirAction } from "../../core/keys/keyMap.ts";
 import { chorusFrom, sectionsOf } from "../../core/rundown/sections.ts";
 import type { Target } from "../../core/show/state.ts";
-import type { DeskMode, DeskStore } from "../desk/deskStore.ts";
+import type { DeskMode } from "../../core/show/wire.ts";
+import type { DeskStore } from "../desk/deskStore.ts";
 
 /** What the operator can do, by key or by button. */
 export interface AirActs {

@@ -67,6 +67,12 @@ export function ScreensView({ venue, pictures }: { venue: Venue; pictures: reado
   const test = (picture: TestPictureName | null, outputIds: string[] | null) =>
     store.press({ kind: "test", picture, outputIds });
 
+  const setStandBy = (file: string) => {
+    const picture = pictures.find((each) => each.file === file);
+    const shown = picture && { file, widthPx: picture.widthPx, heightPx: picture.heightPx };
+    store.press({ kind: "setStandBy", picture: shown ?? null });
+  };
+
   useTestKey(store, chosen?.id);
 
   return (
@@ -81,6 +87,22 @@ export function ScreensView({ venue, pictures }: { venue: Venue; pictures: reado
           onSave={savePlan}
           onRemove={(id) => saveScreens(store, { kind: "removePlan", planId: id })}
         >
+          <label className="flex items-center gap-2 whitespace-nowrap">
+            Stand-by
+            <select
+              aria-label="What screens show as their stand-by, unless they have one of their own"
+              value={state.standBy?.file ?? ""}
+              onChange={({ target }) => setStandBy(target.value)}
+              className="min-h-9 w-36 rounded-md border border-edge-strong bg-ground px-2"
+            >
+              <option value="">black</option>
+              {pictures.map(({ file, name }) => (
+                <option key={file} value={file}>
+                  {name}
+                </option>
+              ))}
+            </select>
+          </label>
           <button
             type="button"
             aria-pressed={isRoom}

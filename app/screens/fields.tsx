@@ -1,4 +1,5 @@
 import { fieldClass, Labelled } from "../prepare/Labelled.tsx";
+import { NumberBox } from "../ui/NumberBox.tsx";
 
 export function TextField({
   label,
@@ -47,23 +48,15 @@ export function NumberField({
   const id = `number-${label.replace(/\W+/g, "-")}`;
   return (
     <Labelled id={id} label={label}>
-      <input
+      <NumberBox
         id={id}
-        key={value}
-        type="number"
-        defaultValue={value ?? ""}
+        value={value}
         min={min}
         max={max}
         step={step}
-        onBlur={(event) => {
-          const typed = event.target.valueAsNumber;
-          if (event.target.value === "" && onClear && value !== null) onClear();
-          else if (Number.isFinite(typed) && typed >= min && typed <= max && typed !== value)
-            onSave(step === 1 ? Math.round(typed) : typed);
-          else event.target.value = value === null ? "" : String(value);
-        }}
-        onKeyDown={(event) => event.key === "Enter" && event.currentTarget.blur()}
-        className={`${fieldClass} px-2! text-[15px]`}
+        onSave={onSave}
+        {...(onClear && { onClear })}
+        className="w-full"
       />
     </Labelled>
   );

@@ -1,11 +1,11 @@
-import { useRevalidator } from "react-router";
+import { useState } from "react";
 import { useDesk, useDeskStore, useServerTime } from "../desk/deskContext.ts";
 import { NoticeBar } from "../desk/NoticeBar.tsx";
-import { useDeskData } from "../desk/useDeskData.ts";
 import { useEventTiming } from "../desk/useEventTiming.ts";
 import { cueTitle } from "../ui/cueWords.ts";
 import { formatLength, formatTimeOfDay } from "../ui/format.ts";
 import { postJson } from "../ui/postJson.ts";
+import { StoryLines } from "./StoryLines.tsx";
 import { TimingChart } from "./TimingChart.tsx";
 
 /** Every cue against its plan: when it was to begin, how long it was to take, how long it took. */
@@ -14,14 +14,18 @@ export function TimingView() {
   const store = useDeskStore();
   const nowMs = useServerTime(1_000);
   const timing = useEventTiming(desk, nowMs);
-  const { startsAt } = useDeskData();
-  const { revalidate } = useRevalidator();
+  const { startsAt } = desk.evening;
+  const [isLog, setLog] = useState(false);
   const cues = desk.cues.filter(({ view }) => !("silent" in view.compiled));
   const saveStart = async (value: string) => {
-    const answer = await postJson<{ sentence?: string }>("/event-settings", { startsAt: value });
+    const { id: eveningId, name, day } = desk.evening;
+    const answer = await postJson<{ sentence?: string }>("/evenings-edit", {
+      kind: "change",
+      eveningId,
+      fields: { name, day, startsAt: value },
+    });
     if (!answer || answer.sentence !== undefined)
       store.say("trouble", answer?.sentence ?? "The server cannot be reached. The start is as it was.");
-    await revalidate();
   };
   const rows = cues.map(({ view, ready, index }, at) => ({
     index,
@@ -63,15 +67,25 @@ export function TimingView() {
         )}
         <button
           type="button"
+          aria-pressed={isLog}
+          onClick={() => setLog(!isLog)}
+          className="ml-auto min-h-10 rounded-md bg-lifted px-4 text-[15px] hover:bg-edge aria-pressed:bg-act-ground aria-pressed:text-act"
+        >
+          What was done
+        </button>
+        <button
+          type="button"
           title="Times are counted from the next take, and the script stands at its start. What is on air stays."
           disabled={Object.keys(desk.state.cueTimes).length === 0}
           onClick={() => store.press({ kind: "beginAnew" })}
-          className="ml-auto min-h-10 rounded-md bg-lifted px-4 text-[15px] hover:bg-edge disabled:text-quiet disabled:hover:bg-lifted"
+          className="min-h-10 rounded-md bg-lifted px-4 text-[15px] hover:bg-edge disabled:text-quiet disabled:hover:bg-lifted"
         >
           Begin anew
         </button>
       </div>
-      {!isPlanned ? (
+      {isLog ? (
+        <StoryLines desk={desk} />
+      ) : !isPlanned ? (
         <p className="p-8 text-[16px] text-second">
           No cue has a planned length yet. Give some in Prepare, under “By itself, timing and notes”.
         </p>

@@ -74,5 +74,13 @@ export function PagePicture({
 
 const page = { cueId: "picture", content: "0".repeat(64), step: { occurrence: "page", unit: 0 } };
 const arrival = [
-  { startAtMs: 0, sinceMs: 0, page, how: "animated" as const, endsAtMs: null, lastsMs: 10_000 },
+  {
+    startAtMs: 0,
+    sinceMs: 0,
+    page,
+    how: "animated" as const,
+    endsAtMs: null,
+    lastsMs: 10_000,
+    effectMs: null,
+  },
 ];

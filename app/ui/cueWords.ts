@@ -28,6 +28,12 @@ export function cueTitle(doc: CueDoc, content: PageContent | undefined): string 
   }
 }
 
+/** The name of a cue before it is compiled: the first words of a page stand for it. */
+export function typedTitle(doc: CueDoc): string {
+  if (doc.kind !== "page") return cueTitle(doc, undefined);
+  return Object.values(doc.values).find((value) => value.trim() !== "") ?? cueTitle(doc, undefined);
+}
+
 /** What it does by itself, in a few words. */
 export function cueTiming(doc: CueDoc): string | undefined {
   const seconds = (ms: number) => `${ms / 1000} s`;

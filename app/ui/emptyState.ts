@@ -28,6 +28,7 @@ export function emptyState(
     undo: null,
     due: [],
     shutters: {},
+    standBy: null,
     stageNote: [],
     cueTimes: {},
   };

@@ -14,7 +14,7 @@ export function compileCue(doc: CueDoc, context: CompileContext): Compiled {
   if (doc.isOff) return { silent: true };
   const compiled = compileKind(doc, context);
   if (!("content" in compiled)) return compiled;
-  const { plan, stepPlans, only, opacity, adjust } = doc;
+  const { plan, stepPlans, only, opacity, adjust, whole, effectMs, stageNote } = doc;
   return {
     content: {
       ...compiled.content,
@@ -23,6 +23,9 @@ export function compileCue(doc: CueDoc, context: CompileContext): Compiled {
       only,
       opacity,
       adjust,
+      whole,
+      effectMs,
+      stageNote: stageNote.trim(),
       stepsBy: outfitsSeen(doc, compiled.content, context),
     },
   };
@@ -87,6 +90,9 @@ function compileAction({ title, clear, shutter }: ActionDoc): Compiled {
       endPage: null,
       opacity: 1,
       adjust: {},
+      whole: null,
+      effectMs: null,
+      stageNote: "",
       action: { clear, shutter },
       stayMs: null,
       plan: null,

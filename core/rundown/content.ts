@@ -1,5 +1,6 @@
 import { z } from "zod";
-import { adjustmentsSchema } from "../scene/adjust.ts";
+import { adjustmentsSchema, wholeSchema } from "../scene/adjust.ts";
+import { effectMsSchema } from "../screens/plan.ts";
 import { CREDIT_PLACES } from "../words/credits.ts";
 import { flowUnitSchema } from "../words/flow.ts";
 import { planNeedSchema, REFERENCE_PLACES, stepPlanSchema } from "./cueDoc.ts";
@@ -60,6 +61,12 @@ export const pageContentSchema = z.strictObject({
     .default(null),
   opacity: z.number().min(0).max(1).default(1),
   adjust: adjustmentsSchema.default({}),
+  /** Where all of it stands, and how large; null: as its templates were made. */
+  whole: wholeSchema.nullable().default(null),
+  /** How long it takes to arrive; null: as its layer, else its templates, have it. */
+  effectMs: effectMsSchema.nullable().default(null),
+  /** What those on the stage read while it is the cue on air. */
+  stageNote: z.string().max(200).default(""),
   /** What an action does in place of bringing a page. */
   action: z
     .strictObject({

@@ -1,5 +1,6 @@
 import { z } from "zod";
-import { adjustmentsSchema } from "../scene/adjust.ts";
+import { adjustmentsSchema, wholeSchema } from "../scene/adjust.ts";
+import { effectMsSchema } from "../screens/plan.ts";
 import { CREDIT_PLACES } from "../words/credits.ts";
 import { cutSchema, MOST_CUTS } from "../words/cuts.ts";
 import { songFields } from "../words/songFields.ts";
@@ -44,6 +45,14 @@ const onAnyCue = {
   note: z.string().max(2_000).default(""),
   /** How dense all of it is. */
   opacity: z.number().min(0.05).max(1).default(1),
+  /** How long it takes to arrive; null: as its layer, else its template, has it. */
+  effectMs: effectMsSchema.nullable().default(null),
+  /** Where all of it stands, and how large. */
+  whole: wholeSchema.nullable().default(null),
+  /** Shown to those on the stage while it is the cue on air. */
+  stageNote: z.string().max(200).default(""),
+  /** Emptied when the evening is taken for another day. */
+  isOfTheDay: z.boolean().default(false),
   /** Texts moved, sized or left out, here alone. */
   adjust: adjustmentsSchema.default({}),
   /** Every change that is saved goes on air at once if the cue is there; otherwise it is held until sent. */

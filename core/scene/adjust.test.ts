@@ -1,8 +1,12 @@
 import { describe, expect, test } from "vitest";
+import { box, rectangle, solid } from "../../designs/parts.ts";
 import { ALL_OUTFITS } from "../../designs/starter.ts";
+import { prepareBench } from "../test-support/contents.ts";
+import { HD, lay, partOf, plateOf, templateOf } from "../test-support/pages.ts";
 import { adjusted, NO_ADJUSTMENT } from "./adjust.ts";
 import { findTextOf, type TextObject } from "./template.ts";
 
+const bench = prepareBench();
 const strap = ALL_OUTFITS[0]?.templates.find(({ fieldSet }) => fieldSet === "name");
 const name = strap && (findTextOf(strap, "name") as TextObject);
 
@@ -27,5 +31,19 @@ describe("adjustments of one page", () => {
   test("a hidden text is left out", () => {
     if (!name) throw new Error("no strap ships");
     expect(adjusted(name, { name: { ...NO_ADJUSTMENT, isHidden: true } })).toBeUndefined();
+  });
+
+  test("a whole page stands elsewhere and in another size, on any screen in proportion to it", () => {
+    const square = rectangle("square", box(860, 440, 200, 200), solid("accent"));
+    const whole = { xPercent: 10, yPercent: -20, scale: 0.5 };
+    const placed = (output: { widthPx: number; heightPx: number }) => {
+      const { parts } = lay(templateOf(square), {}, bench.shaper, { output, whole });
+      const part = partOf(parts, "square");
+      const { bounds } = plateOf(parts, "square").picture;
+      return { x: part.at.x + bounds.x, y: part.at.y + bounds.y, width: bounds.width, height: bounds.height };
+    };
+    // The middle stays the middle: 100 px to the left of it become 50, then 10 % of 1920 to the right.
+    expect(placed(HD)).toEqual({ x: 960 - 50 + 192, y: 540 - 50 - 216, width: 100, height: 100 });
+    expect(placed({ widthPx: 960, heightPx: 540 })).toEqual({ x: 551, y: 137, width: 50, height: 50 });
   });
 });

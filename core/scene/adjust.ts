@@ -16,6 +16,17 @@ export type Adjustment = z.infer<typeof adjustmentSchema>;
 export const adjustmentsSchema = z.record(z.string().min(1).max(40), adjustmentSchema);
 export type Adjustments = z.infer<typeof adjustmentsSchema>;
 
+/** Where a whole page stands on an output, and how large, for this page alone. */
+export const wholeSchema = z.strictObject({
+  /** To the right and down, in hundredths of the output's width and height. */
+  xPercent: z.number().min(-100).max(100),
+  yPercent: z.number().min(-100).max(100),
+  /** Times its size, about the middle. */
+  scale: z.number().min(0.1).max(3),
+});
+export type Whole = z.infer<typeof wholeSchema>;
+export const AS_MADE: Whole = { xPercent: 0, yPercent: 0, scale: 1 };
+
 export const NO_ADJUSTMENT: Adjustment = { xPx: 0, yPx: 0, scale: 1, isHidden: false };
 
 const made = new WeakMap<ReadableObject, Map<string, ReadableObject>>();

@@ -1,7 +1,7 @@
 import type { Point, Rect } from "../picture/picture.ts";
 import type { Shaper } from "../text/shaper.ts";
 import { FRAME_RATES, type FrameRate } from "../time/timecode.ts";
-import { type Adjustments, adjusted } from "./adjust.ts";
+import { type Adjustments, AS_MADE, adjusted, type Whole } from "./adjust.ts";
 import type { HouseStyle } from "./houseStyle.ts";
 import { layOutFigures } from "./layOutFigures.ts";
 import { layOutProgram, layOutVideo } from "./layOutLive.ts";
@@ -28,6 +28,8 @@ export interface Resources {
   readonly timeZone?: string;
   /** Texts that this page moves, sizes or leaves out. */
   readonly adjust?: Adjustments;
+  /** Where this page stands, and how large; null: as its template was made. */
+  readonly whole?: Whole | null;
   /** Keeps laid-out objects from page to page; see LayOutMemory. */
   readonly memory?: LayOutMemory;
 }
@@ -91,14 +93,13 @@ export function layOut(
   output: PageSize,
   resources: Resources,
 ): LaidOutPage {
-  const scale = Math.min(
-    output.widthPx / template.canvas.widthPx,
-    output.heightPx / template.canvas.heightPx,
-  );
+  const { xPercent, yPercent, scale: size } = resources.whole ?? AS_MADE;
+  const scale =
+    size * Math.min(output.widthPx / template.canvas.widthPx, output.heightPx / template.canvas.heightPx);
   const place: Placing = {
     scale,
-    originX: (output.widthPx - template.canvas.widthPx * scale) / 2,
-    originY: (output.heightPx - template.canvas.heightPx * scale) / 2,
+    originX: (output.widthPx - template.canvas.widthPx * scale) / 2 + (output.widthPx * xPercent) / 100,
+    originY: (output.heightPx - template.canvas.heightPx * scale) / 2 + (output.heightPx * yPercent) / 100,
   };
   const all = allObjects(template);
   const parents = new Map(

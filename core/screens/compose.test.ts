@@ -50,6 +50,7 @@ function stateOf(takes: readonly Take[]): ShowState {
       how,
       endsAtMs,
       lastsMs: 10_000,
+      effectMs: null,
     });
   }
   return { ...state, slots };

@@ -7,6 +7,7 @@ import { slotOn } from "../show/layers.ts";
 import { expandStays, type Moment, type Slot } from "../show/slot.ts";
 import type { ShowState } from "../show/state.ts";
 import { GLIDE_MS, type Place } from "./glide.ts";
+import { arrivalMs, pacedParts } from "./pace.ts";
 import type { ContentOf, Piece, PieceContent, Timeline } from "./piece.ts";
 import { canvasOf, type Output } from "./plan.ts";
 import { withShutter } from "./shutterPieces.ts";
@@ -26,17 +27,16 @@ export type Dress = (
 
 /** A dissolve of the whole picture of a page: 750 ms is a usual choice (common practice). */
 export const DISSOLVE_MS = 750;
-const fade = (from: number, to: number): readonly Track[] => [
+const dissolve = (from: number, to: number, lengthMs: number): readonly Track[] => [
   {
     property: "opacity",
     keyframes: [
       { atMs: 0, value: from, easing: "linear" },
-      { atMs: DISSOLVE_MS, value: to, easing: "linear" },
+      { atMs: lengthMs, value: to, easing: "linear" },
     ],
   },
 ];
-const DISSOLVE_IN = fade(0, 1);
-const DISSOLVE_OUT = fade(1, 0);
+const dissolveMsOf = ({ effectMs }: Moment) => effectMs ?? DISSOLVE_MS;
 
 /** What an output shows and will show: a pure function of state, output and pinned contents. Per event, not per frame. */
 export function composeTimeline(state: ShowState, output: Output, dress: Dress): Timeline {
@@ -98,8 +98,9 @@ export function composeSlot(
   let open: Stretch | undefined;
   for (const moment of expandStays(slot)) {
     const dressed = moment.page ? dress(moment.page, moment.startAtMs) : undefined;
+    const parts = dressed ? pacedParts(dressed.laidOut.parts, moment.effectMs) : [];
     if (open && dressed && dressed.templateHash === open.templateHash) {
-      open.moments.push({ moment, parts: dressed.laidOut.parts });
+      open.moments.push({ moment, parts });
       continue;
     }
     if (open) open.end = moment;
@@ -108,7 +109,7 @@ export function composeSlot(
       open = {
         id: `${slotId}@${moment.startAtMs}`,
         templateHash: dressed.templateHash,
-        moments: [{ moment, parts: dressed.laidOut.parts }],
+        moments: [{ moment, parts }],
         end: null,
       };
       stretches.push(open);
@@ -123,23 +124,10 @@ function composeStretch(stretch: Stretch): Piece[] {
     id: stretch.id,
     first: stretch.moments[0]?.moment,
     end: stretch.end,
-    mirrorMs: last ? arrivalMs(last.parts) : 0,
+    mirrorMs: last ? arrivalMs(last.parts, ({ exit }) => exit === "mirror") : 0,
     holdMs: 0,
     isCarried: false,
   });
-}
-
-/** How long a page takes to arrive: the length of its mirrored exit. */
-function arrivalMs(parts: readonly Part[]): number {
-  let longest = 0;
-  for (const { motion, content } of parts) {
-    if (motion.exit === "mirror") longest = Math.max(longest, motion.delayMs + durationOf(motion.enter));
-    if (content.kind === "group") longest = Math.max(longest, arrivalMs(content.parts));
-    if (content.kind === "cells" && motion.exit === "mirror")
-      for (const { delayMs } of content.cells)
-        longest = Math.max(longest, delayMs + durationOf(motion.enter));
-  }
-  return longest;
 }
 
 /** What pieces of one level share. */
@@ -322,13 +310,13 @@ function sharesMotion(content: PartContent, next: PartContent | undefined): bool
   return content.kind === "figures" && next.kind === "figures" && content.value.kind === next.value.kind;
 }
 
-function arrivalOf({ motion }: Part, { how }: Moment, isFirst: boolean, level: Level): readonly Track[] {
-  switch (how) {
+function arrivalOf({ motion }: Part, moment: Moment, isFirst: boolean, level: Level): readonly Track[] {
+  switch (moment.how) {
     case "cut":
     case "settled":
       return [];
     case "dissolve":
-      return isFirst && level.isCarried ? [] : DISSOLVE_IN;
+      return isFirst && level.isCarried ? [] : dissolve(0, 1, dissolveMsOf(moment));
     case "animated":
       return isFirst ? delayTracks(motion.enter, motion.delayMs) : motion.change.in;
   }
@@ -355,15 +343,16 @@ const GONE: Leaving = { kind: "tracks", tracks: [], lengthMs: 0 };
 
 const stripLeavesAt = (run: StripRun, at: Moment) => endsAtMs(joinBehind(run, 0, at.startAtMs).old);
 
-function leavingOf(part: Part, { how }: Moment, isEnd: boolean, level: Level): Leaving {
-  switch (how) {
+function leavingOf(part: Part, moment: Moment, isEnd: boolean, level: Level): Leaving {
+  const dissolveMs = dissolveMsOf(moment);
+  switch (moment.how) {
     case "cut":
     case "settled":
       return GONE;
     case "dissolve":
       return isEnd && level.isCarried
-        ? { kind: "tracks", tracks: [], lengthMs: DISSOLVE_MS }
-        : { kind: "tracks", tracks: DISSOLVE_OUT, lengthMs: DISSOLVE_MS };
+        ? { kind: "tracks", tracks: [], lengthMs: dissolveMs }
+        : { kind: "tracks", tracks: dissolve(1, 0, dissolveMs), lengthMs: dissolveMs };
     case "animated": {
       if (isEnd) return ownLeaving(part, level);
       const tracks = part.motion.change.out;

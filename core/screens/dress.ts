@@ -61,6 +61,7 @@ export function createDresser(
         timeZone,
         memory,
         adjust: content.adjust,
+        whole: content.whole,
       });
       laidOut = content.opacity === 1 ? whole : fainter(whole, content.opacity);
     }

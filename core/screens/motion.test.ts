@@ -71,6 +71,7 @@ function timelineOf(objects: SceneObject[], takes: readonly Take[]): Timeline {
       how,
       endsAtMs: null,
       lastsMs: 10_000,
+      effectMs: null,
     }),
   );
   const pieces = composeSlot(slot, "words", ({ step }) => {

@@ -33,6 +33,14 @@ export const venueSchema = z.strictObject({
 });
 export type Venue = z.infer<typeof venueSchema>;
 
+/** A picture of the library, as one covers an output with it. */
+export const shownPictureSchema = z.strictObject({
+  file: z.string().regex(/^[0-9a-f]{64}$/),
+  widthPx: z.number().int().min(1).max(32_768),
+  heightPx: z.number().int().min(1).max(32_768),
+});
+export type ShownPicture = z.infer<typeof shownPictureSchema>;
+
 /** One screen: its own size and shape. */
 export const outputSchema = z.strictObject({
   id: z.string().min(1).max(60),
@@ -71,12 +79,7 @@ export const outputSchema = z.strictObject({
     .discriminatedUnion("show", [
       z.strictObject({ show: z.literal("last") }),
       z.strictObject({ show: z.literal("nothing") }),
-      z.strictObject({
-        show: z.literal("picture"),
-        file: z.string().regex(/^[0-9a-f]{64}$/),
-        widthPx: z.number().int().min(1).max(32_768),
-        heightPx: z.number().int().min(1).max(32_768),
-      }),
+      z.strictObject({ show: z.literal("picture"), ...shownPictureSchema.shape }),
     ])
     .default({ show: "last" }),
   /** Which safe-area standard its test picture shows. */
@@ -107,6 +110,9 @@ export const screenPlanSchema = z.strictObject({
 });
 export type ScreenPlan = z.infer<typeof screenPlanSchema>;
 
+/** How long an effect may take: a moment is forgotten ten seconds after it began. */
+export const effectMsSchema = z.number().int().min(40).max(8_000);
+
 /** One of the layers that pages lie on. Persistent: survives "clear". */
 export const layerSchema = z.strictObject({
   id: z.string().min(1).max(40),
@@ -115,6 +121,8 @@ export const layerSchema = z.strictObject({
   /** How the take key brings a page onto it. */
   how: z.enum(["animated", "dissolve", "cut"]).default("animated"),
   opacity: z.number().min(0).max(1).default(1),
+  /** How long pages take to arrive on it, unless they say it themselves; null: as their templates have it. */
+  effectMs: effectMsSchema.nullable().default(null),
 });
 export type Layer = z.infer<typeof layerSchema>;
 

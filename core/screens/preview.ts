@@ -54,7 +54,7 @@ function afterOne(
           : Object.fromEntries(
               Object.keys(plan.outputs).map((id) => [
                 id,
-                { picture: shutter, sinceMs: atMs - SHOWN_AFTER_MS, untilMs: null },
+                { picture: shutter, standBy: state.standBy, sinceMs: atMs - SHOWN_AFTER_MS, untilMs: null },
               ]),
             );
     return { ...state, plan, slots: { ...state.slots, ...empty }, overrides, shutters: shut() };
@@ -94,5 +94,5 @@ export function stateWithOnly(state: ShowState, target: Target, layerId: string,
 
 function settled(page: Target, atMs: number): Slot {
   const sinceMs = atMs - SHOWN_AFTER_MS;
-  return [{ startAtMs: sinceMs, sinceMs, page, how: "settled", endsAtMs: null, lastsMs: 0 }];
+  return [{ startAtMs: sinceMs, sinceMs, page, how: "settled", endsAtMs: null, lastsMs: 0, effectMs: null }];
 }

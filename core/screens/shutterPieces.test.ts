@@ -39,6 +39,7 @@ function withStrap(more: Partial<CueDoc> = {}): ShowState {
     startAtMs: 1_000,
     endsAtMs: null,
     lastsMs: 10_000,
+    effectMs: null,
   });
 }
 

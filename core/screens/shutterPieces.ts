@@ -69,7 +69,8 @@ const STILL = {
   places: [{ fromMs: 0, x: 0, y: 0, extent: 1, glideMs: 0 }],
 } as const;
 
-function pictureOf({ picture }: Shutter, { widthPx, heightPx, standBy }: Output): Picture {
+function pictureOf(shutter: Shutter, { widthPx, heightPx, standBy: own }: Output): Picture {
+  const standBy = own.show === "picture" ? own : shutter.standBy;
   const bounds = { x: 0, y: 0, width: widthPx, height: heightPx };
   const rectangle = {
     kind: "rectangle",
@@ -79,7 +80,7 @@ function pictureOf({ picture }: Shutter, { widthPx, heightPx, standBy }: Output)
     shadows: [],
   } as const;
   const items: PictureItem[] = [{ ...rectangle, fill: { kind: "solid", color: "#000000" } }];
-  if (picture === "standBy" && standBy.show === "picture") {
+  if (shutter.picture === "standBy" && standBy) {
     // Covers the output, cut evenly where the shapes differ.
     const scale = Math.max(widthPx / standBy.widthPx, heightPx / standBy.heightPx);
     const [width, height] = [standBy.widthPx * scale, standBy.heightPx * scale];

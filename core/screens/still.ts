@@ -20,6 +20,14 @@ export function pageTimeline(
   isAnimated: boolean,
 ): Timeline {
   const how = isAnimated ? "animated" : "settled";
-  const moment = { startAtMs: 0, sinceMs: 0, page, how, endsAtMs: null, lastsMs: LONGEST_MOTION_MS } as const;
+  const moment = {
+    startAtMs: 0,
+    sinceMs: 0,
+    page,
+    how,
+    endsAtMs: null,
+    lastsMs: LONGEST_MOTION_MS,
+    effectMs: null,
+  } as const;
   return { pieces: composeSlot([moment], layerId, (shown) => dress(shown, outfitId, output)) };
 }

@@ -5,76 +5,14 @@ import type { ReadyCue } from "../rundown/next.ts";
 import { findNext } from "../rundown/next.ts";
 import { stepsOf } from "../rundown/steps.ts";
 import { stateAfterTake } from "../screens/preview.ts";
-import { DESK, openedState, page, prepareBench, readyCues, song, strap } from "../test-support/contents.ts";
+import { Clocked } from "../test-support/clocked.ts";
+import { page, prepareBench, readyCues, song, strap } from "../test-support/contents.ts";
 import type { Command } from "./commands.ts";
-import { type Decision, decide, decideTimer } from "./decide.ts";
-import { evolve } from "./evolve.ts";
 import { isFilled, slotOn } from "./layers.ts";
 import { pageAt } from "./slot.ts";
-import { type ShowState, showStateSchema } from "./state.ts";
 
 const bench = prepareBench();
 const with_ = (doc: CueDoc, more: Partial<CueDoc>): CueDoc => ({ ...doc, ...more }) as CueDoc;
-
-/** A show with a clock: what is due is brought when its time comes, as the server does. */
-class Clocked {
-  state: ShowState = openedState();
-  atMs = 10_000;
-  readonly kinds: string[] = [];
-
-  constructor(public cues: readonly ReadyCue[]) {}
-
-  press(command: Command): string | null {
-    return this.#apply(decide(this.state, command, this.#context()));
-  }
-
-  take(index: number, step = 0): string | null {
-    const cue = this.cues[index] as ReadyCue;
-    const anchor = (stepsOf(cue.content)[step] as ReturnType<typeof stepsOf>[number]).anchor;
-    return this.press({
-      kind: "take",
-      id: `take-${this.atMs}-${index}`,
-      how: "usual",
-      builtOn: this.state.airRevision,
-      target: { cueId: cue.cueId, content: cue.hash, step: anchor },
-    });
-  }
-
-  /** Lets time pass, in steps no longer than the server's. */
-  wait(ms: number, stepMs = 20): void {
-    const until = this.atMs + ms;
-    while (this.atMs < until) {
-      this.atMs = Math.min(until, this.atMs + stepMs);
-      for (const due of this.state.due.filter((each) => each.atMs <= this.atMs))
-        this.#apply(decideTimer(this.state, { kind: "due", due }, this.#context()));
-    }
-  }
-
-  on(layerId: string): string | null {
-    return pageAt(this.state.slots[layerId] ?? [], this.atMs)?.cueId ?? null;
-  }
-
-  #context() {
-    return {
-      atMs: this.atMs,
-      startAtMs: this.atMs,
-      cues: this.cues,
-      findPlan: (id: string) => (id === STARTER_PLAN.id ? STARTER_PLAN : undefined),
-      outputIds: ["wall", "stream"],
-      compileStageNote: () => undefined,
-    };
-  }
-
-  #apply(decision: Decision): string | null {
-    if ("refused" in decision) return decision.refused;
-    for (const event of decision.events) {
-      this.kinds.push(event.kind);
-      this.state = evolve(this.state, { seq: this.state.seq + 1, atMs: this.atMs, actor: DESK, event });
-    }
-    showStateSchema.parse(this.state);
-    return null;
-  }
-}
 
 describe("what comes by itself", () => {
   test("cues that start with the one before come in the same press, and go with one undo", () => {

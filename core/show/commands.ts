@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { effectMsSchema, shownPictureSchema } from "../screens/plan.ts";
 import { TEST_PICTURES } from "../screens/testPicture.ts";
 import type { Due } from "./due.ts";
 import { targetSchema } from "./state.ts";
@@ -41,7 +42,10 @@ export const commandSchema = z.discriminatedUnion("kind", [
     how,
     opacity: z.number().min(0).max(1),
     persistent: z.boolean(),
+    effectMs: effectMsSchema.nullable(),
   }),
+  /** What outputs show as their stand-by, unless they have one of their own. */
+  z.strictObject({ kind: z.literal("setStandBy"), id, picture: shownPictureSchema.nullable() }),
   /** The evening begins anew: times are counted from the next take, and the script stands at its start. The air stays. */
   z.strictObject({ kind: z.literal("beginAnew"), id }),
   /** Nothing comes by itself any more, until the next take. */

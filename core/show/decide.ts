@@ -31,6 +31,8 @@ export interface DecideContext {
 export type Decision = { readonly events: readonly AirEvent[] } | { readonly refused: Refusal };
 
 const NOTHING: Decision = { events: [] };
+/** In place of a cue: the note was typed. */
+const STAGE_NOTE = "stage-note";
 
 /** Rules on a command. Pure: the same state, command and context give the same decision. A refusal changes nothing. */
 export function decide(state: ShowState, command: Command, context: DecideContext): Decision {
@@ -90,20 +92,21 @@ export function decide(state: ShowState, command: Command, context: DecideContex
       const text = command.text.trim();
       if (text === "")
         return pageAt(state.stageNote, startAtMs)
-          ? { events: [{ kind: "stageNoted", page: null, startAtMs }] }
+          ? { events: [{ kind: "stageNoted", takeId: null, page: null, startAtMs }] }
           : NOTHING;
-      const note = context.compileStageNote(text);
-      const [step] = note ? stepsOf(note.content) : [];
-      if (!note || !step) return { refused: "noStage" };
-      const page = { cueId: "stage-note", content: note.hash, step: step.anchor };
-      return { events: [{ kind: "stageNoted", page, startAtMs }] };
+      const page = findStageNote(STAGE_NOTE, text, context);
+      return page
+        ? { events: [{ kind: "stageNoted", takeId: null, page, startAtMs }] }
+        : { refused: "noStage" };
     }
     case "setLayer": {
       const layer = state.layers.find(({ id }) => id === command.layerId);
       if (!layer) return { refused: "noSuchLayer" };
-      const { how, opacity, persistent } = command;
-      return { events: [{ kind: "layerSet", layer: { ...layer, how, opacity, persistent } }] };
+      const { how, opacity, persistent, effectMs } = command;
+      return { events: [{ kind: "layerSet", layer: { ...layer, how, opacity, persistent, effectMs } }] };
     }
+    case "setStandBy":
+      return { events: [{ kind: "standBySet", picture: command.picture }] };
     case "beginAnew":
       return { events: [{ kind: "begunAnew" }] };
     case "hold":
@@ -129,12 +132,15 @@ export function decideTimer(state: ShowState, command: TimerCommand, context: De
     const { layerId, everyMs } = command.due;
     const { startAtMs } = context;
     const { stayMs, lastsMs } = cue.content;
+    const effectMs = effectOf(state, cue.content);
     const outputIds = onlyOn(cue, context);
     // A machine that was late does not make up for it: the next is counted from now.
     const due = { ...command.due, atMs: startAtMs + everyMs };
     const endsAtMs = stayMs === null ? null : startAtMs + stayMs;
     return {
-      events: [{ kind: "repeated", layerId, outputIds, page: target, startAtMs, endsAtMs, lastsMs, due }],
+      events: [
+        { kind: "repeated", layerId, outputIds, page: target, startAtMs, endsAtMs, lastsMs, effectMs, due },
+      ],
     };
   }
   const takeId = `${command.kind}-${cueId}-${Math.round(atMs)}`;
@@ -179,6 +185,8 @@ function decideTake(
     events.push(...made.events);
     for (const event of made.events) if (event.kind === "planSwitched") planId = event.plan.id;
   }
+  const noted = stageNoteOf(state, taken, takeId, context);
+  if (noted) events.push(noted);
   const last = taken.at(-1) as (typeof taken)[number];
   const isThrough = taken.length > 1 || sameAnchor(last.step, lastAnchor(last.cue));
   const follower = context.cues[at + taken.length];
@@ -188,6 +196,36 @@ function decideTake(
       due: { kind: "follow", cueId: follower.cueId, atMs: context.startAtMs + follower.doc.start.ms },
     });
   return { events };
+}
+
+/** How long a page takes to arrive: as its cue says, else its layer; null: as its template has it. */
+const effectOf = ({ layers }: ShowState, { effectMs, layerId }: PageContent): number | null =>
+  effectMs ?? layers.find(({ id }) => id === layerId)?.effectMs ?? null;
+
+/**
+ * The note that the cues of one press bring to the stage. A note of a cue before goes with it; one that was typed stays until
+ * it is taken away, or a cue brings another.
+ */
+function stageNoteOf(
+  state: ShowState,
+  taken: readonly { readonly cue: ReadyCue }[],
+  takeId: string,
+  context: DecideContext,
+): AirEvent | undefined {
+  const { startAtMs } = context;
+  const now = pageAt(state.stageNote, startAtMs);
+  const cue = taken.map((each) => each.cue).find(({ content }) => content.stageNote !== "");
+  const page = cue ? findStageNote(cue.cueId, cue.content.stageNote, context) : undefined;
+  if (page)
+    return page.content === now?.content ? undefined : { kind: "stageNoted", takeId, page, startAtMs };
+  return now && now.cueId !== STAGE_NOTE ? { kind: "stageNoted", takeId, page: null, startAtMs } : undefined;
+}
+
+/** A line for the stage as a page; undefined when no output has a place for it. */
+function findStageNote(cueId: string, text: string, context: DecideContext): SlotPage | undefined {
+  const note = context.compileStageNote(text);
+  const [step] = note ? stepsOf(note.content) : [];
+  return note && step && { cueId, content: note.hash, step: step.anchor };
 }
 
 function lastAnchor({ content }: ReadyCue): Target["step"] {
@@ -246,6 +284,7 @@ function takeEvents(
     startAtMs,
     endsAtMs: stayMs === null || leaves ? null : startAtMs + stayMs,
     lastsMs,
+    effectMs: effectOf(state, content),
   });
   if (doc.repeatMs !== null && !leaves)
     events.push({

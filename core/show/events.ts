@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { layerSchema, screenPlanSchema } from "../screens/plan.ts";
+import { effectMsSchema, layerSchema, screenPlanSchema, shownPictureSchema } from "../screens/plan.ts";
 import { TEST_PICTURES } from "../screens/testPicture.ts";
 import { dueSchema } from "./due.ts";
 import { slotPageSchema } from "./slot.ts";
@@ -33,6 +33,7 @@ export const airEventSchema = z.discriminatedUnion("kind", [
     startAtMs: z.number(),
     endsAtMs: z.number().nullable(),
     lastsMs: z.number().min(0),
+    effectMs: effectMsSchema.nullable().default(null),
   }),
   /** A cue was taken that brings no page. */
   z.strictObject({
@@ -60,6 +61,7 @@ export const airEventSchema = z.discriminatedUnion("kind", [
     startAtMs: z.number(),
     endsAtMs: z.number().nullable(),
     lastsMs: z.number().min(0),
+    effectMs: effectMsSchema.nullable().default(null),
     due: dueSchema,
   }),
   z.strictObject({ kind: z.literal("dueSet"), due: dueSchema }),
@@ -71,7 +73,14 @@ export const airEventSchema = z.discriminatedUnion("kind", [
     picture: z.enum(["black", "standBy"]).nullable(),
     startAtMs: z.number(),
   }),
-  z.strictObject({ kind: z.literal("stageNoted"), page: slotPageSchema.nullable(), startAtMs: z.number() }),
+  z.strictObject({
+    kind: z.literal("stageNoted"),
+    /** The take whose cue brought or ended it; null when it was typed. */
+    takeId: z.string().nullable().default(null),
+    page: slotPageSchema.nullable(),
+    startAtMs: z.number(),
+  }),
+  z.strictObject({ kind: z.literal("standBySet"), picture: shownPictureSchema.nullable() }),
   z.strictObject({ kind: z.literal("layerSet"), layer: layerSchema }),
   z.strictObject({ kind: z.literal("begunAnew") }),
   z.strictObject({

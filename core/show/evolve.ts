@@ -3,7 +3,7 @@ import type { Due } from "./due.ts";
 import type { AirEvent, LoggedEvent } from "./events.ts";
 import { addToLayer, type Layered, pagesOn, slotOn } from "./layers.ts";
 import type { Shutter } from "./shutter.ts";
-import { addMoment, EMPTY_SLOT, type Moment, type Slot, type SlotPage } from "./slot.ts";
+import { addMoment, EMPTY_SLOT, type Moment, pageAt, type Slot, type SlotPage } from "./slot.ts";
 import type { ShowState, UndoneLayer } from "./state.ts";
 
 /** Takes remembered so that one that arrives twice does nothing twice. */
@@ -26,6 +26,7 @@ export function evolve(state: ShowState | undefined, logged: LoggedEvent): ShowS
       overrides: {},
       due: [],
       shutters: {},
+      standBy: null,
       stageNote: EMPTY_SLOT,
       cueTimes: {},
       plan: event.plan,
@@ -55,7 +56,7 @@ function apply(
     case "disarmed":
       return { ...state, arm: null };
     case "taken": {
-      const { layerId, page, outputIds, how, startAtMs, endsAtMs, lastsMs } = event;
+      const { layerId, page, outputIds, how, startAtMs, endsAtMs, lastsMs, effectMs } = event;
       const before = pagesOn(state, layerId, startAtMs);
       const common = before.get(null) ?? null;
       const kept = outputIds ?? [...before.keys()].filter((id) => id !== null);
@@ -68,7 +69,14 @@ function apply(
       };
       return {
         ...position(state, event, { [layerId]: was }),
-        ...addToLayer(state, layerId, outputIds, () => ({ startAtMs, page, how, endsAtMs, lastsMs })),
+        ...addToLayer(state, layerId, outputIds, () => ({
+          startAtMs,
+          page,
+          how,
+          endsAtMs,
+          lastsMs,
+          effectMs,
+        })),
         due: withoutRepeats(state.due, [layerId]).filter(({ kind }) => kind !== "follow"),
       };
     }
@@ -86,6 +94,7 @@ function apply(
           how: "animated",
           endsAtMs: slot.at(-1)?.endsAtMs ?? null,
           lastsMs: slot.at(-1)?.lastsMs ?? LONGEST_MOTION_MS,
+          effectMs: slot.at(-1)?.effectMs ?? null,
         });
       const slots = { ...state.slots };
       const own = { ...state.overrides[layerId] };
@@ -99,7 +108,7 @@ function apply(
       return { ...state, slots, overrides, airRevision: state.airRevision + 1 };
     }
     case "repeated": {
-      const { layerId, outputIds, page, startAtMs, endsAtMs, lastsMs, due } = event;
+      const { layerId, outputIds, page, startAtMs, endsAtMs, lastsMs, effectMs, due } = event;
       return {
         ...state,
         ...addToLayer(state, layerId, outputIds, () => ({
@@ -108,6 +117,7 @@ function apply(
           how: "animated",
           endsAtMs,
           lastsMs,
+          effectMs,
         })),
         due: [...withoutRepeats(state.due, [layerId]), due].sort((a, b) => a.atMs - b.atMs),
       };
@@ -124,22 +134,23 @@ function apply(
           shutters[id] = shutter;
       for (const id of outputIds) {
         const open = shutters[id];
-        if (picture) shutters[id] = { picture, sinceMs: startAtMs, untilMs: null };
+        if (picture) shutters[id] = { picture, standBy: state.standBy, sinceMs: startAtMs, untilMs: null };
         else if (open) shutters[id] = { ...open, untilMs: startAtMs };
       }
       return { ...state, shutters };
     }
     case "stageNoted": {
-      const { page, startAtMs } = event;
-      const moment = {
-        startAtMs,
-        page,
-        how: "animated",
-        endsAtMs: null,
-        lastsMs: LONGEST_MOTION_MS,
-      } as const;
-      return { ...state, stageNote: addMoment(state.stageNote, moment) };
+      const { takeId, page, startAtMs } = event;
+      const { undo } = state;
+      const before = pageAt(state.stageNote, startAtMs);
+      return {
+        ...state,
+        stageNote: addMoment(state.stageNote, plainMoment(startAtMs, page)),
+        undo: undo && undo.takeId === takeId ? { ...undo, stageNote: before } : undo,
+      };
     }
+    case "standBySet":
+      return { ...state, standBy: event.picture };
     case "begunAnew":
       return { ...state, cueTimes: {}, position: null, arm: null, undo: null, due: [] };
     case "layerSet":
@@ -149,17 +160,14 @@ function apply(
       };
     case "cleared": {
       const { startAtMs, how, takeId, layerIds } = event;
-      const gone: Omit<Moment, "sinceMs"> = {
-        startAtMs,
-        page: null,
-        how,
-        endsAtMs: null,
-        lastsMs: LONGEST_MOTION_MS,
-      };
-      const { slots, overrides } = layerIds.reduce<Layered>(
-        (layered, layerId) => addToLayer(layered, layerId, null, () => gone),
-        state,
-      );
+      const { slots, overrides } = layerIds.reduce<Layered>((layered, layerId) => {
+        const effectMs = state.layers.find(({ id }) => id === layerId)?.effectMs ?? null;
+        return addToLayer(layered, layerId, null, () => ({
+          ...plainMoment(startAtMs, null),
+          how,
+          effectMs,
+        }));
+      }, state);
       const airRevision = state.airRevision + 1;
       const due = withoutRepeats(state.due, layerIds);
       if (takeId === null)
@@ -185,18 +193,14 @@ function apply(
     case "takeUndone": {
       const { undo } = state;
       if (!undo) throw new Error(`Event ${logged.seq} undoes a take that is not there`);
-      const { layers, arm, position, plan } = undo;
+      const { layers, arm, position, plan, stageNote } = undo;
       const { startAtMs } = event;
       const planBack = plan && { plan, planBefore: { plan: state.plan, untilMs: startAtMs } };
       const { slots, overrides } = Object.entries(layers).reduce<Layered>(
         (layered, [layerId, { page, outputIds, perOutput }]) =>
-          addToLayer(layered, layerId, outputIds, (outputId) => ({
-            startAtMs,
-            page: outputId === null ? page : (perOutput[outputId] ?? null),
-            how: "animated",
-            endsAtMs: null,
-            lastsMs: LONGEST_MOTION_MS,
-          })),
+          addToLayer(layered, layerId, outputIds, (outputId) =>
+            plainMoment(startAtMs, outputId === null ? page : (perOutput[outputId] ?? null)),
+          ),
         state,
       );
       return {
@@ -204,6 +208,9 @@ function apply(
         slots,
         overrides,
         ...planBack,
+        ...(stageNote !== undefined && {
+          stageNote: addMoment(state.stageNote, plainMoment(startAtMs, stageNote)),
+        }),
         airRevision: state.airRevision + 1,
         arm,
         position,
@@ -260,6 +267,16 @@ function undoneLayer(state: ShowState, layerId: string, atMs: number): UndoneLay
   const own = [...pages].flatMap(([id, page]) => (id === null ? [] : [[id, page] as const]));
   return { page: pages.get(null) ?? null, outputIds: null, perOutput: Object.fromEntries(own) };
 }
+
+/** A page that comes by its own motion and stays; null: nothing from then on. */
+const plainMoment = (startAtMs: number, page: SlotPage | null): Omit<Moment, "sinceMs"> => ({
+  startAtMs,
+  page,
+  how: "animated",
+  endsAtMs: null,
+  lastsMs: LONGEST_MOTION_MS,
+  effectMs: null,
+});
 
 const without = (all: readonly Due[], gone: Due): Due[] => {
   const said = JSON.stringify(gone);

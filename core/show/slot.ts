@@ -23,6 +23,8 @@ export const momentSchema = z.strictObject({
   endsAtMs: z.number().nullable(),
   /** For how long after its beginning the picture may hang on how it came, ms. */
   lastsMs: z.number().min(0),
+  /** How long its page takes to arrive, and the rest of its motions in proportion; null: as the template has it. */
+  effectMs: z.number().positive().nullable().default(null),
 });
 export type Moment = z.infer<typeof momentSchema>;
 
@@ -77,6 +79,7 @@ export function expandStays(slot: Slot): Moment[] {
         how: "animated",
         endsAtMs: null,
         lastsMs: moment.lastsMs,
+        effectMs: moment.effectMs,
       });
   }
   return expanded;

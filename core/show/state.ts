@@ -1,7 +1,7 @@
 import { z } from "zod";
 import { anchorSchema } from "../rundown/anchor.ts";
 import { hashSchema } from "../rundown/content.ts";
-import { layerSchema, screenPlanSchema } from "../screens/plan.ts";
+import { layerSchema, screenPlanSchema, shownPictureSchema } from "../screens/plan.ts";
 import { TEST_PICTURES } from "../screens/testPicture.ts";
 import { dueSchema } from "./due.ts";
 import { shutterSchema } from "./shutter.ts";
@@ -51,6 +51,8 @@ const undoSchema = z.strictObject({
   position: positionSchema.nullable(),
   /** The plan that the take switched from; null when it switched none. */
   plan: screenPlanSchema.nullable().default(null),
+  /** The note that stood on the stage, where the take changed it. */
+  stageNote: slotPageSchema.nullable().optional(),
 });
 
 /** What is on air, armed and planned. Not the rundown: that is rows. */
@@ -83,6 +85,8 @@ export const showStateSchema = z.strictObject({
   due: z.array(dueSchema).default([]),
   /** Outputs that are shut, or were a moment ago. */
   shutters: z.record(z.string(), shutterSchema).default({}),
+  /** What outputs show as their stand-by, unless they have one of their own. */
+  standBy: shownPictureSchema.nullable().default(null),
   /** The note to those on the stage, above all layers, where an outfit has a place for it. */
   stageNote: slotSchema.default([]),
   /** Cue → when it was first taken. */
@@ -104,5 +108,6 @@ export function contentsOf(state: ShowState): Set<string> {
   if (state.arm) hashes.add(state.arm.target.content);
   for (const { page, perOutput } of Object.values(state.undo?.layers ?? {}))
     for (const each of [page, ...Object.values(perOutput)]) if (each) hashes.add(each.content);
+  if (state.undo?.stageNote) hashes.add(state.undo.stageNote.content);
   return hashes;
 }

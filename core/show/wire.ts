@@ -1,5 +1,6 @@
 import { z } from "zod";
 import type { CueView } from "../rundown/edits.ts";
+import type { OpenEvening } from "../rundown/evening.ts";
 import type { PinnedDocument } from "../screens/dress.ts";
 import type { Output, ScreenPlan } from "../screens/plan.ts";
 import { commandSchema, type Refusal } from "./commands.ts";
@@ -9,6 +10,19 @@ import type { ShowState, Target } from "./state.ts";
 /** The air, or a rehearsal of it: same rules, own state, no outputs. */
 export const CHANNELS = ["air", "rehearsal"] as const;
 export type Channel = (typeof CHANNELS)[number];
+
+/** What a desk lets its person do: everything, only take and out, or only look. */
+export const DESK_MODES = ["free", "locked", "watching"] as const;
+export type DeskMode = (typeof DESK_MODES)[number];
+
+/** A desk that is open now. */
+export interface DeskPresence {
+  readonly windowId: string;
+  /** As its person calls it; "Desk 2" where nobody said. */
+  readonly name: string;
+  readonly mode: DeskMode;
+  readonly channel: Channel;
+}
 
 /** What windows say to the server over the WebSocket. */
 export const clientMessageSchema = z.discriminatedUnion("kind", [
@@ -22,6 +36,14 @@ export const clientMessageSchema = z.discriminatedUnion("kind", [
   z.strictObject({ kind: z.literal("command"), command: commandSchema }),
   /** A desk goes over to the rehearsal, or back to the air. */
   z.strictObject({ kind: z.literal("channel"), channel: z.enum(CHANNELS) }),
+  /** The outputs that show the rehearsal in place of the air, from a desk that rehearses. */
+  z.strictObject({ kind: z.literal("rehearseOn"), outputIds: z.array(z.string().max(60)).max(64) }),
+  /** Who is at a desk, and what they let themselves do. */
+  z.strictObject({
+    kind: z.literal("desk"),
+    name: z.string().trim().max(40),
+    mode: z.enum(DESK_MODES),
+  }),
   z.strictObject({
     kind: z.literal("painted"),
     /** Last event in the picture. */
@@ -94,6 +116,8 @@ export type ServerMessage =
       readonly revision: number;
       readonly order: readonly string[];
       readonly changed: readonly CueView[];
+      /** The evening whose cues they are. */
+      readonly evening: OpenEvening;
     }
   | {
       readonly kind: "answer";
@@ -102,6 +126,12 @@ export type ServerMessage =
       readonly sentence: string | null;
     }
   | { readonly kind: "screens"; readonly screens: readonly ScreenHealth[] }
+  /** The desks that are open, and the outputs that show the rehearsal in place of the air. */
+  | {
+      readonly kind: "desks";
+      readonly desks: readonly DeskPresence[];
+      readonly rehearsedOn: readonly string[];
+    }
   | { readonly kind: "pong"; readonly sentAtMs: number; readonly serverAtMs: number }
   /** A message was not understood, or this window may not do that. */
   | { readonly kind: "fault"; readonly sentence: string };

@@ -1,4 +1,5 @@
 import { HARBOUR_LAMP } from "../../designs/houseStyles.ts";
+import type { Whole } from "../scene/adjust.ts";
 import type { HouseStyle } from "../scene/houseStyle.ts";
 import { type LayOutMemory, layOut } from "../scene/layOut.ts";
 import type { MediaCatalog } from "../scene/media.ts";
@@ -29,6 +30,7 @@ export function lay(
     readonly style?: HouseStyle;
     readonly memory?: LayOutMemory;
     readonly media?: MediaCatalog;
+    readonly whole?: Whole;
   } = {},
 ) {
   return layOut(template, values, more.style ?? HARBOUR_LAMP, more.output ?? HD, {
@@ -37,6 +39,7 @@ export function lay(
     timeZone: "UTC",
     ...(more.memory ? { memory: more.memory } : {}),
     ...(more.media ? { media: more.media } : {}),
+    ...(more.whole ? { whole: more.whole } : {}),
   });
 }
 

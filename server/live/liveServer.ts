@@ -4,16 +4,20 @@ import { type WebSocket, WebSocketServer } from "ws";
 import { findNeighbour, findNext } from "../../core/rundown/next.ts";
 import type { PinnedDocument } from "../../core/screens/dress.ts";
 import { REFUSAL_SENTENCES } from "../../core/show/commands.ts";
+import type { LoggedEvent } from "../../core/show/events.ts";
 import { contentsOf, type Target } from "../../core/show/state.ts";
 import {
   type Channel,
   type ClientMessage,
   clientMessageSchema,
+  type DeskMode,
+  type DeskPresence,
   LARGEST_CLIENT_MESSAGE,
   type ScreenHealth,
   type ServerMessage,
 } from "../../core/show/wire.ts";
 import type { ContentStore } from "../store/contentStore.ts";
+import type { EveningStore } from "../store/eveningStore.ts";
 import type { Link, LinkStore } from "../store/linkStore.ts";
 import type { ScreenStore } from "../store/screenStore.ts";
 import type { Rundown, RundownChange } from "./rundown.ts";
@@ -29,11 +33,16 @@ const SCREENS_EVERY_MS = 500;
 /** How often the clock is looked at for what is due: cues that follow come within this of their time. */
 const CLOCK_EVERY_MS = 20;
 
+/** What a rehearsal writes down. */
+const MOST_REHEARSED = 5_000;
+
 interface Connection {
   readonly socket: WebSocket;
   link: Link | null;
   channel: Channel;
   windowId: string;
+  /** What a desk said of itself. */
+  desk: { readonly number: number; readonly name: string; readonly mode: DeskMode };
   /** Documents this window has been sent. */
   readonly sent: Set<string>;
   heardAtMs: number;
@@ -45,6 +54,7 @@ interface Connection {
 export interface LiveParts {
   readonly host: ShowHost;
   readonly rundown: Rundown;
+  readonly evenings: EveningStore;
   readonly contents: ContentStore;
   readonly links: LinkStore;
   readonly screens: ScreenStore;
@@ -62,6 +72,9 @@ export class LiveServer {
   readonly #ticker: ReturnType<typeof setInterval>;
   readonly #clock: ReturnType<typeof setInterval>;
   #rehearsal: ShowHost | undefined;
+  /** Outputs that show the rehearsal in place of the air. */
+  #rehearsedOn: readonly string[] = [];
+  #rehearsalLog: LoggedEvent[] = [];
   #screensSaid = "";
   /** Output → when one of its windows was last heard. */
   readonly #lastHeard = new Map<string, number>();
@@ -77,6 +90,7 @@ export class LiveServer {
       for (const { link, socket } of this.#connections) if (link?.token === token) socket.close(4401);
     });
     parts.rundown.onChange((change) => this.#tellRundown(change));
+    parts.evenings.onChange(() => this.#tellRundown({ ...this.#rundownNow(), changed: [] }));
     this.#ticker = setInterval(() => this.#tick(), SCREENS_EVERY_MS);
     this.#clock = setInterval(() => {
       for (const host of [parts.host, this.#rehearsal]) host?.tick().catch((error) => console.error(error));
@@ -103,16 +117,70 @@ export class LiveServer {
   #setChannel(connection: Connection, channel: Channel): void {
     if (channel === "rehearsal" && !this.#rehearsal) {
       this.#rehearsal = this.#parts.host.rehearse();
+      this.#rehearsalLog = [];
+      this.#rehearsal.onEvent((logged) => {
+        if (this.#rehearsalLog.length < MOST_REHEARSED) this.#rehearsalLog.push(logged);
+      });
       this.#tell(this.#rehearsal, "rehearsal");
     }
     connection.channel = channel;
     this.#endRehearsal();
     this.#welcome(connection);
+    this.#tellDesks();
   }
 
   #endRehearsal(): void {
-    if (![...this.#connections].some((connection) => connection.channel === "rehearsal"))
-      this.#rehearsal = undefined;
+    if (this.#desks().some(({ channel }) => channel === "rehearsal")) return;
+    this.#rehearsal = undefined;
+    this.#rehearseOn([]);
+  }
+
+  /** Gives these outputs the rehearsal to show, and the others the air again. */
+  #rehearseOn(outputIds: readonly string[]): void {
+    this.#rehearsedOn = this.#parts.screens.outputs
+      .map(({ id }) => id)
+      .filter((id) => outputIds.includes(id));
+    for (const connection of this.#joined()) {
+      const channel = this.#channelOf(connection.link);
+      if (connection.link?.kind !== "output" || connection.channel === channel) continue;
+      connection.channel = channel;
+      this.#welcome(connection);
+    }
+    this.#tellDesks();
+  }
+
+  #channelOf(link: Link | null): Channel {
+    return link?.kind === "output" && this.#rehearsedOn.includes(link.outputId) ? "rehearsal" : "air";
+  }
+
+  /** What was done in the rehearsal that goes on, or else in the last one. */
+  get rehearsalLog(): readonly LoggedEvent[] {
+    return this.#rehearsalLog;
+  }
+
+  #desks(): Connection[] {
+    return this.#joined().filter(({ link }) => link?.kind === "desk");
+  }
+
+  #tellDesks(to?: readonly Connection[]): void {
+    const desks = this.#desks();
+    const present = desks.map(
+      ({ windowId, desk, channel }): DeskPresence => ({
+        windowId,
+        name: desk.name || `Desk ${desk.number}`,
+        mode: desk.mode,
+        channel,
+      }),
+    );
+    for (const connection of to ?? desks)
+      send(connection, { kind: "desks", desks: present, rehearsedOn: this.#rehearsedOn });
+  }
+
+  #freeDeskNumber(): number {
+    const taken = new Set(this.#desks().map(({ desk }) => desk.number));
+    let number = 1;
+    while (taken.has(number)) number++;
+    return number;
   }
 
   handleUpgrade(request: IncomingMessage, socket: Duplex, head: Buffer): void {
@@ -146,6 +214,7 @@ export class LiveServer {
       link: null,
       channel: "air",
       windowId: "",
+      desk: { number: 0, name: "", mode: "free" },
       sent: new Set(),
       heardAtMs: this.#parts.now(),
       painted: null,
@@ -164,7 +233,9 @@ export class LiveServer {
     });
     socket.on("close", () => {
       this.#connections.delete(connection);
+      if (connection.link?.kind !== "desk") return;
       this.#endRehearsal();
+      this.#tellDesks();
     });
     // A broken or too large message: the library says why to the other side and closes by itself.
     socket.on("error", () => {});
@@ -197,9 +268,13 @@ export class LiveServer {
         connection.socket.close(4401);
         return;
       }
+      if (link.kind === "desk" && connection.link === null)
+        connection.desk = { ...connection.desk, number: this.#freeDeskNumber() };
       connection.link = link;
+      connection.channel = this.#channelOf(link);
       connection.windowId = message.windowId;
       this.#welcome(connection);
+      if (link.kind === "desk") this.#tellDesks();
       return;
     }
     if (!connection.link) {
@@ -216,9 +291,17 @@ export class LiveServer {
       send(connection, { kind: "fault", sentence: "This window can only show. The air is as it was." });
       return;
     }
-    if (message.kind === "channel") {
-      this.#setChannel(connection, message.channel);
-      return;
+    switch (message.kind) {
+      case "channel":
+        this.#setChannel(connection, message.channel);
+        return;
+      case "rehearseOn":
+        if (connection.channel === "rehearsal") this.#rehearseOn(message.outputIds);
+        return;
+      case "desk":
+        connection.desk = { ...connection.desk, name: message.name, mode: message.mode };
+        this.#tellDesks();
+        return;
     }
     const { command } = message;
     if (tooFast) {
@@ -245,7 +328,7 @@ export class LiveServer {
   }
 
   #welcome(connection: Connection): void {
-    const { screens, buildId, now, rundown } = this.#parts;
+    const { screens, buildId, now } = this.#parts;
     const { state } = this.#hostOf(connection);
     connection.sent.clear();
     this.#sendDocuments(connection, contentsOf(state));
@@ -260,21 +343,25 @@ export class LiveServer {
       outputId: connection.link?.kind === "output" ? connection.link.outputId : null,
     });
     if (connection.link && connection.link.kind !== "output") {
-      const views = rundown.views();
-      this.#tellRundown({ revision: rundown.revision, order: views.map((v) => v.cueId), changed: views }, [
-        connection,
-      ]);
+      this.#tellRundown(this.#rundownNow(), [connection]);
       send(connection, { kind: "screens", screens: this.screens() });
     }
     this.#sendPrime([connection]);
   }
 
+  #rundownNow(): RundownChange {
+    const { rundown } = this.#parts;
+    const changed = rundown.views();
+    return { revision: rundown.revision, order: changed.map(({ cueId }) => cueId), changed };
+  }
+
   #tellRundown(change: RundownChange, to = this.#joined()): void {
+    const evening = this.#parts.evenings.open;
     const hashes = change.changed.flatMap(({ compiled }) => ("hash" in compiled ? [compiled.hash] : []));
     for (const connection of to) {
       if (!connection.link || connection.link.kind === "output") continue;
       this.#sendDocuments(connection, hashes);
-      send(connection, { kind: "rundown", ...change });
+      send(connection, { kind: "rundown", ...change, evening });
     }
     this.#sendPrime();
   }

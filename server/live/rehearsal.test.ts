@@ -98,6 +98,57 @@ describe("rehearsal", () => {
     later.socket.close();
   });
 
+  test("is shown on the outputs that are chosen, in place of the air, and has a log of its own", async () => {
+    const { links, host, live } = show.services;
+    const wall = await joined(links.tokenOfOutput("wall"));
+    const began = await wall.until("welcome");
+    const stream = await joined(links.tokenOfOutput("stream"));
+    const desk = await joined(links.deskToken);
+    desk.send({ kind: "channel", channel: "rehearsal" });
+    const welcome = await desk.until("welcome", ({ channel }) => channel === "rehearsal");
+    const airSeq = host.state.seq;
+    desk.send({ kind: "rehearseOn", outputIds: ["wall", "no-such-screen"] });
+    expect((await desk.until("desks", ({ rehearsedOn }) => rehearsedOn.length > 0)).rehearsedOn).toEqual([
+      "wall",
+    ]);
+    await wall.until("welcome", ({ channel }) => channel === "rehearsal");
+    const heardByStream = eventsOf(stream);
+    desk.send(takeFrom(welcome.state, "take-shown-on-one"));
+    const { logged: shown } = await wall.until("event", ({ logged: l }) => l.seq === airSeq + 1);
+    expect(shown.event.kind).toBe("taken");
+    expect(live.rehearsalLog.map(({ event }) => event.kind)).toEqual(["taken"]);
+    // A window that is opened now shows the same; another output has heard nothing.
+    const late = await joined(links.tokenOfOutput("wall"));
+    expect((await late.until("welcome")).state.seq).toBe(airSeq + 1);
+    expect(eventsOf(stream)).toBe(heardByStream);
+
+    // The desk closes: everything is on the air again, and the log can still be read.
+    desk.socket.close();
+    const back = await wall.until("welcome", (message) => message.channel === "air" && message !== began);
+    expect(back.state).toEqual(host.state);
+    expect(wall.heard.filter(({ kind }) => kind === "welcome")).toHaveLength(3);
+    expect(live.rehearsalLog).toHaveLength(1);
+    for (const window of [wall, late, stream]) window.socket.close();
+  });
+
+  test("desks know of one another: their names, and what they let themselves do", async () => {
+    const { links } = show.services;
+    const one = await joined(links.deskToken);
+    const other = await joined(links.deskToken);
+    one.send({ kind: "desk", name: "Balcony", mode: "free" });
+    other.send({ kind: "desk", name: "  ", mode: "watching" });
+    const { desks } = await one.until("desks", ({ desks: all }) =>
+      all.some(({ mode }) => mode === "watching"),
+    );
+    expect(desks.map(({ name, mode, channel }) => [name, mode, channel])).toEqual([
+      ["Balcony", "free", "air"],
+      ["Desk 2", "watching", "air"],
+    ]);
+    other.socket.close();
+    await one.until("desks", ({ desks: all }) => all.length === 1 && all[0]?.name === "Balcony");
+    one.socket.close();
+  });
+
   test("an output may not rehearse", async () => {
     const output = await joined(show.services.links.tokenOfOutput("wall"));
     output.send({ kind: "channel", channel: "rehearsal" });

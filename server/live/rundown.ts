@@ -92,6 +92,17 @@ export class Rundown {
     for (const listener of this.#listeners) listener(news);
   }
 
+  /** The cues of another evening take the place of these. The air stays as it is. */
+  openEvening(eveningId: string): Promise<void> {
+    const run = this.#queue.then(async () => {
+      const before = new Map(this.#cues.inOrder().map((cue) => [cue.id, cue]));
+      await this.#cues.open(eveningId);
+      this.#announce(before);
+    });
+    this.#queue = run.catch(() => undefined);
+    return run;
+  }
+
   edit(actor: string, edit: Edit, atMs: number): Promise<EditOutcome> {
     const run = this.#queue.then(() => this.#edit(actor, edit, atMs));
     this.#queue = run.catch(() => undefined);

@@ -66,18 +66,26 @@ export class AirLog {
   }
 
   async eventsAfter(seq: number): Promise<LoggedEvent[]> {
-    const rows = await this.#db
-      .selectFrom("air_event")
-      .selectAll()
-      .where("show_id", "=", this.#showId)
-      .where("seq", ">", seq)
-      .orderBy("seq")
-      .execute();
-    return rows.map((row) => ({
-      seq: row.seq,
-      atMs: row.at_ms,
-      actor: row.actor === null ? null : actorSchema.parse(JSON.parse(row.actor)),
-      event: airEventSchema.parse(JSON.parse(row.event)),
-    }));
+    const rows = await this.#events().where("seq", ">", seq).orderBy("seq").execute();
+    return rows.map(readRow);
   }
+
+  /** The latest so many events, in order. */
+  async latest(count: number): Promise<LoggedEvent[]> {
+    const rows = await this.#events().orderBy("seq", "desc").limit(count).execute();
+    return rows.reverse().map(readRow);
+  }
+
+  #events() {
+    return this.#db.selectFrom("air_event").selectAll().where("show_id", "=", this.#showId);
+  }
+}
+
+function readRow(row: { seq: number; at_ms: number; actor: string | null; event: string }): LoggedEvent {
+  return {
+    seq: row.seq,
+    atMs: row.at_ms,
+    actor: row.actor === null ? null : actorSchema.parse(JSON.parse(row.actor)),
+    event: airEventSchema.parse(JSON.parse(row.event)),
+  };
 }

@@ -27,7 +27,7 @@ export interface StoredCue {
 
 /** Typing that goes on within this time is one edit to undo. */
 const COALESCE_MS = 4_000;
-/** Edits kept for undo, per show. */
+/** Edits kept for undo, per evening. */
 const KEPT_EDITS = 2_000;
 const NONE: ReadonlySet<string> = new Set();
 /** Deleted cues that the bin shows. */
@@ -37,6 +37,7 @@ const MOST_IN_BIN = 100;
 export class CueStore {
   readonly #db: Db;
   readonly #showId: string;
+  #eveningId = "";
   readonly #cues = new Map<string, StoredCue>();
   /** Never reused, so that a deleted and restored cue is not taken for its old self. */
   #lastRevision = 0;
@@ -46,8 +47,11 @@ export class CueStore {
     this.#showId = showId;
   }
 
-  async load(): Promise<void> {
-    const rows = await this.#db.selectFrom("cue").selectAll().where("show_id", "=", this.#showId).execute();
+  /** Reads the cues of an evening: they are the rundown from now on. */
+  async open(eveningId: string): Promise<void> {
+    const rows = await this.#db.selectFrom("cue").selectAll().where("evening_id", "=", eveningId).execute();
+    this.#eveningId = eveningId;
+    this.#cues.clear();
     for (const row of rows) {
       this.#cues.set(row.id, {
         id: row.id,
@@ -91,7 +95,7 @@ export class CueStore {
         opened[0]?.cueId === applied[0]?.cueId;
       await db
         .deleteFrom("edit_log")
-        .where("show_id", "=", this.#showId)
+        .where("evening_id", "=", this.#eveningId)
         .where("actor", "=", actor)
         .where("undone", "=", 1)
         .execute();
@@ -108,6 +112,7 @@ export class CueStore {
         .insertInto("edit_log")
         .values({
           show_id: this.#showId,
+          evening_id: this.#eveningId,
           at_ms: atMs,
           actor,
           label,
@@ -192,7 +197,7 @@ export class CueStore {
           const row = { rank: cue.rank, revision: cue.revision, doc: JSON.stringify(cue.doc) };
           await transaction
             .insertInto("cue")
-            .values({ id, show_id: this.#showId, ...row })
+            .values({ id, show_id: this.#showId, evening_id: this.#eveningId, ...row })
             .onConflict((oc) => oc.column("id").doUpdateSet(row))
             .execute();
         }
@@ -211,7 +216,7 @@ export class CueStore {
     const entries = await this.#db
       .selectFrom("edit_log")
       .select(["at_ms", "change"])
-      .where("show_id", "=", this.#showId)
+      .where("evening_id", "=", this.#eveningId)
       .where("undone", "=", 0)
       .orderBy("id", "desc")
       .limit(KEPT_EDITS)
@@ -228,7 +233,7 @@ export class CueStore {
     return db
       .selectFrom("edit_log")
       .selectAll()
-      .where("show_id", "=", this.#showId)
+      .where("evening_id", "=", this.#eveningId)
       .where("actor", "=", actor)
       .where("undone", "=", undone ? 1 : 0)
       .orderBy("id", undone ? "asc" : "desc")
@@ -242,7 +247,7 @@ export class CueStore {
     const entries = await db
       .selectFrom("edit_log")
       .select(["id", "change"])
-      .where("show_id", "=", this.#showId)
+      .where("evening_id", "=", this.#eveningId)
       .where("actor", "=", actor)
       .where("id", "!=", exceptId)
       .orderBy("id", "desc")
@@ -264,7 +269,7 @@ export class CueStore {
     const oldest = await db
       .selectFrom("edit_log")
       .select("id")
-      .where("show_id", "=", this.#showId)
+      .where("evening_id", "=", this.#eveningId)
       .orderBy("id", "desc")
       .offset(KEPT_EDITS)
       .limit(1)
@@ -272,7 +277,7 @@ export class CueStore {
     if (oldest)
       await db
         .deleteFrom("edit_log")
-        .where("show_id", "=", this.#showId)
+        .where("evening_id", "=", this.#eveningId)
         .where("id", "<=", oldest.id)
         .execute();
   }

@@ -6,6 +6,7 @@ import * as first from "./migrations/m0001_first.ts";
 import * as words from "./migrations/m0002_words.ts";
 import * as screens from "./migrations/m0003_screens.ts";
 import * as venue from "./migrations/m0004_venue.ts";
+import * as evenings from "./migrations/m0005_evenings.ts";
 import type { Tables } from "./schema.ts";
 
 export type Db = Kysely<Tables>;
@@ -15,6 +16,7 @@ const MIGRATIONS: Readonly<Record<string, Migration>> = {
   m0002_words: words,
   m0003_screens: screens,
   m0004_venue: venue,
+  m0005_evenings: evenings,
 };
 
 /** A start that cannot go on, told in a sentence for the person at the terminal. */

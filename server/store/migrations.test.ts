@@ -4,6 +4,9 @@ import { expect, test } from "vitest";
 import { cueDocSchema } from "../../core/rundown/cueDoc.ts";
 import * as first from "./migrations/m0001_first.ts";
 import * as words from "./migrations/m0002_words.ts";
+import * as screens from "./migrations/m0003_screens.ts";
+import * as venue from "./migrations/m0004_venue.ts";
+import * as evenings from "./migrations/m0005_evenings.ts";
 
 test("songs of an older show keep their credit, in the rundown and in what can be undone", async () => {
   const db = new Kysely<unknown>({ dialect: new SqliteDialect({ database: new SQLite(":memory:") }) });
@@ -42,5 +45,27 @@ test("songs of an older show keep their credit, in the rundown and in what can b
   }[];
   expect(cueDocSchema.parse(rows[0]?.after?.doc)).toEqual(doc);
   expect(cueDocSchema.parse(rows[1]?.before?.doc)).toMatchObject({ reference: "Ps 23", poetry: true });
+  await db.destroy();
+});
+
+test("a show of before evenings has one, with its cues, its start and what can be undone", async () => {
+  const db = new Kysely<unknown>({ dialect: new SqliteDialect({ database: new SQLite(":memory:") }) });
+  for (const { up } of [first, words, screens, venue]) await up(db);
+  const hash = "a".repeat(64);
+  await sql`insert into content values (${hash}, '{}', 0)`.execute(db);
+  await sql`insert into show (id, name, place, layers, plan, style_hash, time_zone, created_at_ms, starts_at)
+    values ('s', 'Show', '', '[]', '{}', ${hash}, 'UTC', 7, '19:00')`.execute(db);
+  await sql`insert into cue values ('cue-1', 's', 1, 1, '{}')`.execute(db);
+  await sql`insert into edit_log (show_id, at_ms, actor, label, change) values ('s', 0, 'p', 'Add', '[]')`.execute(
+    db,
+  );
+  await evenings.up(db);
+  const rows = await sql`
+    select evening.id, evening.name, evening.day, evening.starts_at, cue.id as cue, edit_log.actor
+    from show join evening on evening.id = show.evening_id
+    join cue on cue.evening_id = evening.id join edit_log on edit_log.evening_id = evening.id`.execute(db);
+  expect(rows.rows).toEqual([
+    { id: "evening-s", name: "Show", day: "", starts_at: "19:00", cue: "cue-1", actor: "p" },
+  ]);
   await db.destroy();
 });

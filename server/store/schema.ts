@@ -19,8 +19,19 @@ export interface Tables {
     venue: Generated<string>;
     /** Keys of the venue's own, as JSON. */
     keys: Generated<string>;
-    /** When the event is planned to begin, HH:MM; empty when not said. */
-    starts_at: Generated<string>;
+    /** The evening that is open. */
+    evening_id: Generated<string>;
+  };
+  evening: {
+    id: string;
+    show_id: string;
+    name: string;
+    /** YYYY-MM-DD; empty when not said. */
+    day: string;
+    /** HH:MM; empty when not said. */
+    starts_at: string;
+    created_at_ms: number;
+    deleted_at_ms: number | null;
   };
   output: { id: string; show_id: string; rank: number; doc: string };
   screen_plan: { id: string; show_id: string; rank: number; doc: string };
@@ -48,6 +59,7 @@ export interface Tables {
   cue: {
     id: string;
     show_id: string;
+    evening_id: string;
     rank: number;
     revision: number;
     doc: string;
@@ -55,6 +67,7 @@ export interface Tables {
   edit_log: {
     id: Generated<number>;
     show_id: string;
+    evening_id: string;
     at_ms: number;
     actor: string;
     label: string;

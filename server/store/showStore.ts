@@ -6,6 +6,7 @@ import { type Layer, layerSchema, type ScreenPlan, screenPlanSchema } from "../.
 import type { NewShow } from "../../designs/seed.ts";
 import type { ContentStore } from "./contentStore.ts";
 import type { Db } from "./database.ts";
+import { EveningStore, insertEvening } from "./eveningStore.ts";
 
 /** A show with its screens and what they wear, as read at start. */
 export interface Show {
@@ -35,10 +36,11 @@ export async function createShow(db: Db, contents: ContentStore, show: NewShow, 
       style_hash: styleHash,
       time_zone: show.timeZone,
       licence: show.licence,
-      starts_at: show.startsAt,
       created_at_ms: atMs,
     })
     .execute();
+  const evening = { name: show.name, day: "", startsAt: show.startsAt };
+  await new EveningStore(db, show.id).setOpen(await insertEvening(db, show.id, evening, [], atMs));
   for (const [rank, plan] of [show.plan, ...show.otherPlans].entries())
     await db
       .insertInto("screen_plan")

@@ -1,0 +1,126 @@
+import { useState } from "react";
+import type { EveningEdit, EveningFields } from "../../core/rundown/evening.ts";
+import type { ListedEvening } from "./EveningsView.tsx";
+
+const boxClass =
+  "min-h-10 scheme-dark rounded-md border border-edge-strong bg-ground px-3 text-[16px] text-paper";
+const buttonClass = "min-h-9 rounded-md bg-lifted px-3 text-[15px] hover:bg-edge aria-pressed:text-act";
+
+/** One evening: its name, day and start, edited where they stand, and what can be done with it. */
+export function EveningRow({
+  evening,
+  isOpen,
+  isRunning,
+  isTaken,
+  onEdit,
+  onTake,
+}: {
+  evening: ListedEvening;
+  isOpen: boolean;
+  /** Something of the open evening was taken already. */
+  isRunning: boolean;
+  /** It is being taken for another day. */
+  isTaken: boolean;
+  onEdit: (edit: EveningEdit) => Promise<boolean>;
+  onTake: () => void;
+}) {
+  const { id: eveningId, name, day, startsAt, cues, isDeleted } = evening;
+  const [isAsked, setAsked] = useState(false);
+  const change = (part: Partial<EveningFields>) =>
+    void onEdit({ kind: "change", eveningId, fields: { name, day, startsAt, ...part } });
+  const open = () => {
+    if (isRunning && !isAsked) setAsked(true);
+    else void onEdit({ kind: "open", eveningId }).then(() => setAsked(false));
+  };
+  if (isDeleted)
+    return (
+      <li className="flex items-center gap-4 rounded-lg border border-edge px-4 py-2.5 text-[15px] text-second">
+        <span className="truncate">
+          {name}, {cues} cues
+        </span>
+        <button
+          type="button"
+          aria-label={`Put ${name} back`}
+          onClick={() => void onEdit({ kind: "restore", eveningId })}
+          className={`${buttonClass} ml-auto`}
+        >
+          Put back
+        </button>
+      </li>
+    );
+  return (
+    <li
+      aria-label={name}
+      aria-current={isOpen || undefined}
+      className={`rounded-lg border px-4 py-3 ${isOpen ? "border-act" : "border-edge"}`}
+    >
+      <div className="flex flex-wrap items-center gap-x-3 gap-y-2">
+        <input
+          key={name}
+          aria-label="Name of the evening"
+          defaultValue={name}
+          maxLength={120}
+          onBlur={({ target }) => {
+            const typed = target.value.trim();
+            if (typed === "") target.value = name;
+            else if (typed !== name) change({ name: typed });
+          }}
+          onKeyDown={(event) => event.key === "Enter" && event.currentTarget.blur()}
+          className={`${boxClass} min-w-52 flex-1 font-semibold`}
+        />
+        <input
+          key={day}
+          aria-label="Day"
+          type="date"
+          defaultValue={day}
+          onBlur={({ target }) => target.value !== day && change({ day: target.value })}
+          className={boxClass}
+        />
+        <input
+          key={startsAt}
+          aria-label="Begins at"
+          type="time"
+          defaultValue={startsAt}
+          onBlur={({ target }) => target.value !== startsAt && change({ startsAt: target.value })}
+          className={boxClass}
+        />
+      </div>
+      <div className="mt-2.5 flex flex-wrap items-center gap-2.5 text-[15px]">
+        {isOpen ? (
+          <strong className="text-act">Open: this is the rundown</strong>
+        ) : (
+          <button type="button" onClick={open} className={buttonClass}>
+            {isAsked ? "Open it all the same" : "Open"}
+          </button>
+        )}
+        <span className="text-second">
+          {cues} {cues === 1 ? "cue" : "cues"}
+        </span>
+        {isAsked && (
+          <span className="text-attention">
+            The script changes on every desk. The screens keep what they show.
+          </span>
+        )}
+        <button
+          type="button"
+          aria-pressed={isTaken}
+          disabled={cues === 0}
+          onClick={onTake}
+          className={`${buttonClass} ml-auto disabled:text-quiet`}
+        >
+          For another day
+        </button>
+        {!isOpen && (
+          <button
+            type="button"
+            aria-label={`Delete ${name}`}
+            onClick={() => void onEdit({ kind: "remove", eveningId })}
+            className={buttonClass}
+          >
+            Delete
+          </button>
+        )}
+      </div>
+    </li>
+  );
+}

@@ -1,0 +1,97 @@
+import { useState } from "react";
+import { useRevalidator } from "react-router";
+import type { EveningEdit, EveningFields, OpenEvening } from "../../core/rundown/evening.ts";
+import { useDesk, useDeskStore } from "../desk/deskContext.ts";
+import { NoticeBar } from "../desk/NoticeBar.tsx";
+import { postJson } from "../ui/postJson.ts";
+import { AnotherDay } from "./AnotherDay.tsx";
+import { EveningRow } from "./EveningRow.tsx";
+
+export interface ListedEvening extends OpenEvening {
+  readonly cues: number;
+  readonly isDeleted: boolean;
+}
+
+const NEW: EveningFields = { name: "New evening", day: "", startsAt: "" };
+
+/** The evenings of the house: one is open; any can be taken for another day. */
+export function EveningsView({ evenings }: { evenings: readonly ListedEvening[] }) {
+  const { evening: open, state } = useDesk();
+  const store = useDeskStore();
+  const { revalidate } = useRevalidator();
+  const [takenId, setTakenId] = useState<string | null>(null);
+  const taken = evenings.find(({ id }) => id === takenId && !evenings.find((e) => e.id === id)?.isDeleted);
+  const edit = async (change: EveningEdit) => {
+    const answer = await postJson<{ sentence?: string }>("/evenings-edit", change);
+    if (!answer || answer.sentence !== undefined)
+      store.say(
+        "trouble",
+        answer?.sentence ?? "The server cannot be reached. All evenings are as they were.",
+      );
+    await revalidate();
+    return answer !== undefined && answer.sentence === undefined;
+  };
+  const row = (evening: ListedEvening) => (
+    <EveningRow
+      key={evening.id}
+      evening={evening}
+      isOpen={evening.id === open.id}
+      isRunning={Object.keys(state.cueTimes).length > 0}
+      isTaken={evening.id === takenId}
+      onEdit={edit}
+      onTake={() => setTakenId(evening.id === takenId ? null : evening.id)}
+    />
+  );
+  const deleted = evenings.filter(({ isDeleted }) => isDeleted);
+  return (
+    <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_440px]">
+      <main aria-label="Evenings" className="relative min-h-0 overflow-y-auto px-6 py-5">
+        <div className="mb-3 flex items-center justify-between">
+          <h2 className="text-[17px] font-semibold">Evenings</h2>
+          <button
+            type="button"
+            onClick={() => void edit({ kind: "create", fields: NEW })}
+            className="min-h-9 rounded-md bg-lifted px-4 text-[15px] hover:bg-edge"
+          >
+            New, empty
+          </button>
+        </div>
+        <ul className="flex flex-col gap-2.5">{evenings.filter(({ isDeleted }) => !isDeleted).map(row)}</ul>
+        {deleted.length > 0 && (
+          <>
+            <h2 className="mt-8 mb-3 text-[17px] font-semibold">Deleted</h2>
+            <ul className="flex flex-col gap-2.5">{deleted.map(row)}</ul>
+          </>
+        )}
+        <NoticeBar />
+      </main>
+      <aside
+        aria-label="For another day"
+        className="flex min-h-0 flex-col border-l border-edge bg-raised px-5 py-5"
+      >
+        {taken ? (
+          <AnotherDay
+            key={taken.id}
+            evening={taken}
+            onMake={(fields, emptied) =>
+              edit({ kind: "duplicate", eveningId: taken.id, fields, emptied }).then(
+                (isDone) => isDone && setTakenId(null),
+              )
+            }
+          />
+        ) : (
+          <div className="flex flex-col gap-3 text-[15px] text-second">
+            <h2 className="text-[17px] font-semibold text-paper">For another day</h2>
+            <p>
+              Choose “for another day” beside an evening: its cues come once more, with their looks, screens
+              and times. What is of the day alone is emptied, so that last week’s words cannot go out.
+            </p>
+            <p>
+              Screens, looks, songs, texts and the library are the house’s, and the same in every evening.
+            </p>
+          </div>
+        )}
+      </aside>
+    </div>
+  );
+}

@@ -1,0 +1,7 @@
+import { getServices } from "../services.server.ts";
+import type { Route } from "./+types/evening.ts";
+
+/** The cues of any evening, to choose from what is taken for another day. */
+export async function loader({ params, context }: Route.LoaderArgs) {
+  return Response.json({ cues: await getServices(context).evenings.cuesOf(params.id) });
+}

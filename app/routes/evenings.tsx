@@ -1,0 +1,13 @@
+import { EveningsView } from "../evenings/EveningsView.tsx";
+import { getServices } from "../services.server.ts";
+import type { Route } from "./+types/evenings.ts";
+
+export async function loader({ context }: Route.LoaderArgs) {
+  return { evenings: await getServices(context).evenings.list() };
+}
+
+export const meta: Route.MetaFunction = () => [{ title: "Evenings · Vesko" }];
+
+export default function EveningsRoute({ loaderData }: Route.ComponentProps) {
+  return <EveningsView evenings={loaderData.evenings} />;
+}

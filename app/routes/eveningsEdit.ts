@@ -1,0 +1,12 @@
+import { eveningEditSchema } from "../../core/rundown/evening.ts";
+import { getServices } from "../services.server.ts";
+import type { Route } from "./+types/eveningsEdit.ts";
+import { readJsonBody } from "./readJsonBody.server.ts";
+
+/** Evenings are made, duplicated, named, opened, deleted and brought back. */
+export async function action({ request, context }: Route.ActionArgs) {
+  const body = await readJsonBody(request, eveningEditSchema);
+  if ("problem" in body) return Response.json({ sentence: body.problem }, { status: 400 });
+  const sentence = await getServices(context).editEvenings(body.value);
+  return sentence === undefined ? Response.json({}) : Response.json({ sentence }, { status: 409 });
+}

@@ -1,0 +1,31 @@
+import { tellStory } from "../../core/report/airStory.ts";
+import { getServices } from "../services.server.ts";
+import type { Route } from "./+types/log.ts";
+
+/** Lines shown: an evening has some hundreds. */
+const MOST_LINES = 1_000;
+
+/** What was done, on the air or in the rehearsal: the latest lines, in order. */
+export async function loader({ request, context }: Route.LoaderArgs) {
+  const { airLog, live, contents, show, screens } = getServices(context);
+  const isRehearsal = new URL(request.url).searchParams.get("of") === "rehearsal";
+  const log = isRehearsal ? live.rehearsalLog.slice(-MOST_LINES) : await airLog.latest(MOST_LINES);
+  await contents.load(
+    log.flatMap(({ event }) => {
+      if (event.kind === "taken" || event.kind === "acted") return [event.target.content];
+      if (event.kind === "sent") return Object.values(event.pages).map(({ content }) => content);
+      if (event.kind === "repeated" || event.kind === "stageNoted")
+        return event.page ? [event.page.content] : [];
+      return [];
+    }),
+  );
+  const lines = tellStory(log, {
+    findContent: (hash) => {
+      const found = contents.find(hash);
+      return found?.kind === "page" ? found : undefined;
+    },
+    layerName: (id) => show.layers.find((layer) => layer.id === id)?.name ?? id,
+    outputName: (id) => screens.outputs.find((output) => output.id === id)?.name ?? id,
+  });
+  return Response.json({ lines });
+}

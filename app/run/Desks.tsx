@@ -1,0 +1,58 @@
+import { Users } from "lucide-react";
+import { Popover } from "radix-ui";
+import type { DeskPresence } from "../../core/show/wire.ts";
+import { useDeskStore } from "../desk/deskContext.ts";
+import type { DeskSnapshot } from "../desk/deskStore.ts";
+
+const DOES: Readonly<Record<DeskPresence["mode"], string>> = {
+  free: "takes part",
+  locked: "locked to take and out",
+  watching: "only watches",
+};
+
+/** Who is at which desk, and what this one is called. */
+export function Desks({ desk }: { desk: DeskSnapshot }) {
+  const store = useDeskStore();
+  const count = desk.desks.length;
+  return (
+    <Popover.Root>
+      <Popover.Trigger className="flex min-h-7 items-center gap-1.5 rounded-md border border-edge-strong px-2 hover:text-paper">
+        <Users aria-hidden="true" className="size-4" />
+        {count} {count === 1 ? "desk" : "desks"}
+      </Popover.Trigger>
+      <Popover.Portal>
+        <Popover.Content
+          align="end"
+          sideOffset={6}
+          className="z-30 flex w-80 flex-col gap-3 rounded-lg border border-edge-strong bg-raised p-4 text-[15px] shadow-xl"
+        >
+          <h3 className="font-semibold">Desks that are open</h3>
+          <ul className="flex flex-col gap-1.5">
+            {desk.desks.map(({ windowId, name, mode, channel }) => (
+              <li key={windowId} className="flex items-baseline justify-between gap-3">
+                <span className="truncate">
+                  {name}
+                  {windowId === store.windowId && <span className="text-second">, this one</span>}
+                </span>
+                <span className="shrink-0 text-[14px] text-second">
+                  {channel === "rehearsal" ? "rehearses" : DOES[mode]}
+                </span>
+              </li>
+            ))}
+          </ul>
+          <label className="flex flex-col gap-1 text-second">
+            Name of this desk
+            <input
+              defaultValue={store.name}
+              maxLength={40}
+              placeholder="Balcony, Ilse"
+              onBlur={({ target }) => store.setName(target.value)}
+              onKeyDown={(event) => event.key === "Enter" && event.currentTarget.blur()}
+              className="min-h-9 rounded-md border border-edge-strong bg-ground px-2 text-paper placeholder:text-quiet"
+            />
+          </label>
+        </Popover.Content>
+      </Popover.Portal>
+    </Popover.Root>
+  );
+}

@@ -1,0 +1,93 @@
+import { sameAnchor } from "../rundown/anchor.ts";
+import type { PageContent } from "../rundown/content.ts";
+import { stepsOf } from "../rundown/steps.ts";
+import type { AirEvent, LoggedEvent } from "../show/events.ts";
+import type { SlotPage } from "../show/slot.ts";
+import type { Actor } from "../show/state.ts";
+
+/** One line of what was done, as people read it. */
+export interface StoryLine {
+  readonly seq: number;
+  /** Server time, ms. */
+  readonly atMs: number;
+  readonly who: Actor | null;
+  readonly what: string;
+  /** What was brought, taken off or said; empty when that says nothing more. */
+  readonly words: string;
+}
+
+export interface StoryNames {
+  readonly findContent: (hash: string) => PageContent | undefined;
+  readonly layerName: (id: string) => string;
+  readonly outputName: (id: string) => string;
+}
+
+/** The log in words, in its order. What changed nothing that anybody could see is left out. */
+export function tellStory(log: readonly LoggedEvent[], names: StoryNames): StoryLine[] {
+  return log.flatMap(({ seq, atMs, actor, event }) => {
+    const told = tell(event, names);
+    return told ? [{ seq, atMs, who: actor, what: told[0], words: told[1] ?? "" }] : [];
+  });
+}
+
+function tell(event: AirEvent, names: StoryNames): readonly [what: string, words?: string] | undefined {
+  const layers = (ids: readonly string[]) => ids.map(names.layerName).join(", ");
+  const outputs = (ids: readonly string[]) => ids.map(names.outputName).join(", ");
+  switch (event.kind) {
+    case "showOpened":
+      return ["Show opened"];
+    case "taken":
+      return [
+        event.page === null
+          ? "Words off"
+          : `Take${event.outputIds ? `, only ${outputs(event.outputIds)}` : ""}${event.how === "cut" ? ", cut" : ""}`,
+        wordsOf(event.target, names),
+      ];
+    case "acted":
+      return ["Action", wordsOf(event.target, names)];
+    case "sent":
+      return [
+        "Edits sent",
+        [...new Set(Object.values(event.pages).map((page) => wordsOf(page, names)))].join(" · "),
+      ];
+    case "repeated":
+      return ["Came again", wordsOf(event.page, names)];
+    case "cleared":
+      if (event.why === "out") return ["Out", layers(event.layerIds)];
+      return [event.why === "clear" ? "Clear" : "Clear all", layers(event.layerIds)];
+    case "planSwitched":
+      return ["Screen plan", event.plan.name];
+    case "shut":
+      if (event.picture === null) return ["Picture again", outputs(event.outputIds)];
+      return [event.picture === "black" ? "Black" : "Stand-by", outputs(event.outputIds)];
+    case "tested":
+      return [event.picture === null ? "Test picture off" : "Test picture", outputs(event.outputIds)];
+    case "takeUndone":
+      return ["Take undone"];
+    case "stageNoted":
+      return event.page ? ["Note to the stage", wordsOf(event.page, names)] : ["Note to the stage off"];
+    case "layerSet":
+      return ["Layer set", event.layer.name];
+    case "begunAnew":
+      return ["Begun anew"];
+    case "dueHeld":
+      return ["Held", WHY_HELD[event.why]];
+    case "standBySet":
+      return ["Stand-by of the show set"];
+    case "armed":
+    case "disarmed":
+    case "dueSet":
+      return undefined;
+  }
+}
+
+const WHY_HELD = { late: "its time had passed", gone: "its cue could not come", pressed: "by hand" } as const;
+
+/** Title and step: "Nine Bells · V1 · Nine bells and no wind". */
+function wordsOf({ content, step }: Pick<SlotPage, "content" | "step">, names: StoryNames): string {
+  const found = names.findContent(content);
+  if (!found) return "";
+  const at = stepsOf(found).find((candidate) => sameAnchor(candidate.anchor, step));
+  const words = at?.kind === "words" ? at.words.replace(/\s*\n\s*/g, " / ") : "";
+  return [found.title, at?.kind === "words" ? at.label : "", words].filter((part) => part !== "").join(" · ");
+}

@@ -1,0 +1,35 @@
+import { z } from "zod";
+
+/** What is said of an evening besides its cues. */
+export const eveningFieldsSchema = z.strictObject({
+  name: z.string().trim().min(1).max(120),
+  /** YYYY-MM-DD; empty when not said. */
+  day: z.union([z.literal(""), z.iso.date()]),
+  /** HH:MM in the show's time zone; empty when not said. */
+  startsAt: z.union([z.literal(""), z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/)]),
+});
+export type EveningFields = z.infer<typeof eveningFieldsSchema>;
+
+/** The evening that is open: its cues are the rundown. */
+export const openEveningSchema = eveningFieldsSchema.extend({ id: z.string() });
+export type OpenEvening = z.infer<typeof openEveningSchema>;
+
+export const eveningEditSchema = z.discriminatedUnion("kind", [
+  z.strictObject({ kind: z.literal("create"), fields: eveningFieldsSchema }),
+  /** The cues of an evening once more for another day; of some of them only what is not of the day. */
+  z.strictObject({
+    kind: z.literal("duplicate"),
+    eveningId: z.string().max(80),
+    fields: eveningFieldsSchema,
+    emptied: z.array(z.string().max(60)).max(4_000),
+  }),
+  z.strictObject({
+    kind: z.literal("change"),
+    eveningId: z.string().max(80),
+    fields: eveningFieldsSchema,
+  }),
+  z.strictObject({ kind: z.literal("open"), eveningId: z.string().max(80) }),
+  z.strictObject({ kind: z.literal("remove"), eveningId: z.string().max(80) }),
+  z.strictObject({ kind: z.literal("restore"), eveningId: z.string().max(80) }),
+]);
+export type EveningEdit = z.infer<typeof eveningEditSchema>;

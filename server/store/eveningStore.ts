@@ -1,0 +1,171 @@
+import { randomUUID } from "node:crypto";
+import { type CueDoc, cueDocSchema } from "../../core/rundown/cueDoc.ts";
+import { type EveningFields, eveningFieldsSchema, type OpenEvening } from "../../core/rundown/evening.ts";
+import type { Db } from "./database.ts";
+
+export interface ListedEvening extends OpenEvening {
+  readonly cues: number;
+  readonly isDeleted: boolean;
+}
+
+/** Steps between the ranks of cues, so that others find room between. */
+const RANK_STEP = 1024;
+
+/** The evenings of a show. One is open: its cues are the rundown. */
+export class EveningStore {
+  readonly #db: Db;
+  readonly #showId: string;
+  #open: OpenEvening | undefined;
+  readonly #listeners = new Set<() => void>();
+
+  constructor(db: Db, showId: string) {
+    this.#db = db;
+    this.#showId = showId;
+  }
+
+  async load(): Promise<void> {
+    const row = await this.#db
+      .selectFrom("evening")
+      .innerJoin("show", "show.evening_id", "evening.id")
+      .selectAll("evening")
+      .where("show.id", "=", this.#showId)
+      .executeTakeFirstOrThrow();
+    this.#open = openEvening(row);
+  }
+
+  get open(): OpenEvening {
+    if (!this.#open) throw new Error(`The evenings of ${this.#showId} were not loaded`);
+    return this.#open;
+  }
+
+  /** Told when another evening is open, or this one has another name or day. */
+  onChange(listener: () => void): void {
+    this.#listeners.add(listener);
+  }
+
+  /** All of them: those with a day by their day, the latest first, then the others. */
+  async list(): Promise<ListedEvening[]> {
+    const rows = await this.#db
+      .selectFrom("evening")
+      .selectAll()
+      .select(({ selectFrom, fn }) =>
+        selectFrom("cue")
+          .select(fn.countAll<number>().as("count"))
+          .whereRef("cue.evening_id", "=", "evening.id")
+          .as("cues"),
+      )
+      .where("show_id", "=", this.#showId)
+      .orderBy("day", "desc")
+      .orderBy("created_at_ms", "desc")
+      .execute();
+    return rows.map((row) => ({
+      ...openEvening(row),
+      cues: Number(row.cues ?? 0),
+      isDeleted: row.deleted_at_ms !== null,
+    }));
+  }
+
+  /** The cues of any evening, in order. */
+  async cuesOf(eveningId: string): Promise<{ readonly cueId: string; readonly doc: CueDoc }[]> {
+    const rows = await this.#db
+      .selectFrom("cue")
+      .select(["id", "doc"])
+      .where("show_id", "=", this.#showId)
+      .where("evening_id", "=", eveningId)
+      .orderBy("rank")
+      .orderBy("id")
+      .execute();
+    return rows.map(({ id, doc }) => ({ cueId: id, doc: cueDocSchema.parse(JSON.parse(doc)) }));
+  }
+
+  /** @returns the id of the new evening */
+  create(fields: EveningFields, docs: readonly CueDoc[], atMs: number): Promise<string> {
+    return this.#db
+      .transaction()
+      .execute((transaction) => insertEvening(transaction, this.#showId, fields, docs, atMs));
+  }
+
+  /** @returns whether there was such an evening */
+  async change(eveningId: string, { name, day, startsAt }: EveningFields): Promise<boolean> {
+    const found = await this.#set(eveningId, { name, day, starts_at: startsAt });
+    if (found && eveningId === this.open.id) {
+      await this.load();
+      this.#tell();
+    }
+    return found;
+  }
+
+  /** Marks an evening as deleted, or takes the mark away. */
+  setDeleted(eveningId: string, atMs: number | null): Promise<boolean> {
+    return this.#set(eveningId, { deleted_at_ms: atMs });
+  }
+
+  /** Says which evening is open from now on. */
+  async setOpen(eveningId: string): Promise<void> {
+    await this.#db
+      .updateTable("show")
+      .set({ evening_id: eveningId })
+      .where("id", "=", this.#showId)
+      .execute();
+    await this.load();
+    this.#tell();
+  }
+
+  async #set(
+    eveningId: string,
+    columns: { name?: string; day?: string; starts_at?: string; deleted_at_ms?: number | null },
+  ): Promise<boolean> {
+    const { numUpdatedRows } = await this.#db
+      .updateTable("evening")
+      .set(columns)
+      .where("show_id", "=", this.#showId)
+      .where("id", "=", eveningId)
+      .executeTakeFirst();
+    return numUpdatedRows > 0n;
+  }
+
+  #tell(): void {
+    for (const listener of this.#listeners) listener();
+  }
+}
+
+/** Writes an evening with its cues down. @returns its id */
+export async function insertEvening(
+  db: Db,
+  showId: string,
+  { name, day, startsAt }: EveningFields,
+  docs: readonly CueDoc[],
+  atMs: number,
+): Promise<string> {
+  const id = `evening-${randomUUID()}`;
+  await db
+    .insertInto("evening")
+    .values({
+      id,
+      show_id: showId,
+      name,
+      day,
+      starts_at: startsAt,
+      created_at_ms: Math.round(atMs),
+      deleted_at_ms: null,
+    })
+    .execute();
+  for (const [index, doc] of docs.entries())
+    await db
+      .insertInto("cue")
+      .values({
+        id: randomUUID(),
+        show_id: showId,
+        evening_id: id,
+        rank: (index + 1) * RANK_STEP,
+        revision: index + 1,
+        doc: JSON.stringify(doc),
+      })
+      .execute();
+  return id;
+}
+
+function openEvening(row: { id: string; name: string; day: string; starts_at: string }): OpenEvening {
+  const { name, day, starts_at: startsAt } = row;
+  return { id: row.id, ...eveningFieldsSchema.parse({ name, day, startsAt }) };
+}
