@@ -1,8 +1,5 @@
-import { WebSocket } from "ws";
-import { ShowCopy } from "../app/live/showCopy.ts";
-import { findNext, type ReadyCue } from "../core/rundown/next.ts";
 import { showsAnything } from "../core/show/layers.ts";
-import type { ServerMessage } from "../core/show/wire.ts";
+import { ShowModel } from "./support/model.ts";
 import { brightness, LAYER_ROUNDING, largestDifference, shoot } from "./support/pixels.ts";
 import { expect, openDesk, output, settled, test } from "./support/show.ts";
 
@@ -31,42 +28,6 @@ function seeded(seed: number): () => number {
   };
 }
 
-/** The show as the pure core knows it: a copy that hears the same events, and nothing of the windows. */
-async function listen(
-  base: string,
-  token: string,
-): Promise<{
-  copy: ShowCopy;
-  order: () => readonly string[];
-  hashes: () => Map<string, string>;
-  close: () => void;
-}> {
-  const copy = new ShowCopy();
-  const hashes = new Map<string, string>();
-  let order: readonly string[] = [];
-  const socket = new WebSocket(`${base.replace("http", "ws")}/live`);
-  await new Promise((resolve) => socket.on("open", resolve));
-  const pinging = setInterval(() => socket.send(JSON.stringify({ kind: "ping", sentAtMs: 0 })), 2_000);
-  socket.on("message", (data) => {
-    const message = JSON.parse(String(data)) as ServerMessage;
-    copy.hear(message);
-    if (message.kind !== "rundown") return;
-    order = message.order;
-    for (const { cueId, compiled } of message.changed)
-      if ("hash" in compiled) hashes.set(cueId, compiled.hash);
-  });
-  socket.send(JSON.stringify({ kind: "hello", token, windowId: "the-model-itself" }));
-  return {
-    copy,
-    order: () => order,
-    hashes: () => hashes,
-    close: () => {
-      clearInterval(pinging);
-      socket.terminate();
-    },
-  };
-}
-
 test(`seed ${SEED}: whatever an operator presses, the screens show what the core says @long`, async ({
   page,
   show,
@@ -75,11 +36,7 @@ test(`seed ${SEED}: whatever an operator presses, the screens show what the core
   test.setTimeout(PRESSING_MS + 120_000);
   await openDesk(page, show);
   const screens = [await openOutput(show, 0), await openOutput(show, 1)];
-  const watch = await page.evaluate(async () => (await fetch("/screens")).text());
-  const token = /\/watch\/([\w-]{20,})/.exec(watch)?.[1];
-  const model = await listen(show.base, token ?? "");
-  await expect.poll(() => model.copy.state?.seq ?? 0).toBeGreaterThan(0);
-  await expect.poll(() => model.order().length).toBeGreaterThan(0);
+  const model = await ShowModel.listen(page, show.base);
   const random = seeded(SEED);
   const from = Date.now();
   let presses = 0;
@@ -92,24 +49,16 @@ test(`seed ${SEED}: whatever an operator presses, the screens show what the core
     await expect
       .poll(
         async () => {
-          const { seq } = model.copy.state ?? { seq: -1 };
+          const { seq } = model.state;
           const shown = await Promise.all(screens.map((screen) => output(screen).getAttribute("data-seq")));
           return shown.every((each) => each === String(seq));
         },
         { message: `after press ${presses}, ${key}` },
       )
       .toBe(true);
-    const { state } = model.copy;
-    if (!state) throw new Error("the model lost its show");
+    const { state } = model;
     // The mark of next in the script is what the core computes.
-    const cues: ReadyCue[] = model.order().flatMap((cueId, index) => {
-      const hash = model.hashes().get(cueId);
-      const content = hash === undefined ? undefined : model.copy.documents.get(hash);
-      return hash !== undefined && content?.kind === "page"
-        ? [{ cueId, index, hash, content, doc: { start: { kind: "hand" } } as ReadyCue["doc"] }]
-        : [];
-    });
-    const next = findNext(state, cues);
+    const next = model.next();
     const wanted = next && `${next.cueId}/${next.step.occurrence}:${next.step.unit}`;
     if (wanted)
       await expect(
@@ -139,6 +88,6 @@ test(`seed ${SEED}: whatever an operator presses, the screens show what the core
   }
   expect(presses).toBeGreaterThan(8);
   // It was an evening, not one cue.
-  expect(Object.keys(model.copy.state?.cueTimes ?? {}).length).toBeGreaterThan(2);
+  expect(Object.keys(model.state.cueTimes).length).toBeGreaterThan(2);
   model.close();
 });

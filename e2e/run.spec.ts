@@ -197,8 +197,19 @@ test("a rehearsal is on no screen, says so on every view, and leaves the air as 
   await expect(page.locator("[data-mark=air]", { hasText: "we carry down" })).toContainText("REHEARSED");
   expect(await seqOf(wall)).toBe(seq);
   expect(largestDifference(await shoot(wall), picture)).toBeLessThanOrEqual(LAYER_ROUNDING);
-  await goTo(page, "Prepare");
+  // One screen is given the rehearsal to show, and gets the air back with the rest.
+  await page.getByRole("checkbox", { name: "Loft wall" }).check();
+  await expect(page.getByText(/^REHEARSAL, shown on Loft wall/)).toBeVisible();
+  await settled(wall, seq + 3);
+  expect(largestDifference(await shoot(wall), picture)).toBeGreaterThan(100);
+  await goTo(page, "Timing");
+  await page.getByRole("button", { name: "What was done" }).click();
+  await page.getByRole("button", { name: "In rehearsal" }).click();
+  await expect(page.getByRole("row")).toHaveCount(4);
+  await expect(page.getByRole("row", { name: /Take Carry the Lamp Down .* we carry down/ })).toBeVisible();
   await page.getByRole("button", { name: "Back to the air" }).click();
+  await settled(wall, seq);
+  expect(largestDifference(await shoot(wall), picture)).toBeLessThanOrEqual(LAYER_ROUNDING);
   await expect(page.getByText(/what is taken here/)).toHaveCount(0);
   await goTo(page, "Run");
   expect((await marked(page, "next")).join()).toContain("Ilse Tarrow");
@@ -216,7 +227,7 @@ test("two desks see each other's arm, a watching one does nothing, a locked one 
   const other = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
   await openDesk(other, show);
   await other.keyboard.press("ArrowDown");
-  await expect(page.getByText("armed at another desk")).toBeVisible();
+  await expect(page.getByText("armed by Desk 2")).toBeVisible();
   await expect(page.getByText("NEXT · ARMED")).toBeVisible();
   await other.getByRole("button", { name: "only watch" }).click();
   await other.keyboard.press("Space");

@@ -68,16 +68,18 @@ export function AnotherDay({
       }}
     >
       <h2 className="text-[17px] font-semibold">“{evening.name}” for another day</h2>
-      <Labelled id="another-name" label="Name">
-        <input
-          id="another-name"
-          required
-          maxLength={120}
-          value={fields.name}
-          onChange={({ target }) => setFields({ ...fields, name: target.value })}
-          className={`${fieldClass} text-[16px]`}
-        />
-      </Labelled>
+      <div className="flex">
+        <Labelled id="another-name" label="Name">
+          <input
+            id="another-name"
+            required
+            maxLength={120}
+            value={fields.name}
+            onChange={({ target }) => setFields({ ...fields, name: target.value })}
+            className={`${fieldClass} text-[16px]`}
+          />
+        </Labelled>
+      </div>
       <div className="flex gap-3">
         <Labelled id="another-day" label="Day">
           <input
@@ -85,7 +87,7 @@ export function AnotherDay({
             type="date"
             value={fields.day}
             onChange={({ target }) => setFields({ ...fields, day: target.value })}
-            className={`${fieldClass} scheme-dark text-[16px]`}
+            className={`${fieldClass} text-[16px]`}
           />
         </Labelled>
         <Labelled id="another-start" label="Begins at">
@@ -94,11 +96,11 @@ export function AnotherDay({
             type="time"
             value={fields.startsAt}
             onChange={({ target }) => setFields({ ...fields, startsAt: target.value })}
-            className={`${fieldClass} scheme-dark text-[16px]`}
+            className={`${fieldClass} text-[16px]`}
           />
         </Labelled>
       </div>
-      <fieldset className="flex min-h-0 flex-1 flex-col">
+      <fieldset className="flex min-h-0 min-w-0 flex-1 flex-col">
         <legend className="mb-1 text-[15px] text-second">
           Emptied: {emptied.size} of {cues?.length ?? 0}. The others keep their words.
         </legend>

@@ -1,9 +1,7 @@
 import { useState } from "react";
-import type { EveningEdit, EveningFields } from "../../core/rundown/evening.ts";
-import type { ListedEvening } from "./EveningsView.tsx";
+import type { EveningEdit, EveningFields, ListedEvening } from "../../core/rundown/evening.ts";
 
-const boxClass =
-  "min-h-10 scheme-dark rounded-md border border-edge-strong bg-ground px-3 text-[16px] text-paper";
+const boxClass = "min-h-10 rounded-md border border-edge-strong bg-ground px-3 text-[16px] text-paper";
 const buttonClass = "min-h-9 rounded-md bg-lifted px-3 text-[15px] hover:bg-edge aria-pressed:text-act";
 
 /** One evening: its name, day and start, edited where they stand, and what can be done with it. */

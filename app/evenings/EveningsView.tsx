@@ -1,16 +1,11 @@
 import { useState } from "react";
 import { useRevalidator } from "react-router";
-import type { EveningEdit, EveningFields, OpenEvening } from "../../core/rundown/evening.ts";
+import type { EveningEdit, EveningFields, ListedEvening } from "../../core/rundown/evening.ts";
 import { useDesk, useDeskStore } from "../desk/deskContext.ts";
 import { NoticeBar } from "../desk/NoticeBar.tsx";
 import { postJson } from "../ui/postJson.ts";
 import { AnotherDay } from "./AnotherDay.tsx";
 import { EveningRow } from "./EveningRow.tsx";
-
-export interface ListedEvening extends OpenEvening {
-  readonly cues: number;
-  readonly isDeleted: boolean;
-}
 
 const NEW: EveningFields = { name: "New evening", day: "", startsAt: "" };
 

@@ -18,8 +18,7 @@ type Details = Pick<
   | "effectMs"
 >;
 
-const boxClass =
-  "min-h-9 scheme-dark rounded-md border border-edge-strong bg-ground px-2 text-[15px] text-paper";
+const boxClass = "min-h-9 rounded-md border border-edge-strong bg-ground px-2 text-[15px] text-paper";
 
 /** What a cue does by itself, how long it is planned to take, and what is noted to it. */
 export function CueDetails({
@@ -231,6 +230,7 @@ function Seconds({
         min={least}
         max={most}
         step={step}
+        className="w-16"
         onSave={(seconds) => onSave(Math.round(seconds * 1_000))}
         onClear={() => onSave(null)}
       />

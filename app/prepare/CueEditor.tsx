@@ -1,4 +1,5 @@
 import { TriangleAlert } from "lucide-react";
+import { useEffect, useRef } from "react";
 import type { Anchor } from "../../core/rundown/anchor.ts";
 import type { CueDoc } from "../../core/rundown/cueDoc.ts";
 import { useDesk, useDeskStore } from "../desk/deskContext.ts";
@@ -44,21 +45,31 @@ export function CueEditor({
   const problem = "problem" in cue.view.compiled ? cue.view.compiled.problem : undefined;
   const onAir = onAirOf(state, cueId, store.now());
   const send = () => void saver.flush().then(() => store.press({ kind: "send", layerId: null }));
+  const chord = useRef<(event: KeyboardEvent) => void>(undefined);
+  chord.current = (event) => {
+    if (event.key !== "Enter" || !event.ctrlKey || onAir.length === 0) return;
+    // In the cue, or where nothing has the focus; elsewhere the chord has other meanings.
+    if (event.target !== document.body && !editor.current?.contains(event.target as Node)) return;
+    event.preventDefault();
+    send();
+  };
+  const editor = useRef<HTMLDivElement>(null);
+  useEffect(() => {
+    const hear = (event: KeyboardEvent) => chord.current?.(event);
+    window.addEventListener("keydown", hear);
+    return () => window.removeEventListener("keydown", hear);
+  }, []);
   return (
-    // biome-ignore lint/a11y/noStaticElementInteractions: the chord works in every field of the cue
+    // biome-ignore lint/a11y/noStaticElementInteractions: the nudges work in every field of the cue
     <div
+      ref={editor}
       className="flex flex-col gap-3"
       onKeyDown={(event) => {
         const field = event.target instanceof HTMLElement ? event.target.dataset.field : undefined;
         const adjust = field === undefined ? undefined : nudge(draft.adjust, field, event);
-        if (adjust) {
-          event.preventDefault();
-          saver.type({ ...draft, adjust });
-          return;
-        }
-        if (event.key !== "Enter" || !event.ctrlKey || onAir.length === 0) return;
+        if (!adjust) return;
         event.preventDefault();
-        send();
+        saver.type({ ...draft, adjust });
       }}
     >
       <HeldLine cue={cue} onAir={onAir} isSaved={saver.status.kind === "saved"} onSend={send} />

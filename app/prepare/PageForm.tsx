@@ -5,6 +5,7 @@ import { FIELD_SETS } from "../../designs/fieldSets.ts";
 import { useDesk } from "../desk/deskContext.ts";
 import type { DeskOutfit } from "../desk/outfit.ts";
 import { CleanedLine } from "../ui/CleanedLine.tsx";
+import { NumberBox } from "../ui/NumberBox.tsx";
 import { useCleanPaste } from "../ui/useCleanPaste.ts";
 import { editorId } from "./editorId.ts";
 import { fieldClass, Labelled } from "./Labelled.tsx";
@@ -84,23 +85,17 @@ export function PageForm({
         <label htmlFor={stayId} className="text-second">
           Leaves by itself after
         </label>
-        <input
+        <NumberBox
           id={stayId}
-          inputMode="decimal"
-          placeholder="–"
-          key={doc.stayMs}
-          defaultValue={doc.stayMs === null ? "" : doc.stayMs / 1000}
-          onBlur={(event) => {
-            const seconds = Number(event.target.value.replace(",", "."));
-            const isTime = event.target.value.trim() !== "" && seconds >= 0.5 && seconds <= 3_600;
-            const stayMs = isTime ? Math.round(seconds * 1000) : null;
-            if (!isTime) event.target.value = "";
-            if (stayMs !== doc.stayMs) onType({ ...doc, stayMs });
-          }}
-          onKeyDown={(event) => event.key === "Enter" && event.currentTarget.blur()}
-          className={`${fieldClass} w-20! text-center font-mono`}
+          value={doc.stayMs === null ? null : doc.stayMs / 1_000}
+          min={0.5}
+          max={3_600}
+          step={0.5}
+          onSave={(seconds) => onType({ ...doc, stayMs: Math.round(seconds * 1_000) })}
+          onClear={() => onType({ ...doc, stayMs: null })}
+          className="w-16"
         />
-        <span className="text-second">seconds, or until taken out</span>
+        <span className="text-second">s</span>
       </div>
     </>
   );

@@ -63,7 +63,7 @@ export default function DeskRoute({ loaderData }: Route.ComponentProps) {
   }, [store]);
   return (
     <DeskContext value={store}>
-      <div className="flex h-dvh min-h-[600px] flex-col overflow-hidden">
+      <div data-desk className="flex h-dvh min-h-[600px] flex-col overflow-hidden">
         <Header place={loaderData.place}>
           {VIEWS.map(({ to, name }) => (
             <NavLink key={to} to={to} className={navClass}>

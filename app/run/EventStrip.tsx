@@ -16,7 +16,7 @@ export function EventStrip({ desk, nowMs }: { desk: DeskSnapshot; nowMs: number 
   const dueCue = due && desk.cues.find(({ view }) => view.cueId === due.cueId);
   const isShut = Object.values(state.shutters).some(({ untilMs }) => untilMs === null);
   const by = state.arm?.by;
-  const elsewhere = by?.kind === "desk" && by.id !== store.windowId ? by.id : null;
+  const elsewhere = by?.kind === "desk" && by.id !== store.windowId ? by : null;
   const note = state.stageNote.at(-1)?.page;
   const noteContent = note && store.findContent(note.content);
   return (
@@ -69,9 +69,7 @@ export function EventStrip({ desk, nowMs }: { desk: DeskSnapshot; nowMs: number 
       )}
       {noteContent && <span className="truncate">To the stage: “{noteContent.values.note}”</span>}
       {elsewhere && (
-        <span className="font-semibold text-next">
-          armed by {desk.desks.find(({ windowId }) => windowId === elsewhere)?.name ?? "a desk that is gone"}
-        </span>
+        <span className="font-semibold text-next">armed by {elsewhere.name ?? "another desk"}</span>
       )}
       {channel === "air" && desk.rehearsedOn.length > 0 && (
         <span className="font-semibold text-attention">

@@ -87,22 +87,6 @@ export function ScreensView({ venue, pictures }: { venue: Venue; pictures: reado
           onSave={savePlan}
           onRemove={(id) => saveScreens(store, { kind: "removePlan", planId: id })}
         >
-          <label className="flex items-center gap-2 whitespace-nowrap">
-            Stand-by
-            <select
-              aria-label="What screens show as their stand-by, unless they have one of their own"
-              value={state.standBy?.file ?? ""}
-              onChange={({ target }) => setStandBy(target.value)}
-              className="min-h-9 w-36 rounded-md border border-edge-strong bg-ground px-2"
-            >
-              <option value="">black</option>
-              {pictures.map(({ file, name }) => (
-                <option key={file} value={file}>
-                  {name}
-                </option>
-              ))}
-            </select>
-          </label>
           <button
             type="button"
             aria-pressed={isRoom}
@@ -127,7 +111,7 @@ export function ScreensView({ venue, pictures }: { venue: Venue; pictures: reado
               {TEST_NAMES[name]}
             </button>
           ))}
-          {testing.length > 0 && (
+          {testing.length > 0 ? (
             <span role="alert" className="ml-auto flex items-center gap-3 font-semibold text-attention">
               <span aria-hidden="true" className="hatched size-5 rounded" />
               {testing.length} {testing.length === 1 ? "screen" : "screens"} on test
@@ -139,6 +123,23 @@ export function ScreensView({ venue, pictures }: { venue: Venue; pictures: reado
                 Off
               </button>
             </span>
+          ) : (
+            <label className="ml-auto flex items-center gap-2 text-second">
+              Stand-by
+              <select
+                aria-label="What screens show as their stand-by, unless they have one of their own"
+                value={state.standBy?.file ?? ""}
+                onChange={({ target }) => setStandBy(target.value)}
+                className="min-h-9 w-36 rounded-md border border-edge-strong bg-ground px-2"
+              >
+                <option value="">black</option>
+                {pictures.map(({ file, name }) => (
+                  <option key={file} value={file}>
+                    {name}
+                  </option>
+                ))}
+              </select>
+            </label>
           )}
         </div>
         {isRoom ? (

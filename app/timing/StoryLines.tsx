@@ -5,7 +5,7 @@ import { formatTimeOfDay } from "../ui/format.ts";
 
 /** What was done, the latest first: on the air, or in the rehearsal, which has a log of its own. */
 export function StoryLines({ desk }: { desk: DeskSnapshot }) {
-  const { channel, desks, state } = desk;
+  const { channel, state } = desk;
   const [of, setOf] = useState(channel);
   const [lines, setLines] = useState<readonly StoryLine[]>();
   // biome-ignore lint/correctness/useExhaustiveDependencies: asked for again when something was done
@@ -19,11 +19,6 @@ export function StoryLines({ desk }: { desk: DeskSnapshot }) {
       gone = true;
     };
   }, [of, state.seq]);
-  const whoOf = (who: StoryLine["who"]) => {
-    if (!who) return "";
-    if (who.kind === "timer") return "by itself";
-    return desks.find(({ windowId }) => windowId === who.id)?.name ?? "a desk";
-  };
   return (
     <div className="flex min-h-0 flex-1 flex-col px-6 py-4">
       <div role="toolbar" aria-label="Which log" className="mb-3 flex gap-2">
@@ -61,7 +56,9 @@ export function StoryLines({ desk }: { desk: DeskSnapshot }) {
                 <td className="w-28 py-1.5 font-mono tabular-nums">{formatTimeOfDay(atMs)}</td>
                 <td className="w-56 pr-4">{what}</td>
                 <td className="max-w-0 truncate font-words text-[16px]">{words}</td>
-                <td className="w-40 pl-4 text-second">{whoOf(who)}</td>
+                <td className="w-40 pl-4 text-second">
+                  {who?.kind === "timer" ? "by itself" : (who?.name ?? "")}
+                </td>
               </tr>
             ))}
           </tbody>

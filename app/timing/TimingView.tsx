@@ -45,7 +45,7 @@ export function TimingView() {
             defaultValue={startsAt}
             onBlur={({ target }) => target.value !== startsAt && void saveStart(target.value)}
             onKeyDown={(event) => event.key === "Enter" && event.currentTarget.blur()}
-            className="min-h-10 scheme-dark rounded-md border border-edge-strong bg-ground px-3 font-mono text-[18px]"
+            className="min-h-10 rounded-md border border-edge-strong bg-ground px-3 font-mono text-[18px]"
           />
         </label>
         {timing?.plannedEndMs != null && (

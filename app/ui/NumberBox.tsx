@@ -1,3 +1,5 @@
+import { useEffect, useRef } from "react";
+
 /** A number that is saved when the box is left, or at Enter; what is out of bounds goes back to what it was. */
 export function NumberBox({
   label,
@@ -22,26 +24,32 @@ export function NumberBox({
   /** It may be empty. */
   onClear?: () => void;
 }) {
+  const box = useRef<HTMLInputElement>(null);
+  const written = String(value ?? "");
+  useEffect(() => {
+    if (box.current) box.current.value = written;
+  }, [written]);
+  const save = (target: HTMLInputElement) => {
+    const typed = step === 1 ? Math.round(target.valueAsNumber) : target.valueAsNumber;
+    if (target.value === "" && onClear) {
+      if (value !== null) onClear();
+    } else if (typed >= min && typed <= max) {
+      if (typed !== value) onSave(typed);
+    } else target.value = written;
+  };
   return (
     <input
-      key={value}
+      ref={box}
       id={id}
       aria-label={label}
       type="number"
       min={min}
       max={max}
       step={step}
-      defaultValue={value ?? ""}
-      onBlur={({ target }) => {
-        const typed = step === 1 ? Math.round(target.valueAsNumber) : target.valueAsNumber;
-        if (target.value === "" && onClear) {
-          if (value !== null) onClear();
-        } else if (typed >= min && typed <= max) {
-          if (typed !== value) onSave(typed);
-        } else target.value = String(value ?? "");
-      }}
-      onKeyDown={(event) => event.key === "Enter" && !event.ctrlKey && event.currentTarget.blur()}
-      className={`min-h-9 scheme-dark rounded-md border border-edge-strong bg-ground px-2 text-[15px] text-paper ${className}`}
+      defaultValue={written}
+      onBlur={({ target }) => save(target)}
+      onKeyDown={(event) => event.key === "Enter" && save(event.currentTarget)}
+      className={`min-h-9 rounded-md border border-edge-strong bg-ground px-2 text-[15px] text-paper ${className}`}
     />
   );
 }

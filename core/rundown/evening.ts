@@ -14,6 +14,12 @@ export type EveningFields = z.infer<typeof eveningFieldsSchema>;
 export const openEveningSchema = eveningFieldsSchema.extend({ id: z.string() });
 export type OpenEvening = z.infer<typeof openEveningSchema>;
 
+/** An evening in the list of all. */
+export interface ListedEvening extends OpenEvening {
+  readonly cues: number;
+  readonly isDeleted: boolean;
+}
+
 export const eveningEditSchema = z.discriminatedUnion("kind", [
   z.strictObject({ kind: z.literal("create"), fields: eveningFieldsSchema }),
   /** The cues of an evening once more for another day; of some of them only what is not of the day. */

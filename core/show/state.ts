@@ -7,9 +7,14 @@ import { dueSchema } from "./due.ts";
 import { shutterSchema } from "./shutter.ts";
 import { type SlotPage, slotPageSchema, slotSchema } from "./slot.ts";
 
-/** Who asked: a desk by its id, or the clock. */
+/** Who asked: a desk, or the clock. */
 export const actorSchema = z.discriminatedUnion("kind", [
-  z.strictObject({ kind: z.literal("desk"), id: z.string().min(1).max(60) }),
+  z.strictObject({
+    kind: z.literal("desk"),
+    id: z.string().min(1).max(60),
+    /** What the desk was called then. */
+    name: z.string().max(40).optional(),
+  }),
   z.strictObject({ kind: z.literal("timer") }),
 ]);
 export type Actor = z.infer<typeof actorSchema>;

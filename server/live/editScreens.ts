@@ -3,7 +3,7 @@ import type { LinkStore } from "../store/linkStore.ts";
 import type { ScreenStore, ScreensEdit } from "../store/screenStore.ts";
 import type { ShowHost } from "./showHost.ts";
 
-const SCREENS = { kind: "desk", id: "screens-view" } as const;
+const SCREENS = { kind: "desk", id: "screens-view", name: "Screens" } as const;
 
 /**
  * Changes screens and plans. A new screen is in every plan from the start, showing every layer in the first outfit; a plan

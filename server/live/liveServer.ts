@@ -167,7 +167,7 @@ export class LiveServer {
     const present = desks.map(
       ({ windowId, desk, channel }): DeskPresence => ({
         windowId,
-        name: desk.name || `Desk ${desk.number}`,
+        name: nameOf({ desk }),
         mode: desk.mode,
         channel,
       }),
@@ -313,7 +313,11 @@ export class LiveServer {
       });
       return;
     }
-    const answer = await this.#hostOf(connection).submit(command, { kind: "desk", id: connection.windowId });
+    const answer = await this.#hostOf(connection).submit(command, {
+      kind: "desk",
+      id: connection.windowId,
+      name: nameOf(connection),
+    });
     send(connection, { kind: "answer", id: command.id, ...answer });
   }
 
@@ -418,6 +422,8 @@ export class LiveServer {
       if (connection.link?.kind !== "output") send(connection, { kind: "screens", screens });
   }
 }
+
+const nameOf = ({ desk }: Pick<Connection, "desk">): string => desk.name || `Desk ${desk.number}`;
 
 function readMessage(text: string | undefined): ClientMessage | undefined {
   if (text === undefined) return undefined;

@@ -1,12 +1,12 @@
 import { randomUUID } from "node:crypto";
 import { type CueDoc, cueDocSchema } from "../../core/rundown/cueDoc.ts";
-import { type EveningFields, eveningFieldsSchema, type OpenEvening } from "../../core/rundown/evening.ts";
+import {
+  type EveningFields,
+  eveningFieldsSchema,
+  type ListedEvening,
+  type OpenEvening,
+} from "../../core/rundown/evening.ts";
 import type { Db } from "./database.ts";
-
-export interface ListedEvening extends OpenEvening {
-  readonly cues: number;
-  readonly isDeleted: boolean;
-}
 
 /** Steps between the ranks of cues, so that others find room between. */
 const RANK_STEP = 1024;
