@@ -5,41 +5,18 @@ import { gunzipSync } from "node:zlib";
 import { readingCue } from "../core/rundown/cueDoc.ts";
 import { findNext } from "../core/rundown/next.ts";
 import { BOOKS } from "../core/words/books.ts";
-import { songOf } from "../core/words/songFields.ts";
 import { openShow } from "../server/test-support/openShow.ts";
 import { findWords } from "../server/words/find.ts";
 import { distributionOf, printRow, printValue } from "./distribution.ts";
+import { madeUpSongs } from "./madeUpSongs.ts";
 
 const SONGS = 10_000;
-/** Made-up words from syllables: as many different ones as a library of songs has. */
-const SYLLABLES =
-  "ha bor kin lan tern qua row ti de bel sto ne fla me ca ry do wn wi nd mor ning ra in sea".split(" ");
-
-/** A generator with a seed (mulberry32): the same songs every time. */
-function randomFrom(seed: number): (below: number) => number {
-  let state = seed;
-  return (below) => {
-    state = (state + 0x6d2b79f5) | 0;
-    let t = Math.imul(state ^ (state >>> 15), 1 | state);
-    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
-    return Math.floor((((t ^ (t >>> 14)) >>> 0) / 4294967296) * below);
-  };
-}
-
 /** Search, lookup and imports, with 10 000 songs and both texts in a database on the disk. */
 export async function benchWords(): Promise<void> {
   const folder = mkdtempSync(join(tmpdir(), "vesko-bench-"));
   const { services, close } = await openShow(join(folder, "show.db"));
   const { songs, scriptures, rundown, host } = services;
-  const random = randomFrom(4);
-  const word = () =>
-    Array.from({ length: 1 + random(3) }, () => SYLLABLES[random(SYLLABLES.length)]).join("");
-  const line = () => Array.from({ length: 5 + random(4) }, word).join(" ");
-  const made = Array.from({ length: SONGS }, (_, i) => {
-    const section = (label: string) => `${label}\n${[line(), line(), line(), line()].join("\n")}`;
-    const text = ["Verse 1", "Chorus", "Verse 2", "Bridge"].map(section).join("\n\n");
-    return { id: `bench-song-${i}`, song: songOf(`${word()} ${word()} ${i}`, text) };
-  });
+  const { random, songs: made } = madeUpSongs(SONGS, 4);
   const began = performance.now();
   await songs.addAll(made, "bench-person", 1);
   printValue(

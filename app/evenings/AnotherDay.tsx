@@ -29,6 +29,7 @@ export function AnotherDay({
     name: evening.name,
     day: weekAfter(evening.day),
     startsAt: evening.startsAt,
+    endsAt: evening.endsAt,
   });
   const [cues, setCues] = useState<readonly ListedCue[]>();
   const [emptied, setEmptied] = useState<ReadonlySet<string>>(new Set());
@@ -96,6 +97,15 @@ export function AnotherDay({
             type="time"
             value={fields.startsAt}
             onChange={({ target }) => setFields({ ...fields, startsAt: target.value })}
+            className={`${fieldClass} text-[16px]`}
+          />
+        </Labelled>
+        <Labelled id="another-end" label="Is over by">
+          <input
+            id="another-end"
+            type="time"
+            value={fields.endsAt}
+            onChange={({ target }) => setFields({ ...fields, endsAt: target.value })}
             className={`${fieldClass} text-[16px]`}
           />
         </Labelled>

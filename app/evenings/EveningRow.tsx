@@ -1,5 +1,6 @@
 import { useState } from "react";
 import type { EveningEdit, EveningFields, ListedEvening } from "../../core/rundown/evening.ts";
+import { TimeBox } from "../ui/TimeBox.tsx";
 
 const boxClass = "min-h-10 rounded-md border border-edge-strong bg-ground px-3 text-[16px] text-paper";
 const buttonClass = "min-h-9 rounded-md bg-lifted px-3 text-[15px] hover:bg-edge aria-pressed:text-act";
@@ -22,10 +23,10 @@ export function EveningRow({
   onEdit: (edit: EveningEdit) => Promise<boolean>;
   onTake: () => void;
 }) {
-  const { id: eveningId, name, day, startsAt, cues, isDeleted } = evening;
+  const { id: eveningId, name, day, startsAt, endsAt, cues, isDeleted } = evening;
   const [isAsked, setAsked] = useState(false);
   const change = (part: Partial<EveningFields>) =>
-    void onEdit({ kind: "change", eveningId, fields: { name, day, startsAt, ...part } });
+    void onEdit({ kind: "change", eveningId, fields: { name, day, startsAt, endsAt, ...part } });
   const open = () => {
     if (isRunning && !isAsked) setAsked(true);
     else void onEdit({ kind: "open", eveningId }).then(() => setAsked(false));
@@ -74,13 +75,17 @@ export function EveningRow({
           onBlur={({ target }) => target.value !== day && change({ day: target.value })}
           className={boxClass}
         />
-        <input
-          key={startsAt}
-          aria-label="Begins at"
-          type="time"
-          defaultValue={startsAt}
-          onBlur={({ target }) => target.value !== startsAt && change({ startsAt: target.value })}
-          className={boxClass}
+        <TimeBox
+          label="Begins at"
+          time={startsAt}
+          onSave={(time) => change({ startsAt: time })}
+          className="min-h-10"
+        />
+        <TimeBox
+          label="Is over by"
+          time={endsAt}
+          onSave={(time) => change({ endsAt: time })}
+          className="min-h-10"
         />
       </div>
       <div className="mt-2.5 flex flex-wrap items-center gap-2.5 text-[15px]">

@@ -7,7 +7,7 @@ import { postJson } from "../ui/postJson.ts";
 import { AnotherDay } from "./AnotherDay.tsx";
 import { EveningRow } from "./EveningRow.tsx";
 
-const NEW: EveningFields = { name: "New evening", day: "", startsAt: "" };
+const NEW: EveningFields = { name: "New evening", day: "", startsAt: "", endsAt: "" };
 
 /** The evenings of the house: one is open; any can be taken for another day. */
 export function EveningsView({ evenings }: { evenings: readonly ListedEvening[] }) {

@@ -1,6 +1,7 @@
 import { CUE_TAGS, type CueDoc, type CueStart } from "../../core/rundown/cueDoc.ts";
 import { TAG_ICONS } from "../ui/CueTagMark.tsx";
 import { NumberBox } from "../ui/NumberBox.tsx";
+import { TimeBox } from "../ui/TimeBox.tsx";
 
 type Details = Pick<
   CueDoc,
@@ -8,6 +9,7 @@ type Details = Pick<
   | "delayMs"
   | "repeatMs"
   | "plannedMs"
+  | "plannedAt"
   | "isOff"
   | "tag"
   | "note"
@@ -30,7 +32,7 @@ export function CueDetails({
   doc: CueDoc;
   onChange: (change: Partial<Details>) => void;
 }) {
-  const { start, delayMs, repeatMs, plannedMs, isOff, tag, note, stageNote } = doc;
+  const { start, delayMs, repeatMs, plannedMs, plannedAt, isOff, tag, note, stageNote } = doc;
   const { isLive, isOfTheDay, opacity, effectMs } = doc;
   const isQuiet =
     start.kind === "hand" &&
@@ -47,7 +49,7 @@ export function CueDetails({
   return (
     <details
       className="rounded-lg border border-edge px-3 py-2 text-[15px]"
-      open={!isQuiet || plannedMs !== null}
+      open={!isQuiet || plannedMs !== null || plannedAt !== ""}
     >
       <summary className="cursor-pointer text-second">By itself, timing and notes</summary>
       <div className="mt-3 flex flex-col gap-3 text-second">
@@ -105,6 +107,12 @@ export function CueDetails({
           <span className="flex items-center gap-2">
             Planned
             <Seconds label="Planned length" ms={plannedMs} onSave={(ms) => onChange({ plannedMs: ms })} />
+            at
+            <TimeBox
+              label="Planned to begin at"
+              time={plannedAt}
+              onSave={(time) => onChange({ plannedAt: time })}
+            />
           </span>
           {takes && doc.kind !== "action" && (
             <span className="flex items-center gap-2">

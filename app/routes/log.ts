@@ -1,4 +1,5 @@
 import { tellStory } from "../../core/report/airStory.ts";
+import { contentsIn } from "../../core/show/events.ts";
 import { getServices } from "../services.server.ts";
 import type { Route } from "./+types/log.ts";
 
@@ -9,19 +10,13 @@ const MOST_LINES = 1_000;
 export async function loader({ request, context }: Route.LoaderArgs) {
   const { airLog, live, contents, show, screens } = getServices(context);
   const isRehearsal = new URL(request.url).searchParams.get("of") === "rehearsal";
-  const log = isRehearsal ? live.rehearsalLog.slice(-MOST_LINES) : await airLog.latest(MOST_LINES);
-  await contents.load(
-    log.flatMap(({ event }) => {
-      if (event.kind === "taken" || event.kind === "acted") return [event.target.content];
-      if (event.kind === "sent") return Object.values(event.pages).map(({ content }) => content);
-      if (event.kind === "repeated" || event.kind === "stageNoted")
-        return event.page ? [event.page.content] : [];
-      return [];
-    }),
-  );
+  const { rehearsal } = live;
+  const log = isRehearsal ? rehearsal.log.slice(-MOST_LINES) : await airLog.latest(MOST_LINES);
+  // What was only rehearsed is not stored.
+  if (!isRehearsal) await contents.load(log.flatMap(({ event }) => contentsIn(event)));
   const lines = tellStory(log, {
     findContent: (hash) => {
-      const found = contents.find(hash);
+      const found = isRehearsal ? rehearsal.contents.get(hash) : contents.find(hash);
       return found?.kind === "page" ? found : undefined;
     },
     layerName: (id) => show.layers.find((layer) => layer.id === id)?.name ?? id,

@@ -1,10 +1,12 @@
 import { useState } from "react";
+import type { CueTiming } from "../../core/rundown/timing.ts";
 import { useDesk, useDeskStore, useServerTime } from "../desk/deskContext.ts";
 import { NoticeBar } from "../desk/NoticeBar.tsx";
 import { useEventTiming } from "../desk/useEventTiming.ts";
 import { cueTitle } from "../ui/cueWords.ts";
 import { formatLength, formatTimeOfDay } from "../ui/format.ts";
 import { postJson } from "../ui/postJson.ts";
+import { TimeBox } from "../ui/TimeBox.tsx";
 import { StoryLines } from "./StoryLines.tsx";
 import { TimingChart } from "./TimingChart.tsx";
 
@@ -14,18 +16,18 @@ export function TimingView() {
   const store = useDeskStore();
   const nowMs = useServerTime(1_000);
   const timing = useEventTiming(desk, nowMs);
-  const { startsAt } = desk.evening;
+  const { startsAt, endsAt } = desk.evening;
   const [isLog, setLog] = useState(false);
   const cues = desk.cues.filter(({ view }) => !("silent" in view.compiled));
-  const saveStart = async (value: string) => {
-    const { id: eveningId, name, day } = desk.evening;
+  const saveTimes = async (times: { startsAt?: string; endsAt?: string }) => {
+    const { id: eveningId, ...fields } = desk.evening;
     const answer = await postJson<{ sentence?: string }>("/evenings-edit", {
       kind: "change",
       eveningId,
-      fields: { name, day, startsAt: value },
+      fields: { ...fields, ...times },
     });
     if (!answer || answer.sentence !== undefined)
-      store.say("trouble", answer?.sentence ?? "The server cannot be reached. The start is as it was.");
+      store.say("trouble", answer?.sentence ?? "The server cannot be reached. All times are as they were.");
   };
   const rows = cues.map(({ view, ready, index }, at) => ({
     index,
@@ -37,17 +39,20 @@ export function TimingView() {
   return (
     <main aria-label="Timing" className="relative flex min-h-0 flex-1 flex-col">
       <div className="flex shrink-0 items-center gap-8 border-b border-edge bg-raised px-6 py-3 text-[16px]">
-        <label className="flex items-center gap-2.5">
+        <span className="flex items-center gap-2.5">
           The evening begins at
-          <input
-            key={startsAt}
-            type="time"
-            defaultValue={startsAt}
-            onBlur={({ target }) => target.value !== startsAt && void saveStart(target.value)}
-            onKeyDown={(event) => event.key === "Enter" && event.currentTarget.blur()}
-            className="min-h-10 rounded-md border border-edge-strong bg-ground px-3 font-mono text-[18px]"
+          <TimeBox
+            label="The evening begins at"
+            time={startsAt}
+            onSave={(time) => void saveTimes({ startsAt: time })}
           />
-        </label>
+          and is over by
+          <TimeBox
+            label="The evening is over by"
+            time={endsAt}
+            onSave={(time) => void saveTimes({ endsAt: time })}
+          />
+        </span>
         {timing?.plannedEndMs != null && (
           <p className="text-second">
             planned end{" "}
@@ -90,15 +95,17 @@ export function TimingView() {
           No cue has a planned length yet. Give some in Prepare, under “By itself, timing and notes”.
         </p>
       ) : (
-        <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
+        <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
           {/* biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls must be reached by keys */}
           <div tabIndex={0} className="min-h-0 overflow-y-auto px-6 py-4">
             <table className="w-full text-[15px] tabular-nums">
               <thead className="text-left text-[14px] text-second">
                 <tr>
                   <th className="py-1 font-normal">Cue</th>
-                  <th className="font-normal">begins</th>
-                  <th className="text-right font-normal">planned</th>
+                  <th className="font-normal">planned</th>
+                  <th className="font-normal">expected</th>
+                  <th className="font-normal">must begin by</th>
+                  <th className="text-right font-normal">length</th>
                   <th className="text-right font-normal">took</th>
                   <th className="text-right font-normal">over, under</th>
                 </tr>
@@ -112,8 +119,12 @@ export function TimingView() {
                     <td className="max-w-56 truncate py-1.5">
                       {index + 1} · {title}
                     </td>
-                    <td className="font-mono">
-                      {own?.plannedAtMs != null ? formatTimeOfDay(own.plannedAtMs).slice(0, 5) : ""}
+                    <td className="font-mono">{minuteOf(own?.plannedAtMs)}</td>
+                    <td className={`font-mono ${isTooLate(own) ? "text-attention" : ""}`}>
+                      {own?.startedAtMs != null ? "began" : minuteOf(own?.expectedAtMs)}
+                    </td>
+                    <td className="font-mono text-second">
+                      {own?.startedAtMs == null ? minuteOf(own?.beginByMs) : ""}
                     </td>
                     <td className="text-right font-mono">
                       {view.doc.plannedMs === null ? "" : formatLength(view.doc.plannedMs)}
@@ -150,3 +161,9 @@ export function TimingView() {
     </main>
   );
 }
+
+const minuteOf = (atMs: number | null | undefined) => (atMs == null ? "" : formatTimeOfDay(atMs).slice(0, 5));
+
+/** As it stands, it begins after it must. */
+const isTooLate = (timing: CueTiming | undefined) =>
+  timing?.expectedAtMs != null && timing.beginByMs !== null && timing.expectedAtMs > timing.beginByMs;

@@ -89,3 +89,26 @@ export function nextTimeOfDay(afterMs: number, time: TimeOfDay, timeZone: string
   if (off < -DAY_MS / 2) off += DAY_MS;
   return guess + off;
 }
+
+/** Before UTC's own, a day begins nowhere earlier than this. */
+const EARLIEST_ZONE_MS = 14 * 3_600_000;
+
+/**
+ * The instant at which the zone's wall clock shows that time on that day.
+ * @param day YYYY-MM-DD
+ * @throws when the zone skips the whole day
+ */
+export function timeOnDay(day: string, time: TimeOfDay, timeZone: string): number {
+  const dayOf = new Intl.DateTimeFormat("en-CA", {
+    timeZone,
+    year: "numeric",
+    month: "2-digit",
+    day: "2-digit",
+  });
+  let atMs = Date.parse(`${day}T00:00:00Z`) - EARLIEST_ZONE_MS - 1;
+  for (let days = 0; days < 3; days++) {
+    atMs = nextTimeOfDay(atMs, time, timeZone);
+    if (dayOf.format(atMs) === day) return atMs;
+  }
+  throw new Error(`${timeZone} has no ${JSON.stringify(time)} on ${day}`);
+}

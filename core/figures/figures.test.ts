@@ -7,6 +7,7 @@ import {
   parseSpan,
   parseTimeOfDay,
   timeOfDayAt,
+  timeOnDay,
 } from "./clockText.ts";
 import { charactersOf, countdownTargetMs, type FiguresValue, figuresAt } from "./figures.ts";
 import { formatNumber, parseNumber } from "./number.ts";
@@ -42,6 +43,17 @@ describe("clocks and countdowns", () => {
     // 29 March 2026: Lisbon goes from UTC to UTC+1; 25 October 2026: back.
     expect(nextTimeOfDay(at("2026-03-28T20:00:00Z"), seven, LISBON)).toBe(at("2026-03-29T18:00:00Z"));
     expect(nextTimeOfDay(at("2026-10-24T20:00:00Z"), seven, LISBON)).toBe(at("2026-10-25T19:00:00Z"));
+  });
+
+  test("a time on a day is that of the zone, wherever it lies", () => {
+    const at = (day: string, hours: number, zone: string) =>
+      new Date(timeOnDay(day, { hours, minutes: 30, seconds: 0 }, zone)).toISOString();
+    expect(at("2026-12-03", 18, "UTC")).toBe("2026-12-03T18:30:00.000Z");
+    expect(at("2026-12-03", 0, "Pacific/Kiritimati")).toBe("2026-12-02T10:30:00.000Z");
+    expect(at("2026-12-03", 23, "Pacific/Pago_Pago")).toBe("2026-12-04T10:30:00.000Z");
+    // The evening before the clocks of this zone go back, and the one after.
+    expect(at("2026-10-24", 19, "Europe/Berlin")).toBe("2026-10-24T17:30:00.000Z");
+    expect(at("2026-10-25", 19, "Europe/Berlin")).toBe("2026-10-25T18:30:00.000Z");
   });
 
   test("seed 9: the next time is later, within a day and a bit, and the wall clock shows it", () => {

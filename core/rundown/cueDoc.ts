@@ -38,6 +38,8 @@ const onAnyCue = {
   repeatMs: z.number().int().min(1_000).max(3_600_000).nullable().default(null),
   /** How long it is planned to take. */
   plannedMs: z.number().int().min(0).max(86_400_000).nullable().default(null),
+  /** When it is planned to begin, HH:MM in the show's time zone; empty: when those before it are through. */
+  plannedAt: z.union([z.literal(""), z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/)]).default(""),
   /** Left out of the run. */
   isOff: z.boolean().default(false),
   tag: z.enum(CUE_TAGS).nullable().default(null),

@@ -1,12 +1,16 @@
 import { z } from "zod";
 
+const timeOfDay = z.union([z.literal(""), z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/)]);
+
 /** What is said of an evening besides its cues. */
 export const eveningFieldsSchema = z.strictObject({
   name: z.string().trim().min(1).max(120),
   /** YYYY-MM-DD; empty when not said. */
   day: z.union([z.literal(""), z.iso.date()]),
   /** HH:MM in the show's time zone; empty when not said. */
-  startsAt: z.union([z.literal(""), z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/)]),
+  startsAt: timeOfDay,
+  /** When it must be over, HH:MM; empty when not said. */
+  endsAt: timeOfDay,
 });
 export type EveningFields = z.infer<typeof eveningFieldsSchema>;
 

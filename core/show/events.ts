@@ -110,3 +110,21 @@ export const loggedEventSchema = z.strictObject({
   event: airEventSchema,
 });
 export type LoggedEvent = z.infer<typeof loggedEventSchema>;
+
+/** Contents that an event speaks of, by their hashes. */
+export function contentsIn(event: AirEvent): string[] {
+  switch (event.kind) {
+    case "armed":
+    case "taken":
+    case "acted":
+      return [event.target.content];
+    case "sent":
+      return Object.values(event.pages).map(({ content }) => content);
+    case "repeated":
+      return [event.page.content];
+    case "stageNoted":
+      return event.page ? [event.page.content] : [];
+    default:
+      return [];
+  }
+}

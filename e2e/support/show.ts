@@ -48,6 +48,12 @@ export class RunningShow {
     return `http://127.0.0.1:${this.#port}`;
   }
 
+  get processId(): number {
+    const id = this.#process?.pid;
+    if (id === undefined) throw new Error("no server runs");
+    return id;
+  }
+
   get databaseFile(): string {
     return join(this.#folder, "show.db");
   }

@@ -4,7 +4,6 @@ import { type WebSocket, WebSocketServer } from "ws";
 import { findNeighbour, findNext } from "../../core/rundown/next.ts";
 import type { PinnedDocument } from "../../core/screens/dress.ts";
 import { REFUSAL_SENTENCES } from "../../core/show/commands.ts";
-import type { LoggedEvent } from "../../core/show/events.ts";
 import { contentsOf, type Target } from "../../core/show/state.ts";
 import {
   type Channel,
@@ -20,6 +19,7 @@ import type { ContentStore } from "../store/contentStore.ts";
 import type { EveningStore } from "../store/eveningStore.ts";
 import type { Link, LinkStore } from "../store/linkStore.ts";
 import type { ScreenStore } from "../store/screenStore.ts";
+import { RehearsalLog } from "./rehearsalLog.ts";
 import type { Rundown, RundownChange } from "./rundown.ts";
 import { type ShowHost, wornBy } from "./showHost.ts";
 
@@ -32,9 +32,6 @@ const MOST_CONNECTIONS = 1_000;
 const SCREENS_EVERY_MS = 500;
 /** How often the clock is looked at for what is due: cues that follow come within this of their time. */
 const CLOCK_EVERY_MS = 20;
-
-/** What a rehearsal writes down. */
-const MOST_REHEARSED = 5_000;
 
 interface Connection {
   readonly socket: WebSocket;
@@ -74,7 +71,7 @@ export class LiveServer {
   #rehearsal: ShowHost | undefined;
   /** Outputs that show the rehearsal in place of the air. */
   #rehearsedOn: readonly string[] = [];
-  #rehearsalLog: LoggedEvent[] = [];
+  #rehearsalLog = new RehearsalLog();
   #screensSaid = "";
   /** Output → when one of its windows was last heard. */
   readonly #lastHeard = new Map<string, number>();
@@ -117,10 +114,9 @@ export class LiveServer {
   #setChannel(connection: Connection, channel: Channel): void {
     if (channel === "rehearsal" && !this.#rehearsal) {
       this.#rehearsal = this.#parts.host.rehearse();
-      this.#rehearsalLog = [];
-      this.#rehearsal.onEvent((logged) => {
-        if (this.#rehearsalLog.length < MOST_REHEARSED) this.#rehearsalLog.push(logged);
-      });
+      const log = new RehearsalLog();
+      this.#rehearsalLog = log;
+      this.#rehearsal.onEvent((logged) => log.add(logged, this.#parts.contents));
       this.#tell(this.#rehearsal, "rehearsal");
     }
     connection.channel = channel;
@@ -154,7 +150,7 @@ export class LiveServer {
   }
 
   /** What was done in the rehearsal that goes on, or else in the last one. */
-  get rehearsalLog(): readonly LoggedEvent[] {
+  get rehearsal(): RehearsalLog {
     return this.#rehearsalLog;
   }
 

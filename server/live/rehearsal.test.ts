@@ -116,7 +116,7 @@ describe("rehearsal", () => {
     desk.send(takeFrom(welcome.state, "take-shown-on-one"));
     const { logged: shown } = await wall.until("event", ({ logged: l }) => l.seq === airSeq + 1);
     expect(shown.event.kind).toBe("taken");
-    expect(live.rehearsalLog.map(({ event }) => event.kind)).toEqual(["taken"]);
+    expect(live.rehearsal.log.map(({ event }) => event.kind)).toEqual(["taken"]);
     // A window that is opened now shows the same; another output has heard nothing.
     const late = await joined(links.tokenOfOutput("wall"));
     expect((await late.until("welcome")).state.seq).toBe(airSeq + 1);
@@ -127,7 +127,8 @@ describe("rehearsal", () => {
     const back = await wall.until("welcome", (message) => message.channel === "air" && message !== began);
     expect(back.state).toEqual(host.state);
     expect(wall.heard.filter(({ kind }) => kind === "welcome")).toHaveLength(3);
-    expect(live.rehearsalLog).toHaveLength(1);
+    expect(live.rehearsal.log).toHaveLength(1);
+    expect(live.rehearsal.contents.size).toBe(1);
     for (const window of [wall, late, stream]) window.socket.close();
   });
 

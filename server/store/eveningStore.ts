@@ -86,8 +86,8 @@ export class EveningStore {
   }
 
   /** @returns whether there was such an evening */
-  async change(eveningId: string, { name, day, startsAt }: EveningFields): Promise<boolean> {
-    const found = await this.#set(eveningId, { name, day, starts_at: startsAt });
+  async change(eveningId: string, { name, day, startsAt, endsAt }: EveningFields): Promise<boolean> {
+    const found = await this.#set(eveningId, { name, day, starts_at: startsAt, ends_at: endsAt });
     if (found && eveningId === this.open.id) {
       await this.load();
       this.#tell();
@@ -113,7 +113,13 @@ export class EveningStore {
 
   async #set(
     eveningId: string,
-    columns: { name?: string; day?: string; starts_at?: string; deleted_at_ms?: number | null },
+    columns: {
+      name?: string;
+      day?: string;
+      starts_at?: string;
+      ends_at?: string;
+      deleted_at_ms?: number | null;
+    },
   ): Promise<boolean> {
     const { numUpdatedRows } = await this.#db
       .updateTable("evening")
@@ -133,7 +139,7 @@ export class EveningStore {
 export async function insertEvening(
   db: Db,
   showId: string,
-  { name, day, startsAt }: EveningFields,
+  { name, day, startsAt, endsAt }: EveningFields,
   docs: readonly CueDoc[],
   atMs: number,
 ): Promise<string> {
@@ -146,6 +152,7 @@ export async function insertEvening(
       name,
       day,
       starts_at: startsAt,
+      ends_at: endsAt,
       created_at_ms: Math.round(atMs),
       deleted_at_ms: null,
     })
@@ -165,7 +172,13 @@ export async function insertEvening(
   return id;
 }
 
-function openEvening(row: { id: string; name: string; day: string; starts_at: string }): OpenEvening {
-  const { name, day, starts_at: startsAt } = row;
-  return { id: row.id, ...eveningFieldsSchema.parse({ name, day, startsAt }) };
+function openEvening(row: {
+  id: string;
+  name: string;
+  day: string;
+  starts_at: string;
+  ends_at: string;
+}): OpenEvening {
+  const { name, day, starts_at: startsAt, ends_at: endsAt } = row;
+  return { id: row.id, ...eveningFieldsSchema.parse({ name, day, startsAt, endsAt }) };
 }

@@ -18,7 +18,7 @@ afterAll(async () => {
   rmSync(folder, { recursive: true });
 });
 
-const NEXT_WEEK = { name: "The week after", day: "2026-12-03", startsAt: "18:30" };
+const NEXT_WEEK = { name: "The week after", day: "2026-12-03", startsAt: "18:30", endsAt: "20:00" };
 const idOf = async (name: string) => {
   const found = (await show.services.evenings.list()).find((evening) => evening.name === name);
   if (!found) throw new Error(`no evening is called ${name}`);
@@ -114,7 +114,7 @@ describe("evenings", () => {
     const desk = new TestWindow(show.port);
     await desk.join(links.deskToken);
     await desk.until("rundown");
-    const fields = { name: "Renamed", day: "", startsAt: "20:00" };
+    const fields = { name: "Renamed", day: "", startsAt: "20:00", endsAt: "" };
     await editEvenings({ kind: "change", eveningId: evenings.open.id, fields });
     const told = await desk.until("rundown", ({ evening }) => evening.name === "Renamed");
     expect(told.evening).toEqual({ id: evenings.open.id, ...fields });

@@ -30,6 +30,8 @@ export interface Tables {
     day: string;
     /** HH:MM; empty when not said. */
     starts_at: string;
+    /** HH:MM; empty when not said. */
+    ends_at: string;
     created_at_ms: number;
     deleted_at_ms: number | null;
   };

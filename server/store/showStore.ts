@@ -39,7 +39,7 @@ export async function createShow(db: Db, contents: ContentStore, show: NewShow, 
       created_at_ms: atMs,
     })
     .execute();
-  const evening = { name: show.name, day: "", startsAt: show.startsAt };
+  const evening = { name: show.name, day: "", startsAt: show.startsAt, endsAt: "" };
   await new EveningStore(db, show.id).setOpen(await insertEvening(db, show.id, evening, [], atMs));
   for (const [rank, plan] of [show.plan, ...show.otherPlans].entries())
     await db

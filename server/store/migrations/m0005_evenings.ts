@@ -9,6 +9,7 @@ export async function up(db: Kysely<unknown>): Promise<void> {
       name text not null,
       day text not null,
       starts_at text not null,
+      ends_at text not null default '',
       created_at_ms integer not null,
       deleted_at_ms integer
     ) strict`,
