@@ -107,7 +107,7 @@ test("an evening is taken for another day, emptied of what is of the day, and op
   await made.getByRole("button", { name: "Open", exact: true }).click();
   await expect(made.getByText("The script changes on every desk")).toBeVisible();
   await made.getByRole("button", { name: "Open it all the same" }).click();
-  await expect(made.getByText("Open: this is the rundown")).toBeVisible();
+  await expect(made.getByText("Open now")).toBeVisible();
   await expect(page.getByRole("link", { name: /^The week after/ })).toBeVisible();
 
   await goTo(page, "Run");

@@ -81,14 +81,14 @@ export function AnotherDay({
           />
         </Labelled>
       </div>
-      <div className="flex gap-3">
+      <div className="grid grid-cols-[1.3fr_1fr_1fr] gap-2">
         <Labelled id="another-day" label="Day">
           <input
             id="another-day"
             type="date"
             value={fields.day}
             onChange={({ target }) => setFields({ ...fields, day: target.value })}
-            className={`${fieldClass} text-[16px]`}
+            className={`${fieldClass} px-2! text-[15px]`}
           />
         </Labelled>
         <Labelled id="another-start" label="Begins at">
@@ -97,7 +97,7 @@ export function AnotherDay({
             type="time"
             value={fields.startsAt}
             onChange={({ target }) => setFields({ ...fields, startsAt: target.value })}
-            className={`${fieldClass} text-[16px]`}
+            className={`${fieldClass} px-2! text-[15px]`}
           />
         </Labelled>
         <Labelled id="another-end" label="Is over by">
@@ -106,7 +106,7 @@ export function AnotherDay({
             type="time"
             value={fields.endsAt}
             onChange={({ target }) => setFields({ ...fields, endsAt: target.value })}
-            className={`${fieldClass} text-[16px]`}
+            className={`${fieldClass} px-2! text-[15px]`}
           />
         </Labelled>
       </div>

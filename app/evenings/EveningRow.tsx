@@ -2,7 +2,7 @@ import { useState } from "react";
 import type { EveningEdit, EveningFields, ListedEvening } from "../../core/rundown/evening.ts";
 import { TimeBox } from "../ui/TimeBox.tsx";
 
-const boxClass = "min-h-10 rounded-md border border-edge-strong bg-ground px-3 text-[16px] text-paper";
+const boxClass = "min-h-9 rounded-md border border-edge-strong bg-ground px-3 text-paper";
 const buttonClass = "min-h-9 rounded-md bg-lifted px-3 text-[15px] hover:bg-edge aria-pressed:text-act";
 
 /** One evening: its name, day and start, edited where they stand, and what can be done with it. */
@@ -53,7 +53,7 @@ export function EveningRow({
       aria-current={isOpen || undefined}
       className={`rounded-lg border px-4 py-3 ${isOpen ? "border-act" : "border-edge"}`}
     >
-      <div className="flex flex-wrap items-center gap-x-3 gap-y-2">
+      <div className="flex items-center gap-2.5">
         <input
           key={name}
           aria-label="Name of the evening"
@@ -65,51 +65,14 @@ export function EveningRow({
             else if (typed !== name) change({ name: typed });
           }}
           onKeyDown={(event) => event.key === "Enter" && event.currentTarget.blur()}
-          className={`${boxClass} min-w-52 flex-1 font-semibold`}
+          className={`${boxClass} min-w-0 flex-1 text-[16px] font-semibold`}
         />
-        <input
-          key={day}
-          aria-label="Day"
-          type="date"
-          defaultValue={day}
-          onBlur={({ target }) => target.value !== day && change({ day: target.value })}
-          className={boxClass}
-        />
-        <TimeBox
-          label="Begins at"
-          time={startsAt}
-          onSave={(time) => change({ startsAt: time })}
-          className="min-h-10"
-        />
-        <TimeBox
-          label="Is over by"
-          time={endsAt}
-          onSave={(time) => change({ endsAt: time })}
-          className="min-h-10"
-        />
-      </div>
-      <div className="mt-2.5 flex flex-wrap items-center gap-2.5 text-[15px]">
-        {isOpen ? (
-          <strong className="text-act">Open: this is the rundown</strong>
-        ) : (
-          <button type="button" onClick={open} className={buttonClass}>
-            {isAsked ? "Open it all the same" : "Open"}
-          </button>
-        )}
-        <span className="text-second">
-          {cues} {cues === 1 ? "cue" : "cues"}
-        </span>
-        {isAsked && (
-          <span className="text-attention">
-            The script changes on every desk. The screens keep what they show.
-          </span>
-        )}
         <button
           type="button"
           aria-pressed={isTaken}
           disabled={cues === 0}
           onClick={onTake}
-          className={`${buttonClass} ml-auto disabled:text-quiet`}
+          className={`${buttonClass} disabled:text-quiet`}
         >
           For another day
         </button>
@@ -124,6 +87,35 @@ export function EveningRow({
           </button>
         )}
       </div>
+      <div className="mt-2.5 flex flex-wrap items-center gap-2.5 text-[15px] text-second">
+        {isOpen ? (
+          <strong className="text-act">Open now</strong>
+        ) : (
+          <button type="button" onClick={open} className={`${buttonClass} text-paper`}>
+            {isAsked ? "Open it all the same" : "Open"}
+          </button>
+        )}
+        <span>
+          {cues} {cues === 1 ? "cue" : "cues"}
+        </span>
+        <input
+          key={day}
+          aria-label="Day"
+          type="date"
+          defaultValue={day}
+          onBlur={({ target }) => target.value !== day && change({ day: target.value })}
+          className={`${boxClass} ml-auto text-[15px]`}
+        />
+        begins
+        <TimeBox label="Begins at" time={startsAt} onSave={(time) => change({ startsAt: time })} />
+        <span>over by</span>
+        <TimeBox label="Is over by" time={endsAt} onSave={(time) => change({ endsAt: time })} />
+      </div>
+      {isAsked && (
+        <p className="mt-2 text-[15px] text-attention">
+          The script changes on every desk. The screens keep what they show.
+        </p>
+      )}
     </li>
   );
 }

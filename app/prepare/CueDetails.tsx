@@ -107,7 +107,7 @@ export function CueDetails({
           <span className="flex items-center gap-2">
             Planned
             <Seconds label="Planned length" ms={plannedMs} onSave={(ms) => onChange({ plannedMs: ms })} />
-            at
+            <span>at</span>
             <TimeBox
               label="Planned to begin at"
               time={plannedAt}

@@ -38,22 +38,22 @@ export function TimingView() {
   const isPlanned = cues.some(({ view }) => view.doc.plannedMs !== null);
   return (
     <main aria-label="Timing" className="relative flex min-h-0 flex-1 flex-col">
-      <div className="flex shrink-0 items-center gap-8 border-b border-edge bg-raised px-6 py-3 text-[16px]">
+      <div className="flex shrink-0 items-center gap-6 border-b border-edge bg-raised px-6 py-3 text-[16px] whitespace-nowrap">
         <span className="flex items-center gap-2.5">
-          The evening begins at
+          Begins at
           <TimeBox
             label="The evening begins at"
             time={startsAt}
             onSave={(time) => void saveTimes({ startsAt: time })}
           />
-          and is over by
+          over by
           <TimeBox
             label="The evening is over by"
             time={endsAt}
             onSave={(time) => void saveTimes({ endsAt: time })}
           />
         </span>
-        {timing?.plannedEndMs != null && (
+        {timing?.plannedEndMs != null && endsAt === "" && (
           <p className="text-second">
             planned end{" "}
             <strong className="font-mono text-[18px] text-paper">
@@ -106,8 +106,8 @@ export function TimingView() {
                   <th className="font-normal">expected</th>
                   <th className="font-normal">must begin by</th>
                   <th className="text-right font-normal">length</th>
-                  <th className="text-right font-normal">took</th>
-                  <th className="text-right font-normal">over, under</th>
+                  <th className="pl-4 text-right font-normal">took</th>
+                  <th className="pl-4 text-right font-normal">over, under</th>
                 </tr>
               </thead>
               <tbody>
@@ -121,7 +121,9 @@ export function TimingView() {
                     </td>
                     <td className="font-mono">{minuteOf(own?.plannedAtMs)}</td>
                     <td className={`font-mono ${isTooLate(own) ? "text-attention" : ""}`}>
-                      {own?.startedAtMs != null ? "began" : minuteOf(own?.expectedAtMs)}
+                      {own?.startedAtMs != null
+                        ? `✓ ${minuteOf(own.startedAtMs)}`
+                        : minuteOf(own?.expectedAtMs)}
                     </td>
                     <td className="font-mono text-second">
                       {own?.startedAtMs == null ? minuteOf(own?.beginByMs) : ""}
