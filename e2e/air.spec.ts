@@ -4,6 +4,7 @@ import {
   marked,
   openDesk,
   output,
+  scrollTo,
   seqOf,
   settled,
   takeSteps,
@@ -208,7 +209,7 @@ test("a short press of a guarded key does nothing; arming and scrolling do nothi
   await page.keyboard.press("ArrowDown");
   await page.keyboard.press("ArrowRight");
   await expect(page.getByText("NEXT · ARMED")).toBeVisible();
-  await page.locator("[data-step]", { hasText: "boat school" }).first().click();
+  await (await scrollTo(page, page.locator("[data-step]", { hasText: "boat school" }).first())).click();
   await expect(page.locator("[data-mark=next]")).toContainText("Noor Halvard");
   await page.mouse.wheel(0, 900);
   expect(largestDifference(await shoot(wall), before)).toBe(0);

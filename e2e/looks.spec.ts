@@ -3,11 +3,11 @@ import { createCanvas } from "@napi-rs/canvas";
 import SQLite from "better-sqlite3";
 import { PNG } from "pngjs";
 import { brightness, largestDifference, pixel, shoot } from "./support/pixels.ts";
-import { expect, openDesk, settled, takeSteps, test } from "./support/show.ts";
+import { expect, openDesk, scrollTo, settled, takeSteps, test } from "./support/show.ts";
 
 /** Arms a cue by its number and takes it. */
 async function takeCue(desk: import("@playwright/test").Page, cueId: string): Promise<void> {
-  await desk.locator(`[data-step^="${cueId}/"]`).first().click();
+  await (await scrollTo(desk, desk.locator(`[data-step^="${cueId}/"]`).first())).click();
   await expect(desk.locator(`[data-step^="${cueId}/"][data-mark=next]`)).toBeVisible();
   await desk.keyboard.press("Space");
 }
@@ -63,7 +63,7 @@ test("a picture is brought in, put on a page and seen on the outputs; a file tha
   await expect(page.getByText("saved", { exact: true })).toBeVisible();
   await page.getByRole("link", { name: "Run" }).click();
   const wall = await openOutput(show, 0);
-  await page.locator("[data-step]", { hasText: "A field" }).click();
+  await (await scrollTo(page, page.locator("[data-step]", { hasText: "A field" }))).click();
   await expect(page.locator("[data-mark=next]", { hasText: "A field" })).toBeVisible();
   await page.keyboard.press("Space");
   await expect.poll(async () => pixel(await shoot(wall), 960, 500)).toEqual([0, 255, 0, 255]);

@@ -1,5 +1,15 @@
 import { brightness, shoot } from "./support/pixels.ts";
-import { expect, openDesk, output, seqOf, settled, takeSteps, test } from "./support/show.ts";
+import {
+  expect,
+  expectCues,
+  openDesk,
+  output,
+  scrollTo,
+  seqOf,
+  settled,
+  takeSteps,
+  test,
+} from "./support/show.ts";
 
 const SONG =
   "Verse 1\nRow for the morning\nrow for the tide\nrow for the lantern\nwe left on the side\n\nChorus\nHeave and away\nheave and away\n\nVerse 2\nNine bells are ringing\nno wind at all\n\nChorus\n";
@@ -48,8 +58,8 @@ test("cues are moved by keys and by dragging, duplicated and deleted, and every 
   await openDesk(page, show, "prepare");
   const titles = () =>
     page.locator("[data-cue] [aria-pressed] > span:first-child").filter({ hasText: "·" }).allInnerTexts();
-  const start = await titles();
-  expect(start).toHaveLength(DEMO_CUES);
+  const start = (await titles()).slice(0, 5);
+  await expectCues(page, DEMO_CUES);
   await page.keyboard.press("ArrowDown");
   await page.keyboard.press("ArrowDown");
   await page.keyboard.press("Alt+ArrowUp");
@@ -59,12 +69,12 @@ test("cues are moved by keys and by dragging, duplicated and deleted, and every 
     .poll(async () => (await titles()).filter((title) => title.includes("Lantern Evening")))
     .toHaveLength(2);
   await page.keyboard.press("Delete");
-  await expect.poll(titles).toHaveLength(DEMO_CUES);
+  await expectCues(page, DEMO_CUES);
 
   // The open cue is tall: another one is opened, so that both handles are in sight.
-  await page.locator("[data-cue=cue-0010] [aria-pressed]").first().click();
+  await (await scrollTo(page, page.locator("[data-cue=cue-0010] [aria-pressed]").first())).click();
   const handle = page.getByRole("button", { name: "Move Night harbour" });
-  await handle.scrollIntoViewIfNeeded();
+  await scrollTo(page, handle);
   const target = page.getByRole("button", { name: "Move Merrow Quay" });
   const from = await handle.boundingBox();
   const to = await target.boundingBox();
@@ -85,7 +95,7 @@ test("cues are moved by keys and by dragging, duplicated and deleted, and every 
     await page.getByRole("button", { name: "Put this message away" }).click();
     await page.locator("body").click({ position: { x: 1000, y: 20 } });
   }
-  await expect.poll(titles).toEqual(start);
+  await expect.poll(async () => (await titles()).slice(0, 5)).toEqual(start);
 });
 
 test("a song's own number of lines divides it anew, at once and on the screens", async ({ page, show }) => {
@@ -173,11 +183,11 @@ test("bad input is told in a sentence, and nothing is added or lost", async ({ p
   });
   await expect(page.getByText("The text has 20,001 lines; a song may have 1,000")).toBeVisible();
   await expect(box).toHaveValue("");
-  await expect(page.locator("[data-cue]")).toHaveCount(DEMO_CUES);
+  await expectCues(page, DEMO_CUES);
   // Control characters are cleaned away, no sections is one section.
   await box.fill("la\u0007 la\nlo\u0000 lo");
   await box.press("Control+Enter");
-  await expect(page.locator("[data-cue]")).toHaveCount(DEMO_CUES + 1);
+  await expectCues(page, DEMO_CUES + 1);
   // An empty field keeps the cue in the rundown and out of the running order.
   await page.getByRole("button", { name: "Empty page" }).click();
   await page.getByRole("menuitem", { name: "Name strap" }).click();

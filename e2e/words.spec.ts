@@ -1,7 +1,17 @@
 import type { Page } from "@playwright/test";
 import { strToU8, zipSync } from "fflate";
 import { brightness, shoot } from "./support/pixels.ts";
-import { expect, marked, openDesk, output, type RunningShow, seqOf, settled, test } from "./support/show.ts";
+import {
+  expect,
+  marked,
+  openDesk,
+  output,
+  type RunningShow,
+  scrollTo,
+  seqOf,
+  settled,
+  test,
+} from "./support/show.ts";
 
 const SONG =
   "Verse 1\nRow for the morning\nrow for the tide\nrow for the lantern\nwe left on the side\n\nChorus\nHeave and away\nheave and away\n\nVerse 2\nNine bells are ringing\nno wind at all\n\nChorus\n";
@@ -198,7 +208,7 @@ test("the credit is a step of its own at the end, in each outfit's own template;
 
   const wall = await openOutput(show, 0);
   await page.getByRole("link", { name: "Run" }).click();
-  await page.locator('[data-step^="cue-0013/credit"]').click();
+  await (await scrollTo(page, page.locator('[data-step^="cue-0013/credit"]'))).click();
   await page.keyboard.press("Space");
   await settled(wall, 3);
   await expect(page.locator("[data-mark=air]")).toContainText("Traditional on the quay");

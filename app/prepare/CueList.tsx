@@ -14,8 +14,9 @@ import {
   verticalListSortingStrategy,
 } from "@dnd-kit/sortable";
 import { CSS } from "@dnd-kit/utilities";
+import { defaultRangeExtractor, useVirtualizer } from "@tanstack/react-virtual";
 import { GripVertical, TriangleAlert } from "lucide-react";
-import { memo, useEffect, useRef } from "react";
+import { memo, useCallback, useEffect, useMemo, useRef, useState } from "react";
 import type { Anchor } from "../../core/rundown/anchor.ts";
 import { PAGE_ANCHOR, stepsOf } from "../../core/rundown/steps.ts";
 import { pagesOn } from "../../core/show/layers.ts";
@@ -26,6 +27,9 @@ import { CueTagMark } from "../ui/CueTagMark.tsx";
 import { CueThumbnail } from "../ui/CueThumbnail.tsx";
 import { cueKindName, cueTiming, cueTitle, describeAction, wordsOf } from "../ui/cueWords.ts";
 import { CueEditor } from "./CueEditor.tsx";
+
+/** A cue that is not open, before it is measured. */
+const ROW_PX = 98;
 
 /** The cues in order; the chosen one is opened for editing where it stands. */
 export function CueList({
@@ -54,8 +58,25 @@ export function CueList({
     useSensor(PointerSensor, { activationConstraint: { distance: 5 } }),
     useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
   );
-  const ids = cues.map(({ view }) => view.cueId);
+  const ids = useMemo(() => cues.map(({ view }) => view.cueId), [cues]);
+  const [carriedId, setCarriedId] = useState<string | null>(null);
+  const scroller = useRef<HTMLDivElement>(null);
+  // Only cues in sight are drawn, the open one, and the one that is carried.
+  const kept = [selectedId, carriedId].flatMap((id) => {
+    const index = id === null ? -1 : ids.indexOf(id);
+    return index < 0 ? [] : [index];
+  });
+  const virtualizer = useVirtualizer({
+    count: cues.length,
+    getScrollElement: () => scroller.current,
+    getItemKey: (index) => ids[index] ?? index,
+    estimateSize: () => ROW_PX,
+    rangeExtractor: (range) => [...new Set([...defaultRangeExtractor(range), ...kept])].sort((a, b) => a - b),
+    overscan: 4,
+    initialRect: { width: 860, height: 640 },
+  });
   const onDragEnd = ({ active, over }: DragEndEvent) => {
+    setCarriedId(null);
     if (!over || active.id === over.id) return;
     const others = ids.filter((id) => id !== active.id);
     const from = ids.indexOf(String(active.id));
@@ -80,24 +101,37 @@ export function CueList({
       </div>
     );
   return (
-    <div className="min-h-0 flex-1 overflow-y-auto">
-      <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={onDragEnd} id="rundown">
+    <div ref={scroller} className="min-h-0 flex-1 overflow-y-auto">
+      <DndContext
+        sensors={sensors}
+        collisionDetection={closestCenter}
+        onDragStart={({ active }) => setCarriedId(String(active.id))}
+        onDragCancel={() => setCarriedId(null)}
+        onDragEnd={onDragEnd}
+        id="rundown"
+      >
         <SortableContext items={ids} strategy={verticalListSortingStrategy}>
-          <ol>
-            {cues.map((cue) => (
-              <CueRow
-                key={cue.view.cueId}
-                cue={cue}
-                desk={desk}
-                outfits={outfits}
-                actor={actor}
-                isSelected={cue.view.cueId === selectedId}
-                isMarked={marked.has(cue.view.cueId)}
-                isOnAir={onAir.has(cue.view.cueId)}
-                onSelect={onSelect}
-                onAnchor={onAnchor}
-              />
-            ))}
+          <ol className="relative" style={{ height: virtualizer.getTotalSize() }}>
+            {virtualizer
+              .getVirtualItems()
+              .flatMap(({ index, start }) => (cues[index] ? [{ cue: cues[index], start }] : []))
+              .map(({ cue, start }) => (
+                <CueRow
+                  key={cue.view.cueId}
+                  cue={cue}
+                  count={cues.length}
+                  topPx={start}
+                  measure={virtualizer.measureElement}
+                  desk={desk}
+                  outfits={outfits}
+                  actor={actor}
+                  isSelected={cue.view.cueId === selectedId}
+                  isMarked={marked.has(cue.view.cueId)}
+                  isOnAir={onAir.has(cue.view.cueId)}
+                  onSelect={onSelect}
+                  onAnchor={onAnchor}
+                />
+              ))}
           </ol>
         </SortableContext>
       </DndContext>
@@ -107,6 +141,9 @@ export function CueList({
 
 function CueRow({
   cue,
+  count,
+  topPx,
+  measure,
   desk,
   outfits,
   actor,
@@ -117,6 +154,10 @@ function CueRow({
   onAnchor,
 }: {
   cue: DeskCue;
+  count: number;
+  /** Where it begins in the list, as far as the heights above it are known. */
+  topPx: number;
+  measure: (element: Element | null) => void;
   desk: DeskSnapshot;
   outfits: readonly DeskOutfit[];
   actor: string;
@@ -129,20 +170,33 @@ function CueRow({
   const { view, index, ready } = cue;
   const sortable = useSortable({ id: view.cueId });
   const row = useRef<HTMLLIElement | null>(null);
+  const { setNodeRef } = sortable;
+  const attach = useCallback(
+    (element: HTMLLIElement | null) => {
+      row.current = element;
+      setNodeRef(element);
+      measure(element);
+    },
+    [setNodeRef, measure],
+  );
   useEffect(() => {
     if (isSelected) row.current?.scrollIntoView({ block: "nearest" });
   }, [isSelected]);
   const title = cueTitle(view.doc, ready?.content);
   return (
     <li
-      ref={(element) => {
-        row.current = element;
-        sortable.setNodeRef(element);
-      }}
+      ref={attach}
+      data-index={index}
+      aria-setsize={count}
+      aria-posinset={index + 1}
       data-cue={view.cueId}
       data-selected={isSelected}
-      style={{ transform: CSS.Translate.toString(sortable.transform), transition: sortable.transition }}
-      className={`relative grid grid-cols-[36px_148px_minmax(0,1fr)] border-b border-edge ${isSelected ? "bg-raised" : isMarked ? "bg-act-ground" : ""} ${sortable.isDragging ? "z-10 bg-lifted opacity-90 shadow-xl" : ""}`}
+      style={{
+        top: topPx,
+        transform: CSS.Translate.toString(sortable.transform),
+        transition: sortable.transition,
+      }}
+      className={`absolute inset-x-0 grid grid-cols-[36px_148px_minmax(0,1fr)] border-b border-edge ${isSelected ? "bg-raised" : isMarked ? "bg-act-ground" : ""} ${sortable.isDragging ? "z-10 bg-lifted opacity-90 shadow-xl" : ""}`}
     >
       <button
         type="button"

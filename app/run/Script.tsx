@@ -1,13 +1,23 @@
-import { useMemo } from "react";
+import { defaultRangeExtractor, useVirtualizer } from "@tanstack/react-virtual";
+import { useMemo, useRef, useState } from "react";
 import { Link } from "react-router";
 import { sameAnchor } from "../../core/rundown/anchor.ts";
 import { stepsOf } from "../../core/rundown/steps.ts";
 import { pagesOn } from "../../core/show/layers.ts";
 import { useDeskStore } from "../desk/deskContext.ts";
-import type { DeskSnapshot } from "../desk/deskStore.ts";
+import type { DeskCue, DeskSnapshot } from "../desk/deskStore.ts";
 import { ScriptCue } from "./ScriptCue.tsx";
 import { stepKey } from "./stepKey.ts";
 import { LINE_AT, useReadingLine } from "./useReadingLine.ts";
+
+/** The line after the last step. */
+const END_PX = 72;
+/** A step of two lines, and the least that a cue takes. */
+const STEP_PX = 74;
+const CUE_PX = 96;
+
+const estimatedPx = (cue: DeskCue | undefined): number =>
+  Math.max(CUE_PX, (cue?.ready ? stepsOf(cue.ready.content).length : 0) * STEP_PX);
 
 /** The rundown as running text. The step on air stands at the reading line; each take glides the script under it. */
 export function Script({ desk, nowMs }: { desk: DeskSnapshot; nowMs: number | null }) {
@@ -28,8 +38,36 @@ export function Script({ desk, nowMs }: { desk: DeskSnapshot; nowMs: number | nu
     ? `${position.cueId}/${stepKey(position.step)}`
     : next && `${next.cueId}/${stepKey(next.step)}`;
   const nextKey = next && `${next.cueId}/${stepKey(next.step)}`;
-  const line = useReadingLine(lineKey, nextKey);
   const positionIndex = position ? cues.findIndex(({ view }) => view.cueId === position.cueId) : -1;
+  const nextIndex = next ? cues.findIndex(({ view }) => view.cueId === next.cueId) : -1;
+  const lineIndex = position ? positionIndex : nextIndex;
+
+  // Only cues in sight are drawn, and those that carry a mark.
+  const marked = cues.flatMap(({ view, index }) => (onAir.has(view.cueId) ? [index] : []));
+  for (const index of [lineIndex, nextIndex]) if (index >= 0) marked.push(index);
+  const scroller = useRef<HTMLElement>(null);
+  const [rooms, setRooms] = useState({ above: 200, below: 340 });
+  const virtualizer = useVirtualizer({
+    count: cues.length,
+    getScrollElement: () => scroller.current,
+    getItemKey: (index) => cues[index]?.view.cueId ?? index,
+    estimateSize: (index) => estimatedPx(cues[index]),
+    rangeExtractor: (range) =>
+      [...new Set([...defaultRangeExtractor(range), ...marked])].sort((a, b) => a - b),
+    overscan: 2,
+    paddingStart: rooms.above,
+    paddingEnd: rooms.below + END_PX,
+    initialRect: { width: 650, height: 600 },
+  });
+  const shown = virtualizer.getVirtualItems();
+  const line = useReadingLine(
+    scroller,
+    lineKey,
+    nextKey,
+    shown.find(({ index }) => index === lineIndex)?.start,
+  );
+  if (rooms.above !== line.roomAbovePx || rooms.below !== line.roomBelowPx)
+    setRooms({ above: line.roomAbovePx, below: line.roomBelowPx });
 
   if (cues.length === 0)
     return (
@@ -56,16 +94,17 @@ export function Script({ desk, nowMs }: { desk: DeskSnapshot; nowMs: number | nu
         className="pointer-events-none absolute inset-x-0 z-10 border-t border-edge-strong"
         style={{ top: `${LINE_AT * 100}%` }}
       />
-      <section ref={line.scroller} className="h-full overflow-y-auto overflow-x-hidden" aria-label="Steps">
-        <div style={{ height: line.roomAbovePx }} />
-        <ol>
-          {cues.map((cue) => {
+      <section ref={scroller} className="h-full overflow-y-auto overflow-x-hidden" aria-label="Steps">
+        <ol className="relative" style={{ height: virtualizer.getTotalSize() }}>
+          {shown.map(({ index, start }) => {
+            const cue = cues[index];
+            if (!cue) return null;
             const isCurrent = cue.view.cueId === position?.cueId;
             const steps = cue.ready ? stepsOf(cue.ready.content) : [];
             const doneSteps =
-              positionIndex < 0 || cue.index > positionIndex
+              positionIndex < 0 || index > positionIndex
                 ? 0
-                : cue.index < positionIndex
+                : index < positionIndex
                   ? steps.length
                   : Math.max(
                       0,
@@ -75,6 +114,9 @@ export function Script({ desk, nowMs }: { desk: DeskSnapshot; nowMs: number | nu
               <ScriptCue
                 key={cue.view.cueId}
                 cue={cue}
+                count={cues.length}
+                topPx={start}
+                measure={virtualizer.measureElement}
                 onAir={onAir.get(cue.view.cueId) ?? ""}
                 nextStep={next?.cueId === cue.view.cueId ? stepKey(next.step) : ""}
                 isArmed={state.arm !== null}
@@ -87,9 +129,13 @@ export function Script({ desk, nowMs }: { desk: DeskSnapshot; nowMs: number | nu
               />
             );
           })}
+          <li
+            className="absolute pl-[160px] text-[15px] text-quiet"
+            style={{ top: virtualizer.getTotalSize() - rooms.below - END_PX + 24 }}
+          >
+            end of the script
+          </li>
         </ol>
-        <p className="py-6 pl-[160px] text-[15px] text-quiet">end of the script</p>
-        <div style={{ height: line.roomBelowPx }} />
       </section>
       {line.detached && (
         <button

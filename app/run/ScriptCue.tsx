@@ -10,6 +10,11 @@ import { stepKey } from "./stepKey.ts";
 
 interface Props {
   readonly cue: DeskCue;
+  /** Cues in the script. */
+  readonly count: number;
+  /** Where it begins in the script, as far as the heights above it are known. */
+  readonly topPx: number;
+  readonly measure: (element: Element | null) => void;
   readonly onAir: string;
   readonly nextStep: string;
   readonly isArmed: boolean;
@@ -29,8 +34,12 @@ export const ScriptCue = memo(function ScriptCue(props: Props) {
   const air = new Set(onAir.split(" "));
   return (
     <li
-      className="grid grid-cols-[148px_minmax(0,1fr)] border-t border-edge"
-      style={{ contentVisibility: "auto", containIntrinsicSize: `auto ${Math.max(88, steps.length * 74)}px` }}
+      ref={props.measure}
+      data-index={index}
+      aria-setsize={props.count}
+      aria-posinset={index + 1}
+      className="absolute inset-x-0 grid grid-cols-[148px_minmax(0,1fr)] border-t border-edge"
+      style={{ top: props.topPx }}
     >
       <div className="border-r border-edge px-3.5 text-right">
         <div className="sticky top-0 py-3">

@@ -3,57 +3,95 @@ import { type RefObject, useCallback, useEffect, useLayoutEffect, useRef, useSta
 /** Height of the reading line, as a part of the script's height. */
 export const LINE_AT = 0.34;
 const GLIDE_MS = 260;
+/** Where the next step is brought into sight when it lies outside. */
+const NEXT_AT = 0.55;
+/** Off the line by more than this, px, somebody has scrolled. */
+const LOOSE_PX = 24;
+
+export interface ReadingLine {
+  readonly detached: boolean;
+  readonly reattach: () => void;
+  /** Room above the first and below the last step, so that both can stand at the line. */
+  readonly roomAbovePx: number;
+  readonly roomBelowPx: number;
+}
 
 /**
  * Keeps a step at the reading line. Scrolling away lets go of it until the next take, or until asked.
  * @param lineKey data-step of the step that stands at the line
  * @param nextKey data-step of what comes next: brought into sight when it is moved out of it
+ * @param lineTopPx where the cue of the line's step begins in the script: moves as cues above it are measured
  */
 export function useReadingLine(
+  scroller: RefObject<HTMLElement | null>,
   lineKey: string | undefined,
   nextKey: string | undefined,
-): {
-  scroller: RefObject<HTMLElement | null>;
-  detached: boolean;
-  reattach: () => void;
-  roomAbovePx: number;
-  roomBelowPx: number;
-} {
-  const scroller = useRef<HTMLElement>(null);
+  lineTopPx: number | undefined,
+): ReadingLine {
   const [detached, setDetached] = useState(false);
   const [heightPx, setHeightPx] = useState(600);
   const glide = useRef(0);
-  const expectedTop = useRef(0);
+  const isAttached = useRef(true);
+  const isAlive = useRef(false);
 
-  const glideTo = useCallback((top: number) => {
-    const element = scroller.current;
-    if (!element) return;
-    cancelAnimationFrame(glide.current);
-    const from = element.scrollTop;
-    const target = Math.max(0, Math.min(top, element.scrollHeight - element.clientHeight));
-    const isStill = matchMedia("(prefers-reduced-motion: reduce)").matches;
-    const startedMs = performance.now();
-    const frame = () => {
-      const progress = isStill ? 1 : Math.min(1, (performance.now() - startedMs) / GLIDE_MS);
-      const eased = 1 - (1 - progress) ** 3;
-      element.scrollTop = from + (target - from) * eased;
-      expectedTop.current = element.scrollTop;
-      if (progress < 1) glide.current = requestAnimationFrame(frame);
-      else glide.current = 0;
-    };
-    frame();
+  const detach = useCallback((isDetached: boolean) => {
+    isAttached.current = !isDetached;
+    setDetached(isDetached);
   }, []);
 
-  const toLine = useCallback(() => {
-    const element = scroller.current;
-    const step = lineKey && element?.querySelector<HTMLElement>(`[data-step="${CSS.escape(lineKey)}"]`);
-    if (element && step) glideTo(offsetIn(step, element) - element.clientHeight * LINE_AT);
-  }, [lineKey, glideTo]);
+  /** Where the script must be scrolled to for a step to stand at a part of its height; undefined when it is not there. */
+  const topFor = useCallback(
+    (key: string | undefined, at: number): number | undefined => {
+      const element = scroller.current;
+      const step = key && element?.querySelector<HTMLElement>(`[data-step="${CSS.escape(key)}"]`);
+      if (!element || !step) return undefined;
+      const top = offsetIn(step, element) - element.clientHeight * at;
+      return Math.max(0, Math.min(top, element.scrollHeight - element.clientHeight));
+    },
+    [scroller],
+  );
+
+  const stop = useCallback(() => {
+    cancelAnimationFrame(glide.current);
+    glide.current = 0;
+  }, []);
+
+  /** Glides until the step stands there, wherever it is moved to meanwhile. */
+  const glideTo = useCallback(
+    (key: string | undefined, at: number, isSudden = false) => {
+      const element = scroller.current;
+      const first = topFor(key, at);
+      if (!element || first === undefined) return;
+      stop();
+      const reach = element.clientHeight;
+      // From far away only the last stretch is shown.
+      const from = Math.max(first - reach, Math.min(first + reach, element.scrollTop));
+      const isStill = isSudden || matchMedia("(prefers-reduced-motion: reduce)").matches;
+      const startedMs = performance.now();
+      const frame = () => {
+        const progress = isStill ? 1 : Math.min(1, (performance.now() - startedMs) / GLIDE_MS);
+        const eased = 1 - (1 - progress) ** 3;
+        element.scrollTop = from + ((topFor(key, at) ?? first) - from) * eased;
+        glide.current = progress < 1 ? requestAnimationFrame(frame) : 0;
+      };
+      frame();
+    },
+    [scroller, topFor, stop],
+  );
 
   useLayoutEffect(() => {
-    setDetached(false);
-    toLine();
-  }, [toLine]);
+    detach(false);
+    glideTo(lineKey, LINE_AT, !isAlive.current);
+    isAlive.current = true;
+  }, [lineKey, glideTo, detach]);
+
+  // A taller window moves the line, and so do cues above it whose height becomes known.
+  // biome-ignore lint/correctness/useExhaustiveDependencies: for as long as both are the same nothing moves
+  useLayoutEffect(() => {
+    const top = topFor(lineKey, LINE_AT);
+    if (isAttached.current && glide.current === 0 && top !== undefined && scroller.current)
+      scroller.current.scrollTop = top;
+  }, [heightPx, lineTopPx]);
 
   // The arm may be moved far down the script: it must be seen.
   useEffect(() => {
@@ -62,9 +100,9 @@ export function useReadingLine(
     if (!element || !step || glide.current !== 0) return;
     const top = offsetIn(step, element) - element.scrollTop;
     if (top >= 0 && top + step.offsetHeight <= element.clientHeight - 60) return;
-    setDetached(true);
-    glideTo(offsetIn(step, element) - element.clientHeight * 0.55);
-  }, [nextKey, glideTo]);
+    detach(true);
+    glideTo(nextKey, NEXT_AT);
+  }, [nextKey, glideTo, detach, scroller]);
 
   useEffect(() => {
     const element = scroller.current;
@@ -72,35 +110,27 @@ export function useReadingLine(
     const observer = new ResizeObserver(() => setHeightPx(element.clientHeight));
     observer.observe(element);
     const onScroll = () => {
-      if (glide.current === 0 && Math.abs(element.scrollTop - expectedTop.current) > 24) setDetached(true);
-    };
-    const onWheel = () => {
-      cancelAnimationFrame(glide.current);
-      glide.current = 0;
+      const top = topFor(lineKey, LINE_AT);
+      if (glide.current === 0 && top !== undefined && Math.abs(element.scrollTop - top) > LOOSE_PX)
+        detach(true);
     };
     element.addEventListener("scroll", onScroll, { passive: true });
-    element.addEventListener("wheel", onWheel, { passive: true });
-    element.addEventListener("touchmove", onWheel, { passive: true });
+    element.addEventListener("wheel", stop, { passive: true });
+    element.addEventListener("touchmove", stop, { passive: true });
     return () => {
       observer.disconnect();
       element.removeEventListener("scroll", onScroll);
-      element.removeEventListener("wheel", onWheel);
-      element.removeEventListener("touchmove", onWheel);
+      element.removeEventListener("wheel", stop);
+      element.removeEventListener("touchmove", stop);
     };
-  }, []);
-
-  // A taller window moves the line.
-  useLayoutEffect(() => {
-    if (heightPx > 0) toLine();
-  }, [heightPx, toLine]);
+  }, [scroller, lineKey, topFor, stop, detach]);
 
   const reattach = useCallback(() => {
-    setDetached(false);
-    toLine();
-  }, [toLine]);
+    detach(false);
+    glideTo(lineKey, LINE_AT);
+  }, [lineKey, glideTo, detach]);
 
   return {
-    scroller,
     detached,
     reattach,
     roomAbovePx: heightPx * LINE_AT,

@@ -2,7 +2,7 @@ import { type ChildProcess, spawn } from "node:child_process";
 import { cpSync, existsSync, mkdtempSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
-import { type BrowserContext, test as base, expect, type Page } from "@playwright/test";
+import { type BrowserContext, test as base, expect, type Locator, type Page } from "@playwright/test";
 
 const seeds = new Map<boolean, Promise<string>>();
 
@@ -219,4 +219,26 @@ export async function takeToSong(desk: Page, screen: Page): Promise<void> {
   const taken = await seqOf(screen);
   await desk.keyboard.press("4");
   await settled(screen, taken + 1);
+}
+
+/** Scrolls the script, or the rundown, until something of it is there: only what is in sight is drawn. */
+export async function scrollTo(page: Page, what: Locator): Promise<Locator> {
+  await page.getByRole("main").hover();
+  if (!(await what.isVisible())) await page.mouse.wheel(0, -1_000_000);
+  await expect
+    .poll(
+      async () => {
+        if (await what.isVisible()) return true;
+        await page.mouse.wheel(0, 400);
+        return false;
+      },
+      { intervals: [60] },
+    )
+    .toBe(true);
+  return what;
+}
+
+/** Waits until the rundown in Prepare has so many cues, drawn or not. */
+export async function expectCues(page: Page, count: number): Promise<void> {
+  await expect(page.locator("[data-cue]").first()).toHaveAttribute("aria-setsize", `${count}`);
 }
