@@ -169,7 +169,7 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
     scripture: scriptures,
     licence: show.licence,
   });
-  media.onChange(() => rundown.setContext({ findMedia }));
+  media.onChange(() => rundown.setContext({ findMedia }, ({ kind }) => kind === "page"));
   let seen = outfitsSeen(screens, show.wardrobes);
   screens.onChange(() => {
     const now = outfitsSeen(screens, show.wardrobes);
@@ -192,6 +192,7 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
       afterId = cueId;
     }
   }
+  rundown.compileAll();
   const passcode = new Passcode(db, showId);
   await passcode.load();
   const keys = new KeyStore(db, showId);

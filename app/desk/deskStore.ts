@@ -69,7 +69,7 @@ export interface DeskStart {
   readonly outputs: readonly Output[];
   readonly plans: readonly ScreenPlan[];
   readonly cues: readonly CueView[];
-  readonly rundownRevision: number;
+  readonly rundownStamp: string;
   readonly documents: Readonly<Record<string, PinnedDocument>>;
   readonly screens: readonly ScreenHealth[];
   readonly evening: OpenEvening;
@@ -95,6 +95,7 @@ export class DeskStore {
   readonly #documentListeners = new Set<(document: PinnedDocument) => void>();
   readonly #views = new Map<string, CueView>();
   #order: readonly string[] = [];
+  #rundownStamp: string;
   #connection: Connection | undefined;
   #snapshot: DeskSnapshot;
   #pending: { readonly id: string; timer: ReturnType<typeof setTimeout> } | undefined;
@@ -105,6 +106,7 @@ export class DeskStore {
 
   constructor(start: DeskStart) {
     this.#token = start.deskToken;
+    this.#rundownStamp = start.rundownStamp;
     this.#copy.hear({ kind: "documents", documents: start.documents });
     const { buildId, state, outputs, plans } = start;
     const channel = "air" as const;
@@ -167,8 +169,7 @@ export class DeskStore {
 
   connect(): void {
     this.#connection = new Connection(
-      this.#token,
-      this.windowId,
+      () => ({ token: this.#token, windowId: this.windowId, rundownStamp: this.#rundownStamp }),
       (message) => this.#hear(message),
       (status) => {
         if (status.kind !== "open") this.#dropPresses();
@@ -369,6 +370,7 @@ export class DeskStore {
       case "rundown": {
         for (const view of message.changed) this.#views.set(view.cueId, view);
         this.#order = message.order;
+        this.#rundownStamp = message.stamp;
         const kept = new Set(message.order);
         for (const id of this.#views.keys()) if (!kept.has(id)) this.#views.delete(id);
         this.#change({ ...this.#readCues(), evening: message.evening });

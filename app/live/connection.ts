@@ -17,8 +17,7 @@ const REFUSED_CODE = 4401;
 
 /** One window's WebSocket: says hello, keeps the server's time, comes back by itself. */
 export class Connection {
-  readonly #token: string;
-  readonly #windowId: string;
+  readonly #hello: () => Omit<Extract<ClientMessage, { kind: "hello" }>, "kind">;
   readonly #onMessage: (message: ServerMessage) => void;
   readonly #onStatus: (status: ConnectionStatus) => void;
   #socket: WebSocket | undefined;
@@ -31,13 +30,11 @@ export class Connection {
   #closed = false;
 
   constructor(
-    token: string,
-    windowId: string,
+    hello: () => Omit<Extract<ClientMessage, { kind: "hello" }>, "kind">,
     onMessage: (message: ServerMessage) => void,
     onStatus: (status: ConnectionStatus) => void,
   ) {
-    this.#token = token;
-    this.#windowId = windowId;
+    this.#hello = hello;
     this.#onMessage = onMessage;
     this.#onStatus = onStatus;
     this.#open();
@@ -80,7 +77,7 @@ export class Connection {
     socket.onopen = () => {
       this.#failures = 0;
       this.#pings = 0;
-      this.send({ kind: "hello", token: this.#token, windowId: this.#windowId });
+      this.send({ kind: "hello", ...this.#hello() });
       this.#ping();
     };
     socket.onmessage = (event) => {

@@ -54,9 +54,9 @@ export function runOutput(
   let isGpu: boolean | null = null;
   const stopKeeping = keepPage();
 
+  const windowId = newId();
   const connection = new Connection(
-    token,
-    newId(),
+    () => ({ token, windowId }),
     (message) => {
       const change = copy.hear(message);
       if (message.kind === "welcome") isWelcome = true;

@@ -264,7 +264,12 @@ const Summary = memo(function Summary({ cue, desk }: { cue: DeskCue; desk: DeskS
         {view.doc.text}
       </p>
     );
-  if (!ready) return <p className="text-[15px] text-second">left out of the run</p>;
+  if (!ready)
+    return (
+      <p className="text-[15px] text-second">
+        {"pending" in view.compiled ? "being laid out…" : "left out of the run"}
+      </p>
+    );
   if (ready.content.action) return <p className="text-[16px] text-second">{describeAction(ready.content)}</p>;
   const steps = stepsOf(ready.content);
   const [first] = steps;

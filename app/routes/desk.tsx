@@ -39,7 +39,7 @@ export function loader({ context }: Route.LoaderArgs) {
     deskToken: links.deskToken,
     buildId,
     state: host.state,
-    rundownRevision: rundown.revision,
+    rundownStamp: live.rundownStamp,
     cues,
     documents,
     screens: live.screens(),

@@ -14,7 +14,7 @@ export function loader({ params, context }: Route.LoaderArgs) {
     outputs: screens.outputs,
     plans: screens.plans,
     cues: [],
-    rundownRevision: 0,
+    rundownStamp: "",
     documents: {},
     screens: live.screens(),
   };

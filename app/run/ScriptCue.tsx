@@ -74,6 +74,7 @@ export const ScriptCue = memo(function ScriptCue(props: Props) {
             {view.doc.text}
           </p>
         )}
+        {"pending" in view.compiled && <p className="px-6 py-3 text-[15px] text-second">being laid out…</p>}
         {view.doc.kind !== "remark" && "silent" in view.compiled && (
           <p className="px-6 py-3 text-[15px] text-second">left out of the run</p>
         )}
@@ -162,7 +163,8 @@ function StepRow({
       ) : (
         <span
           dir="auto"
-          className={`font-words whitespace-pre-line ${mark === "air" ? "text-[21px] leading-[1.38]" : "text-[19px] leading-[1.42]"}`}
+          // The first line leaves room for the mark, whether it is there or not: words must not move when they are marked.
+          className={`font-words whitespace-pre-line before:float-right before:h-6 before:w-32 before:content-[''] ${mark === "air" ? "text-[21px] leading-[1.38]" : "text-[19px] leading-[1.42]"}`}
         >
           {step.words}
         </span>

@@ -52,6 +52,8 @@ export const cueViewSchema = z.strictObject({
     z.strictObject({ hash: z.string() }),
     z.strictObject({ problem: z.string() }),
     z.strictObject({ silent: z.literal(true) }),
+    /** Many came at once: its content is being made. */
+    z.strictObject({ pending: z.literal(true) }),
   ]),
 });
 export type CueView = z.infer<typeof cueViewSchema>;

@@ -31,6 +31,8 @@ export const clientMessageSchema = z.discriminatedUnion("kind", [
     token: z.string().min(8).max(80),
     /** Made by the window, kept over reconnects. */
     windowId: z.string().min(8).max(60),
+    /** The stamp of the rundown that it has, whole: it is not sent again. */
+    rundownStamp: z.string().max(60).optional(),
   }),
   z.strictObject({ kind: z.literal("ping"), sentAtMs: z.number() }),
   z.strictObject({ kind: z.literal("command"), command: commandSchema }),
@@ -113,7 +115,8 @@ export type ServerMessage =
   | { readonly kind: "prime"; readonly targets: readonly Target[] }
   | {
       readonly kind: "rundown";
-      readonly revision: number;
+      /** Another for every change, and in every run of the server. */
+      readonly stamp: string;
       readonly order: readonly string[];
       readonly changed: readonly CueView[];
       /** The evening whose cues they are. */

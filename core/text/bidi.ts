@@ -2,6 +2,9 @@ import bidiFactory from "bidi-js";
 
 const bidi = bidiFactory();
 
+/** Scripts before Hebrew have no right-to-left letter, and none of the controls: every level is the paragraph's. */
+const ONLY_LEFT_TO_RIGHT = /^[\0-\u058f]*$/;
+
 /** Embedding levels by UAX #9, one per UTF-16 unit; odd is right to left. */
 export interface BidiLevels {
   readonly levels: Uint8Array;
@@ -14,6 +17,8 @@ export interface BidiLevels {
  * @param direction of the paragraph; "auto" finds it from the first strong character
  */
 export function resolveBidi(text: string, direction: "ltr" | "rtl" | "auto" = "auto"): BidiLevels {
+  if (direction !== "rtl" && ONLY_LEFT_TO_RIGHT.test(text))
+    return { levels: new Uint8Array(text.length), base: 0 };
   const { levels, paragraphs } = bidi.getEmbeddingLevels(text, direction);
   return { levels, base: paragraphs[0]?.level ?? 0 };
 }

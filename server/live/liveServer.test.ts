@@ -104,6 +104,19 @@ describe("the live channel", () => {
     desk.socket.close();
   });
 
+  test("a desk that came with the rundown is not sent it again; one that has another is", async () => {
+    const { links, live, rundown } = show.services;
+    const known = new TestWindow(show.port);
+    await known.join(links.deskToken, "desk-that-knows", live.rundownStamp);
+    const short = await known.until("rundown");
+    expect(short.changed).toEqual([]);
+    expect(short.order).toEqual(rundown.views().map(({ cueId }) => cueId));
+    const other = new TestWindow(show.port);
+    await other.join(links.deskToken, "desk-of-another-run", live.rundownStamp.replace(/^[^/]+/, "before"));
+    expect((await other.until("rundown")).changed).toHaveLength(short.order.length);
+    for (const window of [known, other]) window.socket.close();
+  });
+
   test("a message larger than any that is needed closes the window's channel, nothing more", async () => {
     const desk = await joined();
     desk.socket.send("x".repeat(100_000));

@@ -1,3 +1,4 @@
+import { randomUUID } from "node:crypto";
 import type { IncomingMessage } from "node:http";
 import type { Duplex } from "node:stream";
 import { type WebSocket, WebSocketServer } from "ws";
@@ -68,6 +69,7 @@ export class LiveServer {
   readonly #connections = new Set<Connection>();
   readonly #ticker: ReturnType<typeof setInterval>;
   readonly #clock: ReturnType<typeof setInterval>;
+  readonly #run = randomUUID().slice(0, 8);
   #rehearsal: ShowHost | undefined;
   /** Outputs that show the rehearsal in place of the air. */
   #rehearsedOn: readonly string[] = [];
@@ -121,7 +123,7 @@ export class LiveServer {
     }
     connection.channel = channel;
     this.#endRehearsal();
-    this.#welcome(connection);
+    this.#welcome(connection, true);
     this.#tellDesks();
   }
 
@@ -269,7 +271,7 @@ export class LiveServer {
       connection.link = link;
       connection.channel = this.#channelOf(link);
       connection.windowId = message.windowId;
-      this.#welcome(connection);
+      this.#welcome(connection, message.rundownStamp === this.rundownStamp);
       if (link.kind === "desk") this.#tellDesks();
       return;
     }
@@ -327,7 +329,8 @@ export class LiveServer {
     return connection.inSecond > MOST_PER_SECOND;
   }
 
-  #welcome(connection: Connection): void {
+  /** @param knowsRundown it has all cues as they are now, and their documents: its page came with them */
+  #welcome(connection: Connection, knowsRundown = false): void {
     const { screens, buildId, now } = this.#parts;
     const { state } = this.#hostOf(connection);
     connection.sent.clear();
@@ -343,10 +346,21 @@ export class LiveServer {
       outputId: connection.link?.kind === "output" ? connection.link.outputId : null,
     });
     if (connection.link && connection.link.kind !== "output") {
-      this.#tellRundown(this.#rundownNow(), [connection]);
+      const now = this.#rundownNow();
+      if (knowsRundown)
+        for (const { compiled } of now.changed)
+          if ("hash" in compiled)
+            for (const hash of [compiled.hash, ...wornBy(this.#parts.contents, compiled.hash)])
+              connection.sent.add(hash);
+      this.#tellRundown(knowsRundown ? { ...now, changed: [] } : now, [connection]);
       send(connection, { kind: "screens", screens: this.screens() });
     }
     this.#sendPrime([connection]);
+  }
+
+  /** Names the rundown as it is now: another for every change, and in every run of the server. */
+  get rundownStamp(): string {
+    return `${this.#run}/${this.#parts.rundown.revision}`;
   }
 
   #rundownNow(): RundownChange {
@@ -361,7 +375,8 @@ export class LiveServer {
     for (const connection of to) {
       if (!connection.link || connection.link.kind === "output") continue;
       this.#sendDocuments(connection, hashes);
-      send(connection, { kind: "rundown", ...change, evening });
+      const { order, changed } = change;
+      send(connection, { kind: "rundown", stamp: this.rundownStamp, order, changed, evening });
     }
     this.#sendPrime();
   }

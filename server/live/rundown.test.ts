@@ -1,5 +1,5 @@
-import { afterAll, beforeAll, describe, expect, test } from "vitest";
-import { type CueDoc, pageCue, readingCue } from "../../core/rundown/cueDoc.ts";
+import { afterAll, beforeAll, describe, expect, test, vi } from "vitest";
+import { type CueDoc, pageCue, readingCue, songCue } from "../../core/rundown/cueDoc.ts";
 import type { Edit } from "../../core/rundown/edits.ts";
 import { type OpenShow, openShow } from "../test-support/openShow.ts";
 
@@ -140,5 +140,32 @@ describe("the rundown", () => {
     expect(views()[0]?.compiled).toEqual({ problem: "There is no Psalm 151; Psalms has 150 psalms." });
     expect(show.services.rundown.ready().some(({ cueId }) => cueId === "bad-reading")).toBe(false);
     expect(await edit({ kind: "deleteCue", cueId: "never-was-there" })).toMatchObject({ kind: "refused" });
+  });
+
+  test("many cues at once come by and by: the server does other things meanwhile, and nothing is lost", async () => {
+    const { rundown, host } = show.services;
+    const verse = (i: number) =>
+      `Verse ${i}\n${"a lantern for the harbour and the long way home again\n".repeat(6)}`;
+    const cues = Array.from({ length: 150 }, (_, i) => ({
+      cueId: `many-songs-${i}`,
+      doc: songCue({ title: `Song ${i}`, text: [i, i + 1, i + 2].map(verse).join("\n") }),
+    }));
+    const before = rundown.ready().length;
+    const tellings: number[] = [];
+    rundown.onChange(({ changed }) => {
+      tellings.push(changed.filter(({ compiled }) => "hash" in compiled).length);
+    });
+    expect(await edit({ kind: "addCues", cues, afterId: null })).toMatchObject({ kind: "saved" });
+    expect(views().some(({ compiled }) => "pending" in compiled)).toBe(true);
+    // A command is answered while they are being made.
+    const answer = await host.submit({ kind: "disarm", id: "while-they-come" }, { kind: "timer" });
+    expect(answer.refused).toBeNull();
+    expect(views().some(({ compiled }) => "pending" in compiled)).toBe(true);
+    await vi.waitFor(() => expect(views().some(({ compiled }) => "pending" in compiled)).toBe(false), 30_000);
+    expect(rundown.ready()).toHaveLength(before + cues.length);
+    expect(tellings.length).toBeGreaterThan(1);
+    expect(tellings.reduce((sum, count) => sum + count)).toBeGreaterThanOrEqual(cues.length);
+    await edit({ kind: "undo" });
+    expect(rundown.ready()).toHaveLength(before);
   });
 });

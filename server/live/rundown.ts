@@ -10,8 +10,13 @@ import type { CueStore, StoredCue } from "../store/cueStore.ts";
 /** Cues in one show; beyond this Prepare refuses to add. */
 const MOST_CUES = 4_000;
 
+/** How long compiling may hold the server at once: a few cues are there in the same breath, many come by and by. */
+const FIRST_SLICE_MS = 60;
+const SLICE_MS = 8;
+/** What was compiled by and by is told this often. */
+const TELL_EVERY_MS = 250;
+
 interface CompiledCue {
-  readonly revision: number;
   readonly compiled: Compiled;
   readonly hash: string | null;
 }
@@ -32,6 +37,11 @@ export class Rundown {
   #revision = 1;
   #ready: readonly ReadyCue[] | undefined;
   #queue: Promise<unknown> = Promise.resolve();
+  /** Cues whose contents are to be made, or made anew. */
+  readonly #stale = new Set<string>();
+  /** Made, and not told yet: until then what was made before holds. */
+  readonly #made = new Map<string, CompiledCue>();
+  #isWorking = false;
   readonly #listeners = new Set<(change: RundownChange) => void>();
 
   constructor(cues: CueStore, contents: ContentStore, context: CompileContext) {
@@ -52,15 +62,22 @@ export class Rundown {
     return this.#cues.inOrder().map((cue) => this.#view(cue));
   }
 
-  /** The cues that can be taken, in order. */
+  /** The cues that can be taken, in order, as they were told last. */
   ready(): readonly ReadyCue[] {
     this.#ready ??= this.#cues.inOrder().flatMap((cue, index) => {
-      const { compiled, hash } = this.#compile(cue);
-      return "content" in compiled && hash
+      const { compiled, hash } = this.#compiled.get(cue.id) ?? {};
+      return compiled && "content" in compiled && hash
         ? [{ cueId: cue.id, index, hash, content: compiled.content, doc: cue.doc }]
         : [];
     });
     return this.#ready;
+  }
+
+  /** Makes the contents of all cues at once, for a start: nobody waits for anything else yet. */
+  compileAll(): void {
+    for (const { id } of this.#cues.inOrder()) this.#stale.add(id);
+    this.#work(Number.POSITIVE_INFINITY);
+    this.#tell([]);
   }
 
   /** Cues that were deleted and are not in the rundown again, the latest first. */
@@ -74,22 +91,14 @@ export class Rundown {
   }
 
   /**
-   * Another style, other templates, pictures or texts: cues are compiled anew. The air keeps what it was taken with.
+   * Another style, other templates, pictures or texts: cues are compiled anew, many of them by and by. The air keeps what it was
+   * taken with.
    * @param concerns the cues that it can change; all when not given
    */
   setContext(change: Partial<CompileContext>, concerns: (doc: CueDoc) => boolean = () => true): void {
     this.#context = { ...this.#context, ...change };
-    this.#ready = undefined;
-    this.#revision++;
-    const cues = this.#cues.inOrder();
-    const changed = cues.filter(({ doc }) => concerns(doc));
-    for (const { id } of changed) this.#forget(id);
-    const news = {
-      revision: this.#revision,
-      order: cues.map(({ id }) => id),
-      changed: changed.map((cue) => this.#view(cue)),
-    };
-    for (const listener of this.#listeners) listener(news);
+    for (const { id, doc } of this.#cues.inOrder()) if (concerns(doc)) this.#stale.add(id);
+    this.#compileSoon([]);
   }
 
   /** The cues of another evening take the place of these. The air stays as it is. */
@@ -245,44 +254,94 @@ export class Rundown {
 
   #announce(before: ReadonlyMap<string, StoredCue>): void {
     const now = this.#cues.inOrder();
-    const order = now.map(({ id }) => id);
     const changed = now.filter((cue) => before.get(cue.id)?.revision !== cue.revision);
-    if (changed.length === 0 && order.join() === [...before.keys()].join()) return;
+    if (changed.length === 0 && now.map(({ id }) => id).join() === [...before.keys()].join()) return;
+    for (const id of before.keys()) if (!this.#cues.find(id)) this.#forget(id);
+    for (const { id } of changed) this.#stale.add(id);
+    this.#compileSoon(changed.map(({ id }) => id));
+  }
+
+  /** Compiles what is stale: a first slice now, the rest between other work. @param told cues that are told of even so */
+  #compileSoon(told: readonly string[]): void {
+    this.#work(FIRST_SLICE_MS);
+    this.#tell(told);
+    if (this.#stale.size === 0 || this.#isWorking) return;
+    this.#isWorking = true;
+    let toldAtMs = performance.now();
+    const slice = () => {
+      this.#work(SLICE_MS);
+      const isDone = this.#stale.size === 0;
+      if (isDone || performance.now() - toldAtMs > TELL_EVERY_MS) {
+        this.#tell([]);
+        toldAtMs = performance.now();
+      }
+      if (isDone) this.#isWorking = false;
+      else setImmediate(slice);
+    };
+    setImmediate(slice);
+  }
+
+  #work(budgetMs: number): void {
+    const until = performance.now() + budgetMs;
+    for (const id of this.#stale) {
+      this.#stale.delete(id);
+      const cue = this.#cues.find(id);
+      if (!cue) continue;
+      const compiled = compileCue(cue.doc, this.#context);
+      const hash = "content" in compiled ? this.#contents.name(compiled.content) : null;
+      this.#made.set(id, { compiled, hash });
+      if (performance.now() > until) return;
+    }
+  }
+
+  /** From now on what was made holds, for the server and for those who hold a copy. */
+  #tell(ids: readonly string[]): void {
+    const changed = new Set(ids);
+    const before: (CompiledCue | undefined)[] = [];
+    for (const [id, made] of this.#made) {
+      if (!this.#cues.find(id)) continue;
+      before.push(this.#compiled.get(id));
+      this.#compiled.set(id, made);
+      changed.add(id);
+    }
+    this.#made.clear();
+    for (const entry of before) this.#release(entry);
     this.#ready = undefined;
     this.#revision++;
-    for (const id of before.keys()) if (!this.#cues.find(id)) this.#forget(id);
-    const change = { revision: this.#revision, order, changed: changed.map((cue) => this.#view(cue)) };
+    const cues = this.#cues.inOrder();
+    const change = {
+      revision: this.#revision,
+      order: cues.map(({ id }) => id),
+      changed: cues.filter(({ id }) => changed.has(id)).map((cue) => this.#view(cue)),
+    };
     for (const listener of this.#listeners) listener(change);
   }
 
   #view(cue: StoredCue): CueView {
-    const { compiled, hash } = this.#compile(cue);
-    return {
-      cueId: cue.id,
-      revision: cue.revision,
-      doc: cue.doc,
-      compiled: hash ? { hash } : "content" in compiled ? { problem: "" } : compiled,
-    };
+    const entry = this.#compiled.get(cue.id);
+    return { cueId: cue.id, revision: cue.revision, doc: cue.doc, compiled: statusOf(entry) };
   }
 
-  /** Drops what a cue was compiled to; its content too, unless another cue (a duplicate) has the very same. */
+  /** Drops what a cue was compiled to. */
   #forget(cueId: string): void {
-    const hash = this.#compiled.get(cueId)?.hash;
+    const entry = this.#compiled.get(cueId);
     this.#compiled.delete(cueId);
+    this.#release(entry);
+  }
+
+  /** Lets go of a content, unless another cue (a duplicate) has the very same. */
+  #release(entry: CompiledCue | undefined): void {
+    const hash = entry?.hash;
     if (hash && ![...this.#compiled.values()].some((other) => other.hash === hash))
       this.#contents.forget(hash);
   }
+}
 
-  #compile(cue: StoredCue): CompiledCue {
-    const known = this.#compiled.get(cue.id);
-    if (known?.revision === cue.revision) return known;
-    this.#forget(cue.id);
-    const compiled = compileCue(cue.doc, this.#context);
-    const hash = "content" in compiled ? this.#contents.name(compiled.content) : null;
-    const entry = { revision: cue.revision, compiled, hash };
-    this.#compiled.set(cue.id, entry);
-    return entry;
-  }
+function statusOf(entry: CompiledCue | undefined): CueView["compiled"] {
+  if (!entry) return { pending: true };
+  const { compiled, hash } = entry;
+  if (hash) return { hash };
+  return "content" in compiled ? { problem: "" } : compiled;
 }
 
 function gone(): EditOutcome {

@@ -78,9 +78,9 @@ export class TestWindow {
     this.socket.send(JSON.stringify(message));
   }
 
-  async join(token: string, windowId = "window-under-test"): Promise<void> {
+  async join(token: string, windowId = "window-under-test", rundownStamp?: string): Promise<void> {
     await new Promise((resolve) => this.socket.once("open", resolve));
-    this.send({ kind: "hello", token, windowId });
+    this.send({ kind: "hello", token, windowId, ...(rundownStamp && { rundownStamp }) });
   }
 
   /** Waits for a message, heard already or still to come. */
