@@ -6,7 +6,7 @@ import { useDesk, useServerTime } from "./deskContext.ts";
 
 /** The line at the top of every desk view: show, views, connection, time. */
 export function Header({ place, children }: { place: string; children: ReactNode }) {
-  const { evening } = useDesk();
+  const { evening, state } = useDesk();
   const nowMs = useServerTime(250);
   return (
     <header className="flex h-13 shrink-0 items-center gap-6 border-b border-edge bg-raised px-5">
@@ -32,7 +32,7 @@ export function Header({ place, children }: { place: string; children: ReactNode
       <div className="ml-auto flex items-center gap-5">
         <Connection nowMs={nowMs} />
         <time className="font-mono text-[21px] font-semibold tabular-nums" suppressHydrationWarning>
-          {nowMs === null ? "--:--:--" : formatTimeOfDay(nowMs)}
+          {nowMs === null ? "--:--:--" : formatTimeOfDay(nowMs, state.timeZone)}
         </time>
       </div>
     </header>

@@ -39,6 +39,11 @@ export class ShowCopy {
       case "documents":
         for (const [hash, document] of Object.entries(message.documents)) this.documents.set(hash, document);
         return "documents";
+      case "keep": {
+        const kept = new Set(message.hashes);
+        for (const hash of this.documents.keys()) if (!kept.has(hash)) this.documents.delete(hash);
+        return "nothing";
+      }
       case "welcome":
         if (this.#buildId !== undefined && this.#buildId !== message.buildId) return "outdated";
         this.#buildId = message.buildId;

@@ -1,6 +1,7 @@
 import { ArchiveRestore, X } from "lucide-react";
 import { useEffect, useState } from "react";
 import type { CueDoc } from "../../core/rundown/cueDoc.ts";
+import { useDesk } from "../desk/deskContext.ts";
 import { cueKindName, typedTitle } from "../ui/cueWords.ts";
 import { formatTimeOfDay } from "../ui/format.ts";
 
@@ -21,6 +22,7 @@ export function BinPanel({
   onAdd: (doc: CueDoc) => Promise<boolean>;
   onClose: () => void;
 }) {
+  const { timeZone } = useDesk().state;
   const [deleted, setDeleted] = useState<readonly Deleted[]>();
   // biome-ignore lint/correctness/useExhaustiveDependencies: asked for again when the rundown changes
   useEffect(() => {
@@ -56,7 +58,7 @@ export function BinPanel({
             <span className="min-w-0 truncate font-semibold">{typedTitle(doc)}</span>
             <span className="shrink-0 text-second">{cueKindName(doc)}</span>
             <span className="ml-auto shrink-0 font-mono text-[14px] text-second">
-              {formatTimeOfDay(atMs)}
+              {formatTimeOfDay(atMs, timeZone)}
             </span>
           </li>
         ))}

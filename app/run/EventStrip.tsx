@@ -2,7 +2,7 @@ import { useDeskStore } from "../desk/deskContext.ts";
 import type { DeskSnapshot } from "../desk/deskStore.ts";
 import { useEventTiming } from "../desk/useEventTiming.ts";
 import { cueTitle } from "../ui/cueWords.ts";
-import { formatLength, formatTimeOfDay } from "../ui/format.ts";
+import { formatLength, formatMinute } from "../ui/format.ts";
 import { Desks } from "./Desks.tsx";
 
 /** How the evening stands: the present cue against its plan, the end, what comes by itself, and who may act. */
@@ -49,12 +49,12 @@ export function EventStrip({ desk, nowMs }: { desk: DeskSnapshot; nowMs: number 
             <span>
               Ends{" "}
               <strong className="font-mono text-paper">
-                {formatTimeOfDay(timing.projectedEndMs).slice(0, 5)}
+                {formatMinute(timing.projectedEndMs, state.timeZone)}
               </strong>
               {timing.plannedEndMs !== null && (
                 <>
                   , planned{" "}
-                  <span className="font-mono">{formatTimeOfDay(timing.plannedEndMs).slice(0, 5)}</span>
+                  <span className="font-mono">{formatMinute(timing.plannedEndMs, state.timeZone)}</span>
                 </>
               )}
             </span>

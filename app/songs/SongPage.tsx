@@ -168,7 +168,7 @@ function LoadedSong({
                 <option value="">as it was on…</option>
                 {loaded.versions.slice(1).map(({ revision, atMs }) => (
                   <option key={revision} value={revision}>
-                    {formatDay(atMs)}
+                    {formatDay(atMs, desk.state.timeZone)}
                   </option>
                 ))}
               </select>

@@ -53,7 +53,9 @@ export function StoryLines({ desk }: { desk: DeskSnapshot }) {
           <tbody>
             {[...(lines ?? [])].reverse().map(({ seq, atMs, what, words, who }) => (
               <tr key={seq} className="border-t border-edge">
-                <td className="w-28 py-1.5 font-mono tabular-nums">{formatTimeOfDay(atMs)}</td>
+                <td className="w-28 py-1.5 font-mono tabular-nums">
+                  {formatTimeOfDay(atMs, state.timeZone)}
+                </td>
                 <td className="w-56 pr-4">{what}</td>
                 <td className="max-w-0 truncate font-words text-[16px]">{words}</td>
                 <td className="w-40 pl-4 text-second">

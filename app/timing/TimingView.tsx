@@ -4,7 +4,7 @@ import { useDesk, useDeskStore, useServerTime } from "../desk/deskContext.ts";
 import { NoticeBar } from "../desk/NoticeBar.tsx";
 import { useEventTiming } from "../desk/useEventTiming.ts";
 import { cueTitle } from "../ui/cueWords.ts";
-import { formatLength, formatTimeOfDay } from "../ui/format.ts";
+import { formatLength, formatMinute } from "../ui/format.ts";
 import { postJson } from "../ui/postJson.ts";
 import { TimeBox } from "../ui/TimeBox.tsx";
 import { StoryLines } from "./StoryLines.tsx";
@@ -18,6 +18,8 @@ export function TimingView() {
   const timing = useEventTiming(desk, nowMs);
   const { startsAt, endsAt } = desk.evening;
   const [isLog, setLog] = useState(false);
+  const minuteOf = (atMs: number | null | undefined) =>
+    atMs == null ? "" : formatMinute(atMs, desk.state.timeZone);
   const cues = desk.cues.filter(({ view }) => !("silent" in view.compiled));
   const saveTimes = async (times: { startsAt?: string; endsAt?: string }) => {
     const { id: eveningId, ...fields } = desk.evening;
@@ -56,18 +58,14 @@ export function TimingView() {
         {timing?.plannedEndMs != null && endsAt === "" && (
           <p className="text-second">
             planned end{" "}
-            <strong className="font-mono text-[18px] text-paper">
-              {formatTimeOfDay(timing.plannedEndMs).slice(0, 5)}
-            </strong>
+            <strong className="font-mono text-[18px] text-paper">{minuteOf(timing.plannedEndMs)}</strong>
           </p>
         )}
         {timing?.projectedEndMs != null && (
           <p className="text-second">
             as it stands{" "}
-            <strong className="font-mono text-[18px] text-paper">
-              {formatTimeOfDay(timing.projectedEndMs).slice(0, 5)}
-            </strong>
-            , <span className="font-mono">{formatLength(timing.leftMs)}</span> to come
+            <strong className="font-mono text-[18px] text-paper">{minuteOf(timing.projectedEndMs)}</strong>,{" "}
+            <span className="font-mono">{formatLength(timing.leftMs)}</span> to come
           </p>
         )}
         <button
@@ -163,8 +161,6 @@ export function TimingView() {
     </main>
   );
 }
-
-const minuteOf = (atMs: number | null | undefined) => (atMs == null ? "" : formatTimeOfDay(atMs).slice(0, 5));
 
 /** As it stands, it begins after it must. */
 const isTooLate = (timing: CueTiming | undefined) =>

@@ -1,3 +1,5 @@
+import { timeOfDayAt } from "../../core/figures/clockText.ts";
+
 /** "4:07", "1:02:33": how long something has lasted or will. */
 export function formatLength(ms: number): string {
   const seconds = Math.max(0, Math.floor(ms / 1000));
@@ -7,13 +9,20 @@ export function formatLength(ms: number): string {
   return `${Math.floor(minutes / 60)}:${String(minutes % 60).padStart(2, "0")}:${s}`;
 }
 
-export function formatTimeOfDay(atMs: number): string {
-  return new Date(atMs).toLocaleTimeString("en-GB", { hour12: false });
+/** "19:04:07" on the wall clock of a zone. */
+export function formatTimeOfDay(atMs: number, timeZone: string): string {
+  const { hours, minutes, seconds } = timeOfDayAt(atMs, timeZone);
+  return [hours, minutes, seconds].map((part) => String(part).padStart(2, "0")).join(":");
 }
 
+/** "19:04". */
+export const formatMinute = (atMs: number, timeZone: string): string =>
+  formatTimeOfDay(atMs, timeZone).slice(0, 5);
+
 /** "Wed 25 Nov, 19:04". */
-export function formatDay(atMs: number): string {
+export function formatDay(atMs: number, timeZone: string): string {
   return new Date(atMs).toLocaleString("en-GB", {
+    timeZone,
     weekday: "short",
     day: "numeric",
     month: "short",

@@ -48,7 +48,7 @@ function Wall({ showName }: { showName: string }) {
         )}
         {desk.status.kind !== "open" && <p className="text-[20px] font-bold text-attention">no connection</p>}
         <time className="ml-auto font-mono text-[34px] font-semibold" suppressHydrationWarning>
-          {nowMs === null ? "--:--:--" : formatTimeOfDay(nowMs)}
+          {nowMs === null ? "--:--:--" : formatTimeOfDay(nowMs, desk.state.timeZone)}
         </time>
       </header>
       <main

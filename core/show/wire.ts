@@ -110,6 +110,8 @@ export type ServerMessage =
   /** Screens were made, changed or taken away, or plans were. */
   | { readonly kind: "setUp"; readonly outputs: readonly Output[]; readonly plans: readonly ScreenPlan[] }
   | { readonly kind: "documents"; readonly documents: Readonly<Record<string, PinnedDocument>> }
+  /** The only documents that are still wanted: a window that is open for hours lets go of the others. */
+  | { readonly kind: "keep"; readonly hashes: readonly string[] }
   | { readonly kind: "event"; readonly logged: LoggedEvent }
   /** What may be taken soon, most likely first: paint it ahead. */
   | { readonly kind: "prime"; readonly targets: readonly Target[] }

@@ -168,7 +168,7 @@ export const output = (page: Page) => page.locator("main");
 export async function openDesk(
   page: Page,
   show: RunningShow,
-  view: "run" | "prepare" | "songs" | "texts" | "screens" | "looks" | "library" = "run",
+  view: "run" | "prepare" | "songs" | "texts" | "screens" | "looks" | "library" | "evenings" = "run",
 ): Promise<void> {
   await page.goto(`${show.base}/${view}`);
   await expect(page.getByText("connected", { exact: true })).toBeVisible();

@@ -1,10 +1,13 @@
 import { mkdtempSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
-import { afterAll, beforeAll, describe, expect, test } from "vitest";
+import { afterAll, beforeAll, describe, expect, test, vi } from "vitest";
+import { pageCue } from "../../core/rundown/cueDoc.ts";
 import { findNext } from "../../core/rundown/next.ts";
+import { PAGE_ANCHOR } from "../../core/rundown/steps.ts";
 import type { Command } from "../../core/show/commands.ts";
 import { pageAt } from "../../core/show/slot.ts";
+import { contentsOf } from "../../core/show/state.ts";
 import { type OpenShow, openShow, TestWindow } from "../test-support/openShow.ts";
 
 const folder = mkdtempSync(join(tmpdir(), "vesko-live-"));
@@ -115,6 +118,51 @@ describe("the live channel", () => {
     await other.join(links.deskToken, "desk-of-another-run", live.rundownStamp.replace(/^[^/]+/, "before"));
     expect((await other.until("rundown")).changed).toHaveLength(short.order.length);
     for (const window of [known, other]) window.socket.close();
+  });
+
+  test("an output that is open for long lets go of what was shown, and is sent it again when it comes back", async () => {
+    const { links, host, rundown } = show.services;
+    const docs = Array.from({ length: 240 }, (_, i) =>
+      pageCue({ fieldSet: "name", values: { name: `Person ${i}`, role: "" } }),
+    );
+    const cues = docs.map((doc, i) => ({ cueId: `passing-cue-${i}`, doc }));
+    await rundown.edit("person-under-test", { kind: "addCues", cues, afterId: null }, 1);
+    await vi.waitFor(() =>
+      expect(rundown.ready().some(({ cueId }) => cueId === "passing-cue-239")).toBe(true),
+    );
+    const output = new TestWindow(show.port);
+    await output.join(links.tokenOfOutput("wall"));
+    await output.until("welcome");
+    const held = () => {
+      const hashes = new Set<string>();
+      for (const message of output.heard) {
+        if (message.kind === "documents") for (const hash of Object.keys(message.documents)) hashes.add(hash);
+        if (message.kind === "keep")
+          for (const hash of hashes) if (!message.hashes.includes(hash)) hashes.delete(hash);
+      }
+      return hashes;
+    };
+    const takeCue = async (cueId: string, round: number) => {
+      const cue = rundown.ready().find((each) => each.cueId === cueId);
+      if (!cue) throw new Error(`${cueId} is not ready`);
+      const target = { cueId, content: cue.hash, step: PAGE_ANCHOR };
+      const id = `take-${cueId}-${round}`;
+      await host.submit(
+        { kind: "take", id, target, how: "cut", builtOn: host.state.airRevision },
+        { kind: "timer" },
+      );
+      return cue.hash;
+    };
+    const first = await takeCue("passing-cue-0", 1);
+    for (let i = 1; i < cues.length; i++) await takeCue(`passing-cue-${i}`, 1);
+    await output.until("event", ({ logged }) => logged.seq === host.state.seq);
+    expect(held()).not.toContain(first);
+    expect(held().size).toBeLessThan(220);
+    await takeCue("passing-cue-0", 2);
+    await output.until("event", ({ logged }) => logged.seq === host.state.seq);
+    expect([...contentsOf(host.state)].filter((hash) => !held().has(hash))).toEqual([]);
+    await rundown.edit("person-under-test", { kind: "undo" }, 2);
+    output.socket.close();
   });
 
   test("a message larger than any that is needed closes the window's channel, nothing more", async () => {

@@ -34,6 +34,9 @@ const SCREENS_EVERY_MS = 500;
 /** How often the clock is looked at for what is due: cues that follow come within this of their time. */
 const CLOCK_EVERY_MS = 20;
 
+/** Documents an output holds before it lets go of those that are no longer wanted. */
+const MOST_DOCUMENTS = 200;
+
 interface Connection {
   readonly socket: WebSocket;
   link: Link | null;
@@ -393,12 +396,21 @@ export class LiveServer {
     const rehearsed = this.#rehearsal && soon(this.#rehearsal);
     for (const connection of to) {
       const targets = connection.channel === "rehearsal" && rehearsed ? rehearsed : onAir;
-      this.#sendDocuments(
-        connection,
-        targets.map(({ content }) => content),
-      );
+      const hashes = targets.map(({ content }) => content);
+      this.#sendDocuments(connection, hashes);
+      if (connection.link?.kind === "output" && connection.sent.size > MOST_DOCUMENTS)
+        this.#letGo(connection, hashes);
       send(connection, { kind: "prime", targets });
     }
+  }
+
+  /** Has an output forget the documents of what was shown long ago. @param soon contents that may be taken soon */
+  #letGo(connection: Connection, soon: readonly string[]): void {
+    const { contents } = this.#parts;
+    const wanted = [...contentsOf(this.#hostOf(connection).state), ...soon];
+    const kept = new Set(wanted.flatMap((hash) => [hash, ...wornBy(contents, hash)]));
+    for (const hash of connection.sent) if (!kept.has(hash)) connection.sent.delete(hash);
+    send(connection, { kind: "keep", hashes: [...kept] });
   }
 
   /** Sends the documents behind these hashes, and what they wear, unless this window has them. */
