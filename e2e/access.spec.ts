@@ -1,6 +1,6 @@
 import AxeBuilder from "@axe-core/playwright";
 import type { Page } from "@playwright/test";
-import { expect, goTo, openDesk, test } from "./support/show.ts";
+import { expect, expectCues, goTo, openDesk, test } from "./support/show.ts";
 
 /** Source: WCAG 2.2 AA, by the rules of axe-core. */
 const TAGS = ["wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa", "best-practice"];
@@ -131,5 +131,5 @@ test("another origin's form cannot edit, and a wrong link opens nothing", async 
   expect((await page.goto(`${show.base}/out/no-such-token`))?.status()).toBe(404);
   await expect(page.getByText("Nothing is here")).toBeVisible();
   await openDesk(page, show, "prepare");
-  await expect(page.locator("[data-cue]")).toHaveCount(32);
+  await expectCues(page, 32);
 });

@@ -257,14 +257,19 @@ export class Rundown {
     const changed = now.filter((cue) => before.get(cue.id)?.revision !== cue.revision);
     if (changed.length === 0 && now.map(({ id }) => id).join() === [...before.keys()].join()) return;
     for (const id of before.keys()) if (!this.#cues.find(id)) this.#forget(id);
-    for (const { id } of changed) this.#stale.add(id);
     this.#compileSoon(changed.map(({ id }) => id));
   }
 
-  /** Compiles what is stale: a first slice now, the rest between other work. @param told cues that are told of even so */
-  #compileSoon(told: readonly string[]): void {
+  /**
+   * Compiles what is stale: a first slice now, the rest between other work.
+   * @param edited cues that somebody changed just now: they come before all others, and are told of in any case
+   */
+  #compileSoon(edited: readonly string[]): void {
+    const others = [...this.#stale];
+    this.#stale.clear();
+    for (const id of [...edited, ...others]) this.#stale.add(id);
     this.#work(FIRST_SLICE_MS);
-    this.#tell(told);
+    this.#tell(edited);
     if (this.#stale.size === 0 || this.#isWorking) return;
     this.#isWorking = true;
     let toldAtMs = performance.now();
