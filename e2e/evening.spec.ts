@@ -139,9 +139,14 @@ test("a page stands elsewhere and in another size, and takes as long to arrive a
   await page.keyboard.press("Enter");
   await expect(page.getByText("edits are held")).toBeVisible();
   const held = await seqOf(wall);
-  await page.keyboard.press("Control+Enter");
+  await goTo(page, "Run");
+  await expect(page.locator("[data-mark=air]", { hasText: "Lantern Evening" })).toContainText("○ held");
+  await expect(page.getByRole("article").first()).toContainText("○ held");
+  await page.keyboard.press("s");
   await settled(wall, held + 1);
+  await expect(page.getByText("○ held")).toHaveCount(0);
   expect(largestDifference(await shoot(wall), picture)).toBeGreaterThan(100);
+  await goTo(page, "Prepare");
   await page.getByRole("button", { name: "put back" }).click();
   await expect(page.getByText("edits are held")).toBeVisible();
   await page.keyboard.press("Control+Enter");

@@ -7,7 +7,16 @@ import { formatLength } from "../ui/format.ts";
 import { LayerSettings } from "./LayerSettings.tsx";
 
 /** One strip for each layer: what is on it, for how long, what is left, its own out. */
-export function Layers({ desk, nowMs }: { desk: DeskSnapshot; nowMs: number | null }) {
+export function Layers({
+  desk,
+  heldIds,
+  nowMs,
+}: {
+  desk: DeskSnapshot;
+  /** Cues on air whose edits are held. */
+  heldIds: ReadonlySet<string>;
+  nowMs: number | null;
+}) {
   const store = useDeskStore();
   const titleOf = (content: string) => store.findContent(content)?.title ?? "on air";
   return (
@@ -27,8 +36,7 @@ export function Layers({ desk, nowMs }: { desk: DeskSnapshot; nowMs: number | nu
         const title =
           [page && titleOf(page.content), ...own].filter((words) => words).join(" · ") || undefined;
         const isOn = title !== undefined && isFilled(desk.state, layer.id, nowMs ?? 0);
-        const cue = page && desk.cues.find(({ view }) => view.cueId === page.cueId);
-        const edited = page !== null && cue?.ready !== undefined && cue.ready.hash !== page.content;
+        const edited = page !== null && heldIds.has(page.cueId);
         return (
           <div
             key={layer.id}

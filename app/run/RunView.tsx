@@ -1,5 +1,6 @@
 import { useMemo, useState } from "react";
 import { useNavigate } from "react-router";
+import { heldCues } from "../../core/show/held.ts";
 import { isFilled, pagesOn } from "../../core/show/layers.ts";
 import { useDesk, useDeskStore, useServerTime } from "../desk/deskContext.ts";
 import { NoticeBar } from "../desk/NoticeBar.tsx";
@@ -40,6 +41,7 @@ export function RunView({
     );
     return last ?? filled.filter(({ persistent }) => !persistent).at(-1);
   }, [state, nowMs]);
+  const heldIds = useMemo(() => heldCues(state, desk.ready, nowMs ?? 0), [state, desk.ready, nowMs]);
   const own = useMemo(
     () => ({
       lock: () => store.setMode(store.getSnapshot().mode === "locked" ? "free" : "locked"),
@@ -61,7 +63,7 @@ export function RunView({
       <main aria-label="Script" className="relative flex min-h-0 flex-col">
         <EventStrip desk={desk} nowMs={nowMs} />
         <div className="relative min-h-0 flex-1">
-          <Script desk={desk} nowMs={nowMs} />
+          <Script desk={desk} heldIds={heldIds} nowMs={nowMs} />
           <NoticeBar />
         </div>
         {isNoting && <StageNote onClose={() => setIsNoting(false)} />}
@@ -69,11 +71,17 @@ export function RunView({
       <aside aria-label="Screens" className="flex min-h-0 flex-col border-l border-edge bg-raised">
         {/* biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls must be reached by keys */}
         <div className="min-h-0 flex-1 overflow-y-auto" tabIndex={0}>
-          <Screens desk={desk} outfits={outfits} outputTokens={outputTokens} nowMs={nowMs} />
+          <Screens
+            desk={desk}
+            outfits={outfits}
+            outputTokens={outputTokens}
+            heldIds={heldIds}
+            nowMs={nowMs}
+          />
         </div>
         <KeyList map={keys} />
       </aside>
-      <Layers desk={desk} nowMs={nowMs} />
+      <Layers desk={desk} heldIds={heldIds} nowMs={nowMs} />
       <TakeBar
         desk={desk}
         map={keys}

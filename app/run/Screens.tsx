@@ -2,6 +2,7 @@ import { ExternalLink } from "lucide-react";
 import { useMemo, useState } from "react";
 import type { Output } from "../../core/screens/plan.ts";
 import { stateUnderPlan } from "../../core/screens/preview.ts";
+import { showsAny } from "../../core/show/held.ts";
 import { showsAnything } from "../../core/show/layers.ts";
 import { useDeskStore, useDrawing } from "../desk/deskContext.ts";
 import type { DeskSnapshot } from "../desk/deskStore.ts";
@@ -17,11 +18,14 @@ export function Screens({
   desk,
   outfits,
   outputTokens,
+  heldIds,
   nowMs,
 }: {
   desk: DeskSnapshot;
   outfits: readonly DeskOutfit[];
   outputTokens: Readonly<Record<string, string>>;
+  /** Cues on air whose edits are held. */
+  heldIds: ReadonlySet<string>;
   nowMs: number | null;
 }) {
   const store = useDeskStore();
@@ -61,6 +65,7 @@ export function Screens({
               key={output.id}
               output={output}
               outfitName={outfits.find(({ id }) => id === planned?.outfitId)?.name ?? "no outfit"}
+              isHeld={showsAny(state, output.id, heldIds, nowMs ?? 0)}
               isOnAir={showsAnything(state, output.id, planned?.layerIds ?? [], nowMs ?? 0)}
               facts={describeHealth(output, health, nowMs)}
               link={`/out/${outputTokens[output.id]}${output.backdrop === "transparent" ? "?over=picture" : ""}`}
@@ -115,6 +120,7 @@ function pictureWidths(
 function OutputCard({
   output,
   outfitName,
+  isHeld,
   isOnAir,
   facts,
   link,
@@ -125,6 +131,8 @@ function OutputCard({
 }: {
   output: Output;
   outfitName: string;
+  /** It shows a page whose edits are held. */
+  isHeld: boolean;
   isOnAir: boolean;
   facts: HealthFacts;
   link: string;
@@ -144,6 +152,14 @@ function OutputCard({
           <span className="truncate text-[14px] text-second">
             {outfitName.toLowerCase()}
             {output.backdrop === "transparent" && ", transparent"}
+          </span>
+        )}
+        {isHeld && (
+          <span
+            title="Edits of what it shows are held"
+            className="shrink-0 text-[14px] font-semibold text-attention"
+          >
+            ○{isNarrow ? <span className="sr-only"> held</span> : " held"}
           </span>
         )}
         <Health facts={facts} output={output} link={link} isNarrow={isNarrow} />

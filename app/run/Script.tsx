@@ -20,7 +20,16 @@ const estimatedPx = (cue: DeskCue | undefined): number =>
   Math.max(CUE_PX, (cue?.ready ? stepsOf(cue.ready.content).length : 0) * STEP_PX);
 
 /** The rundown as running text. The step on air stands at the reading line; each take glides the script under it. */
-export function Script({ desk, nowMs }: { desk: DeskSnapshot; nowMs: number | null }) {
+export function Script({
+  desk,
+  heldIds,
+  nowMs,
+}: {
+  desk: DeskSnapshot;
+  /** Cues on air whose edits are held. */
+  heldIds: ReadonlySet<string>;
+  nowMs: number | null;
+}) {
   const store = useDeskStore();
   const { state, cues, next } = desk;
 
@@ -120,6 +129,7 @@ export function Script({ desk, nowMs }: { desk: DeskSnapshot; nowMs: number | nu
                 onAir={onAir.get(cue.view.cueId) ?? ""}
                 nextStep={next?.cueId === cue.view.cueId ? stepKey(next.step) : ""}
                 isArmed={state.arm !== null}
+                isHeld={heldIds.has(cue.view.cueId)}
                 isRehearsal={desk.channel === "rehearsal"}
                 takenStep={isCurrent && position ? stepKey(position.step) : ""}
                 doneSteps={doneSteps}

@@ -18,6 +18,8 @@ interface Props {
   readonly onAir: string;
   readonly nextStep: string;
   readonly isArmed: boolean;
+  /** On air as it was before it was edited. */
+  readonly isHeld: boolean;
   readonly isRehearsal: boolean;
   readonly takenStep: string;
   readonly doneSteps: number;
@@ -90,6 +92,7 @@ export const ScriptCue = memo(function ScriptCue(props: Props) {
                 isAlsoNext={air.has(key) && nextStep === key}
                 isTaken={props.takenStep === key}
                 isArmed={props.isArmed}
+                isHeld={props.isHeld}
                 isRehearsal={props.isRehearsal}
                 onArm={() => store.arm({ cueId: view.cueId, content: ready.hash, step: step.anchor })}
               >
@@ -118,6 +121,7 @@ function StepRow({
   isAlsoNext,
   isTaken,
   isArmed,
+  isHeld,
   isRehearsal,
   onArm,
   children,
@@ -128,6 +132,7 @@ function StepRow({
   isAlsoNext: boolean;
   isTaken: boolean;
   isArmed: boolean;
+  isHeld: boolean;
   isRehearsal: boolean;
   onArm: () => void;
   children: React.ReactNode;
@@ -164,7 +169,7 @@ function StepRow({
         <span
           dir="auto"
           // The first line leaves room for the mark, whether it is there or not: words must not move when they are marked.
-          className={`font-words whitespace-pre-line before:float-right before:h-6 before:w-32 before:content-[''] ${mark === "air" ? "text-[21px] leading-[1.38]" : "text-[19px] leading-[1.42]"}`}
+          className={`font-words whitespace-pre-line before:float-right before:h-6 before:w-20 before:content-[''] ${mark === "air" ? "text-[21px] leading-[1.38]" : "text-[19px] leading-[1.42]"}`}
         >
           {step.words}
         </span>
@@ -173,6 +178,14 @@ function StepRow({
         {mark === "air" && (
           <span className="rounded bg-air px-2 py-0.5 text-[14px] font-bold tracking-wide text-on-bright">
             {isRehearsal ? "REHEARSED" : "ON AIR"}
+          </span>
+        )}
+        {mark === "air" && isHeld && (
+          <span
+            title="On air as it was taken: the edits are held until they are sent"
+            className="rounded border border-attention bg-air-ground px-1.5 text-[14px] font-semibold text-attention"
+          >
+            ○ held
           </span>
         )}
         {(mark === "next" || isAlsoNext) && (
