@@ -15,6 +15,7 @@ const SONGS = 10_000;
 const PRESSES = 20;
 const EVERY_MS = 400;
 const TAKES = 5_000;
+const TAKES_ALONE = 800;
 /** Below the most a desk may send in a second. */
 const TAKE_EVERY_MS = 25;
 const KEPT_OF_TAKES = [1_000, 3_000, TAKES];
@@ -30,6 +31,7 @@ export async function benchLongEvening(): Promise<void> {
   await show.start();
   const many = await measureDesk(show, "2 000 cues, 10 000 songs");
   printValue("ratio: the desk's work for a take, 2 000 cues / 32", "×", many / few, "");
+  await measureTakes(show, deskToken);
   await measureMemory(show, deskToken);
   await show.stop();
 }
@@ -173,6 +175,20 @@ async function measureScrolling(desk: Page, what: string): Promise<void> {
   );
   const nodes = (await desk.evaluate("document.querySelectorAll('*').length")) as number;
   printValue(`… elements in the page`, "elements", nodes, "");
+}
+
+/** Takes of a desk without a window, while nothing is drawn on this machine. */
+async function measureTakes(show: RunningShow, deskToken: string): Promise<void> {
+  const taker = await Taker.join(show.base, deskToken);
+  const answered: number[] = [];
+  for (let i = 0; i < TAKES_ALONE; i++) {
+    const from = performance.now();
+    await taker.take();
+    answered.push(performance.now() - from);
+    await new Promise((resolve) => setTimeout(resolve, TAKE_EVERY_MS));
+  }
+  printRow("2 000 cues, no windows: a take sent → answered", "ms", distributionOf(answered), "");
+  taker.end();
 }
 
 /** 5 000 takes, one after another, with a desk and an output open: what each of them holds. */
