@@ -15,7 +15,7 @@ export function EveningsView({ evenings }: { evenings: readonly ListedEvening[] 
   const store = useDeskStore();
   const { revalidate } = useRevalidator();
   const [takenId, setTakenId] = useState<string | null>(null);
-  const taken = evenings.find(({ id }) => id === takenId && !evenings.find((e) => e.id === id)?.isDeleted);
+  const taken = evenings.find(({ id, isDeleted }) => id === takenId && !isDeleted);
   const edit = async (change: EveningEdit) => {
     const answer = await postJson<{ sentence?: string }>("/evenings-edit", change);
     if (!answer || answer.sentence !== undefined)

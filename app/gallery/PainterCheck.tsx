@@ -4,20 +4,8 @@ import { composeSlot } from "../../core/screens/compose.ts";
 import { platesOf } from "../../core/screens/placements.ts";
 import { type Canvas2D, paintPicture } from "../../painters/paint.ts";
 import type { Drawing } from "../live/drawing.ts";
+import { arrival } from "../ui/arrival.ts";
 import type { PaintedPixels, PaintJob } from "./paintWorker.ts";
-
-const page = { cueId: "check", content: "0".repeat(64), step: { occurrence: "page", unit: 0 } };
-const arrival = [
-  {
-    startAtMs: 0,
-    sinceMs: 0,
-    page,
-    how: "animated" as const,
-    endsAtMs: null,
-    lastsMs: 10_000,
-    effectMs: null,
-  },
-];
 
 /** Paints every plate of the gallery in the window and in a worker, and says how far they are apart. */
 export function PainterCheck({ pages, drawing }: { pages: readonly LaidOutPage[]; drawing: Drawing }) {

@@ -16,7 +16,7 @@ export function Desks({ desk }: { desk: DeskSnapshot }) {
   const count = desk.desks.length;
   return (
     <Popover.Root>
-      <Popover.Trigger className="flex min-h-7 items-center gap-1.5 rounded-md border border-edge-strong px-2 hover:text-paper">
+      <Popover.Trigger className="flex min-h-7 items-center gap-1.5 rounded-md border border-edge-strong bg-raised px-2 hover:text-paper">
         <Users aria-hidden="true" className="size-4" />
         {count} {count === 1 ? "desk" : "desks"}
       </Popover.Trigger>

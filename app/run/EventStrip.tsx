@@ -2,7 +2,7 @@ import { useDeskStore } from "../desk/deskContext.ts";
 import type { DeskSnapshot } from "../desk/deskStore.ts";
 import { useEventTiming } from "../desk/useEventTiming.ts";
 import { cueTitle } from "../ui/cueWords.ts";
-import { formatLength, formatMinute } from "../ui/format.ts";
+import { formatLength, formatMinute, formatWait } from "../ui/format.ts";
 import { Desks } from "./Desks.tsx";
 
 /** How the evening stands: the present cue against its plan, the end, what comes by itself, and who may act. */
@@ -28,7 +28,9 @@ export function EventStrip({ desk, nowMs }: { desk: DeskSnapshot; nowMs: number 
         <strong className="rounded bg-attention px-2 text-[15px] text-on-bright">REHEARSAL</strong>
       )}
       {isShut ? (
-        <strong className="text-[16px]">SCREENS ARE SHUT: nobody sees the air</strong>
+        <strong className="rounded bg-ground px-3 py-1 text-[16px] text-paper">
+          SCREENS ARE SHUT: nobody sees the air
+        </strong>
       ) : (
         <>
           {present ? (
@@ -88,7 +90,7 @@ export function EventStrip({ desk, nowMs }: { desk: DeskSnapshot; nowMs: number 
           type="button"
           aria-pressed={isRehearsal}
           onClick={() => store.rehearse(!isRehearsal)}
-          className="min-h-7 rounded-md border border-edge-strong px-2 hover:text-paper"
+          className="min-h-7 rounded-md border border-edge-strong bg-raised px-2 hover:text-paper"
         >
           {isRehearsal ? "back to the air" : "rehearse"}
         </button>
@@ -96,7 +98,7 @@ export function EventStrip({ desk, nowMs }: { desk: DeskSnapshot; nowMs: number 
           type="button"
           aria-pressed={mode === "watching"}
           onClick={() => store.setMode(mode === "watching" ? "free" : "watching")}
-          className="min-h-7 rounded-md border border-edge-strong px-2 hover:text-paper"
+          className="min-h-7 rounded-md border border-edge-strong bg-raised px-2 hover:text-paper"
         >
           {mode === "watching" ? "takes part" : "only watch"}
         </button>
@@ -110,7 +112,7 @@ function StartsIn({ timing, nowMs }: { timing: ReturnType<typeof useEventTiming>
   if (startsAtMs === null || nowMs === null) return <span>Nothing has been taken yet</span>;
   return startsAtMs > nowMs ? (
     <span>
-      Begins in <strong className="font-mono text-paper">{formatLength(startsAtMs - nowMs)}</strong>
+      Begins in <strong className="font-mono text-paper">{formatWait(startsAtMs - nowMs)}</strong>
     </span>
   ) : (
     <span className="font-semibold text-attention">

@@ -24,7 +24,7 @@ export function LayerSettings({ layer }: { layer: Layer }) {
           side="top"
           align="start"
           sideOffset={6}
-          className="z-30 flex w-72 flex-col gap-3 rounded-lg border border-edge-strong bg-raised p-4 text-[15px] shadow-xl"
+          className="z-30 flex w-84 flex-col gap-3 rounded-lg border border-edge-strong bg-raised p-4 text-[15px] shadow-xl"
         >
           <h3 className="font-semibold">{layer.name}</h3>
           <label className="flex items-center justify-between gap-3">
@@ -40,7 +40,7 @@ export function LayerSettings({ layer }: { layer: Layer }) {
             </select>
           </label>
           <p className="flex items-center justify-between gap-3">
-            They take, s
+            They arrive in, s
             <NumberBox
               label={`Time pages take to arrive on ${layer.name}, s`}
               value={layer.effectMs === null ? null : layer.effectMs / 1_000}

@@ -5,6 +5,7 @@ import { placementsAt } from "../../core/screens/placements.ts";
 import { ElementStage } from "../../painters/elementStage.ts";
 import { PlateCache } from "../../painters/plateCache.ts";
 import type { Drawing } from "../live/drawing.ts";
+import { arrival } from "./arrival.ts";
 import { makeProgramPicture } from "./programPicture.ts";
 
 /** Laid-out pages one over the other, at one instant of their life, by the very code that draws the outputs. */
@@ -71,16 +72,3 @@ export function PagePicture({
     />
   );
 }
-
-const page = { cueId: "picture", content: "0".repeat(64), step: { occurrence: "page", unit: 0 } };
-const arrival = [
-  {
-    startAtMs: 0,
-    sinceMs: 0,
-    page,
-    how: "animated" as const,
-    endsAtMs: null,
-    lastsMs: 10_000,
-    effectMs: null,
-  },
-];

@@ -9,6 +9,14 @@ export function formatLength(ms: number): string {
   return `${Math.floor(minutes / 60)}:${String(minutes % 60).padStart(2, "0")}:${s}`;
 }
 
+const HOUR_MS = 3_600_000;
+
+/** A length as long as somebody counts the minutes; "7 d 4 h" when it is days. */
+export function formatWait(ms: number): string {
+  const hours = Math.floor(ms / HOUR_MS);
+  return hours < 48 ? formatLength(ms) : `${Math.floor(hours / 24)} d ${hours % 24} h`;
+}
+
 /** "19:04:07" on the wall clock of a zone. */
 export function formatTimeOfDay(atMs: number, timeZone: string): string {
   const { hours, minutes, seconds } = timeOfDayAt(atMs, timeZone);

@@ -1,6 +1,7 @@
 import { z } from "zod";
 import { adjustmentsSchema, wholeSchema } from "../scene/adjust.ts";
 import { effectMsSchema } from "../screens/plan.ts";
+import { plannedTimeSchema } from "../time/timeOfDay.ts";
 import { CREDIT_PLACES } from "../words/credits.ts";
 import { cutSchema, MOST_CUTS } from "../words/cuts.ts";
 import { songFields } from "../words/songFields.ts";
@@ -39,7 +40,7 @@ const onAnyCue = {
   /** How long it is planned to take. */
   plannedMs: z.number().int().min(0).max(86_400_000).nullable().default(null),
   /** When it is planned to begin, HH:MM in the show's time zone; empty: when those before it are through. */
-  plannedAt: z.union([z.literal(""), z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/)]).default(""),
+  plannedAt: plannedTimeSchema.default(""),
   /** Left out of the run. */
   isOff: z.boolean().default(false),
   tag: z.enum(CUE_TAGS).nullable().default(null),

@@ -1,6 +1,5 @@
 import { z } from "zod";
-
-const timeOfDay = z.union([z.literal(""), z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/)]);
+import { plannedTimeSchema } from "../time/timeOfDay.ts";
 
 /** What is said of an evening besides its cues. */
 export const eveningFieldsSchema = z.strictObject({
@@ -8,9 +7,9 @@ export const eveningFieldsSchema = z.strictObject({
   /** YYYY-MM-DD; empty when not said. */
   day: z.union([z.literal(""), z.iso.date()]),
   /** HH:MM in the show's time zone; empty when not said. */
-  startsAt: timeOfDay,
+  startsAt: plannedTimeSchema,
   /** When it must be over, HH:MM; empty when not said. */
-  endsAt: timeOfDay,
+  endsAt: plannedTimeSchema,
 });
 export type EveningFields = z.infer<typeof eveningFieldsSchema>;
 

@@ -71,8 +71,11 @@ export function stateUnderPlan(state: ShowState, plan: ScreenPlan, atMs: number)
   return { ...state, plan, planBefore: null, ...atRest(state, atMs), tests: {} };
 }
 
-/** Every slot with what is on it then, and no motion. */
-function atRest({ slots, overrides }: ShowState, atMs: number): Pick<ShowState, "slots" | "overrides"> {
+/** Every slot with what is on it then, and what is shut is shut: no motion. */
+function atRest(
+  { slots, overrides, shutters }: ShowState,
+  atMs: number,
+): Pick<ShowState, "slots" | "overrides" | "shutters"> {
   const rest = (slot: Slot): Slot => {
     const last = slot.at(-1);
     const page = pageAt(slot, atMs);
@@ -81,6 +84,11 @@ function atRest({ slots, overrides }: ShowState, atMs: number): Pick<ShowState, 
   const restAll = (all: Readonly<Record<string, Slot>>) =>
     Object.fromEntries(Object.entries(all).map(([id, slot]) => [id, rest(slot)]));
   return {
+    shutters: Object.fromEntries(
+      Object.entries(shutters).flatMap(([id, shutter]) =>
+        shutter.untilMs === null ? [[id, { ...shutter, sinceMs: atMs - SHOWN_AFTER_MS }]] : [],
+      ),
+    ),
     slots: restAll(slots),
     overrides: Object.fromEntries(Object.entries(overrides).map(([id, own]) => [id, restAll(own)])),
   };

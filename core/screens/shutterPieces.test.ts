@@ -11,6 +11,7 @@ import { composeTimeline } from "./compose.ts";
 import { createDresser } from "./dress.ts";
 import { type Placement, placementsAt } from "./placements.ts";
 import type { Output } from "./plan.ts";
+import { stateUnderPlan } from "./preview.ts";
 import { SHUTTER_MS } from "./shutterPieces.ts";
 
 const bench = prepareBench();
@@ -75,6 +76,18 @@ describe("shutters", () => {
     expect(seen(SHUT_MS - 1)).toEqual([["group", 1]]);
     expect(seen(SHUT_MS + SHUTTER_MS + 1)).toEqual([]);
     expect(seen(OPEN_MS + SHUTTER_MS)).toEqual([["group", 1]]);
+  });
+});
+
+describe("what is next, as shown before", () => {
+  test("is drawn with the screens as shut as they will be, from the press on, and open once they are opened", () => {
+    const over = (state: ShowState, atMs: number) =>
+      placed(stateUnderPlan(state, state.plan, atMs), WALL, atMs).filter(({ id }) =>
+        id.startsWith("shutter/"),
+      );
+    const isShut = apply(withStrap(), shut("black", SHUT_MS));
+    expect(over(isShut, SHUT_MS).map(({ pose }) => pose.opacity)).toEqual([1]);
+    expect(over(apply(isShut, shut(null, OPEN_MS)), OPEN_MS)).toEqual([]);
   });
 });
 
