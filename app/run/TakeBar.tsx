@@ -40,12 +40,12 @@ export function TakeBar({
           type="button"
           disabled={!desk.next}
           onClick={() => acts.act("take")}
-          className="flex w-[128px] flex-col items-center justify-center gap-1.5 rounded-lg bg-next px-3 text-[18px] font-bold text-on-bright hover:brightness-110 disabled:bg-lifted disabled:text-second"
+          className="flex w-[120px] flex-col items-center justify-center gap-1.5 rounded-lg bg-next px-2 text-[18px] font-bold text-on-bright hover:brightness-110 disabled:bg-lifted disabled:text-second"
         >
           {armed ? "Take armed" : "Take next"}
           <kbd className="border-on-bright/40! bg-transparent! text-on-bright!">{keyOf("take")}</kbd>
         </button>
-        <div className="grid flex-1 grid-cols-6 gap-1.5">
+        <div className="grid flex-1 grid-cols-[minmax(0,1fr)_minmax(0,1.5fr)_repeat(4,minmax(0,1fr))] gap-1.5">
           <Small label="Cut" keyName={keyOf("cut")} disabled={!desk.next} onPress={() => acts.act("cut")} />
           <Small
             label={outLayerName ? `${outLayerName} out` : "Out"}
@@ -75,7 +75,7 @@ export function TakeBar({
 }
 
 const smallClass =
-  "relative flex min-h-16 flex-col items-center justify-center gap-1.5 overflow-hidden rounded-lg bg-lifted px-0.5 text-center text-[14px] leading-tight text-paper hover:bg-edge disabled:text-quiet disabled:hover:bg-lifted";
+  "relative flex min-h-16 flex-col items-center justify-center gap-1.5 overflow-hidden rounded-lg bg-lifted px-0.5 text-center text-[14px] leading-tight wrap-anywhere text-paper hover:bg-edge disabled:text-quiet disabled:hover:bg-lifted";
 
 function Small({
   label,
