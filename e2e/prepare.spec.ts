@@ -76,6 +76,7 @@ test("cues are moved by keys and by dragging, duplicated and deleted, and every 
   const handle = page.getByRole("button", { name: "Move Night harbour" });
   await scrollTo(page, handle);
   const target = page.getByRole("button", { name: "Move Merrow Quay" });
+  await expect(target).toBeInViewport({ ratio: 1 });
   const from = await handle.boundingBox();
   const to = await target.boundingBox();
   if (!from || !to) throw new Error("the handles are not there");

@@ -221,7 +221,7 @@ export async function takeToSong(desk: Page, screen: Page): Promise<void> {
   await settled(screen, taken + 1);
 }
 
-/** Scrolls the script, or the rundown, until something of it is there: only what is in sight is drawn. */
+/** Scrolls the script, or the rundown, until something of it is in sight: only what is near the sight is drawn. */
 export async function scrollTo(page: Page, what: Locator): Promise<Locator> {
   await page.getByRole("main").hover();
   if (!(await what.isVisible())) await page.mouse.wheel(0, -1_000_000);
@@ -235,6 +235,9 @@ export async function scrollTo(page: Page, what: Locator): Promise<Locator> {
       { intervals: [60] },
     )
     .toBe(true);
+  // Drawn is not yet in sight: a few rows above and below are drawn too.
+  await what.scrollIntoViewIfNeeded();
+  await expect(what).toBeInViewport();
   return what;
 }
 
