@@ -110,6 +110,32 @@ test("a song's own number of lines divides it anew, at once and on the screens",
   await expect(page.getByText("saved", { exact: true })).toBeVisible();
 });
 
+test("a crawl's speed is said in one figure for its page, and the others follow on every screen", async ({
+  page,
+  show,
+}) => {
+  await openDesk(page, show, "prepare");
+  await (await scrollTo(page, page.locator("[data-cue=cue-0014] [aria-pressed]").first())).click();
+  const pictures = page.getByRole("region", { name: "On every screen" });
+  const facts = pictures.getByText(/px a frame, \d+ px\/s, one pass/);
+  await expect(facts.first()).toBeVisible();
+  const asMade = await facts.allInnerTexts();
+  const speed = page.getByRole("combobox", { name: "Notices go" });
+  await speed.selectOption({ label: "seconds for one pass" });
+  const seconds = page.getByRole("spinbutton", { name: "Notices, seconds for one pass" });
+  // It begins with what it is now on the first screen.
+  expect(asMade[0]).toContain(`one pass ${(await seconds.inputValue()).replace(/^(\d+)$/, "$1.0")} s`);
+  await seconds.fill("20");
+  await seconds.press("Enter");
+  await expect(pictures.getByText("one pass 20.0 s")).toHaveCount(asMade.length);
+  await speed.selectOption({ label: "pixels a frame" });
+  const px = page.getByRole("spinbutton", { name: "Notices, pixels a frame" });
+  await expect(facts.first()).toContainText(`${Number(await px.inputValue()).toFixed(2)} px a frame`);
+  await page.getByRole("button", { name: "put back" }).click();
+  await expect(speed).toHaveValue("");
+  await expect.poll(() => facts.allInnerTexts()).toEqual(asMade);
+});
+
 test("what is typed is saved as it is typed, and is there after the window was closed", async ({
   page,
   show,

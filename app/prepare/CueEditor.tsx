@@ -18,6 +18,7 @@ import { ReadingForm } from "./ReadingForm.tsx";
 import { RemarkForm } from "./RemarkForm.tsx";
 import { ScreensOfCue } from "./ScreensOfCue.tsx";
 import { SongEditor } from "./SongEditor.tsx";
+import { SpeedLine } from "./SpeedLine.tsx";
 import { saveEdit } from "./saveEdit.ts";
 import { WholeLine } from "./WholeLine.tsx";
 
@@ -75,6 +76,9 @@ export function CueEditor({
       <HeldLine cue={cue} onAir={onAir} isSaved={saver.status.kind === "saved"} onSend={send} />
       {draft.kind === "page" && (
         <PageForm cueId={cueId} doc={draft} outfits={outfits} onType={(doc) => saver.type(doc)} />
+      )}
+      {draft.kind === "page" && (
+        <SpeedLine cue={cue} doc={draft} onChange={(adjust) => saver.type({ ...draft, adjust })} />
       )}
       {draft.kind === "song" && (
         <SongEditor

@@ -1,6 +1,5 @@
 import { ChevronLeft, ChevronRight, TriangleAlert } from "lucide-react";
 import { useMemo } from "react";
-import { crawlFigures, travelPx, wordsPerMinute } from "../../core/crawl/rate.ts";
 import { type Anchor, sameAnchor } from "../../core/rundown/anchor.ts";
 import { LEAVE_ANCHOR, stepsOf } from "../../core/rundown/steps.ts";
 import { explainFinding, type SceneFinding } from "../../core/scene/part.ts";
@@ -15,6 +14,7 @@ import { describeAction } from "../ui/cueWords.ts";
 import { emptyState } from "../ui/emptyState.ts";
 import { OutputPicture } from "../ui/OutputPicture.tsx";
 import { bracketEdge, groupAlike } from "./bracketGroups.ts";
+import { crawlFactsOf } from "./crawlFacts.ts";
 
 /** One step of the chosen cue on every output, as it will be, over what will lie beneath it by then. */
 export function CuePictures({
@@ -224,18 +224,9 @@ function laidOutFacts(
   const { texts, findings } = dressed.laidOut;
   const largest = Math.max(...texts.map(({ sizePx }) => sizePx));
   const frameRate = FRAME_RATES[output.frameRate];
-  const crawls = dressed.laidOut.parts.flatMap(({ content }) => {
-    if (content.kind !== "strip") return [];
-    const { box, lengthPx, pxPerMs, words, towards } = content;
-    const boxPx = towards === "left" || towards === "right" ? box.width : box.height;
-    const speed = { kind: "pxPerSecond", px: pxPerMs * 1_000 } as const;
-    const { pxPerFrame, pxPerSecond, passSeconds } = crawlFigures(
-      speed,
-      travelPx(boxPx, lengthPx),
-      frameRate,
-    );
-    const pace = wordsPerMinute(words, lengthPx, pxPerSecond);
-    return `${pxPerFrame.toFixed(2)} px a frame, ${Math.round(pxPerSecond)} px/s, one pass ${passSeconds.toFixed(1)} s (${formatTimecode(Math.round(passSeconds * framesPerSecond(frameRate)), frameRate)}), ${Math.round(pace)} words a minute`;
+  const crawls = crawlFactsOf(dressed.laidOut, frameRate).map(({ onScreen, wordsPerMinute }) => {
+    const { pxPerFrame, pxPerSecond, passSeconds } = onScreen;
+    return `${pxPerFrame.toFixed(2)} px a frame, ${Math.round(pxPerSecond)} px/s, one pass ${passSeconds.toFixed(1)} s (${formatTimecode(Math.round(passSeconds * framesPerSecond(frameRate)), frameRate)}), ${Math.round(wordsPerMinute)} words a minute`;
   });
   return { crawls, size: texts.length > 0 ? `${Math.round(largest * 4) / 4} px` : "", findings };
 }

@@ -31,21 +31,27 @@ export function nudge(
   const move = MOVES[event.key];
   if (move) {
     const px = event.shiftKey ? COARSE_PX : FINE_PX;
-    return withField(adjust, field, { ...now, xPx: now.xPx + move[0] * px, yPx: now.yPx + move[1] * px });
+    return withAdjustment(adjust, field, {
+      ...now,
+      xPx: now.xPx + move[0] * px,
+      yPx: now.yPx + move[1] * px,
+    });
   }
   const size = (by: number) =>
-    withField(adjust, field, {
+    withAdjustment(adjust, field, {
       ...now,
       scale: Math.min(4, Math.max(0.2, Math.round((now.scale + by) * 100) / 100)),
     });
   if (event.key === "+" || event.code === "Equal" || event.code === "NumpadAdd") return size(SIZE_STEP);
   if (event.key === "-" || event.code === "Minus" || event.code === "NumpadSubtract") return size(-SIZE_STEP);
-  if (event.code === "KeyH") return withField(adjust, field, { ...now, isHidden: !now.isHidden });
-  if (event.code === "Digit0" || event.code === "Numpad0") return withField(adjust, field, NO_ADJUSTMENT);
+  if (event.code === "KeyH") return withAdjustment(adjust, field, { ...now, isHidden: !now.isHidden });
+  if (event.code === "Digit0" || event.code === "Numpad0")
+    return withAdjustment(adjust, field, NO_ADJUSTMENT);
   return undefined;
 }
 
-function withField(adjust: Adjustments, field: string, adjustment: Adjustment): Adjustments {
+/** The adjustments with one field’s put in; one that changes nothing is left out. */
+export function withAdjustment(adjust: Adjustments, field: string, adjustment: Adjustment): Adjustments {
   const { [field]: _, ...others } = adjust;
   const isNone = JSON.stringify(adjustment) === JSON.stringify(NO_ADJUSTMENT);
   return isNone ? others : { ...others, [field]: adjustment };
@@ -54,11 +60,12 @@ function withField(adjust: Adjustments, field: string, adjustment: Adjustment): 
 /** An adjustment in words; undefined when there is none. */
 export function describeAdjustment(adjustment: Adjustment | undefined): string | undefined {
   if (!adjustment) return undefined;
-  const { xPx, yPx, scale, isHidden } = adjustment;
+  const { xPx, yPx, scale, isHidden, speed } = adjustment;
   const parts: string[] = [];
   if (isHidden) parts.push("hidden");
   if (xPx !== 0) parts.push(`${Math.abs(xPx)} px ${xPx > 0 ? "right" : "left"}`);
   if (yPx !== 0) parts.push(`${Math.abs(yPx)} px ${yPx > 0 ? "down" : "up"}`);
   if (scale !== 1) parts.push(`${Math.round(scale * 100)} % of its size`);
+  if (speed) parts.push("a speed of its own");
   return parts.join(", ");
 }

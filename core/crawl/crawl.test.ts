@@ -2,7 +2,7 @@ import * as fc from "fast-check";
 import { describe, expect, test } from "vitest";
 import { FRAME_RATES } from "../time/timecode.ts";
 import { crawlFigures, pxPerSecondOf, travelPx, wordsPerMinute } from "./rate.ts";
-import { copiesAt, endsAtMs, headAt, joinBehind, type StripRun } from "./strip.ts";
+import { atSpeed, copiesAt, endsAtMs, headAt, joinBehind, type StripRun } from "./strip.ts";
 
 describe("crawl arithmetic", () => {
   // Common practice: travel is the width of the output plus that of the text, duration is travel over rate.
@@ -80,6 +80,28 @@ describe("a strip on its way", () => {
     expect(endsAtMs(run())).toBe(Number.POSITIVE_INFINITY);
     for (let t = 1_100; t < 200_000; t += 333) expect(copiesAt(run(), t).length).toBeGreaterThan(0);
     expect(endsAtMs(run({ lengthPx: 0, passes: 3 }))).toBe(1_000);
+  });
+
+  test("seed 22: at another speed a strip goes on from where it is, and ends when the rest of its way is done", () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 1, max: 20_000 }),
+        fc.double({ min: 0.01, max: 4, noNaN: true }),
+        fc.integer({ min: 1, max: 5_000 }),
+        (afterMs, pxPerMs, lengthPx) => {
+          const before = run({ lengthPx, passes: 3 });
+          const atMs = before.startMs + afterMs;
+          const after = atSpeed(before, pxPerMs, atMs);
+          expect(headAt(after, atMs)).toBeCloseTo(headAt(before, atMs), 6);
+          expect(headAt(after, atMs + 1_000) - headAt(after, atMs)).toBeCloseTo(pxPerMs * 1_000, 6);
+          const left = (endsAtMs(before) - atMs) * before.pxPerMs;
+          expect((endsAtMs(after) - atMs) * pxPerMs).toBeCloseTo(left, 4);
+        },
+      ),
+      { seed: 22 },
+    );
+    // One that has not begun begins when it was to.
+    expect(atSpeed(run(), 0.5, 400)).toEqual(run({ pxPerMs: 0.5 }));
   });
 
   test("seed 21: new text joins behind what is visible: nothing seen jumps, nothing overlaps, the gap is kept", () => {

@@ -1,11 +1,14 @@
+import { z } from "zod";
 import { type FrameRate, framesPerSecond } from "../time/timecode.ts";
 
 /** How fast a crawl goes, as people say it. Each can be computed from the others once the travel is known. */
-export type CrawlSpeed =
-  | { readonly kind: "pxPerFrame"; readonly px: number }
-  | { readonly kind: "pxPerSecond"; readonly px: number }
+export const crawlSpeedSchema = z.discriminatedUnion("kind", [
+  z.strictObject({ kind: z.literal("pxPerFrame"), px: z.number().positive().max(400) }),
+  z.strictObject({ kind: z.literal("pxPerSecond"), px: z.number().positive().max(20_000) }),
   /** One pass from fully outside to fully outside. */
-  | { readonly kind: "passSeconds"; readonly seconds: number };
+  z.strictObject({ kind: z.literal("passSeconds"), seconds: z.number().positive().max(7_200) }),
+]);
+export type CrawlSpeed = z.infer<typeof crawlSpeedSchema>;
 
 /** The way of one pass: the text comes in from outside the box and leaves it on the other side (common practice). */
 export const travelPx = (boxPx: number, lengthPx: number): number => boxPx + lengthPx;

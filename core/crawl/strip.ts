@@ -39,6 +39,12 @@ export function endsAtMs(run: StripRun): number {
   return run.startMs + way / run.pxPerMs;
 }
 
+/** The same strip from a time on at another speed: it goes on from where it is, nothing jumps. */
+export function atSpeed(run: StripRun, pxPerMs: number, atMs: number): StripRun {
+  const head = headAt(run, atMs);
+  return head <= 0 ? { ...run, pxPerMs } : { ...run, pxPerMs, startMs: atMs - head / pxPerMs };
+}
+
 /**
  * New text joins: copies that have begun to show go on and leave, later ones never come, and the new strip's head
  * follows the last tail by its own gap. Nothing jumps and nothing is cut.

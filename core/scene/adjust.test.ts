@@ -1,5 +1,5 @@
 import { describe, expect, test } from "vitest";
-import { box, rectangle, solid } from "../../designs/parts.ts";
+import { box, crawl, rectangle, solid } from "../../designs/parts.ts";
 import { ALL_OUTFITS } from "../../designs/starter.ts";
 import { prepareBench } from "../test-support/contents.ts";
 import { HD, lay, partOf, plateOf, templateOf } from "../test-support/pages.ts";
@@ -31,6 +31,26 @@ describe("adjustments of one page", () => {
   test("a hidden text is left out", () => {
     if (!name) throw new Error("no strap ships");
     expect(adjusted(name, { name: { ...NO_ADJUSTMENT, isHidden: true } })).toBeUndefined();
+  });
+
+  test("a crawl goes as fast as the page says, on a smaller screen in proportion; a text has no speed", () => {
+    const speed = { kind: "pxPerSecond", px: 90 } as const;
+    const adjust = { items: { ...NO_ADJUSTMENT, speed } };
+    const strip = crawl("c", "items", box(0, 0, 1_000, 80), 40);
+    const pxPerMs = (output: { widthPx: number; heightPx: number }, more = {}) => {
+      const { parts } = lay(templateOf(strip), { items: "Soup in the sail room" }, bench.shaper, {
+        output,
+        ...more,
+      });
+      const { content } = partOf(parts, "c");
+      if (content.kind !== "strip") throw new Error(content.kind);
+      return content.pxPerMs;
+    };
+    expect(pxPerMs(HD, { adjust })).toBeCloseTo(0.09, 9);
+    expect(pxPerMs({ widthPx: 960, heightPx: 540 }, { adjust })).toBeCloseTo(0.045, 9);
+    expect(pxPerMs(HD)).not.toBeCloseTo(0.09, 3);
+    if (!name) throw new Error("no strap ships");
+    expect(adjusted(name, { name: { ...NO_ADJUSTMENT, speed } })).not.toHaveProperty("speed");
   });
 
   test("a whole page stands elsewhere and in another size, on any screen in proportion to it", () => {

@@ -1,7 +1,8 @@
 import { z } from "zod";
+import { crawlSpeedSchema } from "../crawl/rate.ts";
 import type { ReadableObject } from "./template.ts";
 
-/** How one text of a page is moved, sized or left out, for this page alone. */
+/** How one text or crawl of a page is moved, sized, sped or left out, for this page alone. */
 export const adjustmentSchema = z.strictObject({
   /** On the template's canvas, to the right and down. */
   xPx: z.number().int().min(-4_000).max(4_000).default(0),
@@ -9,6 +10,8 @@ export const adjustmentSchema = z.strictObject({
   /** Times its size. */
   scale: z.number().min(0.2).max(4).default(1),
   isHidden: z.boolean().default(false),
+  /** How fast it goes where it crawls, in pixels of the template's canvas; null: as the template says. */
+  speed: crawlSpeedSchema.nullable().default(null),
 });
 export type Adjustment = z.infer<typeof adjustmentSchema>;
 
@@ -27,7 +30,7 @@ export const wholeSchema = z.strictObject({
 export type Whole = z.infer<typeof wholeSchema>;
 export const AS_MADE: Whole = { xPercent: 0, yPercent: 0, scale: 1 };
 
-export const NO_ADJUSTMENT: Adjustment = { xPx: 0, yPx: 0, scale: 1, isHidden: false };
+export const NO_ADJUSTMENT: Adjustment = { xPx: 0, yPx: 0, scale: 1, isHidden: false, speed: null };
 
 const made = new WeakMap<ReadableObject, Map<string, ReadableObject>>();
 
@@ -39,7 +42,8 @@ export function adjusted(
   object: ReadableObject,
   adjustments: Adjustments | undefined,
 ): ReadableObject | undefined {
-  if (!adjustments || object.kind !== "text" || object.words.kind !== "field") return object;
+  if (!adjustments || (object.kind !== "text" && object.kind !== "crawl")) return object;
+  if (object.words.kind !== "field") return object;
   const adjustment = adjustments[object.words.field];
   if (!adjustment) return object;
   if (adjustment.isHidden) return undefined;
@@ -48,13 +52,14 @@ export function adjusted(
   made.set(object, known);
   let result = known.get(key);
   if (!result) {
-    const { xPx, yPx, scale } = adjustment;
+    const { xPx, yPx, scale, speed } = adjustment;
     const { box } = object;
     result = {
       ...object,
       box: { ...box, x: box.x + xPx, y: box.y + yPx },
       minSizePx: object.minSizePx * scale,
       maxSizePx: object.maxSizePx * scale,
+      ...(object.kind === "crawl" && speed ? { speed } : {}),
     };
     known.set(key, result);
   }

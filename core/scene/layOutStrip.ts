@@ -59,6 +59,8 @@ export function layOutStrip(object: CrawlObject, context: ObjectContext): Part[]
       pxPerMs,
       passes: object.passes,
       words: items.reduce((sum, item) => sum + item.split(/\s+/).length, 0),
+      field: object.words.kind === "field" ? object.words.field : null,
+      scale,
     }),
   ];
 }

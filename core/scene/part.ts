@@ -76,6 +76,10 @@ export type PartContent =
       readonly passes: number | null;
       /** In one pass. */
       readonly words: number;
+      /** The field its words come from. */
+      readonly field: string | null;
+      /** Output pixels to one of the template's canvas, in which its speed is said. */
+      readonly scale: number;
     }
   | {
       readonly kind: "video";

@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { crawlSpeedSchema } from "../crawl/rate.ts";
 import { SCALE_MODES } from "../picture/place.ts";
 import { colorRefSchema, numberRefSchema } from "./houseStyle.ts";
 import { type Motion, motionSchema, STILL } from "./motion.ts";
@@ -218,11 +219,7 @@ const crawlSchema = z.strictObject({
   words: wordSourceSchema,
   /** Where it goes. Left and right are crawls, up and down are rolls. */
   towards: z.enum(["left", "right", "up", "down"]),
-  speed: z.discriminatedUnion("kind", [
-    z.strictObject({ kind: z.literal("pxPerFrame"), px: z.number().positive().max(400) }),
-    z.strictObject({ kind: z.literal("pxPerSecond"), px: z.number().positive().max(20_000) }),
-    z.strictObject({ kind: z.literal("passSeconds"), seconds: z.number().positive().max(7_200) }),
-  ]),
+  speed: crawlSpeedSchema,
   /** Null: without end. */
   passes: z.number().int().min(1).max(1_000).nullable(),
   /** Between one pass and the next. */

@@ -1,4 +1,4 @@
-import { endsAtMs, joinBehind, type StripRun } from "../crawl/strip.ts";
+import { atSpeed, endsAtMs, joinBehind, type StripRun } from "../crawl/strip.ts";
 import type { FiguresValue } from "../figures/figures.ts";
 import type { Leaving, Life, StayLoop } from "../motion/pose.ts";
 import { delayTracks, durationOf, type Track } from "../motion/track.ts";
@@ -224,20 +224,23 @@ function openPart(part: Part, moment: Moment, isFirst: boolean, before: OpenPart
     startMs,
     places,
     members: content.kind === "group" ? [{ moment, parts: content.parts }] : [],
-    run: content.kind === "strip" ? startRun(content, moment, startMs, before?.run ?? null) : null,
+    run: content.kind === "strip" ? startRun(content, moment, startMs, before) : null,
     value:
       content.kind === "figures" ? startValue(content.value, moment, isFirst, before?.value ?? null) : null,
     isHandedOver: before !== undefined && sharesMotion(before.part.content, content),
   };
 }
 
-/** A strip that takes the place of another joins behind what can be seen of it. */
+/** A strip that takes the place of another joins behind what can be seen of it; the same one only changes its speed. */
 function startRun(
   content: ContentOf<"strip">,
   moment: Moment,
   startMs: number,
-  before: StripRun | null,
+  open: OpenPart | undefined,
 ): StripRun {
+  const before = open?.run;
+  if (before && isSameStrip(open.part.content, content))
+    return atSpeed(before, content.pxPerMs, moment.startAtMs);
   const isCrawl = content.towards === "left" || content.towards === "right";
   const run = {
     pxPerMs: content.pxPerMs,
@@ -251,6 +254,20 @@ function startRun(
   // A faster one would run into the one before: it waits until that has left.
   const behindMs = run.pxPerMs > before.pxPerMs ? endsAtMs(joined.old) : joined.startMs;
   return { ...run, startMs: Math.max(behindMs, joined.startMs) };
+}
+
+/** Whether two strips differ in nothing but their speed. */
+function isSameStrip(a: PartContent, b: PartContent | undefined): boolean {
+  const shape = ({ tiles, box, towards, lengthPx, gapPx, passes }: ContentOf<"strip">) =>
+    JSON.stringify([
+      tiles.map(({ plate, x, y }) => [plate.key, x, y]),
+      box,
+      towards,
+      lengthPx,
+      gapPx,
+      passes,
+    ]);
+  return a.kind === "strip" && b?.kind === "strip" && shape(a) === shape(b);
 }
 
 /** A number goes on counting from the one before it. */
@@ -322,11 +339,12 @@ function arrivalOf({ motion }: Part, moment: Moment, isFirst: boolean, level: Le
   }
 }
 
-function endOf(open: OpenPart, { at, isEnd }: Closing, continues: boolean, level: Level): Life["until"] {
+function endOf(open: OpenPart, closing: Closing, continues: boolean, level: Level): Life["until"] {
   const { part, from } = open;
+  const { at, isEnd } = closing;
   const ends: { atMs: number; leaving: Leaving }[] = [];
   if (at) {
-    const atMs = open.run && continues && at.how !== "cut" ? stripLeavesAt(open.run, at) : at.startAtMs;
+    const atMs = open.run && joinsBehind(part.content, closing) ? stripLeavesAt(open.run, at) : at.startAtMs;
     ends.push({ atMs, leaving: continues ? GONE : leavingOf(part, at, isEnd, level) });
   }
   // By itself a part leaves along its own arrival, however long the page took.
@@ -340,6 +358,10 @@ function endOf(open: OpenPart, { at, isEnd }: Closing, continues: boolean, level
 }
 
 const GONE: Leaving = { kind: "tracks", tracks: [], lengthMs: 0 };
+
+/** Whether a strip goes on to its end before another that comes behind it. */
+const joinsBehind = (content: PartContent, { at, next }: Closing) =>
+  next?.content.kind === "strip" && at?.how !== "cut" && !isSameStrip(content, next.content);
 
 const stripLeavesAt = (run: StripRun, at: Moment) => endsAtMs(joinBehind(run, 0, at.startAtMs).old);
 
@@ -410,8 +432,11 @@ function pieceContent(open: OpenPart, id: string, life: Life, closing: Closing, 
     case "strip": {
       const run = open.run;
       if (!run) throw new Error(`The strip ${id} has no run`);
-      const cut = closing.at && sharesMotion(content, closing.next?.content) && closing.at.how !== "cut";
-      return { ...content, run: cut ? joinBehind(run, 0, (closing.at as Moment).startAtMs).old : run };
+      const { at } = closing;
+      return {
+        ...content,
+        run: at && joinsBehind(content, closing) ? joinBehind(run, 0, at.startAtMs).old : run,
+      };
     }
     case "cells":
       return {

@@ -24,6 +24,7 @@ import {
   video,
 } from "../../designs/parts.ts";
 import { leavingPoseAt, poseAt } from "../motion/pose.ts";
+import { type Adjustments, NO_ADJUSTMENT } from "../scene/adjust.ts";
 import type { MediaInfo } from "../scene/media.ts";
 import { STILL } from "../scene/motion.ts";
 import type { SceneObject } from "../scene/template.ts";
@@ -55,13 +56,14 @@ interface Take {
   readonly atMs: number;
   readonly values: Record<string, string> | null;
   readonly how?: Moment["how"];
+  readonly adjust?: Adjustments;
 }
 
 /** One slot that wears a template of these objects and is taken with these values, one after another. */
 function timelineOf(objects: SceneObject[], takes: readonly Take[]): Timeline {
   const template = templateOf(...objects);
   const pages = takes.map(
-    ({ values }) => values && lay(template, values, bench.shaper, { media: () => CLIP }),
+    ({ values, adjust }) => values && lay(template, values, bench.shaper, { media: () => CLIP, adjust }),
   );
   const slot = takes.map(
     ({ atMs, values, how = "animated" }, i): Moment => ({
@@ -349,6 +351,37 @@ describe("what changes its place or its value", () => {
     const ids = (ms: number) => new Set(left(ms).map(([id]) => id));
     expect(ids(3_200)).toEqual(new Set(["0"]));
     expect([...ids(20_000)]).toEqual(["3000"]);
+  });
+
+  test("another speed for the same crawl: it goes on from where it is, at once, by a cut too", () => {
+    for (const how of ["animated", "cut"] as const) {
+      const timeline = timelineOf(
+        [
+          crawl("c", "items", box(0, 0, 1_000, 80), 40, {
+            motion: STILL,
+            speed: { kind: "pxPerSecond", px: 200 },
+            gapPx: 100,
+          }),
+        ],
+        [
+          { atMs: 0, values: { items: "Last ferry 22:40" } },
+          {
+            atMs: 3_000,
+            values: { items: "Last ferry 22:40" },
+            how,
+            adjust: { items: { ...NO_ADJUSTMENT, speed: { kind: "pxPerSecond", px: 50 } } },
+          },
+        ],
+      );
+      const left = (ms: number) => plates(timeline, ms).map(({ x, pose }) => x + pose.offsetXPx);
+      expect(left(2_999.9).length).toBeGreaterThan(0);
+      expect(left(3_000)).toHaveLength(left(2_999.9).length);
+      // 600 px in three seconds, then 50 px in the next.
+      for (const [i, x] of left(3_000).entries()) {
+        expect(Math.abs((left(2_999.9)[i] ?? 0) - x)).toBeLessThan(1);
+        expect((left(4_000)[i] ?? 0) - x).toBeCloseTo(-50, 0);
+      }
+    }
   });
 
   test("a clip's place in time is the page's own, and one that leaves at its end does", () => {

@@ -1,5 +1,5 @@
 import { HARBOUR_LAMP } from "../../designs/houseStyles.ts";
-import type { Whole } from "../scene/adjust.ts";
+import type { Adjustments, Whole } from "../scene/adjust.ts";
 import type { HouseStyle } from "../scene/houseStyle.ts";
 import { type LayOutMemory, layOut } from "../scene/layOut.ts";
 import type { MediaCatalog } from "../scene/media.ts";
@@ -31,6 +31,7 @@ export function lay(
     readonly memory?: LayOutMemory;
     readonly media?: MediaCatalog;
     readonly whole?: Whole;
+    readonly adjust?: Adjustments | undefined;
   } = {},
 ) {
   return layOut(template, values, more.style ?? HARBOUR_LAMP, more.output ?? HD, {
@@ -40,6 +41,7 @@ export function lay(
     ...(more.memory ? { memory: more.memory } : {}),
     ...(more.media ? { media: more.media } : {}),
     ...(more.whole ? { whole: more.whole } : {}),
+    ...(more.adjust ? { adjust: more.adjust } : {}),
   });
 }
 
