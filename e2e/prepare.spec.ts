@@ -99,6 +99,24 @@ test("cues are moved by keys and by dragging, duplicated and deleted, and every 
   await expect.poll(async () => (await titles()).slice(0, 5)).toEqual(start);
 });
 
+test("the chosen cue is in sight with its name, however fast one goes through the rundown", async ({
+  page,
+  show,
+}) => {
+  await openDesk(page, show, "prepare");
+  const nameOf = (number: number) =>
+    page
+      .locator("[data-selected=true] [aria-pressed] > span:first-child", { hasText: `${number} ·` })
+      .first();
+  await expect(nameOf(1)).toBeInViewport();
+  for (let number = 2; number <= DEMO_CUES; number++) {
+    await page.keyboard.press("ArrowDown");
+    await expect(nameOf(number)).toBeInViewport();
+  }
+  for (let number = DEMO_CUES; number > 1; number--) await page.keyboard.press("ArrowUp");
+  await expect(nameOf(1)).toBeInViewport();
+});
+
 test("a song's own number of lines divides it anew, at once and on the screens", async ({ page, show }) => {
   await openDesk(page, show, "prepare");
   await page.locator("[data-cue=cue-0005] [aria-pressed]").click();

@@ -16,7 +16,7 @@ import {
 import { CSS } from "@dnd-kit/utilities";
 import { defaultRangeExtractor, useVirtualizer } from "@tanstack/react-virtual";
 import { GripVertical, TriangleAlert } from "lucide-react";
-import { memo, useCallback, useEffect, useMemo, useRef, useState } from "react";
+import { memo, type RefObject, useCallback, useEffect, useMemo, useRef, useState } from "react";
 import type { Anchor } from "../../core/rundown/anchor.ts";
 import { PAGE_ANCHOR, stepsOf } from "../../core/rundown/steps.ts";
 import { pagesOn } from "../../core/show/layers.ts";
@@ -27,6 +27,7 @@ import { CueTagMark } from "../ui/CueTagMark.tsx";
 import { CueThumbnail } from "../ui/CueThumbnail.tsx";
 import { cueKindName, cueTiming, cueTitle, describeAction, wordsOf } from "../ui/cueWords.ts";
 import { CueEditor } from "./CueEditor.tsx";
+import { keepInSight } from "./keepInSight.ts";
 
 /** A cue that is not open, before it is measured. */
 const ROW_PX = 98;
@@ -101,7 +102,7 @@ export function CueList({
       </div>
     );
   return (
-    <div ref={scroller} className="min-h-0 flex-1 overflow-y-auto">
+    <div ref={scroller} className="min-h-0 flex-1 overflow-y-auto [overflow-anchor:none]">
       <DndContext
         sensors={sensors}
         collisionDetection={closestCenter}
@@ -122,6 +123,7 @@ export function CueList({
                   count={cues.length}
                   topPx={start}
                   measure={virtualizer.measureElement}
+                  scroller={scroller}
                   desk={desk}
                   outfits={outfits}
                   actor={actor}
@@ -144,6 +146,7 @@ function CueRow({
   count,
   topPx,
   measure,
+  scroller,
   desk,
   outfits,
   actor,
@@ -158,6 +161,7 @@ function CueRow({
   /** Where it begins in the list, as far as the heights above it are known. */
   topPx: number;
   measure: (element: Element | null) => void;
+  scroller: RefObject<HTMLDivElement | null>;
   desk: DeskSnapshot;
   outfits: readonly DeskOutfit[];
   actor: string;
@@ -180,8 +184,8 @@ function CueRow({
     [setNodeRef, measure],
   );
   useEffect(() => {
-    if (isSelected) row.current?.scrollIntoView({ block: "nearest" });
-  }, [isSelected]);
+    if (isSelected && row.current && scroller.current) return keepInSight(scroller.current, row.current);
+  }, [isSelected, scroller]);
   const title = cueTitle(view.doc, ready?.content);
   return (
     <li
