@@ -13,6 +13,7 @@ export function RehearsalBanner() {
   return (
     <div
       role="status"
+      data-rehearsal
       className="hatched flex min-h-10 shrink-0 flex-wrap items-center justify-center gap-x-4 gap-y-1 py-1 text-[15px]"
     >
       <strong className="rounded bg-ground px-3 py-1">

@@ -65,6 +65,9 @@ export function Screens({
               key={output.id}
               output={output}
               outfitName={outfits.find(({ id }) => id === planned?.outfitId)?.name ?? "no outfit"}
+              rehearsal={
+                desk.channel === "air" ? null : desk.rehearsedOn.includes(output.id) ? "here" : "elsewhere"
+              }
               isHeld={showsAny(state, output.id, heldIds, nowMs ?? 0)}
               isOnAir={showsAnything(state, output.id, planned?.layerIds ?? [], nowMs ?? 0)}
               facts={describeHealth(output, health, nowMs)}
@@ -102,6 +105,9 @@ export function Screens({
 /** Room beside the script for a picture and the next one, px. */
 const ROOM_PX = 448;
 
+/** The narrowest card: its name and how it does stand in one line. */
+const LEAST_PX = 165;
+
 /** How wide an output's two pictures are: the first ones large, others by their shape. */
 function pictureWidths(
   output: Output,
@@ -120,6 +126,7 @@ function pictureWidths(
 function OutputCard({
   output,
   outfitName,
+  rehearsal,
   isHeld,
   isOnAir,
   facts,
@@ -131,6 +138,8 @@ function OutputCard({
 }: {
   output: Output;
   outfitName: string;
+  /** Whether this screen shows what is rehearsed, or goes on with the air. */
+  rehearsal: "here" | "elsewhere" | null;
   /** It shows a page whose edits are held. */
   isHeld: boolean;
   isOnAir: boolean;
@@ -145,13 +154,16 @@ function OutputCard({
   const isNarrow = widthPx < 220;
   const isShort = widthPx < 330;
   return (
-    <article style={{ width: widthPx > 330 ? ROOM_PX : widthPx }}>
-      <h2 className="mb-1 flex items-baseline gap-2">
+    <article style={{ width: widthPx > 330 ? ROOM_PX : Math.max(widthPx, LEAST_PX) }}>
+      <h2 className={`mb-1 flex items-baseline gap-x-2 ${isNarrow ? "flex-wrap" : ""}`}>
         <span className="shrink-0 text-[15px] font-semibold">{output.name}</span>
         {!isShort && (
           <span className="truncate text-[14px] text-second">
-            {outfitName.toLowerCase()}
-            {output.backdrop === "transparent" && ", transparent"}
+            {rehearsal === "here"
+              ? "shows the rehearsal"
+              : rehearsal === "elsewhere"
+                ? "keeps the air"
+                : `${outfitName.toLowerCase()}${output.backdrop === "transparent" ? ", transparent" : ""}`}
           </span>
         )}
         {isHeld && (
@@ -166,7 +178,7 @@ function OutputCard({
       </h2>
       <div className="flex items-end gap-2.5">
         <div
-          className={`relative shrink-0 rounded-md border-2 p-0.5 ${isOnAir ? "border-air" : "border-edge"}`}
+          className={`relative shrink-0 rounded-md border-2 p-0.5 ${isOnAir ? (rehearsal === "here" ? "border-on-screen" : "border-air") : "border-edge"}`}
           style={{ width: widths.now }}
         >
           <button
@@ -205,14 +217,12 @@ function Health({
 }) {
   return (
     <span className="ml-auto flex shrink-0 items-baseline gap-2">
-      {(facts.isBad || !isNarrow) && (
-        <span
-          title={facts.lines.join(", ")}
-          className={`shrink-0 font-mono text-[14px] ${facts.isBad ? "font-semibold text-attention" : "text-second"}`}
-        >
-          {facts.word}
-        </span>
-      )}
+      <span
+        title={facts.lines.join(", ")}
+        className={`shrink-0 font-mono text-[14px] ${facts.isBad ? "font-semibold text-attention" : "text-second"}`}
+      >
+        {facts.word}
+      </span>
       <a
         className="inline-flex min-h-6 items-center gap-1 rounded px-1 text-[14px] text-act hover:underline"
         href={link}
@@ -224,8 +234,10 @@ function Health({
             : undefined
         }
       >
-        open <ExternalLink aria-hidden="true" className="size-3.5" />
-        <span className="sr-only">{output.name} in a window of its own</span>
+        {!isNarrow && "open"} <ExternalLink aria-hidden="true" className="size-3.5" />
+        <span className="sr-only">
+          {isNarrow && "open"} {output.name} in a window of its own
+        </span>
       </a>
     </span>
   );
