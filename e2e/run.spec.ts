@@ -183,7 +183,7 @@ test("cues come together, follow by themselves, and an action clears: set up and
   expect((await marked(page, "next")).join()).toContain("Ilse Tarrow");
 });
 
-test("a rehearsal is on no screen, says so on every view, and leaves the air as it was @long", async ({
+test("a rehearsal is on no screen, says so on every view, and leaves the air as it was", async ({
   page,
   show,
   openOutput,
@@ -204,6 +204,10 @@ test("a rehearsal is on no screen, says so on every view, and leaves the air as 
   await expect(page.getByText(/^REHEARSAL, shown on Loft wall/)).toBeVisible();
   await settled(wall, seq + 3);
   expect(largestDifference(await shoot(wall), picture)).toBeGreaterThan(100);
+  // Loaded again, the desk still rehearses: nobody takes to the air unawares.
+  await page.reload();
+  await expect(page.getByText(/^REHEARSAL, shown on Loft wall/)).toBeVisible();
+  await expect(page.locator("[data-mark=air]", { hasText: "we carry down" })).toContainText("REHEARSED");
   await goTo(page, "Timing");
   await page.getByRole("button", { name: "What was done" }).click();
   await page.getByRole("button", { name: "In rehearsal" }).click();

@@ -101,6 +101,8 @@ export interface ServiceOptions {
   readonly isOwnOrigin: (request: IncomingMessage) => boolean;
   /** Where pictures and clips are kept. */
   readonly mediaFolder: string;
+  /** How long a rehearsal waits for a desk whose window was lost; ten seconds when not said. */
+  readonly rehearsalWaitsMs?: number;
   /** How files of scripture are read; in a thread of its own when not said. */
   readonly readText?: ReadText;
 }
@@ -266,7 +268,7 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
     passcode,
     keys,
     evenings,
-    editEvenings: createEveningsEditor(evenings, rundown, host, now),
+    editEvenings: createEveningsEditor(evenings, rundown, () => live.hosts(), now),
     live,
     airLog,
     media,

@@ -80,6 +80,7 @@ type Distribute<T> = T extends { id: string } ? Omit<T, "id"> : never;
 export type Press = Distribute<Command>;
 
 const NAME_KEY = "vesko-desk-name";
+const CHANNEL_KEY = "vesko-desk-channel";
 const ANSWER_MS = 2_000;
 const GRACE_MS = 250;
 /** Presses that may wait behind one on its way: a flurry must not play out long after. */
@@ -168,6 +169,7 @@ export class DeskStore {
   }
 
   connect(): void {
+    if (sessionStorage.getItem(CHANNEL_KEY) === "rehearsal") this.#wantedChannel = "rehearsal";
     this.#connection = new Connection(
       () => ({ token: this.#token, windowId: this.windowId, rundownStamp: this.#rundownStamp }),
       (message) => this.#hear(message),
@@ -276,6 +278,8 @@ export class DeskStore {
   /** Goes over to the rehearsal, or back to the air; once the server has said so, all of the desk shows it. */
   rehearse(isOn: boolean): void {
     this.#wantedChannel = isOn ? "rehearsal" : "air";
+    // Loaded again, this window goes on rehearsing: nobody finds himself on the air unawares.
+    sessionStorage.setItem(CHANNEL_KEY, this.#wantedChannel);
     this.#connection?.send({ kind: "channel", channel: this.#wantedChannel });
   }
 
@@ -296,6 +300,7 @@ export class DeskStore {
 
   /** The outputs that show the rehearsal in place of the air. */
   rehearseOn(outputIds: readonly string[]): void {
+    this.#change({ rehearsedOn: outputIds });
     this.#connection?.send({ kind: "rehearseOn", outputIds: [...outputIds] });
   }
 
@@ -407,7 +412,7 @@ export class DeskStore {
     else if (change === "state" && this.#copy.state) {
       const { state, outputs, plans, channel } = this.#copy;
       this.#change({ state, outputs, plans, channel });
-      // After a lost connection the server knows no rehearsal of this desk: a new one begins with the air as it is.
+      // After a long lost connection the rehearsal has ended: a new one begins with the air as it is.
       if (message.kind === "welcome") this.#sayWho();
       if (message.kind === "welcome" && channel !== this.#wantedChannel)
         this.#connection?.send({ kind: "channel", channel: this.#wantedChannel });

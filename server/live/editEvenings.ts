@@ -15,7 +15,7 @@ const fieldSets = new Map(FIELD_SETS.map((fieldSet) => [fieldSet.id, fieldSet]))
 export function createEveningsEditor(
   evenings: EveningStore,
   rundown: Rundown,
-  host: ShowHost,
+  hosts: () => readonly ShowHost[],
   now: () => number,
 ): (edit: EveningEdit) => Promise<string | undefined> {
   const hasRoom = async () => (await evenings.list()).length < MOST_EVENINGS;
@@ -43,8 +43,9 @@ export function createEveningsEditor(
         if (wanted.id === evenings.open.id) return undefined;
         await rundown.openEvening(wanted.id);
         await evenings.setOpen(wanted.id);
-        // The script stands at the start of the new one; what is on air stays.
-        await host.submit({ kind: "beginAnew", id: randomUUID() }, { kind: "timer" });
+        // The script stands at the start of the new one, in a rehearsal too; what is on air stays.
+        for (const host of hosts())
+          await host.submit({ kind: "beginAnew", id: randomUUID() }, { kind: "timer" });
         return undefined;
       }
       case "remove":

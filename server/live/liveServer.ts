@@ -63,7 +63,12 @@ export interface LiveParts {
   readonly now: () => number;
   /** Whether a request comes from this very server's pages. */
   readonly isOwnOrigin: (request: IncomingMessage) => boolean;
+  /** How long a rehearsal waits for a desk whose window was lost, before it ends. */
+  readonly rehearsalWaitsMs?: number;
 }
+
+/** A page that is loaded again, or a network that is gone for a moment, ends no rehearsal. */
+const REHEARSAL_WAITS_MS = 10_000;
 
 /** The live channel: every window holds one WebSocket, on the same port as the pages. */
 export class LiveServer {
@@ -77,6 +82,7 @@ export class LiveServer {
   /** Outputs that show the rehearsal in place of the air. */
   #rehearsedOn: readonly string[] = [];
   #rehearsalLog = new RehearsalLog();
+  #rehearsalWaits: ReturnType<typeof setTimeout> | undefined;
   #screensSaid = "";
   /** Output → when one of its windows was last heard. */
   readonly #lastHeard = new Map<string, number>();
@@ -95,7 +101,7 @@ export class LiveServer {
     parts.evenings.onChange(() => this.#tellRundown({ ...this.#rundownNow(), changed: [] }));
     this.#ticker = setInterval(() => this.#tick(), SCREENS_EVERY_MS);
     this.#clock = setInterval(() => {
-      for (const host of [parts.host, this.#rehearsal]) host?.tick().catch((error) => console.error(error));
+      for (const host of this.hosts()) host.tick().catch((error) => console.error(error));
     }, CLOCK_EVERY_MS);
   }
 
@@ -115,7 +121,10 @@ export class LiveServer {
     return channel === "rehearsal" && this.#rehearsal ? this.#rehearsal : this.#parts.host;
   }
 
-  /** A desk changes over. The rehearsal begins with the air as it is when the first desk comes, and ends with the last. */
+  /**
+   * A desk changes over. The rehearsal begins with the air as it is when the first desk comes, and ends when the last goes back
+   * to the air; for one that was lost it waits a while.
+   */
   #setChannel(connection: Connection, channel: Channel): void {
     if (channel === "rehearsal" && !this.#rehearsal) {
       this.#rehearsal = this.#parts.host.rehearse();
@@ -131,9 +140,19 @@ export class LiveServer {
   }
 
   #endRehearsal(): void {
-    if (this.#desks().some(({ channel }) => channel === "rehearsal")) return;
+    clearTimeout(this.#rehearsalWaits);
+    if (this.#isRehearsing()) return;
     this.#rehearsal = undefined;
     this.#rehearseOn([]);
+  }
+
+  #isRehearsing(): boolean {
+    return this.#desks().some(({ channel }) => channel === "rehearsal");
+  }
+
+  /** The air, and the rehearsal that goes on. */
+  hosts(): readonly ShowHost[] {
+    return this.#rehearsal ? [this.#parts.host, this.#rehearsal] : [this.#parts.host];
   }
 
   /** Gives these outputs the rehearsal to show, and the others the air again. */
@@ -195,6 +214,7 @@ export class LiveServer {
   close(): void {
     clearInterval(this.#ticker);
     clearInterval(this.#clock);
+    clearTimeout(this.#rehearsalWaits);
     for (const { socket } of this.#connections) socket.close(1001);
     this.#sockets.close();
   }
@@ -235,7 +255,13 @@ export class LiveServer {
     socket.on("close", () => {
       this.#connections.delete(connection);
       if (connection.link?.kind !== "desk") return;
-      this.#endRehearsal();
+      if (connection.channel === "rehearsal" && !this.#isRehearsing()) {
+        clearTimeout(this.#rehearsalWaits);
+        this.#rehearsalWaits = setTimeout(
+          () => this.#endRehearsal(),
+          this.#parts.rehearsalWaitsMs ?? REHEARSAL_WAITS_MS,
+        );
+      }
       this.#tellDesks();
     });
     // A broken or too large message: the library says why to the other side and closes by itself.

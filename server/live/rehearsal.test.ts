@@ -8,10 +8,11 @@ import type { ShowState } from "../../core/show/state.ts";
 import { type OpenShow, openShow, TestWindow } from "../test-support/openShow.ts";
 
 const folder = mkdtempSync(join(tmpdir(), "vesko-rehearsal-"));
+const WAITS_MS = 300;
 let show: OpenShow;
 
 beforeAll(async () => {
-  show = await openShow(join(folder, "show.db"));
+  show = await openShow(join(folder, "show.db"), { rehearsalWaitsMs: WAITS_MS });
 });
 afterAll(async () => {
   await show.close();
@@ -75,7 +76,7 @@ describe("rehearsal", () => {
     for (const window of [air, output, desk]) window.socket.close();
   });
 
-  test("ends with the last desk that leaves it: the next one begins with the air again", async () => {
+  test("ends when the last desk goes back to the air: the next one begins with the air again", async () => {
     const { links, host } = show.services;
     const first = await joined(links.deskToken);
     first.send({ kind: "channel", channel: "rehearsal" });
@@ -86,8 +87,11 @@ describe("rehearsal", () => {
     beside.send({ kind: "channel", channel: "rehearsal" });
     const shared = await beside.until("welcome", ({ channel }) => channel === "rehearsal");
     expect(shared.state.seq).toBe(host.state.seq + 1);
-    for (const window of [first, beside]) window.socket.close();
-    await Promise.all([first.untilClosed(), beside.untilClosed()]);
+    for (const window of [first, beside]) {
+      window.send({ kind: "channel", channel: "air" });
+      await window.until("welcome", ({ channel }) => channel === "air");
+      window.socket.close();
+    }
     const later = await joined(links.deskToken);
     later.send({ kind: "channel", channel: "rehearsal" });
     const anew = await later.until("welcome", ({ channel }) => channel === "rehearsal");
@@ -96,6 +100,48 @@ describe("rehearsal", () => {
       Object.values(host.state.slots).map((slot) => pageAt(slot, 0)?.cueId),
     );
     later.socket.close();
+  });
+
+  test("waits for a desk that was lost, with what it shows, and then ends", async () => {
+    const { links, host, live } = show.services;
+    const wall = await joined(links.tokenOfOutput("wall"));
+    const lost = await joined(links.deskToken);
+    lost.send({ kind: "channel", channel: "rehearsal" });
+    const welcome = await lost.until("welcome", ({ channel }) => channel === "rehearsal");
+    lost.send({ kind: "rehearseOn", outputIds: ["wall"] });
+    lost.send(takeFrom(welcome.state, "take-before-it-was-lost"));
+    await lost.until("event");
+    await wall.until("welcome", ({ channel }) => channel === "rehearsal");
+    lost.socket.close();
+    await lost.untilClosed();
+
+    const back = await joined(links.deskToken);
+    back.send({ kind: "channel", channel: "rehearsal" });
+    const again = await back.until("welcome", ({ channel }) => channel === "rehearsal");
+    expect(again.state.seq).toBe(host.state.seq + 1);
+    expect(live.hosts()).toHaveLength(2);
+    // Another evening is opened: the rehearsal's script begins anew as the air's does, what it shows stays.
+    const evenings = await show.services.evenings.list();
+    await show.services.editEvenings({
+      kind: "create",
+      fields: { name: "Next week", day: "", startsAt: "", endsAt: "" },
+    });
+    const fresh = (await show.services.evenings.list()).find(
+      ({ id }) => !evenings.some((known) => known.id === id),
+    );
+    await show.services.editEvenings({ kind: "open", eveningId: fresh?.id ?? "" });
+    expect(live.hosts().map(({ state }) => state.position)).toEqual([null, null]);
+    expect(live.hosts()[1]?.state.slots).toEqual(again.state.slots);
+    await show.services.editEvenings({ kind: "open", eveningId: evenings[0]?.id ?? "" });
+
+    back.socket.close();
+    await wall.until(
+      "welcome",
+      (message) => message.channel === "air" && message.serverAtMs > again.serverAtMs,
+    );
+    expect(live.hosts()).toHaveLength(1);
+    wall.socket.close();
+    await wall.untilClosed();
   });
 
   test("is shown on the outputs that are chosen, in place of the air, and has a log of its own", async () => {

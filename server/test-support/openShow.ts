@@ -20,7 +20,10 @@ export interface OpenShow {
 }
 
 /** The demo show over a database file, with the live channel listening on a free port. */
-export async function openShow(file: string): Promise<OpenShow> {
+export async function openShow(
+  file: string,
+  more: { readonly rehearsalWaitsMs?: number } = {},
+): Promise<OpenShow> {
   const db = await openDatabase(file);
   const services = await openServices(db, {
     seed: lanternEvening(),
@@ -29,6 +32,7 @@ export async function openShow(file: string): Promise<OpenShow> {
     now: () => performance.timeOrigin + performance.now(),
     mediaFolder: file === ":memory:" ? mkdtempSync(join(tmpdir(), "vesko-media-")) : `${file}.media`,
     isOwnOrigin: createOriginCheck("127.0.0.1").isOwnOrigin,
+    ...more,
   });
   const server = createServer();
   server.on("upgrade", (request, socket, head) => {
