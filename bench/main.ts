@@ -8,6 +8,7 @@ import { benchLongEvening } from "./longEvening.ts";
 import { benchClients, benchStaticWindows } from "./manyScreens.ts";
 import { benchOutputs } from "./outputs.ts";
 import { benchServerTake } from "./serverTake.ts";
+import { benchSpreadInPixels } from "./spreadInPixels.ts";
 import { benchWords } from "./words.ts";
 
 console.log(`${cpus().length} cores, ${Math.round(totalmem() / 2 ** 30)} GiB, no GPU used\n`);
@@ -21,6 +22,7 @@ await benchBusyOutput(1920, 1080);
 await benchBusyOutput(3840, 1080);
 await benchOutputs(2);
 await benchOutputs(4);
+await benchSpreadInPixels();
 await benchClients();
 await benchStaticWindows();
 await benchLongEvening();

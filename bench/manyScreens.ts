@@ -1,85 +1,17 @@
 import { readdirSync, readFileSync } from "node:fs";
 import { chromium } from "@playwright/test";
-import { WebSocket } from "ws";
-import type { ServerMessage } from "../core/show/wire.ts";
 import { RunningShow } from "../e2e/support/show.ts";
 import { BROWSER_ARGS } from "./browser.ts";
+import { Client, deskToken, until } from "./client.ts";
 import { distributionOf, printRow, printValue } from "./distribution.ts";
 
 const CLIENTS = 200;
 const TAKES = 60;
 const BETWEEN_MS = 120;
-/** How a window comes back after it lost the server: app/live/connection.ts. */
-const RETRY_MS = [150, 300, 600, 1_000, 2_000];
-const PING_MS = 2_000;
 const STATIC_WINDOWS = 12;
 const WATCHED_S = 10;
 /** Linux counts processor time in hundredths. */
 const TICK_MS = 10;
-
-/** A window without a picture: it says hello, hears, and comes back by itself. */
-class Client {
-  seq = -1;
-  welcomes = 0;
-  /** When it heard each event. */
-  readonly heardAt = new Map<number, number>();
-  next: { cueId: string; content: string; step: unknown } | undefined;
-  airRevision = 0;
-  #socket: WebSocket | undefined;
-  #failures = 0;
-  #ended = false;
-  readonly #pinging: ReturnType<typeof setInterval>;
-
-  constructor(
-    readonly base: string,
-    readonly token: string,
-    readonly windowId: string,
-  ) {
-    this.#open();
-    this.#pinging = setInterval(() => this.say({ kind: "ping", sentAtMs: Date.now() }), PING_MS);
-  }
-
-  say(message: unknown): void {
-    if (this.#socket?.readyState === WebSocket.OPEN) this.#socket.send(JSON.stringify(message));
-  }
-
-  end(): void {
-    this.#ended = true;
-    clearInterval(this.#pinging);
-    this.#socket?.terminate();
-  }
-
-  #open(): void {
-    const socket = new WebSocket(`${this.base.replace("http", "ws")}/live`);
-    this.#socket = socket;
-    socket.on("open", () => {
-      this.#failures = 0;
-      this.say({ kind: "hello", token: this.token, windowId: this.windowId });
-    });
-    socket.on("error", () => {});
-    socket.on("close", () => {
-      if (!this.#ended)
-        setTimeout(() => this.#open(), RETRY_MS[Math.min(this.#failures++, RETRY_MS.length - 1)]);
-    });
-    socket.on("message", (data) => {
-      const at = performance.now();
-      const message = JSON.parse(String(data)) as ServerMessage;
-      if (message.kind === "welcome") {
-        this.seq = message.state.seq;
-        this.airRevision = message.state.airRevision;
-        this.welcomes++;
-      } else if (message.kind === "event") {
-        this.seq = message.logged.seq;
-        this.heardAt.set(this.seq, at);
-        if (message.logged.event.kind === "taken") this.airRevision++;
-      } else if (message.kind === "prime") this.next = message.targets[0];
-    });
-  }
-}
-
-const until = async (isSo: () => boolean) => {
-  while (!isSo()) await new Promise((resolve) => setTimeout(resolve, 2));
-};
 
 /** 200 windows on one show: how long a take needs to reach all, and how long a restart takes to be over. */
 export async function benchClients(): Promise<void> {
@@ -132,13 +64,6 @@ export async function benchClients(): Promise<void> {
   if (all.some((client) => client.seq !== seq)) throw new Error("a window came back to another air");
   for (const client of all) client.end();
   await show.stop();
-}
-
-async function deskToken(base: string): Promise<string> {
-  const page = await (await fetch(`${base}/run`)).text();
-  const token = /deskToken\\?",\\?"([\w-]{20,})/.exec(page)?.[1];
-  if (!token) throw new Error("the desk's page names no token");
-  return token;
 }
 
 /** Twelve windows that show one slide at rest: what they cost. */
