@@ -1,7 +1,7 @@
 import { setImmediate as nextTurn } from "node:timers/promises";
 import { distance } from "fastest-levenshtein";
 import { sql } from "kysely";
-import { foldWords } from "../../core/words/foldWords.ts";
+import { isUnspaced, searchWords } from "../../core/words/searchWords.ts";
 import type { Db } from "../store/database.ts";
 
 /** One of the indexes of words that the database has, with how much a word in each of its columns counts. */
@@ -19,7 +19,7 @@ export interface Found {
 }
 
 /** Most words of a query that are looked for. */
-const MOST_WORDS = 12;
+const MOST_WORDS = 16;
 /** Words that a misspelt one may stand for. */
 const MOST_GUESSES = 4;
 /** A word in more than one of so many rows tells little: it counts in a phrase only. */
@@ -64,8 +64,16 @@ export class WordIndex {
     const { name, columns } = this.#table;
     const into = sql.raw(`${name}(rowid, ${columns.map((column) => column.name).join(", ")})`);
     const cells = sql.raw(["value ->> 0", ...columns.map((_, i) => `value ->> ${i + 1}`)].join(", "));
-    const values = JSON.stringify(rows.map(({ row, texts }) => [row, ...texts.map(foldWords)]));
+    const values = JSON.stringify(rows.map(({ row, texts }) => [row, ...texts.map(searchWords)]));
     await sql`insert into ${into} select ${cells} from json_each(${values})`.execute(db);
+  }
+
+  /** Whether it holds nothing: it is new, or its words are to be read anew. */
+  async isEmpty(): Promise<boolean> {
+    const { rows } = await sql`select 1 from ${sql.raw(`${this.#table.name}_docsize`)} limit 1`.execute(
+      this.#db,
+    );
+    return rows.length === 0;
   }
 
   async remove(fromRow: number, toRow: number, db: Db = this.#db): Promise<void> {
@@ -84,12 +92,13 @@ export class WordIndex {
     limit: number,
     rows: { readonly from: number; readonly to: number } = { from: 0, to: Number.MAX_SAFE_INTEGER },
   ): Promise<Found[]> {
-    const typed = foldWords(query)
+    const typed = searchWords(query)
       .split(" ")
       .filter((word) => word !== "")
       .slice(0, MOST_WORDS);
     // One letter more is no help, and dear: thousands of words begin with it.
-    const words = typed.length > 1 && typed.at(-1)?.length === 1 ? typed.slice(0, -1) : typed;
+    const last = typed.at(-1) ?? "";
+    const words = typed.length > 1 && last.length === 1 && !isUnspaced(last) ? typed.slice(0, -1) : typed;
     if (words.length === 0) return [];
     const found = new Map<number, Found>();
     const take = async (match: string, how: Omit<Found, "row">, most: number) => {

@@ -7,6 +7,7 @@ import * as words from "./migrations/m0002_words.ts";
 import * as screens from "./migrations/m0003_screens.ts";
 import * as venue from "./migrations/m0004_venue.ts";
 import * as evenings from "./migrations/m0005_evenings.ts";
+import * as unspaced from "./migrations/m0006_unspaced.ts";
 import type { Tables } from "./schema.ts";
 
 export type Db = Kysely<Tables>;
@@ -17,6 +18,7 @@ const MIGRATIONS: Readonly<Record<string, Migration>> = {
   m0003_screens: screens,
   m0004_venue: venue,
   m0005_evenings: evenings,
+  m0006_unspaced: unspaced,
 };
 
 /** A start that cannot go on, told in a sentence for the person at the terminal. */

@@ -90,7 +90,15 @@ export class ScriptureStore implements Scripture {
       for (const { code: book } of BOOKS) for (const verse of byBook.get(book) ?? []) text.add(verse);
       this.#texts.set(code, text.settle());
     }
+    if (await this.#index.isEmpty()) for (const text of this.#texts.values()) await this.#indexAll(text);
     await this.#index.warm();
+  }
+
+  async #indexAll({ number, all, books }: LoadedText): Promise<void> {
+    const first = number * ROWS_A_TEXT;
+    await this.#index.add(
+      all.map(({ book, at }, i) => ({ row: first + i, texts: [books.get(book)?.[at]?.text ?? ""] })),
+    );
   }
 
   list(): ScriptureInfo[] {

@@ -60,7 +60,18 @@ export class SongStore {
   }
 
   async load(): Promise<void> {
+    if (await this.#index.isEmpty()) await this.#indexAll();
     await this.#index.warm();
+  }
+
+  async #indexAll(): Promise<void> {
+    const rows = await this.#db.selectFrom("song").selectAll().where("deleted_at_ms", "is", null).execute();
+    for (let at = 0; at < rows.length; at += BATCH)
+      await this.#index.add(
+        rows
+          .slice(at, at + BATCH)
+          .map((row) => ({ row: row.number, texts: indexedTexts(storedOf(row).song) })),
+      );
   }
 
   async count(): Promise<number> {

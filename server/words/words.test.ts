@@ -2,12 +2,14 @@ import { mkdtempSync, readFileSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { strToU8, zipSync } from "fflate";
+import type { Kysely } from "kysely";
 import { afterAll, beforeAll, describe, expect, test } from "vitest";
 import { songOf } from "../../core/words/songFields.ts";
 import { HARBOUR_KIND } from "../../demo/songs.ts";
 import { readScriptureFile } from "../files/readScriptureFile.ts";
 import { FileProblem, type ParsedVerse } from "../files/scriptureFile.ts";
 import { type Db, openDatabase } from "../store/database.ts";
+import { up as emptyIndexes } from "../store/migrations/m0006_unspaced.ts";
 import { ScriptureStore } from "../store/scriptureStore.ts";
 import { SongStore } from "../store/songStore.ts";
 import { findWords } from "./find.ts";
@@ -36,6 +38,9 @@ beforeAll(async () => {
     [
       { id: "song-harbour", song: songOf("Harbour Kind", HARBOUR_KIND) },
       { id: "song-jose", song: songOf("Canción de José", "Estrofa 1\nNavegaré por el mar\nhasta mañana") },
+      { id: "song-ja", song: songOf("夜の港", "小さな舟を出す\n窓に灯をともして待つ") },
+      { id: "song-zh", song: songOf("夜里的灯", "请你点亮灯火\n灯在水上漂") },
+      { id: "song-th", song: songOf("ท่าเรือ", "จุดดวงไฟไว้ริมน้ำ") },
       {
         id: "song-number",
         song: {
@@ -67,6 +72,13 @@ describe("songs are found", () => {
     ["harb", "Harbour Kind"],
     ["harbuor kind", "Harbour Kind"],
     ["navegare manana", "Canción de José"],
+    // Scripts that put no space between words: any run of letters, from anywhere in a line.
+    ["舟を出す", "夜の港"],
+    ["灯をとも", "夜の港"],
+    ["港", "夜の港"],
+    ["点亮", "夜里的灯"],
+    ["灯在水上", "夜里的灯"],
+    ["ดวงไฟ", "ท่าเรือ"],
   ])("by %s", async (query, title) => expect((await titles(query))[0]).toBe(title));
 
   test("what is nowhere, and what would be a command of the index, finds nothing", async () => {
@@ -74,6 +86,32 @@ describe("songs are found", () => {
       expect(Array.isArray(await titles(query))).toBe(true);
     expect(await titles("zebra quartz")).toEqual([]);
   });
+});
+
+test("an index of a show from before, emptied by its migration, is filled anew at the start", async () => {
+  const file = join(folder, "older.db");
+  let older = await openDatabase(file);
+  let library = new SongStore(older);
+  await library.load();
+  await library.addAll([{ id: "song-ja", song: songOf("夜の港", "小さな舟を出す") }], "test-person", 1);
+  let texts = new ScriptureStore(older);
+  await texts.load();
+  const verses: ParsedVerse[] = [
+    { book: "Ps", chapter: 23, verse: 1, words: "The lamp keeper walks" },
+    { book: "Ps", chapter: 23, verse: 2, words: "beside still water" },
+  ];
+  await texts.add({ code: "own", name: "Own", language: "en", rights: "" }, [verses]);
+  await emptyIndexes(older as unknown as Kysely<unknown>);
+  await older.destroy();
+
+  older = await openDatabase(file);
+  library = new SongStore(older);
+  await library.load();
+  expect((await library.list("舟を出す", 5)).map(({ id }) => id)).toEqual(["song-ja"]);
+  texts = new ScriptureStore(older);
+  await texts.load();
+  expect((await texts.search("still water", 5, "own")).map(({ verse }) => verse)).toEqual([2]);
+  await older.destroy();
 });
 
 describe("songs are kept", () => {
