@@ -19,7 +19,7 @@ beforeAll(async () => {
 
 const SIZE = { widthPx: 480, heightPx: 270 };
 
-function draw(objects: SceneObject[], ground: string | null = null) {
+function draw(objects: SceneObject[], ground: string | null = null, shown = SIZE, from = { xPx: 0, yPx: 0 }) {
   const laidOut = lay({ ...templateOf(...objects), canvas: SIZE }, { words: "Carry the lamp down" }, shaper, {
     output: SIZE,
   });
@@ -34,7 +34,8 @@ function draw(objects: SceneObject[], ground: string | null = null) {
     effectMs: null,
   };
   const pieces = composeSlot([moment], "l", () => ({ templateHash: "t", laidOut }));
-  return drawPlacements(placementsAt({ pieces }, 5_000, SIZE), SIZE, 1, serverPaintKit(shaper), ground);
+  const kit = serverPaintKit(shaper);
+  return drawPlacements(placementsAt({ pieces }, 5_000, SIZE), shown, 1, kit, ground, from);
 }
 const pixels = (canvas: ReturnType<typeof draw>) =>
   canvas.getContext("2d").getImageData(0, 0, SIZE.widthPx, SIZE.heightPx).data;
@@ -56,6 +57,24 @@ const SCENE: SceneObject[] = [
 ];
 
 describe("stills", () => {
+  test("a part of a wall is that part of the wall's picture, groups and clips too", () => {
+    const objects = [
+      ...SCENE,
+      group("g", box(180, 60, 200, 120), [ellipse("e", box(180, 60, 200, 120), solid("accent"))], {
+        blend: "screen",
+      }),
+    ];
+    const whole = draw(objects).getContext("2d");
+    const from = { xPx: 200, yPx: 100 };
+    const part = { widthPx: 160, heightPx: 120 };
+    const alone = draw(objects, null, part, from);
+    expect([alone.width, alone.height]).toEqual([160, 120]);
+    const expected = whole.getImageData(from.xPx, from.yPx, part.widthPx, part.heightPx).data;
+    const seen = alone.getContext("2d").getImageData(0, 0, part.widthPx, part.heightPx).data;
+    expect(Buffer.compare(Buffer.from(seen.buffer), Buffer.from(expected.buffer))).toBe(0);
+    expect(seen.some((value) => value > 0)).toBe(true);
+  });
+
   test("fill and key together over a picture are the page over that picture", () => {
     const over = [40, 90, 200] as const;
     const clear = pixels(draw(SCENE));

@@ -19,6 +19,8 @@ export interface CanvasStageParts {
   readonly scale: number;
   readonly widthPx: number;
   readonly heightPx: number;
+  /** Where in the picture the canvas begins; at its origin when not given. */
+  readonly from?: { readonly xPx: number; readonly yPx: number };
   /** Gives plates that are painted already; without it each is painted for every drawing. */
   readonly painted?: (plate: Plate) => CanvasImageSource;
   /** The program picture, for what is squeezed into a window; none leaves the window clear. */
@@ -34,8 +36,8 @@ export function drawOnCanvas(
   placements: readonly Placement[],
   parts: CanvasStageParts,
 ): void {
-  const { scale } = parts;
-  drawAll(context, placements, parts, [scale, 0, 0, scale, 0, 0]);
+  const { scale, from = { xPx: 0, yPx: 0 } } = parts;
+  drawAll(context, placements, parts, [scale, 0, 0, scale, -from.xPx * scale, -from.yPx * scale]);
 }
 
 type Matrix = readonly [number, number, number, number, number, number];

@@ -1,11 +1,11 @@
 import type { Anchor } from "../../core/rundown/anchor.ts";
 import type { PageContent } from "../../core/rundown/content.ts";
-import type { Output, ScreenPlan } from "../../core/screens/plan.ts";
+import { canvasOf, type Output, type ScreenPlan } from "../../core/screens/plan.ts";
 import standIn from "./standInPicture.svg";
 
 const WIDTH_PX = 128;
 
-/** The true picture of a page at a step, small, as the server paints it: on the first output that shows it. */
+/** The true picture of a page at a step, small, as the server paints it: on the first output that shows it; of a part of a wall, the wall. */
 export function CueThumbnail({
   content,
   cueId,
@@ -26,7 +26,7 @@ export function CueThumbnail({
     return outfitId !== undefined && content.wardrobe[outfitId] !== undefined;
   });
   if (!output) return null;
-  const { widthPx, heightPx } = output;
+  const { widthPx, heightPx } = canvasOf(output);
   const isTall = heightPx > widthPx;
   const width = isTall ? Math.round((72 * widthPx) / heightPx) : WIDTH_PX;
   const query = new URLSearchParams({
@@ -36,6 +36,7 @@ export function CueThumbnail({
     occurrence: anchor.occurrence,
     unit: `${anchor.unit}`,
     width: `${width * 2}`,
+    of: "wall",
   });
   return (
     <img

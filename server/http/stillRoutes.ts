@@ -15,6 +15,8 @@ const wantedSchema = z.strictObject({
   unit: z.coerce.number().int().min(0).max(10_000).default(0),
   /** Since the page came, ms; without it, at rest. */
   t: z.coerce.number().min(0).max(3_600_000).optional(),
+  /** Of a part of a wall, the wall it is part of. */
+  of: z.enum(["screen", "wall"]).default("screen"),
   width: z.coerce.number().int().min(16).max(7_680).optional(),
   signal: z.enum(["picture", "fill", "key"]).default("picture"),
 });
@@ -30,6 +32,7 @@ export function addStillRoutes(app: Express, services: Services, deskGuard: Requ
   const send = async (request: Request, response: Response, onlyOutput: string | null): Promise<void> => {
     const wanted = wantedSchema.safeParse(request.query);
     if (!wanted.success) return tell(response, 400, "A still needs the names of a cue and an output.");
+    const isWholeWall = wanted.data.of === "wall";
     const { cue: cueId, content: hash, occurrence, unit, t, signal } = wanted.data;
     const output = services.screens.outputs.find(({ id }) => id === wanted.data.output);
     if (!output || (onlyOutput !== null && output.id !== onlyOutput))
@@ -49,11 +52,11 @@ export function addStillRoutes(app: Express, services: Services, deskGuard: Requ
         page: { cueId, content: contentHash, step },
         layerId: content.layerId,
         outfitId,
-        // A part of a wall is shown as the wall it is part of.
-        output: canvasOf(output),
+        output,
+        isWholeWall,
         timeZone: services.host.state.timeZone,
         atMs: t ?? null,
-        widthPx: wanted.data.width ?? canvasOf(output).widthPx,
+        widthPx: wanted.data.width ?? (isWholeWall ? canvasOf(output) : output).widthPx,
         signal,
       });
       response.setHeader("Cache-Control", hash ? "private, max-age=31536000, immutable" : "no-store");

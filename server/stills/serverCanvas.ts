@@ -40,13 +40,19 @@ export async function decodeImages(files: ReadonlyMap<string, Uint8Array>): Prom
   return images;
 }
 
-/** Placements drawn on a canvas of the server. @param ground CSS colour beneath all, or none to stay clear */
+/**
+ * Placements drawn on a canvas of the server.
+ * @param output what the canvas shows, in output pixels
+ * @param ground CSS colour beneath all, or none to stay clear
+ * @param from where in the picture the canvas begins; the picture's own origin when not given
+ */
 export function drawPlacements(
   placements: readonly Placement[],
   output: { readonly widthPx: number; readonly heightPx: number },
   scale: number,
   kit: PaintKit,
   ground: string | null = null,
+  from: { readonly xPx: number; readonly yPx: number } = { xPx: 0, yPx: 0 },
 ): Canvas {
   const canvas = createCanvas(
     Math.max(1, Math.round(output.widthPx * scale)),
@@ -57,6 +63,6 @@ export function drawPlacements(
     context.fillStyle = ground;
     context.fillRect(0, 0, canvas.width, canvas.height);
   }
-  drawOnCanvas(context, placements, { kit, maker: SERVER_CANVASES, scale, ...output });
+  drawOnCanvas(context, placements, { kit, maker: SERVER_CANVASES, scale, ...output, from });
   return canvas;
 }

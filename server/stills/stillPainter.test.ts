@@ -33,6 +33,7 @@ const wanted = (widthPx: number, content = compile(bench, strap("Ilse", "net men
   layerId: "titles",
   outfitId: "band",
   output: OUTPUTS[1] as (typeof OUTPUTS)[number],
+  isWholeWall: false,
   timeZone: "UTC",
   atMs: null,
   widthPx,

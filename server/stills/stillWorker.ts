@@ -1,7 +1,7 @@
 import { parentPort } from "node:worker_threads";
 import { createDresser, type PinnedDocument } from "../../core/screens/dress.ts";
 import { placementsAt } from "../../core/screens/placements.ts";
-import type { Output } from "../../core/screens/plan.ts";
+import { canvasOf, type Output } from "../../core/screens/plan.ts";
 import { ARRIVED_MS, pageTimeline } from "../../core/screens/still.ts";
 import type { SlotPage } from "../../core/show/slot.ts";
 import { FALLBACK_FONTS } from "../../core/text/fontList.ts";
@@ -19,6 +19,8 @@ export interface StillJob {
   readonly layerId: string;
   readonly outfitId: string;
   readonly output: Output;
+  /** Of a part of a wall, the wall. */
+  readonly isWholeWall: boolean;
   readonly timeZone: string;
   /** Since the page came; null: at rest. */
   readonly atMs: number | null;
@@ -40,11 +42,14 @@ async function draw(job: StillJob): Promise<Uint8Array> {
   for (const [id, bytes] of job.fonts) ready.addFont(id, bytes);
   const fallback = [...FALLBACK_FONTS, ...job.fonts.map(([id]) => id)];
   const dress = createDresser(new Map(job.documents), ready, fallback, job.timeZone);
-  const { output } = job;
-  const timeline = pageTimeline(job.page, job.layerId, job.outfitId, output, dress, job.atMs !== null);
-  const placements = placementsAt(timeline, job.atMs ?? ARRIVED_MS, output);
-  const scale = job.widthPx / output.widthPx;
-  const canvas = drawPlacements(placements, output, scale, serverPaintKit(ready, images));
+  const whole = canvasOf(job.output);
+  const timeline = pageTimeline(job.page, job.layerId, job.outfitId, whole, dress, job.atMs !== null);
+  const placements = placementsAt(timeline, job.atMs ?? ARRIVED_MS, whole);
+  const shown = job.isWholeWall ? whole : job.output;
+  const scale = job.widthPx / shown.widthPx;
+  const from = (!job.isWholeWall && job.output.region) || undefined;
+  const kit = serverPaintKit(ready, images);
+  const canvas = drawPlacements(placements, shown, scale, kit, null, from);
   if (job.signal !== "picture") {
     const context = contextOf(canvas);
     const pixels = context.getImageData(0, 0, canvas.width, canvas.height);
