@@ -16,13 +16,11 @@ export function Header({ place, children }: { place: string; children: ReactNode
       <h1 className="min-w-0 text-[15px]">
         <NavLink
           to="/evenings"
-          title="All evenings"
+          title={`All evenings. This is “${evening.name}”${place && ` at ${place}`}.`}
           className="flex min-h-8 items-center gap-1.5 rounded-md px-2 hover:bg-lifted aria-[current]:bg-lifted"
         >
-          <span className="truncate">
-            <span className="font-semibold">{evening.name}</span>
-            {place && <span className="text-second"> · {place}</span>}
-          </span>
+          <span className="truncate font-semibold">{evening.name}</span>
+          {place && <span className="max-w-40 shrink-0 truncate text-second">· {place}</span>}
           <ChevronDown aria-hidden="true" className="size-4 shrink-0 text-second" />
         </NavLink>
       </h1>

@@ -3,6 +3,7 @@ import type { CueDoc } from "../../core/rundown/cueDoc.ts";
 import type { EveningFields, OpenEvening } from "../../core/rundown/evening.ts";
 import { fieldClass, Labelled } from "../prepare/Labelled.tsx";
 import { cueKindName, typedTitle } from "../ui/cueWords.ts";
+import { TimeBox } from "../ui/TimeBox.tsx";
 
 interface ListedCue {
   readonly cueId: string;
@@ -92,21 +93,19 @@ export function AnotherDay({
           />
         </Labelled>
         <Labelled id="another-start" label="Begins at">
-          <input
+          <TimeBox
             id="another-start"
-            type="time"
-            value={fields.startsAt}
-            onChange={({ target }) => setFields({ ...fields, startsAt: target.value })}
-            className={`${fieldClass} px-2! text-[15px]`}
+            time={fields.startsAt}
+            onSave={(startsAt) => setFields((now) => ({ ...now, startsAt }))}
+            className="min-h-10 w-full"
           />
         </Labelled>
         <Labelled id="another-end" label="Is over by">
-          <input
+          <TimeBox
             id="another-end"
-            type="time"
-            value={fields.endsAt}
-            onChange={({ target }) => setFields({ ...fields, endsAt: target.value })}
-            className={`${fieldClass} px-2! text-[15px]`}
+            time={fields.endsAt}
+            onSave={(endsAt) => setFields((now) => ({ ...now, endsAt }))}
+            className="min-h-10 w-full"
           />
         </Labelled>
       </div>

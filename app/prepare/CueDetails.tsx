@@ -75,15 +75,11 @@ export function CueDetails({
               />
             )}
             {start.kind === "at" && (
-              <input
-                aria-label="Time of day it starts"
-                type="time"
-                step={1}
-                value={start.time}
-                onChange={({ target }) =>
-                  target.value && onChange({ start: { kind: "at", time: withSeconds(target.value) } })
-                }
-                className={boxClass}
+              <TimeBox
+                label="Time of day it starts"
+                time={start.time}
+                isToTheSecond
+                onSave={(time) => onChange({ start: { kind: "at", time } })}
               />
             )}
             <span className="flex items-center gap-2">
@@ -212,8 +208,6 @@ const startOf = (kind: CueStart["kind"]): CueStart => {
       return { kind };
   }
 };
-
-const withSeconds = (time: string) => (time.length === 5 ? `${time}:00` : time);
 
 function Seconds({
   label,

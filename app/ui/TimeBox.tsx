@@ -1,27 +1,52 @@
-/** A time of day, HH:MM, that is saved when the box is left, or at Enter; it may be empty. */
+import { useEffect, useRef } from "react";
+import { readTimeOfDay } from "../../core/time/timeOfDay.ts";
+
+/**
+ * A time of day by 24 hours, whatever the browser's language, saved when the box is left, or at Enter; what is no time goes back
+ * to what it was.
+ */
 export function TimeBox({
   label,
+  id,
   time,
-  className = "",
+  isToTheSecond = false,
+  className = isToTheSecond ? "w-26" : "w-19",
   onSave,
 }: {
-  label: string;
+  /** For boxes without a label of their own. */
+  label?: string;
+  id?: string;
+  /** HH:MM, or HH:MM:SS; empty when not said. */
   time: string;
+  /** It holds seconds, and may not be empty. */
+  isToTheSecond?: boolean;
   className?: string;
   onSave: (time: string) => void;
 }) {
-  const save = (typed: string) => {
-    if (typed !== time) onSave(typed);
+  const box = useRef<HTMLInputElement>(null);
+  useEffect(() => {
+    if (box.current) box.current.value = time;
+  }, [time]);
+  const save = (target: HTMLInputElement) => {
+    const typed = target.value.trim();
+    const read = typed === "" && !isToTheSecond ? "" : readTimeOfDay(typed, isToTheSecond);
+    target.value = read ?? time;
+    if (read !== undefined && read !== time) onSave(read);
   };
   return (
     <input
-      key={time}
+      ref={box}
+      id={id}
       aria-label={label}
-      type="time"
+      type="text"
+      inputMode="numeric"
+      autoComplete="off"
+      placeholder={isToTheSecond ? "hh:mm:ss" : "hh:mm"}
+      maxLength={11}
       defaultValue={time}
-      onBlur={({ target }) => save(target.value)}
-      onKeyDown={(event) => event.key === "Enter" && save(event.currentTarget.value)}
-      className={`min-h-9 rounded-md border border-edge-strong bg-ground px-2 font-mono text-[15px] text-paper ${className}`}
+      onBlur={({ target }) => save(target)}
+      onKeyDown={(event) => event.key === "Enter" && save(event.currentTarget)}
+      className={`min-h-9 rounded-md border border-edge-strong bg-ground px-2 font-mono text-[15px] text-paper placeholder:text-quiet ${className}`}
     />
   );
 }
