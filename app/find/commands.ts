@@ -1,3 +1,4 @@
+import { type AirAction, type KeyMap, keysOf, nameOfKey } from "../../core/keys/keyMap.ts";
 import { foldWords } from "../../core/words/foldWords.ts";
 import type { DeskStore } from "../desk/deskStore.ts";
 
@@ -10,15 +11,26 @@ export interface DeskCommand {
   readonly act: () => void;
 }
 
-/** What Find can do besides finding. Clearing is not among it: that key is held. */
-export function deskCommands(store: DeskStore, go: (path: string) => void): readonly DeskCommand[] {
+/**
+ * What Find can do besides finding. Clearing is not among it: that key is held.
+ * @param keys the venue's own, which each command names
+ */
+export function deskCommands(
+  store: DeskStore,
+  keys: KeyMap,
+  go: (path: string) => void,
+): readonly DeskCommand[] {
+  const keyOf = (action: AirAction): string | null => {
+    const [key] = keysOf(keys, action);
+    return key === undefined ? null : nameOfKey(key);
+  };
   const view = (name: string, path: string): DeskCommand => ({
     name,
     key: null,
     changesAir: false,
     act: () => go(path),
   });
-  const air = (name: string, key: string, act: () => void): DeskCommand => ({
+  const air = (name: string, key: string | null, act: () => void): DeskCommand => ({
     name,
     key,
     changesAir: true,
@@ -46,20 +58,20 @@ export function deskCommands(store: DeskStore, go: (path: string) => void): read
     view("Bin: cues that were deleted", "/prepare?panel=bin"),
     view("Bring in a scripture text", "/texts"),
     view("Bring in songs", "/songs"),
-    air("Take the next step", "Space", () => store.take("usual")),
-    air("Cut to the next step", "X", () => store.take("cut")),
-    air("Undo the last take", "U", () => store.press({ kind: "undoTake" })),
+    air("Take the next step", keyOf("take"), () => store.take("usual")),
+    air("Cut to the next step", keyOf("cut"), () => store.take("cut")),
+    air("Undo the last take", keyOf("undo"), () => store.press({ kind: "undoTake" })),
     ...store
       .getSnapshot()
       .plans.map(({ id, name }, at) =>
-        air(`Switch to the screen plan “${name}”`, at < 9 ? `⇧${at + 1}` : "", () =>
+        air(`Switch to the screen plan “${name}”`, at < 9 ? `⇧${at + 1}` : null, () =>
           store.press({ kind: "switchPlan", planId: id, builtOn: store.getSnapshot().state.airRevision }),
         ),
       ),
     desk("Rehearse, or back to the air", null, () => store.rehearse(store.getSnapshot().channel === "air")),
-    desk("Arm the step after", "↓", () => store.armNeighbour(1, "step")),
-    desk("Arm the cue after", "→", () => store.armNeighbour(1, "cue")),
-    desk("Follow the script again", "Home", () => store.press({ kind: "disarm" })),
+    desk("Arm the step after", keyOf("armNext"), () => store.armNeighbour(1, "step")),
+    desk("Arm the cue after", keyOf("armNextCue"), () => store.armNeighbour(1, "cue")),
+    desk("Follow the script again", keyOf("follow"), () => store.press({ kind: "disarm" })),
   ];
 }
 

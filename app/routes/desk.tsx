@@ -73,7 +73,7 @@ export default function DeskRoute({ loaderData }: Route.ComponentProps) {
         </Header>
         <RehearsalBanner />
         <Outlet />
-        <FindBox outfits={loaderData.outfits} />
+        <FindBox outfits={loaderData.outfits} keys={loaderData.keys} />
       </div>
     </DeskContext>
   );

@@ -3,6 +3,7 @@ import type { ReadyCue } from "../rundown/next.ts";
 import { stepsOf } from "../rundown/steps.ts";
 import type { Command } from "../show/commands.ts";
 import { type DecideContext, type Decision, decide, decideTimer } from "../show/decide.ts";
+import type { LoggedEvent } from "../show/events.ts";
 import { evolve } from "../show/evolve.ts";
 import { pageAt } from "../show/slot.ts";
 import { type ShowState, showStateSchema } from "../show/state.ts";
@@ -13,6 +14,8 @@ export class Clocked {
   state: ShowState = openedState();
   atMs = 10_000;
   readonly kinds: string[] = [];
+  /** All that was written down. */
+  readonly logged: LoggedEvent[] = [];
 
   constructor(
     public cues: readonly ReadyCue[],
@@ -64,7 +67,9 @@ export class Clocked {
     if ("refused" in decision) return decision.refused;
     for (const event of decision.events) {
       this.kinds.push(event.kind);
-      this.state = evolve(this.state, { seq: this.state.seq + 1, atMs: this.atMs, actor: DESK, event });
+      const logged: LoggedEvent = { seq: this.state.seq + 1, atMs: this.atMs, actor: DESK, event };
+      this.logged.push(logged);
+      this.state = evolve(this.state, logged);
     }
     showStateSchema.parse(this.state);
     return null;

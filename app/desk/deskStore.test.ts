@@ -1,0 +1,255 @@
+import { afterEach, beforeEach, describe, expect, test, vi } from "vitest";
+import type { Command } from "../../core/show/commands.ts";
+import type { ShowState } from "../../core/show/state.ts";
+import type { Channel, ClientMessage, ServerMessage } from "../../core/show/wire.ts";
+import { Clocked } from "../../core/test-support/clocked.ts";
+import { DESK, openedState, prepareBench, readyCues, strap } from "../../core/test-support/contents.ts";
+import { STARTER_OUTPUTS, STARTER_PLAN } from "../../designs/starter.ts";
+import { DeskStore } from "./deskStore.ts";
+
+const bench = prepareBench();
+
+/** The server's end of a window's socket: it hears, and says what the test says. */
+class Socket {
+  static readonly OPEN = 1;
+  static all: Socket[] = [];
+  readyState = 0;
+  readonly heard: ClientMessage[] = [];
+  onopen: (() => void) | undefined;
+  onmessage: ((event: { data: string }) => void) | undefined;
+  onclose: ((event: { code: number }) => void) | undefined;
+
+  constructor() {
+    Socket.all.push(this);
+  }
+  static get last(): Socket {
+    return Socket.all.at(-1) as Socket;
+  }
+  send(text: string): void {
+    this.heard.push(JSON.parse(text) as ClientMessage);
+  }
+  close(code = 1005): void {
+    if (this.readyState === 3) return;
+    this.readyState = 3;
+    this.onclose?.({ code });
+  }
+  open(): void {
+    this.readyState = 1;
+    this.onopen?.();
+  }
+  say(message: ServerMessage): void {
+    this.onmessage?.({ data: JSON.stringify(message) });
+  }
+  welcome(state: ShowState, channel: Channel = "air"): void {
+    const outputs = STARTER_OUTPUTS;
+    this.say({
+      kind: "welcome",
+      serverAtMs: 0,
+      buildId: "b",
+      state,
+      outputs,
+      plans: [STARTER_PLAN],
+      channel,
+      outputId: null,
+    });
+  }
+  get commands(): Command[] {
+    return this.heard.flatMap((message) => (message.kind === "command" ? [message.command] : []));
+  }
+}
+
+const kept = new Map<string, string>();
+const storage = {
+  getItem: (key: string) => kept.get(key) ?? null,
+  setItem: (key: string, value: string) => void kept.set(key, value),
+};
+
+beforeEach(() => {
+  vi.useFakeTimers();
+  Socket.all = [];
+  kept.clear();
+  vi.stubGlobal("WebSocket", Socket);
+  vi.stubGlobal("location", { protocol: "http:", host: "desk.test" });
+  vi.stubGlobal("sessionStorage", storage);
+  vi.stubGlobal("localStorage", storage);
+});
+afterEach(() => {
+  vi.useRealTimers();
+  vi.unstubAllGlobals();
+});
+
+/** A desk with two straps, connected; and a show that decides as the server does. */
+function setUp() {
+  const cues = readyCues(bench, [strap("Ilse"), strap("Odhran"), strap("Brisa")]);
+  const show = new Clocked(cues);
+  const store = new DeskStore({
+    deskToken: "token",
+    buildId: "b",
+    state: openedState(),
+    outputs: STARTER_OUTPUTS,
+    plans: [STARTER_PLAN],
+    cues: cues.map(({ cueId, doc, hash }) => ({ cueId, revision: 1, doc, compiled: { hash } })),
+    rundownStamp: "stamp-1",
+    documents: Object.fromEntries(bench.documents),
+    screens: [],
+    evening: { id: "e", name: "Evening", day: "", startsAt: "", endsAt: "" },
+  });
+  const connect = (channel: Channel = "air") => {
+    Socket.last.open();
+    Socket.last.welcome(show.state, channel);
+  };
+  /** Decides on a command as the server would, and tells the desk. */
+  const decide = (command: Command) => {
+    const before = show.logged.length;
+    const sentence = show.press(command);
+    for (const logged of show.logged.slice(before)) Socket.last.say({ kind: "event", logged });
+    Socket.last.say({ kind: "answer", id: command.id, refused: null, sentence });
+  };
+  store.connect();
+  return { store, show, cues, connect, decide };
+}
+
+describe("presses of a desk", () => {
+  test("one at a time: a press made meanwhile is worked out against the air as it is then", () => {
+    const { store, cues, connect, decide } = setUp();
+    connect();
+    store.take("cut");
+    store.take("cut");
+    expect(Socket.last.commands).toHaveLength(1);
+    expect(store.getSnapshot().waiting).toBe(true);
+    decide(Socket.last.commands[0] as Command);
+    const takes = Socket.last.commands.flatMap((command) =>
+      command.kind === "take" ? [command.target.cueId] : [],
+    );
+    expect(takes).toEqual([cues[0]?.cueId, cues[1]?.cueId]);
+    decide(Socket.last.commands[1] as Command);
+    expect(store.getSnapshot().waiting).toBe(false);
+    expect(store.getSnapshot().next?.cueId).toBe(cues[2]?.cueId);
+  });
+
+  test("what waits behind a refusal is dropped, with the reason said; a flurry does not play out long after", () => {
+    const { store, connect } = setUp();
+    connect();
+    for (let i = 0; i < 12; i++) store.take("cut");
+    const first = Socket.last.commands[0] as Command;
+    Socket.last.say({ kind: "answer", id: first.id, refused: "airMoved", sentence: "The air has moved." });
+    expect(Socket.last.commands).toHaveLength(1);
+    expect(store.getSnapshot().notice?.sentence).toBe("The air has moved.");
+    // An answer to something else changes nothing.
+    Socket.last.say({ kind: "answer", id: "another", refused: null, sentence: "Not this one." });
+    expect(store.getSnapshot().notice?.sentence).toBe("The air has moved.");
+    for (let i = 0; i < 12; i++) store.press({ kind: "hold" });
+    for (let at = 1; at < Socket.last.commands.length; at++)
+      Socket.last.say({
+        kind: "answer",
+        id: (Socket.last.commands[at] as Command).id,
+        refused: null,
+        sentence: null,
+      });
+    // One on its way and four behind it.
+    expect(Socket.last.commands).toHaveLength(1 + 5);
+  });
+
+  test("a watching desk sends nothing; at the end of the rundown a take says so", () => {
+    const { store, connect, decide } = setUp();
+    connect();
+    store.setMode("watching");
+    store.take("usual");
+    expect(Socket.last.commands).toHaveLength(0);
+    expect(store.getSnapshot().notice?.sentence).toContain("only watches");
+    store.setMode("free");
+    for (let i = 0; i < 3; i++) {
+      store.take("cut");
+      decide(Socket.last.commands.at(-1) as Command);
+    }
+    store.take("cut");
+    expect(Socket.last.commands).toHaveLength(3);
+    expect(store.getSnapshot().notice?.sentence).toContain("last step of the rundown");
+  });
+
+  test("a server that does not answer is told of after two seconds, and nothing is sent again by itself", () => {
+    const { store, connect } = setUp();
+    connect();
+    store.take("cut");
+    store.take("cut");
+    vi.advanceTimersByTime(2_000);
+    expect(store.getSnapshot().waiting).toBe(true);
+    vi.advanceTimersByTime(300);
+    expect(store.getSnapshot().waiting).toBe(false);
+    expect(store.getSnapshot().notice?.sentence).toContain("not answered");
+    expect(Socket.last.commands).toHaveLength(1);
+  });
+});
+
+describe("a desk's connection", () => {
+  test("lost, it says so, sends nothing, and comes back with what it knows of the rundown", () => {
+    const { store, connect } = setUp();
+    connect();
+    Socket.last.close(1006);
+    expect(store.getSnapshot().status.kind).toBe("lost");
+    store.take("cut");
+    expect(store.getSnapshot().notice?.sentence).toContain("no connection");
+    vi.advanceTimersByTime(200);
+    expect(Socket.all).toHaveLength(2);
+    connect();
+    expect(Socket.last.heard[0]).toMatchObject({ kind: "hello", token: "token", rundownStamp: "stamp-1" });
+    expect(Socket.last.commands).toEqual([]);
+    expect(store.getSnapshot().status.kind).toBe("open");
+  });
+
+  test("an event that does not follow on the last makes it connect anew; a refused link does not", () => {
+    const { show, store, connect } = setUp();
+    connect();
+    Socket.last.say({
+      kind: "event",
+      logged: { seq: 9, atMs: 1, actor: DESK, event: { kind: "begunAnew" } },
+    });
+    vi.advanceTimersByTime(200);
+    expect(Socket.all).toHaveLength(2);
+    connect();
+    expect(store.getSnapshot().state.seq).toBe(show.state.seq);
+    Socket.last.close(4401);
+    vi.advanceTimersByTime(10_000);
+    expect(Socket.all).toHaveLength(2);
+    expect(store.getSnapshot().status.kind).toBe("refused");
+  });
+
+  test("a desk that rehearsed rehearses again after its page was loaded anew, until it goes back to the air", () => {
+    const first = setUp();
+    first.connect();
+    first.store.rehearse(true);
+    expect(Socket.last.heard).toContainEqual({ kind: "channel", channel: "rehearsal" });
+    first.store.disconnect();
+    const again = setUp();
+    again.connect();
+    expect(again.store.getSnapshot().channel).toBe("air");
+    expect(Socket.last.heard).toContainEqual({ kind: "channel", channel: "rehearsal" });
+    Socket.last.welcome(again.show.state, "rehearsal");
+    expect(again.store.getSnapshot().channel).toBe("rehearsal");
+    again.store.rehearse(false);
+    again.store.disconnect();
+    const third = setUp();
+    third.connect();
+    expect(Socket.last.heard.some(({ kind }) => kind === "channel")).toBe(false);
+  });
+
+  test("cues that are changed, moved and taken away elsewhere are so here; the rest stay the same objects", () => {
+    const { store, cues, connect } = setUp();
+    connect();
+    const before = store.getSnapshot().cues;
+    const [a, b, c] = cues as [(typeof cues)[0], (typeof cues)[0], (typeof cues)[0]];
+    Socket.last.say({
+      kind: "rundown",
+      stamp: "stamp-2",
+      order: [c.cueId, a.cueId],
+      changed: [{ cueId: c.cueId, revision: 2, doc: strap("Brisa Q."), compiled: { problem: "no fit" } }],
+      evening: store.getSnapshot().evening,
+    });
+    const after = store.getSnapshot();
+    expect(after.cues.map(({ view }) => view.cueId)).toEqual([c.cueId, a.cueId]);
+    expect(after.ready.map(({ cueId }) => cueId)).toEqual([a.cueId]);
+    expect(after.cues[1]?.view).toBe(before[0]?.view);
+    expect(after.next?.cueId).toBe(a.cueId);
+    expect(after.cues.some(({ view }) => view.cueId === b.cueId)).toBe(false);
+  });
+});

@@ -1,0 +1,101 @@
+import { describe, expect, test } from "vitest";
+import { keyMapSchema } from "../../core/keys/keyMap.ts";
+import { compile, prepareBench, readyCues, song, strap } from "../../core/test-support/contents.ts";
+import type { DeskCue, DeskStore } from "../desk/deskStore.ts";
+import { deskCommands, findCommands } from "./commands.ts";
+import { findSteps, findTemplates } from "./localFinds.ts";
+
+const bench = prepareBench();
+
+function cues(): DeskCue[] {
+  return readyCues(bench, [
+    strap("Ilse Tarrow", "net mender"),
+    song("Verse 1\nRow for the morning\nrow for the tide\n\nChorus\nHeave and away"),
+    strap("Söre Lamp", "keeper of the lamp"),
+    song("Verse 1\nThe lamp is lit\nabove the quay"),
+  ]).map((ready) => ({
+    view: { cueId: ready.cueId, revision: 1, doc: ready.doc, compiled: { hash: ready.hash } },
+    index: ready.index,
+    ready,
+  }));
+}
+const names = (query: string) => findSteps(query, cues()).map(({ title }) => title);
+
+describe("steps of the rundown", () => {
+  test("by title first, then by what they say, each cue once, marks and case aside", () => {
+    expect(names("sore")).toEqual(["Söre Lamp"]);
+    expect(names("lamp")[0]).toBe("Söre Lamp");
+    expect(names("lamp")).toHaveLength(2);
+    expect(names("TARROW ilse")).toEqual(["Ilse Tarrow"]);
+    const [step] = findSteps("heave", cues());
+    expect(step?.words).toContain("Heave and away");
+    expect(step?.anchor).toMatchObject({ occurrence: "C" });
+    // Words of one step in any order; words that no single step has are not found.
+    expect(findSteps("tide row", cues())).toHaveLength(1);
+    expect(findSteps("tide heave", cues())).toHaveLength(0);
+    expect(findSteps("  ", cues())).toEqual([]);
+  });
+
+  test("by number; one that cannot be taken is found by its name all the same", () => {
+    expect(findSteps("3", cues()).map(({ cue }) => cue.index)).toEqual([2]);
+    const [first, ...others] = cues();
+    const empty = { ...(first as DeskCue), ready: undefined };
+    expect(findSteps("empty name", [empty, ...others])[0]).toMatchObject({ anchor: null });
+    expect(compile(bench, strap("x"))).toBeDefined();
+  });
+
+  test("kinds of pages and their looks, each look once", () => {
+    const outfit = {
+      id: "full",
+      name: "Full",
+      linesPerSlide: 4,
+      looks: { name: ["Name, plain", "Name, on a bar"] },
+    };
+    const found = findTemplates("name", [outfit, { ...outfit, id: "band" }]);
+    expect(found[0]).toEqual({ fieldSet: "name", name: "Name strap", look: null });
+    expect(found.filter(({ look }) => look === "Name, on a bar")).toHaveLength(1);
+    expect(findTemplates("n", [outfit])).toEqual([]);
+  });
+});
+
+describe("commands", () => {
+  const did: string[] = [];
+  const store = {
+    getSnapshot: () => ({
+      plans: [{ id: "p1", name: "Evening" }],
+      channel: "air",
+      state: { airRevision: 7 },
+    }),
+    take: (how: string) => did.push(`take ${how}`),
+    press: (press: unknown) => did.push(JSON.stringify(press)),
+    rehearse: (isOn: boolean) => did.push(`rehearse ${isOn}`),
+    armNeighbour: () => did.push("arm"),
+  } as unknown as DeskStore;
+
+  test("are named with the venue's own keys", () => {
+    const keyOf = (map: object, name: string) =>
+      deskCommands(store, keyMapSchema.parse(map), () => {}).find((command) => command.name === name)?.key;
+    expect(keyOf({}, "Take the next step")).toBe("Space");
+    expect(keyOf({ take: ["Home", "PageDown"] }, "Take the next step")).toBe("Home");
+    expect(keyOf({ undo: [] }, "Undo the last take")).toBeNull();
+    expect(keyOf({ armNext: ["j"] }, "Arm the step after")).toBe("J");
+  });
+
+  test("do what they say; those that change what people see are marked, and clearing is not among them", () => {
+    const all = deskCommands(store, {}, (path) => did.push(path));
+    for (const { act } of findCommands("screen plan evening", all)) act();
+    expect(did).toEqual([JSON.stringify({ kind: "switchPlan", planId: "p1", builtOn: 7 })]);
+    findCommands("go timing", all)[0]?.act();
+    expect(did.at(-1)).toBe("/timing");
+    findCommands("rehearse", all)[0]?.act();
+    expect(did.at(-1)).toBe("rehearse true");
+    expect(all.filter(({ changesAir }) => changesAir).map(({ name }) => name)).toEqual([
+      "Take the next step",
+      "Cut to the next step",
+      "Undo the last take",
+      "Switch to the screen plan “Evening”",
+    ]);
+    expect(findCommands("clear", all)).toEqual([]);
+    expect(findCommands("", all)).toEqual([]);
+  });
+});
