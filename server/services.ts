@@ -218,7 +218,7 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
   });
   const links = new LinkStore(db, showId);
   await links.load(screens.outputs.map(({ id }) => id));
-  const live = new LiveServer({ host, rundown, evenings, contents, links, screens, ...options });
+  const live = new LiveServer({ host, rundown, evenings, keys, contents, links, screens, ...options });
   const editScreens = createScreensEditor(screens, links, host, show.outfits[0]?.id ?? "");
   let wardrobes = show.wardrobes;
   const offerTemplate = async (outfitId: string, template: Template) => {

@@ -92,6 +92,7 @@ function setUp() {
     rundownStamp: "stamp-1",
     documents: Object.fromEntries(bench.documents),
     screens: [],
+    keys: {},
     evening: { id: "e", name: "Evening", day: "", startsAt: "", endsAt: "" },
   });
   const connect = (channel: Channel = "air") => {

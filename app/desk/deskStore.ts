@@ -1,3 +1,4 @@
+import type { KeyMap } from "../../core/keys/keyMap.ts";
 import { sameAnchor } from "../../core/rundown/anchor.ts";
 import type { PageContent } from "../../core/rundown/content.ts";
 import type { CueView } from "../../core/rundown/edits.ts";
@@ -56,6 +57,8 @@ export interface DeskSnapshot {
   readonly desks: readonly DeskPresence[];
   /** Outputs that show the rehearsal in place of the air. */
   readonly rehearsedOn: readonly string[];
+  /** The venue's own keys. */
+  readonly keys: KeyMap;
   /** The evening whose cues these are. */
   readonly evening: OpenEvening;
   /** The cue chosen for editing; new cues are added after it. */
@@ -72,6 +75,7 @@ export interface DeskStart {
   readonly rundownStamp: string;
   readonly documents: Readonly<Record<string, PinnedDocument>>;
   readonly screens: readonly ScreenHealth[];
+  readonly keys: KeyMap;
   readonly evening: OpenEvening;
 }
 
@@ -137,6 +141,7 @@ export class DeskStore {
       channel: "air",
       desks: [],
       rehearsedOn: [],
+      keys: start.keys,
       evening: start.evening,
       chosenId: start.cues[0]?.cueId ?? null,
     };
@@ -381,6 +386,9 @@ export class DeskStore {
         this.#change({ ...this.#readCues(), evening: message.evening });
         return;
       }
+      case "keys":
+        this.#change({ keys: message.keys });
+        return;
       case "screens":
         this.#change({ screens: message.screens });
         return;

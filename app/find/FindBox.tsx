@@ -2,7 +2,6 @@ import { Command } from "cmdk";
 import { Dialog } from "radix-ui";
 import { useEffect, useMemo, useRef, useState } from "react";
 import { useLocation, useNavigate } from "react-router";
-import type { KeyMap } from "../../core/keys/keyMap.ts";
 import type { Anchor } from "../../core/rundown/anchor.ts";
 import { type CueDoc, pageCue, readingCue, songCue } from "../../core/rundown/cueDoc.ts";
 import { stepsOf } from "../../core/rundown/steps.ts";
@@ -40,7 +39,7 @@ interface Row {
 }
 
 /** One box for everything: what is in the rundown, songs, passages, verses, kinds of pages, commands. */
-export function FindBox({ outfits, keys }: { outfits: readonly DeskOutfit[]; keys: KeyMap }) {
+export function FindBox({ outfits }: { outfits: readonly DeskOutfit[] }) {
   const [isOpen, setIsOpen] = useState(false);
   useFindKey(() => setIsOpen(true));
   return (
@@ -53,22 +52,14 @@ export function FindBox({ outfits, keys }: { outfits: readonly DeskOutfit[]; key
           className="fixed top-15 left-4 z-50 flex max-h-[calc(100dvh-170px)] w-[min(768px,94vw)] flex-col overflow-hidden rounded-xl border border-edge-strong bg-raised shadow-2xl"
         >
           <Dialog.Title className="sr-only">Find</Dialog.Title>
-          <FindPanel outfits={outfits} keys={keys} close={() => setIsOpen(false)} />
+          <FindPanel outfits={outfits} close={() => setIsOpen(false)} />
         </Dialog.Content>
       </Dialog.Portal>
     </Dialog.Root>
   );
 }
 
-function FindPanel({
-  outfits,
-  keys,
-  close,
-}: {
-  outfits: readonly DeskOutfit[];
-  keys: KeyMap;
-  close: () => void;
-}) {
+function FindPanel({ outfits, close }: { outfits: readonly DeskOutfit[]; close: () => void }) {
   const [query, setQuery] = useState("");
   const [value, setValue] = useState("");
   const desk = useDesk();
@@ -83,8 +74,8 @@ function FindPanel({
   const waiting = useRef<Wish | null>(null);
 
   const commands = useMemo(
-    () => deskCommands(store, keys, (path) => void navigate(path)),
-    [store, keys, navigate],
+    () => deskCommands(store, desk.keys, (path) => void navigate(path)),
+    [store, desk.keys, navigate],
   );
 
   const rows = useMemo((): Row[] => {

@@ -1,6 +1,5 @@
 import { Plus, X } from "lucide-react";
 import { useEffect, useState } from "react";
-import { useRevalidator } from "react-router";
 import {
   AIR_ACTION_IDS,
   AIR_ACTIONS,
@@ -11,16 +10,14 @@ import {
   nameOfKey,
   removeKey,
 } from "../../core/keys/keyMap.ts";
-import { useDeskStore } from "../desk/deskContext.ts";
+import { useDesk, useDeskStore } from "../desk/deskContext.ts";
 import { NoticeBar } from "../desk/NoticeBar.tsx";
-import { useDeskData } from "../desk/useDeskData.ts";
 import { postJson } from "../ui/postJson.ts";
 
 /** Which key does what while the evening runs: the venue's own, with clashes refused. */
 export function KeysView() {
-  const { keys } = useDeskData();
+  const { keys } = useDesk();
   const store = useDeskStore();
-  const { revalidate } = useRevalidator();
   const [waiting, setWaiting] = useState<AirAction | null>(null);
 
   const save = async (change: { readonly map: KeyMap } | { readonly problem: string }) => {
@@ -31,7 +28,6 @@ export function KeysView() {
     const answer = await postJson<{ sentence?: string }>("/key-map", change.map);
     if (!answer || answer.sentence !== undefined)
       store.say("trouble", answer?.sentence ?? "The server cannot be reached. The keys are as they were.");
-    await revalidate();
   };
 
   // biome-ignore lint/correctness/useExhaustiveDependencies: the listener lives as long as a key is waited for

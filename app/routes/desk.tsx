@@ -73,7 +73,7 @@ export default function DeskRoute({ loaderData }: Route.ComponentProps) {
         </Header>
         <RehearsalBanner />
         <Outlet />
-        <FindBox outfits={loaderData.outfits} keys={loaderData.keys} />
+        <FindBox outfits={loaderData.outfits} />
       </div>
     </DeskContext>
   );

@@ -8,6 +8,7 @@ export function loader({ params, context }: Route.LoaderArgs) {
   if (links.find(params.token)?.kind !== "watch") throw data("This link shows nothing", { status: 404 });
   return {
     evening: evenings.open,
+    keys: {},
     deskToken: params.token,
     buildId,
     state: host.state,

@@ -5,7 +5,6 @@ import { isFilled, pagesOn } from "../../core/show/layers.ts";
 import { useDesk, useDeskStore, useServerTime } from "../desk/deskContext.ts";
 import { NoticeBar } from "../desk/NoticeBar.tsx";
 import type { DeskOutfit } from "../desk/outfit.ts";
-import { useDeskData } from "../desk/useDeskData.ts";
 import { EventStrip } from "./EventStrip.tsx";
 import { KeyList } from "./KeyList.tsx";
 import { Layers } from "./Layers.tsx";
@@ -26,11 +25,10 @@ export function RunView({
 }) {
   const desk = useDesk();
   const store = useDeskStore();
-  const { keys } = useDeskData();
   const navigate = useNavigate();
   const nowMs = useServerTime(250);
   const [isNoting, setIsNoting] = useState(false);
-  const { state, mode } = desk;
+  const { state, mode, keys } = desk;
   /** The layer "out" would clear: where the last take went if it is still filled, else the topmost passing one. */
   const outLayer = useMemo(() => {
     const atMs = nowMs ?? 0;

@@ -1,4 +1,5 @@
 import { z } from "zod";
+import type { KeyMap } from "../keys/keyMap.ts";
 import type { CueView } from "../rundown/edits.ts";
 import type { OpenEvening } from "../rundown/evening.ts";
 import type { PinnedDocument } from "../screens/dress.ts";
@@ -130,6 +131,8 @@ export type ServerMessage =
       readonly refused: Refusal | null;
       readonly sentence: string | null;
     }
+  /** The venue's own keys, for desks. */
+  | { readonly kind: "keys"; readonly keys: KeyMap }
   | { readonly kind: "screens"; readonly screens: readonly ScreenHealth[] }
   /** The desks that are open, and the outputs that show the rehearsal in place of the air. */
   | {

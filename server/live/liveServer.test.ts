@@ -107,6 +107,25 @@ describe("the live channel", () => {
     desk.socket.close();
   });
 
+  test("keys of the venue's own are told to every desk, when it comes and when they change, and to nobody else", async () => {
+    const { keys, links } = show.services;
+    const [one, other] = [await joined(), await joined()];
+    const output = await joined(links.tokenOfOutput("wall"));
+    expect((await one.until("keys")).keys).toEqual({});
+    await keys.save({ take: ["Home", "PageDown"] });
+    for (const desk of [one, other])
+      expect((await desk.until("keys", ({ keys: map }) => map.take !== undefined)).keys.take).toContain(
+        "Home",
+      );
+    const late = await joined();
+    expect((await late.until("keys")).keys).toEqual(keys.keys);
+    output.send({ kind: "ping", sentAtMs: 1 });
+    await output.until("pong");
+    expect(output.heard.some(({ kind }) => kind === "keys")).toBe(false);
+    await keys.save({});
+    for (const window of [one, other, late, output]) window.socket.close();
+  });
+
   test("a desk that came with the rundown is not sent it again; one that has another is", async () => {
     const { links, live, rundown } = show.services;
     const known = new TestWindow(show.port);

@@ -18,6 +18,7 @@ import {
 } from "../../core/show/wire.ts";
 import type { ContentStore } from "../store/contentStore.ts";
 import type { EveningStore } from "../store/eveningStore.ts";
+import type { KeyStore } from "../store/keyStore.ts";
 import type { Link, LinkStore } from "../store/linkStore.ts";
 import type { ScreenStore } from "../store/screenStore.ts";
 import { RehearsalLog } from "./rehearsalLog.ts";
@@ -56,6 +57,7 @@ export interface LiveParts {
   readonly host: ShowHost;
   readonly rundown: Rundown;
   readonly evenings: EveningStore;
+  readonly keys: KeyStore;
   readonly contents: ContentStore;
   readonly links: LinkStore;
   readonly screens: ScreenStore;
@@ -98,6 +100,9 @@ export class LiveServer {
       for (const { link, socket } of this.#connections) if (link?.token === token) socket.close(4401);
     });
     parts.rundown.onChange((change) => this.#tellRundown(change));
+    parts.keys.onChange((keys) => {
+      for (const connection of this.#desks()) send(connection, { kind: "keys", keys });
+    });
     parts.evenings.onChange(() => this.#tellRundown({ ...this.#rundownNow(), changed: [] }));
     this.#ticker = setInterval(() => this.#tick(), SCREENS_EVERY_MS);
     this.#clock = setInterval(() => {
@@ -384,6 +389,7 @@ export class LiveServer {
       this.#tellRundown(knowsRundown ? { ...now, changed: [] } : now, [connection]);
       send(connection, { kind: "screens", screens: this.screens() });
     }
+    if (connection.link?.kind === "desk") send(connection, { kind: "keys", keys: this.#parts.keys.keys });
     this.#sendPrime([connection]);
   }
 

@@ -6,6 +6,7 @@ export class KeyStore {
   readonly #db: Db;
   readonly #showId: string;
   #keys: KeyMap = {};
+  readonly #listeners = new Set<(keys: KeyMap) => void>();
 
   constructor(db: Db, showId: string) {
     this.#db = db;
@@ -32,5 +33,10 @@ export class KeyStore {
       .where("id", "=", this.#showId)
       .execute();
     this.#keys = keys;
+    for (const listener of this.#listeners) listener(keys);
+  }
+
+  onChange(listener: (keys: KeyMap) => void): void {
+    this.#listeners.add(listener);
   }
 }
