@@ -47,6 +47,11 @@ export function Layers({
               {layer.persistent && (
                 <Pin aria-label="stays when others are cleared" className="size-3.5 shrink-0" />
               )}
+              {edited && (
+                <span aria-hidden="true" className="font-semibold text-attention">
+                  ○
+                </span>
+              )}
               {page && nowMs !== null && moment?.endsAtMs != null && (
                 <span title="until it leaves by itself" className="font-mono text-paper tabular-nums">
                   −{formatLength(moment.endsAtMs - nowMs + 999)}
@@ -61,16 +66,16 @@ export function Layers({
             </p>
             <div className="mt-0.5 flex items-center justify-between gap-1">
               <p className="min-w-0 truncate font-mono text-[14px] text-second tabular-nums">
-                {page && moment && nowMs !== null && formatLength(nowMs - moment.sinceMs)}
+                {page && moment && nowMs !== null && !edited && formatLength(nowMs - moment.sinceMs)}
               </p>
               {edited && (
                 <button
                   type="button"
                   title="This page was edited since it was taken: the edits are held until they are sent"
                   onClick={() => store.press({ kind: "send", layerId: layer.id })}
-                  className="flex min-h-8 shrink-0 items-center gap-1 rounded-md border border-attention px-1.5 text-[14px] text-attention hover:bg-lifted"
+                  className="min-h-8 shrink-0 rounded-md border border-attention px-1.5 text-[14px] text-attention hover:bg-lifted"
                 >
-                  <span aria-hidden="true">○</span> send
+                  send
                 </button>
               )}
               <button

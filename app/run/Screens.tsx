@@ -155,7 +155,7 @@ function OutputCard({
   const isShort = widthPx < 330;
   return (
     <article style={{ width: widthPx > 330 ? ROOM_PX : Math.max(widthPx, LEAST_PX) }}>
-      <h2 className={`mb-1 flex items-baseline gap-x-2 ${isNarrow ? "flex-wrap" : ""}`}>
+      <h2 className={`mb-1 flex gap-x-2 ${isNarrow ? "flex-wrap items-center" : "items-baseline"}`}>
         <span className="shrink-0 text-[15px] font-semibold">{output.name}</span>
         {!isShort && (
           <span className="truncate text-[14px] text-second">
@@ -166,12 +166,12 @@ function OutputCard({
                 : `${outfitName.toLowerCase()}${output.backdrop === "transparent" ? ", transparent" : ""}`}
           </span>
         )}
-        {isHeld && (
+        {isHeld && !isNarrow && (
           <span
             title="Edits of what it shows are held"
             className="shrink-0 text-[14px] font-semibold text-attention"
           >
-            ○{isNarrow ? <span className="sr-only"> held</span> : " held"}
+            ○ held
           </span>
         )}
         <Health facts={facts} output={output} link={link} isNarrow={isNarrow} />
@@ -189,6 +189,15 @@ function OutputCard({
           >
             {now}
           </button>
+          {isHeld && isNarrow && (
+            // On the picture: beside the name there is no room, and nothing may move when it comes.
+            <span
+              title="Edits of what it shows are held"
+              className="pointer-events-none absolute top-1 left-1 rounded bg-ground px-1 text-[14px] font-semibold text-attention"
+            >
+              ○<span className="sr-only"> held</span>
+            </span>
+          )}
           {facts.lateMs !== null && (
             <div aria-hidden="true" className="hatched pointer-events-none absolute inset-x-0 top-0 h-2.5" />
           )}
@@ -216,7 +225,7 @@ function Health({
   isNarrow: boolean;
 }) {
   return (
-    <span className="ml-auto flex shrink-0 items-baseline gap-2">
+    <span className={`ml-auto flex shrink-0 gap-2 ${isNarrow ? "items-center" : "items-baseline"}`}>
       <span
         title={facts.lines.join(", ")}
         className={`shrink-0 font-mono text-[14px] ${facts.isBad ? "font-semibold text-attention" : "text-second"}`}
