@@ -90,15 +90,22 @@ export class ScriptureStore implements Scripture {
       for (const { code: book } of BOOKS) for (const verse of byBook.get(book) ?? []) text.add(verse);
       this.#texts.set(code, text.settle());
     }
-    if (await this.#index.isEmpty()) for (const text of this.#texts.values()) await this.#indexAll(text);
+    if (await this.#index.isEmpty()) await this.#indexAll();
     await this.#index.warm();
   }
 
-  async #indexAll({ number, all, books }: LoadedText): Promise<void> {
-    const first = number * ROWS_A_TEXT;
-    await this.#index.add(
-      all.map(({ book, at }, i) => ({ row: first + i, texts: [books.get(book)?.[at]?.text ?? ""] })),
-    );
+  /** All or nothing: an index that is filled in part would pass for a whole one. */
+  async #indexAll(): Promise<void> {
+    await this.#db.transaction().execute(async (transaction) => {
+      for (const { number, all, books } of this.#texts.values())
+        await this.#index.add(
+          all.map(({ book, at }, i) => ({
+            row: number * ROWS_A_TEXT + i,
+            texts: [books.get(book)?.[at]?.text ?? ""],
+          })),
+          transaction,
+        );
+    });
   }
 
   list(): ScriptureInfo[] {

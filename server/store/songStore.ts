@@ -64,14 +64,16 @@ export class SongStore {
     await this.#index.warm();
   }
 
+  /** All or nothing: an index that is filled in part would pass for a whole one. */
   async #indexAll(): Promise<void> {
-    const rows = await this.#db.selectFrom("song").selectAll().where("deleted_at_ms", "is", null).execute();
-    for (let at = 0; at < rows.length; at += BATCH)
-      await this.#index.add(
-        rows
-          .slice(at, at + BATCH)
-          .map((row) => ({ row: row.number, texts: indexedTexts(storedOf(row).song) })),
-      );
+    const songs = await this.#db.selectFrom("song").selectAll().where("deleted_at_ms", "is", null).execute();
+    await this.#db.transaction().execute(async (transaction) => {
+      for (let at = 0; at < songs.length; at += BATCH) {
+        const batch = songs.slice(at, at + BATCH);
+        const rows = batch.map((row) => ({ row: row.number, texts: indexedTexts(storedOf(row).song) }));
+        await this.#index.add(rows, transaction);
+      }
+    });
   }
 
   async count(): Promise<number> {
