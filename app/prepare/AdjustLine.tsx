@@ -1,14 +1,11 @@
+import type { CueDoc } from "../../core/rundown/cueDoc.ts";
 import type { Adjustments } from "../../core/scene/adjust.ts";
+import { fieldLabel } from "./fieldLabel.ts";
 import { describeAdjustment } from "./nudges.ts";
 
 /** What was nudged, sized or hidden on this page alone, each with its way back; and the keys for it. */
-export function AdjustLine({
-  adjust,
-  onChange,
-}: {
-  adjust: Adjustments;
-  onChange: (adjust: Adjustments) => void;
-}) {
+export function AdjustLine({ doc, onChange }: { doc: CueDoc; onChange: (adjust: Adjustments) => void }) {
+  const { adjust } = doc;
   return (
     <p className="flex flex-wrap items-center gap-x-4 gap-y-1 text-[14px] leading-8 text-second">
       <span>
@@ -17,7 +14,7 @@ export function AdjustLine({
       </span>
       {Object.entries(adjust).map(([field, adjustment]) => (
         <span key={field} className="flex items-center gap-2 text-paper">
-          {field}: {describeAdjustment(adjustment)}
+          {fieldLabel(doc, field)}: {describeAdjustment(adjustment)}
           <button
             type="button"
             onClick={() => {

@@ -102,7 +102,7 @@ export function CueEditor({
       {draft.kind === "action" && <ActionForm cueId={cueId} doc={draft} onType={(doc) => saver.type(doc)} />}
       {draft.kind === "remark" && <RemarkForm cueId={cueId} doc={draft} onType={(doc) => saver.type(doc)} />}
       {(draft.kind === "page" || Object.keys(draft.adjust).length > 0) && (
-        <AdjustLine adjust={draft.adjust} onChange={(adjust) => saver.type({ ...draft, adjust })} />
+        <AdjustLine doc={draft} onChange={(adjust) => saver.type({ ...draft, adjust })} />
       )}
       {draft.kind !== "remark" && draft.kind !== "action" && (
         <WholeLine whole={draft.whole} onChange={(whole) => saver.type({ ...draft, whole })} />

@@ -3,12 +3,12 @@ import type { PageDoc } from "../../core/rundown/cueDoc.ts";
 import { stepsOf } from "../../core/rundown/steps.ts";
 import { NO_ADJUSTMENT } from "../../core/scene/adjust.ts";
 import { FRAME_RATES } from "../../core/time/timecode.ts";
-import { FIELD_SETS } from "../../designs/fieldSets.ts";
 import { useDesk, useDrawing } from "../desk/deskContext.ts";
 import type { DeskCue } from "../desk/deskStore.ts";
 import { NumberBox } from "../ui/NumberBox.tsx";
 import { type CrawlFacts, crawlFactsOf } from "./crawlFacts.ts";
 import { editorId } from "./editorId.ts";
+import { fieldLabel } from "./fieldLabel.ts";
 import { withAdjustment } from "./nudges.ts";
 
 const UNITS = {
@@ -33,9 +33,7 @@ export function SpeedLine({
   const { field, onCanvas } = crawl;
   const now = doc.adjust[field] ?? NO_ADJUSTMENT;
   const { speed } = now;
-  const label = FIELD_SETS.find(({ id }) => id === doc.fieldSet)?.fields.find(
-    ({ name }) => name === field,
-  )?.label;
+  const label = fieldLabel(doc, field);
   const save = (next: CrawlSpeed | null) =>
     onChange(withAdjustment(doc.adjust, field, { ...now, speed: next }));
   const id = `${editorId(cue.view.cueId)}-speed`;
@@ -43,11 +41,11 @@ export function SpeedLine({
   return (
     <p className="flex flex-wrap items-center gap-2.5 text-[15px]">
       <label htmlFor={id} className="text-second">
-        {label ?? field} go
+        {label} go
       </label>
       {speed && unit && (
         <NumberBox
-          label={`${label ?? field}, ${unit.words}`}
+          label={`${label}, ${unit.words}`}
           value={speed.kind === "passSeconds" ? speed.seconds : speed.px}
           min={unit.min}
           max={unit.max}
