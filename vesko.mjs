@@ -12,6 +12,7 @@ import {
   rmSync,
   writeFileSync,
 } from "node:fs";
+import { constants as constantsOf } from "node:os";
 import { delimiter, dirname, join } from "node:path";
 import { fileURLToPath } from "node:url";
 
@@ -30,7 +31,15 @@ Options of demo and start:
   --host NAME  address to listen on (127.0.0.1)
   --tls-cert FILE, --tls-key FILE
                serve over TLS with your own certificate
-  --db FILE    show database (data/demo.vesko.db or data/show.vesko.db)`;
+  --trusted-proxy ADDRESS
+               a proxy whose word on whom it speaks for is taken; may be given more than once
+  --db FILE    show database (data/demo.vesko.db or data/show.vesko.db)
+  --restore    go on with the newest good copy of the database; the one there is set aside
+  --as-it-is   go on with a database that was copied without its log`;
+
+/** A server that died is started again, so many times in so many ms: more often, and something is wrong that a start mends not. */
+const MOST_RESTARTS = 5;
+const RESTARTS_WITHIN_MS = 10 * 60_000;
 
 main();
 
@@ -127,14 +136,46 @@ function hash(files, salt = "") {
   return sum.digest("hex");
 }
 
+/** Runs the server, and runs it again when it died while it served. */
 function serve(args) {
-  const server = spawn(process.execPath, [at("build", "server", "main.js"), ...args], {
-    cwd: process.cwd(),
-    stdio: "inherit",
-    env: { ...process.env, NODE_ENV: "production" },
-  });
-  for (const signal of ["SIGINT", "SIGTERM"]) process.on(signal, () => server.kill(signal));
-  server.on("exit", (code) => process.exit(code ?? 0));
+  const diedAtMs = [];
+  let server;
+  let isStopping = false;
+  for (const signal of ["SIGINT", "SIGTERM"])
+    process.on(signal, () => {
+      isStopping = true;
+      server.kill(signal);
+    });
+  const start = (args) => {
+    let wasServing = false;
+    server = spawn(process.execPath, [at("build", "server", "main.js"), ...args], {
+      cwd: process.cwd(),
+      stdio: ["inherit", "inherit", "inherit", "ipc"],
+      env: { ...process.env, NODE_ENV: "production" },
+    });
+    server.on("message", () => {
+      wasServing = true;
+    });
+    server.on("exit", (code, signal) => {
+      const exit = code ?? 128 + (constantsOf.signals[signal] ?? 0);
+      if (isStopping || code === 0 || !wasServing) process.exit(exit);
+      const nowMs = Date.now();
+      diedAtMs.push(nowMs);
+      const often = diedAtMs.filter((ms) => nowMs - ms < RESTARTS_WITHIN_MS).length;
+      if (often > MOST_RESTARTS) {
+        console.error(
+          `The server ended ${often} times in ten minutes and is not started again. Outputs keep their picture. What it said last stands above; start it with --restore to go on with the newest copy.`,
+        );
+        process.exit(exit);
+      }
+      console.error(
+        `The server ended by itself (${signal ?? code}) and is started again; outputs keep their picture.`,
+      );
+      // What was asked for once is not asked for again.
+      setTimeout(() => start(args.filter((arg) => arg !== "--restore" && arg !== "--as-it-is")), 200 * often);
+    });
+  };
+  start(args);
 }
 
 /** Chromium for the browser tests: named, found, or on Debian installed. */

@@ -1,5 +1,5 @@
 import "./styles/app.css";
-import type { ReactNode } from "react";
+import { type ReactNode, use } from "react";
 import {
   isRouteErrorResponse,
   Links,
@@ -9,8 +9,10 @@ import {
   ScrollRestoration,
   useRouteError,
 } from "react-router";
+import { NonceContext } from "./ui/nonce.ts";
 
 export function Layout({ children }: { children: ReactNode }) {
+  const nonce = use(NonceContext);
   return (
     <html lang="en">
       <head>
@@ -22,8 +24,8 @@ export function Layout({ children }: { children: ReactNode }) {
       </head>
       <body>
         {children}
-        <ScrollRestoration />
-        <Scripts />
+        <ScrollRestoration nonce={nonce} />
+        <Scripts nonce={nonce} />
       </body>
     </html>
   );

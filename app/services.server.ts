@@ -1,11 +1,19 @@
 import type { RouterContextProvider } from "react-router";
-import { type Services, servicesContext } from "../server/services.ts";
+import type { Access } from "../server/access/access.ts";
+import { allowedServices, requestFacts } from "../server/http/requestContext.ts";
+import type { Services } from "../server/services.ts";
 
-/** The services of this process, for loaders and actions. */
+/** The services of this process, for loaders and actions whose route has let the request in. */
 export function getServices(context: Readonly<RouterContextProvider>): Services {
-  return context.get(servicesContext());
+  return context.get(allowedServices());
 }
 
+/** Who asks. */
+export function getAccess(context: Readonly<RouterContextProvider>): Access {
+  return context.get(requestFacts()).access;
+}
+
+export { liveTokenOf } from "../server/access/access.ts";
 export { wornBy } from "../server/live/showHost.ts";
 export { tryOut } from "../server/live/tryOut.ts";
 export { screensEditSchema } from "../server/store/screenStore.ts";

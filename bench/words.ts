@@ -122,7 +122,13 @@ export async function benchWords(): Promise<void> {
   const importBegan = performance.now();
   let isDone = false;
   const work = services.textImport
-    .bringIn({ fileName: "text.xml", bytes: file, name: "Bench text", rights: "", language: "" })
+    .bringIn({
+      fileName: "text.xml",
+      file: await services.media.incoming.hold(file),
+      name: "Bench text",
+      rights: "",
+      language: "",
+    })
     .then((sentence) => {
       isDone = true;
       return sentence;

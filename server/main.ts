@@ -1,18 +1,24 @@
-import { readFileSync } from "node:fs";
-import { createServer } from "node:http";
+import { existsSync, mkdirSync, readFileSync } from "node:fs";
+import { createServer, type RequestListener, type Server } from "node:http";
 import { createServer as createSecureServer } from "node:https";
+import { networkInterfaces } from "node:os";
 import { dirname, join, resolve } from "node:path";
 import { fileURLToPath } from "node:url";
 import { parseArgs } from "node:util";
 import type { RequestHandler } from "express";
 import type { ServerBuild } from "react-router";
 import { lanternEvening } from "../demo/lanternEvening.ts";
-import { createOriginCheck } from "./http/guard.ts";
+import { createPeerReader } from "./access/peer.ts";
+import { ShowClock } from "./health/showClock.ts";
 import { createHttpApp } from "./http/httpApp.ts";
 import { LIVE_PATH } from "./live/liveServer.ts";
+import { log } from "./log.ts";
 import { emptyShow } from "./newShow.ts";
-import { openServices } from "./services.ts";
-import { keepCheckpointed, openDatabase, StartProblem } from "./store/database.ts";
+import { openServices, type Services } from "./services.ts";
+import { StartProblem } from "./store/database.ts";
+import { lockShowFile, tellOwner } from "./store/fileLock.ts";
+import { closeShowFile, openShowFile } from "./store/showFile.ts";
+import { isStorageTrouble } from "./store/storageTrouble.ts";
 
 const OPTIONS = {
   db: { type: "string" },
@@ -20,16 +26,24 @@ const OPTIONS = {
   host: { type: "string", default: "127.0.0.1" },
   "tls-cert": { type: "string" },
   "tls-key": { type: "string" },
+  "trusted-proxy": { type: "string", multiple: true },
+  restore: { type: "boolean", default: false },
+  "as-it-is": { type: "boolean", default: false },
   demo: { type: "boolean", default: false },
   dev: { type: "boolean", default: false },
 } as const;
+
+/** Ended by a problem that another start would meet again. */
+const WONT_START = 2;
+/** Connections of all kinds at once. */
+const MOST_CONNECTIONS = 3_000;
 
 function readFlags() {
   try {
     return parseArgs({ options: OPTIONS }).values;
   } catch (error) {
     throw new StartProblem(
-      `${(error as Error).message.split(". To ")[0]}. Nothing was started; the options are --port, --host, --db, --tls-cert and --tls-key.`,
+      `${(error as Error).message.split(". To ")[0]}. Nothing was started; the options are --port, --host, --db, --tls-cert, --tls-key, --trusted-proxy, --restore and --as-it-is.`,
     );
   }
 }
@@ -39,80 +53,173 @@ const here = dirname(fileURLToPath(import.meta.url));
 const home = here.endsWith(join("build", "server")) ? resolve(here, "../..") : resolve(here, "..");
 
 async function main(): Promise<void> {
+  // What is written here is for this user alone.
+  process.umask(0o077);
   const flags = readFlags();
   const port = Number(flags.port);
   if (!Number.isInteger(port) || port < 0 || port > 65_535)
     throw new StartProblem(`“${flags.port}” is not a port. Give a number from 1 to 65535 with --port.`);
   const file = resolve(flags.db ?? join(home, "data", flags.demo ? "demo.vesko.db" : "show.vesko.db"));
-  const db = await openDatabase(file);
-  const now = () => performance.timeOrigin + performance.now();
-  const build = flags.dev ? undefined : ((await import(/* @vite-ignore */ bundlePath())) as ServerBuild);
-  const services = await openServices(db, {
-    seed: flags.demo ? lanternEvening() : emptyShow(),
-    home,
-    buildId: build?.assets.version ?? "dev",
-    now,
-    mediaFolder: `${file}.media`,
-    isOwnOrigin: createOriginCheck(flags.host).isOwnOrigin,
-  });
-
-  const stopCheckpoints = keepCheckpointed(db, () => services.host.isQuiet);
   const tls = readTls(flags["tls-cert"], flags["tls-key"]);
   const server = tls ? createSecureServer(tls) : createServer();
-  if (build)
-    server.on("request", createHttpApp(services, flags.host, build, { folder: join(home, "build/client") }));
+  // The address comes first: whoever has it already goes on, and no file was touched.
+  const actualPort = await listen(server, flags.host, port);
+  const bases = basesOf(tls !== undefined, flags.host, actualPort);
+  const clock = new ShowClock();
+  const locked = lockShowFile(ensureFolder(file), bases[0] as string, Date.now());
+  if ("owner" in locked) throw new StartProblem(tellOwner(file, locked.owner));
+
+  const mediaFolder = `${file}.media`;
+  const db = await openShowFile(file, {
+    seed: flags.demo ? lanternEvening() : emptyShow(),
+    home,
+    mediaFolder,
+    now: clock.now,
+    asItIs: flags["as-it-is"],
+    restore: flags.restore,
+  });
+  const build = flags.dev ? undefined : ((await import(/* @vite-ignore */ bundlePath())) as ServerBuild);
+  const readPeer = createPeerReader(flags.host, flags["trusted-proxy"] ?? []);
+  const services = await openServices(db, {
+    home,
+    buildId: build?.assets.version ?? "dev",
+    clock,
+    mediaFolder,
+    readPeer,
+    databaseFile: file,
+  });
+
+  const serve = (app: RequestListener) => {
+    server.removeListener("request", sayStarting);
+    server.on("request", app);
+  };
+  if (build) serve(createHttpApp(services, readPeer, build, { folder: join(home, "build/client") }));
   else {
     const { createServer: createVite } = await import("vite");
     const vite = await createVite({ root: home, server: { middlewareMode: true, hmr: { server } } });
     const load = () => vite.ssrLoadModule("virtual:react-router/server-build") as Promise<ServerBuild>;
     const middleware = vite.middlewares as unknown as RequestHandler;
-    server.on("request", createHttpApp(services, flags.host, load, { middleware }));
+    serve(createHttpApp(services, readPeer, load, { middleware }));
   }
   server.on("upgrade", (request, socket, head) => {
     if (request.url === LIVE_PATH) services.live.handleUpgrade(request, socket, head);
-    else if (!flags.dev) socket.destroy();
-  });
-  server.on("error", (error: NodeJS.ErrnoException) => {
-    console.error(
-      error.code === "EADDRINUSE"
-        ? `Port ${port} on ${flags.host} is in use, perhaps by a Vesko that runs already. That one goes on as it was. Choose another with --port.`
-        : error.code === "EACCES" || error.code === "EADDRNOTAVAIL"
-          ? `The address ${flags.host}:${port} cannot be used here (${error.code}). Choose another with --host and --port.`
-          : error.stack,
-    );
-    process.exit(1);
-  });
-  server.listen(port, flags.host, () => {
-    const address = server.address();
-    const actual = typeof address === "object" && address ? address.port : port;
-    const shown = flags.host === "0.0.0.0" || flags.host === "::" ? "127.0.0.1" : flags.host;
-    const base = `${tls ? "https" : "http"}://${shown.includes(":") ? `[${shown}]` : shown}:${actual}`;
-    const lines = [
-      `${services.show.name} is open in ${file}`,
-      "",
-      `  Desk          ${base}/run`,
-      ...services.screens.outputs.map(
-        ({ id, name, widthPx, heightPx }) =>
-          `  ${name.padEnd(12)}  ${base}/out/${services.links.tokenOfOutput(id)}   ${widthPx}×${heightPx}`,
-      ),
-    ];
-    if (shown !== "127.0.0.1" || flags.host !== shown)
-      lines.push(`  Desk from another machine  ${base}/enter/${services.links.deskToken}`);
-    lines.push("", "Open each output in a window of its own. Stop with Ctrl+C; everything is kept.");
-    console.log(lines.join("\n"));
-    if (process.send) process.send({ kind: "listening", port: actual });
+    else if (!flags.dev) {
+      socket.on("error", () => {});
+      socket.destroy();
+    }
   });
 
+  console.log(startLines(services, file, bases, flags.host).join("\n"));
+  if (process.send) process.send({ kind: "listening", port: actualPort });
+
+  let isStopping = false;
   const stop = () => {
-    stopCheckpoints();
-    services.live.close();
-    services.stills.close();
+    if (isStopping) return;
+    isStopping = true;
     server.close();
     server.closeAllConnections();
-    void db.destroy().then(() => process.exit(0));
+    services
+      .close()
+      .then(() => closeShowFile(db))
+      .then(
+        () => {
+          locked.lock.release();
+          process.exit(0);
+        },
+        (error) => {
+          log.error("The show was not closed in order; it is whole all the same", error);
+          process.exit(1);
+        },
+      );
   };
   process.on("SIGINT", stop);
   process.on("SIGTERM", stop);
+}
+
+const sayStarting: RequestListener = (_request, response) => {
+  response.writeHead(503, { "Content-Type": "text/plain; charset=utf-8", "Retry-After": "1" });
+  response.end("The show is being opened. This page comes in a moment.");
+};
+
+/** Takes the address. @returns the port, where any was asked for */
+function listen(server: Server, host: string, port: number): Promise<number> {
+  server.maxConnections = MOST_CONNECTIONS;
+  // Whoever sends its head letter by letter is not waited for; files may take their time.
+  server.headersTimeout = 10_000;
+  server.requestTimeout = 15 * 60_000;
+  server.on("request", sayStarting);
+  server.on("clientError", (_error, socket) => {
+    if (socket.writable) socket.end("HTTP/1.1 400 Bad Request\r\nConnection: close\r\n\r\n");
+    else socket.destroy();
+  });
+  return new Promise((done, fail) => {
+    server.once("error", (error: NodeJS.ErrnoException) =>
+      fail(
+        new StartProblem(
+          error.code === "EADDRINUSE"
+            ? `Port ${port} on ${host} is in use, perhaps by a Vesko that runs already. That one goes on as it was. Choose another with --port.`
+            : error.code === "EACCES" || error.code === "EADDRNOTAVAIL" || error.code === "ENOTFOUND"
+              ? `The address ${host}:${port} cannot be used here (${error.code}). Choose another with --host and --port.`
+              : `The server cannot listen on ${host}:${port} (${error.message}). Nothing was started.`,
+        ),
+      ),
+    );
+    server.listen(port, host, () => {
+      const address = server.address();
+      server.removeAllListeners("error");
+      server.on("error", (error) => log.error("The server's socket failed", error));
+      done(typeof address === "object" && address ? address.port : port);
+    });
+  });
+}
+
+/** The addresses by which this server can be reached, the nearest first. */
+function basesOf(isSecure: boolean, host: string, port: number): string[] {
+  const isAny = host === "0.0.0.0" || host === "::";
+  const names = isAny
+    ? Object.values(networkInterfaces())
+        .flatMap((each) => each ?? [])
+        .filter(({ internal, family }) => !internal && family === "IPv4")
+        .map(({ address }) => address)
+    : [host];
+  const all = isAny ? ["127.0.0.1", ...names] : names;
+  return all.map(
+    (name) => `${isSecure ? "https" : "http"}://${name.includes(":") ? `[${name}]` : name}:${port}`,
+  );
+}
+
+function startLines(services: Services, file: string, bases: readonly string[], host: string): string[] {
+  const { links, screens, show } = services;
+  const [deskBase = ""] = bases;
+  // Other devices reach it by an address of the network.
+  const base = bases[1] ?? deskBase;
+  const isOpen = host !== "127.0.0.1" && host !== "localhost" && host !== "::1";
+  return [
+    `${show.name} is open in ${file}`,
+    "",
+    `  Desk          ${deskBase}/run`,
+    ...screens.outputs.map(
+      ({ id, name, widthPx, heightPx }) =>
+        `  ${name.padEnd(12)}  ${base}/out/${links.tokenOfOutput(id)}   ${widthPx}×${heightPx}`,
+    ),
+    ...(isOpen ? [`  Desk from another machine  ${base}/enter/${links.deskToken}`] : []),
+    ...bases.slice(2).map((other) => `  Also at       ${other}`),
+    "",
+    "Open each output in a window of its own. Stop with Ctrl+C; everything is kept.",
+  ];
+}
+
+function ensureFolder(file: string): string {
+  const folder = dirname(file);
+  if (existsSync(folder)) return file;
+  try {
+    mkdirSync(folder, { recursive: true, mode: 0o700 });
+  } catch (error) {
+    throw new StartProblem(
+      `The folder ${folder} cannot be made (${(error as Error).message}). Nothing was started; name another file with --db.`,
+    );
+  }
+  return file;
 }
 
 /** A certificate and its key: browsers give some things (full-screen placement, MIDI, wake lock) to secure pages only. */
@@ -134,7 +241,23 @@ function bundlePath(): string {
   return new URL("./index.js", import.meta.url).href;
 }
 
+// A fault of ours ends no show: it is written down, and the air goes on.
+process.on("uncaughtException", (error) => log.error("A fault of ours, and the show goes on", error));
+process.on("unhandledRejection", (error) => log.error("A fault of ours, and the show goes on", error));
+// Whoever reads what is printed here may go away.
+for (const stream of [process.stdout, process.stderr]) stream.on("error", () => {});
+
 main().catch((error: unknown) => {
-  console.error(error instanceof StartProblem ? error.message : error);
-  process.exit(1);
+  if (error instanceof StartProblem) console.error(error.message);
+  else if (isStorageTrouble(error))
+    console.error(
+      `The show could not be opened: the disk is full, or may not be read and written (${(error as Error).message}). Nothing was started. Make room or give this user the rights, and start again.`,
+    );
+  else {
+    log.error("The show could not be opened", error);
+    console.error(
+      `The show could not be opened, for a fault of ours that stands above (${error instanceof Error ? error.message : String(error)}). Nothing was changed; start again with --restore to go on with the newest copy.`,
+    );
+  }
+  process.exit(WONT_START);
 });

@@ -1,8 +1,6 @@
 import { randomUUID } from "node:crypto";
-import { readFileSync } from "node:fs";
-import type { IncomingMessage } from "node:http";
-import { join } from "node:path";
-import { createContext } from "react-router";
+import { fileURLToPath } from "node:url";
+import { sql } from "kysely";
 import type { Wardrobe } from "../core/rundown/compileContext.ts";
 import type { EveningEdit } from "../core/rundown/evening.ts";
 import type { HouseStyle } from "../core/scene/houseStyle.ts";
@@ -12,11 +10,17 @@ import { outfitForShape } from "../core/screens/shape.ts";
 import { pagesOn } from "../core/show/layers.ts";
 import { FALLBACK_FONTS } from "../core/text/fontList.ts";
 import { FIELD_SETS } from "../designs/fieldSets.ts";
-import type { Seed } from "../designs/seed.ts";
-import { readScriptureFile } from "./files/readScriptureFile.ts";
+import { Guesses } from "./access/guesses.ts";
+import type { ReadPeer } from "./access/peer.ts";
+import { DeskSessions } from "./access/sessions.ts";
+import { type Aside, createAside } from "./aside/aside.ts";
 import { loadShaper } from "./fonts.ts";
+import { Health } from "./health/health.ts";
+import type { ShowClock } from "./health/showClock.ts";
+import { Stalls } from "./health/stalls.ts";
 import { createEveningsEditor } from "./live/editEvenings.ts";
 import { createScreensEditor } from "./live/editScreens.ts";
+import { KeptJournal } from "./live/journal.ts";
 import { LiveServer } from "./live/liveServer.ts";
 import { Pairing } from "./live/pairing.ts";
 import { Rundown } from "./live/rundown.ts";
@@ -30,19 +34,13 @@ import { EveningStore } from "./store/eveningStore.ts";
 import { FontStore } from "./store/fontStore.ts";
 import { KeyStore } from "./store/keyStore.ts";
 import { LinkStore } from "./store/linkStore.ts";
+import { addShippedTexts } from "./store/makeShow.ts";
 import { MediaStore } from "./store/mediaStore.ts";
 import { Passcode } from "./store/passcode.ts";
 import { ScreenStore, type ScreensEdit } from "./store/screenStore.ts";
-import { ScriptureStore } from "./store/scriptureStore.ts";
-import {
-  addTemplate,
-  createShow,
-  findShowId,
-  loadShow,
-  type Show,
-  saveLicence,
-  saveStyle,
-} from "./store/showStore.ts";
+import type { ScriptureStore } from "./store/scriptureStore.ts";
+import { ShowKeeper } from "./store/showKeeper.ts";
+import { addTemplate, findShowId, loadShow, type Show, saveLicence, saveStyle } from "./store/showStore.ts";
 import { SongStore } from "./store/songStore.ts";
 import { type ReadText, readInWorker, TextImport } from "./words/textImport.ts";
 
@@ -88,17 +86,30 @@ export interface Services {
   readonly offerTemplate: (outfitId: string, template: Template) => Promise<string | undefined>;
   /** Adds a font; cues are compiled anew with it. */
   readonly addFont: FontStore["add"];
+  /** Takes a font out; cues are compiled anew without it. */
+  readonly removeFont: FontStore["remove"];
+  /** Work on files, beside the server's own thread. */
+  readonly aside: Aside;
+  /** Browsers on other machines that were let in. */
+  readonly sessions: DeskSessions;
+  readonly guesses: Guesses;
+  readonly health: Health;
   readonly buildId: string;
   readonly now: () => number;
+  /** Ends what runs by itself; what is not written yet is written. */
+  readonly close: () => Promise<void>;
 }
 
 export interface ServiceOptions {
-  readonly seed: Seed;
   /** Folder of this project. */
   readonly home: string;
   readonly buildId: string;
-  readonly now: () => number;
-  readonly isOwnOrigin: (request: IncomingMessage) => boolean;
+  readonly clock: ShowClock;
+  readonly readPeer: ReadPeer;
+  /** Looked after when it is said: folded, copied, its room watched. */
+  readonly databaseFile?: string;
+  /** Where work on files is done; in threads of their own when not said. */
+  readonly aside?: Aside;
   /** Where pictures and clips are kept. */
   readonly mediaFolder: string;
   /** How long a rehearsal waits for a desk whose window was lost; ten seconds when not said. */
@@ -109,11 +120,6 @@ export interface ServiceOptions {
 
 /** Templates an outfit may offer for one field set. */
 const MOST_LOOKS = 40;
-
-const SHIPPED_TEXTS = [
-  { code: "web", name: "World English Bible", file: "web.osis.xml.gz" },
-  { code: "rv1909", name: "Reina-Valera 1909", file: "rv1909.osis.xml.gz" },
-];
 
 /** What of screens and plans decides which steps cues have: the outfit each screen is seen in, by its shape. */
 function outfitsSeen({ plans, outputs }: ScreenStore, wardrobes: readonly Wardrobe[]): string {
@@ -132,24 +138,21 @@ function outfitsSeen({ plans, outputs }: ScreenStore, wardrobes: readonly Wardro
 }
 
 export async function openServices(db: Db, options: ServiceOptions): Promise<Services> {
-  const { now, home, seed } = options;
+  const { clock, home } = options;
+  const { now } = clock;
+  const startedAtMs = now();
   const contents = new ContentStore(db);
-  const scriptures = await loadScriptures(db, home);
+  const scriptures = await addShippedTexts(db, home);
   const shaper = await loadShaper();
-  let showId = await findShowId(db);
-  const isNew = showId === undefined;
-  if (showId === undefined) {
-    await createShow(db, contents, seed.show, Math.round(now()));
-    showId = seed.show.id;
-  }
+  const showId = await findShowId(db);
+  if (showId === undefined) throw new Error("There is no show in the database");
+  const aside = options.aside ?? createAside(workerFile("aside/asideWorker"));
   const show = await loadShow(db, contents, showId);
-  const media = new MediaStore(db, contents, showId, options.mediaFolder);
+  const media = new MediaStore(db, contents, showId, options.mediaFolder, aside);
   await media.load();
-  if (isNew) await seedMedia(media, seed, home, now());
   const songs = new SongStore(db);
   await songs.load();
-  if (isNew) await songs.addAll(seed.songs, "seed-of-show", Math.round(now()));
-  const fonts = new FontStore(db, showId, media, shaper);
+  const fonts = new FontStore(db, showId, media, shaper, aside);
   await fonts.load();
   const fallbackFonts = () => [...FALLBACK_FONTS, ...fonts.list().map(({ id }) => id)];
   const findMedia = (id: string) => media.find(id)?.hash;
@@ -186,14 +189,6 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
     style = wanted;
     rundown.setContext({ style: { hash, style: wanted } });
   };
-  if (isNew) {
-    let afterId: string | null = null;
-    for (const [index, doc] of seed.cues.entries()) {
-      const cueId: string = `cue-${String(index + 1).padStart(4, "0")}`;
-      await rundown.edit("seed-of-show", { kind: "addCue", cueId, doc, afterId }, Math.round(now()));
-      afterId = cueId;
-    }
-  }
   rundown.compileAll();
   const passcode = new Passcode(db, showId);
   await passcode.load();
@@ -201,8 +196,11 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
   await keys.load();
   const readAgain = () => rundown.setContext({ scripture: scriptures }, ({ kind }) => kind === "reading");
   const airLog = new AirLog(db, contents, showId);
+  clock.notBefore((await airLog.lastAtMs()) ?? 0);
+  const journal = new KeptJournal(airLog, now);
   const host = await ShowHost.open(
     airLog,
+    journal,
     contents,
     rundown,
     screens,
@@ -218,7 +216,58 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
   });
   const links = new LinkStore(db, showId);
   await links.load(screens.outputs.map(({ id }) => id));
-  const live = new LiveServer({ host, rundown, evenings, keys, contents, links, screens, ...options });
+  const sessions = new DeskSessions(db, showId, now);
+  await sessions.load();
+  const guesses = new Guesses(now);
+  const stalls = new Stalls();
+  const keeper =
+    options.databaseFile === undefined
+      ? undefined
+      : new ShowKeeper({
+          file: options.databaseFile,
+          workerFile: workerFile("store/keeperWorker"),
+          now,
+          isQuiet: () => host.isQuiet,
+          changeCount: async () =>
+            (await sql<{ count: number }>`select total_changes() as count`.execute(db)).rows[0]?.count ?? 0,
+        });
+  const health: Health = new Health({
+    journal,
+    keeper,
+    stalls,
+    clock,
+    screens: () => live.screens(),
+    stillsWaiting: () => stills.waiting,
+    startedAtMs,
+  });
+  const live: LiveServer = new LiveServer({
+    host,
+    rundown,
+    evenings,
+    keys,
+    contents,
+    links,
+    sessions,
+    screens,
+    stalls,
+    now,
+    readPeer: options.readPeer,
+    buildId: options.buildId,
+    storage: () => health.storage(),
+    onStorage: (listener) => {
+      let said = "";
+      const look = () => {
+        const saying = JSON.stringify(health.storage());
+        if (saying === said) return;
+        said = saying;
+        listener();
+      };
+      journal.onChange(look);
+      keeper?.onChange(look);
+    },
+    onNews: (listener) => clock.onJump(listener),
+    ...(options.rehearsalWaitsMs !== undefined && { rehearsalWaitsMs: options.rehearsalWaitsMs }),
+  });
   const editScreens = createScreensEditor(screens, links, host, show.outfits[0]?.id ?? "");
   let wardrobes = show.wardrobes;
   const offerTemplate = async (outfitId: string, template: Template) => {
@@ -236,12 +285,12 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
     rundown.setContext({ wardrobes });
     return undefined;
   };
-  const stills = new StillPainter(
-    (hash) => contents.find(hash),
-    (file) => media.readFile(file),
-    () => fonts.list(),
-    workerFile("stills/stillWorker"),
-  );
+  const stills: StillPainter = new StillPainter({
+    findDocument: (hash) => contents.find(hash),
+    findFile: (file) => media.findFile(file),
+    listFonts: () => fonts.list(),
+    workerFile: fileURLToPath(processFile("stills/stillWorker")),
+  });
   return {
     show,
     host,
@@ -250,7 +299,15 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
     links,
     scriptures,
     songs,
-    textImport: new TextImport(scriptures, options.readText ?? readInWorker(workerFile("files/textWorker"))),
+    aside,
+    sessions,
+    guesses,
+    health,
+    textImport: new TextImport(
+      scriptures,
+      media.incoming,
+      options.readText ?? readInWorker(workerFile("files/textWorker")),
+    ),
     readAgain,
     removeText: async (code) => {
       await scriptures.remove(code);
@@ -264,7 +321,7 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
     },
     screens,
     editScreens,
-    pairing: new Pairing(now),
+    pairing: new Pairing(now, guesses),
     passcode,
     keys,
     evenings,
@@ -278,14 +335,34 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
     wearStyle,
     wardrobes: () => wardrobes,
     offerTemplate,
-    addFont: async (id, name, bytes) => {
-      const added = await fonts.add(id, name, bytes);
+    addFont: async (id, name, file, signal) => {
+      const added = await fonts.add(id, name, file, signal);
       if ("font" in added) rundown.setContext({ fallbackFonts: fallbackFonts() });
       return added;
     },
+    removeFont: async (id) => {
+      const removed = await fonts.remove(id);
+      if (removed) rundown.setContext({ fallbackFonts: fallbackFonts() });
+      return removed;
+    },
     buildId: options.buildId,
     now,
+    close: async () => {
+      live.close();
+      stills.close();
+      stalls.close();
+      await journal.flush();
+      journal.close();
+      await keeper?.close();
+    },
   };
+}
+
+/** A file that is started as a process of its own. */
+function processFile(source: string): string {
+  return import.meta.url.endsWith(".ts")
+    ? new URL(`./${source}.ts`, import.meta.url).href
+    : new URL(`./${source.split("/").at(-1)}.js`, import.meta.url).href;
 }
 
 /** A thread's file: beside the bundle, or the source, for which the thread needs the TypeScript loader first. */
@@ -295,44 +372,4 @@ function workerFile(source: string): URL {
   const file = new URL(`./${source}.ts`, import.meta.url).href;
   const start = `import { register } from ${JSON.stringify(loader)}; register(); await import(${JSON.stringify(file)});`;
   return new URL(`data:text/javascript,${encodeURIComponent(start)}`);
-}
-
-async function seedMedia(media: MediaStore, seed: Seed, home: string, atMs: number): Promise<void> {
-  for (const { id, name, file, poster, key } of seed.media) {
-    const added = await media.add(
-      {
-        id,
-        name,
-        bytes: readFileSync(join(home, file)),
-        poster: poster === null ? null : readFileSync(join(home, poster)),
-        durationMs: null,
-        key,
-      },
-      atMs,
-    );
-    if ("problem" in added) throw new Error(`The demo's ${file} was not taken in: ${added.problem}`);
-  }
-}
-
-async function loadScriptures(db: Db, home: string): Promise<ScriptureStore> {
-  const store = new ScriptureStore(db);
-  await store.load();
-  const have = new Set(store.list().map(({ code }) => code));
-  for (const { code, name, file } of SHIPPED_TEXTS) {
-    if (have.has(code)) continue;
-    const { verses, language, rights } = readScriptureFile(readFileSync(join(home, "texts/scripture", file)));
-    // Nothing else waits yet: all at once is quickest.
-    await store.add({ code, name, language, rights }, [verses], undefined, verses.length);
-  }
-  return store;
-}
-
-/** The key under which loaders find the services. The server and the route build hold two copies of this module. */
-const KEY = Symbol.for("vesko.servicesContext");
-type ServicesContext = ReturnType<typeof createContext<Services>>;
-const registry = globalThis as unknown as Record<symbol, ServicesContext | undefined>;
-
-export function servicesContext(): ServicesContext {
-  registry[KEY] ??= createContext<Services>();
-  return registry[KEY];
 }

@@ -2,7 +2,13 @@
 import { build } from "esbuild";
 
 await build({
-  entryPoints: ["server/main.ts", "server/stills/stillWorker.ts", "server/files/textWorker.ts"],
+  entryPoints: [
+    "server/main.ts",
+    "server/stills/stillWorker.ts",
+    "server/files/textWorker.ts",
+    "server/aside/asideWorker.ts",
+    "server/store/keeperWorker.ts",
+  ],
   entryNames: "[name]",
   outdir: "build/server",
   bundle: true,

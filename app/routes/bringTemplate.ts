@@ -1,8 +1,11 @@
 import { z } from "zod";
 import { readTemplate } from "../../core/scene/readTemplate.ts";
+import { only } from "../rights.server.ts";
 import { getServices } from "../services.server.ts";
 import type { Route } from "./+types/bringTemplate.ts";
 import { readJsonBody } from "./readJsonBody.server.ts";
+
+export const middleware = [only("desk")];
 
 const broughtSchema = z.strictObject({ outfitId: z.string().max(60), json: z.string().max(900_000) });
 

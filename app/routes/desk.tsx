@@ -7,8 +7,11 @@ import { DeskStore } from "../desk/deskStore.ts";
 import { Header } from "../desk/Header.tsx";
 import { RehearsalBanner } from "../desk/RehearsalBanner.tsx";
 import { FindBox } from "../find/FindBox.tsx";
-import { getServices, wornBy } from "../services.server.ts";
+import { only } from "../rights.server.ts";
+import { getAccess, getServices, liveTokenOf, wornBy } from "../services.server.ts";
 import type { Route } from "./+types/desk.ts";
+
+export const middleware = [only("desk")];
 
 export function loader({ context }: Route.LoaderArgs) {
   const services = getServices(context);
@@ -36,7 +39,7 @@ export function loader({ context }: Route.LoaderArgs) {
     watchToken: links.watchToken,
     hasPasscode: services.passcode.isSet,
     outputTokens: Object.fromEntries(screens.outputs.map(({ id }) => [id, links.tokenOfOutput(id)])),
-    deskToken: links.deskToken,
+    deskToken: liveTokenOf(getAccess(context).caller, links),
     buildId,
     state: host.state,
     rundownStamp: live.rundownStamp,

@@ -1,7 +1,10 @@
 import { editRequestSchema } from "../../core/rundown/edits.ts";
+import { only } from "../rights.server.ts";
 import { getServices } from "../services.server.ts";
 import type { Route } from "./+types/edit.ts";
 import { readJsonBody } from "./readJsonBody.server.ts";
+
+export const middleware = [only("desk")];
 
 /** One edit of the rundown. The answer says whether it is on the disk. */
 export async function action({ request, context }: Route.ActionArgs) {

@@ -1,7 +1,10 @@
 import { eveningEditSchema } from "../../core/rundown/evening.ts";
+import { only } from "../rights.server.ts";
 import { getServices } from "../services.server.ts";
 import type { Route } from "./+types/eveningsEdit.ts";
 import { readJsonBody } from "./readJsonBody.server.ts";
+
+export const middleware = [only("desk")];
 
 /** Evenings are made, duplicated, named, opened, deleted and brought back. */
 export async function action({ request, context }: Route.ActionArgs) {

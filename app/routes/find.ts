@@ -1,5 +1,8 @@
+import { only } from "../rights.server.ts";
 import { type Finds, findWords, getServices } from "../services.server.ts";
 import type { Route } from "./+types/find.ts";
+
+export const middleware = [only("desk")];
 
 export type { Finds };
 

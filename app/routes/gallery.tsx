@@ -1,5 +1,8 @@
 import { GalleryView } from "../gallery/GalleryView.tsx";
+import { only } from "../rights.server.ts";
 import type { Route } from "./+types/gallery.ts";
+
+export const middleware = [only("desk")];
 
 export const meta: Route.MetaFunction = () => [{ title: "Gallery · Vesko" }];
 

@@ -1,6 +1,9 @@
 import { LibraryView } from "../library/LibraryView.tsx";
+import { only } from "../rights.server.ts";
 import { getServices } from "../services.server.ts";
 import type { Route } from "./+types/library.ts";
+
+export const middleware = [only("desk")];
 
 export function loader({ context }: Route.LoaderArgs) {
   const { media, rundown, fonts } = getServices(context);

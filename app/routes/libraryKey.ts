@@ -1,8 +1,11 @@
 import { z } from "zod";
 import { chromaKeySchema } from "../../core/scene/media.ts";
+import { only } from "../rights.server.ts";
 import { getServices } from "../services.server.ts";
 import type { Route } from "./+types/libraryKey.ts";
 import { readJsonBody } from "./readJsonBody.server.ts";
+
+export const middleware = [only("desk")];
 
 const settingsSchema = z.strictObject({ id: z.string().max(60), key: chromaKeySchema.nullable() });
 

@@ -1,7 +1,10 @@
 import { tellStory } from "../../core/report/airStory.ts";
 import { contentsIn } from "../../core/show/events.ts";
+import { only } from "../rights.server.ts";
 import { getServices } from "../services.server.ts";
 import type { Route } from "./+types/log.ts";
+
+export const middleware = [only("desk")];
 
 /** Lines shown: an evening has some hundreds. */
 const MOST_LINES = 1_000;

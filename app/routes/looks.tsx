@@ -1,7 +1,10 @@
 import { useDeskData } from "../desk/useDeskData.ts";
 import { LooksView } from "../looks/LooksView.tsx";
+import { only } from "../rights.server.ts";
 import { getServices } from "../services.server.ts";
 import type { Route } from "./+types/looks.ts";
+
+export const middleware = [only("desk")];
 
 export function loader({ context }: Route.LoaderArgs) {
   const { wardrobes, style, media } = getServices(context);

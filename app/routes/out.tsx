@@ -1,7 +1,10 @@
 import { data } from "react-router";
 import { OutputWindow } from "../out/OutputWindow.tsx";
+import { only } from "../rights.server.ts";
 import { getServices } from "../services.server.ts";
 import type { Route } from "./+types/out.ts";
+
+export const middleware = [only("output")];
 
 export function loader({ params, context, request }: Route.LoaderArgs) {
   const { links, show, screens } = getServices(context);

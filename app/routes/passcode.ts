@@ -1,7 +1,10 @@
 import { z } from "zod";
+import { only } from "../rights.server.ts";
 import { getServices } from "../services.server.ts";
 import type { Route } from "./+types/passcode.ts";
 import { readJsonBody } from "./readJsonBody.server.ts";
+
+export const middleware = [only("desk")];
 
 const requestSchema = z.strictObject({
   passcode: z.union([z.literal(""), z.string().min(6, "at least six characters").max(200)]),

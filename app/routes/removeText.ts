@@ -1,7 +1,10 @@
 import { z } from "zod";
+import { only } from "../rights.server.ts";
 import { getServices } from "../services.server.ts";
 import type { Route } from "./+types/removeText.ts";
 import { readJsonBody } from "./readJsonBody.server.ts";
+
+export const middleware = [only("desk")];
 
 const requestSchema = z.strictObject({ code: z.string().min(1).max(40) });
 

@@ -1,6 +1,9 @@
+import { only } from "../rights.server.ts";
 import { ScreensView } from "../screens/ScreensView.tsx";
 import { getServices } from "../services.server.ts";
 import type { Route } from "./+types/screens.ts";
+
+export const middleware = [only("desk")];
 
 export function loader({ context }: Route.LoaderArgs) {
   const { media, screens } = getServices(context);

@@ -1,6 +1,9 @@
+import { only } from "../rights.server.ts";
 import { getServices, screensEditSchema } from "../services.server.ts";
 import type { Route } from "./+types/screensEdit.ts";
 import { readJsonBody } from "./readJsonBody.server.ts";
+
+export const middleware = [only("desk")];
 
 /** One change to screens or plans. */
 export async function action({ request, context }: Route.ActionArgs) {

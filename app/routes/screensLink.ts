@@ -1,9 +1,15 @@
 import { z } from "zod";
+import { only } from "../rights.server.ts";
 import { getServices } from "../services.server.ts";
 import type { Route } from "./+types/screensLink.ts";
 import { readJsonBody } from "./readJsonBody.server.ts";
 
-const requestSchema = z.strictObject({ kind: z.enum(["renew", "pair"]), id: z.string().min(1).max(60) });
+export const middleware = [only("desk")];
+
+const requestSchema = z.strictObject({
+  kind: z.enum(["renew", "renewWatch", "pair"]),
+  id: z.string().min(1).max(60),
+});
 
 /** A new link for an output or for those who watch (the old one opens nothing any more), or a short code for a device. */
 export async function action({ request, context }: Route.ActionArgs) {
@@ -12,6 +18,6 @@ export async function action({ request, context }: Route.ActionArgs) {
   const { links, pairing } = getServices(context);
   const { kind, id } = body.value;
   if (kind === "pair") return Response.json({ code: pairing.codeFor(id) });
-  await links.renew(id);
-  return Response.json({ token: id === "watch" ? links.watchToken : links.tokenOfOutput(id) });
+  const token = await links.renew(kind === "renewWatch" ? "watch" : { outputId: id });
+  return Response.json(token === undefined ? { sentence: "That screen is not there any more." } : { token });
 }

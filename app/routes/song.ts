@@ -1,5 +1,8 @@
+import { only } from "../rights.server.ts";
 import { getServices } from "../services.server.ts";
 import type { Route } from "./+types/song.ts";
+
+export const middleware = [only("desk")];
 
 /** One song of the library, with what it was before. */
 export async function loader({ params, request, context }: Route.LoaderArgs) {

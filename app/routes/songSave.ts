@@ -1,8 +1,11 @@
 import { z } from "zod";
 import { songSchema } from "../../core/words/songFields.ts";
+import { only } from "../rights.server.ts";
 import { getServices } from "../services.server.ts";
 import type { Route } from "./+types/songSave.ts";
 import { readJsonBody } from "./readJsonBody.server.ts";
+
+export const middleware = [only("desk")];
 
 const requestSchema = z.strictObject({
   id: z.string().min(8).max(60),

@@ -1,6 +1,9 @@
+import { only } from "../rights.server.ts";
 import { getServices } from "../services.server.ts";
 import { SongsView } from "../songs/SongsView.tsx";
 import type { Route } from "./+types/songs.ts";
+
+export const middleware = [only("desk")];
 
 /** Songs in the list at once; more are found by typing. */
 const MOST_LISTED = 200;

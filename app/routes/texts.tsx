@@ -1,6 +1,9 @@
+import { only } from "../rights.server.ts";
 import { getServices } from "../services.server.ts";
 import { TextsView } from "../texts/TextsView.tsx";
 import type { Route } from "./+types/texts.ts";
+
+export const middleware = [only("desk")];
 
 export function loader({ context }: Route.LoaderArgs) {
   const { scriptures, textImport } = getServices(context);

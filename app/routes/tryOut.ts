@@ -1,8 +1,11 @@
 import { z } from "zod";
 import { cueDocSchema } from "../../core/rundown/cueDoc.ts";
+import { only } from "../rights.server.ts";
 import { getServices, tryOut } from "../services.server.ts";
 import type { Route } from "./+types/tryOut.ts";
 import { readJsonBody } from "./readJsonBody.server.ts";
+
+export const middleware = [only("desk")];
 
 const requestSchema = z.strictObject({ doc: cueDocSchema });
 

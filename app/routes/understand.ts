@@ -2,9 +2,12 @@ import { z } from "zod";
 import { whyNot } from "../../core/rundown/compileContext.ts";
 import { stepsOf } from "../../core/rundown/steps.ts";
 import { understand } from "../../core/rundown/understand.ts";
+import { only } from "../rights.server.ts";
 import { getServices } from "../services.server.ts";
 import type { Route } from "./+types/understand.ts";
 import { readJsonBody } from "./readJsonBody.server.ts";
+
+export const middleware = [only("desk")];
 
 const requestSchema = z.strictObject({ typed: z.string() });
 

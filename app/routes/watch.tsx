@@ -1,7 +1,10 @@
 import { data } from "react-router";
+import { only } from "../rights.server.ts";
 import { getServices } from "../services.server.ts";
 import { WatchView } from "../watch/WatchView.tsx";
 import type { Route } from "./+types/watch.ts";
+
+export const middleware = [only("watch")];
 
 export function loader({ params, context }: Route.LoaderArgs) {
   const { links, evenings, host, screens, live, buildId } = getServices(context);

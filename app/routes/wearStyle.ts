@@ -1,8 +1,11 @@
 import { z } from "zod";
 import { HOUSE_STYLES } from "../../designs/houseStyles.ts";
+import { only } from "../rights.server.ts";
 import { getServices } from "../services.server.ts";
 import type { Route } from "./+types/wearStyle.ts";
 import { readJsonBody } from "./readJsonBody.server.ts";
+
+export const middleware = [only("desk")];
 
 const wantedSchema = z.strictObject({ name: z.string().max(80) });
 

@@ -41,7 +41,7 @@ export function Access() {
           title="The old link ends at once"
           className="min-h-8 rounded-md bg-lifted px-3 hover:bg-edge"
           onClick={() =>
-            void postJson("/screens-link", { kind: "renew", id: "watch" }).then(() => void revalidate())
+            void postJson("/screens-link", { kind: "renewWatch", id: "watch" }).then(() => void revalidate())
           }
         >
           New link

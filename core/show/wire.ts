@@ -94,6 +94,14 @@ export interface ScreenHealth {
   }[];
 }
 
+/** How the disk of the show does, as every desk has to know it. */
+export type StorageStatus =
+  | { readonly kind: "well" }
+  | { readonly kind: "littleRoom"; readonly sentence: string }
+  | { readonly kind: "noRoom"; readonly sentence: string }
+  /** So many events of the air are in memory only. */
+  | { readonly kind: "unwritten"; readonly events: number; readonly sentence: string };
+
 /** What the server says. It is trusted, so these are types only. */
 export type ServerMessage =
   | {
@@ -140,6 +148,10 @@ export type ServerMessage =
       readonly desks: readonly DeskPresence[];
       readonly rehearsedOn: readonly string[];
     }
+  /** How the disk of the show does, for desks. */
+  | { readonly kind: "storage"; readonly storage: StorageStatus }
+  /** Something that every desk has to know, in a sentence: nothing it did. */
+  | { readonly kind: "news"; readonly sentence: string }
   | { readonly kind: "pong"; readonly sentAtMs: number; readonly serverAtMs: number }
   /** A message was not understood, or this window may not do that. */
   | { readonly kind: "fault"; readonly sentence: string };

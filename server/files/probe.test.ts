@@ -97,7 +97,8 @@ describe("clips", () => {
       ),
       box("trak", box("tkhd", words(21, {})), box("mdia", box("hdlr", words(6, { 2: 0x736f756e })))),
     );
-    const mp4 = new Uint8Array([...head, ...moov]);
+    const pictures = box("mdat", new Uint8Array(3_000));
+    const mp4 = new Uint8Array([...head, ...moov, ...pictures]);
     expect(probeVideo(mp4)).toMatchObject({
       widthPx: 640,
       heightPx: 360,
@@ -105,8 +106,30 @@ describe("clips", () => {
       hasSound: true,
       durationMs: 4_500,
     });
-    for (const cut of [20, 60, 200])
+    for (const cut of [20, 60, 200, mp4.length - head.length - 1])
       expect(probeVideo(mp4.slice(0, head.length + cut))).toHaveProperty("problem");
+    expect(probeVideo(new Uint8Array([...head, ...moov]))).toEqual({
+      problem: expect.stringMatching(/no pictures behind it/),
+    });
+  });
+
+  test("cut off in its pictures, or a head alone, a clip is refused with a sentence", () => {
+    for (const name of ["harbour-night.webm", "lanterns-rise.webm", "paper-boat.webm"]) {
+      const whole = file(name);
+      for (const part of [0.999, 0.9, 0.5, 0.2])
+        expect(probeVideo(whole.slice(0, Math.floor(whole.length * part)))).toEqual({
+          problem: expect.stringMatching(/cut off.*Nothing was added/),
+        });
+    }
+  });
+
+  test("a clip larger than any browser plays is refused by its head", () => {
+    const huge = file("harbour-night.webm").slice();
+    // PixelWidth (0xB0) with a length of two bytes, as the file has it.
+    const at = huge.findIndex((byte, i) => byte === 0xb0 && huge[i + 1] === 0x82 && huge[i + 2] === 0x05);
+    expect(at).toBeGreaterThan(0);
+    huge[at + 2] = 0xff;
+    expect(probeVideo(huge)).toEqual({ problem: expect.stringMatching(/65280×720 pixels/) });
   });
 
   test("cut off at any place, or with lengths that lie, a clip is refused or read, and never hangs", () => {

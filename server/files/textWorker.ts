@@ -1,3 +1,4 @@
+import { readFileSync } from "node:fs";
 import { parentPort } from "node:worker_threads";
 import { readScriptureFile } from "./readScriptureFile.ts";
 import { FileProblem, type ParsedVerse } from "./scriptureFile.ts";
@@ -21,9 +22,9 @@ export type TextMessage =
 const port = parentPort;
 
 /** Reads a text in a thread of its own: a take never waits for it. The next piece goes when the last was asked for. */
-port?.once("message", (bytes: Uint8Array) => {
+port?.once("message", (path: string) => {
   try {
-    const { verses, ...head } = readScriptureFile(bytes);
+    const { verses, ...head } = readScriptureFile(readFileSync(path));
     port.postMessage({ kind: "head", ...head, verseCount: verses.length } satisfies TextMessage);
     let at = 0;
     port.on("message", () => {

@@ -1,95 +1,79 @@
+import { randomBytes } from "node:crypto";
 import { join } from "node:path";
 import { createRequestHandler } from "@react-router/express";
 import express, { type Express, type RequestHandler } from "express";
-import { RouterContextProvider, type ServerBuild } from "react-router";
-import { FONT_FILES } from "../fonts.ts";
-import { type Services, servicesContext } from "../services.ts";
+import type { ServerBuild } from "react-router";
+import { readAccess } from "../access/access.ts";
+import type { Peer, ReadPeer } from "../access/peer.ts";
+import type { Services } from "../services.ts";
+import { BODY_LIMITS, BodyTooLarge } from "./bodies.ts";
+import { Doors, FOREIGN, tellFailure } from "./doors.ts";
 import { addEnterRoutes } from "./enterRoutes.ts";
-import { createDeskGuard, createOriginCheck } from "./guard.ts";
+import { addHealthRoutes } from "./healthRoutes.ts";
 import { addMediaRoutes } from "./mediaRoutes.ts";
 import { addPairRoutes } from "./pairRoutes.ts";
+import { sayPlainly } from "./plainPage.ts";
+import { createRequestContext } from "./requestContext.ts";
+import { guardRoutes } from "./routeRights.ts";
 import { addStillRoutes } from "./stillRoutes.ts";
-import { addWordsRoutes, FILE_PATHS } from "./wordsRoutes.ts";
+import { addWordsRoutes } from "./wordsRoutes.ts";
 
-const LARGEST_BODY = "1mb";
-/** Nothing from outside; inline scripts are the framework's own, WebAssembly is the shaper. */
-const CONTENT_POLICY = [
-  "default-src 'self'",
-  "script-src 'self' 'unsafe-inline' 'wasm-unsafe-eval'",
-  "style-src 'self' 'unsafe-inline'",
-  "img-src 'self' data: blob:",
-  "media-src 'self' blob:",
-  "worker-src 'self'",
-  "connect-src 'self' ws: wss:",
-  "object-src 'none'",
-  "base-uri 'none'",
-  "frame-ancestors 'self'",
-].join("; ");
+/** How a page of this server may be made: nothing from outside, and scripts that this very answer names. */
+function contentPolicy(
+  { host, isSecure }: Peer,
+  nonce: string,
+  isDev: boolean,
+  framedBy: "'none'" | "*",
+): string {
+  // Not every browser counts the live channel as 'self'.
+  const live = /^[\w.[\]:-]+$/.test(host) ? ` ${isSecure ? "wss" : "ws"}://${host}` : "";
+  return [
+    "default-src 'self'",
+    // WebAssembly is the shaper. While it is developed, the tools write scripts of their own into the page.
+    `script-src 'self' 'wasm-unsafe-eval' ${isDev ? "'unsafe-inline'" : `'nonce-${nonce}'`}`,
+    // Places and colours of what is drawn are styles of elements.
+    "style-src 'self' 'unsafe-inline'",
+    "img-src 'self' data: blob:",
+    "media-src 'self' blob:",
+    "worker-src 'self'",
+    `connect-src 'self'${live}`,
+    "object-src 'none'",
+    "base-uri 'none'",
+    "form-action 'self'",
+    `frame-ancestors ${framedBy}`,
+  ].join("; ");
+}
 
 /** All of HTTP: fonts, built files, pages. Nothing is read from the disk by a name that a client chose. */
 export function createHttpApp(
   services: Services,
-  boundHost: string,
+  readPeer: ReadPeer,
   build: ServerBuild | (() => Promise<ServerBuild>),
   assets: { readonly folder: string } | { readonly middleware: RequestHandler },
 ): Express {
   const app = express();
   app.disable("x-powered-by");
-  const { isKnownHost, isOwnOrigin } = createOriginCheck(boundHost);
+  const isDev = "middleware" in assets;
   app.use((request, response, next) => {
-    if (!isKnownHost(request)) {
-      response
-        .status(421)
-        .type("text")
-        .send("This server is not called by that name. Use the link it printed at start.");
-      return;
-    }
+    const peer = readPeer(request);
     response.setHeader("X-Content-Type-Options", "nosniff");
     response.setHeader("Referrer-Policy", "same-origin");
-    response.setHeader("X-Frame-Options", "SAMEORIGIN");
-    response.setHeader("Content-Security-Policy", CONTENT_POLICY);
+    if (!peer.isKnownHost)
+      return sayPlainly(
+        response,
+        421,
+        "This server is not called by that name. Use the link it printed at start.",
+      );
+    const nonce = randomBytes(16).toString("base64");
+    response.locals.nonce = nonce;
+    const setPolicy = (framedBy: "'none'" | "*") =>
+      response.setHeader("Content-Security-Policy", contentPolicy(peer, nonce, isDev, framedBy));
+    setPolicy("'none'");
+    response.locals.allowFraming = () => setPolicy("*");
+    response.setHeader("Cross-Origin-Opener-Policy", "same-origin");
+    if (peer.isSecure) response.setHeader("Strict-Transport-Security", "max-age=31536000");
     next();
   });
-  app.use((request, response, next) => {
-    // A page of another origin can send a form here unseen; it can neither name this origin nor send JSON so.
-    const changes = request.method !== "GET" && request.method !== "HEAD";
-    const isFile = FILE_PATHS.has(request.path) && request.is("application/octet-stream");
-    if (changes && !(isOwnOrigin(request) && (request.is("application/json") || isFile))) {
-      response
-        .status(403)
-        .type("text")
-        .send("Only the desk's own pages can change anything here. Nothing was changed.");
-      return;
-    }
-    next();
-  });
-  app.use((request, response, next) => {
-    const length = Number(request.headers["content-length"] ?? 0);
-    // Files have limits of their own.
-    if (length <= 1024 * 1024 || FILE_PATHS.has(request.path)) next();
-    else
-      response
-        .status(413)
-        .type("text")
-        .send(`That is more than ${LARGEST_BODY}. Nothing was saved; send less at once.`);
-  });
-
-  app.get("/fonts", (_request, response) => {
-    response.setHeader("Cache-Control", "no-store");
-    response.json(services.fonts.list().map(({ id, name }) => ({ id, name })));
-  });
-  app.get("/fonts/:id", (request, response) => {
-    const added = services.fonts.list().find(({ id }) => id === request.params.id);
-    const file = FONT_FILES.get(request.params.id) ?? (added && services.media.findFile(added.file));
-    if (!file) {
-      response.status(404).type("text").send("No such font ships.");
-      return;
-    }
-    response.setHeader("Cache-Control", "public, max-age=86400");
-    response.type("font/ttf").sendFile(file, { dotfiles: "allow" });
-  });
-
-  addEnterRoutes(app, services);
 
   if ("folder" in assets) {
     app.use(
@@ -99,23 +83,36 @@ export function createHttpApp(
     app.use(express.static(assets.folder, { index: false }));
   } else app.use(assets.middleware);
 
-  const deskGuard = createDeskGuard(services.links.deskToken);
-  addMediaRoutes(app, services, deskGuard);
-  addStillRoutes(app, services, deskGuard);
-  addPairRoutes(app, services);
-  addWordsRoutes(app, services, deskGuard);
+  const doors = new Doors(app, services, readPeer);
+  addHealthRoutes(doors, services);
+  addEnterRoutes(doors, services);
+  addMediaRoutes(doors, services);
+  addStillRoutes(doors, services);
+  addPairRoutes(doors, services);
+  addWordsRoutes(doors, services);
+  doors.check();
+
   app.use((request, response, next) => {
-    if (request.path.startsWith("/out/") || request.path.startsWith("/watch/")) next();
-    else deskGuard(request, response, next);
+    const access = readAccess(request, readPeer, services.sessions);
+    const changes = request.method !== "GET" && request.method !== "HEAD";
+    // A page of another origin can send a form here unseen; it can neither name this origin nor send JSON so.
+    if (changes && !(access.isOwnOrigin && request.is("application/json")))
+      return sayPlainly(response, 403, FOREIGN);
+    if (Number(request.headers["content-length"] ?? 0) > BODY_LIMITS.action)
+      return tellFailure(response, new BodyTooLarge("action"));
+    next();
   });
+  const guarded = typeof build === "function" ? async () => guardRoutes(await build()) : guardRoutes(build);
   app.use(
     createRequestHandler({
-      build,
-      getLoadContext: () => {
-        const context = new RouterContextProvider();
-        context.set(servicesContext(), services);
-        return context;
-      },
+      build: guarded,
+      getLoadContext: (request, response) =>
+        createRequestContext({
+          services,
+          access: readAccess(request, readPeer, services.sessions),
+          nonce: String(response.locals.nonce),
+          allowFraming: response.locals.allowFraming,
+        }),
     }),
   );
   return app;

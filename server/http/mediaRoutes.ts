@@ -1,8 +1,11 @@
-import express, { type Express, type RequestHandler } from "express";
 import { z } from "zod";
+import { FONT_FILES } from "../fonts.ts";
 import type { Services } from "../services.ts";
+import { bodyParts } from "./bodies.ts";
+import type { Doors } from "./doors.ts";
+import { sayPlainly } from "./plainPage.ts";
+import { runWhileAsked } from "./runWhileAsked.ts";
 
-const LARGEST_FILE = 300 * 1024 * 1024;
 const LARGEST_POSTER = 8 * 1024 * 1024;
 
 const describedSchema = z.strictObject({
@@ -14,13 +17,22 @@ const describedSchema = z.strictObject({
 });
 
 /** The library's files: fetched by the hash of their bytes, which nobody can guess, and brought in by the desk. */
-export function addMediaRoutes(app: Express, services: Services, deskGuard: RequestHandler): void {
-  app.get("/media/:file", (request, response) => {
-    const path = services.media.findFile(request.params.file);
-    if (path === undefined) {
-      response.status(404).type("text").send("That file is not in the library.");
-      return;
-    }
+export function addMediaRoutes(doors: Doors, services: Services): void {
+  doors.get("anyone", "/fonts", (_request, response) => {
+    response.setHeader("Cache-Control", "no-store");
+    response.json(services.fonts.list().map(({ id, name }) => ({ id, name })));
+  });
+  doors.get("anyone", "/fonts/:id", (request, response) => {
+    const id = String(request.params.id);
+    const added = services.fonts.list().find((font) => font.id === id);
+    const file = FONT_FILES.get(id) ?? (added && services.media.findFile(added.file));
+    if (!file) return sayPlainly(response, 404, "There is no such font.");
+    response.setHeader("Cache-Control", "public, max-age=86400");
+    response.type("font/ttf").sendFile(file, { dotfiles: "allow" });
+  });
+  doors.get("anyone", "/media/:file", (request, response) => {
+    const path = services.media.findFile(String(request.params.file));
+    if (path === undefined) return sayPlainly(response, 404, "That file is not in the library.");
     // A file that no item names any more, or a clip's still: both are PNG unless an item says otherwise.
     const mime = services.media.list().find(({ info: { file } }) => file === request.params.file)?.info.mime;
     response.setHeader("Cache-Control", "private, max-age=31536000, immutable");
@@ -29,34 +41,20 @@ export function addMediaRoutes(app: Express, services: Services, deskGuard: Requ
     response.sendFile(path, { acceptRanges: true, dotfiles: "allow" });
   });
 
-  app.post(
-    "/library",
-    deskGuard,
-    express.raw({ type: "application/octet-stream", limit: LARGEST_FILE }),
-    async (request, response) => {
-      const described = describedSchema.safeParse(request.query);
-      const body: unknown = request.body;
-      if (!described.success || !Buffer.isBuffer(body) || body.length === 0) {
-        response.status(400).json({ problem: "No file came with that. Nothing was added." });
-        return;
-      }
-      const { id, name, durationMs, posterBytes } = described.data;
-      if (/\.(ttf|otf)$/i.test(name)) {
-        response.json(await services.addFont(id, name, body));
-        return;
-      }
-      const added = await services.media.add(
-        {
-          id,
-          name,
-          bytes: body.subarray(posterBytes),
-          poster: posterBytes > 0 ? body.subarray(0, posterBytes) : null,
-          durationMs: durationMs ?? null,
-          key: null,
-        },
+  doors.post("desk", "/library", "application/octet-stream", async (request, response) => {
+    const described = describedSchema.safeParse(request.query);
+    if (!described.success)
+      return void response.status(400).json({ problem: "No file came with that. Nothing was added." });
+    const { id, name, durationMs, posterBytes } = described.data;
+    const file = await services.media.incoming.receive(bodyParts(request, "media"), posterBytes);
+    await runWhileAsked(response, async (signal) => {
+      if (/\.(ttf|otf)$/i.test(name)) return services.addFont(id, name, file, signal);
+      const { head: poster } = file;
+      return services.media.add(
+        { id, name, file, poster, durationMs: durationMs ?? null, key: null },
         services.now(),
+        signal,
       );
-      response.json(added);
-    },
-  );
+    });
+  });
 }

@@ -1,9 +1,11 @@
-import type { Express, NextFunction, Request, RequestHandler, Response } from "express";
+import type { Request, Response } from "express";
 import { z } from "zod";
 import { hashSchema } from "../../core/rundown/content.ts";
 import { stepsOf, valuesAt } from "../../core/rundown/steps.ts";
 import { canvasOf } from "../../core/screens/plan.ts";
 import type { Services } from "../services.ts";
+import type { Doors } from "./doors.ts";
+import { sayPlainly } from "./plainPage.ts";
 
 const idSchema = z.string().min(1).max(60);
 const wantedSchema = z.strictObject({
@@ -21,34 +23,45 @@ const wantedSchema = z.strictObject({
   signal: z.enum(["picture", "fill", "key"]).default("picture"),
 });
 
-/**
- * Any page at any time as PNG with alpha: `GET /still/TOKEN?cue=…&output=…`. The token is the desk's or an output's
- * (then of that output only); "desk" stands for a desk that is let in already.
- */
-export function addStillRoutes(app: Express, services: Services, deskGuard: RequestHandler): void {
-  const tell = (response: Response, status: number, sentence: string) =>
-    void response.status(status).type("text").send(sentence);
+/** Stills that may be waited for at once: from all desks together, and from one link. */
+const MOST_OPEN = { desk: 400, link: 4 };
 
-  const send = async (request: Request, response: Response, onlyOutput: string | null): Promise<void> => {
+/**
+ * Any page at any time as PNG with alpha: `GET /still/TOKEN?cue=…&output=…`. The token is an output's (then of that output only),
+ * or of those who watch; both see only what is on air or comes next. "desk" stands for a desk that is let in already.
+ */
+export function addStillRoutes(doors: Doors, services: Services): void {
+  const send = async (request: Request, response: Response, token: string | null): Promise<void> => {
+    const tell = (status: number, sentence: string) => sayPlainly(response, status, sentence);
     const wanted = wantedSchema.safeParse(request.query);
-    if (!wanted.success) return tell(response, 400, "A still needs the names of a cue and an output.");
+    if (!wanted.success) return tell(400, "A still needs the names of a cue and an output.");
+    const link = token === null ? undefined : services.links.find(token);
+    const isDesk = token === null || link?.kind === "desk" || link?.kind === "here";
     const isWholeWall = wanted.data.of === "wall";
     const { cue: cueId, content: hash, occurrence, unit, t, signal } = wanted.data;
     const output = services.screens.outputs.find(({ id }) => id === wanted.data.output);
-    if (!output || (onlyOutput !== null && output.id !== onlyOutput))
-      return tell(response, 404, "No output has that name, or this link is for another.");
+    if (!output || (link?.kind === "output" && output.id !== link.outputId))
+      return tell(404, "No output has that name, or this link is for another.");
     const cue = services.rundown.ready().find((candidate) => candidate.cueId === cueId);
     const contentHash = hash ?? cue?.hash;
     const content = contentHash === undefined ? undefined : services.contents.find(contentHash);
     if (contentHash === undefined || content?.kind !== "page")
-      return tell(response, 404, "That cue is not in the rundown, or has no words yet.");
+      return tell(404, "That cue is not in the rundown, or has no words yet.");
+    if (!isDesk && !services.live.contentsInSight().has(contentHash))
+      return tell(403, "This link shows what is on air and what comes next, and nothing else.");
     const outfitId = services.host.state.plan.outputs[output.id]?.outfitId;
     const first = stepsOf(content)[0]?.anchor;
     const step = occurrence === undefined ? first : { occurrence, unit };
     if (!outfitId || !step || !valuesAt(content, outfitId, step))
-      return tell(response, 404, "That step is not in the cue.");
-    try {
-      const png = await services.stills.paint({
+      return tell(404, "That step is not in the cue.");
+    const ownWidthPx = (isWholeWall ? canvasOf(output) : output).widthPx;
+    const widthPx = wanted.data.width ?? ownWidthPx;
+    if (!isDesk && widthPx > ownWidthPx)
+      return tell(403, `This link asks for at most ${ownWidthPx} pixels across.`);
+    const asked = new AbortController();
+    response.once("close", () => asked.abort());
+    const still = await services.stills.paint(
+      {
         page: { cueId, content: contentHash, step },
         layerId: content.layerId,
         outfitId,
@@ -56,23 +69,26 @@ export function addStillRoutes(app: Express, services: Services, deskGuard: Requ
         isWholeWall,
         timeZone: services.host.state.timeZone,
         atMs: t ?? null,
-        widthPx: wanted.data.width ?? (isWholeWall ? canvasOf(output) : output).widthPx,
+        widthPx,
         signal,
-      });
-      response.setHeader("Cache-Control", hash ? "private, max-age=31536000, immutable" : "no-store");
-      response.type("image/png").send(Buffer.from(png));
-    } catch (error) {
-      console.error(error);
-      tell(response, 503, "The still could not be painted. Nothing else is touched; ask again.");
+      },
+      {
+        name: isDesk ? "desk" : (token ?? ""),
+        mostOpen: isDesk ? MOST_OPEN.desk : MOST_OPEN.link,
+        signal: asked.signal,
+      },
+    );
+    if (response.destroyed) return;
+    if ("refused" in still) {
+      const status = { tooLarge: 413, tooMany: 429, unknown: 404, failed: 503 }[still.refused];
+      return tell(status, still.sentence);
     }
+    response.setHeader("Cache-Control", hash ? "private, max-age=31536000, immutable" : "no-store");
+    response.type("image/png").send(Buffer.from(still.png));
   };
 
-  app.get("/still/desk", deskGuard, (request, response, next: NextFunction) => {
-    send(request, response, null).catch(next);
-  });
-  app.get("/still/:token", (request, response, next: NextFunction) => {
-    const link = services.links.find(String(request.params.token));
-    if (!link) return tell(response, 404, "This link is not valid.");
-    send(request, response, link.kind === "output" ? link.outputId : null).catch(next);
-  });
+  doors.get("desk", "/still/desk", (request, response) => send(request, response, null));
+  doors.get("link", "/still/:token", (request, response) =>
+    send(request, response, String(request.params.token)),
+  );
 }

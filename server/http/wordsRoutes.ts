@@ -1,13 +1,13 @@
-import express, { type Express, type RequestHandler } from "express";
+import type { Response } from "express";
 import { z } from "zod";
 import { writeChordPro } from "../../core/words/chordPro.ts";
-import { FileProblem } from "../files/scriptureFile.ts";
 import type { Services } from "../services.ts";
-import { bringSongsIn, fileNameOf, zipSongs } from "../words/songFiles.ts";
-
-const LARGEST_FILE = 64 * 1024 * 1024;
-/** Paths that take a file as the body of the request. */
-export const FILE_PATHS: ReadonlySet<string> = new Set(["/library", "/files/texts", "/files/songs"]);
+import { fileNameOf } from "../words/packSongs.ts";
+import { allSongs, bringSongsIn } from "../words/songFiles.ts";
+import { bodyParts } from "./bodies.ts";
+import type { Doors } from "./doors.ts";
+import { sayPlainly } from "./plainPage.ts";
+import { runWhileAsked } from "./runWhileAsked.ts";
 
 const wantedText = z.strictObject({
   fileName: z.string().min(1).max(200),
@@ -19,59 +19,59 @@ const wantedSongs = z.strictObject({
   fileName: z.string().min(1).max(200),
   actor: z.string().min(8).max(60),
 });
+const NO_FILE = { problem: "No file came with that. Nothing was brought in." };
 
 /** Scripture texts and songs as files, in and out. Only the desk reaches these. */
-export function addWordsRoutes(app: Express, services: Services, deskGuard: RequestHandler): void {
-  const file = express.raw({ type: "application/octet-stream", limit: LARGEST_FILE });
+export function addWordsRoutes(doors: Doors, services: Services): void {
+  const { aside, media, songs, textImport } = services;
 
-  app.post("/files/texts", deskGuard, file, (request, response) => {
+  doors.post("desk", "/files/texts", "application/octet-stream", async (request, response) => {
     const wanted = wantedText.safeParse(request.query);
-    const body: unknown = request.body;
-    if (!wanted.success || !Buffer.isBuffer(body) || body.length === 0) {
-      response.status(400).json({ problem: "No file came with that. Nothing was brought in." });
-      return;
-    }
-    const problem = services.textImport.start({ ...wanted.data, bytes: body }, services.readAgain);
-    if (problem === undefined) response.json({});
-    else response.status(409).json({ problem });
+    if (!wanted.success) return void response.status(400).json(NO_FILE);
+    const file = await media.incoming.receive(bodyParts(request, "scripture"));
+    const problem =
+      file.bytes === 0 ? NO_FILE.problem : textImport.start({ ...wanted.data, file }, services.readAgain);
+    if (problem === undefined) return void response.json({});
+    await media.incoming.discard(file);
+    response.status(409).json({ problem });
   });
-  app.get("/files/texts", deskGuard, (_request, response) => {
+  doors.get("desk", "/files/texts", (_request, response) => {
     response.setHeader("Cache-Control", "no-store");
-    response.json(services.textImport.state);
+    response.json(textImport.state);
+  });
+  doors.post("desk", "/files/texts/call-off", "application/json", (_request, response) => {
+    textImport.callOff();
+    response.json({});
   });
 
-  app.post("/files/songs", deskGuard, file, async (request, response) => {
+  doors.post("desk", "/files/songs", "application/octet-stream", async (request, response) => {
     const wanted = wantedSongs.safeParse(request.query);
-    const body: unknown = request.body;
-    if (!wanted.success || !Buffer.isBuffer(body) || body.length === 0) {
-      response.status(400).json({ problem: "No file came with that. Nothing was brought in." });
-      return;
-    }
+    if (!wanted.success) return void response.status(400).json(NO_FILE);
     const { fileName, actor } = wanted.data;
-    try {
-      response.json(await bringSongsIn(services.songs, fileName, body, actor, Math.round(services.now())));
-    } catch (error) {
-      if (!(error instanceof FileProblem)) throw error;
-      response.status(400).json({ problem: error.message });
-    }
+    const file = await media.incoming.receive(bodyParts(request, "songs"));
+    await runWhileAsked(response, async (signal) => {
+      try {
+        const read = await aside.run("readSongFile", { path: file.path, fileName }, signal);
+        return "problem" in read ? read : await bringSongsIn(songs, read, actor, Math.round(services.now()));
+      } finally {
+        await media.incoming.discard(file);
+      }
+    });
   });
-  app.get("/files/songs", deskGuard, async (_request, response) => {
-    const zip = await zipSongs(services.songs);
+  doors.get("desk", "/files/songs", async (_request, response) => {
+    const zip = await aside.run("packSongs", await allSongs(songs));
     sendFile(response, "Songs.zip").type("application/zip").send(Buffer.from(zip));
   });
-  app.get("/files/songs/:id", deskGuard, async (request, response) => {
-    const found = await services.songs.find(String(request.params.id));
-    if (!found) {
-      response.status(404).type("text").send("That song is not in the library any more.");
-      return;
-    }
+  doors.get("desk", "/files/songs/:id", async (request, response) => {
+    const found = await songs.find(String(request.params.id));
+    if (!found) return sayPlainly(response, 404, "That song is not in the library any more.");
     sendFile(response, `${fileNameOf(found.song)}.cho`)
       .type("text/plain")
       .send(writeChordPro(found.song));
   });
 }
 
-function sendFile(response: express.Response, name: string): express.Response {
+function sendFile(response: Response, name: string): Response {
   response.setHeader("Cache-Control", "no-store");
   return response.attachment(name);
 }

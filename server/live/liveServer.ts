@@ -2,56 +2,47 @@ import { randomUUID } from "node:crypto";
 import type { IncomingMessage } from "node:http";
 import type { Duplex } from "node:stream";
 import { type WebSocket, WebSocketServer } from "ws";
-import { findNeighbour, findNext } from "../../core/rundown/next.ts";
+import { findNeighbour, findNext, type ReadyCue } from "../../core/rundown/next.ts";
 import type { PinnedDocument } from "../../core/screens/dress.ts";
 import { REFUSAL_SENTENCES } from "../../core/show/commands.ts";
-import { contentsOf, type Target } from "../../core/show/state.ts";
+import { contentsOf, type ShowState, type Target } from "../../core/show/state.ts";
 import {
   type Channel,
   type ClientMessage,
   clientMessageSchema,
-  type DeskMode,
   type DeskPresence,
   LARGEST_CLIENT_MESSAGE,
   type ScreenHealth,
-  type ServerMessage,
+  type StorageStatus,
 } from "../../core/show/wire.ts";
+import { type Entry, findEntry } from "../access/entry.ts";
+import { isOwnOrigin, type ReadPeer } from "../access/peer.ts";
+import type { DeskSessions } from "../access/sessions.ts";
+import type { Stalls } from "../health/stalls.ts";
+import { log } from "../log.ts";
 import type { ContentStore } from "../store/contentStore.ts";
 import type { EveningStore } from "../store/eveningStore.ts";
 import type { KeyStore } from "../store/keyStore.ts";
-import type { Link, LinkStore } from "../store/linkStore.ts";
+import type { LinkStore } from "../store/linkStore.ts";
 import type { ScreenStore } from "../store/screenStore.ts";
+import { spend } from "./allowance.ts";
+import { findGivingWay, HELLO_WITHIN_MS, hasRoom } from "./crowd.ts";
 import { RehearsalLog } from "./rehearsalLog.ts";
 import type { Rundown, RundownChange } from "./rundown.ts";
 import { type ShowHost, wornBy } from "./showHost.ts";
+import { isTooSlow, type LiveWindow, openedWindow, send } from "./window.ts";
 
 export const LIVE_PATH = "/live";
-/** Commands and other words of one window in a second; a stuck key stays below, a broken program does not. */
-const MOST_PER_SECOND = 60;
 /** A window that has said nothing for this long is gone. */
 const SILENCE_MS = 10_000;
-const MOST_CONNECTIONS = 1_000;
 const SCREENS_EVERY_MS = 500;
 /** How often the clock is looked at for what is due: cues that follow come within this of their time. */
 const CLOCK_EVERY_MS = 20;
 
+type HelloMessage = Extract<ClientMessage, { kind: "hello" }>;
+
 /** Documents an output holds before it lets go of those that are no longer wanted. */
 const MOST_DOCUMENTS = 200;
-
-interface Connection {
-  readonly socket: WebSocket;
-  link: Link | null;
-  channel: Channel;
-  windowId: string;
-  /** What a desk said of itself. */
-  desk: { readonly number: number; readonly name: string; readonly mode: DeskMode };
-  /** Documents this window has been sent. */
-  readonly sent: Set<string>;
-  heardAtMs: number;
-  painted: ScreenHealth["windows"][number]["painted"];
-  secondBegan: number;
-  inSecond: number;
-}
 
 export interface LiveParts {
   readonly host: ShowHost;
@@ -60,11 +51,17 @@ export interface LiveParts {
   readonly keys: KeyStore;
   readonly contents: ContentStore;
   readonly links: LinkStore;
+  readonly sessions: DeskSessions;
   readonly screens: ScreenStore;
   readonly buildId: string;
   readonly now: () => number;
-  /** Whether a request comes from this very server's pages. */
-  readonly isOwnOrigin: (request: IncomingMessage) => boolean;
+  readonly readPeer: ReadPeer;
+  readonly storage: () => StorageStatus;
+  /** Told when the disk does otherwise than before. */
+  readonly onStorage: (listener: () => void) => void;
+  /** What every desk has to know. */
+  readonly onNews: (listener: (sentence: string) => void) => void;
+  readonly stalls: Stalls;
   /** How long a rehearsal waits for a desk whose window was lost, before it ends. */
   readonly rehearsalWaitsMs?: number;
 }
@@ -76,7 +73,7 @@ const REHEARSAL_WAITS_MS = 10_000;
 export class LiveServer {
   readonly #parts: LiveParts;
   readonly #sockets = new WebSocketServer({ noServer: true, maxPayload: LARGEST_CLIENT_MESSAGE });
-  readonly #connections = new Set<Connection>();
+  readonly #connections = new Set<LiveWindow>();
   readonly #ticker: ReturnType<typeof setInterval>;
   readonly #clock: ReturnType<typeof setInterval>;
   readonly #run = randomUUID().slice(0, 8);
@@ -96,17 +93,28 @@ export class LiveServer {
       const { outputs, plans } = parts.screens;
       for (const connection of this.#joined()) send(connection, { kind: "setUp", outputs, plans });
     });
-    parts.links.onRevoked((token) => {
-      for (const { link, socket } of this.#connections) if (link?.token === token) socket.close(4401);
+    const drop = (isOver: (link: Entry) => boolean) => {
+      for (const { link, socket } of this.#connections) if (link && isOver(link)) socket.close(4401);
+    };
+    parts.links.onRevoked((token) => drop((link) => link.token === token));
+    parts.sessions.onEnded((id) => drop((link) => link.kind === "desk" && link.sessionId === id));
+    parts.stalls.onStall((ms) => {
+      // The silence was the server's own: it throws nobody out.
+      for (const connection of this.#connections) connection.heardAtMs += ms;
     });
     parts.rundown.onChange((change) => this.#tellRundown(change));
     parts.keys.onChange((keys) => {
       for (const connection of this.#desks()) send(connection, { kind: "keys", keys });
     });
+    parts.onStorage(() => this.#tellStorage(this.#desks()));
+    parts.onNews((sentence) => {
+      for (const connection of this.#desks()) send(connection, { kind: "news", sentence });
+    });
     parts.evenings.onChange(() => this.#tellRundown({ ...this.#rundownNow(), changed: [] }));
     this.#ticker = setInterval(() => this.#tick(), SCREENS_EVERY_MS);
     this.#clock = setInterval(() => {
-      for (const host of this.hosts()) host.tick().catch((error) => console.error(error));
+      for (const host of this.hosts())
+        host.tick().catch((error) => log.error("What was due could not be brought", error));
     }, CLOCK_EVERY_MS);
   }
 
@@ -122,7 +130,7 @@ export class LiveServer {
     });
   }
 
-  #hostOf({ channel }: Connection): ShowHost {
+  #hostOf({ channel }: LiveWindow): ShowHost {
     return channel === "rehearsal" && this.#rehearsal ? this.#rehearsal : this.#parts.host;
   }
 
@@ -130,7 +138,7 @@ export class LiveServer {
    * A desk changes over. The rehearsal begins with the air as it is when the first desk comes, and ends when the last goes back
    * to the air; for one that was lost it waits a while.
    */
-  #setChannel(connection: Connection, channel: Channel): void {
+  #setChannel(connection: LiveWindow, channel: Channel): void {
     if (channel === "rehearsal" && !this.#rehearsal) {
       this.#rehearsal = this.#parts.host.rehearse();
       const log = new RehearsalLog();
@@ -174,7 +182,7 @@ export class LiveServer {
     this.#tellDesks();
   }
 
-  #channelOf(link: Link | null): Channel {
+  #channelOf(link: Entry | null): Channel {
     return link?.kind === "output" && this.#rehearsedOn.includes(link.outputId) ? "rehearsal" : "air";
   }
 
@@ -183,11 +191,11 @@ export class LiveServer {
     return this.#rehearsalLog;
   }
 
-  #desks(): Connection[] {
+  #desks(): LiveWindow[] {
     return this.#joined().filter(({ link }) => link?.kind === "desk");
   }
 
-  #tellDesks(to?: readonly Connection[]): void {
+  #tellDesks(to?: readonly LiveWindow[]): void {
     const desks = this.#desks();
     const present = desks.map(
       ({ windowId, desk, channel }): DeskPresence => ({
@@ -209,11 +217,15 @@ export class LiveServer {
   }
 
   handleUpgrade(request: IncomingMessage, socket: Duplex, head: Buffer): void {
-    if (!this.#parts.isOwnOrigin(request) || this.#connections.size >= MOST_CONNECTIONS) {
+    // Whoever goes away while the door is opened must not take the server along.
+    socket.on("error", () => socket.destroy());
+    const peer = this.#parts.readPeer(request);
+    if (!isOwnOrigin(request, peer)) {
       socket.end("HTTP/1.1 403 Forbidden\r\nConnection: close\r\n\r\n");
       return;
     }
-    this.#sockets.handleUpgrade(request, socket, head, (opened) => this.#open(opened));
+    findGivingWay(this.#connections, peer.address)?.socket.terminate();
+    this.#sockets.handleUpgrade(request, socket, head, (opened) => this.#open(opened, peer.address));
   }
 
   close(): void {
@@ -234,23 +246,12 @@ export class LiveServer {
     }));
   }
 
-  #open(socket: WebSocket): void {
-    const connection: Connection = {
-      socket,
-      link: null,
-      channel: "air",
-      windowId: "",
-      desk: { number: 0, name: "", mode: "free" },
-      sent: new Set(),
-      heardAtMs: this.#parts.now(),
-      painted: null,
-      secondBegan: 0,
-      inSecond: 0,
-    };
+  #open(socket: WebSocket, address: string): void {
+    const connection = openedWindow(socket, address, this.#parts.now());
     this.#connections.add(connection);
     socket.on("message", (data, isBinary) => {
       void this.#hear(connection, isBinary ? undefined : data.toString()).catch((error) => {
-        console.error(error);
+        log.error("A message of a window failed", error);
         send(connection, {
           kind: "fault",
           sentence: "The server failed on that. The air is as it was; press again.",
@@ -273,42 +274,32 @@ export class LiveServer {
     socket.on("error", () => {});
   }
 
-  async #hear(connection: Connection, text: string | undefined): Promise<void> {
-    const { now, links } = this.#parts;
+  /** Tells a window why it is dropped, and drops it. */
+  #drop(connection: LiveWindow, code: number, sentence: string): void {
+    send(connection, { kind: "fault", sentence });
+    connection.socket.close(code);
+  }
+
+  async #hear(connection: LiveWindow, text: string | undefined): Promise<void> {
+    const { now } = this.#parts;
+    if (connection.socket.readyState !== connection.socket.OPEN) return;
     connection.heardAtMs = now();
     const message = readMessage(text);
-    if (!message) {
-      send(connection, {
-        kind: "fault",
-        sentence:
-          "The server did not understand a message from this window, and did nothing. The air is as it was.",
-      });
-      return;
-    }
+    const { allowance, verdict } = spend(connection.allowance, message?.kind === "command", now());
+    connection.allowance = allowance;
+    if (verdict === "flood")
+      return this.#drop(connection, 4408, "This window says too much at once. The air is as it was.");
+    if (!message)
+      return this.#drop(
+        connection,
+        4400,
+        "The server did not understand a message from this window, and did nothing. The air is as it was.",
+      );
     if (message.kind === "ping") {
       send(connection, { kind: "pong", sentAtMs: message.sentAtMs, serverAtMs: now() });
       return;
     }
-    const tooFast = this.#countsTooMany(connection);
-    if (message.kind === "hello") {
-      const link = links.find(message.token);
-      if (!link || tooFast) {
-        send(connection, {
-          kind: "fault",
-          sentence: "This link is not valid any more. Ask the desk for a new one.",
-        });
-        connection.socket.close(4401);
-        return;
-      }
-      if (link.kind === "desk" && connection.link === null)
-        connection.desk = { ...connection.desk, number: this.#freeDeskNumber() };
-      connection.link = link;
-      connection.channel = this.#channelOf(link);
-      connection.windowId = message.windowId;
-      this.#welcome(connection, message.rundownStamp === this.rundownStamp);
-      if (link.kind === "desk") this.#tellDesks();
-      return;
-    }
+    if (message.kind === "hello") return this.#greet(connection, message);
     if (!connection.link) {
       connection.socket.close(4401);
       return;
@@ -332,11 +323,13 @@ export class LiveServer {
         return;
       case "desk":
         connection.desk = { ...connection.desk, name: message.name, mode: message.mode };
+        if (connection.link.sessionId !== null)
+          await this.#parts.sessions.rename(connection.link.sessionId, message.name);
         this.#tellDesks();
         return;
     }
     const { command } = message;
-    if (tooFast) {
+    if (verdict === "tooFast") {
       send(connection, {
         kind: "answer",
         id: command.id,
@@ -353,18 +346,30 @@ export class LiveServer {
     send(connection, { kind: "answer", id: command.id, ...answer });
   }
 
-  #countsTooMany(connection: Connection): boolean {
-    const second = Math.floor(this.#parts.now() / 1000);
-    if (connection.secondBegan !== second) {
-      connection.secondBegan = second;
-      connection.inSecond = 0;
+  #greet(connection: LiveWindow, { token, windowId, rundownStamp }: HelloMessage): void {
+    if (connection.link) {
+      this.#drop(connection, 4400, "This window said hello twice. The air is as it was.");
+      return;
     }
-    connection.inSecond++;
-    return connection.inSecond > MOST_PER_SECOND;
+    const link = findEntry(token, this.#parts.links, this.#parts.sessions);
+    if (!link) {
+      this.#drop(connection, 4401, "This link is not valid any more. Ask the desk for a new one.");
+      return;
+    }
+    if (!hasRoom(this.#connections, link)) {
+      this.#drop(connection, 4429, "Too many windows have this link open. Close some; the air is as it was.");
+      return;
+    }
+    if (link.kind === "desk") connection.desk = { ...connection.desk, number: this.#freeDeskNumber() };
+    connection.link = link;
+    connection.channel = this.#channelOf(link);
+    connection.windowId = windowId;
+    this.#welcome(connection, rundownStamp === this.rundownStamp);
+    if (link.kind === "desk") this.#tellDesks();
   }
 
   /** @param knowsRundown it has all cues as they are now, and their documents: its page came with them */
-  #welcome(connection: Connection, knowsRundown = false): void {
+  #welcome(connection: LiveWindow, knowsRundown = false): void {
     const { screens, buildId, now } = this.#parts;
     const { state } = this.#hostOf(connection);
     connection.sent.clear();
@@ -389,8 +394,25 @@ export class LiveServer {
       this.#tellRundown(knowsRundown ? { ...now, changed: [] } : now, [connection]);
       send(connection, { kind: "screens", screens: this.screens() });
     }
-    if (connection.link?.kind === "desk") send(connection, { kind: "keys", keys: this.#parts.keys.keys });
+    if (connection.link?.kind === "desk") {
+      send(connection, { kind: "keys", keys: this.#parts.keys.keys });
+      this.#tellStorage([connection]);
+    }
     this.#sendPrime([connection]);
+  }
+
+  #tellStorage(to: readonly LiveWindow[]): void {
+    const storage = this.#parts.storage();
+    for (const connection of to) send(connection, { kind: "storage", storage });
+  }
+
+  /** What is on air, and what may be taken next: all that links besides the desk's may see. */
+  contentsInSight(): Set<string> {
+    const cues = this.#parts.rundown.ready();
+    return new Set([
+      ...contentsOf(this.#parts.host.state),
+      ...targetsSoon(this.#parts.host.state, cues).map(({ content }) => content),
+    ]);
   }
 
   /** Names the rundown as it is now: another for every change, and in every run of the server. */
@@ -419,13 +441,8 @@ export class LiveServer {
   /** What the take key would bring, and the step after it, for painting ahead. */
   #sendPrime(to = this.#joined()): void {
     const cues = this.#parts.rundown.ready();
-    const soon = (host: ShowHost): Target[] => {
-      const next = findNext(host.state, cues);
-      const after = next && findNeighbour(next, 1, cues);
-      return [next, after].filter((target): target is Target => target !== undefined);
-    };
-    const onAir = soon(this.#parts.host);
-    const rehearsed = this.#rehearsal && soon(this.#rehearsal);
+    const onAir = targetsSoon(this.#parts.host.state, cues);
+    const rehearsed = this.#rehearsal && targetsSoon(this.#rehearsal.state, cues);
     for (const connection of to) {
       const targets = connection.channel === "rehearsal" && rehearsed ? rehearsed : onAir;
       const hashes = targets.map(({ content }) => content);
@@ -437,7 +454,7 @@ export class LiveServer {
   }
 
   /** Has an output forget the documents of what was shown long ago. @param soon contents that may be taken soon */
-  #letGo(connection: Connection, soon: readonly string[]): void {
+  #letGo(connection: LiveWindow, soon: readonly string[]): void {
     const { contents } = this.#parts;
     const wanted = [...contentsOf(this.#hostOf(connection).state), ...soon];
     const kept = new Set(wanted.flatMap((hash) => [hash, ...wornBy(contents, hash)]));
@@ -446,7 +463,7 @@ export class LiveServer {
   }
 
   /** Sends the documents behind these hashes, and what they wear, unless this window has them. */
-  #sendDocuments(connection: Connection, hashes: Iterable<string>): void {
+  #sendDocuments(connection: LiveWindow, hashes: Iterable<string>): void {
     const { contents } = this.#parts;
     const documents: Record<string, PinnedDocument> = {};
     for (const hash of hashes) {
@@ -461,14 +478,18 @@ export class LiveServer {
     if (Object.keys(documents).length > 0) send(connection, { kind: "documents", documents });
   }
 
-  #joined(): Connection[] {
+  #joined(): LiveWindow[] {
     return [...this.#connections].filter(({ link }) => link !== null);
   }
 
   #tick(): void {
+    this.#parts.stalls.look();
     const nowMs = this.#parts.now();
-    for (const connection of this.#connections)
-      if (nowMs - connection.heardAtMs > SILENCE_MS) connection.socket.terminate();
+    for (const connection of this.#connections) {
+      const isNobody = connection.link === null && nowMs - connection.openedAtMs > HELLO_WITHIN_MS;
+      if (isNobody || nowMs - connection.heardAtMs > SILENCE_MS || isTooSlow(connection, nowMs))
+        connection.socket.terminate();
+    }
     const screens = this.screens();
     const said = JSON.stringify(screens);
     if (said === this.#screensSaid) return;
@@ -478,7 +499,14 @@ export class LiveServer {
   }
 }
 
-const nameOf = ({ desk }: Pick<Connection, "desk">): string => desk.name || `Desk ${desk.number}`;
+/** What the take key would bring, and the step after it. */
+function targetsSoon(state: ShowState, cues: readonly ReadyCue[]): Target[] {
+  const next = findNext(state, cues);
+  const after = next && findNeighbour(next, 1, cues);
+  return [next, after].filter((target): target is Target => target !== undefined);
+}
+
+const nameOf = ({ desk }: Pick<LiveWindow, "desk">): string => desk.name || `Desk ${desk.number}`;
 
 function readMessage(text: string | undefined): ClientMessage | undefined {
   if (text === undefined) return undefined;
@@ -490,9 +518,4 @@ function readMessage(text: string | undefined): ClientMessage | undefined {
   }
   const parsed = clientMessageSchema.safeParse(value);
   return parsed.success ? parsed.data : undefined;
-}
-
-function send(connection: Connection, message: ServerMessage): void {
-  if (connection.socket.readyState === connection.socket.OPEN)
-    connection.socket.send(JSON.stringify(message));
 }

@@ -1,5 +1,6 @@
 import { afterAll, beforeAll, describe, expect, test } from "vitest";
 import { type Output, outputSchema } from "../../core/screens/plan.ts";
+import { Guesses } from "../access/guesses.ts";
 import { MOST_OUTPUTS } from "../store/screenStore.ts";
 import { type OpenShow, openShow, TestWindow } from "../test-support/openShow.ts";
 import { Pairing } from "./pairing.ts";
@@ -43,7 +44,7 @@ describe("screens and plans", () => {
       outputs.some(({ name }) => name === "Quay door"),
     );
     expect(told.plans.length).toBeGreaterThan(1);
-    await links.renew("door");
+    await links.renew({ outputId: "door" });
     expect(await window.untilClosed()).toBe(4401);
 
     const second = new TestWindow(show.port);
@@ -108,21 +109,32 @@ describe("screens and plans", () => {
 describe("ways in", () => {
   test("a short code works once, for ten minutes, and cannot be guessed at length", () => {
     let nowMs = 0;
-    const pairing = new Pairing(() => nowMs);
+    const now = () => nowMs;
+    const pairing = new Pairing(now, new Guesses(now));
+    const here = "192.168.1.7";
     const code = pairing.codeFor("wall");
     expect(code).toMatch(/^\d{6}$/);
     const newer = pairing.codeFor("wall");
-    expect(pairing.redeem(code === newer ? "" : code)).toBeUndefined();
-    expect(pairing.redeem(newer)).toBe("wall");
-    expect(pairing.redeem(newer)).toBeUndefined();
+    expect(pairing.redeem(code === newer ? "" : code, here)).toBeUndefined();
+    expect(pairing.redeem(newer, here)).toBe("wall");
+    expect(pairing.redeem(newer, here)).toBeUndefined();
     const late = pairing.codeFor("wall");
     nowMs = 10 * 60_000 + 1;
-    expect(pairing.redeem(late)).toBeUndefined();
+    expect(pairing.redeem(late, here)).toBeUndefined();
     const good = pairing.codeFor("stream");
-    for (let i = 0; i < 30; i++) pairing.redeem("none");
-    expect(pairing.redeem(good)).toBe("tooMany");
-    nowMs += 60_000;
-    expect(pairing.redeem(good)).toBe("stream");
+    for (let i = 0; i < 30; i++) pairing.redeem("none", here);
+    expect(pairing.redeem(good, here)).toEqual({ waitMs: expect.any(Number) });
+    // Whoever did not guess is not made to wait.
+    expect(pairing.redeem(good, "192.168.1.8")).toBe("stream");
+  });
+
+  test("a code is over when very many wrong ones were tried, from however many addresses", () => {
+    let nowMs = 0;
+    const now = () => nowMs++;
+    const pairing = new Pairing(now, new Guesses(now));
+    const code = pairing.codeFor("wall");
+    for (let i = 0; i < 2_000; i++) pairing.redeem("none", `10.0.${i >> 8}.${i & 255}`);
+    expect(pairing.redeem(code, "10.9.9.9")).toBeUndefined();
   });
 
   test("a passcode is kept as a salted hash, and matches itself alone", async () => {

@@ -10,6 +10,7 @@ import { STAGE_NOTE } from "../../designs/fieldSets.ts";
 import type { AirLog } from "../store/airLog.ts";
 import type { ContentStore } from "../store/contentStore.ts";
 import type { ScreenStore } from "../store/screenStore.ts";
+import type { Journal } from "./journal.ts";
 import type { Rundown } from "./rundown.ts";
 
 export interface Answer {
@@ -19,9 +20,6 @@ export interface Answer {
 
 /** How far ahead motions begin, so that the news reaches every output before its first frame. */
 const LEAD_MS = 20;
-
-/** Where events are written down before they are told. */
-export type Journal = Pick<AirLog, "append">;
 
 /** The only place where the air is decided: decide, write down, then tell. One command at a time. */
 export class ShowHost {
@@ -56,23 +54,24 @@ export class ShowHost {
 
   /** Restores the air from its log, or opens it with a first event. */
   static async open(
-    log: AirLog,
+    airLog: AirLog,
+    journal: Journal,
     contents: ContentStore,
     rundown: Rundown,
     screens: ScreenStore,
     opening: Extract<AirEvent, { kind: "showOpened" }>,
     now: () => number,
   ): Promise<ShowHost> {
-    let state = await log.restore();
+    let state = await airLog.restore();
     if (!state) {
       const first: LoggedEvent = { seq: 1, atMs: now(), actor: null, event: opening };
       state = evolve(undefined, first);
-      await log.append([first], [], state);
+      await airLog.append([first], [], state);
     }
     const hashes = contentsOf(state);
     await contents.load(hashes);
     for (const hash of hashes) await contents.load(wornBy(contents, hash));
-    return new ShowHost(state, log, contents, rundown, screens, now);
+    return new ShowHost(state, journal, contents, rundown, screens, now);
   }
 
   /** A rehearsal that begins with what is on air now. It is written nowhere, and no output hears of it. */

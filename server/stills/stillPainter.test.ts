@@ -1,32 +1,49 @@
+import { mkdtempSync, rmSync, writeFileSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
 import { afterAll, beforeAll, describe, expect, test } from "vitest";
 import { compile, OUTPUTS, prepareBench, strap } from "../../core/test-support/contents.ts";
 import { hashOf } from "../store/contentStore.ts";
-import { StillPainter } from "./stillPainter.ts";
+import { type Asker, StillPainter } from "./stillPainter.ts";
 
 const bench = prepareBench();
 let painter: StillPainter;
 let asked = 0;
 
-/** Answers each job with its own width, after a turn: the queue and the cache are looked at, not the picture. */
+const folder = mkdtempSync(join(tmpdir(), "vesko-stills-"));
+const workerFile = join(folder, "painter.mjs");
+/** Answers each job with its own width, after a turn: the queue, the limits and the cache are looked at, not the picture. */
 const WORKER = `
-import { parentPort } from "node:worker_threads";
-parentPort.on("message", (job) => setTimeout(() => {
-  if (job.widthPx === 13) parentPort.postMessage({ id: job.id, failed: "no luck" });
-  else parentPort.postMessage({ id: job.id, png: new Uint8Array([job.widthPx & 255, job.documents.length]) });
+process.on("message", (job) => setTimeout(() => {
+  const answer = (rest) => process.send({ id: job.id, memoryBytes: job.widthPx === 17 ? 2e9 : 5e7, ...rest });
+  if (job.widthPx === 13) answer({ failed: "no luck" });
+  else if (job.widthPx === 16) process.exit(3);
+  else answer({ png: new Uint8Array([job.widthPx & 255, job.documents.length, ...new Uint8Array(new Uint32Array([process.pid]).buffer)]) });
 }, 5));`;
 
 beforeAll(() => {
-  painter = new StillPainter(
-    (hash) => {
+  writeFileSync(workerFile, WORKER);
+  painter = new StillPainter({
+    findDocument: (hash) => {
       asked++;
       return bench.documents.get(hash);
     },
-    () => undefined,
-    () => [],
-    new URL(`data:text/javascript,${encodeURIComponent(WORKER)}`),
-  );
+    findFile: () => undefined,
+    listFonts: () => [],
+    workerFile,
+  });
 });
-afterAll(() => painter.close());
+afterAll(() => {
+  painter.close();
+  rmSync(folder, { recursive: true });
+});
+
+const DESK = { name: "desk", mostOpen: 400 };
+const paint = async (widthPx: number, asker: Asker = DESK, content?: ReturnType<typeof compile>) => {
+  const answer = await painter.paint(wanted(widthPx, content), asker);
+  return "png" in answer ? answer.png : answer.refused;
+};
+const processOf = (png: Uint8Array | string) => Buffer.from(png as Uint8Array).readUInt32LE(2);
 
 const wanted = (widthPx: number, content = compile(bench, strap("Ilse", "net mender"))) => ({
   page: { cueId: "cue-1", content: hashOf(content), step: { occurrence: "page", unit: 0 } },
@@ -42,23 +59,60 @@ const wanted = (widthPx: number, content = compile(bench, strap("Ilse", "net men
 
 describe("stills", () => {
   test("the same still is painted once, however often and at whatever moment it is asked for", async () => {
-    const [a, b] = await Promise.all([painter.paint(wanted(20)), painter.paint(wanted(20))]);
+    const [a, b] = await Promise.all([paint(20), paint(20)]);
     expect(a).toBe(b);
     const before = asked;
-    expect(await painter.paint(wanted(20))).toBe(a);
+    expect(await paint(20)).toBe(a);
     expect(asked).toBe(before);
     // The page, its template and its style go with the job.
     expect(a[1]).toBe(3);
-    expect((await painter.paint(wanted(21)))[0]).toBe(21);
+    expect((await paint(21))[0]).toBe(21);
   });
 
   test("one that fails is told, and the next is painted", async () => {
-    await expect(painter.paint(wanted(13))).rejects.toThrow("no luck");
-    expect((await painter.paint(wanted(14)))[0]).toBe(14);
+    expect(await paint(13)).toBe("failed");
+    expect((await paint(14))[0]).toBe(14);
   });
 
-  test("a page that is not known is refused before anything is painted", async () => {
+  test("a painter that dies, or holds too much memory, is replaced", async () => {
+    const first = processOf(await paint(22));
+    expect(await paint(16)).toBe("failed");
+    const second = processOf(await paint(23));
+    expect(second).not.toBe(first);
+    expect(processOf(await paint(17))).toBe(second);
+    expect(processOf(await paint(24))).not.toBe(second);
+  });
+
+  test("more pixels than any output has are refused before anything is painted", async () => {
+    expect(await paint(7_680)).not.toBe("tooLarge");
+    const answer = await painter.paint(
+      { ...wanted(7_680), output: { ...wanted(1).output, widthPx: 100, heightPx: 16_000 } },
+      DESK,
+    );
+    expect(answer).toMatchObject({ refused: "tooLarge" });
+  });
+
+  test("one link waits for a few at once, and keeps nobody else waiting", async () => {
+    const link = { name: "link", mostOpen: 4 };
+    const answers = await Promise.all([
+      ...Array.from({ length: 9 }, (_, i) => paint(100 + i, link)),
+      paint(200),
+    ]);
+    expect(answers.filter((answer) => answer === "tooMany")).toHaveLength(5);
+    expect(answers.at(-1)?.[0]).toBe(200);
+    expect(await paint(109, link)).not.toBe("tooMany");
+  });
+
+  test("what nobody waits for any more is not painted", async () => {
+    const gone = new AbortController();
+    const answers = [paint(50), paint(51, { ...DESK, signal: gone.signal })];
+    gone.abort();
+    expect((await Promise.all(answers))[1]).toBe("failed");
+    expect(painter.waiting).toBe(0);
+  });
+
+  test("a page that is not known is refused", async () => {
     const unknown = { ...wanted(15), page: { ...wanted(15).page, content: "f".repeat(64) } };
-    expect(() => painter.paint(unknown)).toThrow(/No page is known/);
+    expect(await painter.paint(unknown, DESK)).toMatchObject({ refused: "unknown" });
   });
 });

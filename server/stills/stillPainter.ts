@@ -1,40 +1,82 @@
+import { type ChildProcess, fork } from "node:child_process";
 import { createHash } from "node:crypto";
-import { Worker } from "node:worker_threads";
 import { wornAt } from "../../core/rundown/steps.ts";
 import type { PinnedDocument } from "../../core/screens/dress.ts";
+import { canvasOf } from "../../core/screens/plan.ts";
+import { log } from "../log.ts";
 import type { AddedFont } from "../store/fontStore.ts";
-import type { StillJob, StillResult } from "./stillWorker.ts";
+import type { StillJob, StillResult } from "./stillJob.ts";
 
 /** Stills kept in memory, by what they show. */
 const KEPT_BYTES = 64 * 1024 * 1024;
 const MOST_WAITING = 400;
+/** A painter that takes longer is stuck: it is ended, and another does the next. */
 const GIVES_UP_MS = 20_000;
+/** A painter that holds more than this is replaced before the next still. */
+const MOST_MEMORY_BYTES = 900 * 1024 * 1024;
+/** The largest output in use, at its full size: 7 680 × 4 320. */
+export const MOST_STILL_PIXELS = 7_680 * 4_320;
 
 type Wanted = Omit<StillJob, "id" | "documents" | "files" | "fonts">;
 
-/** Paints stills in a thread of its own and keeps them: the same page at the same size is painted once. */
+export type StillAnswer =
+  | { readonly png: Uint8Array }
+  | { readonly refused: "tooLarge" | "tooMany" | "unknown" | "failed"; readonly sentence: string };
+
+const REFUSALS = {
+  tooLarge: "That is more pixels than a still may have (33 million). Ask for a smaller one.",
+  tooMany: "Too many stills are asked for at once. Ask again in a moment; nothing else is touched.",
+  unknown: "That page is not known here.",
+  failed: "The still could not be painted. Nothing else is touched; ask again.",
+} as const;
+
+const refused = (why: keyof typeof REFUSALS): StillAnswer => ({ refused: why, sentence: REFUSALS[why] });
+
+/** Who asks, and how many stills may be waited for from there. */
+export interface Asker {
+  readonly name: string;
+  readonly mostOpen: number;
+  /** Whoever asked does not wait any more. */
+  readonly signal?: AbortSignal;
+}
+
+export interface StillParts {
+  readonly findDocument: (hash: string) => PinnedDocument | undefined;
+  readonly findFile: (file: string) => string | undefined;
+  readonly listFonts: () => readonly AddedFont[];
+  /** Started as a process of its own. */
+  readonly workerFile: string;
+}
+
+interface Job {
+  readonly name: string;
+  readonly wanted: Wanted;
+  /** How many still wait for it: a job that nobody waits for is not done. */
+  waiting: number;
+  readonly settle: (answer: StillAnswer) => void;
+  readonly answer: Promise<StillAnswer>;
+}
+
+/**
+ * Paints stills in a process of its own, one at a time, and keeps them: the same page at the same size is painted once. The process
+ * is replaced when it holds too much memory, hangs or dies.
+ */
 export class StillPainter {
-  readonly #findDocument: (hash: string) => PinnedDocument | undefined;
-  readonly #readFile: (file: string) => Uint8Array | undefined;
-  readonly #listFonts: () => readonly AddedFont[];
-  readonly #workerFile: URL;
+  readonly #parts: StillParts;
   readonly #kept = new Map<string, Uint8Array>();
-  readonly #open = new Map<string, Promise<Uint8Array>>();
-  readonly #waiting = new Map<number, { done: (png: Uint8Array) => void; fail: (error: Error) => void }>();
-  #worker: Worker | undefined;
+  /** Jobs that are waited for, in the order they were asked for. */
+  readonly #jobs = new Map<string, Job>();
+  readonly #openOf = new Map<string, number>();
+  #process: ChildProcess | undefined;
+  #current:
+    | { readonly job: Job; readonly id: number; readonly timer: ReturnType<typeof setTimeout> }
+    | undefined;
   #lastId = 0;
   #bytes = 0;
+  #isClosed = false;
 
-  constructor(
-    findDocument: (hash: string) => PinnedDocument | undefined,
-    readFile: (file: string) => Uint8Array | undefined,
-    listFonts: () => readonly AddedFont[],
-    workerFile: URL,
-  ) {
-    this.#listFonts = listFonts;
-    this.#findDocument = findDocument;
-    this.#readFile = readFile;
-    this.#workerFile = workerFile;
+  constructor(parts: StillParts) {
+    this.#parts = parts;
   }
 
   /** A name for a still that changes with all it shows: for the browser's own cache. */
@@ -42,30 +84,97 @@ export class StillPainter {
     return createHash("sha256").update(JSON.stringify(wanted)).digest("base64url").slice(0, 24);
   }
 
-  /** @throws when the page is not known, too many stills are waited for, or painting fails */
-  paint(wanted: Wanted): Promise<Uint8Array> {
+  async paint(wanted: Wanted, asker: Asker): Promise<StillAnswer> {
     const name = this.nameOf(wanted);
     const kept = this.#kept.get(name);
     if (kept) {
       this.#kept.delete(name);
       this.#kept.set(name, kept);
-      return Promise.resolve(kept);
+      return { png: kept };
     }
-    const open = this.#open.get(name);
-    if (open) return open;
-    if (this.#open.size >= MOST_WAITING) return Promise.reject(new Error("Too many stills at once"));
-    const work = this.#send(wanted)
-      .then((png) => {
-        this.#keep(name, png);
-        return png;
-      })
-      .finally(() => this.#open.delete(name));
-    this.#open.set(name, work);
-    return work;
+    if (pixelsOf(wanted) > MOST_STILL_PIXELS) return refused("tooLarge");
+    const open = this.#openOf.get(asker.name) ?? 0;
+    const known = this.#jobs.get(name);
+    if (open >= asker.mostOpen || (!known && this.#jobs.size >= MOST_WAITING)) return refused("tooMany");
+    const job = known ?? this.#addJob(name, wanted);
+    job.waiting++;
+    this.#openOf.set(asker.name, open + 1);
+    const leave = () => {
+      job.waiting--;
+      if (job.waiting === 0 && this.#current?.job !== job) {
+        this.#jobs.delete(name);
+        job.settle(refused("failed"));
+      }
+    };
+    asker.signal?.addEventListener("abort", leave, { once: true });
+    try {
+      return await job.answer;
+    } finally {
+      asker.signal?.removeEventListener("abort", leave);
+      const left = (this.#openOf.get(asker.name) ?? 1) - 1;
+      if (left > 0) this.#openOf.set(asker.name, left);
+      else this.#openOf.delete(asker.name);
+    }
+  }
+
+  /** Stills that are asked for and not painted yet. */
+  get waiting(): number {
+    return this.#jobs.size;
   }
 
   close(): void {
-    void this.#worker?.terminate();
+    this.#isClosed = true;
+    this.#replace("closed");
+  }
+
+  #addJob(name: string, wanted: Wanted): Job {
+    let settle: (answer: StillAnswer) => void = () => {};
+    const answer = new Promise<StillAnswer>((resolve) => {
+      settle = resolve;
+    });
+    const job: Job = { name, wanted, waiting: 0, settle, answer };
+    this.#jobs.set(name, job);
+    queueMicrotask(() => this.#next());
+    return job;
+  }
+
+  #next(): void {
+    if (this.#current || this.#isClosed) return;
+    const [job] = this.#jobs.values();
+    if (!job) return;
+    const documents = this.#documentsOf(job.wanted);
+    if (!documents) {
+      this.#finish(job, refused("unknown"));
+      return;
+    }
+    const files = documents.flatMap(([, document]) => {
+      if (document.kind !== "media") return [];
+      const file = document.type === "video" ? document.poster : document.file;
+      const path = file === null ? undefined : this.#parts.findFile(file);
+      return file !== null && path ? [[file, path] as const] : [];
+    });
+    const fonts = this.#parts.listFonts().flatMap(({ id, file }) => {
+      const path = this.#parts.findFile(file);
+      return path ? [[id, path] as const] : [];
+    });
+    const id = ++this.#lastId;
+    const timer = setTimeout(() => {
+      log.warn(`A still took longer than ${GIVES_UP_MS / 1_000} s and was given up`);
+      this.#replace("late");
+    }, GIVES_UP_MS);
+    this.#current = { job, id, timer };
+    this.#getProcess().send({ ...job.wanted, id, documents, files, fonts } satisfies StillJob);
+  }
+
+  #finish(job: Job, answer: StillAnswer): void {
+    if (this.#current?.job === job) {
+      clearTimeout(this.#current.timer);
+      this.#current = undefined;
+    }
+    this.#jobs.delete(job.name);
+    if ("png" in answer) this.#keep(job.name, answer.png);
+    job.settle(answer);
+    this.#next();
   }
 
   #keep(name: string, png: Uint8Array): void {
@@ -78,62 +187,68 @@ export class StillPainter {
     }
   }
 
-  #send(wanted: Wanted): Promise<Uint8Array> {
-    const documents = this.#documentsOf(wanted);
-    const files = documents.flatMap(([, document]) => {
-      if (document.kind !== "media") return [];
-      const file = document.type === "video" ? document.poster : document.file;
-      const bytes = file === null ? undefined : this.#readFile(file);
-      return file !== null && bytes ? [[file, bytes] as const] : [];
-    });
-    const fonts = this.#listFonts().flatMap(({ id: fontId, file }) => {
-      const bytes = this.#readFile(file);
-      return bytes ? [[fontId, bytes] as const] : [];
-    });
-    const id = ++this.#lastId;
-    const worker = this.#getWorker();
-    return new Promise((resolve, reject) => {
-      const timer = setTimeout(() => settle(() => reject(new Error("The still took too long"))), GIVES_UP_MS);
-      const settle = (finish: () => void) => {
-        clearTimeout(timer);
-        this.#waiting.delete(id);
-        finish();
-      };
-      this.#waiting.set(id, {
-        done: (png) => settle(() => resolve(png)),
-        fail: (error) => settle(() => reject(error)),
-      });
-      worker.postMessage({ ...wanted, id, documents, files, fonts } satisfies StillJob);
-    });
-  }
-
-  #documentsOf({ page, outfitId }: Wanted): (readonly [string, PinnedDocument])[] {
-    const content = this.#findDocument(page.content);
-    if (content?.kind !== "page") throw new Error(`No page is known by ${page.content}`);
+  #documentsOf({ page, outfitId }: Wanted): (readonly [string, PinnedDocument])[] | undefined {
+    const { findDocument } = this.#parts;
+    const content = findDocument(page.content);
+    if (content?.kind !== "page") return undefined;
     const worn = wornAt(content, outfitId, page.step);
     const hashes = [page.content, ...(worn ? [worn.template, worn.style] : []), ...content.media];
     return hashes.flatMap((hash) => {
-      const document = this.#findDocument(hash);
+      const document = findDocument(hash);
       return document ? [[hash, document] as const] : [];
     });
   }
 
-  #getWorker(): Worker {
-    if (this.#worker) return this.#worker;
-    const worker = new Worker(this.#workerFile);
-    worker.unref();
-    worker.on("message", (result: StillResult) => {
-      const waiting = this.#waiting.get(result.id);
-      if ("png" in result) waiting?.done(result.png);
-      else waiting?.fail(new Error(result.failed));
-    });
-    worker.on("error", (error) => {
-      console.error(error);
-      this.#worker = undefined;
-      for (const { fail } of [...this.#waiting.values()])
-        fail(error instanceof Error ? error : new Error(String(error)));
-    });
-    this.#worker = worker;
-    return worker;
+  /** Ends the process; what it was painting has failed. */
+  #replace(why: string): void {
+    const child = this.#process;
+    this.#process = undefined;
+    child?.removeAllListeners();
+    child?.on("error", () => {});
+    child?.kill("SIGKILL");
+    const current = this.#current;
+    if (current) this.#finish(current.job, refused("failed"));
+    if (why !== "closed" && child) log.info(`The painter of stills was replaced (${why})`);
   }
+
+  #getProcess(): ChildProcess {
+    if (this.#process) return this.#process;
+    const { workerFile } = this.#parts;
+    const child = fork(workerFile, [], {
+      serialization: "advanced",
+      // From source, the TypeScript loader comes first.
+      execArgv: workerFile.endsWith(".ts") ? ["--import", "tsx"] : [],
+      stdio: ["ignore", "inherit", "inherit", "ipc"],
+    });
+    child.on("message", (result: StillResult) => {
+      const current = this.#current;
+      if (!current || current.id !== result.id) return;
+      const isFull = result.memoryBytes > MOST_MEMORY_BYTES;
+      if ("failed" in result) log.warn(`A still could not be painted: ${result.failed}`);
+      // It is replaced before the next one is sent to it.
+      if (isFull) {
+        clearTimeout(current.timer);
+        this.#current = undefined;
+        this.#replace("memory");
+      }
+      this.#finish(current.job, "png" in result ? { png: result.png } : refused("failed"));
+    });
+    const gone = (why: unknown) => {
+      if (this.#process !== child) return;
+      log.warn(`The painter of stills ended by itself (${String(why)})`);
+      this.#replace("died");
+    };
+    child.on("exit", (code, signal) => gone(signal ?? code));
+    child.on("error", gone);
+    // The channel alone keeps no server from ending.
+    child.unref();
+    child.channel?.unref();
+    this.#process = child;
+    return child;
+  }
+}
+
+function pixelsOf({ output, isWholeWall, widthPx }: Wanted): number {
+  const shown = isWholeWall ? canvasOf(output) : output;
+  return widthPx * Math.round((widthPx / shown.widthPx) * shown.heightPx);
 }

@@ -1,45 +1,26 @@
-import { parentPort } from "node:worker_threads";
-import { createDresser, type PinnedDocument } from "../../core/screens/dress.ts";
+import { readFile } from "node:fs/promises";
+import { createDresser } from "../../core/screens/dress.ts";
 import { placementsAt } from "../../core/screens/placements.ts";
-import { canvasOf, type Output } from "../../core/screens/plan.ts";
+import { canvasOf } from "../../core/screens/plan.ts";
 import { ARRIVED_MS, pageTimeline } from "../../core/screens/still.ts";
-import type { SlotPage } from "../../core/show/slot.ts";
 import { FALLBACK_FONTS } from "../../core/text/fontList.ts";
 import type { Shaper } from "../../core/text/shaper.ts";
 import { fillAndKey } from "../../painters/canvasStage.ts";
 import { loadShaper } from "../fonts.ts";
 import { contextOf, decodeImages, drawPlacements, serverPaintKit } from "./serverCanvas.ts";
-
-export interface StillJob {
-  readonly id: number;
-  readonly documents: readonly (readonly [hash: string, document: PinnedDocument])[];
-  readonly files: readonly (readonly [file: string, bytes: Uint8Array])[];
-  readonly fonts: readonly (readonly [id: string, bytes: Uint8Array])[];
-  readonly page: SlotPage;
-  readonly layerId: string;
-  readonly outfitId: string;
-  readonly output: Output;
-  /** Of a part of a wall, the wall. */
-  readonly isWholeWall: boolean;
-  readonly timeZone: string;
-  /** Since the page came; null: at rest. */
-  readonly atMs: number | null;
-  readonly widthPx: number;
-  readonly signal: "picture" | "fill" | "key";
-}
-
-export type StillResult =
-  | { readonly id: number; readonly png: Uint8Array }
-  | { readonly id: number; readonly failed: string };
+import type { StillJob, StillResult } from "./stillJob.ts";
 
 let shaper: Promise<Shaper> | undefined;
 
-/** Draws one page to a PNG. Runs beside the server's own thread: a take never waits for a picture. */
+/** Draws one page to a PNG. Runs in a process of its own: a take never waits for a picture, and no picture ends a show. */
 async function draw(job: StillJob): Promise<Uint8Array> {
   shaper ??= loadShaper();
   const ready = await shaper;
-  const images = await decodeImages(new Map(job.files));
-  for (const [id, bytes] of job.fonts) ready.addFont(id, bytes);
+  const files = await Promise.all(
+    job.files.map(async ([file, path]) => [file, await readFile(path)] as const),
+  );
+  const images = await decodeImages(new Map(files));
+  for (const [id, path] of job.fonts) if (!ready.hasFont(id)) ready.addFont(id, await readFile(path));
   const fallback = [...FALLBACK_FONTS, ...job.fonts.map(([id]) => id)];
   const dress = createDresser(new Map(job.documents), ready, fallback, job.timeZone);
   const whole = canvasOf(job.output);
@@ -59,9 +40,13 @@ async function draw(job: StillJob): Promise<Uint8Array> {
   return canvas.encode("png");
 }
 
-parentPort?.on("message", (job: StillJob) => {
+process.on("message", (job: StillJob) => {
+  const answer = (result: { readonly png: Uint8Array } | { readonly failed: string }) =>
+    process.send?.({ id: job.id, memoryBytes: process.memoryUsage().rss, ...result } satisfies StillResult);
   draw(job).then(
-    (png) => parentPort?.postMessage({ id: job.id, png } satisfies StillResult),
-    (error: unknown) => parentPort?.postMessage({ id: job.id, failed: String(error) } satisfies StillResult),
+    (png) => answer({ png }),
+    (error: unknown) => answer({ failed: String(error) }),
   );
 });
+// The server is gone: nobody asks any more.
+process.on("disconnect", () => process.exit(0));

@@ -65,6 +65,12 @@ export class AirLog {
     return state;
   }
 
+  /** When the last event was written; undefined before the first. */
+  async lastAtMs(): Promise<number | undefined> {
+    const row = await this.#events().orderBy("seq", "desc").limit(1).executeTakeFirst();
+    return row?.at_ms;
+  }
+
   async eventsAfter(seq: number): Promise<LoggedEvent[]> {
     const rows = await this.#events().where("seq", ">", seq).orderBy("seq").execute();
     return rows.map(readRow);

@@ -1,13 +1,15 @@
-import { mkdirSync } from "node:fs";
+import { chmodSync, existsSync, mkdirSync } from "node:fs";
 import { dirname } from "node:path";
 import SQLite from "better-sqlite3";
-import { Kysely, type Migration, Migrator, SqliteDialect, sql } from "kysely";
+import { Kysely, type Migration, Migrator } from "kysely";
+import { ShowDialect } from "./dialect.ts";
 import * as first from "./migrations/m0001_first.ts";
 import * as words from "./migrations/m0002_words.ts";
 import * as screens from "./migrations/m0003_screens.ts";
 import * as venue from "./migrations/m0004_venue.ts";
 import * as evenings from "./migrations/m0005_evenings.ts";
 import * as unspaced from "./migrations/m0006_unspaced.ts";
+import * as access from "./migrations/m0007_access.ts";
 import type { Tables } from "./schema.ts";
 
 export type Db = Kysely<Tables>;
@@ -19,40 +21,40 @@ const MIGRATIONS: Readonly<Record<string, Migration>> = {
   m0004_venue: venue,
   m0005_evenings: evenings,
   m0006_unspaced: unspaced,
+  m0007_access: access,
 };
 
 /** A start that cannot go on, told in a sentence for the person at the terminal. */
 export class StartProblem extends Error {}
 
+/** Why a database cannot be used as it is. */
+export class Damaged extends Error {}
+
+/** How far back the log of a database lies on the disk, in pages, before a take folds it in itself: never, but for a broken keeper. */
+const LONGEST_LOG_PAGES = 20_000;
+
 /**
- * Opens a database file, makes it durable and brings it up to date.
- * @throws StartProblem when the file is not a database, or was written by a newer version
+ * Opens a database file, makes it durable and brings it up to date, all of it or nothing.
+ * @param beforeMigration is run before anything is changed in a database that has something in it
+ * @throws StartProblem when the file is not a database, or was written by a newer version; Damaged
  */
-export async function openDatabase(file: string): Promise<Db> {
-  if (file !== ":memory:") mkdirSync(dirname(file), { recursive: true });
-  let sqlite: SQLite.Database;
-  try {
-    sqlite = new SQLite(file);
-    sqlite.pragma("journal_mode = WAL");
-  } catch (error) {
-    throw new StartProblem(
-      `The file ${file} cannot be opened as a show database (${(error as Error).message}). Nothing was changed in it. Name another file with --db.`,
-    );
-  }
-  // Acknowledged means on the disk.
-  sqlite.pragma("synchronous = FULL");
-  // The log is folded into the file in quiet moments (see keepCheckpointed); a take must not wait for it.
-  sqlite.pragma("wal_autocheckpoint = 20000");
-  sqlite.pragma("foreign_keys = ON");
-  sqlite.pragma("busy_timeout = 2000");
-  const db = new Kysely<Tables>({ dialect: new SqliteDialect({ database: sqlite }) });
-  const newer = findUnknownMigrations(sqlite);
+export async function openDatabase(
+  file: string,
+  beforeMigration: (wanted: string) => Promise<void> = async () => {},
+): Promise<Db> {
+  if (file !== ":memory:") mkdirSync(dirname(file), { recursive: true, mode: 0o700 });
+  const sqlite = openSqlite(file);
+  const done = findDoneMigrations(sqlite);
+  const newer = done.filter((name) => !(name in MIGRATIONS));
   if (newer.length > 0) {
-    await db.destroy();
+    sqlite.close();
     throw new StartProblem(
       `The show database ${file} was written by a newer version of Vesko (it has ${newer.join(", ")}). Nothing was changed in it. Start it with that version, or name another file with --db.`,
     );
   }
+  const wanted = Object.keys(MIGRATIONS).find((name) => !done.includes(name));
+  if (wanted !== undefined && done.length > 0) await beforeMigration(wanted);
+  const db = new Kysely<Tables>({ dialect: new ShowDialect(sqlite) });
   const migrator = new Migrator({ db, provider: { getMigrations: async () => ({ ...MIGRATIONS }) } });
   const { error } = await migrator.migrateToLatest();
   if (error) {
@@ -64,25 +66,49 @@ export async function openDatabase(file: string): Promise<Db> {
   return db;
 }
 
-function findUnknownMigrations(sqlite: SQLite.Database): string[] {
+function openSqlite(file: string): SQLite.Database {
+  let sqlite: SQLite.Database | undefined;
+  try {
+    // Nobody waits in here for a lock of somebody else: whoever writes tries again by itself, and takes go on meanwhile.
+    sqlite = new SQLite(file, { timeout: 0 });
+    sqlite.pragma("journal_mode = WAL");
+    // Acknowledged means on the disk.
+    sqlite.pragma("synchronous = FULL");
+    // The log is folded into the file aside (see ShowKeeper); a take must not wait for it.
+    sqlite.pragma(`wal_autocheckpoint = ${LONGEST_LOG_PAGES}`);
+    sqlite.pragma(`journal_size_limit = ${4 * 1024 * 1024}`);
+    sqlite.pragma("foreign_keys = ON");
+    if (file !== ":memory:")
+      for (const name of [file, `${file}-wal`, `${file}-shm`]) if (existsSync(name)) chmodSync(name, 0o600);
+    sqlite.prepare("select count(*) from sqlite_master").get();
+    return sqlite;
+  } catch (error) {
+    sqlite?.close();
+    const { code = "", message } = error as NodeJS.ErrnoException;
+    if (code.startsWith("SQLITE_CORRUPT")) throw new Damaged(message);
+    if (code.startsWith("SQLITE_BUSY"))
+      throw new StartProblem(
+        `The show database ${file} is in use by another program. Nothing was changed in it. Close that program and start again.`,
+      );
+    throw new StartProblem(
+      `The file ${file} cannot be opened as a show database (${whyNot(code, message)}). Nothing was changed in it. Name another file with --db.`,
+    );
+  }
+}
+
+function whyNot(code: string, message: string): string {
+  if (code.startsWith("SQLITE_CANTOPEN") || code === "EACCES")
+    return "it may not be read and written by this user";
+  if (code.startsWith("SQLITE_READONLY")) return "it may only be read";
+  if (code === "SQLITE_FULL" || code === "ENOSPC") return "the disk is full";
+  return message;
+}
+
+function findDoneMigrations(sqlite: SQLite.Database): string[] {
   const exists = sqlite
     .prepare("select 1 from sqlite_master where type = 'table' and name = 'kysely_migration'")
     .get();
   if (!exists) return [];
   const rows = sqlite.prepare("select name from kysely_migration").all() as { name: string }[];
-  return rows.map(({ name }) => name).filter((name) => !(name in MIGRATIONS));
-}
-
-/**
- * Folds the write-ahead log into the database while nothing happens.
- * @param isQuiet whether no command has come for a while
- * @returns a function that ends it
- */
-export function keepCheckpointed(db: Db, isQuiet: () => boolean): () => void {
-  const timer = setInterval(() => {
-    if (isQuiet())
-      void sql`pragma wal_checkpoint(passive)`.execute(db).catch((error) => console.error(error));
-  }, 5_000);
-  timer.unref();
-  return () => clearInterval(timer);
+  return rows.map(({ name }) => name);
 }

@@ -1,4 +1,8 @@
+import { readFile } from "node:fs/promises";
 import type { Shaper } from "../../core/text/shaper.ts";
+import type { Aside } from "../aside/aside.ts";
+import type { IncomingFile } from "../files/incoming.ts";
+import { log } from "../log.ts";
 import type { Db } from "./database.ts";
 import type { MediaStore } from "./mediaStore.ts";
 
@@ -8,6 +12,8 @@ export interface AddedFont {
   readonly file: string;
 }
 
+const MOST_FONTS = 200;
+
 /** Fonts that the venue added by file: tried after those that ship, for letters those do not have. */
 export class FontStore {
   readonly #db: Db;
@@ -16,11 +22,14 @@ export class FontStore {
   readonly #shaper: Shaper;
   readonly #fonts = new Map<string, AddedFont>();
 
-  constructor(db: Db, showId: string, files: MediaStore, shaper: Shaper) {
+  readonly #aside: Aside;
+
+  constructor(db: Db, showId: string, files: MediaStore, shaper: Shaper, aside: Aside) {
     this.#db = db;
     this.#showId = showId;
     this.#files = files;
     this.#shaper = shaper;
+    this.#aside = aside;
   }
 
   async load(): Promise<void> {
@@ -28,10 +37,15 @@ export class FontStore {
     for (const { id, name, file } of rows) {
       const bytes = this.#files.readFile(file);
       if (!bytes) {
-        console.error(`The font ${name} is missing from the show's files; words in it are set in another.`);
+        log.warn(`The font ${name} is missing from the show’s files; words in it are set in another.`);
         continue;
       }
-      this.#shaper.addFont(id, bytes);
+      try {
+        this.#shaper.addFont(id, bytes);
+      } catch (error) {
+        log.warn(`The font ${name} cannot be read any more; words in it are set in another.`, error);
+        continue;
+      }
       this.#fonts.set(id, { id, name, file });
     }
   }
@@ -40,22 +54,37 @@ export class FontStore {
     return [...this.#fonts.values()];
   }
 
-  /** @returns a sentence when the file is no font */
+  /** Takes a font in; the file goes from where it came in, kept or not. @returns a sentence when it is no whole font */
   async add(
     id: string,
     name: string,
-    bytes: Uint8Array,
+    file: IncomingFile,
+    signal?: AbortSignal,
   ): Promise<{ readonly font: AddedFont } | { readonly problem: string }> {
-    const fontId = `added-${id}`;
     try {
-      this.#shaper.addFont(fontId, bytes);
-    } catch {
-      return { problem: `“${name}” is not a TrueType or OpenType font. Nothing was added.` };
+      if (this.#fonts.size >= MOST_FONTS)
+        return { problem: `There are ${MOST_FONTS} fonts, which is the most. Nothing was added.` };
+      const problem = await this.#aside.run("checkFont", { path: file.path, name }, signal);
+      if (problem !== undefined) return { problem };
+      const fontId = `added-${id}`;
+      this.#shaper.addFont(fontId, await readFile(file.path));
+      await this.#files.keepFile(file);
+      await this.#db
+        .insertInto("font")
+        .values({ id: fontId, show_id: this.#showId, name, file: file.hash })
+        .execute();
+      const font = { id: fontId, name, file: file.hash };
+      this.#fonts.set(fontId, font);
+      return { font };
+    } finally {
+      await this.#files.incoming.discard(file);
     }
-    const file = this.#files.keepFile(bytes);
-    await this.#db.insertInto("font").values({ id: fontId, show_id: this.#showId, name, file }).execute();
-    const font = { id: fontId, name, file };
-    this.#fonts.set(fontId, font);
-    return { font };
+  }
+
+  /** Takes a font out: words are set in another from their next take. Windows that are open keep it. @returns whether it was there */
+  async remove(id: string): Promise<boolean> {
+    if (!this.#fonts.delete(id)) return false;
+    await this.#db.deleteFrom("font").where("show_id", "=", this.#showId).where("id", "=", id).execute();
+    return true;
   }
 }

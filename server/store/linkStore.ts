@@ -3,12 +3,17 @@ import type { Db } from "./database.ts";
 
 export type Link =
   | { readonly kind: "desk"; readonly token: string }
+  /** What the desk's pages on this machine say: no address has it, so that another desk link leaves them open. */
+  | { readonly kind: "here"; readonly token: string }
   | { readonly kind: "output"; readonly token: string; readonly outputId: string }
   /** Sees everything and can do nothing. */
   | { readonly kind: "watch"; readonly token: string };
 
 /** 192 bits: cannot be guessed. */
 const newToken = () => randomBytes(24).toString("base64url");
+
+const SINGLE = ["desk", "here", "watch"] as const;
+type Single = (typeof SINGLE)[number];
 
 /** Who may open what: one token for the desk, one for those who watch, one for each output. Each can be renewed. */
 export class LinkStore {
@@ -27,11 +32,9 @@ export class LinkStore {
     for (const { token, kind, output_id: outputId } of rows)
       this.#links.set(
         token,
-        kind === "output"
-          ? { kind, token, outputId: outputId ?? "" }
-          : { kind: kind as "desk" | "watch", token },
+        kind === "output" ? { kind, token, outputId: outputId ?? "" } : { kind: kind as Single, token },
       );
-    for (const kind of ["desk", "watch"] as const)
+    for (const kind of SINGLE)
       if (![...this.#links.values()].some((link) => link.kind === kind))
         await this.#add({ kind, token: newToken() });
     for (const outputId of outputIds) await this.ensure(outputId);
@@ -47,15 +50,17 @@ export class LinkStore {
     this.#listeners.add(listener);
   }
 
-  /** The old link opens nothing from now on. @param wanted an output's id, or "watch" */
-  async renew(wanted: string): Promise<void> {
+  /** The old link opens nothing from now on. @returns the new one; undefined when there is no such output */
+  async renew(wanted: "desk" | "watch" | { readonly outputId: string }): Promise<string | undefined> {
     const old =
-      wanted === "watch"
-        ? [...this.#links.values()].find(({ kind }) => kind === "watch")
-        : this.#find(wanted);
-    if (!old) return;
-    await this.#add({ ...old, token: newToken() });
+      typeof wanted === "string"
+        ? [...this.#links.values()].find(({ kind }) => kind === wanted)
+        : this.#find(wanted.outputId);
+    if (!old) return undefined;
+    const token = newToken();
+    await this.#add({ ...old, token });
     await this.#drop(old.token);
+    return token;
   }
 
   async forget(outputId: string): Promise<void> {
@@ -69,6 +74,10 @@ export class LinkStore {
 
   get deskToken(): string {
     return this.#get("desk");
+  }
+
+  get hereToken(): string {
+    return this.#get("here");
   }
 
   get watchToken(): string {
@@ -85,7 +94,7 @@ export class LinkStore {
     return [...this.#links.values()].find((link) => link.kind === "output" && link.outputId === outputId);
   }
 
-  #get(kind: "desk" | "watch"): string {
+  #get(kind: Single): string {
     for (const link of this.#links.values()) if (link.kind === kind) return link.token;
     throw new Error(`The links were not loaded: there is no ${kind} link`);
   }

@@ -25,8 +25,12 @@ const png = (color: string) => {
   context.fillRect(0, 0, 30, 20);
   return canvas.toBuffer("image/png");
 };
-const add = (id: string, bytes: Uint8Array, name = "a file.png") =>
-  show.services.media.add({ id, name, bytes, poster: null, durationMs: null, key: null }, 1_000);
+const hold = (bytes: Uint8Array) => show.services.media.incoming.hold(bytes);
+const add = async (id: string, bytes: Uint8Array, name = "a file.png") =>
+  show.services.media.add(
+    { id, name, file: await hold(bytes), poster: new Uint8Array(), durationMs: null, key: null },
+    1_000,
+  );
 const cueOf = (title: string): ReadyCue => {
   const cue = show.services.rundown.ready().find(({ content }) => content.title === title);
   if (!cue) throw new Error(`no cue ${title}`);
@@ -58,6 +62,16 @@ describe("the library", () => {
     });
     expect(show.services.media.list()).toHaveLength(count);
     expect(show.services.media.find("media-two")).toBeUndefined();
+  });
+
+  test("an item that is taken out is gone for cues, and stays for what is on air", async () => {
+    const added = await add("media-gone", png("#0000ff"));
+    if ("problem" in added) throw new Error(added.problem);
+    expect(await show.services.media.remove("media-gone")).toBe(true);
+    expect(await show.services.media.remove("media-gone")).toBe(false);
+    expect(show.services.media.find("media-gone")).toBeUndefined();
+    expect(show.services.contents.find(added.item.hash)).toBeDefined();
+    expect(show.services.media.findFile(added.item.info.file)).toBeDefined();
   });
 
   test("a clip's key is pinned: a cue takes the new one, what was taken keeps the old", async () => {
@@ -104,12 +118,26 @@ describe("the library", () => {
     const bytes = new Uint8Array(
       readFileSync("node_modules/@expo-google-fonts/noto-sans-thai/700Bold/NotoSansThai_700Bold.ttf"),
     );
-    expect(await show.services.addFont("font-one", "Thai bold.ttf", bytes)).toEqual({
+    expect(await show.services.addFont("font-one", "Thai bold.ttf", await hold(bytes))).toEqual({
       font: { id: "added-font-one", name: "Thai bold.ttf", file: expect.stringMatching(/^[0-9a-f]{64}$/) },
     });
     expect(
-      await show.services.addFont("font-two", "wrong.ttf", new TextEncoder().encode("no font at all")),
+      await show.services.addFont(
+        "font-two",
+        "wrong.ttf",
+        await hold(new TextEncoder().encode("no font at all")),
+      ),
     ).toHaveProperty("problem");
     expect(show.services.fonts.list().map(({ id }) => id)).toEqual(["added-font-one"]);
+    for (const [what, damage] of [
+      ["cut off", (font: Uint8Array) => font.slice(0, font.length - 900)],
+      ["changed", (font: Uint8Array) => font.map((byte, i) => (i === font.length >> 1 ? byte ^ 0xff : byte))],
+      ["its list of tables", (font: Uint8Array) => font.slice(0, 40)],
+    ] as const)
+      expect(await show.services.addFont("font-bad", "Bad.ttf", await hold(damage(bytes)))).toEqual({
+        problem: expect.stringMatching(new RegExp(`damaged font.*${what}.*Nothing was added`)),
+      });
+    expect(await show.services.removeFont("added-font-one")).toBe(true);
+    expect(show.services.fonts.list()).toEqual([]);
   });
 });

@@ -1,10 +1,11 @@
-import { createHash } from "node:crypto";
-import { existsSync, mkdirSync, readFileSync, renameSync, writeFileSync } from "node:fs";
+import { chmodSync, existsSync, mkdirSync, readFileSync } from "node:fs";
+import { open, rename, rm } from "node:fs/promises";
 import { join } from "node:path";
 import type { ChromaKey } from "../../core/picture/chromaKey.ts";
 import type { MediaInfo } from "../../core/scene/media.ts";
-import { probePicture } from "../files/probePicture.ts";
-import { probeVideo } from "../files/probeVideo.ts";
+import type { Aside } from "../aside/aside.ts";
+import { Incoming, type IncomingFile } from "../files/incoming.ts";
+import { log } from "../log.ts";
 import type { ContentStore } from "./contentStore.ts";
 import type { Db } from "./database.ts";
 
@@ -19,9 +20,9 @@ export interface MediaItem {
 export interface NewMedia {
   readonly id: string;
   readonly name: string;
-  readonly bytes: Uint8Array;
-  /** A still of a clip, made by the window that brought it. */
-  readonly poster: Uint8Array | null;
+  readonly file: IncomingFile;
+  /** A still of a clip, made by the window that brought it; empty for none. */
+  readonly poster: Uint8Array;
   /** What the window measured, for clips whose file does not say. */
   readonly durationMs: number | null;
   readonly key: ChromaKey | null;
@@ -37,15 +38,21 @@ export class MediaStore {
   readonly #contents: ContentStore;
   readonly #showId: string;
   readonly #folder: string;
+  readonly #aside: Aside;
+  /** Where files lie until they are looked at. */
+  readonly incoming: Incoming;
   readonly #items = new Map<string, MediaItem>();
   readonly #listeners = new Set<() => void>();
 
-  constructor(db: Db, contents: ContentStore, showId: string, folder: string) {
+  constructor(db: Db, contents: ContentStore, showId: string, folder: string, aside: Aside) {
     this.#db = db;
     this.#contents = contents;
     this.#showId = showId;
     this.#folder = folder;
-    mkdirSync(folder, { recursive: true });
+    this.#aside = aside;
+    mkdirSync(folder, { recursive: true, mode: 0o700 });
+    chmodSync(folder, 0o700);
+    this.incoming = new Incoming(join(folder, "incoming"));
   }
 
   async load(): Promise<void> {
@@ -59,6 +66,8 @@ export class MediaStore {
     for (const { id, content_hash } of rows) {
       const info = this.#contents.find(content_hash);
       if (info?.kind !== "media") throw new Error(`Media ${id} names ${content_hash}; that is ${info?.kind}`);
+      if (this.findFile(info.file) === undefined)
+        log.warn(`The file of “${info.name}” is missing from the library; a stand-in is shown for it.`);
       this.#items.set(id, { id, hash: content_hash, info });
     }
   }
@@ -87,14 +96,33 @@ export class MediaStore {
     return path === undefined ? undefined : readFileSync(path);
   }
 
-  async add(media: NewMedia, atMs: number): Promise<AddedMedia> {
-    if (this.#items.size >= MOST_ITEMS)
-      return {
-        problem: `The library has ${MOST_ITEMS} items, which is the most it can hold. Nothing was added.`,
-      };
-    const known = await this.#examine(media);
-    if ("problem" in known) return known;
-    return { item: await this.#save(media.id, known.info, atMs) };
+  /** Takes a file in. It goes from where it came in, kept or not. @param signal calls it off */
+  async add(media: NewMedia, atMs: number, signal?: AbortSignal): Promise<AddedMedia> {
+    try {
+      if (this.#items.size >= MOST_ITEMS)
+        return {
+          problem: `The library has ${MOST_ITEMS} items, which is the most it can hold. Nothing was added.`,
+        };
+      const known = await this.#examine(media, signal);
+      if ("problem" in known) return known;
+      return { item: await this.#save(media.id, known.info, atMs) };
+    } finally {
+      await this.incoming.discard(media.file);
+    }
+  }
+
+  /**
+   * Takes an item out of the library. What is on air with it keeps it, and so do cues that name it until they are compiled anew:
+   * the file stays for as long as a content names it.
+   * @returns whether there was such an item
+   */
+  async remove(id: string): Promise<boolean> {
+    const item = this.#items.get(id);
+    if (!item) return false;
+    await this.#db.deleteFrom("media").where("show_id", "=", this.#showId).where("id", "=", id).execute();
+    this.#items.delete(id);
+    for (const listener of this.#listeners) listener();
+    return true;
   }
 
   /** Other settings for cutting a clip out. What is on air keeps the ones it was taken with. */
@@ -103,37 +131,33 @@ export class MediaStore {
     return item && (await this.#save(id, { ...item.info, key }, atMs));
   }
 
-  async #examine(media: NewMedia): Promise<{ readonly info: MediaInfo } | { readonly problem: string }> {
-    const common = { kind: "media", name: media.name, key: media.key } as const;
-    const video = probeVideo(media.bytes);
-    if ("problem" in video) {
-      const picture = await probePicture(media.bytes);
-      if ("problem" in picture)
-        return /\.(webm|mp4|mov|mkv)$/i.test(media.name) ? { problem: video.problem } : picture;
-      const file = this.keepFile(media.bytes);
+  async #examine(
+    { file, name, key, poster, durationMs: measuredMs }: NewMedia,
+    signal?: AbortSignal,
+  ): Promise<{ readonly info: MediaInfo } | { readonly problem: string }> {
+    const probed = await this.#aside.run("probeMedia", { path: file.path, name, poster }, signal);
+    if ("problem" in probed) return probed;
+    const common = { kind: "media", name, file: file.hash } as const;
+    if (probed.type === "picture") {
+      await this.keepFile(file);
       return {
-        info: {
-          ...common,
-          type: "picture",
-          file,
-          poster: null,
-          durationMs: null,
-          hasSound: false,
-          ...picture,
-          key: null,
-        },
+        info: { ...common, poster: null, durationMs: null, hasSound: false, ...probed, key: null },
       };
     }
-    const durationMs = video.durationMs ?? media.durationMs;
+    const { hasPoster, ...video } = probed;
+    const durationMs = video.durationMs ?? measuredMs;
     if (durationMs === null || !(durationMs > 0))
       return {
         problem: "The clip does not say how long it is, and this browser cannot play it. Nothing was added.",
       };
-    const poster =
-      media.poster && !("problem" in (await probePicture(media.poster))) ? this.keepFile(media.poster) : null;
-    return {
-      info: { ...common, type: "video", file: this.keepFile(media.bytes), poster, ...video, durationMs },
-    };
+    await this.keepFile(file);
+    let posterFile: string | null = null;
+    if (hasPoster) {
+      const still = await this.incoming.hold(poster);
+      await this.keepFile(still);
+      posterFile = still.hash;
+    }
+    return { info: { ...common, poster: posterFile, ...video, durationMs, key } };
   }
 
   async #save(id: string, info: MediaInfo, atMs: number): Promise<MediaItem> {
@@ -149,15 +173,15 @@ export class MediaStore {
     return item;
   }
 
-  /** Keeps a file under the hash of its bytes. */
-  keepFile(bytes: Uint8Array): string {
-    const hash = createHash("sha256").update(bytes).digest("hex");
-    const path = join(this.#folder, hash);
-    if (!existsSync(path)) {
-      // Whole or not at all: a power cut must not leave half a file under its name.
-      writeFileSync(`${path}.part`, bytes);
-      renameSync(`${path}.part`, path);
+  /** Gives a file that came in its place, under the hash of its bytes. Whole or not at all, on the disk before anything names it. */
+  async keepFile(file: IncomingFile): Promise<void> {
+    const path = join(this.#folder, file.hash);
+    if (existsSync(path)) {
+      await rm(file.path, { force: true });
+      return;
     }
-    return hash;
+    await rename(file.path, path);
+    const folder = await open(this.#folder, "r");
+    await folder.sync().finally(() => folder.close());
   }
 }

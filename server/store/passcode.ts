@@ -5,6 +5,10 @@ import type { Db } from "./database.ts";
 const COST = { N: 32_768, r: 8, p: 1, maxmem: 64 * 1024 * 1024 } as const;
 const KEY_BYTES = 32;
 
+/** Derivations at once, and those that may wait: each needs its 32 MiB. */
+const MOST_AT_ONCE = 2;
+const MOST_WAITING = 30;
+
 const derive = (passcode: string, salt: Buffer): Promise<Buffer> =>
   new Promise((resolve, reject) =>
     scrypt(passcode.normalize("NFKC"), salt, KEY_BYTES, COST, (error, key) =>
@@ -17,6 +21,8 @@ export class Passcode {
   readonly #db: Db;
   readonly #showId: string;
   #hash = "";
+  #deriving = 0;
+  readonly #waiting: (() => void)[] = [];
 
   constructor(db: Db, showId: string) {
     this.#db = db;
@@ -50,8 +56,18 @@ export class Passcode {
       .execute();
   }
 
-  async matches(passcode: string): Promise<boolean> {
+  /** "busy" when so many are asking at once that this one was not looked at. */
+  async matches(passcode: string): Promise<boolean | "busy"> {
     const [salt, key] = this.#hash.split("$").map((part) => Buffer.from(part, "base64"));
-    return salt !== undefined && key !== undefined && timingSafeEqual(await derive(passcode, salt), key);
+    if (salt === undefined || key === undefined) return false;
+    if (this.#waiting.length >= MOST_WAITING) return "busy";
+    if (this.#deriving >= MOST_AT_ONCE) await new Promise<void>((resolve) => this.#waiting.push(resolve));
+    this.#deriving++;
+    try {
+      return timingSafeEqual(await derive(passcode, salt), key);
+    } finally {
+      this.#deriving--;
+      this.#waiting.shift()?.();
+    }
   }
 }

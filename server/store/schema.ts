@@ -78,6 +78,18 @@ export interface Tables {
   };
   air_event: { show_id: string; seq: number; at_ms: number; actor: string | null; event: string };
   air_snapshot: { show_id: string; seq: number; state: string };
+  /** Browsers on other machines that were let in to the desk. */
+  desk_session: {
+    id: string;
+    show_id: string;
+    cookie_hash: string;
+    live_hash: string;
+    name: string;
+    way: "link" | "passcode";
+    address: string;
+    began_at_ms: number;
+    seen_at_ms: number;
+  };
   link: { token: string; show_id: string; kind: string; output_id: string | null };
   song: {
     number: Generated<number>;

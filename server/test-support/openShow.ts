@@ -6,10 +6,14 @@ import { join } from "node:path";
 import { WebSocket } from "ws";
 import type { ClientMessage, ServerMessage } from "../../core/show/wire.ts";
 import { lanternEvening } from "../../demo/lanternEvening.ts";
-import { createOriginCheck } from "../http/guard.ts";
+import { createPeerReader } from "../access/peer.ts";
+import { INLINE_ASIDE } from "../aside/aside.ts";
+import { ShowClock } from "../health/showClock.ts";
 import { LIVE_PATH } from "../live/liveServer.ts";
 import { openServices, type Services } from "../services.ts";
 import { type Db, openDatabase } from "../store/database.ts";
+import { makeShow } from "../store/makeShow.ts";
+import { closeShowFile, openShowFile } from "../store/showFile.ts";
 
 export interface OpenShow {
   readonly db: Db;
@@ -24,14 +28,22 @@ export async function openShow(
   file: string,
   more: { readonly rehearsalWaitsMs?: number } = {},
 ): Promise<OpenShow> {
-  const db = await openDatabase(file);
+  const clock = new ShowClock();
+  const home = process.cwd();
+  const seed = lanternEvening();
+  const isInMemory = file === ":memory:";
+  const mediaFolder = isInMemory ? mkdtempSync(join(tmpdir(), "vesko-media-")) : `${file}.media`;
+  const db = isInMemory
+    ? await openDatabase(file)
+    : await openShowFile(file, { seed, home, mediaFolder, now: clock.now });
+  if (isInMemory) await makeShow(db, seed, home, mediaFolder, Math.round(clock.now()));
   const services = await openServices(db, {
-    seed: lanternEvening(),
-    home: process.cwd(),
+    home,
     buildId: "test",
-    now: () => performance.timeOrigin + performance.now(),
-    mediaFolder: file === ":memory:" ? mkdtempSync(join(tmpdir(), "vesko-media-")) : `${file}.media`,
-    isOwnOrigin: createOriginCheck("127.0.0.1").isOwnOrigin,
+    clock,
+    mediaFolder,
+    readPeer: createPeerReader("127.0.0.1"),
+    aside: INLINE_ASIDE,
     ...more,
   });
   const server = createServer();
@@ -46,11 +58,12 @@ export async function openShow(
     server,
     port: (server.address() as AddressInfo).port,
     close: async () => {
-      services.live.close();
-      services.stills.close();
+      await services.close();
+      clock.close();
       server.closeAllConnections();
       await new Promise((resolve) => server.close(resolve));
-      await db.destroy();
+      if (isInMemory) await db.destroy();
+      else await closeShowFile(db);
     },
   };
 }

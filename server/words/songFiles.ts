@@ -1,14 +1,8 @@
 import { createHash, randomUUID } from "node:crypto";
-import { zipSync } from "fflate";
-import { isChordPro, readChordPro, writeChordPro } from "../../core/words/chordPro.ts";
 import { foldWords } from "../../core/words/foldWords.ts";
-import { parseSong, SONG_MAX_LINES } from "../../core/words/song.ts";
-import { type SongFields, songOf, songSchema } from "../../core/words/songFields.ts";
-import { unzipFiles } from "../files/unzip.ts";
+import type { SongFields } from "../../core/words/songFields.ts";
 import type { SongStore } from "../store/songStore.ts";
-
-const SONG_FILE = /\.(txt|cho|crd|chopro|chordpro|pro|text)$/i;
-const LARGEST_SONG_BYTES = 400_000;
+import type { ReadSongs } from "./readSongFile.ts";
 
 export interface SongsBroughtIn {
   readonly added: readonly { readonly id: string; readonly title: string }[];
@@ -16,48 +10,15 @@ export interface SongsBroughtIn {
   readonly left: readonly string[];
 }
 
-/**
- * Songs from a file: one text or ChordPro song, or a ZIP of such files.
- * @throws FileProblem when an archive is broken or unsafe
- */
-export function readSongFiles(fileName: string, bytes: Uint8Array): { songs: SongFields[]; left: string[] } {
-  const files =
-    bytes[0] === 0x50 && bytes[1] === 0x4b
-      ? [...unzipFiles(bytes, (name) => SONG_FILE.test(name))]
-      : ([[fileName, bytes]] as const);
-  const songs: SongFields[] = [];
-  const left: string[] = [];
-  for (const [name, data] of files) {
-    const called = (name.split("/").at(-1) ?? name).replace(/\.[^.]+$/, "");
-    if (data.length > LARGEST_SONG_BYTES) {
-      left.push(`${called}: ${Math.round(data.length / 1024)} KB is too long for a song`);
-      continue;
-    }
-    const text = new TextDecoder("utf-8").decode(data);
-    const song = isChordPro(text) ? readChordPro(text, called) : songOf("", text);
-    const parsed = parseSong(song.text, song.title);
-    if ("problem" in parsed) {
-      const { problem } = parsed;
-      left.push(
-        `${called}: ${problem.kind === "empty" ? "it has no words" : problem.kind === "tooManyLines" ? `more than ${SONG_MAX_LINES} lines` : `line ${problem.line} is too long`}`,
-      );
-      continue;
-    }
-    const title = song.title || (parsed.song.title === "" ? called : parsed.song.title);
-    songs.push(songSchema.parse({ ...song, title: title.slice(0, 200) }));
-  }
-  return { songs, left };
-}
-
 /** Brings songs into the library; one that is there already, word for word, is left. */
 export async function bringSongsIn(
   store: SongStore,
-  fileName: string,
-  bytes: Uint8Array,
+  read: Exclude<ReadSongs, { readonly problem: string }>,
   actor: string,
   atMs: number,
 ): Promise<SongsBroughtIn> {
-  const { songs, left } = readSongFiles(fileName, bytes);
+  const { songs } = read;
+  const left = [...read.left];
   const known = new Set<string>();
   for await (const { song } of store.all()) known.add(fingerprint(song));
   const fresh: { id: string; song: SongFields }[] = [];
@@ -79,23 +40,9 @@ const fingerprint = (song: SongFields) =>
     .update(`${foldWords(song.title)}|${foldWords(song.version)}|${foldWords(song.text)}`)
     .digest("base64");
 
-/** All songs as a ZIP of ChordPro files. */
-export async function zipSongs(store: SongStore): Promise<Uint8Array> {
-  const files: Record<string, Uint8Array> = {};
-  const encoder = new TextEncoder();
-  for await (const { song } of store.all()) {
-    const name = fileNameOf(song);
-    let free = `${name}.cho`;
-    for (let n = 2; free in files; n++) free = `${name} ${n}.cho`;
-    files[free] = encoder.encode(writeChordPro(song));
-  }
-  return zipSync(files, { level: 6 });
+/** All songs of the library. */
+export async function allSongs(store: SongStore): Promise<SongFields[]> {
+  const songs: SongFields[] = [];
+  for await (const { song } of store.all()) songs.push(song);
+  return songs;
 }
-
-export const fileNameOf = ({ title, version }: SongFields): string =>
-  `${title}${version ? ` (${version})` : ""}`
-    .normalize("NFC")
-    .replace(/[\\/:*?"<>|\p{Cc}]+/gu, " ")
-    .replace(/\s+/g, " ")
-    .trim()
-    .slice(0, 120) || "Song";

@@ -1,7 +1,9 @@
 import { Worker } from "node:worker_threads";
 import type { ScriptureInfo } from "../../core/words/scripture.ts";
+import type { Incoming, IncomingFile } from "../files/incoming.ts";
 import { FileProblem, type ParsedVerse } from "../files/scriptureFile.ts";
 import type { TextMessage } from "../files/textWorker.ts";
+import { log } from "../log.ts";
 import type { ScriptureStore } from "../store/scriptureStore.ts";
 
 export type TextHead = Omit<Extract<TextMessage, { kind: "head" }>, "kind">;
@@ -12,16 +14,26 @@ export interface TextReading {
   readonly batches: AsyncIterable<readonly ParsedVerse[]> | Iterable<readonly ParsedVerse[]>;
 }
 
-/** Reads a file's bytes. @throws FileProblem */
-export type ReadText = (bytes: Uint8Array) => Promise<TextReading>;
+/** Reads a file, by where it lies, until it is called off. @throws FileProblem */
+export type ReadText = (path: string, signal: AbortSignal) => Promise<TextReading>;
+
+/** A piece of a text that takes longer than this to read is never going to come. */
+const DEADLINE_MS = 120_000;
+const CALLED_OFF = "That was called off. Nothing was brought in; the texts you have are as they were.";
 
 /** Reads in a thread of its own, so that nothing else waits. */
 export function readInWorker(workerFile: URL): ReadText {
-  return async (bytes) => {
+  return async (path, signal) => {
     const worker = new Worker(workerFile, { resourceLimits: { maxOldGenerationSizeMb: 768 } });
     const inbox: TextMessage[] = [];
     let wake: (() => void) | undefined;
     let failed: Error | undefined;
+    const giveUp = (sentence: string) => {
+      failed = new FileProblem(sentence);
+      void worker.terminate();
+      wake?.();
+    };
+    signal.addEventListener("abort", () => giveUp(CALLED_OFF), { once: true });
     worker.on("message", (message: TextMessage) => {
       inbox.push(message);
       wake?.();
@@ -35,12 +47,24 @@ export function readInWorker(workerFile: URL): ReadText {
       wake?.();
     });
     const next = async (): Promise<TextMessage> => {
+      const late = setTimeout(
+        () => giveUp("Reading the file took too long and was given up. Nothing was brought in."),
+        DEADLINE_MS,
+      );
+      try {
+        return await nextMessage();
+      } finally {
+        clearTimeout(late);
+      }
+    };
+    const nextMessage = async (): Promise<TextMessage> => {
       for (;;) {
         const message = inbox.shift();
         if (message?.kind === "problem") throw new FileProblem(message.sentence);
         if (message) return message;
+        if (failed instanceof FileProblem) throw failed;
         if (failed) {
-          console.error(failed);
+          log.error("The reader of texts failed", failed);
           const isTooLarge = (failed as NodeJS.ErrnoException).code === "ERR_WORKER_OUT_OF_MEMORY";
           throw new FileProblem(
             isTooLarge
@@ -53,7 +77,7 @@ export function readInWorker(workerFile: URL): ReadText {
         });
       }
     };
-    worker.postMessage(bytes);
+    worker.postMessage(path);
     const head = await next();
     if (head.kind !== "head") throw new Error(`The reader began with ${head.kind}`);
     const batches = async function* () {
@@ -81,7 +105,7 @@ export type ImportState =
 export interface WantedText {
   /** As the file is called. */
   readonly fileName: string;
-  readonly bytes: Uint8Array;
+  readonly file: IncomingFile;
   /** In place of what the file says; empty leaves it. */
   readonly name: string;
   readonly rights: string;
@@ -94,11 +118,19 @@ const MOST_TEXTS = 40;
 export class TextImport {
   readonly #store: ScriptureStore;
   readonly #readText: ReadText;
+  readonly #incoming: Incoming;
   #state: ImportState = { kind: "idle" };
+  #abort = new AbortController();
 
-  constructor(store: ScriptureStore, readText: ReadText) {
+  constructor(store: ScriptureStore, incoming: Incoming, readText: ReadText) {
     this.#store = store;
+    this.#incoming = incoming;
     this.#readText = readText;
+  }
+
+  /** Calls off what is being brought in: nothing of it remains. */
+  callOff(): void {
+    this.#abort.abort();
   }
 
   get state(): ImportState {
@@ -118,7 +150,7 @@ export class TextImport {
         onDone();
       },
       (error: unknown) => {
-        if (!(error instanceof FileProblem)) console.error(error);
+        if (!(error instanceof FileProblem)) log.error("A text could not be brought in", error);
         this.#state = {
           kind: "failed",
           name: wanted.name || wanted.fileName,
@@ -134,7 +166,16 @@ export class TextImport {
 
   /** The whole import. @returns what was brought in, in a sentence */
   async bringIn(wanted: WantedText): Promise<string> {
-    const { head, batches } = await this.#readText(wanted.bytes);
+    this.#abort = new AbortController();
+    try {
+      return await this.#bringIn(wanted, this.#abort.signal);
+    } finally {
+      await this.#incoming.discard(wanted.file);
+    }
+  }
+
+  async #bringIn(wanted: WantedText, signal: AbortSignal): Promise<string> {
+    const { head, batches } = await this.#readText(wanted.file.path, signal);
     const name = wanted.name || head.title || wanted.fileName.replace(/\.[^.]+$/, "");
     const info: ScriptureInfo = {
       code: this.#freeCode(name),
@@ -143,6 +184,7 @@ export class TextImport {
       rights: (wanted.rights || head.rights).slice(0, 2_000),
     };
     const tell = (verses: number) => {
+      if (signal.aborted) throw new FileProblem(CALLED_OFF);
       this.#state = { kind: "importing", name, verses, of: head.verseCount };
     };
     tell(0);

@@ -6,6 +6,7 @@ import type { Kysely } from "kysely";
 import { afterAll, beforeAll, describe, expect, test } from "vitest";
 import { songOf } from "../../core/words/songFields.ts";
 import { HARBOUR_KIND } from "../../demo/songs.ts";
+import { Incoming } from "../files/incoming.ts";
 import { readScriptureFile } from "../files/readScriptureFile.ts";
 import { FileProblem, type ParsedVerse } from "../files/scriptureFile.ts";
 import { type Db, openDatabase } from "../store/database.ts";
@@ -13,10 +14,20 @@ import { up as emptyIndexes } from "../store/migrations/m0006_unspaced.ts";
 import { ScriptureStore } from "../store/scriptureStore.ts";
 import { SongStore } from "../store/songStore.ts";
 import { findWords } from "./find.ts";
-import { bringSongsIn, zipSongs } from "./songFiles.ts";
+import { packSongs } from "./packSongs.ts";
+import { readSongFile } from "./readSongFile.ts";
+import { allSongs, bringSongsIn } from "./songFiles.ts";
 import { TextImport } from "./textImport.ts";
 
 const folder = mkdtempSync(join(tmpdir(), "vesko-words-"));
+const incoming = new Incoming(join(folder, "incoming"));
+
+async function readSongs(bytes: Uint8Array) {
+  const { path } = await incoming.hold(bytes);
+  const read = await readSongFile({ path, fileName: "songs.zip" });
+  if ("problem" in read) throw new Error(read.problem);
+  return read;
+}
 let db: Db;
 let songs: SongStore;
 let scriptures: ScriptureStore;
@@ -156,20 +167,21 @@ describe("songs as files", () => {
       "songs/Empty.txt": strToU8("\n\n"),
       "songs/cover.png": new Uint8Array(10),
     });
-    const result = await bringSongsIn(songs, "songs.zip", zip, "test-person", 5);
+    const result = await bringSongsIn(songs, await readSongs(zip), "test-person", 5);
     expect(result.added.map(({ title }) => title).sort()).toEqual([
       "Row for the Morning",
       "the tide goes out",
     ]);
     expect(result.left).toEqual(["Empty: it has no words"]);
-    const again = await bringSongsIn(songs, "songs.zip", zip, "test-person", 6);
+    const again = await bringSongsIn(songs, await readSongs(zip), "test-person", 6);
     expect(again.added).toEqual([]);
     expect(again.left).toContain("Row for the Morning: it is in the library already");
   });
 
   test("all songs go out, and what goes out comes in as it was", async () => {
     const other = new SongStore(await openDatabase(":memory:"));
-    const { added, left } = await bringSongsIn(other, "Songs.zip", await zipSongs(songs), "test-person", 7);
+    const zip = await packSongs(await allSongs(songs));
+    const { added, left } = await bringSongsIn(other, await readSongs(zip), "test-person", 7);
     expect(left).toEqual([]);
     expect(added).toHaveLength(await songs.count());
     expect((await other.list("harbour kind", 5))[0]?.firstLine).toBe("Harbour kind, harbour wide,");
@@ -207,26 +219,46 @@ describe("texts are brought in", () => {
     strToU8(
       `<osis><osisText xml:lang="en"><header><work><title>Quay text</title><rights>Ours</rights></work></header>${Array.from({ length: verses }, (_, i) => `<verse osisID="Ps.1.${i + 1}">quayside words ${i}</verse>`).join("")}</osisText></osis>`,
     );
-  const inProcess = async (bytes: Uint8Array) => {
-    const { verses, ...head } = readScriptureFile(bytes);
+  const inProcess = async (path: string) => {
+    const { verses, ...head } = readScriptureFile(readFileSync(path));
     return { head: { ...head, verseCount: verses.length }, batches: [verses] };
   };
 
   test("name, language and rights are the file's own, or as they were typed; its words are found", async () => {
-    const texts = new TextImport(scriptures, inProcess);
-    const wanted = { fileName: "quay.xml", bytes: xml(3), name: "", rights: "", language: "" };
-    expect(await texts.bringIn(wanted)).toBe("Quay text: 3 verses.");
+    const texts = new TextImport(scriptures, incoming, inProcess);
+    const about = { fileName: "quay.xml", name: "", rights: "", language: "" };
+    expect(await texts.bringIn({ ...about, file: await incoming.hold(xml(3)) })).toBe("Quay text: 3 verses.");
     expect(scriptures.info("quay-text")).toEqual({
       code: "quay-text",
       name: "Quay text",
       language: "en",
       rights: "Ours",
     });
-    await texts.bringIn({ ...wanted, name: "Quay text", rights: "Typed", language: "es" });
+    const typed = { ...about, name: "Quay text", rights: "Typed", language: "es" };
+    await texts.bringIn({ ...typed, file: await incoming.hold(xml(3)) });
     expect(scriptures.info("quay-text-2")).toMatchObject({ rights: "Typed", language: "es" });
     expect(await scriptures.search("quayside", 9)).toHaveLength(6);
     await scriptures.remove("quay-text");
     await scriptures.remove("quay-text-2");
+    expect(await scriptures.search("quayside", 9)).toEqual([]);
+  });
+
+  test("called off, nothing of it remains, and the next can come", async () => {
+    const slow = async (path: string) => {
+      const { verses, ...head } = readScriptureFile(readFileSync(path));
+      const batches = async function* () {
+        yield verses.slice(0, 1);
+        texts.callOff();
+        yield verses.slice(1);
+      };
+      return { head: { ...head, verseCount: verses.length }, batches: batches() };
+    };
+    const texts = new TextImport(scriptures, incoming, slow);
+    const about = { fileName: "quay.xml", name: "Called off", rights: "", language: "" };
+    await expect(texts.bringIn({ ...about, file: await incoming.hold(xml(3)) })).rejects.toThrow(
+      /called off.*as they were/,
+    );
+    expect(scriptures.info("called-off")).toBeUndefined();
     expect(await scriptures.search("quayside", 9)).toEqual([]);
   });
 

@@ -1,0 +1,31 @@
+import type { MiddlewareFunction } from "react-router";
+import { judge, type Right } from "../server/access/rights.ts";
+import { closedAnswer } from "../server/http/plainPage.ts";
+import { allowedServices, requestFacts } from "../server/http/requestContext.ts";
+import type { DeclaresRight } from "../server/http/routeRights.ts";
+
+/**
+ * Who may come in: every route begins with this. Loaders and actions get the services from it alone, so that a route
+ * without it can do nothing.
+ */
+export function only(right: Right): MiddlewareFunction<Response> & DeclaresRight {
+  const guard: MiddlewareFunction<Response> = async ({ context, params, request }, next) => {
+    const { services, access, allowFraming } = context.get(requestFacts());
+    const judged = judge(right, access.caller, params.token, services.links);
+    if (!judged.opens) {
+      const { status, sentence } = judged;
+      const { type, body } = closedAnswer(
+        request.method,
+        request.headers.get("accept") ?? "",
+        status,
+        sentence,
+      );
+      return new Response(body, { status, headers: { "Content-Type": type, "Cache-Control": "no-store" } });
+    }
+    context.set(allowedServices(), services);
+    // Outputs and the multi-view may stand in a page of the venue's own; the desk in none.
+    if (right === "output" || right === "watch") allowFraming();
+    return next();
+  };
+  return Object.assign(guard, { right });
+}

@@ -1,0 +1,11 @@
+import { checkFont } from "../files/checkFont.ts";
+import { probeMedia } from "../files/probeMedia.ts";
+import { packSongs } from "../words/packSongs.ts";
+import { readSongFile } from "../words/readSongFile.ts";
+
+/** What can be done aside. Inputs and results are plain data; files are named by where they lie on the server. */
+export const TASKS = { checkFont, probeMedia, packSongs, readSongFile } as const;
+
+export type TaskName = keyof typeof TASKS;
+export type TaskInput<T extends TaskName> = Parameters<(typeof TASKS)[T]>[0];
+export type TaskResult<T extends TaskName> = Awaited<ReturnType<(typeof TASKS)[T]>>;

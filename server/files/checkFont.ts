@@ -1,0 +1,81 @@
+import { readFileSync } from "node:fs";
+
+/** What HarfBuzz, and every painter, needs of a font. */
+const NEEDED = ["cmap", "head", "hhea", "hmtx", "maxp"];
+const OUTLINES = [["glyf", "loca"], ["CFF "], ["CFF2"]];
+const LARGEST_BYTES = 48 * 1024 * 1024;
+const SIGNATURES = new Set([0x00010000, 0x74727565, 0x4f54544f]);
+const SAMPLE = "Hamburg ﬁ 0123 Ñandú ΣЖ שלום سلام नमस्ते สวัสดี 日本";
+
+/**
+ * Looks a font file through before it is kept: its directory, its tables, their sums, and HarfBuzz's own reading of it.
+ * Source: OpenType specification 1.9, "The OpenType Font File".
+ * @returns what is wrong with it, in a sentence; undefined when nothing is
+ */
+export async function checkFont({
+  path,
+  name,
+}: {
+  readonly path: string;
+  readonly name: string;
+}): Promise<string | undefined> {
+  const bytes = readFileSync(path);
+  const broken = (what: string) =>
+    `“${name}” is a damaged font: ${what}. Nothing was added; bring in the file as its maker gives it.`;
+  const noFont = `“${name}” is not a TrueType or OpenType font. Nothing was added.`;
+  if (bytes.length < 12 || !SIGNATURES.has(bytes.readUInt32BE(0))) return noFont;
+  if (bytes.length > LARGEST_BYTES) return `“${name}” is larger than 48 MB. Nothing was added.`;
+  const tables = new Map<string, Buffer>();
+  const count = bytes.readUInt16BE(4);
+  if (count === 0 || 12 + count * 16 > bytes.length) return broken("its list of tables is cut off");
+  for (let i = 0; i < count; i++) {
+    const at = 12 + i * 16;
+    const tag = bytes.toString("latin1", at, at + 4);
+    const [sum, offset, length] = [4, 8, 12].map((by) => bytes.readUInt32BE(at + by)) as [
+      number,
+      number,
+      number,
+    ];
+    if (offset + length > bytes.length) return broken(`its table “${tag.trim()}” is cut off`);
+    const table = bytes.subarray(offset, offset + length);
+    // The sum of "head" leaves a field out; signatures are written after all sums.
+    if (tag !== "head" && tag !== "DSIG" && sumOf(table) !== sum)
+      return broken(`its table “${tag.trim()}” was changed`);
+    tables.set(tag, table);
+  }
+  const missing = NEEDED.find((tag) => !tables.has(tag));
+  if (missing !== undefined) return broken(`it has no table “${missing}”`);
+  if (!OUTLINES.some((tags) => tags.every((tag) => tables.has(tag))))
+    return broken("it has no outlines that can be drawn");
+  const unitsPerEm =
+    (tables.get("head") as Buffer).length >= 54 ? (tables.get("head") as Buffer).readUInt16BE(18) : 0;
+  if (unitsPerEm < 16 || unitsPerEm > 16_384) return broken("it does not say how large its letters are");
+  const glyphs =
+    (tables.get("maxp") as Buffer).length >= 6 ? (tables.get("maxp") as Buffer).readUInt16BE(4) : 0;
+  if (glyphs === 0) return broken("it has no letters");
+  try {
+    await tryInHarfBuzz(bytes);
+  } catch {
+    return broken("its letters cannot be set");
+  }
+  return undefined;
+}
+
+/** Sets and draws with it what nobody would miss if it fails here. */
+async function tryInHarfBuzz(bytes: Uint8Array): Promise<void> {
+  const hb = await import("harfbuzzjs");
+  const { createHarfBuzzShaper } = await import("../../core/text/harfbuzz.ts");
+  const shaper = createHarfBuzzShaper(hb, new Map([["under-test", bytes]]));
+  const shaped = shaper.shape("under-test", SAMPLE, 0, SAMPLE.length, "ltr", "Latn");
+  for (const { id } of shaped) shaper.outline("under-test", id);
+}
+
+function sumOf(table: Buffer): number {
+  let sum = 0;
+  for (let at = 0; at < table.length; at += 4) {
+    let word = 0;
+    for (let i = 0; i < 4; i++) word = word * 256 + (table[at + i] ?? 0);
+    sum = (sum + word) >>> 0;
+  }
+  return sum;
+}

@@ -1,0 +1,83 @@
+import type { ScreenHealth, StorageStatus } from "../../core/show/wire.ts";
+import type { KeptJournal } from "../live/journal.ts";
+import type { KeeperStatus, ShowKeeper } from "../store/showKeeper.ts";
+import type { ShowClock } from "./showClock.ts";
+import type { Stalls } from "./stalls.ts";
+
+const MB = 1024 * 1024;
+
+export interface HealthParts {
+  readonly journal: KeptJournal;
+  readonly keeper: ShowKeeper | undefined;
+  readonly stalls: Stalls;
+  readonly clock: ShowClock;
+  readonly screens: () => readonly ScreenHealth[];
+  readonly stillsWaiting: () => number;
+  readonly startedAtMs: number;
+}
+
+/** How the server itself does: read by the health page, by whatever watches the machine, and by every desk. */
+export class Health {
+  readonly #parts: HealthParts;
+
+  constructor(parts: HealthParts) {
+    this.#parts = parts;
+  }
+
+  /** The one thing that matters from outside: whether what is done is on the disk. */
+  summary(): { readonly isWell: boolean } {
+    return { isWell: this.#parts.journal.unwritten === null };
+  }
+
+  /** What every desk must know of the disk. */
+  storage(): StorageStatus {
+    const { journal, keeper } = this.#parts;
+    const unwritten = journal.unwritten;
+    if (unwritten)
+      return {
+        kind: "unwritten",
+        events: unwritten.events,
+        sentence:
+          "The disk is full or cannot be written. Takes, clear and black go on, but only in memory: edits cannot be saved, and a stop of the server now would lose the last takes. Make room; it is written by itself then.",
+      };
+    const { room, freeBytes } = keeper?.status ?? { room: "enough", freeBytes: null };
+    if (room === "none")
+      return {
+        kind: "noRoom",
+        sentence: `There are only ${Math.round((freeBytes ?? 0) / MB)} MB of room left on the disk of the show. Make room now: soon nothing can be saved.`,
+      };
+    if (room === "little")
+      return {
+        kind: "littleRoom",
+        sentence: `There are ${Math.round((freeBytes ?? 0) / MB)} MB of room left on the disk of the show. Make room before the evening.`,
+      };
+    return { kind: "well" };
+  }
+
+  /** All of it, for the health page. */
+  report(): HealthReport {
+    const { keeper, stalls, clock, screens, stillsWaiting, startedAtMs } = this.#parts;
+    const { rss } = process.memoryUsage();
+    return {
+      storage: this.storage(),
+      keeper: keeper?.status ?? null,
+      stalls: { count: stalls.count, longestMs: stalls.longestMs },
+      clockAheadMs: clock.aheadMs,
+      windows: screens().map(({ outputId, windows }) => ({ outputId, windows: windows.length })),
+      stillsWaiting: stillsWaiting(),
+      memoryMb: Math.round(rss / MB),
+      startedAtMs,
+    };
+  }
+}
+
+export interface HealthReport {
+  readonly storage: StorageStatus;
+  readonly keeper: KeeperStatus | null;
+  readonly stalls: { readonly count: number; readonly longestMs: number };
+  readonly clockAheadMs: number;
+  readonly windows: readonly { readonly outputId: string; readonly windows: number }[];
+  readonly stillsWaiting: number;
+  readonly memoryMb: number;
+  readonly startedAtMs: number;
+}

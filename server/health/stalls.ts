@@ -1,0 +1,41 @@
+import { log } from "../log.ts";
+
+const EVERY_MS = 250;
+/** Later than this, something held the server's thread: a take would have waited for it. */
+const STALL_MS = 150;
+const TOLD_MS = 1_000;
+
+/** Watches for times in which the server's own thread did not come to its work. */
+export class Stalls {
+  readonly #listeners = new Set<(ms: number) => void>();
+  readonly #timer: ReturnType<typeof setInterval>;
+  #lastMs = performance.now();
+  count = 0;
+  longestMs = 0;
+
+  constructor() {
+    this.#timer = setInterval(() => this.look(), EVERY_MS);
+    this.#timer.unref();
+  }
+
+  /** Told of each, by how long it was. */
+  onStall(listener: (ms: number) => void): void {
+    this.#listeners.add(listener);
+  }
+
+  close(): void {
+    clearInterval(this.#timer);
+  }
+
+  /** Looks now: whoever judges others by their silence asks first whether the silence was its own. */
+  look(): void {
+    const nowMs = performance.now();
+    const lateMs = nowMs - this.#lastMs - EVERY_MS;
+    this.#lastMs = nowMs;
+    if (lateMs < STALL_MS) return;
+    this.count++;
+    this.longestMs = Math.max(this.longestMs, lateMs);
+    if (lateMs > TOLD_MS) log.warn(`The server stood still for ${Math.round(lateMs)} ms`);
+    for (const listener of this.#listeners) listener(lateMs);
+  }
+}

@@ -1,0 +1,54 @@
+import type { IncomingMessage } from "node:http";
+
+const KB = 1024;
+const MB = 1024 * KB;
+
+/** The most bytes of each kind of body. Counted as they come, whatever the request says of its length. */
+export const BODY_LIMITS = {
+  /** What pages send to the actions: the longest song, twice; a template file as JSON within JSON. */
+  action: 1 * MB,
+  passcode: 2 * KB,
+  /** A picture or clip, or a font, with the still of a clip before it. */
+  media: 300 * MB,
+  scripture: 64 * MB,
+  songs: 64 * MB,
+} as const;
+export type BodyKind = keyof typeof BODY_LIMITS;
+
+/** A body that is larger than it may be. The connection is of no more use: the rest of it is still coming. */
+export class BodyTooLarge extends Error {
+  constructor(kind: BodyKind) {
+    const limit = BODY_LIMITS[kind];
+    super(
+      `That is more than ${limit >= MB ? `${limit / MB} MB` : `${limit / KB} KB`}, the most that is taken at once. Nothing was saved; send less.`,
+    );
+  }
+}
+
+/** The other side went away, or did not send all of what it had begun. */
+export class BodyCutOff extends Error {}
+
+/** A body piece by piece. @throws BodyTooLarge, BodyCutOff */
+export async function* bodyParts(request: IncomingMessage, kind: BodyKind): AsyncGenerator<Buffer> {
+  const limitBytes = BODY_LIMITS[kind];
+  if (Number(request.headers["content-length"] ?? 0) > limitBytes) throw new BodyTooLarge(kind);
+  let bytes = 0;
+  try {
+    for await (const part of request) {
+      bytes += (part as Buffer).length;
+      if (bytes > limitBytes) throw new BodyTooLarge(kind);
+      yield part as Buffer;
+    }
+  } catch (error) {
+    if (error instanceof BodyTooLarge) throw error;
+    throw new BodyCutOff("The other side went away before all of it had come.", { cause: error });
+  }
+  if (!request.complete) throw new BodyCutOff("The other side went away before all of it had come.");
+}
+
+/** All of a body in memory. @throws BodyTooLarge, BodyCutOff */
+export async function readBody(request: IncomingMessage, kind: BodyKind): Promise<Buffer> {
+  const parts: Buffer[] = [];
+  for await (const part of bodyParts(request, kind)) parts.push(part);
+  return Buffer.concat(parts);
+}

@@ -1,0 +1,101 @@
+import type { Express, Request, RequestHandler, Response } from "express";
+import { type Access, readAccess } from "../access/access.ts";
+import type { ReadPeer } from "../access/peer.ts";
+import { judge, type Right } from "../access/rights.ts";
+import { log } from "../log.ts";
+import type { Services } from "../services.ts";
+import { isStorageTrouble, STORAGE_SENTENCE } from "../store/storageTrouble.ts";
+import { BodyCutOff, BodyTooLarge } from "./bodies.ts";
+import { sayPlainly } from "./plainPage.ts";
+
+type Answer = (request: Request, response: Response) => unknown;
+
+/** Every address outside the pages, each with the right it asks for. What has none is not served: `check` says so at start. */
+export class Doors {
+  readonly #app: Express;
+  readonly #services: Services;
+  readonly #readPeer: ReadPeer;
+  readonly #paths = new Set<string>();
+
+  constructor(app: Express, services: Services, readPeer: ReadPeer) {
+    this.#app = app;
+    this.#services = services;
+    this.#readPeer = readPeer;
+  }
+
+  access(request: Request): Access {
+    return readAccess(request, this.#readPeer, this.#services.sessions);
+  }
+
+  get(right: Right, path: string, answer: Answer): void {
+    this.#paths.add(path);
+    this.#app.get(path, this.#guarded(right, answer));
+  }
+
+  /** A POST may only come from a page of this very server: as JSON, or as a file. Other origins' forms can send neither. */
+  post(
+    right: Right,
+    path: string,
+    type: "application/json" | "application/octet-stream",
+    answer: Answer,
+  ): void {
+    this.#paths.add(path);
+    this.#app.post(
+      path,
+      this.#guarded(right, (request, response) => {
+        if (!this.access(request).isOwnOrigin || !request.is(type))
+          return void sayPlainly(response, 403, FOREIGN);
+        return answer(request, response);
+      }),
+    );
+  }
+
+  /** @throws when the application answers anywhere that was not opened here with a right */
+  check(): void {
+    const { stack } = (this.#app as unknown as { router: { stack: { route?: { path: string } }[] } }).router;
+    for (const { route } of stack)
+      if (route && !this.#paths.has(route.path))
+        throw new Error(`“${route.path}” is served with no right declared. Open it through Doors.`);
+  }
+
+  #guarded(right: Right, answer: Answer): RequestHandler {
+    return async (request, response) => {
+      const judged = judge(
+        right,
+        this.access(request).caller,
+        typeof request.params.token === "string" ? request.params.token : undefined,
+        this.#services.links,
+      );
+      if (!judged.opens) return void sayPlainly(response, judged.status, judged.sentence);
+      try {
+        await answer(request, response);
+      } catch (error) {
+        tellFailure(response, error);
+      }
+    };
+  }
+}
+
+export const FOREIGN = "Only the desk’s own pages can change anything here. Nothing was changed.";
+
+/** Expected failures of a request, as sentences; any other is logged, and told without its insides. */
+export function tellFailure(response: Response, error: unknown): void {
+  if (error instanceof BodyCutOff) {
+    response.destroy();
+    return;
+  }
+  const [status, problem] =
+    error instanceof BodyTooLarge
+      ? [413, error.message]
+      : isStorageTrouble(error)
+        ? [507, STORAGE_SENTENCE]
+        : [500, "The server failed on that. What is on air is as it was; try again."];
+  if (status !== 413) log.error("A request failed", error);
+  if (response.headersSent) {
+    response.destroy();
+    return;
+  }
+  // What is still coming is not read: the connection ends with the answer.
+  if (error instanceof BodyTooLarge) response.setHeader("Connection", "close");
+  response.status(status as number).json({ problem, sentence: problem, kind: "refused" });
+}

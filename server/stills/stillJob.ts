@@ -1,0 +1,28 @@
+import type { PinnedDocument } from "../../core/screens/dress.ts";
+import type { Output } from "../../core/screens/plan.ts";
+import type { SlotPage } from "../../core/show/slot.ts";
+
+/** A still to be painted. Files are named by where they lie: the painter reads them itself. */
+export interface StillJob {
+  readonly id: number;
+  readonly documents: readonly (readonly [hash: string, document: PinnedDocument])[];
+  readonly files: readonly (readonly [file: string, path: string])[];
+  readonly fonts: readonly (readonly [id: string, path: string])[];
+  readonly page: SlotPage;
+  readonly layerId: string;
+  readonly outfitId: string;
+  readonly output: Output;
+  /** Of a part of a wall, the wall. */
+  readonly isWholeWall: boolean;
+  readonly timeZone: string;
+  /** Since the page came; null: at rest. */
+  readonly atMs: number | null;
+  readonly widthPx: number;
+  readonly signal: "picture" | "fill" | "key";
+}
+
+export type StillResult = {
+  readonly id: number;
+  /** All the memory the painter holds, in bytes. */
+  readonly memoryBytes: number;
+} & ({ readonly png: Uint8Array } | { readonly failed: string });

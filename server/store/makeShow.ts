@@ -1,0 +1,75 @@
+import { readFileSync } from "node:fs";
+import { join } from "node:path";
+import type { Seed } from "../../designs/seed.ts";
+import { INLINE_ASIDE } from "../aside/aside.ts";
+import { readScriptureFile } from "../files/readScriptureFile.ts";
+import { ContentStore } from "./contentStore.ts";
+import { CueStore } from "./cueStore.ts";
+import type { Db } from "./database.ts";
+import { EveningStore } from "./eveningStore.ts";
+import { MediaStore } from "./mediaStore.ts";
+import { ScriptureStore } from "./scriptureStore.ts";
+import { createShow } from "./showStore.ts";
+import { SongStore } from "./songStore.ts";
+
+const ACTOR = "seed-of-show";
+const RANK_STEP = 1024;
+
+const SHIPPED_TEXTS = [
+  { code: "web", name: "World English Bible", file: "web.osis.xml.gz" },
+  { code: "rv1909", name: "Reina-Valera 1909", file: "rv1909.osis.xml.gz" },
+];
+
+/** Writes a new show with all it begins with. @param home folder of this project */
+export async function makeShow(
+  db: Db,
+  seed: Seed,
+  home: string,
+  mediaFolder: string,
+  atMs: number,
+): Promise<void> {
+  const contents = new ContentStore(db);
+  await createShow(db, contents, seed.show, atMs);
+  const media = new MediaStore(db, contents, seed.show.id, mediaFolder, INLINE_ASIDE);
+  for (const { id, name, file, poster, key } of seed.media) {
+    const added = await media.add(
+      {
+        id,
+        name,
+        file: await media.incoming.hold(readFileSync(join(home, file))),
+        poster: poster === null ? new Uint8Array() : readFileSync(join(home, poster)),
+        durationMs: null,
+        key,
+      },
+      atMs,
+    );
+    if ("problem" in added) throw new Error(`The demo's ${file} was not taken in: ${added.problem}`);
+  }
+  const songs = new SongStore(db);
+  await songs.load();
+  await songs.addAll(seed.songs, ACTOR, atMs);
+  const evenings = new EveningStore(db, seed.show.id);
+  await evenings.load();
+  const cues = new CueStore(db, seed.show.id);
+  await cues.open(evenings.open.id);
+  const rows = seed.cues.map((doc, index) => ({
+    cueId: `cue-${String(index + 1).padStart(4, "0")}`,
+    after: { rank: (index + 1) * RANK_STEP, doc },
+  }));
+  if (rows.length > 0) await cues.change(ACTOR, "Add", rows, atMs);
+  await addShippedTexts(db, home);
+}
+
+/** The texts that ship, where they are not there yet. */
+export async function addShippedTexts(db: Db, home: string): Promise<ScriptureStore> {
+  const store = new ScriptureStore(db);
+  await store.load();
+  const have = new Set(store.list().map(({ code }) => code));
+  for (const { code, name, file } of SHIPPED_TEXTS) {
+    if (have.has(code)) continue;
+    const { verses, language, rights } = readScriptureFile(readFileSync(join(home, "texts/scripture", file)));
+    // Nothing else waits yet: all at once is quickest.
+    await store.add({ code, name, language, rights }, [verses], undefined, verses.length);
+  }
+  return store;
+}
