@@ -45,7 +45,8 @@ export default function handleRequest(
         onShellError: reject,
         onError(error) {
           answered = 500;
-          log.error("A page could not be drawn", error);
+          // Whoever went away has no page to miss.
+          if (!request.signal.aborted) log.error("A page could not be drawn", error);
         },
       },
     );

@@ -16,5 +16,6 @@ export function getAccess(context: Readonly<RouterContextProvider>): Access {
 export { liveTokenOf } from "../server/access/access.ts";
 export { wornBy } from "../server/live/showHost.ts";
 export { tryOut } from "../server/live/tryOut.ts";
+export { log } from "../server/log.ts";
 export { screensEditSchema } from "../server/store/screenStore.ts";
 export { type Finds, findWords } from "../server/words/find.ts";

@@ -1,5 +1,5 @@
 import { chromium, type Page } from "@playwright/test";
-import { RunningShow } from "../e2e/support/show.ts";
+import { RunningShow } from "../e2e/support/runningShow.ts";
 import { BROWSER_ARGS } from "./browser.ts";
 import { distributionOf, printRow, printValue } from "./distribution.ts";
 

@@ -3,7 +3,7 @@ import { type CDPSession, chromium, type Page } from "@playwright/test";
 import { WebSocket } from "ws";
 import { pageCue, songCue } from "../core/rundown/cueDoc.ts";
 import type { ServerMessage } from "../core/show/wire.ts";
-import { RunningShow } from "../e2e/support/show.ts";
+import { RunningShow } from "../e2e/support/runningShow.ts";
 import { openShow } from "../server/test-support/openShow.ts";
 import { BROWSER_ARGS } from "./browser.ts";
 import { distributionOf, printRow, printValue } from "./distribution.ts";

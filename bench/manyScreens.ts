@@ -1,6 +1,6 @@
 import { readdirSync, readFileSync } from "node:fs";
 import { chromium } from "@playwright/test";
-import { RunningShow } from "../e2e/support/show.ts";
+import { RunningShow } from "../e2e/support/runningShow.ts";
 import { BROWSER_ARGS } from "./browser.ts";
 import { Client, deskToken, until } from "./client.ts";
 import { distributionOf, printRow, printValue } from "./distribution.ts";

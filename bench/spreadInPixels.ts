@@ -1,7 +1,7 @@
 import { type CDPSession, chromium, type Page } from "@playwright/test";
 import { PNG } from "pngjs";
 import { largestDifference } from "../e2e/support/pixels.ts";
-import { RunningShow } from "../e2e/support/show.ts";
+import { RunningShow } from "../e2e/support/runningShow.ts";
 import { BROWSER_ARGS } from "./browser.ts";
 import { Client, deskToken, until } from "./client.ts";
 import { distributionOf, printRow } from "./distribution.ts";

@@ -129,6 +129,8 @@ test("another origin's form cannot edit, and a wrong link opens nothing", async 
   const renamed = await request.get(`${show.base}/run`, { headers: { Host: "rebound.example" } });
   expect(renamed.status()).toBe(421);
   expect((await page.goto(`${show.base}/out/no-such-token`))?.status()).toBe(404);
+  await expect(page.getByText("This link opens nothing, or not any more.")).toBeVisible();
+  await page.goto(`${show.base}/no/such/page`);
   await expect(page.getByText("Nothing is here")).toBeVisible();
   await openDesk(page, show, "prepare");
   await expectCues(page, 32);

@@ -142,6 +142,8 @@ test("an output of the key shows the alpha of the page in white over black", asy
   await show.kill();
   const database = new SQLite(show.databaseFile);
   database.prepare("update output set doc = json_set(doc, '$.signal', 'key') where id = 'stream'").run();
+  // All of its log is in it now: it may be opened without.
+  database.pragma("user_version = 0");
   database.close();
   await show.start();
   await openDesk(page, show);
@@ -188,7 +190,7 @@ test("a template file is brought in, can be chosen on a page, and what cannot be
   await expect(page.getByText("saved", { exact: true })).toBeVisible();
 });
 
-test("stills: any page at any time by a link with a token, with alpha, as fill and as key", async ({
+test("stills: any page at any time for the desk, what is on air by a link, with alpha, as fill and as key", async ({
   page,
   show,
   request,
@@ -199,6 +201,11 @@ test("stills: any page at any time by a link with a token, with alpha, as fill a
   const token = show.outputLink(1).split("/").at(-1);
   const still = async (query: string, who = token) => request.get(`${show.base}/still/${who}?${query}`);
   const strap = "cue=cue-0004&output=stream";
+  // A link sees what is on air and what comes next; the desk sees everything.
+  expect((await still(strap)).status()).toBe(403);
+  expect((await still(strap, "desk")).status()).toBe(200);
+  await takeCue(page, "cue-0004");
+  await settled(wall, 3);
   const rest = await still(strap);
   expect(rest.status()).toBe(200);
   const picture = PNG.sync.read(await rest.body());
@@ -216,8 +223,12 @@ test("stills: any page at any time by a link with a token, with alpha, as fill a
   expect((await still("cue=cue-9999&output=stream")).status()).toBe(404);
   expect((await still("output=stream")).status()).toBe(400);
   expect((await still(`${strap}&width=90000`)).status()).toBe(400);
+  expect((await still(`${strap}&width=3840`)).status()).toBe(403);
+  expect((await still(`${strap}&width=3840`, "desk")).status()).toBe(200);
+  expect((await still("cue=cue-0004&output=porch&width=7680", "desk")).status()).toBe(413);
   // The server's picture is the window's: the title on the wall, which is opaque to its corners.
-  await takeSteps(page, wall, 1);
+  await takeCue(page, "cue-0001");
+  await settled(wall, 5);
   const painted = PNG.sync.read(
     await (await request.get(`${show.base}/still/desk?cue=cue-0001&output=wall`)).body(),
   );

@@ -227,9 +227,9 @@ test("the passcode is asked for, counted and never told", async ({ page, show })
   await page.getByRole("button", { name: "Set", exact: true }).click();
   await expect(page.getByText("The passcode is set.")).toBeVisible();
   expect((await post("lamp-quay-8")).status()).toBe(403);
+  // This machine is in already: it is given no cookie.
   const right = await post("lamp-quay-7");
-  expect(right.status()).toBe(200);
-  expect(right.headers()["set-cookie"]).toMatch(/vesko_desk=.*HttpOnly.*SameSite=Strict/i);
+  expect([right.status(), right.headers()["set-cookie"]]).toEqual([200, undefined]);
   const tried = await Promise.all(
     Array.from({ length: 10 }, () => post("guess").then((answer) => answer.status())),
   );

@@ -1,17 +1,8 @@
 import type { Page } from "@playwright/test";
 import { strToU8, zipSync } from "fflate";
 import { brightness, shoot } from "./support/pixels.ts";
-import {
-  expect,
-  marked,
-  openDesk,
-  output,
-  type RunningShow,
-  scrollTo,
-  seqOf,
-  settled,
-  test,
-} from "./support/show.ts";
+import type { RunningShow } from "./support/runningShow.ts";
+import { expect, marked, openDesk, output, scrollTo, seqOf, settled, test } from "./support/show.ts";
 
 const SONG =
   "Verse 1\nRow for the morning\nrow for the tide\nrow for the lantern\nwe left on the side\n\nChorus\nHeave and away\nheave and away\n\nVerse 2\nNine bells are ringing\nno wind at all\n\nChorus\n";

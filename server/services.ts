@@ -5,6 +5,7 @@ import type { Wardrobe } from "../core/rundown/compileContext.ts";
 import type { EveningEdit } from "../core/rundown/evening.ts";
 import type { HouseStyle } from "../core/scene/houseStyle.ts";
 import type { Template } from "../core/scene/template.ts";
+import { costOf, DEAREST_TEMPLATE_MEGAPIXELS } from "../core/scene/templateCost.ts";
 import { canvasOf } from "../core/screens/plan.ts";
 import { outfitForShape } from "../core/screens/shape.ts";
 import { pagesOn } from "../core/show/layers.ts";
@@ -40,7 +41,15 @@ import { Passcode } from "./store/passcode.ts";
 import { ScreenStore, type ScreensEdit } from "./store/screenStore.ts";
 import type { ScriptureStore } from "./store/scriptureStore.ts";
 import { ShowKeeper } from "./store/showKeeper.ts";
-import { addTemplate, findShowId, loadShow, type Show, saveLicence, saveStyle } from "./store/showStore.ts";
+import {
+  addTemplate,
+  dropTemplate,
+  findShowId,
+  loadShow,
+  type Show,
+  saveLicence,
+  saveStyle,
+} from "./store/showStore.ts";
 import { SongStore } from "./store/songStore.ts";
 import { type ReadText, readInWorker, TextImport } from "./words/textImport.ts";
 
@@ -84,6 +93,8 @@ export interface Services {
   readonly wardrobes: () => readonly Wardrobe[];
   /** Offers a template for an outfit. @returns a sentence when it cannot be offered */
   readonly offerTemplate: (outfitId: string, template: Template) => Promise<string | undefined>;
+  /** Takes an offered template from an outfit. @returns a sentence when it cannot be taken */
+  readonly removeTemplate: (outfitId: string, name: string) => Promise<string | undefined>;
   /** Adds a font; cues are compiled anew with it. */
   readonly addFont: FontStore["add"];
   /** Takes a font out; cues are compiled anew without it. */
@@ -275,12 +286,30 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
     if (!wardrobe) return "No outfit has that name. Nothing was changed.";
     if (!FIELD_SETS.some(({ id }) => id === template.fieldSet))
       return `The template is for fields called “${template.fieldSet}”, which no page has. Nothing was changed.`;
+    const { megapixels, dearest } = costOf(template);
+    if (megapixels > DEAREST_TEMPLATE_MEGAPIXELS)
+      return `The template would take ${Math.round(megapixels)} million pixels to draw, most of them for “${dearest?.id}” (${Math.round(dearest?.megapixels ?? 0)} million); at most ${DEAREST_TEMPLATE_MEGAPIXELS} million are taken. Make its boxes, blurs and shadows smaller; nothing was changed.`;
     const offered = wardrobe.templates.get(template.fieldSet) ?? [];
     if (offered.some((other) => other.template.name === template.name))
       return `The outfit has a template called “${template.name}” already. Give this one another name; nothing was changed.`;
     if (offered.length >= MOST_LOOKS)
       return `The outfit offers ${MOST_LOOKS} templates for these fields, which is the most. Nothing was changed.`;
     await addTemplate(db, contents, show.id, outfitId, template);
+    wardrobes = (await loadShow(db, contents, show.id)).wardrobes;
+    rundown.setContext({ wardrobes });
+    return undefined;
+  };
+  const removeTemplate = async (outfitId: string, name: string) => {
+    const wardrobe = wardrobes.find((candidate) => candidate.outfitId === outfitId);
+    const found = [...(wardrobe?.templates ?? [])].find(([, offered]) =>
+      offered.some(({ template }) => template.name === name),
+    );
+    if (!found) return "No outfit has that template any more.";
+    const [fieldSet, offered] = found;
+    if (offered[0]?.template.name === name)
+      return `“${name}” is what the outfit wears, so it stays. Nothing was changed.`;
+    const hash = offered.find(({ template }) => template.name === name)?.hash ?? "";
+    await dropTemplate(db, show.id, outfitId, fieldSet, hash);
     wardrobes = (await loadShow(db, contents, show.id)).wardrobes;
     rundown.setContext({ wardrobes });
     return undefined;
@@ -335,6 +364,7 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
     wearStyle,
     wardrobes: () => wardrobes,
     offerTemplate,
+    removeTemplate,
     addFont: async (id, name, file, signal) => {
       const added = await fonts.add(id, name, file, signal);
       if ("font" in added) rundown.setContext({ fallbackFonts: fallbackFonts() });

@@ -10,7 +10,14 @@ import type { Output, ScreenPlan } from "../../core/screens/plan.ts";
 import type { Command } from "../../core/show/commands.ts";
 import type { AirEvent } from "../../core/show/events.ts";
 import type { ShowState, Target } from "../../core/show/state.ts";
-import type { Channel, DeskMode, DeskPresence, ScreenHealth, ServerMessage } from "../../core/show/wire.ts";
+import type {
+  Channel,
+  DeskMode,
+  DeskPresence,
+  ScreenHealth,
+  ServerMessage,
+  StorageStatus,
+} from "../../core/show/wire.ts";
 import { localNow } from "../live/clock.ts";
 import { Connection, type ConnectionStatus } from "../live/connection.ts";
 import { ShowCopy } from "../live/showCopy.ts";
@@ -61,6 +68,8 @@ export interface DeskSnapshot {
   readonly keys: KeyMap;
   /** The evening whose cues these are. */
   readonly evening: OpenEvening;
+  /** How the disk of the show does. */
+  readonly storage: StorageStatus;
   /** The cue chosen for editing; new cues are added after it. */
   readonly chosenId: string | null;
 }
@@ -143,6 +152,7 @@ export class DeskStore {
       rehearsedOn: [],
       keys: start.keys,
       evening: start.evening,
+      storage: { kind: "well" },
       chosenId: start.cues[0]?.cueId ?? null,
     };
     this.#snapshot = { ...this.#snapshot, next: findNext(state, this.#snapshot.ready) };
@@ -391,6 +401,12 @@ export class DeskStore {
         return;
       case "screens":
         this.#change({ screens: message.screens });
+        return;
+      case "storage":
+        this.#change({ storage: message.storage });
+        return;
+      case "news":
+        this.say("trouble", message.sentence);
         return;
       case "desks":
         this.#change({ desks: message.desks, rehearsedOn: message.rehearsedOn });

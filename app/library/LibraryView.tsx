@@ -5,6 +5,7 @@ import type { ChromaKey } from "../../core/picture/chromaKey.ts";
 import type { MediaInfo } from "../../core/scene/media.ts";
 import { useDeskStore } from "../desk/deskContext.ts";
 import { NoticeBar } from "../desk/NoticeBar.tsx";
+import { postJson } from "../ui/postJson.ts";
 import { bringIn } from "./bringIn.ts";
 import { KeyControls } from "./KeyControls.tsx";
 import { MediaPicture, mediaFacts } from "./MediaPicture.tsx";
@@ -13,6 +14,13 @@ export interface LibraryItem {
   readonly id: string;
   readonly info: MediaInfo;
   readonly usedBy: readonly string[];
+}
+
+/** A file on its way in. */
+interface Sending {
+  readonly name: string;
+  readonly share: number;
+  readonly callOff: () => void;
 }
 
 /** Pictures and clips: brought in by a button or by dropping them, each with what it is and where it is used. */
@@ -26,17 +34,24 @@ export function LibraryView({
   const store = useDeskStore();
   const { revalidate } = useRevalidator();
   const [chosenId, setChosenId] = useState<string | null>(items[0]?.id ?? null);
-  const [isBusy, setIsBusy] = useState(false);
+  const [sending, setSending] = useState<Sending | null>(null);
   const chosen = items.find(({ id }) => id === chosenId);
 
   const take = async (files: FileList | null) => {
-    setIsBusy(true);
     for (const file of files ?? []) {
-      const result = await bringIn(file);
+      setSending({ name: file.name, share: 0, callOff: () => {} });
+      const result = await bringIn(file, (share, callOff) => setSending({ name: file.name, share, callOff }));
       if ("problem" in result) store.say("trouble", result.problem);
       else if ("item" in result) setChosenId(result.item.id);
     }
-    setIsBusy(false);
+    setSending(null);
+    await revalidate();
+  };
+  const remove = async (kind: "media" | "font", id: string, name: string) => {
+    const answer = await postJson<{ problem?: string }>("/library-remove", { kind, id });
+    if (!answer || answer.problem !== undefined)
+      store.say("trouble", answer?.problem ?? "The server cannot be reached. Nothing was taken out.");
+    else store.say("word", `“${name}” is taken out of the library. What is on air keeps it.`);
     await revalidate();
   };
   const saveKey = async (id: string, key: ChromaKey | null) => {
@@ -64,7 +79,7 @@ export function LibraryView({
         <div className="mb-4 flex items-center gap-4">
           <label className="inline-flex min-h-11 cursor-pointer items-center gap-2 rounded-lg bg-act px-4 text-[15px] font-bold text-on-bright focus-within:outline-2 focus-within:outline-offset-2 focus-within:outline-act hover:brightness-110">
             <Upload aria-hidden="true" className="size-4.5" />
-            {isBusy ? "Bringing in…" : "Bring in files"}
+            Bring in files
             <input
               type="file"
               multiple
@@ -77,6 +92,28 @@ export function LibraryView({
             or drop them here: pictures, WebM and MP4 clips, TTF and OTF fonts.
           </p>
         </div>
+        {sending && (
+          <div
+            role="status"
+            className="mb-4 flex items-center gap-4 rounded-lg border border-edge px-4 py-2.5 text-[15px]"
+          >
+            <span className="min-w-0 flex-1 truncate">
+              {sending.share < 1 ? "Bringing in" : "Looking through"} {sending.name}
+            </span>
+            <progress
+              aria-label="Progress"
+              className="h-2 w-60 accent-act"
+              value={sending.share < 1 ? sending.share : undefined}
+            />
+            <button
+              type="button"
+              onClick={sending.callOff}
+              className="min-h-9 rounded-md bg-lifted px-3 hover:bg-edge"
+            >
+              Call it off
+            </button>
+          </div>
+        )}
         <ul className="grid grid-cols-[repeat(auto-fill,minmax(210px,1fr))] gap-3">
           {items.map(({ id, info, usedBy }) => (
             <li key={id}>
@@ -100,9 +137,24 @@ export function LibraryView({
         </ul>
         {items.length === 0 && <p className="font-words text-[20px]">Nothing is here yet.</p>}
         {fonts.length > 0 && (
-          <p className="mt-5 text-[15px] text-second">
-            Fonts added: {fonts.map(({ name }) => name).join(", ")}. Windows opened from now on have them.
-          </p>
+          <section aria-label="Fonts added" className="mt-6 max-w-2xl text-[15px]">
+            <h2 className="font-semibold">Fonts added</h2>
+            <p className="text-second">Windows opened from now on have them.</p>
+            <ul className="mt-2 flex flex-col gap-1.5">
+              {fonts.map(({ id, name }) => (
+                <li key={id} className="flex items-center gap-3">
+                  <span className="min-w-0 flex-1 truncate">{name}</span>
+                  <button
+                    type="button"
+                    onClick={() => void remove("font", id, name)}
+                    className="min-h-8 rounded-md bg-lifted px-3 hover:bg-edge"
+                  >
+                    Take out<span className="sr-only"> {name}</span>
+                  </button>
+                </li>
+              ))}
+            </ul>
+          </section>
         )}
         <NoticeBar />
       </main>
@@ -131,6 +183,18 @@ export function LibraryView({
               <p className="mt-4 text-[15px] text-second">
                 Used in {chosen.usedBy.map((title) => `“${title}”`).join(", ")}. A change reaches them at
                 their next take.
+              </p>
+            )}
+            <button
+              type="button"
+              onClick={() => void remove("media", chosen.id, chosen.info.name)}
+              className="mt-4 min-h-9 rounded-md bg-lifted px-3 text-[15px] hover:bg-edge"
+            >
+              Take out of the library
+            </button>
+            {chosen.usedBy.length > 0 && (
+              <p className="mt-1.5 text-[14px] text-second">
+                The cues named above would show a stand-in from their next take.
               </p>
             )}
           </>

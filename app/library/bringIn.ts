@@ -1,30 +1,44 @@
 import type { MediaInfo } from "../../core/scene/media.ts";
 import { newId } from "../ui/newId.ts";
+import { sendFile } from "../ui/sendFile.ts";
 
 export type BroughtIn =
   | { readonly item: { readonly id: string; readonly info: MediaInfo } }
   | { readonly problem: string };
 
-/** Sends a file to the library; of a clip also a still and its length, as this browser sees them. */
-export async function bringIn(file: File): Promise<BroughtIn> {
+/**
+ * Sends a file to the library; of a clip also a still and its length, as this browser sees them.
+ * @param onSending told how much of it is sent, 0 to 1, and how to call it off
+ */
+export async function bringIn(
+  file: File,
+  onSending: (share: number, callOff: () => void) => void,
+): Promise<BroughtIn> {
   const seen = file.type.startsWith("video/") ? await lookAtClip(file) : undefined;
-  const query = new URLSearchParams({ id: newId(), name: file.name.slice(0, 200) });
-  if (seen) {
-    query.set("durationMs", String(seen.durationMs));
-    query.set("posterBytes", String(seen.poster.size));
-  }
-  try {
-    const response = await fetch(`/library?${query}`, {
-      method: "POST",
-      headers: { "Content-Type": "application/octet-stream" },
-      body: seen ? new Blob([seen.poster, file]) : file,
-    });
-    return (await response.json()) as BroughtIn;
-  } catch {
-    return {
-      problem: `“${file.name}” could not be sent: the server cannot be reached, or the file is larger than 300 MB. Nothing was added.`,
-    };
-  }
+  const about = {
+    id: newId(),
+    name: file.name.slice(0, 200),
+    ...(seen && { durationMs: String(seen.durationMs), posterBytes: String(seen.poster.size) }),
+  };
+  let isCalledOff = false;
+  const sending = sendFile<BroughtIn>(
+    "/library",
+    about,
+    seen ? new Blob([seen.poster, file]) : file,
+    (share) => onSending(share, callOff),
+  );
+  const callOff = () => {
+    isCalledOff = true;
+    sending.callOff();
+  };
+  onSending(0, callOff);
+  return (
+    (await sending.answer) ?? {
+      problem: isCalledOff
+        ? `“${file.name}” was called off. Nothing was added.`
+        : `“${file.name}” could not be sent: the server cannot be reached, or the file is larger than 300 MB. Nothing was added.`,
+    }
+  );
 }
 
 const LOOK_MS = 8_000;

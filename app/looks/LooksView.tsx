@@ -15,6 +15,7 @@ import { NoticeBar } from "../desk/NoticeBar.tsx";
 import type { DeskOutfit } from "../desk/outfit.ts";
 import type { Drawing } from "../live/drawing.ts";
 import { PagePicture } from "../ui/PagePicture.tsx";
+import { postJson } from "../ui/postJson.ts";
 import standIn from "../ui/standInPicture.svg";
 import { bringTemplate, templateFile } from "./templateFiles.ts";
 
@@ -79,6 +80,18 @@ export function LooksView({
       store.say(
         brought.problems.length > 0 ? "trouble" : "word",
         [`“${brought.name}” can be chosen on pages from now on.`, ...brought.problems].join(" "),
+      );
+    await revalidate();
+  };
+
+  const remove = async (name: string) => {
+    const answer = await postJson<{ problem?: string }>("/remove-template", { outfitId, name });
+    if (!answer || answer.problem !== undefined)
+      store.say("trouble", answer?.problem ?? "The server cannot be reached. Nothing was changed.");
+    else
+      store.say(
+        "word",
+        `“${name}” is taken out. Pages that wore it wear the outfit’s own from their next take.`,
       );
     await revalidate();
   };
@@ -153,7 +166,15 @@ export function LooksView({
       </section>
       {/* biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls must be reached by keys */}
       <main aria-label="Templates" className="min-h-0 flex-1 overflow-y-auto px-5 py-4" tabIndex={0}>
-        {drawing && <TemplateGrid wardrobe={wardrobe} style={style} drawing={drawing} samples={samples} />}
+        {drawing && (
+          <TemplateGrid
+            wardrobe={wardrobe}
+            style={style}
+            drawing={drawing}
+            samples={samples}
+            onRemove={(name) => void remove(name)}
+          />
+        )}
       </main>
       <NoticeBar />
     </div>
@@ -228,11 +249,13 @@ function TemplateGrid({
   style,
   drawing,
   samples,
+  onRemove,
 }: {
   wardrobe: ShownWardrobe;
   style: HouseStyle;
   drawing: Drawing;
   samples: Samples;
+  onRemove: (name: string) => void;
 }) {
   const { outfitId, templates } = wardrobe;
   const list = useMemo(() => templates.map(({ template }) => template), [templates]);
@@ -269,6 +292,15 @@ function TemplateGrid({
             >
               save as a file<span className="sr-only">: {template.name}</span>
             </a>
+            {!templates[i]?.isWorn && (
+              <button
+                type="button"
+                onClick={() => onRemove(template.name)}
+                className="ml-4 inline-flex min-h-6 items-center text-[14px] text-second hover:text-paper hover:underline"
+              >
+                take out<span className="sr-only">: {template.name}</span>
+              </button>
+            )}
             {findings.map((finding) => (
               <p key={JSON.stringify(finding)} className="text-[14px] text-attention">
                 {explainFinding(finding)}

@@ -35,7 +35,7 @@ export function CueEditor({
   onAnchor: (anchor: Anchor | null) => void;
 }) {
   const { cueId } = cue.view;
-  const saver = useDraftSaver<CueDoc>(cue.view, (doc, baseRevision) =>
+  const saver = useDraftSaver<CueDoc>(`cue/${cueId}`, cue.view, (doc, baseRevision) =>
     saveEdit(actor, { kind: "changeCue", cueId, doc, baseRevision }),
   );
   const { draft } = saver;

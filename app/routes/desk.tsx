@@ -6,9 +6,11 @@ import { DeskContext } from "../desk/deskContext.ts";
 import { DeskStore } from "../desk/deskStore.ts";
 import { Header } from "../desk/Header.tsx";
 import { RehearsalBanner } from "../desk/RehearsalBanner.tsx";
+import { StorageBanner } from "../desk/StorageBanner.tsx";
+import { useKeptCues } from "../desk/useKeptCues.ts";
 import { FindBox } from "../find/FindBox.tsx";
 import { only } from "../rights.server.ts";
-import { getAccess, getServices, liveTokenOf, wornBy } from "../services.server.ts";
+import { getAccess, getServices, liveTokenOf, log, wornBy } from "../services.server.ts";
 import type { Route } from "./+types/desk.ts";
 
 export const middleware = [only("desk")];
@@ -16,6 +18,11 @@ export const middleware = [only("desk")];
 export function loader({ context }: Route.LoaderArgs) {
   const services = getServices(context);
   const { show, host, rundown, contents, links, live, wardrobes, buildId, scriptures, screens } = services;
+  const { caller, peer } = getAccess(context);
+  if (caller.kind === "session")
+    services.sessions
+      .seen(caller.sessionId, peer.address)
+      .catch((error) => log.warn("When a browser was here was not written down", error));
   const cues = rundown.views();
   const wanted = new Set(contentsOf(host.state));
   for (const { compiled } of cues) if ("hash" in compiled) wanted.add(compiled.hash);
@@ -39,7 +46,7 @@ export function loader({ context }: Route.LoaderArgs) {
     watchToken: links.watchToken,
     hasPasscode: services.passcode.isSet,
     outputTokens: Object.fromEntries(screens.outputs.map(({ id }) => [id, links.tokenOfOutput(id)])),
-    deskToken: liveTokenOf(getAccess(context).caller, links),
+    deskToken: liveTokenOf(caller, links),
     buildId,
     state: host.state,
     rundownStamp: live.rundownStamp,
@@ -64,6 +71,7 @@ export default function DeskRoute({ loaderData }: Route.ComponentProps) {
     store.connect();
     return () => store.disconnect();
   }, [store]);
+  useKeptCues(store);
   return (
     <DeskContext value={store}>
       <div data-desk className="flex h-dvh min-h-[600px] flex-col overflow-hidden">
@@ -74,6 +82,7 @@ export default function DeskRoute({ loaderData }: Route.ComponentProps) {
             </NavLink>
           ))}
         </Header>
+        <StorageBanner />
         <RehearsalBanner />
         <Outlet />
         <FindBox outfits={loaderData.outfits} />

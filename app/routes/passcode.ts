@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { only } from "../rights.server.ts";
-import { getServices } from "../services.server.ts";
+import { getAccess, getServices } from "../services.server.ts";
 import type { Route } from "./+types/passcode.ts";
 import { readJsonBody } from "./readJsonBody.server.ts";
 
@@ -14,6 +14,10 @@ const requestSchema = z.strictObject({
 export async function action({ request, context }: Route.ActionArgs) {
   const body = await readJsonBody(request, requestSchema);
   if ("problem" in body) return Response.json({ sentence: body.problem }, { status: 400 });
-  await getServices(context).passcode.set(body.value.passcode);
+  const { passcode, sessions } = getServices(context);
+  const { caller } = getAccess(context);
+  await passcode.set(body.value.passcode);
+  // Whoever was let in has to come in anew, but for the one who set it.
+  await sessions.endAll(caller.kind === "session" ? caller.sessionId : null);
   return Response.json({});
 }

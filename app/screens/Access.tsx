@@ -1,9 +1,10 @@
 import { useState } from "react";
-import { useRevalidator } from "react-router";
+import { NavLink, useRevalidator } from "react-router";
 import { useDeskStore } from "../desk/deskContext.ts";
 import { useDeskData } from "../desk/useDeskData.ts";
 import { fieldClass, Labelled } from "../prepare/Labelled.tsx";
 import { postJson } from "../ui/postJson.ts";
+import { DeskAccess } from "./DeskAccess.tsx";
 
 /** Who may see everything, and who may open the desk from another machine. */
 export function Access() {
@@ -40,9 +41,7 @@ export function Access() {
           type="button"
           title="The old link ends at once"
           className="min-h-8 rounded-md bg-lifted px-3 hover:bg-edge"
-          onClick={() =>
-            void postJson("/screens-link", { kind: "renewWatch", id: "watch" }).then(() => void revalidate())
-          }
+          onClick={() => void postJson("/screens-link", { kind: "renewWatch" }).then(() => void revalidate())}
         >
           New link
         </button>
@@ -89,7 +88,14 @@ export function Access() {
       </form>
       <p className="text-second">
         {hasPasscode ? "One is set" : "None is set"}. It is asked for at /enter when the server listens on a
-        network address (--host); on this machine it is not.
+        network address (--host); on this machine it is not. Another passcode shows all other browsers out.
+      </p>
+      <DeskAccess hasPasscode={hasPasscode} />
+      <h2 className="mt-2 font-semibold">The server</h2>
+      <p>
+        <NavLink className="text-act hover:underline" to="/health">
+          How the server and its disk do
+        </NavLink>
       </p>
     </section>
   );

@@ -80,6 +80,7 @@ function LoadedSong({
   const store = useDeskStore();
   const [anchor, setAnchor] = useState<Anchor | null>(null);
   const saver = useDraftSaver<SongFields>(
+    `song/${id}`,
     { revision: loaded.revision, doc: loaded.song },
     async (song, baseRevision) => {
       const outcome = await postJson<SaveOutcome<SongFields>>("/song/save", {

@@ -79,7 +79,7 @@ export function SongsView({
     for (const file of files ?? []) {
       const result = await sendFile<
         { added: { id: string; title: string }[]; left: string[] } | { problem: string }
-      >("/files/songs", { fileName: file.name, actor }, file);
+      >("/files/songs", { fileName: file.name, actor }, file).answer;
       if (!result) left.push(`${file.name}: it could not be sent`);
       else if ("problem" in result) left.push(`${file.name}: ${result.problem}`);
       else {

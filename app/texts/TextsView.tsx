@@ -58,7 +58,7 @@ export function TextsView({
     const [first] = list;
     if (!first) return;
     const { file, fileName } = await onePacket(list);
-    const answer = await sendFile<{ problem?: string }>("/files/texts", { fileName, ...wanted }, file);
+    const answer = await sendFile<{ problem?: string }>("/files/texts", { fileName, ...wanted }, file).answer;
     if (answer?.problem !== undefined || !answer) {
       store.say(
         "trouble",
@@ -195,6 +195,13 @@ export function TextsView({
                 value={state.of > 0 ? state.verses / state.of : undefined}
               />
               <p className="mt-1 text-second">The show goes on meanwhile. It is here when all of it is.</p>
+              <button
+                type="button"
+                onClick={() => void postJson("/files/texts/call-off", {})}
+                className="mt-2 min-h-9 rounded-md bg-lifted px-3 hover:bg-edge"
+              >
+                Call it off
+              </button>
             </>
           )}
           {state.kind === "done" && <p className="text-act">{state.sentence}</p>}
@@ -210,7 +217,10 @@ async function onePacket(files: readonly File[]): Promise<{ file: Blob; fileName
   const [first] = files;
   if (!first || files.length === 1)
     return { file: first ?? new Blob(), fileName: (first?.name ?? "text").slice(0, 200) };
-  const packed: Record<string, Uint8Array> = {};
-  for (const file of files) packed[file.name] = new Uint8Array(await file.arrayBuffer());
-  return { file: new Blob([zipSync(packed, { level: 1 }) as BlobPart]), fileName: "Files.zip" };
+  const packed = new Map<string, Uint8Array>();
+  for (const file of files) packed.set(file.name, new Uint8Array(await file.arrayBuffer()));
+  return {
+    file: new Blob([zipSync(Object.fromEntries(packed), { level: 1 }) as BlobPart]),
+    fileName: "Files.zip",
+  };
 }

@@ -67,6 +67,15 @@ export class DraftSaver<T> {
     this.#saveAfter(SAVE_AFTER_MS);
   }
 
+  /** Goes on with words that could not be saved before; the server says whether somebody changed them since. */
+  resume(doc: T, revision: number): void {
+    if (this.#isDirty || this.#isSending) return;
+    this.#revision = revision;
+    this.#draft = doc;
+    this.#set({ kind: "typing" });
+    this.#saveAfter(SAVE_AFTER_MS);
+  }
+
   /** As the server tells it: taken over unless something typed here is not saved yet. */
   hear(view: SavedDraft<T>): void {
     if (view.revision <= this.#revision || this.#isSending || this.#isDirty) return;

@@ -1,17 +1,35 @@
-/** Sends a file as it is, with what is said about it in the address. @returns the answer; undefined when it could not be sent */
-export async function sendFile<T>(
+export interface SendingFile<T> {
+  /** The answer; undefined when it could not be sent, or was called off. */
+  readonly answer: Promise<T | undefined>;
+  readonly callOff: () => void;
+}
+
+/**
+ * Sends a file as it is, with what is said about it in the address.
+ * @param onProgress how much of it is sent, 0 to 1; 1 while the server looks at it
+ */
+export function sendFile<T>(
   path: string,
   about: Readonly<Record<string, string>>,
   file: Blob,
-): Promise<T | undefined> {
-  try {
-    const response = await fetch(`${path}?${new URLSearchParams(about)}`, {
-      method: "POST",
-      headers: { "Content-Type": "application/octet-stream" },
-      body: file,
-    });
-    return (await response.json()) as T;
-  } catch {
-    return undefined;
-  }
+  onProgress: (share: number) => void = () => {},
+): SendingFile<T> {
+  // fetch does not say how much of a body is sent.
+  const request = new XMLHttpRequest();
+  const answer = new Promise<T | undefined>((resolve) => {
+    request.upload.onprogress = ({ loaded, total }) => onProgress(total > 0 ? loaded / total : 0);
+    request.onload = () => {
+      try {
+        resolve(JSON.parse(request.responseText) as T);
+      } catch {
+        resolve(undefined);
+      }
+    };
+    request.onerror = () => resolve(undefined);
+    request.onabort = () => resolve(undefined);
+  });
+  request.open("POST", `${path}?${new URLSearchParams(about)}`);
+  request.setRequestHeader("Content-Type", "application/octet-stream");
+  request.send(file);
+  return { answer, callOff: () => request.abort() };
 }

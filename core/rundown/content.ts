@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { byNameSchema, nameSchema } from "../names/name.ts";
 import { adjustmentsSchema, wholeSchema } from "../scene/adjust.ts";
 import { effectMsSchema } from "../screens/plan.ts";
 import { CREDIT_PLACES } from "../words/credits.ts";
@@ -36,19 +37,20 @@ const flowSchema = z.strictObject({
   field: z.string().max(40),
   occurrences: z.array(occurrenceSchema).max(1_000),
   /** Outfit id → for each occurrence, the units its slides begin with. */
-  divisions: z.record(z.string(), z.array(z.array(z.number().int().min(0)))),
+  divisions: byNameSchema(z.array(z.array(z.number().int().min(0)))),
 });
 export type Flow = z.infer<typeof flowSchema>;
 
-const wardrobeSchema = z.record(z.string(), z.strictObject({ template: hashSchema, style: hashSchema }));
+const wardrobeSchema = byNameSchema(z.strictObject({ template: hashSchema, style: hashSchema }));
 
 export const pageContentSchema = z.strictObject({
   kind: z.literal("page"),
   cueKind: z.enum(["page", "song", "reading", "action"]),
   title: z.string().max(400),
   fieldSet: z.string().max(40),
-  layerId: z.string().max(40),
-  values: z.record(z.string(), z.string()),
+  /** Empty where it goes onto no layer. */
+  layerId: nameSchema(40, 0),
+  values: byNameSchema(z.string()),
   flow: flowSchema.nullable(),
   /** A page of points: how many stand after each step. */
   points: z.array(z.number().int().min(1)).max(200).nullable(),
@@ -56,7 +58,7 @@ export const pageContentSchema = z.strictObject({
   wardrobe: wardrobeSchema,
   /** A last step of running words that is a page of its own: the credit. */
   endPage: z
-    .strictObject({ values: z.record(z.string(), z.string()), wardrobe: wardrobeSchema })
+    .strictObject({ values: byNameSchema(z.string()), wardrobe: wardrobeSchema })
     .nullable()
     .default(null),
   opacity: z.number().min(0).max(1).default(1),
@@ -70,7 +72,7 @@ export const pageContentSchema = z.strictObject({
   /** What an action does in place of bringing a page. */
   action: z
     .strictObject({
-      clear: z.array(z.string().max(40)).max(40),
+      clear: z.array(nameSchema(40)).max(40),
       shutter: z.enum(["black", "standBy", "back"]).nullable(),
     })
     .nullable()
@@ -80,11 +82,11 @@ export const pageContentSchema = z.strictObject({
   plan: planNeedSchema.nullable().default(null),
   stepPlans: z.array(stepPlanSchema).max(60).default([]),
   /** The only outputs it goes to; null: all. */
-  only: z.array(z.string().max(60)).max(64).nullable().default(null),
+  only: z.array(nameSchema(60)).max(64).nullable().default(null),
   /** Outfits whose divisions make the steps; null: all that divide the words. */
-  stepsBy: z.array(z.string().max(60)).nullable().default(null),
+  stepsBy: z.array(nameSchema(60)).nullable().default(null),
   /** Outfit id → outfits that stand in for it on screens of their shape. */
-  variants: z.record(z.string(), z.array(z.string())).default({}),
+  variants: byNameSchema(z.array(z.string())).default({}),
   /** How long the picture may hang on how the page came: a crawl joins what went before it for minutes. */
   lastsMs: z.number().min(0),
   /** Pictures and clips it shows, by the hash of what is known of them. */

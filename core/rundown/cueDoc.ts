@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { byNameSchema, nameSchema } from "../names/name.ts";
 import { adjustmentsSchema, wholeSchema } from "../scene/adjust.ts";
 import { effectMsSchema } from "../screens/plan.ts";
 import { plannedTimeSchema } from "../time/timeOfDay.ts";
@@ -9,13 +10,13 @@ import { anchorSchema } from "./anchor.ts";
 
 /** The screen plan a cue is made for: a take under another plan switches to it, or is refused. Never half-cut words. */
 export const planNeedSchema = z.strictObject({
-  id: z.string().min(1).max(60),
+  id: nameSchema(60),
   otherwise: z.enum(["switch", "refuse"]),
 });
 export type PlanNeed = z.infer<typeof planNeedSchema>;
 
 /** From a step on, the plan that is switched to. */
-export const stepPlanSchema = z.strictObject({ step: anchorSchema, planId: z.string().min(1).max(60) });
+export const stepPlanSchema = z.strictObject({ step: anchorSchema, planId: nameSchema(60) });
 
 /** How a cue starts: by hand, with the cue before it, some time after that one is through, or at a time of day. */
 export const cueStartSchema = z.discriminatedUnion("kind", [
@@ -64,18 +65,18 @@ const onAnyCue = {
   plan: planNeedSchema.nullable().default(null),
   stepPlans: z.array(stepPlanSchema).max(60).default([]),
   /** The only outputs it goes to; null: all. The others keep what they show. */
-  only: z.array(z.string().min(1).max(60)).min(1).max(64).nullable().default(null),
+  only: z.array(nameSchema(60)).min(1).max(64).nullable().default(null),
 };
 
 /** What a person typed for a cue: the row in the rundown. From it the content for the air is compiled. */
 export const pageDocSchema = z.strictObject({
   kind: z.literal("page"),
   fieldSet: z.string().min(1).max(40),
-  values: z.record(z.string().max(40), z.string().max(2_000)),
+  values: byNameSchema(z.string().max(2_000)),
   /** Name of the template it wears where an outfit offers several; null: the outfit's own. */
   look: z.string().max(80).nullable(),
   /** The layer it goes to; null: the usual one of its kind. */
-  layerId: z.string().max(40).nullable().default(null),
+  layerId: nameSchema(40).nullable().default(null),
   /** Leaves by itself after this long; null stays until taken out. */
   stayMs: z.number().int().min(500).max(3_600_000).nullable(),
   ...onAnyCue,
@@ -125,7 +126,7 @@ export const actionDocSchema = z.strictObject({
   kind: z.literal("action"),
   title: z.string().max(200),
   /** Layers it takes off. */
-  clear: z.array(z.string().max(40)).max(40).default([]),
+  clear: z.array(nameSchema(40)).max(40).default([]),
   /** What all screens show in place of their picture; "back": their picture again. */
   shutter: z.enum(["black", "standBy", "back"]).nullable().default(null),
   ...onAnyCue,

@@ -1,8 +1,9 @@
 import { z } from "zod";
+import { nameSchema } from "../names/name.ts";
 import { cueDocSchema } from "./cueDoc.ts";
 
 /** What Prepare may do to the rundown. Ids are made by the desk, so that an edit can be shown before it is saved. */
-const cueId = z.string().min(8).max(60);
+const cueId = nameSchema(60, 8);
 const baseRevision = z.number().int().min(0);
 
 export const editSchema = z.discriminatedUnion("kind", [

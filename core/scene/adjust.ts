@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { crawlSpeedSchema } from "../crawl/rate.ts";
+import { byNameSchema } from "../names/name.ts";
 import type { ReadableObject } from "./template.ts";
 
 /** How one text or crawl of a page is moved, sized, sped or left out, for this page alone. */
@@ -16,7 +17,7 @@ export const adjustmentSchema = z.strictObject({
 export type Adjustment = z.infer<typeof adjustmentSchema>;
 
 /** Field → how the texts that show it are adjusted. */
-export const adjustmentsSchema = z.record(z.string().min(1).max(40), adjustmentSchema);
+export const adjustmentsSchema = byNameSchema(adjustmentSchema);
 export type Adjustments = z.infer<typeof adjustmentsSchema>;
 
 /** Where a whole page stands on an output, and how large, for this page alone. */

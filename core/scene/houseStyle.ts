@@ -1,10 +1,11 @@
 import { z } from "zod";
+import { byNameSchema, nameSchema } from "../names/name.ts";
 
 export const colorSchema = z
   .string()
   .regex(/^#[0-9a-f]{6}([0-9a-f]{2})?$/i, "a colour is #rrggbb or #rrggbbaa");
 
-const tokenName = z.string().min(1).max(40);
+const tokenName = nameSchema(40);
 const fontIds = z.array(z.string().max(80)).max(8);
 
 /** A typeface in its cuts; each a list of font ids, best first. An empty cut is drawn in the regular one. */
@@ -20,11 +21,11 @@ export type Typeface = z.infer<typeof typefaceSchema>;
 export const houseStyleSchema = z.strictObject({
   kind: z.literal("style"),
   name: z.string().min(1).max(80),
-  colors: z.record(tokenName, colorSchema),
+  colors: byNameSchema(colorSchema),
   /** Role (words, titles, plain) → typeface; fallbacks for other scripts follow by themselves. */
-  fonts: z.record(tokenName, typefaceSchema),
+  fonts: byNameSchema(typefaceSchema),
   /** Lengths are px at a picture height of 1080; "shadow" is the strength of all shadows, 1 as drawn. */
-  numbers: z.record(tokenName, z.number().min(-1_000).max(1_000)),
+  numbers: byNameSchema(z.number().min(-1_000).max(1_000)),
 });
 export type HouseStyle = z.infer<typeof houseStyleSchema>;
 

@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { nameSchema } from "../names/name.ts";
 import { findCircle } from "./showWhen.ts";
 import { allObjects, sceneObjectSchema, type Template, templateSchema } from "./template.ts";
 
@@ -61,7 +62,7 @@ export function readTemplate(json: string): ReadTemplate {
 function readObject(raw: unknown, index: number, problems: string[]): unknown {
   const read = sceneObjectSchema.safeParse(raw);
   if (read.success) return read.data;
-  const named = z.looseObject({ id: z.string().min(1).max(60), kind: z.string() }).safeParse(raw);
+  const named = z.looseObject({ id: nameSchema(60), kind: z.string() }).safeParse(raw);
   const id = named.success ? named.data.id : `object ${index + 1}`;
   // A group with one bad member keeps the others.
   if (named.success && named.data.kind === "group" && Array.isArray(named.data.objects)) {

@@ -1,8 +1,9 @@
 import { z } from "zod";
 import { parseNumber } from "../figures/number.ts";
+import { nameSchema } from "../names/name.ts";
 
-const fieldName = z.string().min(1).max(40);
-const objectId = z.string().min(1).max(60);
+const fieldName = nameSchema(40);
+const objectId = nameSchema(60);
 
 const conditionSchema = z.discriminatedUnion("kind", [
   z.strictObject({ kind: z.literal("empty"), field: fieldName }),

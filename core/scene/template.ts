@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { crawlSpeedSchema } from "../crawl/rate.ts";
+import { nameSchema } from "../names/name.ts";
 import { SCALE_MODES } from "../picture/place.ts";
 import { colorRefSchema, numberRefSchema } from "./houseStyle.ts";
 import { type Motion, motionSchema, STILL } from "./motion.ts";
@@ -11,7 +12,7 @@ import { showWhenSchema } from "./showWhen.ts";
  */
 const lengthPx = z.number().min(-20_000).max(20_000);
 const fraction = z.number().min(0).max(1);
-const fieldName = z.string().min(1).max(40);
+const fieldName = nameSchema(40);
 const boxSchema = z.strictObject({
   x: lengthPx,
   y: lengthPx,
@@ -75,7 +76,7 @@ const shadowSchema = z.strictObject({
 });
 
 const common = {
-  id: z.string().min(1).max(60),
+  id: nameSchema(60),
   box: boxSchema,
   showWhen: showWhenSchema,
   motion: motionSchema,
@@ -324,7 +325,7 @@ const programSchema = z.strictObject({
 /** What this version cannot read: kept as it came, left out of the picture, named in a finding. */
 const unreadableSchema = z.strictObject({
   kind: z.literal("unreadable"),
-  id: z.string().max(60),
+  id: nameSchema(60),
   why: z.string().max(400),
   was: z.unknown(),
 });

@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { byNameSchema, nameSchema } from "../names/name.ts";
 import { FRAME_RATES, type FrameRateName } from "../time/timecode.ts";
 
 const frameRateNames = Object.keys(FRAME_RATES) as [FrameRateName, ...FrameRateName[]];
@@ -43,7 +44,7 @@ export type ShownPicture = z.infer<typeof shownPictureSchema>;
 
 /** One screen: its own size and shape. */
 export const outputSchema = z.strictObject({
-  id: z.string().min(1).max(60),
+  id: nameSchema(60),
   name: z.string().min(1).max(60),
   widthPx: z.number().int().min(16).max(16_000),
   heightPx: z.number().int().min(16).max(16_000),
@@ -101,11 +102,10 @@ export type Output = z.infer<typeof outputSchema>;
 
 /** For every output: which layers it shows, from the back to the front, and in which outfit. */
 export const screenPlanSchema = z.strictObject({
-  id: z.string().max(60),
+  id: nameSchema(60),
   name: z.string().max(60),
-  outputs: z.record(
-    z.string(),
-    z.strictObject({ outfitId: z.string().max(60), layerIds: z.array(z.string().max(40)).max(40) }),
+  outputs: byNameSchema(
+    z.strictObject({ outfitId: nameSchema(60), layerIds: z.array(nameSchema(40)).max(40) }),
   ),
 });
 export type ScreenPlan = z.infer<typeof screenPlanSchema>;
@@ -115,7 +115,7 @@ export const effectMsSchema = z.number().int().min(40).max(8_000);
 
 /** One of the layers that pages lie on. Persistent: survives "clear". */
 export const layerSchema = z.strictObject({
-  id: z.string().min(1).max(40),
+  id: nameSchema(40),
   name: z.string().min(1).max(40),
   persistent: z.boolean(),
   /** How the take key brings a page onto it. */

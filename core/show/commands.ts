@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { nameSchema } from "../names/name.ts";
 import { effectMsSchema, shownPictureSchema } from "../screens/plan.ts";
 import { TEST_PICTURES } from "../screens/testPicture.ts";
 import type { Due } from "./due.ts";
@@ -20,17 +21,17 @@ export const commandSchema = z.discriminatedUnion("kind", [
     how: takeHow,
     builtOn: z.number().int(),
   }),
-  z.strictObject({ kind: z.literal("out"), id, layerId: z.string().max(40), how }),
+  z.strictObject({ kind: z.literal("out"), id, layerId: nameSchema(40), how }),
   z.strictObject({ kind: z.literal("clear"), id, how }),
   z.strictObject({ kind: z.literal("clearEverything"), id, how }),
   z.strictObject({ kind: z.literal("undoTake"), id }),
   /** Puts the held edits of a layer on air, or of all. */
-  z.strictObject({ kind: z.literal("send"), id, layerId: z.string().max(40).nullable() }),
+  z.strictObject({ kind: z.literal("send"), id, layerId: nameSchema(40).nullable() }),
   /** Black or the stand-by on these outputs, or on all; null opens them again. */
   z.strictObject({
     kind: z.literal("shut"),
     id,
-    outputIds: z.array(z.string().max(60)).max(64).nullable(),
+    outputIds: z.array(nameSchema(60)).max(64).nullable(),
     picture: z.enum(["black", "standBy"]).nullable(),
   }),
   /** A line for those on the stage; empty takes it away. */
@@ -38,7 +39,7 @@ export const commandSchema = z.discriminatedUnion("kind", [
   z.strictObject({
     kind: z.literal("setLayer"),
     id,
-    layerId: z.string().max(40),
+    layerId: nameSchema(40),
     how,
     opacity: z.number().min(0).max(1),
     persistent: z.boolean(),
@@ -53,14 +54,14 @@ export const commandSchema = z.discriminatedUnion("kind", [
   z.strictObject({
     kind: z.literal("switchPlan"),
     id,
-    planId: z.string().max(60),
+    planId: nameSchema(60),
     builtOn: z.number().int(),
   }),
   /** A test picture on these outputs, or on all; null takes it away. */
   z.strictObject({
     kind: z.literal("test"),
     id,
-    outputIds: z.array(z.string().max(60)).max(64).nullable(),
+    outputIds: z.array(nameSchema(60)).max(64).nullable(),
     picture: z.enum(TEST_PICTURES).nullable(),
   }),
 ]);

@@ -1,14 +1,15 @@
 import { z } from "zod";
+import { nameSchema } from "../names/name.ts";
 
 /** Something that will happen by itself. */
 export const dueSchema = z.discriminatedUnion("kind", [
   /** A cue that follows the one before it. */
-  z.strictObject({ kind: z.literal("follow"), cueId: z.string().max(60), atMs: z.number() }),
+  z.strictObject({ kind: z.literal("follow"), cueId: nameSchema(60), atMs: z.number() }),
   /** A cue that comes again while its layer keeps it. */
   z.strictObject({
     kind: z.literal("repeat"),
-    cueId: z.string().max(60),
-    layerId: z.string().max(40),
+    cueId: nameSchema(60),
+    layerId: nameSchema(40),
     everyMs: z.number().min(1_000),
     atMs: z.number(),
   }),

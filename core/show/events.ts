@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { byNameSchema } from "../names/name.ts";
 import { effectMsSchema, layerSchema, screenPlanSchema, shownPictureSchema } from "../screens/plan.ts";
 import { TEST_PICTURES } from "../screens/testPicture.ts";
 import { dueSchema } from "./due.ts";
@@ -48,7 +49,7 @@ export const airEventSchema = z.discriminatedUnion("kind", [
     kind: z.literal("sent"),
     layerId: z.string(),
     /** Output → its new page; "" for all that have no slot of their own. */
-    pages: z.record(z.string(), slotPageSchema),
+    pages: byNameSchema(slotPageSchema),
     startAtMs: z.number(),
   }),
   /** A cue came again by itself. */

@@ -1,10 +1,11 @@
 import { z } from "zod";
+import { nameSchema } from "../names/name.ts";
 import { anchorSchema } from "../rundown/anchor.ts";
 import { hashSchema } from "../rundown/content.ts";
 
 /** A pinned page at one of its steps. */
 export const slotPageSchema = z.strictObject({
-  cueId: z.string().max(60),
+  cueId: nameSchema(60),
   content: hashSchema,
   step: anchorSchema,
 });

@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { byNameSchema, nameSchema } from "../names/name.ts";
 import { anchorSchema } from "../rundown/anchor.ts";
 import { hashSchema } from "../rundown/content.ts";
 import { layerSchema, screenPlanSchema, shownPictureSchema } from "../screens/plan.ts";
@@ -11,7 +12,7 @@ import { type SlotPage, slotPageSchema, slotSchema } from "./slot.ts";
 export const actorSchema = z.discriminatedUnion("kind", [
   z.strictObject({
     kind: z.literal("desk"),
-    id: z.string().min(1).max(60),
+    id: nameSchema(60),
     /** What the desk was called then. */
     name: z.string().max(40).optional(),
   }),
@@ -21,7 +22,7 @@ export type Actor = z.infer<typeof actorSchema>;
 
 /** A step of a cue, in the very content that was seen when it was chosen. */
 export const targetSchema = z.strictObject({
-  cueId: z.string().min(1).max(60),
+  cueId: nameSchema(60),
   content: hashSchema,
   step: anchorSchema,
 });
@@ -42,7 +43,7 @@ const undoneLayerSchema = z.strictObject({
   /** The outputs the take was limited to; null: all. */
   outputIds: z.array(z.string()).nullable(),
   /** What outputs showed that had a slot of their own, or were given one. */
-  perOutput: z.record(z.string(), slotPageSchema.nullable()),
+  perOutput: byNameSchema(slotPageSchema.nullable()),
 });
 export type UndoneLayer = z.infer<typeof undoneLayerSchema>;
 
@@ -51,7 +52,7 @@ const undoSchema = z.strictObject({
   /** The air's revision right after that take; when it has moved, the take can no longer be undone. */
   airRevision: z.number().int(),
   /** Layer → what was on it. */
-  layers: z.record(z.string(), undoneLayerSchema).default({}),
+  layers: byNameSchema(undoneLayerSchema).default({}),
   arm: armSchema.nullable(),
   position: positionSchema.nullable(),
   /** The plan that the take switched from; null when it switched none. */
@@ -69,16 +70,14 @@ export const showStateSchema = z.strictObject({
   layers: z.array(layerSchema),
   /** IANA zone for times of day. */
   timeZone: z.string(),
-  slots: z.record(z.string(), slotSchema),
+  slots: byNameSchema(slotSchema),
   /** Layer → output → the slot that a cue limited to chosen outputs has filled there. */
-  overrides: z.record(z.string(), z.record(z.string(), slotSchema)).default({}),
+  overrides: byNameSchema(byNameSchema(slotSchema)).default({}),
   plan: screenPlanSchema,
   /** The plan that was used until a moment ago: pages still leave and change from what it showed. */
   planBefore: z.strictObject({ plan: screenPlanSchema, untilMs: z.number() }).nullable().default(null),
   /** Outputs that show a test picture in place of theirs, and since when. */
-  tests: z
-    .record(z.string(), z.strictObject({ picture: z.enum(TEST_PICTURES), sinceMs: z.number() }))
-    .default({}),
+  tests: byNameSchema(z.strictObject({ picture: z.enum(TEST_PICTURES), sinceMs: z.number() })).default({}),
   arm: armSchema.nullable(),
   /** The step last taken: what comes next is counted from it. */
   position: positionSchema.nullable(),
@@ -89,13 +88,13 @@ export const showStateSchema = z.strictObject({
   /** What will happen by itself, the soonest first. */
   due: z.array(dueSchema).default([]),
   /** Outputs that are shut, or were a moment ago. */
-  shutters: z.record(z.string(), shutterSchema).default({}),
+  shutters: byNameSchema(shutterSchema).default({}),
   /** What outputs show as their stand-by, unless they have one of their own. */
   standBy: shownPictureSchema.nullable().default(null),
   /** The note to those on the stage, above all layers, where an outfit has a place for it. */
   stageNote: slotSchema.default([]),
   /** Cue → when it was first taken. */
-  cueTimes: z.record(z.string(), z.number()).default({}),
+  cueTimes: byNameSchema(z.number()).default({}),
 });
 export type ShowState = z.infer<typeof showStateSchema>;
 

@@ -1,5 +1,6 @@
 import { z } from "zod";
 import type { KeyMap } from "../keys/keyMap.ts";
+import { nameSchema } from "../names/name.ts";
 import type { CueView } from "../rundown/edits.ts";
 import type { OpenEvening } from "../rundown/evening.ts";
 import type { PinnedDocument } from "../screens/dress.ts";
@@ -40,7 +41,7 @@ export const clientMessageSchema = z.discriminatedUnion("kind", [
   /** A desk goes over to the rehearsal, or back to the air. */
   z.strictObject({ kind: z.literal("channel"), channel: z.enum(CHANNELS) }),
   /** The outputs that show the rehearsal in place of the air, from a desk that rehearses. */
-  z.strictObject({ kind: z.literal("rehearseOn"), outputIds: z.array(z.string().max(60)).max(64) }),
+  z.strictObject({ kind: z.literal("rehearseOn"), outputIds: z.array(nameSchema(60)).max(64) }),
   /** Who is at a desk, and what they let themselves do. */
   z.strictObject({
     kind: z.literal("desk"),

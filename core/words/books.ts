@@ -178,6 +178,7 @@ export function bookName(code: string, language = "en"): string {
 
 /** The name that stands before chapter and verse: one psalm is a Psalm. */
 export function nameForReference(code: string, language = "en"): string {
-  if (code === "Ps") return ONE_PSALM[language] ?? (ONE_PSALM.en as string);
+  if (code === "Ps")
+    return (Object.hasOwn(ONE_PSALM, language) ? ONE_PSALM[language] : undefined) ?? (ONE_PSALM.en as string);
   return bookName(code, language);
 }

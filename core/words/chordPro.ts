@@ -12,20 +12,22 @@ import { formatOrder, orderOf } from "./songOrder.ts";
  */
 
 const DIRECTIVE = /^\{\s*([\w-]+)\s*(?::|\s)?\s*(.*?)\s*\}$/;
-const SHORT: Readonly<Record<string, string>> = {
-  t: "title",
-  st: "subtitle",
-  su: "subtitle",
-  soc: "start_of_chorus",
-  eoc: "end_of_chorus",
-  sov: "start_of_verse",
-  eov: "end_of_verse",
-  sob: "start_of_bridge",
-  eob: "end_of_bridge",
-  c: "comment",
-  ci: "comment_italic",
-  cb: "comment_box",
-};
+const SHORT: ReadonlyMap<string, string> = new Map(
+  Object.entries({
+    t: "title",
+    st: "subtitle",
+    su: "subtitle",
+    soc: "start_of_chorus",
+    eoc: "end_of_chorus",
+    sov: "start_of_verse",
+    eov: "end_of_verse",
+    sob: "start_of_bridge",
+    eob: "end_of_bridge",
+    c: "comment",
+    ci: "comment_italic",
+    cb: "comment_box",
+  }),
+);
 /** Environments whose lines are not words to sing. */
 const NOT_SUNG = /^start_of_(tab|grid|abc|ly|svg|textblock)$/;
 
@@ -34,7 +36,7 @@ export const isChordPro = (text: string): boolean =>
     const name = DIRECTIVE.exec(line.trim())?.[1]?.toLowerCase();
     return (
       name !== undefined &&
-      (name in SHORT || /^(title|start_of_|chorus|artist|key|composer|lyricist)/.test(name))
+      (SHORT.has(name) || /^(title|start_of_|chorus|artist|key|composer|lyricist)/.test(name))
     );
   });
 
@@ -67,7 +69,7 @@ export function readChordPro(text: string, name = ""): SongFields {
       continue;
     }
     const given = (match[1] as string).toLowerCase();
-    const directive = SHORT[given] ?? given;
+    const directive = SHORT.get(given) ?? given;
     const value = match[2] ?? "";
     if (skipping) {
       kept.push(line.trim().slice(0, 1_000));

@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { byNameSchema } from "../names/name.ts";
 import { creditsSchema, NO_CREDITS } from "./credits.ts";
 import { cutSchema, MOST_CUTS } from "./cuts.ts";
 
@@ -20,7 +21,7 @@ export const songFields = {
   version: z.string().max(80).default(""),
   credits: creditsSchema.default(NO_CREDITS),
   /** Lines per slide where this song differs from the outfit, by outfit. */
-  lines: z.record(z.string().max(60), z.number().int().min(1).max(20)).default({}),
+  lines: byNameSchema(z.number().int().min(1).max(20)).default({}),
   /** Slides parted and joined by hand. */
   cuts: z.array(cutSchema).max(MOST_CUTS).default([]),
   /** Lines of a song file that are not understood, kept for when it is written again. */

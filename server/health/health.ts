@@ -1,6 +1,7 @@
+import type { HealthReport } from "../../core/report/health.ts";
 import type { ScreenHealth, StorageStatus } from "../../core/show/wire.ts";
 import type { KeptJournal } from "../live/journal.ts";
-import type { KeeperStatus, ShowKeeper } from "../store/showKeeper.ts";
+import type { ShowKeeper } from "../store/showKeeper.ts";
 import type { ShowClock } from "./showClock.ts";
 import type { Stalls } from "./stalls.ts";
 
@@ -54,6 +55,11 @@ export class Health {
     return { kind: "well" };
   }
 
+  /** Copies the show now. @returns whether it was done */
+  async backUp(): Promise<boolean> {
+    return (await this.#parts.keeper?.backUp()) ?? false;
+  }
+
   /** All of it, for the health page. */
   report(): HealthReport {
     const { keeper, stalls, clock, screens, stillsWaiting, startedAtMs } = this.#parts;
@@ -69,15 +75,4 @@ export class Health {
       startedAtMs,
     };
   }
-}
-
-export interface HealthReport {
-  readonly storage: StorageStatus;
-  readonly keeper: KeeperStatus | null;
-  readonly stalls: { readonly count: number; readonly longestMs: number };
-  readonly clockAheadMs: number;
-  readonly windows: readonly { readonly outputId: string; readonly windows: number }[];
-  readonly stillsWaiting: number;
-  readonly memoryMb: number;
-  readonly startedAtMs: number;
 }

@@ -37,14 +37,19 @@ export class AirLog {
             seq,
             at_ms: Math.round(atMs),
             actor: actor && JSON.stringify(actor),
-            event: JSON.stringify(event),
+            // What cannot be read back is never written.
+            event: JSON.stringify(airEventSchema.parse(event)),
           })),
         )
         .execute();
       if (events.some(({ seq }) => seq % SNAPSHOT_EVERY === 0))
         await transaction
           .insertInto("air_snapshot")
-          .values({ show_id: this.#showId, seq: after.seq, state: JSON.stringify(after) })
+          .values({
+            show_id: this.#showId,
+            seq: after.seq,
+            state: JSON.stringify(showStateSchema.parse(after)),
+          })
           .onConflict((oc) => oc.doNothing())
           .execute();
     });

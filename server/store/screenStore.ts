@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { nameSchema } from "../../core/names/name.ts";
 import {
   type Output,
   outputSchema,
@@ -7,6 +8,7 @@ import {
   type Venue,
   venueSchema,
 } from "../../core/screens/plan.ts";
+import { log } from "../log.ts";
 import type { Db } from "./database.ts";
 
 export const MOST_OUTPUTS = 24;
@@ -15,9 +17,9 @@ export const MOST_PLANS = 24;
 /** What can be done to screens and plans, besides switching. */
 export const screensEditSchema = z.discriminatedUnion("kind", [
   z.strictObject({ kind: z.literal("saveOutput"), output: outputSchema }),
-  z.strictObject({ kind: z.literal("removeOutput"), outputId: z.string().max(60) }),
+  z.strictObject({ kind: z.literal("removeOutput"), outputId: nameSchema(60) }),
   z.strictObject({ kind: z.literal("savePlan"), plan: screenPlanSchema }),
-  z.strictObject({ kind: z.literal("removePlan"), planId: z.string().max(60) }),
+  z.strictObject({ kind: z.literal("removePlan"), planId: nameSchema(60) }),
   z.strictObject({ kind: z.literal("saveVenue"), venue: venueSchema }),
 ]);
 export type ScreensEdit = z.infer<typeof screensEditSchema>;
@@ -55,8 +57,8 @@ export class ScreenStore {
       .where("id", "=", this.#showId)
       .executeTakeFirstOrThrow();
     this.#venue = venueSchema.parse(JSON.parse(show.venue));
-    this.#outputs = outputs.map(({ doc }) => outputSchema.parse(JSON.parse(doc)));
-    this.#plans = plans.map(({ doc }) => screenPlanSchema.parse(JSON.parse(doc)));
+    this.#outputs = outputs.flatMap(({ doc }) => readable(outputSchema, "screen", doc));
+    this.#plans = plans.flatMap(({ doc }) => readable(screenPlanSchema, "plan", doc));
   }
 
   get outputs(): readonly Output[] {
@@ -84,7 +86,7 @@ export class ScreenStore {
         const isNew = !this.#outputs.some(({ id }) => id === output.id);
         if (isNew && this.#outputs.length >= MOST_OUTPUTS)
           return `There are ${MOST_OUTPUTS} screens, which is the most. Nothing was added; take one away first.`;
-        await this.#save("output", output, this.#outputs);
+        await this.#save("output", outputSchema.parse(output), this.#outputs);
         break;
       }
       case "removeOutput":
@@ -98,7 +100,7 @@ export class ScreenStore {
         const isNew = !this.#plans.some(({ id }) => id === edit.plan.id);
         if (isNew && this.#plans.length >= MOST_PLANS)
           return `There are ${MOST_PLANS} plans, which is the most. Nothing was added; take one away first.`;
-        await this.#save("screen_plan", edit.plan, this.#plans);
+        await this.#save("screen_plan", screenPlanSchema.parse(edit.plan), this.#plans);
         break;
       }
       case "saveVenue":
@@ -135,4 +137,14 @@ export class ScreenStore {
       .onConflict((oc) => oc.columns(["show_id", "id"]).doUpdateSet({ doc }))
       .execute();
   }
+}
+
+/** A row that cannot be read is left out and stays as it is: it must not keep the show from opening. */
+function readable<T>(schema: z.ZodType<T>, what: string, doc: string): T[] {
+  const read = schema.safeParse(JSON.parse(doc));
+  if (read.success) return [read.data];
+  log.warn(
+    `A ${what} cannot be read and is left out: ${read.error.issues[0]?.message} in ${doc.slice(0, 200)}`,
+  );
+  return [];
 }

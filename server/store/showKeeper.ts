@@ -1,6 +1,7 @@
 import { statfs } from "node:fs/promises";
 import { dirname } from "node:path";
 import { Worker } from "node:worker_threads";
+import type { KeeperStatus } from "../../core/report/health.ts";
 import { log } from "../log.ts";
 import type { KeeperAnswer, KeeperJob } from "./keeperWorker.ts";
 
@@ -14,15 +15,6 @@ const GIVES_UP_MS = 120_000;
 /** Room on the disk at which people are told, in bytes. */
 const LITTLE_ROOM_BYTES = 1024 * 1024 * 1024;
 const NO_ROOM_BYTES = 100 * 1024 * 1024;
-
-export interface KeeperStatus {
-  readonly lastCheckpointAtMs: number | null;
-  readonly lastBackupAtMs: number | null;
-  /** Why the last copy could not be made; null when it could. */
-  readonly backupFailed: string | null;
-  readonly freeBytes: number | null;
-  readonly room: "enough" | "little" | "none";
-}
 
 export interface KeeperParts {
   readonly file: string;

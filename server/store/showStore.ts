@@ -157,6 +157,24 @@ export async function addTemplate(
     .execute();
 }
 
+/** Offers a template no more. What is on air keeps it. */
+export async function dropTemplate(
+  db: Db,
+  showId: string,
+  outfitId: string,
+  fieldSet: string,
+  hash: string,
+): Promise<void> {
+  await db
+    .deleteFrom("template")
+    .where("show_id", "=", showId)
+    .where("outfit_id", "=", outfitId)
+    .where("field_set", "=", fieldSet)
+    .where("content_hash", "=", hash)
+    .where("rank", ">", 0)
+    .execute();
+}
+
 /** Another house style for the whole show. What is on air keeps the one it was taken with. */
 export async function saveStyle(
   db: Db,

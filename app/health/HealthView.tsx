@@ -1,0 +1,128 @@
+import { useEffect, useState } from "react";
+import { useRevalidator } from "react-router";
+import type { HealthReport } from "../../core/report/health.ts";
+import { useDesk } from "../desk/deskContext.ts";
+import { NoticeBar } from "../desk/NoticeBar.tsx";
+import { formatLength } from "../ui/format.ts";
+
+const LOOK_EVERY_MS = 2_000;
+
+/** How the server and its disk do, for whoever looks before the evening or when something is odd. */
+export function HealthView({ report, atMs }: { report: HealthReport; atMs: number }) {
+  const { revalidate, state } = useRevalidator();
+  const { outputs } = useDesk();
+  const [isCopying, setIsCopying] = useState(false);
+  useEffect(() => {
+    const timer = setInterval(() => {
+      if (state === "idle") void revalidate();
+    }, LOOK_EVERY_MS);
+    return () => clearInterval(timer);
+  }, [revalidate, state]);
+  const copyNow = async () => {
+    setIsCopying(true);
+    await fetch("/health/back-up", {
+      method: "POST",
+      headers: { "Content-Type": "application/json" },
+      body: "{}",
+    }).catch(() => undefined);
+    setIsCopying(false);
+    await revalidate();
+  };
+  const { storage, keeper, stalls, windows } = report;
+  const ago = (ms: number | null) =>
+    ms === null ? "not yet" : `${formatLength(Math.max(0, atMs - ms))} ago`;
+  const free = keeper?.freeBytes ?? null;
+  return (
+    <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_420px]">
+      <main aria-label="Health" className="relative min-h-0 overflow-y-auto px-6 py-5">
+        <h2 className="mb-4 text-[20px] font-semibold">
+          {storage.kind === "well" ? "All that is done is on the disk." : storage.sentence}
+        </h2>
+        <dl className="grid max-w-3xl grid-cols-[220px_minmax(0,1fr)] gap-x-6 gap-y-4 text-[16px]">
+          <Fact name="Written down">
+            {storage.kind === "unwritten" ? (
+              <strong className="text-attention">{storage.events} acts are in memory only</strong>
+            ) : (
+              "everything"
+            )}
+          </Fact>
+          <Fact name="Room on the disk">{free === null ? "unknown" : formatBytes(free)}</Fact>
+          <Fact name="Last copy of the show" note={keeper?.backupFailed ?? null}>
+            {ago(keeper?.lastBackupAtMs ?? null)}
+          </Fact>
+          <Fact name="Log folded in">{ago(keeper?.lastCheckpointAtMs ?? null)}</Fact>
+          <Fact name="The server stood still">
+            {stalls.count === 0
+              ? "never"
+              : `${stalls.count} ${stalls.count === 1 ? "time" : "times"}, ${Math.round(stalls.longestMs)} ms at most`}
+          </Fact>
+          <Fact name="Clock">
+            {report.clockAheadMs > 2_000
+              ? `${formatLength(report.clockAheadMs)} ahead of the machine’s, which was set back`
+              : "with the machine’s"}
+          </Fact>
+          <Fact name="Stills waited for">{report.stillsWaiting}</Fact>
+          <Fact name="Memory of the server">{report.memoryMb} MB</Fact>
+          <Fact name="Running for">{formatLength(Math.max(0, atMs - report.startedAtMs))}</Fact>
+        </dl>
+        <NoticeBar />
+      </main>
+      <aside
+        aria-label="Windows and copies"
+        className="flex min-h-0 flex-col gap-3 overflow-y-auto border-l border-edge bg-raised px-5 py-5 *:flex-none"
+      >
+        <h2 className="text-[17px] font-semibold">Windows of each screen</h2>
+        <ul className="flex flex-col gap-1.5 text-[16px]">
+          {outputs.map(({ id, name }) => {
+            const count = windows.find(({ outputId }) => outputId === id)?.windows ?? 0;
+            return (
+              <li key={id} className="flex justify-between gap-4">
+                <span>{name}</span>
+                <span className={count === 0 ? "text-attention" : "font-mono"}>
+                  {count === 0 ? "none" : count}
+                </span>
+              </li>
+            );
+          })}
+        </ul>
+        <h2 className="mt-4 text-[17px] font-semibold">Copies of the show</h2>
+        <p className="text-[15px] text-second">
+          A copy is made at each start, every ten minutes of change and before an update, in the folder
+          “…backups” beside the show. Start with <span className="font-mono">--restore</span> to go on with
+          the newest good one.
+        </p>
+        <button
+          type="button"
+          disabled={isCopying}
+          onClick={() => void copyNow()}
+          className="min-h-10 self-start rounded-lg bg-lifted px-4 text-[15px] hover:bg-edge disabled:text-second"
+        >
+          {isCopying ? "Copying…" : "Copy it now"}
+        </button>
+      </aside>
+    </div>
+  );
+}
+
+function Fact({
+  name,
+  note = null,
+  children,
+}: {
+  name: string;
+  note?: string | null;
+  children: React.ReactNode;
+}) {
+  return (
+    <>
+      <dt className="text-second">{name}</dt>
+      <dd>
+        {children}
+        {note !== null && <span className="block text-[15px] text-attention">{note}</span>}
+      </dd>
+    </>
+  );
+}
+
+const formatBytes = (bytes: number): string =>
+  bytes > 10 * 1024 ** 3 ? `${Math.round(bytes / 1024 ** 3)} GB` : `${Math.round(bytes / 1024 ** 2)} MB`;

@@ -1,0 +1,17 @@
+import { HealthView } from "../health/HealthView.tsx";
+import { only } from "../rights.server.ts";
+import { getServices } from "../services.server.ts";
+import type { Route } from "./+types/health.ts";
+
+export const middleware = [only("desk")];
+
+export function loader({ context }: Route.LoaderArgs) {
+  const { health, now } = getServices(context);
+  return { report: health.report(), atMs: now() };
+}
+
+export const meta: Route.MetaFunction = () => [{ title: "Health · Vesko" }];
+
+export default function HealthRoute({ loaderData }: Route.ComponentProps) {
+  return <HealthView {...loaderData} />;
+}

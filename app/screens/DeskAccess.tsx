@@ -1,0 +1,104 @@
+import { useCallback, useEffect, useState } from "react";
+import { useDeskStore } from "../desk/deskContext.ts";
+import { formatLength } from "../ui/format.ts";
+import { postJson } from "../ui/postJson.ts";
+
+interface Session {
+  readonly id: string;
+  readonly name: string;
+  readonly way: "link" | "passcode";
+  readonly address: string;
+  readonly seenAtMs: number;
+}
+interface LetIn {
+  readonly sessions: readonly Session[];
+  /** This browser's own, where it was let in. */
+  readonly ownId: string | null;
+  /** Null for a browser that was let in: it could come back with it. */
+  readonly deskLink: string | null;
+}
+
+/** Browsers on other machines that were let in to the desk, and ways to show them out. */
+export function DeskAccess({ hasPasscode }: { hasPasscode: boolean }) {
+  const store = useDeskStore();
+  const [letIn, setLetIn] = useState<LetIn | null>(null);
+  const load = useCallback(async () => {
+    const answer = await fetch("/access")
+      .then((response) => response.json() as Promise<LetIn>)
+      .catch(() => undefined);
+    if (answer) setLetIn(answer);
+  }, []);
+  // Another passcode shows everybody out: look again.
+  // biome-ignore lint/correctness/useExhaustiveDependencies: that is when
+  useEffect(() => void load(), [load, hasPasscode]);
+  const act = async (body: object, done: string) => {
+    const answer = await postJson<{ sentence?: string }>("/access", body);
+    if (!answer || answer.sentence !== undefined)
+      store.say("trouble", answer?.sentence ?? "The server cannot be reached. Nothing was changed.");
+    else store.say("word", done);
+    await load();
+  };
+  if (!letIn) return null;
+  return (
+    <>
+      {letIn.deskLink !== null && (
+        <p className="flex flex-wrap items-center gap-3">
+          <button
+            type="button"
+            className="min-h-8 rounded-md bg-lifted px-3 hover:bg-edge"
+            onClick={() =>
+              void navigator.clipboard
+                .writeText(`${location.origin}${letIn.deskLink}`)
+                .then(() => store.say("word", "The desk link is copied. Whoever has it can run the show."))
+                .catch(() =>
+                  store.say("trouble", "This browser copies nothing here. The link was printed at start."),
+                )
+            }
+          >
+            Copy the desk link
+          </button>
+          <button
+            type="button"
+            title="The old link ends at once, and shows out all that came by it"
+            className="min-h-8 rounded-md bg-lifted px-3 hover:bg-edge"
+            onClick={() =>
+              void act(
+                { kind: "renewDesk" },
+                "There is a new desk link. Browsers that came by the old one are shown out.",
+              )
+            }
+          >
+            New desk link
+          </button>
+        </p>
+      )}
+      {letIn.sessions.length === 0 ? (
+        <p className="text-second">No other browser was let in.</p>
+      ) : (
+        <ul aria-label="Browsers that were let in" className="flex flex-col gap-2">
+          {letIn.sessions.map(({ id, name, way, address, seenAtMs }) => (
+            <li key={id} className="flex items-center gap-3 rounded-lg border border-edge px-3 py-2">
+              <span className="min-w-0 flex-1">
+                <span className="block truncate font-semibold">
+                  {name}
+                  {id === letIn.ownId && <span className="font-normal text-act"> · this one</span>}
+                </span>
+                <span className="block text-[14px] text-second">
+                  by {way === "link" ? "the link" : "the passcode"}, {address}, seen{" "}
+                  {formatLength(Math.max(0, store.now() - seenAtMs))} ago
+                </span>
+              </span>
+              <button
+                type="button"
+                className="min-h-8 shrink-0 rounded-md bg-lifted px-3 hover:bg-edge"
+                onClick={() => void act({ kind: "endSession", id }, `“${name}” is shown out.`)}
+              >
+                Show out<span className="sr-only"> {name}</span>
+              </button>
+            </li>
+          ))}
+        </ul>
+      )}
+    </>
+  );
+}
