@@ -4,6 +4,7 @@ import { renderToPipeableStream } from "react-dom/server";
 import {
   type EntryContext,
   type HandleErrorFunction,
+  isRouteErrorResponse,
   type RouterContextProvider,
   ServerRouter,
 } from "react-router";
@@ -55,6 +56,8 @@ export default function handleRequest(
 }
 
 export const handleError: HandleErrorFunction = (error, { request }) => {
+  // Addresses that lead nowhere are no faults.
+  if (isRouteErrorResponse(error) && error.status < 500) return;
   if (!request.signal.aborted)
     log.error(`A page or an action failed: ${new URL(request.url).pathname}`, error);
 };

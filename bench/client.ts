@@ -11,6 +11,8 @@ export class Client {
   welcomes = 0;
   /** When it heard each event. */
   readonly heardAt = new Map<number, number>();
+  /** Commands that were answered, with why they were refused. */
+  readonly answers = new Map<string, string | null>();
   next: { cueId: string; content: string; step: unknown } | undefined;
   airRevision = 0;
   #socket: WebSocket | undefined;
@@ -61,6 +63,7 @@ export class Client {
         this.heardAt.set(this.seq, at);
         if (message.logged.event.kind === "taken") this.airRevision++;
       } else if (message.kind === "prime") this.next = message.targets[0];
+      else if (message.kind === "answer") this.answers.set(message.id, message.refused);
     });
   }
 }

@@ -8,6 +8,7 @@ import { parseArgs } from "node:util";
 import type { RequestHandler } from "express";
 import type { ServerBuild } from "react-router";
 import { lanternEvening } from "../demo/lanternEvening.ts";
+import { limitConnections } from "./access/connections.ts";
 import { createPeerReader } from "./access/peer.ts";
 import { ShowClock } from "./health/showClock.ts";
 import { createHttpApp } from "./http/httpApp.ts";
@@ -35,8 +36,6 @@ const OPTIONS = {
 
 /** Ended by a problem that another start would meet again. */
 const WONT_START = 2;
-/** Connections of all kinds at once. */
-const MOST_CONNECTIONS = 3_000;
 
 function readFlags() {
   try {
@@ -143,7 +142,7 @@ const sayStarting: RequestListener = (_request, response) => {
 
 /** Takes the address. @returns the port, where any was asked for */
 function listen(server: Server, host: string, port: number): Promise<number> {
-  server.maxConnections = MOST_CONNECTIONS;
+  limitConnections(server);
   // Whoever sends its head letter by letter is not waited for; files may take their time.
   server.headersTimeout = 10_000;
   server.requestTimeout = 15 * 60_000;

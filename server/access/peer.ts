@@ -46,7 +46,7 @@ export function createPeerReader(boundHost: string, trustedProxies: readonly str
         isSecure: lastOf(request.headers["x-forwarded-proto"]) === "https",
         isHere: false,
         // The proxy answers for the names it serves.
-        isKnownHost: asked !== "",
+        isKnownHost: asked !== "" && URL.canParse(`http://${asked}`),
       };
     }
     return {
@@ -54,7 +54,7 @@ export function createPeerReader(boundHost: string, trustedProxies: readonly str
       host,
       isSecure: request.socket instanceof TLSSocket,
       isHere: !wasForwarded && isLoopback(from) && LOOPBACK_HOSTS.has(nameOf(host)),
-      isKnownHost: isKnownName(nameOf(host), boundHost),
+      isKnownHost: URL.canParse(`http://${host}`) && isKnownName(nameOf(host), boundHost),
     };
   };
 }

@@ -15,7 +15,8 @@ export class Doors {
   readonly #app: Express;
   readonly #services: Services;
   readonly #readPeer: ReadPeer;
-  readonly #paths = new Set<string>();
+  /** What was opened, for whoever tries all doors. */
+  readonly all: { readonly path: string; readonly right: Right }[] = [];
 
   constructor(app: Express, services: Services, readPeer: ReadPeer) {
     this.#app = app;
@@ -28,7 +29,7 @@ export class Doors {
   }
 
   get(right: Right, path: string, answer: Answer): void {
-    this.#paths.add(path);
+    this.all.push({ path, right });
     this.#app.get(path, this.#guarded(right, answer));
   }
 
@@ -39,7 +40,7 @@ export class Doors {
     type: "application/json" | "application/octet-stream",
     answer: Answer,
   ): void {
-    this.#paths.add(path);
+    this.all.push({ path, right });
     this.#app.post(
       path,
       this.#guarded(right, (request, response) => {
@@ -54,7 +55,7 @@ export class Doors {
   check(): void {
     const { stack } = (this.#app as unknown as { router: { stack: { route?: { path: string } }[] } }).router;
     for (const { route } of stack)
-      if (route && !this.#paths.has(route.path))
+      if (route && !this.all.some(({ path }) => path === route.path))
         throw new Error(`“${route.path}” is served with no right declared. Open it through Doors.`);
   }
 

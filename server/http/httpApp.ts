@@ -1,10 +1,17 @@
 import { randomBytes } from "node:crypto";
 import { join } from "node:path";
 import { createRequestHandler } from "@react-router/express";
-import express, { type Express, type RequestHandler } from "express";
+import express, {
+  type Express,
+  type NextFunction,
+  type Request,
+  type RequestHandler,
+  type Response,
+} from "express";
 import type { ServerBuild } from "react-router";
 import { readAccess } from "../access/access.ts";
 import type { Peer, ReadPeer } from "../access/peer.ts";
+import { Throttle } from "../access/throttle.ts";
 import type { Services } from "../services.ts";
 import { BODY_LIMITS, BodyTooLarge } from "./bodies.ts";
 import { Doors, FOREIGN, tellFailure } from "./doors.ts";
@@ -17,6 +24,13 @@ import { createRequestContext } from "./requestContext.ts";
 import { guardRoutes } from "./routeRights.ts";
 import { addStillRoutes } from "./stillRoutes.ts";
 import { addWordsRoutes } from "./wordsRoutes.ts";
+
+const METHODS: ReadonlySet<string> = new Set(["GET", "HEAD", "POST"]);
+/** What somebody who was not let in may ask for at once, and in a second: pages, stills, tries. Files cost little and are not counted. */
+const STRANGER_BURST = 100;
+const STRANGER_PER_SECOND = 8;
+const TARPIT_MS = 1_000;
+const IS_FILE = /^\/(assets|fonts|media)\/|^\/(fonts|healthz|favicon\.svg|keep\.js)$/;
 
 /** How a page of this server may be made: nothing from outside, and scripts that this very answer names. */
 function contentPolicy(
@@ -54,6 +68,7 @@ export function createHttpApp(
   const app = express();
   app.disable("x-powered-by");
   const isDev = "middleware" in assets;
+  const throttle = new Throttle(STRANGER_BURST, STRANGER_PER_SECOND, services.now);
   app.use((request, response, next) => {
     const peer = readPeer(request);
     response.setHeader("X-Content-Type-Options", "nosniff");
@@ -64,6 +79,10 @@ export function createHttpApp(
         421,
         "This server is not called by that name. Use the link it printed at start.",
       );
+    if (!METHODS.has(request.method)) return sayPlainly(response, 405, "That is not done here.");
+    // Anything but a path of this server is for a proxy, or for somebody who tries what happens.
+    if (!/^\/(?!\/)/.test(request.url) || !URL.canParse(request.url, "http://here"))
+      return sayPlainly(response, 400, "There is no such address here.");
     const nonce = randomBytes(16).toString("base64");
     response.locals.nonce = nonce;
     const setPolicy = (framedBy: "'none'" | "*") =>
@@ -73,6 +92,22 @@ export function createHttpApp(
     response.setHeader("Cross-Origin-Opener-Policy", "same-origin");
     if (peer.isSecure) response.setHeader("Strict-Transport-Security", "max-age=31536000");
     next();
+  });
+
+  app.use((request, response, next) => {
+    const { caller, peer } = readAccess(request, readPeer, services.sessions);
+    if (caller.kind !== "stranger" || IS_FILE.test(request.path) || throttle.take(peer.address))
+      return next();
+    // Whoever comes again and again waits for each answer: refusing at once would be as much work as giving it.
+    setTimeout(() => {
+      if (response.destroyed) return;
+      response.setHeader("Retry-After", "2");
+      sayPlainly(
+        response,
+        429,
+        "Too much is asked for from your network at once. Wait a moment; the show goes on.",
+      );
+    }, TARPIT_MS);
   });
 
   if ("folder" in assets) {
@@ -91,6 +126,7 @@ export function createHttpApp(
   addPairRoutes(doors, services);
   addWordsRoutes(doors, services);
   doors.check();
+  app.locals.doors = doors.all;
 
   app.use((request, response, next) => {
     const access = readAccess(request, readPeer, services.sessions);
@@ -115,5 +151,16 @@ export function createHttpApp(
         }),
     }),
   );
+  app.use((error: unknown, request: Request, response: Response, _next: NextFunction) => {
+    const status = (error as { status?: unknown } | null)?.status;
+    if (typeof status !== "number" || status >= 500 || response.headersSent)
+      return tellFailure(response, error);
+    // What the framework itself refuses: a file that is not there, an address that cannot be read.
+    sayPlainly(
+      response,
+      status,
+      status === 404 ? "Nothing is here." : `That cannot be answered (${request.method}).`,
+    );
+  });
   return app;
 }

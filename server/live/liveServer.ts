@@ -2,14 +2,11 @@ import { randomUUID } from "node:crypto";
 import type { IncomingMessage } from "node:http";
 import type { Duplex } from "node:stream";
 import { type WebSocket, WebSocketServer } from "ws";
-import { findNeighbour, findNext, type ReadyCue } from "../../core/rundown/next.ts";
-import type { PinnedDocument } from "../../core/screens/dress.ts";
 import { REFUSAL_SENTENCES } from "../../core/show/commands.ts";
-import { contentsOf, type ShowState, type Target } from "../../core/show/state.ts";
+import { contentsOf } from "../../core/show/state.ts";
 import {
   type Channel,
   type ClientMessage,
-  clientMessageSchema,
   type DeskPresence,
   LARGEST_CLIENT_MESSAGE,
   type ScreenHealth,
@@ -18,6 +15,7 @@ import {
 import { type Entry, findEntry } from "../access/entry.ts";
 import { isOwnOrigin, type ReadPeer } from "../access/peer.ts";
 import type { DeskSessions } from "../access/sessions.ts";
+import { Throttle } from "../access/throttle.ts";
 import type { Stalls } from "../health/stalls.ts";
 import { log } from "../log.ts";
 import type { ContentStore } from "../store/contentStore.ts";
@@ -27,10 +25,12 @@ import type { LinkStore } from "../store/linkStore.ts";
 import type { ScreenStore } from "../store/screenStore.ts";
 import { spend } from "./allowance.ts";
 import { findGivingWay, HELLO_WITHIN_MS, hasRoom } from "./crowd.ts";
+import { letGo, sendDocuments } from "./documents.ts";
 import { RehearsalLog } from "./rehearsalLog.ts";
 import type { Rundown, RundownChange } from "./rundown.ts";
 import { type ShowHost, wornBy } from "./showHost.ts";
-import { isTooSlow, type LiveWindow, openedWindow, send } from "./window.ts";
+import { targetsSoon } from "./targetsSoon.ts";
+import { isTooSlow, type LiveWindow, openedWindow, readMessage, send } from "./window.ts";
 
 export const LIVE_PATH = "/live";
 /** A window that has said nothing for this long is gone. */
@@ -38,6 +38,12 @@ const SILENCE_MS = 10_000;
 const SCREENS_EVERY_MS = 500;
 /** How often the clock is looked at for what is due: cues that follow come within this of their time. */
 const CLOCK_EVERY_MS = 20;
+
+/** Windows of one address that may be opened at once, and in a second: a house that comes back after a power cut, and no flood. */
+const TARPIT_MS = 1_000;
+const TOO_MANY = "HTTP/1.1 429 Too Many Requests\r\nRetry-After: 1\r\nConnection: close\r\n\r\n";
+const OPENINGS_BURST = 250;
+const OPENINGS_PER_SECOND = 5;
 
 type HelloMessage = Extract<ClientMessage, { kind: "hello" }>;
 
@@ -76,6 +82,7 @@ export class LiveServer {
   readonly #connections = new Set<LiveWindow>();
   readonly #ticker: ReturnType<typeof setInterval>;
   readonly #clock: ReturnType<typeof setInterval>;
+  readonly #openings: Throttle;
   readonly #run = randomUUID().slice(0, 8);
   #rehearsal: ShowHost | undefined;
   /** Outputs that show the rehearsal in place of the air. */
@@ -88,6 +95,7 @@ export class LiveServer {
 
   constructor(parts: LiveParts) {
     this.#parts = parts;
+    this.#openings = new Throttle(OPENINGS_BURST, OPENINGS_PER_SECOND, parts.now);
     this.#tell(parts.host, "air");
     parts.screens.onChange(() => {
       const { outputs, plans } = parts.screens;
@@ -123,7 +131,7 @@ export class LiveServer {
     host.onEvent((logged, state) => {
       const heard = this.#joined().filter((connection) => connection.channel === channel);
       for (const connection of heard) {
-        this.#sendDocuments(connection, contentsOf(state));
+        sendDocuments(connection, this.#parts.contents, contentsOf(state));
         send(connection, { kind: "event", logged });
       }
       this.#sendPrime(heard);
@@ -222,6 +230,11 @@ export class LiveServer {
     const peer = this.#parts.readPeer(request);
     if (!isOwnOrigin(request, peer)) {
       socket.end("HTTP/1.1 403 Forbidden\r\nConnection: close\r\n\r\n");
+      return;
+    }
+    if (!this.#openings.take(peer.address)) {
+      // Whoever comes again and again waits for each answer.
+      setTimeout(() => socket.end(TOO_MANY), TARPIT_MS);
       return;
     }
     findGivingWay(this.#connections, peer.address)?.socket.terminate();
@@ -373,7 +386,7 @@ export class LiveServer {
     const { screens, buildId, now } = this.#parts;
     const { state } = this.#hostOf(connection);
     connection.sent.clear();
-    this.#sendDocuments(connection, contentsOf(state));
+    sendDocuments(connection, this.#parts.contents, contentsOf(state));
     send(connection, {
       kind: "welcome",
       serverAtMs: now(),
@@ -431,7 +444,7 @@ export class LiveServer {
     const hashes = change.changed.flatMap(({ compiled }) => ("hash" in compiled ? [compiled.hash] : []));
     for (const connection of to) {
       if (!connection.link || connection.link.kind === "output") continue;
-      this.#sendDocuments(connection, hashes);
+      sendDocuments(connection, this.#parts.contents, hashes);
       const { order, changed } = change;
       send(connection, { kind: "rundown", stamp: this.rundownStamp, order, changed, evening });
     }
@@ -446,36 +459,11 @@ export class LiveServer {
     for (const connection of to) {
       const targets = connection.channel === "rehearsal" && rehearsed ? rehearsed : onAir;
       const hashes = targets.map(({ content }) => content);
-      this.#sendDocuments(connection, hashes);
+      sendDocuments(connection, this.#parts.contents, hashes);
       if (connection.link?.kind === "output" && connection.sent.size > MOST_DOCUMENTS)
-        this.#letGo(connection, hashes);
+        letGo(connection, this.#parts.contents, [...contentsOf(this.#hostOf(connection).state), ...hashes]);
       send(connection, { kind: "prime", targets });
     }
-  }
-
-  /** Has an output forget the documents of what was shown long ago. @param soon contents that may be taken soon */
-  #letGo(connection: LiveWindow, soon: readonly string[]): void {
-    const { contents } = this.#parts;
-    const wanted = [...contentsOf(this.#hostOf(connection).state), ...soon];
-    const kept = new Set(wanted.flatMap((hash) => [hash, ...wornBy(contents, hash)]));
-    for (const hash of connection.sent) if (!kept.has(hash)) connection.sent.delete(hash);
-    send(connection, { kind: "keep", hashes: [...kept] });
-  }
-
-  /** Sends the documents behind these hashes, and what they wear, unless this window has them. */
-  #sendDocuments(connection: LiveWindow, hashes: Iterable<string>): void {
-    const { contents } = this.#parts;
-    const documents: Record<string, PinnedDocument> = {};
-    for (const hash of hashes) {
-      for (const wanted of [hash, ...wornBy(contents, hash)]) {
-        if (connection.sent.has(wanted)) continue;
-        const document = contents.find(wanted);
-        if (!document) continue;
-        documents[wanted] = document;
-        connection.sent.add(wanted);
-      }
-    }
-    if (Object.keys(documents).length > 0) send(connection, { kind: "documents", documents });
   }
 
   #joined(): LiveWindow[] {
@@ -499,23 +487,4 @@ export class LiveServer {
   }
 }
 
-/** What the take key would bring, and the step after it. */
-function targetsSoon(state: ShowState, cues: readonly ReadyCue[]): Target[] {
-  const next = findNext(state, cues);
-  const after = next && findNeighbour(next, 1, cues);
-  return [next, after].filter((target): target is Target => target !== undefined);
-}
-
 const nameOf = ({ desk }: Pick<LiveWindow, "desk">): string => desk.name || `Desk ${desk.number}`;
-
-function readMessage(text: string | undefined): ClientMessage | undefined {
-  if (text === undefined) return undefined;
-  let value: unknown;
-  try {
-    value = JSON.parse(text);
-  } catch {
-    return undefined;
-  }
-  const parsed = clientMessageSchema.safeParse(value);
-  return parsed.success ? parsed.data : undefined;
-}

@@ -1,5 +1,12 @@
 import type { WebSocket } from "ws";
-import type { Channel, DeskMode, ScreenHealth, ServerMessage } from "../../core/show/wire.ts";
+import {
+  type Channel,
+  type ClientMessage,
+  clientMessageSchema,
+  type DeskMode,
+  type ScreenHealth,
+  type ServerMessage,
+} from "../../core/show/wire.ts";
 import type { Entry } from "../access/entry.ts";
 import { type Allowance, FULL_ALLOWANCE } from "./allowance.ts";
 
@@ -57,4 +64,17 @@ export function isTooSlow(window: LiveWindow, nowMs: number): boolean {
   if (window.socket.bufferedAmount < SLOW_BYTES) window.slowSinceMs = null;
   else window.slowSinceMs ??= nowMs;
   return window.slowSinceMs !== null && nowMs - window.slowSinceMs > SLOW_FOR_MS;
+}
+
+/** What a window said; undefined when it is not understood. */
+export function readMessage(text: string | undefined): ClientMessage | undefined {
+  if (text === undefined) return undefined;
+  let value: unknown;
+  try {
+    value = JSON.parse(text);
+  } catch {
+    return undefined;
+  }
+  const parsed = clientMessageSchema.safeParse(value);
+  return parsed.success ? parsed.data : undefined;
 }

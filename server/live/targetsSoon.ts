@@ -1,0 +1,9 @@
+import { findNeighbour, findNext, type ReadyCue } from "../../core/rundown/next.ts";
+import type { ShowState, Target } from "../../core/show/state.ts";
+
+/** What the take key would bring, and the step after it. */
+export function targetsSoon(state: ShowState, cues: readonly ReadyCue[]): Target[] {
+  const next = findNext(state, cues);
+  const after = next && findNeighbour(next, 1, cues);
+  return [next, after].filter((target): target is Target => target !== undefined);
+}

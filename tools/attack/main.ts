@@ -1,0 +1,48 @@
+import type { Attack } from "./attack.ts";
+import { crowd } from "./crowd.ts";
+import { damage } from "./damage.ts";
+import { diskFull } from "./diskFull.ts";
+import { doors } from "./doors.ts";
+import { fuzz } from "./fuzz.ts";
+import { kills } from "./kills.ts";
+import { resets } from "./resets.ts";
+import { twoServers } from "./twoServers.ts";
+
+/**
+ * Attacks instances of our own, on this machine alone: `node --import tsx tools/attack/main.ts [--long] [NAME…]`.
+ * A part of all of it runs with the tests.
+ */
+const ALL: Readonly<Record<string, Attack>> = {
+  doors,
+  resets,
+  fuzz,
+  crowd,
+  kills,
+  twoServers,
+  damage,
+  diskFull,
+};
+
+const args = process.argv.slice(2);
+const isLong = args.includes("--long");
+const wanted = args.filter((arg) => !arg.startsWith("--"));
+let passed = 0;
+let failed = 0;
+for (const [name, attack] of Object.entries(ALL)) {
+  if (wanted.length > 0 && !wanted.includes(name)) continue;
+  const from = performance.now();
+  const result = await attack.run(isLong);
+  const took = `${((performance.now() - from) / 1_000).toFixed(1)} s`;
+  if ("skipped" in result) {
+    console.log(`- ${attack.name}: not tried here (${result.skipped})`);
+    continue;
+  }
+  const { tries, broken, figures } = result;
+  console.log(`${broken.length === 0 ? "held " : "BROKE"} ${attack.name}: ${tries} tries, ${took}`);
+  for (const figure of figures) console.log(`      ${figure}`);
+  for (const sentence of broken) console.log(`      ${sentence}`);
+  if (broken.length === 0) passed++;
+  else failed++;
+}
+console.log(`${passed} held, ${failed} broke`);
+process.exit(failed > 0 ? 1 : 0);
