@@ -214,6 +214,10 @@ function test() {
       () => npx("vitest", "run", "--reporter=default", "--reporter=json", `--outputFile.json=${unitFile}`),
     ],
     ["Build", build],
+    [
+      "Attacks on instances of our own",
+      () => run(process.execPath, ["--import", "tsx", at("tools", "attack", "main.ts")], { env }),
+    ],
     ["Browser tests", () => npx("playwright", "test", "--reporter=list,json")],
   ];
   const failed = [];

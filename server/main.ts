@@ -108,9 +108,6 @@ async function main(): Promise<void> {
     }
   });
 
-  console.log(startLines(services, file, bases, flags.host).join("\n"));
-  if (process.send) process.send({ kind: "listening", port: actualPort });
-
   let isStopping = false;
   const stop = () => {
     if (isStopping) return;
@@ -133,6 +130,9 @@ async function main(): Promise<void> {
   };
   process.on("SIGINT", stop);
   process.on("SIGTERM", stop);
+
+  console.log(startLines(services, file, bases, flags.host).join("\n"));
+  if (process.send) process.send({ kind: "listening", port: actualPort });
 }
 
 const sayStarting: RequestListener = (_request, response) => {

@@ -46,7 +46,7 @@ export const kills: Attack = {
         const syncs = await countSyncs(folder, scene, shim);
         const places = someOf(
           Array.from({ length: syncs }, (_, i) => i + 1),
-          isLong ? syncs : 5,
+          isLong ? syncs : 2,
         );
         for (const n of places) {
           tries++;
@@ -55,7 +55,7 @@ export const kills: Attack = {
         }
         figures.push(`${scene.name}: ${places.length} of ${syncs} places`);
       }
-      const show = await killBesideWork(seed, isLong ? 40 : 4);
+      const show = await killBesideWork(seed, isLong ? 40 : 2);
       tries += show.rounds;
       broken.push(...show.broken);
       figures.push(
@@ -134,6 +134,7 @@ function toVersion6(file: string): void {
 async function countSyncs(folder: string, scene: Scene, shim: string): Promise<number> {
   const at = freshFolder(folder, scene);
   const counted = join(folder, "syncs");
+  rmSync(counted, { force: true });
   const show = new RunningShow(true, {
     folder: at,
     isQuiet: true,

@@ -6,6 +6,7 @@ import { doors } from "./doors.ts";
 import { fuzz } from "./fuzz.ts";
 import { kills } from "./kills.ts";
 import { resets } from "./resets.ts";
+import { supervisor } from "./supervisor.ts";
 import { twoServers } from "./twoServers.ts";
 
 /**
@@ -18,6 +19,7 @@ const ALL: Readonly<Record<string, Attack>> = {
   fuzz,
   crowd,
   kills,
+  supervisor,
   twoServers,
   damage,
   diskFull,

@@ -1,0 +1,60 @@
+import { mkdtempSync, rmSync, writeFileSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
+import { afterAll, beforeAll, describe, expect, test, vi } from "vitest";
+import { createAside, INLINE_ASIDE } from "./aside.ts";
+
+/** Does what its input says: answers, hangs, breaks, or eats memory. */
+const WORKER = new URL(
+  `data:text/javascript,${encodeURIComponent(`
+import { parentPort } from "node:worker_threads";
+parentPort.once("message", ({ input }) => {
+  switch (input.name) {
+    case "hang": setInterval(() => {}, 1000); return;
+    case "break": throw new Error("no luck");
+    case "eat": { const all = []; for (;;) all.push(new Array(1e5).fill(1)); }
+    default: parentPort.postMessage({ result: input.name });
+  }
+});`)}`,
+);
+
+const folder = mkdtempSync(join(tmpdir(), "vesko-aside-"));
+afterAll(() => rmSync(folder, { recursive: true }));
+beforeAll(() => void vi.spyOn(console, "error").mockImplementation(() => {}));
+const run = (name: string, deadlineMs = 20_000, signal?: AbortSignal) =>
+  createAside(WORKER, deadlineMs).run("checkFont", { path: "", name }, signal);
+
+describe("work done aside", () => {
+  test("answers, and tells in a sentence why it cannot", async () => {
+    expect(await run("fine")).toBe("fine");
+    await expect(run("hang", 200)).rejects.toThrow(/took too long and was given up.*Nothing was brought in/);
+    await expect(run("break")).rejects.toThrow(/fault of ours/);
+  });
+
+  test("eats no more memory than it may", { timeout: 120_000 }, async () => {
+    await expect(run("eat", 100_000)).rejects.toThrow(/more memory than may be used/);
+  });
+
+  test("ends when nobody waits for it any more", async () => {
+    const asked = new AbortController();
+    const work = run("hang", 20_000, asked.signal);
+    asked.abort();
+    await expect(work).rejects.toThrow(/called off/);
+    await expect(run("fine", 20_000, asked.signal)).rejects.toThrow(/called off/);
+  });
+
+  test("two at once, the others in their turn", async () => {
+    const aside = createAside(WORKER);
+    const names = ["a", "b", "c", "d", "e"];
+    const answers = await Promise.all(names.map((name) => aside.run("checkFont", { path: "", name })));
+    expect(answers).toEqual(names);
+  });
+
+  test("a ZIP that is no ZIP is a problem with a sentence, not a failure", async () => {
+    const path = join(folder, "songs.zip");
+    writeFileSync(path, "PK\u0003\u0004 and nothing more");
+    expect(await INLINE_ASIDE.run("readSongFile", { path, fileName: "songs.zip" })).toEqual({
+      problem: expect.stringMatching(/not a whole ZIP file/),
+    });
+  });
+});

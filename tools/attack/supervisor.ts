@@ -1,0 +1,62 @@
+import { spawn, spawnSync } from "node:child_process";
+import { mkdtempSync, rmSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
+import type { Attack } from "./attack.ts";
+
+const PORT = "4871";
+
+/** The command that people start: it brings a server back that died, stops with it, and passes its exit on. */
+export const supervisor: Attack = {
+  name: "a server that dies under the command that started it",
+  run: async () => {
+    const folder = mkdtempSync(join(tmpdir(), "vesko-supervisor-"));
+    const broken: string[] = [];
+    const command = spawn(
+      process.execPath,
+      ["vesko.mjs", "demo", "--db", join(folder, "show.db"), "--port", PORT],
+      {
+        stdio: ["ignore", "pipe", "pipe"],
+      },
+    );
+    let said = "";
+    for (const stream of [command.stdout, command.stderr])
+      stream.on("data", (data) => {
+        said += String(data);
+      });
+    const ended = new Promise<number | null>((resolve) => command.once("exit", resolve));
+    const serverId = () =>
+      spawnSync("ps", ["--ppid", String(command.pid), "-o", "pid="])
+        .stdout.toString()
+        .trim();
+    const answers = async () => {
+      for (let i = 0; i < 600; i++) {
+        const answer = await fetch(`http://127.0.0.1:${PORT}/healthz`).catch(() => undefined);
+        if (answer?.ok) return true;
+        await new Promise((resolve) => setTimeout(resolve, 100));
+      }
+      return false;
+    };
+    try {
+      if (!(await answers()))
+        return { tries: 1, broken: [`it did not start: ${said.slice(0, 400)}`], figures: [] };
+      const first = serverId();
+      process.kill(Number(first), "SIGKILL");
+      const from = performance.now();
+      if (!(await answers())) broken.push("a server that died was not started again");
+      const backMs = performance.now() - from;
+      if (serverId() === first) broken.push("it is the same server");
+      if (!/ended by itself \(SIGKILL\) and is started again/.test(said))
+        broken.push("it does not say that it was started again");
+      command.kill("SIGTERM");
+      const code = await ended;
+      if (code !== 0) broken.push(`it ended with ${code}`);
+      const wrong = spawnSync(process.execPath, ["vesko.mjs", "demo", "--port", "none"]);
+      if (wrong.status !== 2) broken.push(`a start that cannot be ended with ${wrong.status}`);
+      return { tries: 3, broken, figures: [`back after ${(backMs / 1_000).toFixed(1)} s`] };
+    } finally {
+      command.kill("SIGTERM");
+      rmSync(folder, { recursive: true, force: true });
+    }
+  },
+};
