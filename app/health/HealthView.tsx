@@ -7,6 +7,14 @@ import { formatLength } from "../ui/format.ts";
 
 const LOOK_EVERY_MS = 2_000;
 
+/** What has to be done about it stands in the banner above. */
+const HEADS = {
+  well: "All that is done is on the disk.",
+  littleRoom: "All that is done is on the disk, and there is little room left.",
+  noRoom: "All that is done is on the disk, and there is hardly any room left.",
+  unwritten: "Not everything is on the disk.",
+} as const;
+
 /** How the server and its disk do, for whoever looks before the evening or when something is odd. */
 export function HealthView({ report, atMs }: { report: HealthReport; atMs: number }) {
   const { revalidate, state } = useRevalidator();
@@ -35,13 +43,13 @@ export function HealthView({ report, atMs }: { report: HealthReport; atMs: numbe
   return (
     <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_420px]">
       <main aria-label="Health" className="relative min-h-0 overflow-y-auto px-6 py-5">
-        <h2 className="mb-4 text-[20px] font-semibold">
-          {storage.kind === "well" ? "All that is done is on the disk." : storage.sentence}
-        </h2>
+        <h2 className="mb-4 text-[20px] font-semibold">{HEADS[storage.kind]}</h2>
         <dl className="grid max-w-3xl grid-cols-[220px_minmax(0,1fr)] gap-x-6 gap-y-4 text-[16px]">
           <Fact name="Written down">
             {storage.kind === "unwritten" ? (
-              <strong className="text-attention">{storage.events} acts are in memory only</strong>
+              <strong className="text-attention">
+                {storage.events === 1 ? "1 act is" : `${storage.events} acts are`} in memory only
+              </strong>
             ) : (
               "everything"
             )}
@@ -50,7 +58,7 @@ export function HealthView({ report, atMs }: { report: HealthReport; atMs: numbe
           <Fact name="Last copy of the show" note={keeper?.backupFailed ?? null}>
             {ago(keeper?.lastBackupAtMs ?? null)}
           </Fact>
-          <Fact name="Log folded in">{ago(keeper?.lastCheckpointAtMs ?? null)}</Fact>
+          <Fact name="Its file brought up to date">{ago(keeper?.lastCheckpointAtMs ?? null)}</Fact>
           <Fact name="The server stood still">
             {stalls.count === 0
               ? "never"

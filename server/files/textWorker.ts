@@ -1,5 +1,6 @@
 import { readFileSync } from "node:fs";
 import { parentPort } from "node:worker_threads";
+import { log } from "../log.ts";
 import { readScriptureFile } from "./readScriptureFile.ts";
 import { FileProblem, type ParsedVerse } from "./scriptureFile.ts";
 
@@ -36,7 +37,7 @@ port?.once("message", (path: string) => {
       if (piece.length === 0) port.close();
     });
   } catch (error) {
-    if (!(error instanceof FileProblem)) console.error(error);
+    if (!(error instanceof FileProblem)) log.error("A text could not be read", error);
     port.postMessage({
       kind: "problem",
       sentence:

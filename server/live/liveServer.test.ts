@@ -238,6 +238,31 @@ describe("the live channel", () => {
     desk.socket.close();
   });
 
+  test("a stall of the server throws no window out: the silence was its own", async () => {
+    const desk = await joined();
+    const silent = new TestWindow(show.port);
+    await new Promise((resolve) => silent.socket.once("open", resolve));
+    // All of this process stands still for longer than a window may be silent.
+    Atomics.wait(new Int32Array(new SharedArrayBuffer(4)), 0, 0, 10_600);
+    // Who never said hello is nobody all the same.
+    expect(await silent.untilClosed()).toBeDefined();
+    expect(desk.closedWith).toBeUndefined();
+    desk.send({ kind: "ping", sentAtMs: 1 });
+    await desk.until("pong");
+    desk.socket.close();
+  });
+
+  test("hello twice, or a flood of whatever kind, ends the window; the air stays", async () => {
+    const { state } = show.services.host;
+    const twice = await joined();
+    twice.send({ kind: "hello", token: show.services.links.deskToken, windowId: "window-once-more" });
+    expect(await twice.untilClosed()).toBe(4400);
+    const flood = await joined();
+    for (let i = 0; i < 400; i++) flood.send({ kind: "ping", sentAtMs: i });
+    expect(await flood.untilClosed()).toBe(4408);
+    expect(show.services.host.state).toBe(state);
+  });
+
   test("snapshots shorten the replay and give the same state", async () => {
     const { host } = show.services;
     for (let i = 0; i < 420; i++) {

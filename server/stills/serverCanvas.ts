@@ -3,6 +3,7 @@ import type { Placement } from "../../core/screens/placements.ts";
 import type { Shaper } from "../../core/text/shaper.ts";
 import { type CanvasMaker, drawOnCanvas } from "../../painters/canvasStage.ts";
 import type { Canvas2D, PaintKit } from "../../painters/paint.ts";
+import { log } from "../log.ts";
 
 /** The server's painter: the same lists on a canvas library of its own. */
 export const SERVER_CANVASES: CanvasMaker = {
@@ -32,9 +33,7 @@ export async function decodeImages(files: ReadonlyMap<string, Uint8Array>): Prom
     try {
       images.set(file, await loadImage(Buffer.from(bytes)));
     } catch (error) {
-      console.error(
-        `Picture ${file} cannot be decoded: ${error instanceof Error ? error.message : String(error)}`,
-      );
+      log.warn(`Picture ${file} cannot be decoded`, error);
     }
   }
   return images;
