@@ -70,6 +70,8 @@ test("no other view, panel or empty state has a fault that axe-core finds @long"
   }
   await openDesk(page, show, "texts");
   await check("texts", page);
+  await openDesk(page, show, "health");
+  await check("health", page);
   for (const view of ["Keys", "Timing"] as const) {
     await goTo(page, view);
     await check(view, page);

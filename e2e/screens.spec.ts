@@ -207,6 +207,8 @@ test("the multi-view shows everything and can do nothing; a device becomes a scr
   await page.getByRole("button", { name: "Short code" }).click();
   const code = await page.locator("strong.font-mono").innerText();
   expect(code).toMatch(/^\d{6}$/);
+  // Whoever only asks whether the address is there uses no code up.
+  expect((await page.request.head(`${show.base}/screen?code=${code}`)).status()).toBe(200);
   const device = await (await browser.newContext({ viewport: { width: 1920, height: 1080 } })).newPage();
   await device.goto(`${show.base}/screen`);
   await device.getByLabel("Type the six figures that the desk shows.").fill(code);

@@ -72,7 +72,16 @@ export const output = (page: Page) => page.locator("main");
 export async function openDesk(
   page: Page,
   show: RunningShow,
-  view: "run" | "prepare" | "songs" | "texts" | "screens" | "looks" | "library" | "evenings" = "run",
+  view:
+    | "run"
+    | "prepare"
+    | "songs"
+    | "texts"
+    | "screens"
+    | "looks"
+    | "library"
+    | "evenings"
+    | "health" = "run",
 ): Promise<void> {
   await page.goto(`${show.base}/${view}`);
   await expect(page.getByText("connected", { exact: true })).toBeVisible();

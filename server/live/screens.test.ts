@@ -155,3 +155,31 @@ describe("ways in", () => {
     expect(await passcode.matches("lamp-quay-7")).toBe(false);
   });
 });
+
+describe("templates that are brought in", () => {
+  test("one that costs too much is refused with its cost; one that is offered can be taken out, the worn one not", async () => {
+    const { wardrobes, offerTemplate, removeTemplate } = show.services;
+    const [wardrobe] = wardrobes();
+    const worn = wardrobe?.templates.get("title")?.[0]?.template;
+    if (!wardrobe || !worn) throw new Error("no title is worn");
+    const { outfitId } = wardrobe;
+    const names = () =>
+      wardrobes()
+        .find((each) => each.outfitId === outfitId)
+        ?.templates.get("title")
+        ?.map(({ template }) => template.name);
+    const grown = worn.objects.map((object) =>
+      "box" in object ? { ...object, box: { x: 0, y: 0, width: 20_000, height: 20_000 } } : object,
+    );
+    expect(await offerTemplate(outfitId, { ...worn, name: "Too large", objects: grown })).toMatch(
+      /would take \d+ million pixels to draw, most of them for “.+” \(\d+ million\); at most 160 million/,
+    );
+    expect(names()).not.toContain("Too large");
+    expect(await offerTemplate(outfitId, { ...worn, name: "Our own" })).toBeUndefined();
+    expect(names()).toContain("Our own");
+    expect(await removeTemplate(outfitId, worn.name)).toMatch(/wears, so it stays/);
+    expect(await removeTemplate(outfitId, "Our own")).toBeUndefined();
+    expect(names()).not.toContain("Our own");
+    expect(await removeTemplate(outfitId, "Our own")).toMatch(/any more/);
+  });
+});

@@ -45,15 +45,13 @@ export class Passcode {
   /** @param passcode empty takes it away */
   async set(passcode: string): Promise<void> {
     const salt = randomBytes(16);
-    this.#hash =
+    const hash =
       passcode === ""
         ? ""
         : `${salt.toString("base64")}$${(await derive(passcode, salt)).toString("base64")}`;
-    await this.#db
-      .updateTable("show")
-      .set({ passcode_hash: this.#hash })
-      .where("id", "=", this.#showId)
-      .execute();
+    await this.#db.updateTable("show").set({ passcode_hash: hash }).where("id", "=", this.#showId).execute();
+    // Only what is on the disk counts: another would be gone with the next start.
+    this.#hash = hash;
   }
 
   /** "busy" when so many are asking at once that this one was not looked at. */
