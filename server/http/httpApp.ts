@@ -28,7 +28,7 @@ import { addWordsRoutes } from "./wordsRoutes.ts";
 const METHODS: ReadonlySet<string> = new Set(["GET", "HEAD", "POST"]);
 /** What somebody who was not let in may ask for at once, and in a second: pages, stills, tries. Files cost little and are not counted. */
 const STRANGER_BURST = 100;
-const STRANGER_PER_SECOND = 8;
+const STRANGER_PER_SECOND = 4;
 const TARPIT_MS = 1_000;
 const IS_FILE = /^\/(assets|fonts|media)\/|^\/(fonts|healthz|favicon\.svg|keep\.js)$/;
 

@@ -43,7 +43,7 @@ const CLOCK_EVERY_MS = 20;
 const TARPIT_MS = 1_000;
 const TOO_MANY = "HTTP/1.1 429 Too Many Requests\r\nRetry-After: 1\r\nConnection: close\r\n\r\n";
 const OPENINGS_BURST = 250;
-const OPENINGS_PER_SECOND = 5;
+const OPENINGS_PER_SECOND = 3;
 
 type HelloMessage = Extract<ClientMessage, { kind: "hello" }>;
 

@@ -1,4 +1,5 @@
 import { connect } from "node:net";
+import { setPriority } from "node:os";
 import { WebSocket } from "ws";
 import { request } from "./raw.ts";
 
@@ -6,6 +7,9 @@ import { request } from "./raw.ts";
  * Hostile connections to a server of our own, each from an address of its own on the loopback, until this process is ended:
  * `hostile.ts BASE OUTPUT-TOKEN HOW-MANY`.
  */
+// On another machine they would take nothing of this one's processor.
+setPriority(19);
+
 const [address = "", link = "", howMany = "20"] = process.argv.slice(2);
 const base = new URL(address);
 /** They are handed on by something between: so they are not of this machine. */

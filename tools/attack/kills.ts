@@ -59,7 +59,7 @@ export const kills: Attack = {
       tries += show.rounds;
       broken.push(...show.broken);
       figures.push(
-        `beside takes, edits and an import: ${show.rounds} kills, ${show.takes} takes acknowledged, none lost or doubled`,
+        `beside takes, edits and an import: ${show.rounds} kills, ${show.takes} takes acknowledged, ${show.broken.length} faults`,
       );
     } finally {
       rmSync(folder, { recursive: true, force: true });
