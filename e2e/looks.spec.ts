@@ -142,8 +142,6 @@ test("an output of the key shows the alpha of the page in white over black", asy
   await show.kill();
   const database = new SQLite(show.databaseFile);
   database.prepare("update output set doc = json_set(doc, '$.signal', 'key') where id = 'stream'").run();
-  // All of its log is in it now: it may be opened without.
-  database.pragma("user_version = 0");
   database.close();
   await show.start();
   await openDesk(page, show);

@@ -111,7 +111,7 @@ test("a port in use is told in a sentence", async ({ show }) => {
       encoding: "utf8",
     },
   );
-  expect(status).toBe(1);
+  expect(status).toBe(2);
   expect(stderr).toContain(`Port ${port} on 127.0.0.1 is in use`);
   expect(stderr).not.toContain("    at ");
   expect(readFileSync(show.databaseFile).length).toBeGreaterThan(0);

@@ -75,6 +75,7 @@ async function main(): Promise<void> {
     mediaFolder,
     now: clock.now,
     asItIs: flags["as-it-is"],
+    wasLeftOpen: locked.lock.wasLeftOpen,
     restore: flags.restore,
   });
   const build = flags.dev ? undefined : ((await import(/* @vite-ignore */ bundlePath())) as ServerBuild);

@@ -1,5 +1,5 @@
 import { spawn } from "node:child_process";
-import { mkdtempSync, rmSync } from "node:fs";
+import { mkdtempSync, rmSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { afterAll, expect, test } from "vitest";
@@ -27,11 +27,19 @@ test("one process has a show database; another is told who, and may have it when
   await ended;
   const taken = lockShowFile(file, "http://127.0.0.1:4400", 1_000);
   if (!("lock" in taken)) throw new Error("the lock outlived its process");
+  expect(taken.lock.wasLeftOpen).toBe(false);
   const second = lockShowFile(file, "http://elsewhere", 2_000);
   expect(second).toMatchObject({ owner: { address: "http://127.0.0.1:4400", processId: process.pid } });
   if ("owner" in second) expect(tellOwner(file, second.owner)).toMatch(/4400.*goes on as it was.*--db/);
   taken.lock.release();
   const third = lockShowFile(file, "http://elsewhere", 3_000);
   expect("lock" in third).toBe(true);
-  if ("lock" in third) third.lock.release();
+  if (!("lock" in third)) throw new Error("a lock that was released is held");
+  expect(third.lock.wasLeftOpen).toBe(false);
+  // Ended without closing it, it leaves word that it had it here.
+  third.lock.release();
+  writeFileSync(`${file}.owner.json`, "{}");
+  const fourth = lockShowFile(file, "http://here", 4_000);
+  expect("lock" in fourth && fourth.lock.wasLeftOpen).toBe(true);
+  if ("lock" in fourth) fourth.lock.release();
 });

@@ -1,4 +1,4 @@
-import { readFileSync, rmSync, writeFileSync } from "node:fs";
+import { existsSync, readFileSync, rmSync, writeFileSync } from "node:fs";
 import { hostname } from "node:os";
 import SQLite from "better-sqlite3";
 import { z } from "zod";
@@ -13,6 +13,8 @@ const ownerSchema = z.object({
 export type Owner = z.infer<typeof ownerSchema>;
 
 export interface FileLock {
+  /** Whether a server that had it here ended without closing it. */
+  readonly wasLeftOpen: boolean;
   readonly release: () => void;
 }
 
@@ -39,10 +41,12 @@ export function lockShowFile(
     if (!(error instanceof SQLite.SqliteError) || !error.code.startsWith("SQLITE_BUSY")) throw error;
     return { owner: readOwner(file) };
   }
+  const wasLeftOpen = existsSync(ownerName(file));
   const owner: Owner = { machine: hostname(), processId: process.pid, address, sinceMs: nowMs };
   writeFileSync(ownerName(file), JSON.stringify(owner), { mode: 0o600 });
   return {
     lock: {
+      wasLeftOpen,
       release: () => {
         rmSync(ownerName(file), { force: true });
         sqlite.close();

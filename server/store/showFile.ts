@@ -37,6 +37,8 @@ export interface ShowFileOptions {
   readonly now: () => number;
   /** Goes on with a file that was copied without its log. */
   readonly asItIs?: boolean;
+  /** It was in use in this very place: a log that is not here any more was folded in by another program. */
+  readonly wasLeftOpen?: boolean;
   /** Puts the newest good copy in the place of the file. */
   readonly restore?: boolean;
 }
@@ -54,7 +56,8 @@ export async function openShowFile(file: string, options: ShowFileOptions): Prom
   if (options.restore) restoreNewest(file, now());
   const isThere = existsSync(file) && statSync(file).size > 0;
   if (isThere) {
-    if (!options.asItIs && wasCopiedAlone(file)) throw new StartProblem(copiedAlone(file));
+    if (!options.asItIs && !options.wasLeftOpen && wasCopiedAlone(file))
+      throw new StartProblem(copiedAlone(file));
     checkFile(file);
   } else await makeFile(file, options);
   const db = await open(file, now);

@@ -83,7 +83,7 @@ async function measure(desk: Taker, count: number): Promise<number[]> {
   const took: number[] = [];
   for (let i = 0; i < count; i++) {
     took.push(await desk.take());
-    await new Promise((resolve) => setTimeout(resolve, 12));
+    await new Promise((resolve) => setTimeout(resolve, Taker.pauseMs));
   }
   return took.sort((a, b) => a - b);
 }

@@ -6,6 +6,7 @@ export class Taker {
   readonly #client: Client;
   readonly acknowledged: string[] = [];
   #count = 0;
+  #isEnded = false;
 
   private constructor(client: Client) {
     this.#client = client;
@@ -22,9 +23,12 @@ export class Taker {
     return this.#client.seq;
   }
 
+  /** Presses are no faster than the server takes them: 60 in a second. */
+  static readonly pauseMs = 20;
+
   /** One take, from the first step again when the last was reached. @returns how long its answer took, ms */
   async take(prefix = "attack"): Promise<number> {
-    if (!this.#client.next) await this.#say({ kind: "beginAnew" });
+    while (!this.#client.next && !this.#isEnded) await this.#say({ kind: "beginAnew" });
     const from = performance.now();
     await this.#say(
       {
@@ -39,12 +43,16 @@ export class Taker {
   }
 
   end(): void {
+    this.#isEnded = true;
     this.#client.end();
   }
 
   async #say(command: object, id = `attack-other-${this.#count++}-${Date.now()}`): Promise<void> {
     this.#client.say({ kind: "command", command: { ...command, id } });
-    await until(() => this.#client.answers.has(id));
-    if (this.#client.answers.get(id) === null) this.acknowledged.push(id);
+    await until(() => this.#client.answers.has(id) || this.#isEnded);
+    const refused = this.#client.answers.get(id);
+    if (refused === null) this.acknowledged.push(id);
+    // Too fast: a second later it may.
+    else if (refused === "tooFast") await new Promise((resolve) => setTimeout(resolve, 1_000));
   }
 }
