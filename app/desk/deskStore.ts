@@ -1,10 +1,8 @@
 import type { KeyMap } from "../../core/keys/keyMap.ts";
-import { sameAnchor } from "../../core/rundown/anchor.ts";
 import type { PageContent } from "../../core/rundown/content.ts";
 import type { CueView } from "../../core/rundown/edits.ts";
 import type { OpenEvening } from "../../core/rundown/evening.ts";
 import { findNeighbour, findNext, type ReadyCue } from "../../core/rundown/next.ts";
-import { stepsOf } from "../../core/rundown/steps.ts";
 import type { PinnedDocument } from "../../core/screens/dress.ts";
 import type { Output, ScreenPlan } from "../../core/screens/plan.ts";
 import type { Command } from "../../core/show/commands.ts";
@@ -22,6 +20,7 @@ import { localNow } from "../live/clock.ts";
 import { Connection, type ConnectionStatus } from "../live/connection.ts";
 import { ShowCopy } from "../live/showCopy.ts";
 import { newId } from "../ui/newId.ts";
+import { lastTarget, neighbourCue } from "./neighbourCue.ts";
 
 /** Something to tell the operator, in a sentence. */
 export interface Notice {
@@ -482,21 +481,4 @@ export class DeskStore {
     this.#snapshot = { ...merged, next };
     for (const listener of this.#listeners) listener();
   }
-}
-
-function lastTarget(ready: readonly ReadyCue[]): Target | undefined {
-  const cue = ready.at(-1);
-  const step = cue && stepsOf(cue.content).at(-1);
-  return step && { cueId: cue.cueId, content: cue.hash, step: step.anchor };
-}
-
-/** The first step of the next cue, or of this one when going back from inside it. */
-function neighbourCue(from: Target, by: 1 | -1, ready: readonly ReadyCue[]): Target | undefined {
-  const at = ready.findIndex(({ cueId }) => cueId === from.cueId);
-  const here = ready[at];
-  const firstHere = here && stepsOf(here.content)[0];
-  const inside = firstHere && !sameAnchor(firstHere.anchor, from.step);
-  const cue = by === -1 && inside ? here : ready[at + by];
-  const step = cue && stepsOf(cue.content)[0];
-  return step && { cueId: cue.cueId, content: cue.hash, step: step.anchor };
 }

@@ -15,9 +15,23 @@ export interface Access {
   readonly caller: Caller;
 }
 
-export function readAccess(request: IncomingMessage, readPeer: ReadPeer, sessions: DeskSessions): Access {
-  const peer = readPeer(request);
-  return { peer, isOwnOrigin: isOwnOrigin(request, peer), caller: findCaller(request, peer, sessions) };
+export type ReadAccess = (request: IncomingMessage) => Access;
+
+/** Finds out who asks, once for each request however often it is wanted. */
+export function createAccessReader(readPeer: ReadPeer, sessions: DeskSessions): ReadAccess {
+  const known = new WeakMap<IncomingMessage, Access>();
+  return (request) => {
+    const found = known.get(request);
+    if (found) return found;
+    const peer = readPeer(request);
+    const access = {
+      peer,
+      isOwnOrigin: isOwnOrigin(request, peer),
+      caller: findCaller(request, peer, sessions),
+    };
+    known.set(request, access);
+    return access;
+  };
 }
 
 function findCaller(request: IncomingMessage, peer: Peer, sessions: DeskSessions): Caller {

@@ -5,6 +5,7 @@ import { tmpdir } from "node:os";
 import { join } from "node:path";
 import express from "express";
 import { afterAll, beforeAll, describe, expect, test, vi } from "vitest";
+import { createAccessReader } from "../access/access.ts";
 import { createPeerReader } from "../access/peer.ts";
 import { Incoming } from "../files/incoming.ts";
 import type { Services } from "../services.ts";
@@ -27,7 +28,11 @@ let port = 0;
 let peak = 0;
 beforeAll(async () => {
   const app = express();
-  const doors = new Doors(app, services, createPeerReader("127.0.0.1"));
+  const doors = new Doors(
+    app,
+    services,
+    createAccessReader(createPeerReader("127.0.0.1"), services.sessions),
+  );
   doors.get("anyone", "/open", (_request, response) => response.send("open"));
   doors.get("desk", "/desk", (_request, response) => response.send("desk"));
   doors.get("output", "/of/:token", (_request, response) => response.send("output"));
@@ -113,7 +118,11 @@ describe("doors", () => {
 
   test("an address that was opened past them keeps the server from starting", () => {
     const app = express();
-    const doors = new Doors(app, services, createPeerReader("127.0.0.1"));
+    const doors = new Doors(
+      app,
+      services,
+      createAccessReader(createPeerReader("127.0.0.1"), services.sessions),
+    );
     doors.get("anyone", "/a", () => {});
     app.get("/b", () => {});
     expect(() => doors.check()).toThrow(/“\/b” is served with no right declared/);

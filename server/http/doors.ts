@@ -1,6 +1,5 @@
 import type { Express, Request, RequestHandler, Response } from "express";
-import { type Access, readAccess } from "../access/access.ts";
-import type { ReadPeer } from "../access/peer.ts";
+import type { Access, ReadAccess } from "../access/access.ts";
 import { judge, type Right } from "../access/rights.ts";
 import { log } from "../log.ts";
 import type { Services } from "../services.ts";
@@ -14,18 +13,18 @@ type Answer = (request: Request, response: Response) => unknown;
 export class Doors {
   readonly #app: Express;
   readonly #services: Services;
-  readonly #readPeer: ReadPeer;
+  readonly #readAccess: ReadAccess;
   /** What was opened, for whoever tries all doors. */
   readonly all: { readonly path: string; readonly right: Right }[] = [];
 
-  constructor(app: Express, services: Services, readPeer: ReadPeer) {
+  constructor(app: Express, services: Services, readAccess: ReadAccess) {
     this.#app = app;
     this.#services = services;
-    this.#readPeer = readPeer;
+    this.#readAccess = readAccess;
   }
 
   access(request: Request): Access {
-    return readAccess(request, this.#readPeer, this.#services.sessions);
+    return this.#readAccess(request);
   }
 
   get(right: Right, path: string, answer: Answer): void {

@@ -9,7 +9,7 @@ import express, {
   type Response,
 } from "express";
 import type { ServerBuild } from "react-router";
-import { readAccess } from "../access/access.ts";
+import { createAccessReader } from "../access/access.ts";
 import type { Peer, ReadPeer } from "../access/peer.ts";
 import { Throttle } from "../access/throttle.ts";
 import type { Services } from "../services.ts";
@@ -68,9 +68,10 @@ export function createHttpApp(
   const app = express();
   app.disable("x-powered-by");
   const isDev = "middleware" in assets;
+  const readAccess = createAccessReader(readPeer, services.sessions);
   const throttle = new Throttle(STRANGER_BURST, STRANGER_PER_SECOND, services.now);
   app.use((request, response, next) => {
-    const peer = readPeer(request);
+    const { peer } = readAccess(request);
     response.setHeader("X-Content-Type-Options", "nosniff");
     response.setHeader("Referrer-Policy", "same-origin");
     if (!peer.isKnownHost)
@@ -95,7 +96,7 @@ export function createHttpApp(
   });
 
   app.use((request, response, next) => {
-    const { caller, peer } = readAccess(request, readPeer, services.sessions);
+    const { caller, peer } = readAccess(request);
     if (caller.kind !== "stranger" || IS_FILE.test(request.path) || throttle.take(peer.address))
       return next();
     // Whoever comes again and again waits for each answer: refusing at once would be as much work as giving it.
@@ -118,7 +119,7 @@ export function createHttpApp(
     app.use(express.static(assets.folder, { index: false }));
   } else app.use(assets.middleware);
 
-  const doors = new Doors(app, services, readPeer);
+  const doors = new Doors(app, services, readAccess);
   addHealthRoutes(doors, services);
   addEnterRoutes(doors, services);
   addMediaRoutes(doors, services);
@@ -129,7 +130,7 @@ export function createHttpApp(
   app.locals.doors = doors.all;
 
   app.use((request, response, next) => {
-    const access = readAccess(request, readPeer, services.sessions);
+    const access = readAccess(request);
     const changes = request.method !== "GET" && request.method !== "HEAD";
     // A page of another origin can send a form here unseen; it can neither name this origin nor send JSON so.
     if (changes && !(access.isOwnOrigin && request.is("application/json")))
@@ -145,7 +146,7 @@ export function createHttpApp(
       getLoadContext: (request, response) =>
         createRequestContext({
           services,
-          access: readAccess(request, readPeer, services.sessions),
+          access: readAccess(request),
           nonce: String(response.locals.nonce),
           allowFraming: response.locals.allowFraming,
         }),
