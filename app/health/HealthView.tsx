@@ -107,6 +107,14 @@ export function HealthView({ report, atMs }: { report: HealthReport; atMs: numbe
         >
           {isCopying ? "Copying…" : "Copy it now"}
         </button>
+        <ul aria-label="Copies" className="flex flex-col gap-1.5 text-[15px]">
+          {keeper?.copies.map(({ atMs: madeAtMs, bytes }) => (
+            <li key={madeAtMs} className="flex justify-between gap-4">
+              <time suppressHydrationWarning>{new Date(madeAtMs).toLocaleString("en-GB")}</time>
+              <span className="font-mono text-second">{formatBytes(bytes)}</span>
+            </li>
+          ))}
+        </ul>
       </aside>
     </div>
   );

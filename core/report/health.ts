@@ -19,6 +19,8 @@ export interface HealthReport {
 export interface KeeperStatus {
   readonly lastCheckpointAtMs: number | null;
   readonly lastBackupAtMs: number | null;
+  /** The copies there are, the newest first. */
+  readonly copies: readonly { readonly atMs: number; readonly bytes: number }[];
   /** Why the last copy could not be made; null when it could. */
   readonly backupFailed: string | null;
   readonly freeBytes: number | null;

@@ -3,6 +3,7 @@ import { dirname } from "node:path";
 import { Worker } from "node:worker_threads";
 import type { KeeperStatus } from "../../core/report/health.ts";
 import { log } from "../log.ts";
+import { listBackups } from "./backupFiles.ts";
 import type { KeeperAnswer, KeeperJob } from "./keeperWorker.ts";
 
 const LOOK_EVERY_MS = 5_000;
@@ -39,6 +40,7 @@ export class ShowKeeper {
   #status: KeeperStatus = {
     lastCheckpointAtMs: null,
     lastBackupAtMs: null,
+    copies: [],
     backupFailed: null,
     freeBytes: null,
     room: "enough",
@@ -96,7 +98,8 @@ export class ShowKeeper {
       return false;
     }
     this.#copiedAtCount = count;
-    this.#set({ lastBackupAtMs: atMs, backupFailed: null });
+    const copies = listBackups(file).map(({ atMs, bytes }) => ({ atMs, bytes }));
+    this.#set({ lastBackupAtMs: atMs, copies, backupFailed: null });
     return true;
   }
 
