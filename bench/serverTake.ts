@@ -2,6 +2,7 @@ import { mkdtempSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { findNext } from "../core/rundown/next.ts";
+import { NO_LINE } from "../core/show/line.ts";
 import { openShow, TestWindow } from "../server/test-support/openShow.ts";
 import { distributionOf, printRow } from "./distribution.ts";
 
@@ -20,7 +21,7 @@ export async function benchServerTake(): Promise<void> {
   for (let i = 0; i < TAKES; i++) {
     const { state } = services.host;
     const cues = services.rundown.ready();
-    const target = findNext(state, cues) ?? findNext({ arm: null, position: null }, cues);
+    const target = findNext(state, cues) ?? findNext({ arm: null, line: NO_LINE }, cues);
     if (!target) throw new Error("nothing to take");
     const from = performance.now();
     await services.host.submit(

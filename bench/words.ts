@@ -4,6 +4,7 @@ import { join } from "node:path";
 import { gunzipSync } from "node:zlib";
 import { readingCue } from "../core/rundown/cueDoc.ts";
 import { findNext } from "../core/rundown/next.ts";
+import { NO_LINE } from "../core/show/line.ts";
 import { BOOKS } from "../core/words/books.ts";
 import { openShow } from "../server/test-support/openShow.ts";
 import { findWords } from "../server/words/find.ts";
@@ -100,7 +101,7 @@ export async function benchWords(): Promise<void> {
   const quiet: number[] = [];
   const take = async (into: number[], i: number) => {
     const cues = rundown.ready();
-    const target = findNext(host.state, cues) ?? findNext({ arm: null, position: null }, cues);
+    const target = findNext(host.state, cues) ?? findNext({ arm: null, line: NO_LINE }, cues);
     if (!target) throw new Error("nothing to take");
     const from = performance.now();
     await new Promise((resolve) => setImmediate(resolve));

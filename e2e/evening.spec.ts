@@ -77,7 +77,7 @@ test("a stuck key: held down it takes once; chattering, what is on air is the la
   expect(takes.length).toBeLessThanOrEqual(251);
   expect(new Set(takes.map(({ takeId }) => takeId)).size).toBe(takes.length);
   const last = takes.at(-1);
-  expect(model.state.position).toMatchObject({ cueId: last?.target.cueId, step: last?.target.step });
+  expect(model.state.line.at).toMatchObject({ cueId: last?.target.cueId, step: last?.target.step });
   const step = `${last?.target.cueId}/${last?.target.step.occurrence}:${last?.target.step.unit}`;
   await expect(page.locator(`[data-mark=air][data-step="${step}"]`)).toHaveCount(1);
   await expect(output(wall)).toHaveAttribute("data-moving", "no");

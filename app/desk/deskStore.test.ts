@@ -102,13 +102,89 @@ function setUp() {
   /** Decides on a command as the server would, and tells the desk. */
   const decide = (command: Command) => {
     const before = show.logged.length;
-    const sentence = show.press(command);
+    const sentence = show.press(command, { kind: "desk", id: store.windowId });
     for (const logged of show.logged.slice(before)) Socket.last.say({ kind: "event", logged });
     Socket.last.say({ kind: "answer", id: command.id, refused: null, sentence });
   };
   store.connect();
   return { store, show, cues, connect, decide };
 }
+
+/** Something that another hand does. */
+function doElsewhere(show: Clocked, act: () => void): void {
+  const before = show.logged.length;
+  act();
+  for (const logged of show.logged.slice(before)) Socket.last.say({ kind: "event", logged });
+}
+
+describe("a key whose meaning has just changed by itself", () => {
+  test("take does nothing for 700 ms after another hand has armed something else, and says so", () => {
+    const { store, show, cues, connect } = setUp();
+    connect();
+    const [, , third] = cues;
+    if (!third) throw new Error("no third cue");
+    const target = { cueId: third.cueId, content: third.hash, step: { occurrence: "page", unit: 0 } };
+    doElsewhere(show, () => show.press({ kind: "arm", id: "armed-elsewhere", target }));
+    vi.advanceTimersByTime(500);
+    store.take("usual");
+    expect(Socket.last.commands).toHaveLength(0);
+    expect(store.getSnapshot().notice?.sentence).toContain("what comes next changed by itself");
+    vi.advanceTimersByTime(300);
+    store.take("usual");
+    expect(Socket.last.commands).toMatchObject([{ kind: "take", target: { cueId: third.cueId } }]);
+  });
+
+  test("out names its target, and does nothing when that has just left or come", () => {
+    const { store, show, connect, decide } = setUp();
+    connect();
+    store.take("cut");
+    decide(Socket.last.commands[0] as Command);
+    vi.advanceTimersByTime(1_000);
+    doElsewhere(show, () => show.press({ kind: "clear", id: "cleared-elsewhere", how: "cut" }));
+    doElsewhere(show, () => void show.take(1));
+    store.out();
+    store.layerOut("titles");
+    expect(Socket.last.commands).toHaveLength(1);
+    expect(store.getSnapshot().notice?.sentence).toContain("“Titles out” was not used");
+    vi.advanceTimersByTime(701);
+    store.out();
+    expect(Socket.last.commands.at(-1)).toMatchObject({ kind: "out", layerId: "titles", seen: "cue-2" });
+  });
+
+  test("what this desk did itself is no surprise: it may press at once", () => {
+    const { store, connect, decide } = setUp();
+    connect();
+    store.take("cut");
+    decide(Socket.last.commands[0] as Command);
+    store.take("cut");
+    expect(Socket.last.commands).toHaveLength(2);
+  });
+
+  test("an arm of this desk that another hand took away is told", () => {
+    const { store, show, cues, connect, decide } = setUp();
+    connect();
+    const [, second] = cues;
+    if (!second) throw new Error("no second cue");
+    store.arm({ cueId: second.cueId, content: second.hash, step: { occurrence: "page", unit: 0 } });
+    decide(Socket.last.commands[0] as Command);
+    doElsewhere(show, () => void show.take(2));
+    expect(store.getSnapshot().notice?.sentence).toContain("is not armed any more");
+  });
+
+  test("undo puts back what this desk did, not what another did since", () => {
+    const { store, show, connect, decide } = setUp();
+    connect();
+    store.take("cut");
+    decide(Socket.last.commands[0] as Command);
+    const own = Socket.last.commands[0]?.id;
+    doElsewhere(show, () =>
+      show.press({ kind: "shut", id: "shut-elsewhere", outputIds: null, picture: "black" }),
+    );
+    vi.advanceTimersByTime(1_000);
+    store.undo();
+    expect(Socket.last.commands.at(-1)).toMatchObject({ kind: "undo", actId: own });
+  });
+});
 
 describe("presses of a desk", () => {
   test("one at a time: a press made meanwhile is worked out against the air as it is then", () => {

@@ -5,12 +5,27 @@ import type { OpenEvening } from "../../core/rundown/evening.ts";
 import { findNeighbour, findNext, type ReadyCue } from "../../core/rundown/next.ts";
 import type { PinnedDocument } from "../../core/screens/dress.ts";
 import type { Output, ScreenPlan } from "../../core/screens/plan.ts";
-import type { Command } from "../../core/show/commands.ts";
-import type { AirEvent } from "../../core/show/events.ts";
-import type { ShowState, Target } from "../../core/show/state.ts";
+import { actToUndo } from "../../core/show/acts.ts";
+import { refusalSentence } from "../../core/show/commands.ts";
+import { DESK_MODES, type DeskMode } from "../../core/show/deskMode.ts";
+import type { AirEvent, LoggedEvent } from "../../core/show/events.ts";
+import { pagesOn } from "../../core/show/layers.ts";
+import type { Target } from "../../core/show/line.ts";
+import {
+  addSight,
+  hasJustChanged,
+  lostArm,
+  type Meaning,
+  meaningOfLayer,
+  meaningOfOut,
+  meaningOfTake,
+  meaningOfUndo,
+  outTarget,
+  type Sight,
+} from "../../core/show/meaning.ts";
+import type { ShowState } from "../../core/show/state.ts";
 import type {
   Channel,
-  DeskMode,
   DeskPresence,
   ScreenHealth,
   ServerMessage,
@@ -21,6 +36,7 @@ import { Connection, type ConnectionStatus } from "../live/connection.ts";
 import { ShowCopy } from "../live/showCopy.ts";
 import { newId } from "../ui/newId.ts";
 import { lastTarget, neighbourCue } from "./neighbourCue.ts";
+import { type Press, PressQueue } from "./pressQueue.ts";
 
 /** Something to tell the operator, in a sentence. */
 export interface Notice {
@@ -87,16 +103,10 @@ export interface DeskStart {
   readonly evening: OpenEvening;
 }
 
-type Distribute<T> = T extends { id: string } ? Omit<T, "id"> : never;
-/** A command before it has its id. */
-export type Press = Distribute<Command>;
-
 const NAME_KEY = "vesko-desk-name";
 const CHANNEL_KEY = "vesko-desk-channel";
-const ANSWER_MS = 2_000;
-const GRACE_MS = 250;
-/** Presses that may wait behind one on its way: a flurry must not play out long after. */
-const MOST_WAITING = 4;
+const MODE_KEY = "vesko-desk-mode";
+const WINDOW_KEY = "vesko-desk-window";
 const NOTICE_MS = 9_000;
 
 /** The desk's copy of show and rundown, and its way to ask for things. One for the whole desk. */
@@ -111,11 +121,11 @@ export class DeskStore {
   #rundownStamp: string;
   #connection: Connection | undefined;
   #snapshot: DeskSnapshot;
-  #pending: { readonly id: string; timer: ReturnType<typeof setTimeout> } | undefined;
-  /** Presses made while one was on its way; each is worked out when its turn comes, against the air as it is then. */
-  #presses: (() => Press | undefined)[] = [];
+  readonly #presses: PressQueue;
   #noticeTimer: ReturnType<typeof setTimeout> | undefined;
-  readonly windowId = newId();
+  /** What was seen lately: a key whose meaning has just changed by itself does nothing. */
+  #sights: readonly Sight[] = [];
+  readonly windowId = ownWindowId();
 
   constructor(start: DeskStart) {
     this.#token = start.deskToken;
@@ -155,6 +165,13 @@ export class DeskStore {
       chosenId: start.cues[0]?.cueId ?? null,
     };
     this.#snapshot = { ...this.#snapshot, next: findNext(state, this.#snapshot.ready) };
+    this.#presses = new PressQueue({
+      send: (command) => this.#connection?.send({ kind: "command", command }) ?? false,
+      trouble: (sentence) => this.say("trouble", sentence),
+      onWaiting: (waiting) => {
+        if (waiting !== this.#snapshot.waiting) this.#change({ waiting });
+      },
+    });
   }
 
   readonly subscribe = (listener: () => void): (() => void) => {
@@ -184,13 +201,16 @@ export class DeskStore {
 
   connect(): void {
     if (sessionStorage.getItem(CHANNEL_KEY) === "rehearsal") this.#wantedChannel = "rehearsal";
+    const mode = DESK_MODES.find((each) => each === sessionStorage.getItem(MODE_KEY));
+    if (mode) this.#change({ mode });
     this.#connection = new Connection(
       () => ({ token: this.#token, windowId: this.windowId, rundownStamp: this.#rundownStamp }),
       (message) => this.#hear(message),
       (status) => {
-        if (status.kind !== "open") this.#dropPresses();
+        if (status.kind !== "open" && status.kind !== "silent") this.#presses.drop();
         this.#change({ status });
       },
+      { isWatchful: true },
     );
   }
 
@@ -252,6 +272,7 @@ export class DeskStore {
   }
 
   take(how: "usual" | "dissolve" | "cut"): void {
+    if (this.#hasJustChanged(meaningOfTake, "“Take” was not used: what comes next")) return;
     this.#press(() => {
       const { next, state } = this.#snapshot;
       if (!next) {
@@ -262,31 +283,80 @@ export class DeskStore {
     });
   }
 
+  /** Takes off what “out” names: it says so beforehand, and takes nothing else off. */
+  out(): void {
+    if (this.#hasJustChanged(meaningOfOut, "“Out” was not used: what it takes off")) return;
+    this.#press(() => {
+      const target = outTarget(this.#snapshot.state, this.now());
+      return target && { kind: "out", layerId: target.layerId, seen: target.cueId, how: "animated" };
+    });
+  }
+
+  /** Takes a layer off, on all screens or on one that has a page of its own there. */
+  layerOut(layerId: string, outputId: string | null = null): void {
+    const name = this.#snapshot.state.layers.find(({ id }) => id === layerId)?.name ?? "Layer";
+    if (this.#hasJustChanged(meaningOfLayer(layerId), `“${name} out” was not used: what is there`)) return;
+    this.#press(() => {
+      const pages = pagesOn(this.#snapshot.state, layerId, this.now());
+      const page = outputId === null ? [...pages.values()].find((each) => each) : pages.get(outputId);
+      const outputIds = outputId === null ? null : [outputId];
+      return { kind: "out", layerId, outputIds, seen: page?.cueId ?? null, how: "animated" };
+    });
+  }
+
+  /** Puts back this desk's last act, or where it has none, the last of all. */
+  undo(): void {
+    if (this.#hasJustChanged(meaningOfUndo(this.windowId), "“Undo” was not used: what it puts back")) return;
+    this.#press(() => {
+      const act = actToUndo(this.#snapshot.state, this.windowId);
+      if (!act) this.say("word", "There is nothing left to undo. The air is as it was.");
+      return act && { kind: "undo", actId: act.actId };
+    });
+  }
+
+  /** The script goes on from the newest aside that is on air, or from a chosen one. */
+  goOn(cueId?: string): void {
+    this.#press(() => {
+      const { asides } = this.#snapshot.state.line;
+      const chosen = cueId ?? asides.at(-1)?.cueId;
+      if (chosen === undefined)
+        this.say("word", "Nothing came besides the line, so there is nothing else to go on from.");
+      return chosen === undefined ? undefined : { kind: "goOn", cueId: chosen };
+    });
+  }
+
   arm(target: Target): void {
     this.#press(() => ({ kind: "arm", target }));
   }
 
-  /** Moves the arm by one step, or by one cue. */
+  /** Moves the arm by one step, or by one cue: a walk along the script, so that it goes on from there. */
   armNeighbour(by: 1 | -1, unit: "step" | "cue"): void {
     this.#press(() => {
       const { next, ready } = this.#snapshot;
       const from = next ?? lastTarget(ready);
       const target =
         from && (unit === "step" ? findNeighbour(from, by, ready) : neighbourCue(from, by, ready));
-      return target && { kind: "arm", target };
+      return target && { kind: "arm", target, isJump: true };
     });
   }
 
-  /** Arms the step before the one on air: once more from there. */
+  /** Arms the step before the line: once more from there. */
   armBefore(): void {
     this.#press(() => {
       const { state, ready } = this.#snapshot;
-      const { position } = state;
-      const cue = position && ready.find(({ cueId }) => cueId === position.cueId);
-      const from = cue && { cueId: cue.cueId, content: cue.hash, step: position.step };
+      const { at } = state.line;
+      const cue = at && ready.find(({ cueId }) => cueId === at.cueId);
+      const from = cue && { cueId: cue.cueId, content: cue.hash, step: at.step };
       const target = from && findNeighbour(from, -1, ready);
-      return target ? { kind: "arm", target } : undefined;
+      return target ? { kind: "arm", target, isJump: true } : undefined;
     });
+  }
+
+  /** Tells when the meaning of a key has changed by itself a moment ago, so that the press was meant for something else. */
+  #hasJustChanged(meaning: Meaning, what: string): boolean {
+    if (!hasJustChanged(this.#sights, meaning, this.now())) return false;
+    this.say("word", `${what} changed by itself a moment ago. The air is as it was; look, then press again.`);
+    return true;
   }
 
   /** Goes over to the rehearsal, or back to the air; once the server has said so, all of the desk shows it. */
@@ -300,6 +370,7 @@ export class DeskStore {
   /** Free, locked to take and out, or only watching. */
   setMode(mode: DeskMode): void {
     this.#change({ mode });
+    sessionStorage.setItem(MODE_KEY, mode);
     this.#sayWho();
   }
 
@@ -327,61 +398,19 @@ export class DeskStore {
   }
 
   #press(work: () => Press | undefined): void {
-    if (this.#snapshot.mode === "watching") {
-      this.say(
-        "word",
-        "This desk only watches, so nothing was sent. The air is as it was; choose “takes part” to act.",
-      );
+    const { status, mode } = this.#snapshot;
+    if (mode === "watching") {
+      this.say("word", refusalSentence("onlyWatching"));
       return;
     }
-    if (this.#snapshot.status.kind !== "open") {
+    if (status.kind !== "open" && status.kind !== "silent") {
       this.say(
         "trouble",
         "There is no connection to the server, so nothing was sent. The outputs keep their picture.",
       );
       return;
     }
-    if (this.#presses.length >= MOST_WAITING) return;
     this.#presses.push(work);
-    this.#sendNext();
-  }
-
-  #sendNext(): void {
-    while (!this.#pending) {
-      const work = this.#presses.shift();
-      if (!work) break;
-      const press = work();
-      if (!press) continue;
-      const command = { ...press, id: newId() } as Command;
-      if (!this.#connection?.send({ kind: "command", command })) {
-        this.#dropPresses();
-        this.say(
-          "trouble",
-          "There is no connection to the server, so nothing was sent. The outputs keep their picture.",
-        );
-        break;
-      }
-      const giveUp = () => {
-        this.#dropPresses();
-        this.say(
-          "trouble",
-          "The server has not answered for two seconds. The outputs keep their picture; look before you press again.",
-        );
-      };
-      // A desk that was busy itself has the answer waiting behind this timer: it is heard first.
-      const timer = setTimeout(() => {
-        if (this.#pending?.id === command.id) this.#pending.timer = setTimeout(giveUp, GRACE_MS);
-      }, ANSWER_MS);
-      this.#pending = { id: command.id, timer };
-    }
-    this.#change({ waiting: this.#pending !== undefined });
-  }
-
-  #dropPresses(): void {
-    if (this.#pending) clearTimeout(this.#pending.timer);
-    this.#pending = undefined;
-    this.#presses = [];
-    this.#change({ waiting: false });
   }
 
   #hear(message: ServerMessage): void {
@@ -411,21 +440,15 @@ export class DeskStore {
         this.#change({ desks: message.desks, rehearsedOn: message.rehearsedOn });
         return;
       case "answer":
-        if (this.#pending?.id !== message.id) return;
-        clearTimeout(this.#pending.timer);
-        this.#pending = undefined;
-        if (message.sentence !== null) {
-          // What was pressed after a refusal was meant for another air.
-          this.#presses = [];
+        if (this.#presses.hear(message.id, message.sentence !== null) && message.sentence !== null)
           this.say("trouble", message.sentence);
-        }
-        this.#sendNext();
         return;
       case "fault":
         this.say("trouble", message.sentence);
         return;
     }
     if (message.kind === "event") this.#tellHeld(message.logged.event);
+    const before = this.#snapshot.state;
     const change = this.#copy.hear(message);
     if (message.kind === "documents")
       for (const document of Object.values(message.documents))
@@ -434,7 +457,10 @@ export class DeskStore {
     else if (change === "outdated") location.reload();
     else if (change === "state" && this.#copy.state) {
       const { state, outputs, plans, channel } = this.#copy;
-      this.#change({ state, outputs, plans, channel });
+      const actor = message.kind === "event" ? message.logged.actor : null;
+      const isOwn = actor?.kind === "desk" && actor.id === this.windowId;
+      this.#change({ state, outputs, plans, channel }, isOwn);
+      if (message.kind === "event") this.#tellLostArm(before, state, message.logged);
       // After a long lost connection the rehearsal has ended: a new one begins with the air as it is.
       if (message.kind === "welcome") this.#sayWho();
       if (message.kind === "welcome" && channel !== this.#wantedChannel)
@@ -451,6 +477,19 @@ export class DeskStore {
     this.say(
       "trouble",
       `“${name}” was to come by itself and was held: ${why}. The air is as it was; take it by hand.`,
+    );
+  }
+
+  /** An arm is not lost in silence: whoever set it is told when another hand took it away. */
+  #tellLostArm(before: ShowState, after: ShowState, { event, actor }: LoggedEvent): void {
+    const lost = lostArm(before, after, "target" in event ? event.target : null);
+    const isMine = lost?.by.kind === "desk" && lost.by.id === this.windowId;
+    if (!lost || !isMine || (actor?.kind === "desk" && actor.id === this.windowId)) return;
+    const title = this.#snapshot.ready.find(({ cueId }) => cueId === lost.target.cueId)?.content.title;
+    const who = actor?.kind === "desk" ? (actor.name ?? "another desk") : "a cue that came by itself";
+    this.say(
+      "trouble",
+      `“${title ?? "What you armed"}” is not armed any more: ${who} went on from elsewhere.`,
     );
   }
 
@@ -475,10 +514,23 @@ export class DeskStore {
     return { cues, ready: cues.flatMap(({ ready }) => (ready ? [ready] : [])) };
   }
 
-  #change(change: Partial<DeskSnapshot>): void {
+  #change(change: Partial<DeskSnapshot>, isOwn = false): void {
     const merged = { ...this.#snapshot, ...change };
-    const next = change.state || change.ready ? findNext(merged.state, merged.ready) : merged.next;
+    const isSight = change.state !== undefined || change.ready !== undefined;
+    const next = isSight ? findNext(merged.state, merged.ready) : merged.next;
     this.#snapshot = { ...merged, next };
+    if (isSight)
+      this.#sights = addSight(this.#sights, { state: merged.state, next, atMs: this.now(), isOwn });
     for (const listener of this.#listeners) listener();
   }
+}
+
+/** This window's name for the server. Loaded again it is the same window, and its acts are still its own. */
+function ownWindowId(): string {
+  if (typeof window === "undefined") return newId();
+  const [navigation] = performance.getEntriesByType("navigation") as PerformanceNavigationTiming[];
+  const kept = navigation?.type === "reload" ? sessionStorage.getItem(WINDOW_KEY) : null;
+  const id = kept ?? newId();
+  sessionStorage.setItem(WINDOW_KEY, id);
+  return id;
 }

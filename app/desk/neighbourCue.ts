@@ -1,7 +1,7 @@
 import { sameAnchor } from "../../core/rundown/anchor.ts";
 import type { ReadyCue } from "../../core/rundown/next.ts";
 import { stepsOf } from "../../core/rundown/steps.ts";
-import type { Target } from "../../core/show/state.ts";
+import type { Target } from "../../core/show/line.ts";
 
 /** The last step of the rundown. */
 export function lastTarget(ready: readonly ReadyCue[]): Target | undefined {

@@ -11,7 +11,7 @@ export function useEventTiming(
   nowMs: number | null,
 ): EventTiming | undefined {
   const { day, startsAt, endsAt } = evening;
-  const { timeZone, cueTimes, position } = state;
+  const { timeZone, cueTimes, line } = state;
   return useMemo(() => {
     if (nowMs === null) return undefined;
     const first = Math.min(nowMs, ...Object.values(cueTimes));
@@ -24,9 +24,9 @@ export function useEventTiming(
         : [{ cueId, plannedMs: doc.plannedMs, fixedAtMs: nearest(doc.plannedAt, near, timeZone) }],
     );
     const endsAtMs = endsAt === "" ? null : nextTimeOfDay(near, partsOf(endsAt), timeZone);
-    const presentId = position?.cueId ?? null;
+    const presentId = line.at?.cueId ?? null;
     return eventTiming(planned, cueTimes, presentId, { startsAtMs, endsAtMs }, nowMs);
-  }, [cues, cueTimes, position, timeZone, day, startsAt, endsAt, nowMs]);
+  }, [cues, cueTimes, line, timeZone, day, startsAt, endsAt, nowMs]);
 }
 
 function partsOf(time: string) {

@@ -5,7 +5,7 @@ import { useLocation, useNavigate } from "react-router";
 import type { Anchor } from "../../core/rundown/anchor.ts";
 import { type CueDoc, pageCue, readingCue, songCue } from "../../core/rundown/cueDoc.ts";
 import { stepsOf } from "../../core/rundown/steps.ts";
-import type { Target } from "../../core/show/state.ts";
+import type { Target } from "../../core/show/line.ts";
 import { foldWords } from "../../core/words/foldWords.ts";
 import type { SongFields } from "../../core/words/songFields.ts";
 import { useDesk, useDeskStore } from "../desk/deskContext.ts";
@@ -81,7 +81,7 @@ function FindPanel({ outfits, close }: { outfits: readonly DeskOutfit[]; close: 
   const rows = useMemo((): Row[] => {
     /** Where new cues go: after what is on air in Run, after the chosen cue elsewhere. */
     const after = () =>
-      (isRun ? store.getSnapshot().state.position?.cueId : null) ??
+      (isRun ? store.getSnapshot().state.line.at?.cueId : null) ??
       store.getSnapshot().chosenId ??
       store.getSnapshot().cues.at(-1)?.view.cueId ??
       null;

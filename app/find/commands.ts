@@ -60,7 +60,7 @@ export function deskCommands(
     view("Bring in songs", "/songs"),
     air("Take the next step", keyOf("take"), () => store.take("usual")),
     air("Cut to the next step", keyOf("cut"), () => store.take("cut")),
-    air("Undo the last take", keyOf("undo"), () => store.press({ kind: "undoTake" })),
+    air("Undo the last take", keyOf("undo"), () => store.undo()),
     ...store
       .getSnapshot()
       .plans.map(({ id, name }, at) =>

@@ -5,6 +5,8 @@ import { localNow } from "./clock.ts";
 export type ConnectionStatus =
   | { readonly kind: "connecting" }
   | { readonly kind: "open" }
+  /** The connection stands, and nothing is heard over it: the server is busy or frozen, or the network swallows. */
+  | { readonly kind: "silent"; readonly sinceMs: number }
   | { readonly kind: "lost"; readonly sinceMs: number }
   /** The server will not have this window. */
   | { readonly kind: "refused" };
@@ -12,6 +14,11 @@ export type ConnectionStatus =
 const FIRST_PINGS = 6;
 const FIRST_PING_MS = 120;
 const PING_MS = 2_000;
+/** A window that acts has to know soon that nobody answers. */
+const WATCHFUL_PING_MS = 400;
+const SILENT_AFTER_MS = 900;
+/** A window that was busy itself hears what waits for it first. */
+const SILENCE_GRACE_MS = 100;
 const RETRY_MS = [150, 300, 600, 1_000, 2_000] as const;
 const REFUSED_CODE = 4401;
 
@@ -20,6 +27,10 @@ export class Connection {
   readonly #hello: () => Omit<Extract<ClientMessage, { kind: "hello" }>, "kind">;
   readonly #onMessage: (message: ServerMessage) => void;
   readonly #onStatus: (status: ConnectionStatus) => void;
+  readonly #isWatchful: boolean;
+  #heardAtMs = 0;
+  #isSilent = false;
+  #silenceTimer: ReturnType<typeof setTimeout> | undefined;
   #socket: WebSocket | undefined;
   #clock: ServerClock = UNKNOWN_CLOCK;
   #pingTimer: ReturnType<typeof setTimeout> | undefined;
@@ -33,7 +44,9 @@ export class Connection {
     hello: () => Omit<Extract<ClientMessage, { kind: "hello" }>, "kind">,
     onMessage: (message: ServerMessage) => void,
     onStatus: (status: ConnectionStatus) => void,
+    { isWatchful = false } = {},
   ) {
+    this.#isWatchful = isWatchful;
     this.#hello = hello;
     this.#onMessage = onMessage;
     this.#onStatus = onStatus;
@@ -67,6 +80,7 @@ export class Connection {
     this.#closed = true;
     clearTimeout(this.#pingTimer);
     clearTimeout(this.#retryTimer);
+    clearTimeout(this.#silenceTimer);
     this.#socket?.close();
   }
 
@@ -81,6 +95,7 @@ export class Connection {
       this.#ping();
     };
     socket.onmessage = (event) => {
+      this.#hearSomething();
       const message = JSON.parse(event.data as string) as ServerMessage;
       if (message.kind === "pong") this.#hearPong(message.sentAtMs, message.serverAtMs);
       else {
@@ -88,6 +103,7 @@ export class Connection {
           if (!this.#clock.best)
             this.#clock = { ...UNKNOWN_CLOCK, offsetMs: message.serverAtMs - localNow() };
           this.#lostSinceMs = undefined;
+          this.#isSilent = false;
           this.#onStatus({ kind: "open" });
         }
         this.#onMessage(message);
@@ -96,6 +112,7 @@ export class Connection {
     socket.onclose = (event) => {
       if (this.#socket !== socket) return;
       clearTimeout(this.#pingTimer);
+      clearTimeout(this.#silenceTimer);
       if (this.#closed) return;
       if (event.code === REFUSED_CODE) {
         this.#onStatus({ kind: "refused" });
@@ -112,7 +129,27 @@ export class Connection {
   #ping(): void {
     this.send({ kind: "ping", sentAtMs: localNow() });
     this.#pings++;
-    this.#pingTimer = setTimeout(() => this.#ping(), this.#pings < FIRST_PINGS ? FIRST_PING_MS : PING_MS);
+    const laterMs = this.#isWatchful ? WATCHFUL_PING_MS : PING_MS;
+    this.#pingTimer = setTimeout(() => this.#ping(), this.#pings < FIRST_PINGS ? FIRST_PING_MS : laterMs);
+  }
+
+  /** Waits for the next word; when none comes, that is told. */
+  #hearSomething(): void {
+    if (!this.#isWatchful) return;
+    this.#heardAtMs = localNow();
+    clearTimeout(this.#silenceTimer);
+    if (this.#isSilent) {
+      this.#isSilent = false;
+      this.#onStatus({ kind: "open" });
+    }
+    const sinceMs = this.#heardAtMs;
+    this.#silenceTimer = setTimeout(() => {
+      this.#silenceTimer = setTimeout(() => {
+        if (this.#heardAtMs !== sinceMs || this.#lostSinceMs !== undefined) return;
+        this.#isSilent = true;
+        this.#onStatus({ kind: "silent", sinceMs });
+      }, SILENCE_GRACE_MS);
+    }, SILENT_AFTER_MS - SILENCE_GRACE_MS);
   }
 
   #hearPong(sentAtMs: number, serverAtMs: number): void {

@@ -2,7 +2,8 @@ import type { Dress } from "../../core/screens/compose.ts";
 import { platesOf } from "../../core/screens/placements.ts";
 import type { Output } from "../../core/screens/plan.ts";
 import { pageTimeline } from "../../core/screens/still.ts";
-import type { ShowState, Target } from "../../core/show/state.ts";
+import type { Target } from "../../core/show/line.ts";
+import type { ShowState } from "../../core/show/state.ts";
 import type { PlateCache } from "../../painters/plateCache.ts";
 
 /** A quiet moment is waited for, but not longer than this. */

@@ -1,7 +1,8 @@
 import type { PinnedDocument } from "../../core/screens/dress.ts";
 import type { Output, ScreenPlan } from "../../core/screens/plan.ts";
 import { evolve } from "../../core/show/evolve.ts";
-import type { ShowState, Target } from "../../core/show/state.ts";
+import type { Target } from "../../core/show/line.ts";
+import type { ShowState } from "../../core/show/state.ts";
 import type { Channel, ServerMessage } from "../../core/show/wire.ts";
 
 /** This window's copy of the show: the same events, the same state. */

@@ -31,10 +31,16 @@ export function Layers({
         const moment = slot.at(-1);
         const own = [...pagesOn(desk.state, layer.id, nowMs ?? 0)].flatMap(([outputId, other]) => {
           const output = outputId === null ? undefined : desk.outputs.find(({ id }) => id === outputId);
-          return output ? [`${output.name}: ${other ? titleOf(other.content) : "empty"}`] : [];
+          return output ? [{ output, title: other ? titleOf(other.content) : null }] : [];
         });
+        const alone = own.filter(({ title }) => title !== null);
         const title =
-          [page && titleOf(page.content), ...own].filter((words) => words).join(" · ") || undefined;
+          [
+            page && titleOf(page.content),
+            ...own.map(({ output, title: words }) => `${output.name}: ${words ?? "empty"}`),
+          ]
+            .filter((words) => words)
+            .join(" · ") || undefined;
         const isOn = title !== undefined && isFilled(desk.state, layer.id, nowMs ?? 0);
         const edited = page !== null && heldIds.has(page.cueId);
         return (
@@ -78,10 +84,21 @@ export function Layers({
                   send
                 </button>
               )}
+              {alone.slice(0, 1).map(({ output }) => (
+                <button
+                  key={output.id}
+                  type="button"
+                  title={`Takes ${layer.name} off ${output.name} alone`}
+                  onClick={() => store.layerOut(layer.id, output.id)}
+                  className="min-h-8 min-w-0 truncate rounded-md bg-lifted px-1.5 text-[14px] hover:bg-edge"
+                >
+                  {output.name} out
+                </button>
+              ))}
               <button
                 type="button"
                 disabled={!isOn}
-                onClick={() => store.press({ kind: "out", layerId: layer.id, how: "animated" })}
+                onClick={() => store.layerOut(layer.id)}
                 className="flex min-h-8 shrink-0 items-center gap-1 rounded-md bg-lifted px-1.5 text-[14px] hover:bg-edge disabled:text-quiet disabled:hover:bg-lifted"
               >
                 <span className="sr-only">{layer.name} </span>

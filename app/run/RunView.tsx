@@ -1,7 +1,6 @@
 import { useMemo, useState } from "react";
 import { useNavigate } from "react-router";
 import { heldCues } from "../../core/show/held.ts";
-import { isFilled, pagesOn } from "../../core/show/layers.ts";
 import { useDesk, useDeskStore, useServerTime } from "../desk/deskContext.ts";
 import { NoticeBar } from "../desk/NoticeBar.tsx";
 import type { DeskOutfit } from "../desk/outfit.ts";
@@ -29,16 +28,6 @@ export function RunView({
   const nowMs = useServerTime(250);
   const [isNoting, setIsNoting] = useState(false);
   const { state, mode, keys } = desk;
-  /** The layer "out" would clear: where the last take went if it is still filled, else the topmost passing one. */
-  const outLayer = useMemo(() => {
-    const atMs = nowMs ?? 0;
-    const filled = state.layers.filter(({ id }) => isFilled(state, id, atMs));
-    const position = state.position;
-    const last = filled.find(({ id }) =>
-      [...pagesOn(state, id, atMs).values()].some((page) => page?.cueId === position?.cueId),
-    );
-    return last ?? filled.filter(({ persistent }) => !persistent).at(-1);
-  }, [state, nowMs]);
   const heldIds = useMemo(() => heldCues(state, desk.ready, nowMs ?? 0), [state, desk.ready, nowMs]);
   const own = useMemo(
     () => ({
@@ -46,15 +35,15 @@ export function RunView({
       stageNote: () => setIsNoting(true),
       edit: () => {
         const { state: now } = store.getSnapshot();
-        if (now.position) {
-          store.choose(now.position.cueId);
-          void navigate(`/prepare?edit=${encodeURIComponent(now.position.cueId)}`);
+        if (now.line.at) {
+          store.choose(now.line.at.cueId);
+          void navigate(`/prepare?edit=${encodeURIComponent(now.line.at.cueId)}`);
         }
       },
     }),
     [store, navigate],
   );
-  const acts = useAirActs(store, mode, outLayer?.id, own);
+  const acts = useAirActs(store, mode, own);
   const held = useAirKeys(keys, acts);
   return (
     <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_480px] grid-rows-[minmax(0,1fr)_auto]">
@@ -80,14 +69,7 @@ export function RunView({
         <KeyList map={keys} />
       </aside>
       <Layers desk={desk} heldIds={heldIds} nowMs={nowMs} />
-      <TakeBar
-        desk={desk}
-        map={keys}
-        acts={acts}
-        outLayerId={outLayer?.id}
-        outLayerName={outLayer?.name}
-        held={held}
-      />
+      <TakeBar desk={desk} map={keys} acts={acts} held={held} nowMs={nowMs} />
     </div>
   );
 }

@@ -42,7 +42,7 @@ export function Script({
     return found;
   }, [state, nowMs]);
 
-  const { position } = state;
+  const position = state.line.at;
   const lineKey = position
     ? `${position.cueId}/${stepKey(position.step)}`
     : next && `${next.cueId}/${stepKey(next.step)}`;

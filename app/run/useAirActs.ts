@@ -1,14 +1,15 @@
 import { useMemo } from "react";
-import { AIR_ACTIONS, type AirAction } from "../../core/keys/keyMap.ts";
+import { AIR_ACTION_IDS, AIR_ACTIONS, type AirAction, layerOfAction } from "../../core/keys/keyMap.ts";
 import { chorusFrom, sectionsOf } from "../../core/rundown/sections.ts";
-import type { Target } from "../../core/show/state.ts";
-import type { DeskMode } from "../../core/show/wire.ts";
+import type { DeskMode } from "../../core/show/deskMode.ts";
+import type { Target } from "../../core/show/line.ts";
 import type { DeskStore } from "../desk/deskStore.ts";
 
 /** What the operator can do, by key or by button. */
 export interface AirActs {
   readonly act: (action: AirAction) => void;
-  readonly layerOut: (index: number) => void;
+  /** Whether it is held before it acts. */
+  readonly isGuarded: (action: AirAction) => boolean;
   readonly switchPlan: (index: number) => void;
   readonly armSection: (index: number) => void;
 }
@@ -16,7 +17,6 @@ export interface AirActs {
 export function useAirActs(
   store: DeskStore,
   mode: DeskMode,
-  outLayerId: string | undefined,
   own: { readonly lock: () => void; readonly stageNote: () => void; readonly edit: () => void },
 ): AirActs {
   return useMemo(() => {
@@ -30,20 +30,34 @@ export function useAirActs(
     };
     const armIn = (find: (target: Pick<Target, "cueId" | "step">) => Target | undefined) => {
       const { state, next } = store.getSnapshot();
-      const from = state.position ?? next;
+      const from = state.line.at ?? next;
       const target = from && find(from);
       if (target) store.arm(target);
     };
     const cueOf = (cueId: string) => store.getSnapshot().ready.find((cue) => cue.cueId === cueId);
-    const run: Readonly<Record<AirAction, () => void>> = {
+    const layerAt = (index: number) => store.getSnapshot().state.layers[index];
+    const layerOuts = Object.fromEntries(
+      AIR_ACTION_IDS.flatMap((action) => {
+        const index = layerOfAction(action);
+        const out = () => {
+          const layer = index === undefined ? undefined : layerAt(index);
+          if (layer) store.layerOut(layer.id);
+        };
+        return index === undefined ? [] : [[action, out] as const];
+      }),
+    );
+    const run: Readonly<Partial<Record<AirAction, () => void>>> = {
+      ...layerOuts,
       take: () => store.take("usual"),
       cut: () => store.take("cut"),
       dissolve: () => store.take("dissolve"),
-      out: () => outLayerId && store.press({ kind: "out", layerId: outLayerId, how: "animated" }),
-      undo: () => store.press({ kind: "undoTake" }),
+      out: () => store.out(),
+      undo: () => store.undo(),
+      goOn: () => store.goOn(),
       clear: () => store.press({ kind: "clear", how: "animated" }),
       clearEverything: () => store.press({ kind: "clearEverything", how: "animated" }),
       black: () => shut(store, "black"),
+      blackAtOnce: () => shut(store, "black"),
       standBy: () => shut(store, "standBy"),
       send: () => store.press({ kind: "send", layerId: null }),
       hold: () => store.press({ kind: "hold" }),
@@ -64,10 +78,10 @@ export function useAirActs(
       lock: own.lock,
     };
     return {
-      act: (action) => guard(AIR_ACTIONS[action].worksLocked, run[action]),
-      layerOut: (index) => {
-        const layer = store.getSnapshot().state.layers[index];
-        if (layer) guard(true, () => store.press({ kind: "out", layerId: layer.id, how: "animated" }));
+      act: (action) => guard(AIR_ACTIONS[action].worksLocked, () => run[action]?.()),
+      isGuarded: (action) => {
+        const index = layerOfAction(action);
+        return index === undefined ? AIR_ACTIONS[action].isGuarded : (layerAt(index)?.persistent ?? false);
       },
       switchPlan: (index) => {
         const { plans, state } = store.getSnapshot();
@@ -86,14 +100,13 @@ export function useAirActs(
           }),
         ),
     };
-  }, [store, mode, outLayerId, own]);
+  }, [store, mode, own]);
 }
 
-/** Shuts all screens, or opens them when any is shut by it. */
+/** Shuts all screens, or opens what that has shut. With one shut by itself already, it shuts the rest. */
 function shut(store: DeskStore, picture: "black" | "standBy"): void {
-  const { shutters } = store.getSnapshot().state;
-  const isOn = Object.values(shutters).some(
-    (shutter) => shutter.untilMs === null && shutter.picture === picture,
+  const isOn = Object.values(store.getSnapshot().state.shutters).some(
+    (shutter) => shutter.untilMs === null && shutter.byAll && shutter.picture === picture,
   );
   store.press({ kind: "shut", outputIds: null, picture: isOn ? null : picture });
 }

@@ -1,17 +1,28 @@
 import { useLayoutEffect, useRef, useState } from "react";
-import { AIR_ACTIONS, type AirAction, findAction, type KeyMap } from "../../core/keys/keyMap.ts";
+import { type AirAction, findAction, type KeyMap } from "../../core/keys/keyMap.ts";
 import { isTyping } from "../ui/isTyping.ts";
 import type { AirActs } from "./useAirActs.ts";
 
 /** A guarded key acts only after it was held this long. */
 export const HOLD_MS = 500;
 
-/** The keys that change the air. None of them works while a text box has the focus. @returns the action that is being held */
-export function useAirKeys(map: KeyMap, acts: AirActs): AirAction | null {
+/** What a key event asks for. */
+type Wish =
+  | { readonly kind: "action"; readonly action: AirAction }
+  | { readonly kind: "plan"; readonly index: number }
+  | { readonly kind: "section"; readonly index: number };
+
+/**
+ * The keys that change the air. While a text box has the focus only chords do: Ctrl+Enter takes, Ctrl+Shift and an action's key
+ * does that, Ctrl+Alt and an arrow moves the arm.
+ * @param onlyChords where plain keys mean something else
+ * @returns the action that is being held
+ */
+export function useAirKeys(map: KeyMap, acts: AirActs, onlyChords = false): AirAction | null {
   const [held, setHeld] = useState<AirAction | null>(null);
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
-  const current = useRef({ map, acts });
-  current.current = { map, acts };
+  const current = useRef({ map, acts, onlyChords });
+  current.current = { map, acts, onlyChords };
 
   // Before the view is painted: a key pressed as soon as it is seen must be heard.
   useLayoutEffect(() => {
@@ -21,38 +32,32 @@ export function useAirKeys(map: KeyMap, acts: AirActs): AirAction | null {
     };
     const onKeyUp = (event: KeyboardEvent) => {
       // Space takes: it must not press the button that has the focus as well.
-      if (event.key === " " && !isTyping(event.target)) event.preventDefault();
+      if (event.key === " " && !current.current.onlyChords && !isTyping(event.target)) event.preventDefault();
       release();
     };
     const onKeyDown = (event: KeyboardEvent) => {
-      if (isTyping(event.target) || event.ctrlKey || event.metaKey) return;
-      const { map: keys, acts: can } = current.current;
-      const digit = /^Digit([1-9])$/.exec(event.code)?.[1];
-      const number = Number(digit ?? (/^[1-9]$/.test(event.key) ? event.key : 0));
-      if (number > 0) {
-        event.preventDefault();
-        if (event.repeat) return;
-        if (event.shiftKey) can.switchPlan(number - 1);
-        else if (event.altKey) can.armSection(number - 1);
-        else can.layerOut(number - 1);
-        return;
-      }
-      if (event.altKey) return;
-      const action = findAction(keys, event.key);
-      if (!action) return;
+      const { map: keys, acts: can, onlyChords: chords } = current.current;
+      const wish =
+        event.ctrlKey || event.metaKey
+          ? chordOf(keys, event)
+          : chords || isTyping(event.target)
+            ? undefined
+            : wishOf(keys, event);
+      if (!wish) return;
       event.preventDefault();
       // A key kept down is one press, but for moving the arm.
       if (event.repeat && !event.key.startsWith("Arrow")) return;
-      if (!AIR_ACTIONS[action].isGuarded) {
-        can.act(action);
-        return;
+      if (wish.kind === "plan") can.switchPlan(wish.index);
+      else if (wish.kind === "section") can.armSection(wish.index);
+      else if (!can.isGuarded(wish.action)) can.act(wish.action);
+      else {
+        clearTimeout(timer.current);
+        setHeld(wish.action);
+        timer.current = setTimeout(() => {
+          current.current.acts.act(wish.action);
+          setHeld(null);
+        }, HOLD_MS);
       }
-      clearTimeout(timer.current);
-      setHeld(action);
-      timer.current = setTimeout(() => {
-        current.current.acts.act(action);
-        setHeld(null);
-      }, HOLD_MS);
     };
     window.addEventListener("keydown", onKeyDown);
     window.addEventListener("keyup", onKeyUp);
@@ -65,4 +70,29 @@ export function useAirKeys(map: KeyMap, acts: AirActs): AirAction | null {
     };
   }, []);
   return held;
+}
+
+/** The digit of a key, whatever the keyboard's language makes of it with Shift. */
+function digitOf({ code, key }: KeyboardEvent): number {
+  return Number(/^Digit([1-9])$/.exec(code)?.[1] ?? (/^[1-9]$/.test(key) ? key : 0));
+}
+
+const asWish = (action: AirAction | undefined): Wish | undefined => action && { kind: "action", action };
+
+function wishOf(map: KeyMap, event: KeyboardEvent): Wish | undefined {
+  const digit = digitOf(event);
+  if (digit > 0 && event.shiftKey) return { kind: "plan", index: digit - 1 };
+  if (digit > 0 && event.altKey) return { kind: "section", index: digit - 1 };
+  if (event.altKey) return undefined;
+  return asWish(findAction(map, digit > 0 ? `${digit}` : event.key));
+}
+
+function chordOf(map: KeyMap, event: KeyboardEvent): Wish | undefined {
+  const { key, shiftKey, altKey } = event;
+  if (key === "Enter" && !altKey && !shiftKey) return asWish("take");
+  if (altKey && key.startsWith("Arrow")) return asWish(findAction(map, key));
+  if (!shiftKey || altKey) return undefined;
+  const digit = digitOf(event);
+  if (digit > 0) return asWish(findAction(map, `${digit}`));
+  return key.length === 1 ? asWish(findAction(map, key)) : undefined;
 }

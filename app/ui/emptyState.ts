@@ -1,6 +1,7 @@
 import type { Layer, ScreenPlan } from "../../core/screens/plan.ts";
 import { stateWithOnly } from "../../core/screens/preview.ts";
-import type { ShowState, Target } from "../../core/show/state.ts";
+import { NO_LINE, type Target } from "../../core/show/line.ts";
+import type { ShowState } from "../../core/show/state.ts";
 
 /** A state with one page at rest and nothing else: for true pictures of what is not on air. */
 export function emptyState(
@@ -18,14 +19,16 @@ export function emptyState(
     slots: Object.fromEntries(layers.map(({ id }) => [id, []])),
     overrides: {},
     plan,
+    handPlan: null,
     planBefore: null,
     tests: {},
     timeZone,
     arm: null,
-    position: null,
+    line: NO_LINE,
     airRevision: 0,
     recentTakeIds: [],
-    undo: null,
+    acts: [],
+    touched: {},
     due: [],
     shutters: {},
     standBy: null,

@@ -16,7 +16,8 @@ describe("keys", () => {
     // Presentation clickers send these (common practice).
     expect(findAction({}, "PageDown")).toBe("take");
     expect(findAction({}, "PageUp")).toBe("back");
-    expect(findAction({}, ".")).toBe("black");
+    expect(findAction({}, ".")).toBe("blackAtOnce");
+    expect(findAction({}, "b")).toBe("blackAtOnce");
     expect(findAction({}, "F5")).toBe("follow");
   });
 
@@ -27,7 +28,7 @@ describe("keys", () => {
 
   test("clashes and keys of other meaning are refused in a sentence, and change nothing", () => {
     expect(addKey({}, "undo", "x")).toEqual({ problem: expect.stringContaining("“Cut”") });
-    expect(addKey({}, "undo", "3")).toEqual({ problem: expect.stringContaining("layers") });
+    expect(addKey({}, "undo", "3")).toEqual({ problem: expect.stringContaining("“Layer 3 out”") });
     expect(addKey({}, "undo", "f")).toEqual({ problem: expect.stringContaining("Find") });
     expect(addKey({}, "undo", "u")).toEqual({ map: {} });
   });

@@ -1,15 +1,47 @@
 import { z } from "zod";
 
+/** Layers that have a key of their own to take them off. */
+const LAYER_NUMBERS = [1, 2, 3, 4, 5, 6, 7, 8, 9] as const;
+type LayerAction = `layer${(typeof LAYER_NUMBERS)[number]}`;
+interface ActionKind {
+  readonly name: string;
+  readonly isGuarded: boolean;
+  readonly defaults: readonly string[];
+  readonly worksLocked: boolean;
+}
+
+/** Those of persistent layers are held, which only the show knows. */
+function layerActions(): Record<LayerAction, ActionKind> {
+  return Object.fromEntries(
+    LAYER_NUMBERS.map((number) => [
+      `layer${number}`,
+      { name: `Layer ${number} out`, isGuarded: false, defaults: [`${number}`], worksLocked: true },
+    ]),
+  ) as unknown as Record<LayerAction, ActionKind>;
+}
+
+/** The layer that an action takes off, counted from 0; undefined for other actions. */
+export function layerOfAction(action: AirAction): number | undefined {
+  const number = /^layer([1-9])$/.exec(action)?.[1];
+  return number === undefined ? undefined : Number(number) - 1;
+}
+
 /** What keys can do while the evening runs. Guarded ones are held for half a second. */
 export const AIR_ACTIONS = {
   take: { name: "Take", isGuarded: false, defaults: [" ", "PageDown"], worksLocked: true },
   cut: { name: "Cut", isGuarded: false, defaults: ["x"], worksLocked: true },
   dissolve: { name: "Dissolve", isGuarded: false, defaults: ["d"], worksLocked: true },
   out: { name: "Out", isGuarded: false, defaults: ["o"], worksLocked: true },
-  undo: { name: "Undo take", isGuarded: false, defaults: ["u"], worksLocked: false },
+  undo: { name: "Undo", isGuarded: false, defaults: ["u"], worksLocked: false },
   clear: { name: "Clear", isGuarded: true, defaults: ["Escape"], worksLocked: false },
   clearEverything: { name: "Clear all", isGuarded: true, defaults: ["Delete"], worksLocked: false },
-  black: { name: "Black, and back", isGuarded: true, defaults: ["k", "."], worksLocked: false },
+  black: { name: "Black, and back", isGuarded: true, defaults: ["k"], worksLocked: false },
+  blackAtOnce: {
+    name: "Black, and back, at a short press (clickers)",
+    isGuarded: false,
+    defaults: ["b", "."],
+    worksLocked: false,
+  },
   standBy: { name: "Stand-by, and back", isGuarded: true, defaults: ["p"], worksLocked: false },
   send: { name: "Send held edits", isGuarded: false, defaults: ["s"], worksLocked: false },
   hold: { name: "Hold what comes by itself", isGuarded: false, defaults: ["h"], worksLocked: false },
@@ -25,6 +57,7 @@ export const AIR_ACTIONS = {
   },
   chorus: { name: "Arm the chorus", isGuarded: false, defaults: ["r"], worksLocked: true },
   follow: { name: "Follow the script again", isGuarded: false, defaults: ["Home", "F5"], worksLocked: true },
+  goOn: { name: "Go on from what came besides", isGuarded: false, defaults: ["g"], worksLocked: true },
   stageNote: { name: "Note to the stage", isGuarded: false, defaults: ["n"], worksLocked: false },
   edit: { name: "Edit what is on air", isGuarded: false, defaults: ["e"], worksLocked: false },
   lock: {
@@ -33,17 +66,8 @@ export const AIR_ACTIONS = {
     defaults: ["l"],
     worksLocked: true,
   },
-} as const satisfies Readonly<
-  Record<
-    string,
-    {
-      readonly name: string;
-      readonly isGuarded: boolean;
-      readonly defaults: readonly string[];
-      readonly worksLocked: boolean;
-    }
-  >
->;
+  ...layerActions(),
+} as const satisfies Readonly<Record<string, ActionKind>>;
 export type AirAction = keyof typeof AIR_ACTIONS;
 export const AIR_ACTION_IDS = Object.keys(AIR_ACTIONS) as AirAction[];
 
@@ -68,9 +92,8 @@ export function findAction(map: KeyMap, key: string): AirAction | undefined {
   return AIR_ACTION_IDS.find((action) => keysOf(map, action).includes(wanted));
 }
 
-/** Keys that mean something else wherever one is: digits take layers off, F finds, Tab and Enter move about. */
+/** Keys that mean something else wherever one is: F finds, Tab and Enter move about. */
 function reservedFor(key: string): string | undefined {
-  if (/^[0-9]$/.test(key)) return "digits take layers off and switch plans";
   if (key === "f") return "F opens Find";
   if (["Tab", "Enter", "Shift", "Control", "Alt", "Meta", "CapsLock", "Dead", "Unidentified"].includes(key))
     return "the browser needs it";

@@ -14,12 +14,13 @@ test("the log is told in words: what was brought, taken off and said; what nobod
   if (!cue || !step) throw new Error("no song");
   const target = { cueId: cue.cueId, content: cue.hash, step: step.anchor };
   const events: AirEvent[] = [
-    { kind: "armed", target },
+    { kind: "armed", target, isJump: false, over: null },
     {
       kind: "taken",
       takeId: "t",
       target,
       cueIndex: 0,
+      line: "moves",
       layerId: "words",
       page: target,
       outputIds: ["wall"],
@@ -33,11 +34,12 @@ test("the log is told in words: what was brought, taken off and said; what nobod
       kind: "cleared",
       takeId: null,
       layerIds: ["words", "titles"],
+      outputIds: null,
       why: "clear",
       how: "animated",
       startAtMs: 0,
     },
-    { kind: "shut", outputIds: ["wall"], picture: null, startAtMs: 0 },
+    { kind: "shut", outputIds: ["wall"], picture: null, byAll: false, startAtMs: 0 },
     { kind: "dueHeld", due: { kind: "follow", cueId: "c", atMs: 0 }, why: "late" },
   ];
   const log = events.map((event, i): LoggedEvent => ({ seq: i + 1, atMs: i * 1_000, actor: DESK, event }));

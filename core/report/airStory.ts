@@ -1,9 +1,9 @@
 import { sameAnchor } from "../rundown/anchor.ts";
 import type { PageContent } from "../rundown/content.ts";
 import { stepsOf } from "../rundown/steps.ts";
+import type { Actor } from "../show/actor.ts";
 import type { AirEvent, LoggedEvent } from "../show/events.ts";
 import type { SlotPage } from "../show/slot.ts";
-import type { Actor } from "../show/state.ts";
 
 /** One line of what was done, as people read it. */
 export interface StoryLine {
@@ -62,14 +62,16 @@ function tell(event: AirEvent, names: StoryNames): readonly [what: string, words
       return [event.picture === "black" ? "Black" : "Stand-by", outputs(event.outputIds)];
     case "tested":
       return [event.picture === null ? "Test picture off" : "Test picture", outputs(event.outputIds)];
-    case "takeUndone":
-      return ["Take undone"];
+    case "undone":
+      return ["Undone"];
+    case "lineMoved":
+      return ["Goes on from", wordsOf(event.target, names)];
     case "stageNoted":
       return event.page ? ["Note to the stage", wordsOf(event.page, names)] : ["Note to the stage off"];
     case "layerSet":
       return ["Layer set", event.layer.name];
     case "begunAnew":
-      return ["Begun anew"];
+      return ["Started over"];
     case "dueHeld":
       return ["Held", WHY_HELD[event.why]];
     case "standBySet":

@@ -1,4 +1,5 @@
 import { describe, expect, test } from "vitest";
+import { NO_LINE } from "../show/line.ts";
 import { prepareBench, readyCues, song, strap } from "../test-support/contents.ts";
 import { findNeighbour, findNext } from "./next.ts";
 import { LEAVE_ANCHOR, PAGE_ANCHOR } from "./steps.ts";
@@ -7,20 +8,20 @@ const bench = prepareBench();
 const cues = () => readyCues(bench, [strap("Ilse"), song("a\nb\nc\nd\n\ne\nf"), strap("Noor")]);
 const at = (cueId: string, cueIndex: number, occurrence: string, unit = 0) => ({
   arm: null,
-  position: { cueId, cueIndex, step: { occurrence, unit } },
+  line: { at: { cueId, cueIndex, step: { occurrence, unit } }, asides: [] },
 });
 
 describe("next", () => {
   test("is the first step of all at the start, then one after another over cues, and nothing at the end", () => {
     const all = cues();
     const taken: string[] = [];
-    let state: Parameters<typeof findNext>[0] = { arm: null, position: null };
+    let state: Parameters<typeof findNext>[0] = { arm: null, line: NO_LINE };
     for (let i = 0; i < 20; i++) {
       const next = findNext(state, all);
       if (!next) break;
       taken.push(`${next.cueId} ${next.step.occurrence}${next.step.unit}`);
       const cueIndex = all.findIndex(({ cueId }) => cueId === next.cueId);
-      state = { arm: null, position: { cueId: next.cueId, cueIndex, step: next.step } };
+      state = { arm: null, line: { at: { cueId: next.cueId, cueIndex, step: next.step }, asides: [] } };
     }
     expect(taken).toEqual([
       "cue-1 page0",
@@ -37,10 +38,11 @@ describe("next", () => {
     const [, second] = all;
     if (!second) throw new Error("no second cue");
     const target = { cueId: "cue-2", content: "0".repeat(64), step: LEAVE_ANCHOR };
-    const arm = { target, by: { kind: "desk" as const, id: "someone-else" } };
-    expect(findNext({ arm, position: null }, all)).toEqual({ ...target, content: second.hash });
+    const by = { kind: "desk" as const, id: "someone-else" };
+    const arm = { target, by, isJump: false, over: null };
+    expect(findNext({ arm, line: NO_LINE }, all)).toEqual({ ...target, content: second.hash });
     const gone = { ...arm, target: { ...target, step: { occurrence: "B9", unit: 0 } } };
-    expect(findNext({ arm: gone, position: null }, all)?.cueId).toBe("cue-1");
+    expect(findNext({ arm: gone, line: NO_LINE }, all)?.cueId).toBe("cue-1");
   });
 
   test("when the cue on air is deleted, what stands in its place comes next", () => {

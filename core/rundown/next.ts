@@ -1,4 +1,5 @@
-import type { ShowState, Target } from "../show/state.ts";
+import type { Line, Target } from "../show/line.ts";
+import type { ShowState } from "../show/state.ts";
 import { sameAnchor } from "./anchor.ts";
 import type { PageContent } from "./content.ts";
 import type { CueDoc } from "./cueDoc.ts";
@@ -17,11 +18,11 @@ export interface ReadyCue {
 
 /** What the take key would bring: the armed step, else the one that follows the last taken; undefined at the end. */
 export function findNext(
-  state: Pick<ShowState, "arm" | "position">,
+  state: Pick<ShowState, "arm" | "line">,
   cues: readonly ReadyCue[],
 ): Target | undefined {
   const armed = state.arm && findArmed(state.arm.target, cues);
-  return armed ?? findFollowing(state.position, cues);
+  return armed ?? findFollowing(state.line, cues);
 }
 
 /** The armed step in the cue as it stands now; undefined when the cue or the step is gone. */
@@ -31,11 +32,25 @@ function findArmed(target: Target, cues: readonly ReadyCue[]): Target | undefine
   return { ...target, content: cue.hash };
 }
 
-function findFollowing(position: ShowState["position"], cues: readonly ReadyCue[]): Target | undefined {
-  if (!position) return firstStep(cues[0]);
-  const current = cues.find(({ cueId }) => cueId === position.cueId);
-  if (!current) return firstStep(cues.find(({ index }) => index >= position.cueIndex));
-  const step = findStepAfter(current.content, position.step);
+/** What follows the line. What has come besides meanwhile is not next again: it goes on from where that stands. */
+export function findFollowing(line: Line, cues: readonly ReadyCue[]): Target | undefined {
+  let following = findAfter(line.at, cues);
+  const passed = new Set<string>();
+  while (following && following.cueId !== line.at?.cueId && !passed.has(following.cueId)) {
+    const { cueId } = following;
+    const aside = line.asides.find((each) => each.cueId === cueId);
+    if (!aside) return following;
+    passed.add(cueId);
+    following = findAfter(aside, cues);
+  }
+  return following;
+}
+
+function findAfter(at: Line["at"], cues: readonly ReadyCue[]): Target | undefined {
+  if (!at) return firstStep(cues[0]);
+  const current = cues.find(({ cueId }) => cueId === at.cueId);
+  if (!current) return firstStep(cues.find(({ index }) => index >= at.cueIndex));
+  const step = findStepAfter(current.content, at.step);
   if (step) return { cueId: current.cueId, content: current.hash, step: step.anchor };
   return firstStep(cues.find(({ index }) => index > current.index));
 }

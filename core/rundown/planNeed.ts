@@ -1,6 +1,8 @@
+import type { Line } from "../show/line.ts";
 import { type Anchor, sameAnchor } from "./anchor.ts";
 import type { PageContent } from "./content.ts";
 import type { PlanNeed } from "./cueDoc.ts";
+import type { ReadyCue } from "./next.ts";
 import { stepsOf } from "./steps.ts";
 
 /**
@@ -22,4 +24,41 @@ export function planNeededAt(content: PageContent, anchor: Anchor): PlanNeed | n
     need = { id: planId, otherwise: "switch" };
   }
   return need;
+}
+
+/** The plan that the script has asked for by a place: its own, else what the cues before it left; null: none so far. */
+export function planOfPlace(cues: readonly ReadyCue[], at: number, anchor: Anchor): string | null {
+  const own = cues[at] && planNeededAt(cues[at].content, anchor);
+  if (own) return own.id;
+  for (let index = at - 1; index >= 0; index--) {
+    const content = (cues[index] as ReadyCue).content;
+    const last = stepsOf(content).at(-1);
+    const need = last && planNeededAt(content, last.anchor);
+    // A cue that only refuses another plan brings none itself.
+    if (need?.otherwise === "switch") return need.id;
+  }
+  return null;
+}
+
+/**
+ * The plan that a take needs: its own step's, or, when it moves the line to where the script has asked for another plan than where
+ * the line stood, that one, also where the cue itself takes any; null: it stays as it is. Where the script has asked for none, it
+ * is the plan that a hand chose last.
+ */
+export function planOfTake(
+  { line, handPlan }: { readonly line: Line; readonly handPlan: { readonly id: string } | null },
+  cues: readonly ReadyCue[],
+  at: number,
+  anchor: Anchor,
+  movesLine: boolean,
+): PlanNeed | null {
+  const own = cues[at] && planNeededAt(cues[at].content, anchor);
+  if (own || !movesLine) return own ?? null;
+  const there = planOfPlace(cues, at, anchor);
+  const from = line.at && cues.findIndex(({ cueId }) => cueId === line.at?.cueId);
+  if (line.at === null || from === null || from < 0)
+    return there === null ? null : { id: there, otherwise: "switch" };
+  if (there === planOfPlace(cues, from, line.at.step)) return null;
+  const id = there ?? handPlan?.id;
+  return id === undefined ? null : { id, otherwise: "switch" };
 }

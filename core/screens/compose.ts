@@ -238,8 +238,9 @@ function startRun(
   startMs: number,
   open: OpenPart | undefined,
 ): StripRun {
-  const before = open?.run;
-  if (before && isSameStrip(open.part.content, content))
+  // What undo puts back runs on from when it first came.
+  const before = moment.resumes ? undefined : open?.run;
+  if (open && before && isSameStrip(open.part.content, content))
     return atSpeed(before, content.pxPerMs, moment.startAtMs);
   const isCrawl = content.towards === "left" || content.towards === "right";
   const run = {
@@ -249,6 +250,7 @@ function startRun(
     gapPx: content.gapPx,
     passes: content.passes,
   };
+  if (moment.resumes) return { ...run, startMs: startMs - moment.startAtMs + moment.sinceMs };
   if (!before || moment.how === "cut") return { ...run, startMs };
   const joined = joinBehind(before, content.gapPx, moment.startAtMs);
   // A faster one would run into the one before: it waits until that has left.
@@ -278,7 +280,7 @@ function startValue(
   before: FiguresValue | null,
 ): FiguresValue {
   if (value.kind !== "number") return value;
-  if (isSudden(moment)) return { ...value, durationMs: 0 };
+  if (isSudden(moment) || moment.resumes) return { ...value, durationMs: 0 };
   if (before?.kind === "number") return { ...value, from: before.to, delayMs: 0 };
   return isFirst ? value : { ...value, delayMs: 0 };
 }
@@ -361,7 +363,7 @@ const GONE: Leaving = { kind: "tracks", tracks: [], lengthMs: 0 };
 
 /** Whether a strip goes on to its end before another that comes behind it. */
 const joinsBehind = (content: PartContent, { at, next }: Closing) =>
-  next?.content.kind === "strip" && at?.how !== "cut" && !isSameStrip(content, next.content);
+  next?.content.kind === "strip" && at?.how !== "cut" && !at?.resumes && !isSameStrip(content, next.content);
 
 const stripLeavesAt = (run: StripRun, at: Moment) => endsAtMs(joinBehind(run, 0, at.startAtMs).old);
 

@@ -83,6 +83,8 @@ export const outputSchema = z.strictObject({
       z.strictObject({ show: z.literal("picture"), ...shownPictureSchema.shape }),
     ])
     .default({ show: "last" }),
+  /** Black and the stand-by of all screens leave it be; null: where it wears an outfit for the stage. */
+  spared: z.boolean().nullable().default(null),
   /** Which safe-area standard its test picture shows. */
   safeArea: z.enum(["smpte", "ebu"]).default("smpte"),
   /** Distance of the farthest seat and height of the picture, m; null when not said. */

@@ -1,10 +1,13 @@
 import { sameAnchor } from "../rundown/anchor.ts";
+import type { PlanNeed } from "../rundown/cueDoc.ts";
 import type { ReadyCue } from "../rundown/next.ts";
-import { planNeededAt } from "../rundown/planNeed.ts";
+import { planOfTake } from "../rundown/planNeed.ts";
 import { LEAVE_ANCHOR } from "../rundown/steps.ts";
 import { takenTogether } from "../rundown/together.ts";
+import type { Actor } from "../show/actor.ts";
+import { isAside, type Target } from "../show/line.ts";
 import { pageAt, type Slot } from "../show/slot.ts";
-import type { ShowState, Target } from "../show/state.ts";
+import type { ShowState } from "../show/state.ts";
 import type { ScreenPlan } from "./plan.ts";
 
 /** Pictures of what is not on air show a page this long after it came: crawls are on their way, countdowns have begun. */
@@ -25,20 +28,25 @@ export function stateAfterTake(
   const at = cues.findIndex(({ cueId }) => cueId === target.cueId);
   const rest = { ...state, planBefore: null, ...atRest(state, atMs) };
   if (at < 0) return rest;
-  return takenTogether(cues, at, target.step).reduce<ShowState>(
-    (before, { cue, step }) => afterOne(before, cue, step, atMs, plans),
-    rest,
-  );
+  const stays = !state.arm?.isJump && isAside(state.line, target, PRESS, cues);
+  return takenTogether(cues, at, target.step).reduce<ShowState>((before, { cue, step }, index) => {
+    const place = cues.findIndex(({ cueId }) => cueId === cue.cueId);
+    const need = planOfTake(state, cues, place, step, !stays && index === 0);
+    return afterOne(before, cue, step, need, atMs, plans);
+  }, rest);
 }
+
+/** Whoever presses: the picture is of a press. */
+const PRESS: Actor = { kind: "desk", id: "any" };
 
 function afterOne(
   state: ShowState,
   { cueId, hash, content }: ReadyCue,
   step: Target["step"],
+  need: PlanNeed | null,
   atMs: number,
   plans: readonly ScreenPlan[],
 ): ShowState {
-  const need = planNeededAt(content, step);
   const plan = (need?.otherwise === "switch" && plans.find(({ id }) => id === need.id)) || state.plan;
   const { layerId, only, action } = content;
   const gone = action ? action.clear : [layerId];
@@ -54,7 +62,13 @@ function afterOne(
           : Object.fromEntries(
               Object.keys(plan.outputs).map((id) => [
                 id,
-                { picture: shutter, standBy: state.standBy, sinceMs: atMs - SHOWN_AFTER_MS, untilMs: null },
+                {
+                  picture: shutter,
+                  standBy: state.standBy,
+                  sinceMs: atMs - SHOWN_AFTER_MS,
+                  untilMs: null,
+                  byAll: true,
+                },
               ]),
             );
     return { ...state, plan, slots: { ...state.slots, ...empty }, overrides, shutters: shut() };
@@ -102,5 +116,6 @@ export function stateWithOnly(state: ShowState, target: Target, layerId: string,
 
 function settled(page: Target, atMs: number): Slot {
   const sinceMs = atMs - SHOWN_AFTER_MS;
-  return [{ startAtMs: sinceMs, sinceMs, page, how: "settled", endsAtMs: null, lastsMs: 0, effectMs: null }];
+  const moment = { startAtMs: sinceMs, sinceMs, page, how: "settled", endsAtMs: null, lastsMs: 0 } as const;
+  return [{ ...moment, effectMs: null }];
 }

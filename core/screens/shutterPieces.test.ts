@@ -33,6 +33,7 @@ function withStrap(more: Partial<CueDoc> = {}): ShowState {
     takeId: "take-the-strap",
     target,
     cueIndex: 0,
+    line: "moves",
     layerId: "titles",
     page: target,
     outputIds: null,
@@ -48,6 +49,7 @@ const shut = (picture: "black" | null, startAtMs: number): AirEvent => ({
   kind: "shut",
   outputIds: ["wall", "stream"],
   picture,
+  byAll: true,
   startAtMs,
 });
 

@@ -28,9 +28,9 @@ describe("what comes by itself", () => {
     expect([show.on("words"), show.on("titles"), show.on("corner")]).toEqual(["cue-1", "cue-2", "cue-3"]);
     expect(findNext(show.state, show.cues)?.cueId).toBe("cue-4");
     expect(show.state.recentTakeIds).toHaveLength(1);
-    show.press({ kind: "undoTake", id: "undo-them-all" });
+    show.undo();
     expect([show.on("words"), show.on("titles"), show.on("corner")]).toEqual([null, null, null]);
-    expect(show.state.position).toBeNull();
+    expect(show.state.line.at).toBeNull();
   });
 
   test("a cue follows the one before when that one is through, on its time", () => {
@@ -110,7 +110,7 @@ describe("what comes by itself", () => {
     );
     show.take(0);
     show.take(1);
-    const { position, airRevision } = show.state;
+    const { line, airRevision } = show.state;
     for (const [atMs, isUp] of [
       [1_900, true],
       [2_100, false],
@@ -121,7 +121,7 @@ describe("what comes by itself", () => {
       show.wait(10_000 + atMs - show.atMs);
       expect([atMs, show.on("titles") !== null]).toEqual([atMs, isUp]);
     }
-    expect(show.state.position).toEqual(position);
+    expect(show.state.line).toEqual(line);
     // A desk that is about to press is not turned away by it.
     expect(show.state.airRevision).toBe(airRevision);
     show.press({ kind: "out", id: "out-with-it", layerId: "titles", how: "animated" });
@@ -154,9 +154,12 @@ describe("what comes by itself", () => {
       ["black", null],
       ["black", null],
     ]);
-    show.press({ kind: "undoTake", id: "undo-the-action" });
+    show.undo();
     expect(show.on("titles")).toBe("cue-1");
+    expect(Object.values(show.state.shutters).every(({ untilMs }) => untilMs === show.atMs)).toBe(true);
     expect(findNext(show.state, show.cues)?.cueId).toBe("cue-2");
+    show.wait(100);
+    show.press({ kind: "shut", id: "shut-them-all", outputIds: null, picture: "black" });
     show.take(2);
     expect(show.on("titles")).toBe("cue-1");
     show.wait(100);
@@ -205,7 +208,8 @@ describe("beginning anew", () => {
     expect([show.on("titles"), show.on("words")]).toEqual(["cue-1", null]);
     expect(show.state.cueTimes).toEqual({});
     expect(findNext(show.state, show.cues)?.cueId).toBe("cue-1");
-    expect(show.press({ kind: "undoTake", id: "undo-is-gone" })).toBe("nothingToUndo");
+    show.undo();
+    expect(show.state.line.at?.cueId).toBe("cue-1");
   });
 });
 

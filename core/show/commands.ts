@@ -3,7 +3,7 @@ import { nameSchema } from "../names/name.ts";
 import { effectMsSchema, shownPictureSchema } from "../screens/plan.ts";
 import { TEST_PICTURES } from "../screens/testPicture.ts";
 import type { Due } from "./due.ts";
-import { targetSchema } from "./state.ts";
+import { targetSchema } from "./line.ts";
 
 const id = z.string().min(8).max(60);
 const how = z.enum(["animated", "dissolve", "cut"]);
@@ -12,7 +12,8 @@ const takeHow = z.enum(["usual", "animated", "dissolve", "cut"]);
 
 /** What a desk may ask for. `builtOn` is the air's revision that the person was looking at. */
 export const commandSchema = z.discriminatedUnion("kind", [
-  z.strictObject({ kind: z.literal("arm"), id, target: targetSchema }),
+  /** `isJump`: once taken, the script goes on from there, whatever layer it goes to. */
+  z.strictObject({ kind: z.literal("arm"), id, target: targetSchema, isJump: z.boolean().optional() }),
   z.strictObject({ kind: z.literal("disarm"), id }),
   z.strictObject({
     kind: z.literal("take"),
@@ -20,14 +21,29 @@ export const commandSchema = z.discriminatedUnion("kind", [
     target: targetSchema,
     how: takeHow,
     builtOn: z.number().int(),
+    isJump: z.boolean().optional(),
   }),
-  z.strictObject({ kind: z.literal("out"), id, layerId: nameSchema(40), how }),
+  /** The script goes on from a cue that came as an aside. */
+  z.strictObject({ kind: z.literal("goOn"), id, cueId: nameSchema(60) }),
+  z.strictObject({
+    kind: z.literal("out"),
+    id,
+    layerId: nameSchema(40),
+    how,
+    /** The only outputs it is taken off; null: all. */
+    outputIds: z.array(nameSchema(60)).max(64).nullable().optional(),
+    /** The cue that the person saw there; null: whatever is there. */
+    seen: nameSchema(60).nullable().optional(),
+  }),
   z.strictObject({ kind: z.literal("clear"), id, how }),
   z.strictObject({ kind: z.literal("clearEverything"), id, how }),
-  z.strictObject({ kind: z.literal("undoTake"), id }),
+  z.strictObject({ kind: z.literal("undo"), id, actId: z.string().max(80) }),
   /** Puts the held edits of a layer on air, or of all. */
   z.strictObject({ kind: z.literal("send"), id, layerId: nameSchema(40).nullable() }),
-  /** Black or the stand-by on these outputs, or on all; null opens them again. */
+  /**
+   * Black or the stand-by on these outputs; null opens them again. Without outputs: on all but the stage's own, and open again are
+   * those that were shut with all.
+   */
   z.strictObject({
     kind: z.literal("shut"),
     id,
@@ -65,7 +81,8 @@ export const commandSchema = z.discriminatedUnion("kind", [
     picture: z.enum(TEST_PICTURES).nullable(),
   }),
 ]);
-export type Command = z.infer<typeof commandSchema>;
+/** What may be left out has its usual value. */
+export type Command = z.input<typeof commandSchema>;
 
 /** What the clock brings about: found in the state, never sent by a window. */
 export type TimerCommand =
@@ -81,6 +98,9 @@ export const refusalSchema = z.enum([
   "nothingThere",
   "nothingToUndo",
   "undoTooLate",
+  "outMoved",
+  "onlyWatching",
+  "locked",
   "noSuchLayer",
   "noSuchPlan",
   "noSuchOutput",
@@ -91,23 +111,48 @@ export const refusalSchema = z.enum([
 ]);
 export type Refusal = z.infer<typeof refusalSchema>;
 
-/** What happened, what is still fine, what to do. */
-export const REFUSAL_SENTENCES: Readonly<Record<Refusal, string>> = {
-  airMoved: "Another desk changed the air a moment before. Its take stands; look, then press again.",
-  contentMoved:
-    "This cue was edited since you saw it. The air is as it was; press again to take the new words.",
-  cueGone: "That cue is no longer in the rundown. The air is as it was; choose another.",
-  stepGone: "That step is no longer in the cue. The air is as it was; choose another.",
-  nothingThere: "Nothing is on that layer. The air is as it was.",
-  nothingToUndo: "There is no take to undo. The air is as it was.",
-  undoTooLate: "The air has changed since that take, so it cannot be undone. The air is as it was.",
-  noSuchLayer: "That layer does not exist in this show. The air is as it was.",
-  noSuchPlan: "That screen plan is not there any more. The screens are as they were; choose another.",
-  noSuchOutput:
-    "None of the screens this cue is limited to is there any more. The air is as it was; choose screens for it in Prepare.",
-  wrongPlan:
-    "This cue is made for another screen plan, and is not to switch to it by itself. The air is as it was; switch the plan, then take.",
-  nothingHeld: "Nothing on air was edited since it was taken. The air is as it was.",
-  noStage: "No screen has a place for a note to the stage. Nothing was sent; give a screen the stage outfit.",
-  tooFast: "Too many commands in one second: this one was dropped. The air shows the last one accepted.",
-};
+const AIR = "The air is as it was";
+
+/**
+ * What happened, what is still fine, what to do.
+ * @param who the desk or clock that came in between, in words: "Desk 2", "the clock"
+ */
+export function refusalSentence(refused: Refusal, who = "another desk"): string {
+  const Who = `${who.charAt(0).toUpperCase()}${who.slice(1)}`;
+  switch (refused) {
+    case "airMoved":
+      return `${Who} changed the air a moment before. That stands; look, then press again.`;
+    case "contentMoved":
+      return `This cue was edited since you saw it. ${AIR}; press again to take the new words.`;
+    case "cueGone":
+      return `That cue is no longer in the rundown. ${AIR}; choose another.`;
+    case "stepGone":
+      return `That step is no longer in the cue. ${AIR}; choose another.`;
+    case "nothingThere":
+      return `Nothing is on that layer. ${AIR}.`;
+    case "nothingToUndo":
+      return `There is nothing left to undo. ${AIR}.`;
+    case "undoTooLate":
+      return `${Who} has changed the same place since, so it cannot be undone. ${AIR}.`;
+    case "outMoved":
+      return `What you saw there has left or changed by itself. Nothing was taken off; look, then press again.`;
+    case "onlyWatching":
+      return `This desk only watches, so nothing was done. ${AIR}; choose “takes part” to act.`;
+    case "locked":
+      return `The desk is locked to take, arm and out. Hold the lock key to unlock it; the air is as it was.`;
+    case "noSuchLayer":
+      return `That layer does not exist in this show. ${AIR}.`;
+    case "noSuchPlan":
+      return "That screen plan is not there any more. The screens are as they were; choose another.";
+    case "noSuchOutput":
+      return `None of the screens this cue is limited to is there any more. ${AIR}; choose screens for it in Prepare.`;
+    case "wrongPlan":
+      return `This cue is made for another screen plan, and is not to switch to it by itself. ${AIR}; switch the plan, then take.`;
+    case "nothingHeld":
+      return `Nothing on air was edited since it was taken. ${AIR}.`;
+    case "noStage":
+      return "No screen has a place for a note to the stage. Nothing was sent; give a screen the stage outfit.";
+    case "tooFast":
+      return "Too many commands in one second: this one was dropped. The air shows the last one accepted.";
+  }
+}

@@ -6,6 +6,7 @@ import type { ReadyCue } from "../rundown/next.ts";
 import { stepsOf } from "../rundown/steps.ts";
 import type { ScreenPlan } from "../screens/plan.ts";
 import { DESK, openedState, prepareBench, readyCues, song, strap } from "../test-support/contents.ts";
+import type { Actor } from "./actor.ts";
 import type { Command } from "./commands.ts";
 import { type DecideContext, decide } from "./decide.ts";
 import { airEventSchema, type LoggedEvent } from "./events.ts";
@@ -23,7 +24,9 @@ const bench = prepareBench();
 const cues = () =>
   readyCues(bench, [strap("Ilse"), song("a\nb\nc\nd"), strap("Noor", "", 8_000), song("e\nf")]);
 
-function contextAt(all: readonly ReadyCue[], atMs: number): DecideContext {
+const OTHER_DESK: Actor = { kind: "desk", id: "another-desk", name: "Balcony" };
+
+function contextAt(all: readonly ReadyCue[], atMs: number, actor: Actor): DecideContext {
   return {
     atMs,
     startAtMs: atMs + 20,
@@ -31,16 +34,30 @@ function contextAt(all: readonly ReadyCue[], atMs: number): DecideContext {
     compileStageNote: () => undefined,
     findPlan: (id) => [STARTER_PLAN, WALL_ALONE].find((plan) => plan.id === id),
     outputIds: ["wall", "stream"],
+    sparedIds: [],
+    actor,
   };
 }
 
-function submit(state: ShowState, command: Command, all: readonly ReadyCue[], atMs: number) {
-  const decision = decide(state, command, contextAt(all, atMs));
+const undoOf = (state: ShowState, id: string): Command => ({
+  kind: "undo",
+  id,
+  actId: state.acts.at(-1)?.actId ?? "none",
+});
+
+function submit(
+  state: ShowState,
+  command: Command,
+  all: readonly ReadyCue[],
+  atMs: number,
+  actor: Actor = DESK,
+) {
+  const decision = decide(state, command, contextAt(all, atMs, actor));
   if ("refused" in decision) return { state, logged: [] as LoggedEvent[], refused: decision.refused };
   const logged: LoggedEvent[] = [];
   let next = state;
   for (const event of decision.events) {
-    const entry = { seq: next.seq + 1, atMs, actor: DESK, event };
+    const entry = { seq: next.seq + 1, atMs, actor, actId: command.id, event };
     logged.push(entry);
     next = evolve(next, entry);
   }
@@ -77,7 +94,7 @@ describe("decide and evolve", () => {
         "out",
         "clear",
         "clearEverything",
-        "undoTake",
+        "undo",
       ),
       cue: fc.integer({ min: 0, max: all.length - 1 }),
       step: fc.integer({ min: 0, max: 2 }),
@@ -116,7 +133,9 @@ describe("decide and evolve", () => {
                   ? { kind: "out", id, layerId: w.layer, how: w.how }
                   : w.kind === "clear" || w.kind === "clearEverything"
                     ? { kind: w.kind, id, how: w.how }
-                    : { kind: w.kind as "disarm" | "undoTake", id };
+                    : w.kind === "undo"
+                      ? undoOf(state, id)
+                      : { kind: "disarm", id };
           const before = JSON.stringify(state);
           const result = submit(state, asked, all, atMs);
           // Nothing is changed in place, and a refusal changes nothing at all.
@@ -153,9 +172,11 @@ describe("decide and evolve", () => {
     const all = cues();
     const start = openedState();
     const first = submit(start, take(start, all[0], 0, "first-desk"), all, 5_000);
-    const second = submit(first.state, take(start, all[2], 0, "second-desk"), all, 5_001);
+    const second = submit(first.state, take(start, all[2], 0, "second-desk"), all, 5_001, OTHER_DESK);
     expect(second.refused).toBe("airMoved");
     expect(second.state).toBe(first.state);
+    // What the desk did itself is not another's.
+    expect(submit(first.state, take(start, all[2], 0, "same-desk"), all, 5_001).refused).toBeNull();
   });
 
   test("a cue edited, or deleted, since it was seen is refused; one edited elsewhere is not", () => {
@@ -196,14 +217,18 @@ describe("decide and evolve", () => {
     const all = cues();
     const first = submit(openedState(), take(openedState(), all[1], 0), all, 1_000).state;
     const second = submit(first, take(first, all[1], 1), all, 2_000).state;
-    const undone = submit(second, { kind: "undoTake", id: "undo-it-1" }, all, 3_000).state;
+    const undone = submit(second, undoOf(second, "undo-it-1"), all, 3_000).state;
     expect(pageAt(undone.slots.words ?? [], 4_000)?.step).toEqual(
       pageAt(first.slots.words ?? [], 1_500)?.step,
     );
-    expect(undone.position).toEqual(first.position);
-    expect(submit(undone, { kind: "undoTake", id: "undo-it-2" }, all, 4_000).refused).toBe("nothingToUndo");
-    const cleared = submit(second, { kind: "clear", id: "clear-it", how: "cut" }, all, 3_000).state;
-    expect(submit(cleared, { kind: "undoTake", id: "undo-it-3" }, all, 4_000).refused).toBe("undoTooLate");
+    expect(undone.line).toEqual(first.line);
+    const empty = submit(undone, undoOf(undone, "undo-it-2"), all, 4_000).state;
+    expect(pageAt(empty.slots.words ?? [], 5_000)).toBeNull();
+    expect(submit(empty, undoOf(empty, "undo-it-3"), all, 5_000).refused).toBe("nothingToUndo");
+    const clear: Command = { kind: "clear", id: "clear-it", how: "cut" };
+    const cleared = submit(second, clear, all, 3_000, OTHER_DESK).state;
+    const late = { ...undoOf(second, "undo-it-4") };
+    expect(submit(cleared, late, all, 4_000).refused).toBe("undoTooLate");
   });
 
   test("a stay ends by itself, with no event", () => {
@@ -244,7 +269,7 @@ describe("screen plans and test pictures", () => {
     const { state: next } = submit(state, press, all(), 1_000);
     expect(next.plan).toEqual(WALL_ALONE);
     expect(next.planBefore).toEqual({ plan: STARTER_PLAN, untilMs: 1_020 });
-    expect(submit(next, press, all(), 2_000).refused).toBe("airMoved");
+    expect(submit(next, press, all(), 2_000, OTHER_DESK).refused).toBe("airMoved");
     expect(
       submit(next, { ...press, planId: "nowhere", builtOn: next.airRevision }, all(), 2_000).refused,
     ).toBe("noSuchPlan");
@@ -260,7 +285,7 @@ describe("screen plans and test pictures", () => {
     expect(submit(state, take(state, cuesNow[3]), cuesNow, 1_000).refused).toBe("noSuchPlan");
     // Under its plan it is taken like any other, and undoing the first brings the plan back too.
     expect(submit(taken.state, take(taken.state, cuesNow[2]), cuesNow, 2_000).state.plan.id).toBe("alone");
-    const undone = submit(taken.state, { kind: "undoTake", id: "undo-take" }, cuesNow, 3_000).state;
+    const undone = submit(taken.state, undoOf(taken.state, "undo-take"), cuesNow, 3_000).state;
     expect(undone.plan).toEqual(STARTER_PLAN);
     expect(pageAt(undone.slots.titles ?? [], 4_000)).toBeNull();
   });

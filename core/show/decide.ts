@@ -1,16 +1,20 @@
 import { sameAnchor } from "../rundown/anchor.ts";
 import type { PageContent } from "../rundown/content.ts";
 import type { ReadyCue } from "../rundown/next.ts";
-import { planNeededAt } from "../rundown/planNeed.ts";
+import { planOfTake } from "../rundown/planNeed.ts";
 import { LEAVE_ANCHOR, stepAtOrBefore, stepsOf } from "../rundown/steps.ts";
 import { takenTogether } from "../rundown/together.ts";
 import type { ScreenPlan } from "../screens/plan.ts";
+import { type Actor, sameActor } from "./actor.ts";
+import { changedSince, LINE_PART, PLAN_PART, partsMeet } from "./acts.ts";
 import type { Command, Refusal, TimerCommand } from "./commands.ts";
 import { OVERDUE_MS } from "./due.ts";
 import type { AirEvent } from "./events.ts";
-import { isFilled, slotsOn } from "./layers.ts";
+import { isFilled, pagesOn, slotOn, slotsOn } from "./layers.ts";
+import { armBeneath, isAside, isSameStep, type Target } from "./line.ts";
+import type { Shutter } from "./shutter.ts";
 import { pageAt, type SlotPage } from "./slot.ts";
-import type { ShowState, Target } from "./state.ts";
+import type { ShowState } from "./state.ts";
 
 /** What the rundown and the store know that the air does not. */
 export interface DecideContext {
@@ -22,13 +26,20 @@ export interface DecideContext {
   readonly cues: readonly ReadyCue[];
   readonly findPlan: (planId: string) => ScreenPlan | undefined;
   readonly outputIds: readonly string[];
+  /** Outputs that black and the stand-by spare unless they are named: those the stage reads from. */
+  readonly sparedIds: readonly string[];
+  /** Who asks. */
+  readonly actor: Actor;
   /** A line for the stage as a content; undefined when nothing could show it. */
   readonly compileStageNote: (
     text: string,
   ) => { readonly hash: string; readonly content: PageContent } | undefined;
 }
 
-export type Decision = { readonly events: readonly AirEvent[] } | { readonly refused: Refusal };
+export type Decision =
+  | { readonly events: readonly AirEvent[] }
+  /** `by`: who came in between. */
+  | { readonly refused: Refusal; readonly by?: Actor | null };
 
 const NOTHING: Decision = { events: [] };
 /** In place of a cue: the note was typed. */
@@ -36,35 +47,60 @@ const STAGE_NOTE = "stage-note";
 
 /** Rules on a command. Pure: the same state, command and context give the same decision. A refusal changes nothing. */
 export function decide(state: ShowState, command: Command, context: DecideContext): Decision {
-  const { startAtMs } = context;
+  const { startAtMs, actor, cues } = context;
   switch (command.kind) {
     case "arm": {
-      const refused = findFault(command.target, context);
-      return refused ? { refused } : { events: [{ kind: "armed", target: command.target }] };
+      const { target, isJump = false } = command;
+      const refused = findFault(target, context);
+      if (refused) return { refused };
+      const over = isJump ? null : armBeneath(state.arm, target, state.line, actor, cues);
+      return { events: [{ kind: "armed", target, isJump, over }] };
     }
     case "disarm":
       return state.arm ? { events: [{ kind: "disarmed" }] } : NOTHING;
     case "take": {
       if (state.recentTakeIds.includes(command.id)) return NOTHING;
-      if (command.builtOn !== state.airRevision) return { refused: "airMoved" };
-      return decideTake(state, command.target, command.id, command.how, context);
+      const { target, builtOn } = command;
+      const moved = movedBy(state, partsOfTake(target, context), builtOn, actor);
+      if (moved) return moved;
+      const isJump = command.isJump || (state.arm?.isJump && isSameStep(state.arm.target, target));
+      const stays = !isJump && isAside(state.line, target, actor, cues);
+      return decideTake(state, target, command.id, command.how, stays, context);
     }
-    case "out":
-      if (!state.slots[command.layerId]) return { refused: "noSuchLayer" };
-      return decideClear(state, [command.layerId], "out", command.how, context);
+    case "goOn": {
+      const cue = cues.find(({ cueId }) => cueId === command.cueId);
+      const aside = state.line.asides.find(({ cueId }) => cueId === command.cueId);
+      if (!cue) return { refused: "cueGone" };
+      if (!aside) return NOTHING;
+      const step = stepAtOrBefore(cue.content, aside.step);
+      const target = { cueId: cue.cueId, content: cue.hash, step };
+      return { events: [{ kind: "lineMoved", target, cueIndex: cue.index }] };
+    }
+    case "out": {
+      const { layerId, outputIds = null, seen = null } = command;
+      if (!state.slots[layerId]) return { refused: "noSuchLayer" };
+      if (seen !== null) {
+        const there = [...pagesOn(state, layerId, startAtMs)].filter(
+          ([id]) => outputIds === null || id === null || outputIds.includes(id),
+        );
+        if (!there.some(([, page]) => page?.cueId === seen)) return { refused: "outMoved" };
+      }
+      return decideClear(state, [layerId], outputIds, "out", command.how, context);
+    }
     case "clear": {
       const passing = state.layers.filter((layer) => !layer.persistent).map((layer) => layer.id);
-      return decideClear(state, passing, "clear", command.how, context);
+      return decideClear(state, passing, null, "clear", command.how, context);
     }
     case "clearEverything": {
       const all = state.layers.map((layer) => layer.id);
-      return decideClear(state, all, "clearEverything", command.how, context);
+      return decideClear(state, all, null, "clearEverything", command.how, context);
     }
     case "switchPlan": {
-      if (command.builtOn !== state.airRevision) return { refused: "airMoved" };
+      const moved = movedBy(state, [PLAN_PART], command.builtOn, actor);
+      if (moved) return moved;
       const plan = context.findPlan(command.planId);
       if (!plan) return { refused: "noSuchPlan" };
-      return { events: [{ kind: "planSwitched", plan, startAtMs }] };
+      return { events: [{ kind: "planSwitched", plan, by: "hand", startAtMs }] };
     }
     case "test": {
       const { picture } = command;
@@ -76,10 +112,12 @@ export function decide(state: ShowState, command: Command, context: DecideContex
       if (outputIds.length === 0) return NOTHING;
       return { events: [{ kind: "tested", outputIds, picture, sinceMs: startAtMs }] };
     }
-    case "undoTake": {
-      if (!state.undo) return { refused: "nothingToUndo" };
-      if (state.undo.airRevision !== state.airRevision) return { refused: "undoTooLate" };
-      return { events: [{ kind: "takeUndone", takeId: state.undo.takeId, startAtMs }] };
+    case "undo": {
+      const act = state.acts.find(({ actId }) => actId === command.actId);
+      if (!act) return { refused: "nothingToUndo" };
+      const changed = changedSince(state, act);
+      if (changed) return { refused: "undoTooLate", by: changed.by };
+      return { events: [{ kind: "undone", actId: act.actId, startAtMs }] };
     }
     case "send": {
       const layerIds = command.layerId === null ? state.layers.map(({ id }) => id) : [command.layerId];
@@ -145,7 +183,7 @@ export function decideTimer(state: ShowState, command: TimerCommand, context: De
   }
   const takeId = `${command.kind}-${cueId}-${Math.round(atMs)}`;
   if (state.recentTakeIds.includes(takeId)) return NOTHING;
-  const decision = decideTake(state, target, takeId, "usual", context);
+  const decision = decideTake(state, target, takeId, "usual", true, context);
   return "refused" in decision ? held("gone") : decision;
 }
 
@@ -167,6 +205,8 @@ function decideTake(
   target: Target,
   takeId: string,
   how: "usual" | "animated" | "dissolve" | "cut",
+  /** It is an aside: the line stays. */
+  stays: boolean,
   context: DecideContext,
 ): Decision {
   const fault = findFault(target, context);
@@ -176,7 +216,9 @@ function decideTake(
   const events: AirEvent[] = [];
   let planId = state.plan.id;
   for (const [index, { cue, step }] of taken.entries()) {
-    const made = takeEvents(state, cue, step, takeId, how, planId, context);
+    // Those that come with it come beside it: the line is with the one that was pressed.
+    const line = stays || index > 0 ? "stays" : "moves";
+    const made = takeEvents(state, cue, step, takeId, how, line, planId, context);
     if ("refused" in made) {
       // One of a group that cannot come leaves the others.
       if (index > 0) continue;
@@ -187,9 +229,9 @@ function decideTake(
   }
   const noted = stageNoteOf(state, taken, takeId, context);
   if (noted) events.push(noted);
-  const last = taken.at(-1) as (typeof taken)[number];
-  const isThrough = taken.length > 1 || sameAnchor(last.step, lastAnchor(last.cue));
-  const follower = context.cues[at + taken.length];
+  const [pressed] = taken as [(typeof taken)[number]];
+  const isThrough = sameAnchor(pressed.step, lastAnchor(pressed.cue));
+  const follower = context.cues.slice(at + 1).find(({ doc }) => doc.start.kind !== "with");
   if (isThrough && follower?.doc.start.kind === "after")
     events.push({
       kind: "dueSet",
@@ -240,6 +282,7 @@ function takeEvents(
   step: Target["step"],
   takeId: string,
   how: "usual" | "animated" | "dissolve" | "cut",
+  line: "moves" | "stays",
   /** The plan in use by then: one of the same press may have switched it. */
   planId: string,
   context: DecideContext,
@@ -247,23 +290,32 @@ function takeEvents(
   const startAtMs = context.startAtMs + doc.delayMs;
   const target = { cueId, content: hash, step };
   const events: AirEvent[] = [];
-  const needed = planNeededAt(content, step);
+  const at = context.cues.findIndex((cue) => cue.cueId === cueId);
+  const needed = planOfTake(state, context.cues, at, step, line === "moves");
   if (needed && needed.id !== planId) {
     const plan = context.findPlan(needed.id);
     if (!plan) return { refused: "noSuchPlan" };
     if (needed.otherwise === "refuse") return { refused: "wrongPlan" };
-    events.push({ kind: "planSwitched", plan, startAtMs });
+    events.push({ kind: "planSwitched", plan, by: "script", startAtMs });
   }
   if (content.action) {
     const { clear, shutter } = content.action;
     const layerIds = clear.filter((id) => state.slots[id] && isFilled(state, id, startAtMs));
     if (layerIds.length > 0)
-      events.push({ kind: "cleared", takeId, layerIds, why: "out", how: "animated", startAtMs });
+      events.push({
+        kind: "cleared",
+        takeId,
+        layerIds,
+        outputIds: null,
+        why: "out",
+        how: "animated",
+        startAtMs,
+      });
     if (shutter !== null) {
       const shut = decideShut(state, null, shutter === "back" ? null : shutter, context);
       if ("events" in shut) events.push(...shut.events);
     }
-    events.push({ kind: "acted", takeId, target, cueIndex: index, startAtMs });
+    events.push({ kind: "acted", takeId, target, cueIndex: index, line, startAtMs });
     return { events };
   }
   const { layerId, stayMs, lastsMs } = content;
@@ -277,6 +329,7 @@ function takeEvents(
     takeId,
     target,
     cueIndex: index,
+    line,
     layerId,
     page: leaves ? null : target,
     outputIds,
@@ -297,29 +350,61 @@ function takeEvents(
 function decideClear(
   state: ShowState,
   layerIds: readonly string[],
+  outputIds: readonly string[] | null,
   why: Extract<AirEvent, { kind: "cleared" }>["why"],
   how: Extract<AirEvent, { kind: "cleared" }>["how"],
   { startAtMs }: DecideContext,
 ): Decision {
   const isRepeated = (id: string) => state.due.some((due) => due.kind === "repeat" && due.layerId === id);
-  const filled = layerIds.filter((id) => isFilled(state, id, startAtMs) || isRepeated(id));
+  const isThere = (id: string) =>
+    outputIds === null
+      ? isFilled(state, id, startAtMs) || isRepeated(id)
+      : outputIds.some((outputId) => pageAt(slotOn(state, id, outputId), startAtMs) !== null);
+  const filled = layerIds.filter(isThere);
   if (filled.length === 0) return { refused: "nothingThere" };
-  return { events: [{ kind: "cleared", takeId: null, layerIds: filled, why, how, startAtMs }] };
+  const only = outputIds && [...outputIds];
+  return {
+    events: [{ kind: "cleared", takeId: null, layerIds: filled, outputIds: only, why, how, startAtMs }],
+  };
 }
+
+const isShut = (shutter: Shutter | undefined): shutter is Shutter => shutter?.untilMs === null;
 
 function decideShut(
   state: ShowState,
   wanted: readonly string[] | null,
   picture: "black" | "standBy" | null,
-  context: DecideContext,
+  { outputIds: all, sparedIds, startAtMs }: DecideContext,
 ): Decision {
-  const outputIds = context.outputIds.filter((id) => {
+  const withAll = all.filter((id) => isShut(state.shutters[id]) && state.shutters[id].byAll);
+  const opened = withAll.length > 0 ? withAll : all;
+  const shut = all.filter((id) => !sparedIds.includes(id));
+  const outputIds = (wanted ?? (picture === null ? opened : shut)).filter((id) => {
     const shutter = state.shutters[id];
-    const now = shutter && shutter.untilMs === null ? shutter.picture : null;
-    return (wanted?.includes(id) ?? true) && now !== picture;
+    return all.includes(id) && (isShut(shutter) ? shutter.picture : null) !== picture;
   });
   if (outputIds.length === 0) return NOTHING;
-  return { events: [{ kind: "shut", outputIds, picture, startAtMs: context.startAtMs }] };
+  const byAll = wanted === null && picture !== null;
+  return { events: [{ kind: "shut", outputIds, picture, byAll, startAtMs }] };
+}
+
+/** The refusal of a press that was built on an air which another desk has changed in these parts since. */
+function movedBy(
+  { touched }: ShowState,
+  parts: readonly string[],
+  builtOn: number,
+  actor: Actor,
+): { readonly refused: "airMoved"; readonly by: Actor | null } | undefined {
+  for (const [part, { airRevision, by }] of Object.entries(touched))
+    if (airRevision > builtOn && by?.kind === "desk" && !sameActor(by, actor))
+      if (parts.some((own) => partsMeet(own, part))) return { refused: "airMoved", by };
+  return undefined;
+}
+
+/** What a take stands on: the line, the plan, and the layers it goes to or takes off. */
+function partsOfTake({ cueId }: Target, { cues }: DecideContext): string[] {
+  const content = cues.find((cue) => cue.cueId === cueId)?.content;
+  return [LINE_PART, PLAN_PART, ...(content ? (content.action?.clear ?? [content.layerId]) : [])];
 }
 
 /** The pages of a layer whose cues were edited since, as they are now: at the same step, or at the one that holds it. */

@@ -18,3 +18,9 @@ export type Due = z.infer<typeof dueSchema>;
 
 /** What is found more overdue than this, after a restart or a sleep of the machine, is held and told. */
 export const OVERDUE_MS = 2_000;
+
+/** Whether two are the same cue to come by itself, whenever. */
+export const isSameDue = (a: Due, b: Due): boolean =>
+  a.kind === b.kind &&
+  a.cueId === b.cueId &&
+  (a.kind !== "repeat" || (b.kind === "repeat" && a.layerId === b.layerId));

@@ -2,14 +2,17 @@ import { z } from "zod";
 import { byNameSchema } from "../names/name.ts";
 import { effectMsSchema, layerSchema, screenPlanSchema, shownPictureSchema } from "../screens/plan.ts";
 import { TEST_PICTURES } from "../screens/testPicture.ts";
+import { actorSchema } from "./actor.ts";
 import { dueSchema } from "./due.ts";
+import { armSchema, targetSchema } from "./line.ts";
 import { slotPageSchema } from "./slot.ts";
-import { actorSchema, targetSchema } from "./state.ts";
 
 const how = z.enum(["animated", "dissolve", "cut"]);
+/** Whether the operator's line goes along, or what came is an aside. */
+const takesLine = z.enum(["moves", "stays"]).default("moves");
 
 /** What happened to the air. Written down before anybody is told; never changed after. */
-export const airEventSchema = z.discriminatedUnion("kind", [
+const presentEventSchema = z.discriminatedUnion("kind", [
   z.strictObject({
     kind: z.literal("showOpened"),
     showId: z.string(),
@@ -18,13 +21,20 @@ export const airEventSchema = z.discriminatedUnion("kind", [
     timeZone: z.string().min(1).max(80),
     plan: screenPlanSchema,
   }),
-  z.strictObject({ kind: z.literal("armed"), target: targetSchema }),
+  z.strictObject({
+    kind: z.literal("armed"),
+    target: targetSchema,
+    isJump: z.boolean().default(false),
+    /** The arm it lies over. */
+    over: armSchema.shape.over,
+  }),
   z.strictObject({ kind: z.literal("disarmed") }),
   z.strictObject({
     kind: z.literal("taken"),
     takeId: z.string(),
     target: targetSchema,
     cueIndex: z.number().int().min(0),
+    line: takesLine,
     layerId: z.string(),
     /** Null when the step takes the words off. */
     page: slotPageSchema.nullable(),
@@ -42,6 +52,7 @@ export const airEventSchema = z.discriminatedUnion("kind", [
     takeId: z.string(),
     target: targetSchema,
     cueIndex: z.number().int().min(0),
+    line: takesLine,
     startAtMs: z.number(),
   }),
   /** Edits that were held went on air: the same cue, with new words. */
@@ -72,6 +83,8 @@ export const airEventSchema = z.discriminatedUnion("kind", [
     kind: z.literal("shut"),
     outputIds: z.array(z.string()),
     picture: z.enum(["black", "standBy"]).nullable(),
+    /** With all screens at once. */
+    byAll: z.boolean().default(false),
     startAtMs: z.number(),
   }),
   z.strictObject({
@@ -89,25 +102,46 @@ export const airEventSchema = z.discriminatedUnion("kind", [
     /** The take that cleared; null when it was pressed. */
     takeId: z.string().nullable().default(null),
     layerIds: z.array(z.string()),
+    /** The only outputs it was taken off; null: all. */
+    outputIds: z.array(z.string()).nullable().default(null),
     why: z.enum(["out", "clear", "clearEverything"]),
     how,
     startAtMs: z.number(),
   }),
-  z.strictObject({ kind: z.literal("planSwitched"), plan: screenPlanSchema, startAtMs: z.number() }),
+  z.strictObject({
+    kind: z.literal("planSwitched"),
+    plan: screenPlanSchema,
+    /** The script asked for it, or a hand chose it. */
+    by: z.enum(["hand", "script"]).default("hand"),
+    startAtMs: z.number(),
+  }),
+  /** The operator goes on from what came as an aside. */
+  z.strictObject({ kind: z.literal("lineMoved"), target: targetSchema, cueIndex: z.number().int().min(0) }),
   z.strictObject({
     kind: z.literal("tested"),
     outputIds: z.array(z.string()),
     picture: z.enum(TEST_PICTURES).nullable(),
     sinceMs: z.number(),
   }),
-  z.strictObject({ kind: z.literal("takeUndone"), takeId: z.string(), startAtMs: z.number() }),
+  z.strictObject({ kind: z.literal("undone"), actId: z.string(), startAtMs: z.number() }),
 ]);
-export type AirEvent = z.infer<typeof airEventSchema>;
+/** An event as it is written down; what earlier versions wrote is read forward. */
+export const airEventSchema = z.preprocess(readForward, presentEventSchema);
+export type AirEvent = z.infer<typeof presentEventSchema>;
+
+/** Only takes could be undone once. */
+function readForward(raw: unknown): unknown {
+  if (typeof raw !== "object" || raw === null || !("kind" in raw) || raw.kind !== "takeUndone") return raw;
+  const { takeId, startAtMs } = raw as Record<string, unknown>;
+  return { kind: "undone", actId: takeId, startAtMs };
+}
 
 export const loggedEventSchema = z.strictObject({
   seq: z.number().int().min(1),
   atMs: z.number(),
   actor: actorSchema.nullable(),
+  /** The command it came of: events of one are one act. Null for what came by itself, and before acts were kept. */
+  actId: z.string().nullable().optional(),
   event: airEventSchema,
 });
 export type LoggedEvent = z.infer<typeof loggedEventSchema>;
@@ -118,6 +152,7 @@ export function contentsIn(event: AirEvent): string[] {
     case "armed":
     case "taken":
     case "acted":
+    case "lineMoved":
       return [event.target.content];
     case "sent":
       return Object.values(event.pages).map(({ content }) => content);

@@ -1,10 +1,12 @@
 import { LONGEST_MOTION_MS } from "../motion/track.ts";
+import { remember, undoAct } from "./acts.ts";
 import type { Due } from "./due.ts";
 import type { AirEvent, LoggedEvent } from "./events.ts";
-import { addToLayer, type Layered, pagesOn, slotOn } from "./layers.ts";
+import { addToLayer, type Layered, slotOn } from "./layers.ts";
+import { addAside, armAfterTake, moveLine, NO_LINE } from "./line.ts";
 import type { Shutter } from "./shutter.ts";
-import { addMoment, EMPTY_SLOT, type Moment, pageAt, type Slot, type SlotPage } from "./slot.ts";
-import type { ShowState, UndoneLayer } from "./state.ts";
+import { addMoment, EMPTY_SLOT, plainMoment, type Slot, type SlotPage } from "./slot.ts";
+import type { ShowState } from "./state.ts";
 
 /** Takes remembered so that one that arrives twice does nothing twice. */
 const REMEMBERED_TAKES = 64;
@@ -30,18 +32,20 @@ export function evolve(state: ShowState | undefined, logged: LoggedEvent): ShowS
       stageNote: EMPTY_SLOT,
       cueTimes: {},
       plan: event.plan,
+      handPlan: event.plan,
       planBefore: null,
       tests: {},
       arm: null,
-      position: null,
+      line: NO_LINE,
       airRevision: 0,
       recentTakeIds: [],
-      undo: null,
+      acts: [],
+      touched: {},
     };
   }
   if (!state) throw new Error(`The log begins with "${event.kind}" instead of "showOpened"`);
   if (logged.seq !== state.seq + 1) throw new Error(`Event ${logged.seq} does not follow ${state.seq}`);
-  return { ...apply(state, event, logged), seq: logged.seq };
+  return { ...remember(state, apply(state, event, logged), logged), seq: logged.seq };
 }
 
 function apply(
@@ -52,23 +56,17 @@ function apply(
   switch (event.kind) {
     case "armed":
       if (!logged.actor) throw new Error(`Event ${logged.seq} arms for nobody`);
-      return { ...state, arm: { target: event.target, by: logged.actor } };
+      return {
+        ...state,
+        arm: { target: event.target, by: logged.actor, isJump: event.isJump, over: event.over },
+      };
     case "disarmed":
       return { ...state, arm: null };
     case "taken": {
       const { layerId, page, outputIds, how, startAtMs, endsAtMs, lastsMs, effectMs } = event;
-      const before = pagesOn(state, layerId, startAtMs);
-      const common = before.get(null) ?? null;
-      const kept = outputIds ?? [...before.keys()].filter((id) => id !== null);
-      const was: UndoneLayer = {
-        page: common,
-        outputIds,
-        perOutput: Object.fromEntries(
-          kept.map((id) => [id, before.get(id) ?? (before.has(id) ? null : common)]),
-        ),
-      };
+      const taken = goAlong(state, event);
       return {
-        ...position(state, event, { [layerId]: was }),
+        ...taken,
         ...addToLayer(state, layerId, outputIds, () => ({
           startAtMs,
           page,
@@ -77,14 +75,16 @@ function apply(
           lastsMs,
           effectMs,
         })),
-        due: withoutRepeats(state.due, [layerId]).filter(({ kind }) => kind !== "follow"),
+        due: withoutRepeats(taken.due, [layerId]),
       };
     }
     case "acted":
-      return {
-        ...position(state, event, {}),
-        due: state.due.filter(({ kind }) => kind !== "follow"),
-      };
+      return goAlong(state, event);
+    case "lineMoved": {
+      const { target, cueIndex } = event;
+      const { cueId, step } = target;
+      return { ...state, line: moveLine(state.line, { cueId, cueIndex, step }), arm: null };
+    }
     case "sent": {
       const { layerId, pages, startAtMs } = event;
       const again = (slot: Slot, page: SlotPage) =>
@@ -105,7 +105,7 @@ function apply(
       }
       const overrides =
         Object.keys(own).length > 0 ? { ...state.overrides, [layerId]: own } : state.overrides;
-      return { ...state, slots, overrides, airRevision: state.airRevision + 1 };
+      return { ...state, slots, overrides };
     }
     case "repeated": {
       const { layerId, outputIds, page, startAtMs, endsAtMs, lastsMs, effectMs, due } = event;
@@ -127,60 +127,51 @@ function apply(
     case "dueHeld":
       return { ...state, due: without(state.due, event.due) };
     case "shut": {
-      const { outputIds, picture, startAtMs } = event;
+      const { outputIds, picture, byAll, startAtMs } = event;
       const shutters: Record<string, Shutter> = {};
       for (const [id, shutter] of Object.entries(state.shutters))
         if (shutter.untilMs === null || shutter.untilMs + LONGEST_MOTION_MS > startAtMs)
           shutters[id] = shutter;
       for (const id of outputIds) {
         const open = shutters[id];
-        if (picture) shutters[id] = { picture, standBy: state.standBy, sinceMs: startAtMs, untilMs: null };
+        if (picture)
+          shutters[id] = { picture, standBy: state.standBy, sinceMs: startAtMs, untilMs: null, byAll };
         else if (open) shutters[id] = { ...open, untilMs: startAtMs };
       }
       return { ...state, shutters };
     }
     case "stageNoted": {
-      const { takeId, page, startAtMs } = event;
-      const { undo } = state;
-      const before = pageAt(state.stageNote, startAtMs);
-      return {
-        ...state,
-        stageNote: addMoment(state.stageNote, plainMoment(startAtMs, page)),
-        undo: undo && undo.takeId === takeId ? { ...undo, stageNote: before } : undo,
-      };
+      const { page, startAtMs } = event;
+      return { ...state, stageNote: addMoment(state.stageNote, plainMoment(startAtMs, page)) };
     }
     case "standBySet":
       return { ...state, standBy: event.picture };
     case "begunAnew":
-      return { ...state, cueTimes: {}, position: null, arm: null, undo: null, due: [] };
+      return { ...state, cueTimes: {}, line: NO_LINE, arm: null, due: [] };
     case "layerSet":
       return {
         ...state,
         layers: state.layers.map((layer) => (layer.id === event.layer.id ? event.layer : layer)),
       };
     case "cleared": {
-      const { startAtMs, how, takeId, layerIds } = event;
+      const { startAtMs, how, takeId, layerIds, outputIds } = event;
       const { slots, overrides } = layerIds.reduce<Layered>((layered, layerId) => {
         const effectMs = state.layers.find(({ id }) => id === layerId)?.effectMs ?? null;
-        return addToLayer(layered, layerId, null, () => ({
+        return addToLayer(layered, layerId, outputIds, () => ({
           ...plainMoment(startAtMs, null),
           how,
           effectMs,
         }));
       }, state);
-      const airRevision = state.airRevision + 1;
-      const due = withoutRepeats(state.due, layerIds);
-      if (takeId === null)
-        return { ...state, slots, overrides, airRevision, due: due.filter(({ kind }) => kind !== "follow") };
-      const layers = Object.fromEntries(layerIds.map((id) => [id, undoneLayer(state, id, startAtMs)]));
-      return { ...state, slots, overrides, airRevision, due, undo: undoOf(state, takeId, layers, startAtMs) };
+      const due = outputIds === null ? withoutRepeats(state.due, layerIds) : state.due;
+      return { ...state, slots, overrides, due: takeId === null ? withoutFollows(due) : due };
     }
     case "planSwitched":
       return {
         ...state,
         plan: event.plan,
+        handPlan: event.by === "hand" ? event.plan : state.handPlan,
         planBefore: { plan: state.plan, untilMs: event.startAtMs },
-        airRevision: state.airRevision + 1,
       };
     case "tested": {
       const tests = { ...state.tests };
@@ -190,93 +181,37 @@ function apply(
       }
       return { ...state, tests };
     }
-    case "takeUndone": {
-      const { undo } = state;
-      if (!undo) throw new Error(`Event ${logged.seq} undoes a take that is not there`);
-      const { layers, arm, position, plan, stageNote } = undo;
-      const { startAtMs } = event;
-      const planBack = plan && { plan, planBefore: { plan: state.plan, untilMs: startAtMs } };
-      const { slots, overrides } = Object.entries(layers).reduce<Layered>(
-        (layered, [layerId, { page, outputIds, perOutput }]) =>
-          addToLayer(layered, layerId, outputIds, (outputId) =>
-            plainMoment(startAtMs, outputId === null ? page : (perOutput[outputId] ?? null)),
-          ),
-        state,
-      );
-      return {
-        ...state,
-        slots,
-        overrides,
-        ...planBack,
-        ...(stageNote !== undefined && {
-          stageNote: addMoment(state.stageNote, plainMoment(startAtMs, stageNote)),
-        }),
-        airRevision: state.airRevision + 1,
-        arm,
-        position,
-        undo: null,
-        due: withoutRepeats(state.due, Object.keys(layers)).filter(({ kind }) => kind !== "follow"),
-      };
+    case "undone": {
+      // An act of before acts were kept is not known any more: what came of it stays.
+      const act = state.acts.find(({ actId }) => actId === event.actId);
+      return act ? undoAct(state, act, event.startAtMs) : state;
     }
   }
 }
 
-/** What every take does besides its pages: where the show stands, and what undo would bring back. */
-function position(
+/** What every take does besides its pages: where the line stands, what is armed, and what still follows by itself. */
+function goAlong(
   state: ShowState,
-  { takeId, target, cueIndex, startAtMs }: Extract<AirEvent, { kind: "taken" | "acted" }>,
-  layers: Readonly<Record<string, UndoneLayer>>,
+  { takeId, target, cueIndex, startAtMs, line }: Extract<AirEvent, { kind: "taken" | "acted" }>,
 ): ShowState {
-  const isMore = state.undo?.takeId === takeId;
+  const { cueId, step } = target;
+  const place = { cueId, cueIndex, step };
+  const moves = line === "moves";
+  const isSameCue = state.line.at?.cueId === cueId && cueId in state.cueTimes;
   return {
     ...state,
-    airRevision: state.airRevision + 1,
-    arm: null,
-    position: { cueId: target.cueId, cueIndex, step: target.step },
-    recentTakeIds: isMore ? state.recentTakeIds : [...state.recentTakeIds, takeId].slice(-REMEMBERED_TAKES),
-    undo: undoOf(state, takeId, layers, startAtMs),
-    cueTimes:
-      target.cueId in state.cueTimes ? state.cueTimes : { ...state.cueTimes, [target.cueId]: startAtMs },
+    line: moves ? moveLine(state.line, place) : addAside(state.line, place),
+    arm: armAfterTake(state.arm, target, moves),
+    recentTakeIds:
+      state.recentTakeIds.at(-1) === takeId
+        ? state.recentTakeIds
+        : [...state.recentTakeIds, takeId].slice(-REMEMBERED_TAKES),
+    cueTimes: moves && !isSameCue ? { ...state.cueTimes, [cueId]: startAtMs } : state.cueTimes,
+    due: moves
+      ? withoutFollows(state.due)
+      : state.due.filter((due) => due.kind !== "follow" || due.cueId !== cueId),
   };
 }
-
-/** What undo brings back: all that the events of one take have changed. */
-function undoOf(
-  state: ShowState,
-  takeId: string,
-  layers: Readonly<Record<string, UndoneLayer>>,
-  startAtMs: number,
-): NonNullable<ShowState["undo"]> {
-  const airRevision = state.airRevision + 1;
-  const { undo } = state;
-  const switched = state.planBefore?.untilMs === startAtMs ? state.planBefore.plan : null;
-  if (undo?.takeId === takeId)
-    return { ...undo, airRevision, layers: { ...layers, ...undo.layers }, plan: undo.plan ?? switched };
-  return {
-    takeId,
-    airRevision,
-    layers,
-    arm: state.arm,
-    position: state.position,
-    plan: switched,
-  };
-}
-
-function undoneLayer(state: ShowState, layerId: string, atMs: number): UndoneLayer {
-  const pages = pagesOn(state, layerId, atMs);
-  const own = [...pages].flatMap(([id, page]) => (id === null ? [] : [[id, page] as const]));
-  return { page: pages.get(null) ?? null, outputIds: null, perOutput: Object.fromEntries(own) };
-}
-
-/** A page that comes by its own motion and stays; null: nothing from then on. */
-const plainMoment = (startAtMs: number, page: SlotPage | null): Omit<Moment, "sinceMs"> => ({
-  startAtMs,
-  page,
-  how: "animated",
-  endsAtMs: null,
-  lastsMs: LONGEST_MOTION_MS,
-  effectMs: null,
-});
 
 const without = (all: readonly Due[], gone: Due): Due[] => {
   const said = JSON.stringify(gone);
@@ -285,3 +220,5 @@ const without = (all: readonly Due[], gone: Due): Due[] => {
 
 const withoutRepeats = (all: readonly Due[], layerIds: readonly string[]): Due[] =>
   all.filter((due) => due.kind !== "repeat" || !layerIds.includes(due.layerId));
+
+const withoutFollows = (all: readonly Due[]): Due[] => all.filter(({ kind }) => kind !== "follow");

@@ -25,12 +25,21 @@ function submit(state: ShowState, command: Command, cues: readonly ReadyCue[], a
     compileStageNote: () => undefined,
     findPlan: (id) => [STARTER_PLAN, OTHER].find((plan) => plan.id === id),
     outputIds: ["wall", "stream"],
+    sparedIds: [],
+    actor: DESK,
   });
   if ("refused" in decision) return { state, refused: decision.refused };
   let next = state;
-  for (const event of decision.events) next = evolve(next, { seq: next.seq + 1, atMs, actor: DESK, event });
+  for (const event of decision.events)
+    next = evolve(next, { seq: next.seq + 1, atMs, actor: DESK, actId: command.id, event });
   return { state: showStateSchema.parse(next), refused: null };
 }
+
+const undoOf = (state: ShowState): Command => ({
+  kind: "undo",
+  id: `undo-${state.seq}-it`,
+  actId: state.acts.at(-1)?.actId ?? "none",
+});
 
 const targetOf = (cue: ReadyCue, step = 0) => ({
   cueId: cue.cueId,
@@ -61,11 +70,11 @@ describe("cues limited to chosen outputs", () => {
     let { state } = submit(openedState(), takeOf(openedState(), all[0]), all, 1_000);
     state = submit(state, takeOf(state, all[1]), all, 2_000).state;
     expect([seenOn(state, "wall", 3_000), seenOn(state, "stream", 3_000)]).toEqual(["cue-1", "cue-2"]);
-    const undone = submit(state, { kind: "undoTake", id: "undo-it-now" }, all, 3_000).state;
+    const undone = submit(state, undoOf(state), all, 3_000).state;
     expect([seenOn(undone, "wall", 4_000), seenOn(undone, "stream", 4_000)]).toEqual(["cue-1", "cue-1"]);
     const after = submit(state, takeOf(state, all[0]), all, 4_000).state;
     expect([seenOn(after, "wall", 5_000), seenOn(after, "stream", 5_000)]).toEqual(["cue-1", "cue-1"]);
-    const back = submit(after, { kind: "undoTake", id: "undo-it-too" }, all, 5_000).state;
+    const back = submit(after, undoOf(after), all, 5_000).state;
     expect([seenOn(back, "wall", 6_000), seenOn(back, "stream", 6_000)]).toEqual(["cue-1", "cue-2"]);
   });
 
@@ -140,12 +149,8 @@ describe("a plan from a step on", () => {
     expect(first.plan.id).toBe(STARTER_PLAN.id);
     // A jump over the step that asks for the plan cannot leave it behind.
     expect(submit(first, takeOf(first, cue, 2), all, 2_000).state.plan.id).toBe("other");
-    const undone = submit(
-      submit(first, takeOf(first, cue, 1), all, 2_000).state,
-      { kind: "undoTake", id: "undo-the-step" },
-      all,
-      3_000,
-    ).state;
+    const second = submit(first, takeOf(first, cue, 1), all, 2_000).state;
+    const undone = submit(second, undoOf(second), all, 3_000).state;
     expect(undone.plan.id).toBe(STARTER_PLAN.id);
   });
 });

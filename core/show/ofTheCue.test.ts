@@ -41,7 +41,7 @@ describe("a cue’s note to the stage", () => {
     const first = noteOn(show);
     show.wait(500);
     show.take(1);
-    show.press({ kind: "undoTake", id: "undo-the-second" });
+    show.undo();
     expect(noteOn(show)).toEqual(first);
     expect(show.on("titles")).toBe("cue-1");
   });

@@ -9,5 +9,7 @@ export const shutterSchema = z.strictObject({
   sinceMs: z.number(),
   /** When it was opened again; null while it is shut. */
   untilMs: z.number().nullable(),
+  /** Shut with all screens at once: "back" opens these, and leaves what was shut by itself before. */
+  byAll: z.boolean().default(false),
 });
 export type Shutter = z.infer<typeof shutterSchema>;

@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { LONGEST_MOTION_MS } from "../motion/track.ts";
 import { nameSchema } from "../names/name.ts";
 import { anchorSchema } from "../rundown/anchor.ts";
 import { hashSchema } from "../rundown/content.ts";
@@ -26,6 +27,8 @@ export const momentSchema = z.strictObject({
   lastsMs: z.number().min(0),
   /** How long its page takes to arrive, and the rest of its motions in proportion; null: as the template has it. */
   effectMs: z.number().positive().nullable().default(null),
+  /** It was put back by undo: it goes on as if it had never left, clips and crawls where they would be by now. */
+  resumes: z.boolean().optional(),
 });
 export type Moment = z.infer<typeof momentSchema>;
 
@@ -48,12 +51,38 @@ export function pageAt(slot: Slot, atMs: number): SlotPage | null {
   return last.page;
 }
 
+/** A moment to be added: how long its cue has been there follows from what it comes after, unless it resumes. */
+export type NewMoment = Omit<Moment, "sinceMs"> & Partial<Pick<Moment, "sinceMs">>;
+
+/** A page that comes by its own motion and stays; null: nothing from then on. */
+export const plainMoment = (startAtMs: number, page: SlotPage | null): NewMoment => ({
+  startAtMs,
+  page,
+  how: "animated",
+  endsAtMs: null,
+  lastsMs: LONGEST_MOTION_MS,
+  effectMs: null,
+});
+
+/** A moment that comes back at a time as if it had never left; one whose stay would be over by then is gone. */
+export const resumedMoment = (was: Moment, atMs: number): NewMoment =>
+  was.endsAtMs !== null && was.endsAtMs <= atMs
+    ? plainMoment(atMs, null)
+    : {
+        ...was,
+        startAtMs: atMs,
+        how: "animated",
+        lastsMs: Math.max(was.lastsMs, LONGEST_MOTION_MS),
+        resumes: true,
+      };
+
 /** Adds a moment and forgets those whose motion is over. */
-export function addMoment(slot: Slot, moment: Omit<Moment, "sinceMs">): Slot {
+export function addMoment(slot: Slot, moment: NewMoment): Slot {
   const before = slot.at(-1);
   const startAtMs = Math.max(moment.startAtMs, before?.startAtMs ?? 0);
   const goesOn = before && moment.page !== null && pageAt(slot, startAtMs)?.cueId === moment.page.cueId;
-  const chain = [...slot, { ...moment, startAtMs, sinceMs: goesOn ? before.sinceMs : startAtMs }];
+  const sinceMs = moment.sinceMs ?? (goesOn ? before.sinceMs : startAtMs);
+  const chain: Moment[] = [...slot, { ...moment, startAtMs, sinceMs }];
   // The page before the one that still moves must stay: it is what leaves or changes.
   let base = 0;
   while (base + 1 < chain.length - 1 && isOver(chain[base + 1] as Moment, startAtMs)) base++;

@@ -6,16 +6,14 @@ import type { OpenEvening } from "../rundown/evening.ts";
 import type { PinnedDocument } from "../screens/dress.ts";
 import type { Output, ScreenPlan } from "../screens/plan.ts";
 import { commandSchema, type Refusal } from "./commands.ts";
+import { DESK_MODES, type DeskMode } from "./deskMode.ts";
 import type { LoggedEvent } from "./events.ts";
-import type { ShowState, Target } from "./state.ts";
+import type { Target } from "./line.ts";
+import type { ShowState } from "./state.ts";
 
 /** The air, or a rehearsal of it: same rules, own state, no outputs. */
 export const CHANNELS = ["air", "rehearsal"] as const;
 export type Channel = (typeof CHANNELS)[number];
-
-/** What a desk lets its person do: everything, only take and out, or only look. */
-export const DESK_MODES = ["free", "locked", "watching"] as const;
-export type DeskMode = (typeof DESK_MODES)[number];
 
 /** A desk that is open now. */
 export interface DeskPresence {

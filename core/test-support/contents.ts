@@ -11,9 +11,10 @@ import { type CueDoc, pageCue, readingCue, type SongDoc, songCue } from "../rund
 import type { ReadyCue } from "../rundown/next.ts";
 import type { Template } from "../scene/template.ts";
 import type { PinnedDocument } from "../screens/dress.ts";
+import type { Actor } from "../show/actor.ts";
 import type { LoggedEvent } from "../show/events.ts";
 import { evolve } from "../show/evolve.ts";
-import type { Actor, ShowState } from "../show/state.ts";
+import type { ShowState } from "../show/state.ts";
 import { FALLBACK_FONTS } from "../text/fontList.ts";
 import type { Shaper } from "../text/shaper.ts";
 import type { Scripture } from "../words/scripture.ts";
@@ -131,6 +132,7 @@ export function openedState(): ShowState {
     seq: 1,
     atMs: 0,
     actor: null,
+    actId: null,
     event: {
       kind: "showOpened",
       showId: "test",

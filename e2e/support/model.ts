@@ -4,7 +4,8 @@ import { ShowCopy } from "../../app/live/showCopy.ts";
 import type { CueView } from "../../core/rundown/edits.ts";
 import { findNext, type ReadyCue } from "../../core/rundown/next.ts";
 import type { AirEvent } from "../../core/show/events.ts";
-import type { ShowState, Target } from "../../core/show/state.ts";
+import type { Target } from "../../core/show/line.ts";
+import type { ShowState } from "../../core/show/state.ts";
 import type { ServerMessage } from "../../core/show/wire.ts";
 
 /** The show as the pure core knows it: a copy that hears the same events, and nothing of the windows. */

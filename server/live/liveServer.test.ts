@@ -74,7 +74,7 @@ describe("the live channel", () => {
     expect(answers.filter(({ refused }) => refused === null)).toHaveLength(1);
     const refused = answers.find((answer) => answer.refused !== null);
     expect(refused?.refused).toBe("airMoved");
-    expect(refused?.sentence).toMatch(/Another desk/);
+    expect(refused?.sentence).toMatch(/Desk 1 changed the air/);
     expect(show.services.host.state.airRevision).toBe(before + 1);
     one.socket.close();
     two.socket.close();

@@ -2,7 +2,8 @@ import { randomUUID } from "node:crypto";
 import type { IncomingMessage } from "node:http";
 import type { Duplex } from "node:stream";
 import { type WebSocket, WebSocketServer } from "ws";
-import { REFUSAL_SENTENCES } from "../../core/show/commands.ts";
+import { type Refusal, refusalSentence } from "../../core/show/commands.ts";
+import { refusalOfMode } from "../../core/show/deskMode.ts";
 import { contentsOf } from "../../core/show/state.ts";
 import {
   type Channel,
@@ -342,15 +343,11 @@ export class LiveServer {
         return;
     }
     const { command } = message;
-    if (verdict === "tooFast") {
-      send(connection, {
-        kind: "answer",
-        id: command.id,
-        refused: "tooFast",
-        sentence: REFUSAL_SENTENCES.tooFast,
-      });
-      return;
-    }
+    const refuse = (refused: Refusal) =>
+      send(connection, { kind: "answer", id: command.id, refused, sentence: refusalSentence(refused) });
+    if (verdict === "tooFast") return refuse("tooFast");
+    const forbidden = refusalOfMode(connection.desk.mode, command.kind);
+    if (forbidden) return refuse(forbidden);
     const answer = await this.#hostOf(connection).submit(command, {
       kind: "desk",
       id: connection.windowId,

@@ -130,7 +130,7 @@ describe("rehearsal", () => {
       ({ id }) => !evenings.some((known) => known.id === id),
     );
     await show.services.editEvenings({ kind: "open", eveningId: fresh?.id ?? "" });
-    expect(live.hosts().map(({ state }) => state.position)).toEqual([null, null]);
+    expect(live.hosts().map(({ state }) => state.line.at)).toEqual([null, null]);
     expect(live.hosts()[1]?.state.slots).toEqual(again.state.slots);
     await show.services.editEvenings({ kind: "open", eveningId: evenings[0]?.id ?? "" });
 

@@ -4,6 +4,7 @@ import { type CueDoc, cueDocSchema } from "../../core/rundown/cueDoc.ts";
 import type { CueView, Edit, EditOutcome } from "../../core/rundown/edits.ts";
 import type { ReadyCue } from "../../core/rundown/next.ts";
 import { replaceInCue } from "../../core/rundown/replaceWords.ts";
+import { STAGE_NOTE } from "../../designs/fieldSets.ts";
 import type { ContentStore } from "../store/contentStore.ts";
 import type { CueStore, StoredCue } from "../store/cueStore.ts";
 
@@ -83,6 +84,13 @@ export class Rundown {
   /** Cues that were deleted and are not in the rundown again, the latest first. */
   deleted(): ReturnType<CueStore["deleted"]> {
     return this.#cues.deleted();
+  }
+
+  /** Whether an outfit is for those on the stage: it has a place for a note to them. */
+  isForStage(outfitId: string | undefined): boolean {
+    return this.#context.wardrobes.some(
+      (wardrobe) => wardrobe.outfitId === outfitId && wardrobe.templates.has(STAGE_NOTE),
+    );
   }
 
   /** Compiles what is typed without keeping it: what Prepare would add. */

@@ -1,11 +1,12 @@
 import { nextTimeOfDay } from "../../core/figures/clockText.ts";
 import { wornIn } from "../../core/rundown/content.ts";
 import { pageCue } from "../../core/rundown/cueDoc.ts";
-import { type Command, REFUSAL_SENTENCES, type Refusal } from "../../core/show/commands.ts";
+import type { Actor } from "../../core/show/actor.ts";
+import { type Command, type Refusal, refusalSentence } from "../../core/show/commands.ts";
 import { type DecideContext, type Decision, decide, decideTimer } from "../../core/show/decide.ts";
 import type { AirEvent, LoggedEvent } from "../../core/show/events.ts";
 import { evolve } from "../../core/show/evolve.ts";
-import { type Actor, contentsOf, type ShowState } from "../../core/show/state.ts";
+import { contentsOf, type ShowState } from "../../core/show/state.ts";
 import { STAGE_NOTE } from "../../designs/fieldSets.ts";
 import type { AirLog } from "../store/airLog.ts";
 import type { ContentStore } from "../store/contentStore.ts";
@@ -64,7 +65,7 @@ export class ShowHost {
   ): Promise<ShowHost> {
     let state = await airLog.restore();
     if (!state) {
-      const first: LoggedEvent = { seq: 1, atMs: now(), actor: null, event: opening };
+      const first: LoggedEvent = { seq: 1, atMs: now(), actor: null, actId: null, event: opening };
       state = evolve(undefined, first);
       await airLog.append([first], [], state);
     }
@@ -114,8 +115,10 @@ export class ShowHost {
       });
       this.#tickedAtMs = atMs;
       const due = this.#state.due.filter((each) => each.atMs <= atMs);
-      for (const command of [...due.map((each) => ({ kind: "due", due: each }) as const), ...timed])
-        await this.#write(decideTimer(this.#state, command, this.#context(atMs)), { kind: "timer" }, atMs);
+      for (const command of [...due.map((each) => ({ kind: "due", due: each }) as const), ...timed]) {
+        const context = this.#context(atMs, { kind: "timer" });
+        await this.#write(decideTimer(this.#state, command, context), context, null);
+      }
     });
     this.#queue = run.catch(() => undefined);
     return run;
@@ -124,16 +127,23 @@ export class ShowHost {
   async #carryOut(command: Command, actor: Actor): Promise<Answer> {
     const atMs = this.#now();
     this.#lastCommandMs = atMs;
-    return this.#write(decide(this.#state, command, this.#context(atMs)), actor, atMs);
+    const context = this.#context(atMs, actor);
+    return this.#write(decide(this.#state, command, context), context, command.id);
   }
 
-  #context(atMs: number): DecideContext {
+  #context(atMs: number, actor: Actor): DecideContext {
+    const { outputs } = this.#screens;
+    const { outputs: planned } = this.#state.plan;
     return {
+      actor,
+      sparedIds: outputs.flatMap(({ id, spared }) =>
+        (spared ?? this.#rundown.isForStage(planned[id]?.outfitId)) ? [id] : [],
+      ),
       atMs,
       startAtMs: atMs + LEAD_MS,
       cues: this.#rundown.ready(),
       findPlan: (planId) => this.#screens.plans.find(({ id }) => id === planId),
-      outputIds: this.#screens.outputs.map(({ id }) => id),
+      outputIds: outputs.map(({ id }) => id),
       compileStageNote: (text) => {
         const compiled = this.#rundown.tryOut(pageCue({ fieldSet: STAGE_NOTE, values: { note: text } }));
         if (!("content" in compiled) || Object.keys(compiled.content.wardrobe).length === 0) return undefined;
@@ -142,13 +152,17 @@ export class ShowHost {
     };
   }
 
-  async #write(decision: Decision, actor: Actor, atMs: number): Promise<Answer> {
+  async #write(
+    decision: Decision,
+    { actor, atMs }: Pick<DecideContext, "actor" | "atMs">,
+    actId: string | null,
+  ): Promise<Answer> {
     if ("refused" in decision)
-      return { refused: decision.refused, sentence: REFUSAL_SENTENCES[decision.refused] };
+      return { refused: decision.refused, sentence: refusalSentence(decision.refused, nameOf(decision.by)) };
     if (decision.events.length === 0) return { refused: null, sentence: null };
     let next = this.#state;
     const logged = decision.events.map((event): LoggedEvent => {
-      const entry = { seq: next.seq + 1, atMs, actor, event };
+      const entry = { seq: next.seq + 1, atMs, actor, actId, event };
       next = evolve(next, entry);
       return entry;
     });
@@ -161,6 +175,10 @@ export class ShowHost {
     return { refused: null, sentence: null };
   }
 }
+
+/** Whoever came in between, as a refusal names them. */
+const nameOf = (by: Actor | null | undefined): string | undefined =>
+  by?.kind === "timer" ? "a cue that came by itself" : by?.name;
 
 /** Templates, styles, pictures and clips that a content needs to be drawn. */
 export function wornBy(contents: ContentStore, hash: string): string[] {

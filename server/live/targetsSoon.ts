@@ -1,5 +1,6 @@
 import { findNeighbour, findNext, type ReadyCue } from "../../core/rundown/next.ts";
-import type { ShowState, Target } from "../../core/show/state.ts";
+import type { Target } from "../../core/show/line.ts";
+import type { ShowState } from "../../core/show/state.ts";
 
 /** What the take key would bring, and the step after it. */
 export function targetsSoon(state: ShowState, cues: readonly ReadyCue[]): Target[] {

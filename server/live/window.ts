@@ -1,9 +1,9 @@
 import type { WebSocket } from "ws";
+import type { DeskMode } from "../../core/show/deskMode.ts";
 import {
   type Channel,
   type ClientMessage,
   clientMessageSchema,
-  type DeskMode,
   type ScreenHealth,
   type ServerMessage,
 } from "../../core/show/wire.ts";

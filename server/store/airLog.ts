@@ -1,6 +1,7 @@
+import { actorSchema } from "../../core/show/actor.ts";
 import { airEventSchema, type LoggedEvent } from "../../core/show/events.ts";
 import { evolve } from "../../core/show/evolve.ts";
-import { actorSchema, type ShowState, showStateSchema } from "../../core/show/state.ts";
+import { type ShowState, showStateSchema } from "../../core/show/state.ts";
 import type { ContentStore } from "./contentStore.ts";
 import type { Db } from "./database.ts";
 
@@ -32,11 +33,12 @@ export class AirLog {
       await transaction
         .insertInto("air_event")
         .values(
-          events.map(({ seq, atMs, actor, event }) => ({
+          events.map(({ seq, atMs, actor, actId, event }) => ({
             show_id: this.#showId,
             seq,
             at_ms: Math.round(atMs),
             actor: actor && JSON.stringify(actor),
+            act_id: actId,
             // What cannot be read back is never written.
             event: JSON.stringify(airEventSchema.parse(event)),
           })),
@@ -92,11 +94,20 @@ export class AirLog {
   }
 }
 
-function readRow(row: { seq: number; at_ms: number; actor: string | null; event: string }): LoggedEvent {
+interface Row {
+  seq: number;
+  at_ms: number;
+  actor: string | null;
+  act_id: string | null;
+  event: string;
+}
+
+function readRow(row: Row): LoggedEvent {
   return {
     seq: row.seq,
     atMs: row.at_ms,
     actor: row.actor === null ? null : actorSchema.parse(JSON.parse(row.actor)),
+    actId: row.act_id,
     event: airEventSchema.parse(JSON.parse(row.event)),
   };
 }

@@ -10,6 +10,7 @@ import * as venue from "./migrations/m0004_venue.ts";
 import * as evenings from "./migrations/m0005_evenings.ts";
 import * as unspaced from "./migrations/m0006_unspaced.ts";
 import * as access from "./migrations/m0007_access.ts";
+import * as acts from "./migrations/m0008_acts.ts";
 import type { Tables } from "./schema.ts";
 
 export type Db = Kysely<Tables>;
@@ -22,6 +23,7 @@ const MIGRATIONS: Readonly<Record<string, Migration>> = {
   m0005_evenings: evenings,
   m0006_unspaced: unspaced,
   m0007_access: access,
+  m0008_acts: acts,
 };
 
 /** A start that cannot go on, told in a sentence for the person at the terminal. */

@@ -72,7 +72,7 @@ describe("evenings", () => {
     const latest = desk.heard.filter((message) => message.kind === "rundown").at(-1);
     expect(latest?.order).toEqual(cues.map(({ cueId }) => cueId));
     expect(host.state.slots[layerId]).toEqual(slot);
-    expect(host.state.position).toBeNull();
+    expect(host.state.line.at).toBeNull();
     expect(host.state.cueTimes).toEqual({});
     const next = findNext(host.state, rundown.ready());
     expect(cues.map(({ cueId }) => cueId)).toContain(next?.cueId);

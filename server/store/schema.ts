@@ -76,7 +76,14 @@ export interface Tables {
     change: string;
     undone: number;
   };
-  air_event: { show_id: string; seq: number; at_ms: number; actor: string | null; event: string };
+  air_event: {
+    show_id: string;
+    seq: number;
+    at_ms: number;
+    actor: string | null;
+    act_id: string | null;
+    event: string;
+  };
   air_snapshot: { show_id: string; seq: number; state: string };
   /** Browsers on other machines that were let in to the desk. */
   desk_session: {

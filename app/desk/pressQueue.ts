@@ -1,0 +1,104 @@
+import type { Command } from "../../core/show/commands.ts";
+import { newId } from "../ui/newId.ts";
+
+type Distribute<T> = T extends { id: string } ? Omit<T, "id"> : never;
+/** A command before it has its id. */
+export type Press = Distribute<Command>;
+
+const ANSWER_MS = 2_000;
+const GRACE_MS = 250;
+/** Presses that may wait behind one on its way: a flurry must not play out long after. */
+const MOST_WAITING = 4;
+
+/** What a press is called, for saying which one was lost. */
+const NAMES: Readonly<Record<Press["kind"], string>> = {
+  arm: "Arm",
+  disarm: "Follow the script",
+  take: "Take",
+  goOn: "Go on from here",
+  out: "Out",
+  clear: "Clear",
+  clearEverything: "Clear all",
+  undo: "Undo",
+  send: "Send",
+  shut: "Black or stand-by",
+  stageNote: "Note to the stage",
+  setLayer: "Layer settings",
+  setStandBy: "Stand-by picture",
+  beginAnew: "Start over",
+  hold: "Hold",
+  switchPlan: "Screen plan",
+  test: "Test picture",
+};
+
+export interface PressQueueParts {
+  /** @returns false when there is no connection */
+  readonly send: (command: Command) => boolean;
+  readonly trouble: (sentence: string) => void;
+  readonly onWaiting: (isWaiting: boolean) => void;
+}
+
+/** Presses go one at a time; each is worked out when its turn comes, against the air as it is then. */
+export class PressQueue {
+  readonly #parts: PressQueueParts;
+  #pending: { readonly id: string; timer: ReturnType<typeof setTimeout> } | undefined;
+  #presses: (() => Press | undefined)[] = [];
+
+  constructor(parts: PressQueueParts) {
+    this.#parts = parts;
+  }
+
+  push(work: () => Press | undefined): void {
+    if (this.#presses.length >= MOST_WAITING) return;
+    this.#presses.push(work);
+    this.#sendNext();
+  }
+
+  /** @returns whether it answers the press on its way */
+  hear(id: string, isRefused: boolean): boolean {
+    if (this.#pending?.id !== id) return false;
+    clearTimeout(this.#pending.timer);
+    this.#pending = undefined;
+    // What was pressed after a refusal was meant for another air.
+    if (isRefused) this.#presses = [];
+    this.#sendNext();
+    return true;
+  }
+
+  drop(): void {
+    if (this.#pending) clearTimeout(this.#pending.timer);
+    this.#pending = undefined;
+    this.#presses = [];
+    this.#parts.onWaiting(false);
+  }
+
+  #sendNext(): void {
+    while (!this.#pending) {
+      const press = this.#presses.shift();
+      if (!press) break;
+      const worked = press();
+      if (!worked) continue;
+      const command = { ...worked, id: newId() } as Command;
+      const name = NAMES[worked.kind];
+      if (!this.#parts.send(command)) {
+        this.drop();
+        this.#parts.trouble(
+          `“${name}” was not sent: there is no connection to the server. The outputs keep their picture.`,
+        );
+        return;
+      }
+      const giveUp = () => {
+        this.drop();
+        this.#parts.trouble(
+          `The server has not answered “${name}” for two seconds. The outputs keep their picture; look before you press again.`,
+        );
+      };
+      // A desk that was busy itself has the answer waiting behind this timer: it is heard first.
+      const timer = setTimeout(() => {
+        if (this.#pending?.id === command.id) this.#pending.timer = setTimeout(giveUp, GRACE_MS);
+      }, ANSWER_MS);
+      this.#pending = { id: command.id, timer };
+    }
+    this.#parts.onWaiting(this.#pending !== undefined);
+  }
+}
