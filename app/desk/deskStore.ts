@@ -2,7 +2,8 @@ import type { KeyMap } from "../../core/keys/keyMap.ts";
 import type { PageContent } from "../../core/rundown/content.ts";
 import type { CueView } from "../../core/rundown/edits.ts";
 import type { OpenEvening } from "../../core/rundown/evening.ts";
-import { findNeighbour, findNext, type ReadyCue } from "../../core/rundown/next.ts";
+import { findNeighbour, findNext } from "../../core/rundown/next.ts";
+import type { ReadyCue } from "../../core/rundown/readyCue.ts";
 import type { PinnedDocument } from "../../core/screens/dress.ts";
 import type { Output, ScreenPlan } from "../../core/screens/plan.ts";
 import { actToUndo } from "../../core/show/acts.ts";
@@ -308,7 +309,7 @@ export class DeskStore {
   undo(): void {
     if (this.#hasJustChanged(meaningOfUndo(this.windowId), "“Undo” was not used: what it puts back")) return;
     this.#press(() => {
-      const act = actToUndo(this.#snapshot.state, this.windowId);
+      const act = actToUndo(this.#snapshot.state.acts, this.windowId);
       if (!act) this.say("word", "There is nothing left to undo. The air is as it was.");
       return act && { kind: "undo", actId: act.actId };
     });

@@ -1,5 +1,5 @@
 import { sameAnchor } from "../../core/rundown/anchor.ts";
-import type { ReadyCue } from "../../core/rundown/next.ts";
+import type { ReadyCue } from "../../core/rundown/readyCue.ts";
 import { stepsOf } from "../../core/rundown/steps.ts";
 import type { Target } from "../../core/show/line.ts";
 

@@ -29,7 +29,7 @@ export function TakeBar({
   const keysElsewhere = useKeysElsewhere();
   const keyOf = (action: AirAction) => nameOfKey(keysOf(map, action)[0] ?? "");
   const { state, next } = desk;
-  const act = actToUndo(state, store.windowId);
+  const act = actToUndo(state.acts, store.windowId);
   const armed = state.arm !== null;
   const out = outTarget(state, nowMs ?? 0);
   const outName = state.layers.find(({ id }) => id === out?.layerId)?.name;

@@ -1,20 +1,8 @@
 import type { Line, Target } from "../show/line.ts";
 import type { ShowState } from "../show/state.ts";
 import { sameAnchor } from "./anchor.ts";
-import type { PageContent } from "./content.ts";
-import type { CueDoc } from "./cueDoc.ts";
+import type { ReadyCue } from "./readyCue.ts";
 import { findStepAfter, stepsOf } from "./steps.ts";
-
-/** A cue of the rundown that is ready to be taken. Cues with a problem are not in the list. */
-export interface ReadyCue {
-  readonly cueId: string;
-  /** Place in the whole rundown, problem cues counted. */
-  readonly index: number;
-  readonly hash: string;
-  readonly content: PageContent;
-  /** How it starts, and what it does by itself. */
-  readonly doc: CueDoc;
-}
 
 /** What the take key would bring: the armed step, else the one that follows the last taken; undefined at the end. */
 export function findNext(

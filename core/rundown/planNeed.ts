@@ -2,7 +2,7 @@ import type { Line } from "../show/line.ts";
 import { type Anchor, sameAnchor } from "./anchor.ts";
 import type { PageContent } from "./content.ts";
 import type { PlanNeed } from "./cueDoc.ts";
-import type { ReadyCue } from "./next.ts";
+import type { ReadyCue } from "./readyCue.ts";
 import { stepsOf } from "./steps.ts";
 
 /**

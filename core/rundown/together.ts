@@ -1,5 +1,5 @@
 import { type Anchor, sameAnchor } from "./anchor.ts";
-import type { ReadyCue } from "./next.ts";
+import type { ReadyCue } from "./readyCue.ts";
 import { stepsOf } from "./steps.ts";
 
 /** Cues that one press fires together. */

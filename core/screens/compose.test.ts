@@ -1,6 +1,6 @@
 import { describe, expect, test } from "vitest";
 import { durationOf } from "../motion/track.ts";
-import type { ReadyCue } from "../rundown/next.ts";
+import type { ReadyCue } from "../rundown/readyCue.ts";
 import { stepsOf } from "../rundown/steps.ts";
 import { allObjects } from "../scene/template.ts";
 import { addMoment, type Slot } from "../show/slot.ts";

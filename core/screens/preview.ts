@@ -1,7 +1,7 @@
 import { sameAnchor } from "../rundown/anchor.ts";
 import type { PlanNeed } from "../rundown/cueDoc.ts";
-import type { ReadyCue } from "../rundown/next.ts";
 import { planOfTake } from "../rundown/planNeed.ts";
+import type { ReadyCue } from "../rundown/readyCue.ts";
 import { LEAVE_ANCHOR } from "../rundown/steps.ts";
 import { takenTogether } from "../rundown/together.ts";
 import type { Actor } from "../show/actor.ts";

@@ -1,8 +1,8 @@
 import { describe, expect, test } from "vitest";
 import { STARTER_PLAN } from "../../designs/starter.ts";
 import { actionCue, type CueDoc } from "../rundown/cueDoc.ts";
-import type { ReadyCue } from "../rundown/next.ts";
 import { findNext } from "../rundown/next.ts";
+import type { ReadyCue } from "../rundown/readyCue.ts";
 import { stepsOf } from "../rundown/steps.ts";
 import { stateAfterTake } from "../screens/preview.ts";
 import { Clocked } from "../test-support/clocked.ts";

@@ -2,7 +2,7 @@ import * as fc from "fast-check";
 import { describe, expect, test } from "vitest";
 import { STARTER_PLAN } from "../../designs/starter.ts";
 import { type CueDoc, pageCue } from "../rundown/cueDoc.ts";
-import type { ReadyCue } from "../rundown/next.ts";
+import type { ReadyCue } from "../rundown/readyCue.ts";
 import { stepsOf } from "../rundown/steps.ts";
 import type { ScreenPlan } from "../screens/plan.ts";
 import { DESK, openedState, prepareBench, readyCues, song, strap } from "../test-support/contents.ts";

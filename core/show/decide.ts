@@ -1,12 +1,11 @@
 import { sameAnchor } from "../rundown/anchor.ts";
 import type { PageContent } from "../rundown/content.ts";
-import type { ReadyCue } from "../rundown/next.ts";
 import { planOfTake } from "../rundown/planNeed.ts";
+import type { ReadyCue } from "../rundown/readyCue.ts";
 import { LEAVE_ANCHOR, stepAtOrBefore, stepsOf } from "../rundown/steps.ts";
 import { takenTogether } from "../rundown/together.ts";
 import type { ScreenPlan } from "../screens/plan.ts";
 import { type Actor, sameActor } from "./actor.ts";
-import { changedSince, LINE_PART, PLAN_PART, partsMeet } from "./acts.ts";
 import type { Command, Refusal, TimerCommand } from "./commands.ts";
 import { OVERDUE_MS } from "./due.ts";
 import type { AirEvent } from "./events.ts";
@@ -15,6 +14,7 @@ import { armBeneath, isAside, isSameStep, type Target } from "./line.ts";
 import type { Shutter } from "./shutter.ts";
 import { pageAt, type SlotPage } from "./slot.ts";
 import type { ShowState } from "./state.ts";
+import { changedSince, LINE_PART, PLAN_PART, partsMeet } from "./undo.ts";
 
 /** What the rundown and the store know that the air does not. */
 export interface DecideContext {

@@ -1,5 +1,4 @@
 import { LONGEST_MOTION_MS } from "../motion/track.ts";
-import { remember, undoAct } from "./acts.ts";
 import type { Due } from "./due.ts";
 import type { AirEvent, LoggedEvent } from "./events.ts";
 import { addToLayer, type Layered, slotOn } from "./layers.ts";
@@ -7,6 +6,7 @@ import { addAside, armAfterTake, moveLine, NO_LINE } from "./line.ts";
 import type { Shutter } from "./shutter.ts";
 import { addMoment, EMPTY_SLOT, plainMoment, type Slot, type SlotPage } from "./slot.ts";
 import type { ShowState } from "./state.ts";
+import { remember, undoAct } from "./undo.ts";
 
 /** Takes remembered so that one that arrives twice does nothing twice. */
 const REMEMBERED_TAKES = 64;

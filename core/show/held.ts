@@ -1,4 +1,4 @@
-import type { ReadyCue } from "../rundown/next.ts";
+import type { ReadyCue } from "../rundown/readyCue.ts";
 import { pagesOn, slotOn } from "./layers.ts";
 import { pageAt } from "./slot.ts";
 import type { ShowState } from "./state.ts";

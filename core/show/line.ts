@@ -2,7 +2,7 @@ import { z } from "zod";
 import { nameSchema } from "../names/name.ts";
 import { anchorSchema, sameAnchor } from "../rundown/anchor.ts";
 import { hashSchema } from "../rundown/content.ts";
-import type { ReadyCue } from "../rundown/next.ts";
+import type { ReadyCue } from "../rundown/readyCue.ts";
 import { stepsOf } from "../rundown/steps.ts";
 import { type Actor, actorSchema } from "./actor.ts";
 

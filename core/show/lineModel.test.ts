@@ -1,6 +1,7 @@
 import { describe, expect, test } from "vitest";
 import type { CueDoc } from "../rundown/cueDoc.ts";
-import { findNext, type ReadyCue } from "../rundown/next.ts";
+import { findNext } from "../rundown/next.ts";
+import type { ReadyCue } from "../rundown/readyCue.ts";
 import { stepsOf } from "../rundown/steps.ts";
 import { Clocked } from "../test-support/clocked.ts";
 import { DESK, page, prepareBench, readyCues, song, strap } from "../test-support/contents.ts";

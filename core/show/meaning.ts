@@ -55,7 +55,7 @@ export const meaningOfLayer =
 export const meaningOfUndo =
   (actorId: string): Meaning =>
   ({ state }) =>
-    actToUndo(state, actorId)?.actId ?? "";
+    actToUndo(state.acts, actorId)?.actId ?? "";
 
 /**
  * Whether the meaning of a key has changed by itself within the last moments: through another hand, the clock, or a stay that ended.

@@ -1,7 +1,7 @@
 import { describe, expect, test } from "vitest";
 import { FIELD_SETS, STAGE_NOTE } from "../../designs/fieldSets.ts";
 import { actionCue, type CueDoc, pageCue } from "../rundown/cueDoc.ts";
-import type { ReadyCue } from "../rundown/next.ts";
+import type { ReadyCue } from "../rundown/readyCue.ts";
 import { Clocked } from "../test-support/clocked.ts";
 import { compile, page, prepareBench, readyCues, strap } from "../test-support/contents.ts";
 import { pageAt } from "./slot.ts";

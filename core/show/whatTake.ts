@@ -1,6 +1,6 @@
 import { sameAnchor } from "../rundown/anchor.ts";
-import type { ReadyCue } from "../rundown/next.ts";
 import { planOfTake } from "../rundown/planNeed.ts";
+import type { ReadyCue } from "../rundown/readyCue.ts";
 import { LEAVE_ANCHOR, stepsOf, wornAt } from "../rundown/steps.ts";
 import { takenTogether } from "../rundown/together.ts";
 import type { ScreenPlan } from "../screens/plan.ts";

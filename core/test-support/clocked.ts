@@ -1,5 +1,5 @@
 import { STARTER_PLAN } from "../../designs/starter.ts";
-import type { ReadyCue } from "../rundown/next.ts";
+import type { ReadyCue } from "../rundown/readyCue.ts";
 import { stepsOf } from "../rundown/steps.ts";
 import type { ScreenPlan } from "../screens/plan.ts";
 import type { Actor } from "../show/actor.ts";

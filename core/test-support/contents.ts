@@ -8,7 +8,7 @@ import { compileCue } from "../rundown/compile.ts";
 import type { CompileContext, Wardrobe } from "../rundown/compileContext.ts";
 import type { PageContent } from "../rundown/content.ts";
 import { type CueDoc, pageCue, readingCue, type SongDoc, songCue } from "../rundown/cueDoc.ts";
-import type { ReadyCue } from "../rundown/next.ts";
+import type { ReadyCue } from "../rundown/readyCue.ts";
 import type { Template } from "../scene/template.ts";
 import type { PinnedDocument } from "../screens/dress.ts";
 import type { Actor } from "../show/actor.ts";

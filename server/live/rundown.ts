@@ -2,7 +2,7 @@ import { compileCue } from "../../core/rundown/compile.ts";
 import type { CompileContext, Compiled } from "../../core/rundown/compileContext.ts";
 import { type CueDoc, cueDocSchema } from "../../core/rundown/cueDoc.ts";
 import type { CueView, Edit, EditOutcome } from "../../core/rundown/edits.ts";
-import type { ReadyCue } from "../../core/rundown/next.ts";
+import type { ReadyCue } from "../../core/rundown/readyCue.ts";
 import { replaceInCue } from "../../core/rundown/replaceWords.ts";
 import { STAGE_NOTE } from "../../designs/fieldSets.ts";
 import type { ContentStore } from "../store/contentStore.ts";

@@ -1,4 +1,5 @@
-import { findNeighbour, findNext, type ReadyCue } from "../../core/rundown/next.ts";
+import { findNeighbour, findNext } from "../../core/rundown/next.ts";
+import type { ReadyCue } from "../../core/rundown/readyCue.ts";
 import type { Target } from "../../core/show/line.ts";
 import type { ShowState } from "../../core/show/state.ts";
 

@@ -3,7 +3,7 @@ import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { createCanvas } from "@napi-rs/canvas";
 import { afterAll, beforeAll, describe, expect, test, vi } from "vitest";
-import type { ReadyCue } from "../../core/rundown/next.ts";
+import type { ReadyCue } from "../../core/rundown/readyCue.ts";
 import { REGATTA } from "../../designs/houseStyles.ts";
 import { type OpenShow, openShow } from "../test-support/openShow.ts";
 
