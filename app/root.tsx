@@ -9,16 +9,22 @@ import {
   ScrollRestoration,
   useRouteError,
 } from "react-router";
+import { APPEARANCE_SCRIPT } from "./ui/appearance.ts";
 import { NonceContext } from "./ui/nonce.ts";
 
 export function Layout({ children }: { children: ReactNode }) {
   const nonce = use(NonceContext);
   return (
-    <html lang="en">
+    <html lang="en" suppressHydrationWarning>
       <head>
         <meta charSet="utf-8" />
         <link rel="icon" href="/favicon.svg" type="image/svg+xml" />
         <meta name="viewport" content="width=device-width, initial-scale=1" />
+        <script
+          nonce={nonce}
+          // biome-ignore lint/security/noDangerouslySetInnerHtml: our own words, before the first picture
+          dangerouslySetInnerHTML={{ __html: APPEARANCE_SCRIPT }}
+        />
         <Meta />
         <Links />
       </head>

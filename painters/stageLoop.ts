@@ -21,6 +21,8 @@ export class StageLoop {
   readonly #now: () => number;
   readonly #onFrame: (report: FrameReport) => void;
   readonly #minIntervalMs: number;
+  readonly #frameMs: number | null;
+  #drawnFrame: number | null = null;
   #timeline: Timeline = { pieces: [] };
   #frame = 0;
   #timer: ReturnType<typeof setTimeout> | undefined;
@@ -28,14 +30,19 @@ export class StageLoop {
 
   readonly #output: { readonly widthPx: number; readonly heightPx: number };
 
-  /** @param now server time in ms */
+  /**
+   * @param now server time in ms
+   * @param frameMs length of a frame of the output's own rate; null: as often as the window draws
+   */
   constructor(
     stage: Stage,
     output: { readonly widthPx: number; readonly heightPx: number },
     now: () => number,
     onFrame: (report: FrameReport) => void = () => {},
     minIntervalMs = 0,
+    frameMs: number | null = null,
   ) {
+    this.#frameMs = frameMs;
     this.#stage = stage;
     this.#output = output;
     this.#now = now;
@@ -45,6 +52,7 @@ export class StageLoop {
 
   setTimeline(timeline: Timeline): void {
     this.#timeline = timeline;
+    this.#drawnFrame = null;
     this.#wake();
   }
 
@@ -67,12 +75,20 @@ export class StageLoop {
       this.#frame = requestAnimationFrame(this.#draw);
       return;
     }
-    const atMs = this.#now();
+    const nowMs = this.#now();
+    const frame = this.#frameMs === null ? null : Math.floor(nowMs / this.#frameMs);
+    if (frame !== null && frame === this.#drawnFrame) {
+      this.#frame = requestAnimationFrame(this.#draw);
+      return;
+    }
+    this.#drawnFrame = frame;
+    // All outputs of a rate show the same frames: they are counted from the same instant.
+    const atMs = frame === null || this.#frameMs === null ? nowMs : frame * this.#frameMs;
     this.#stage.draw(placementsAt(this.#timeline, atMs, this.#output));
     const missed =
       this.#lastFrameMs === null
         ? 0
-        : Math.max(0, Math.round((startedMs - this.#lastFrameMs) / FRAME_MS) - 1);
+        : Math.max(0, Math.round((startedMs - this.#lastFrameMs) / (this.#frameMs ?? FRAME_MS)) - 1);
     this.#onFrame({ atMs, drawMs: performance.now() - startedMs, missed });
     const still = stillUntil(this.#timeline, atMs);
     if (still === null) {

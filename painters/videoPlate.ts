@@ -54,7 +54,10 @@ export class VideoPlate {
     style.width = css(frame.width);
     style.height = css(frame.height);
     if (this.#sound)
-      this.#video.volume = Math.max(0, Math.min(1, this.#content.level * placement.pose.opacity));
+      this.#video.volume = Math.max(
+        0,
+        Math.min(1, this.#content.level * placement.pose.opacity * placement.gain),
+      );
     this.#keepInStep(placement.positionMs / 1_000, placement.isPlaying);
   }
 

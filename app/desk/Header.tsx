@@ -1,39 +1,90 @@
 import { ChevronDown } from "lucide-react";
-import type { ReactNode } from "react";
-import { NavLink } from "react-router";
+import { NavLink, useLocation } from "react-router";
+import { localNow } from "../live/clock.ts";
 import { formatLength, formatTimeOfDay } from "../ui/format.ts";
+import { DeskMenu } from "./DeskMenu.tsx";
 import { useDesk, useServerTime } from "./deskContext.ts";
+import { isMaterial, MATERIAL, VIEWS } from "./views.ts";
 
 /** The line at the top of every desk view: show, views, connection, time. */
-export function Header({ place, children }: { place: string; children: ReactNode }) {
+export function Header({ place }: { place: string }) {
   const { evening, state } = useDesk();
   const nowMs = useServerTime(250);
+  const { pathname } = useLocation();
   return (
-    <header className="flex h-13 shrink-0 items-center gap-6 border-b border-edge bg-raised px-5">
-      <span className="font-brand text-[22px] font-bold tracking-tight">
-        Vesko<span className="text-act">.</span>
-      </span>
-      <h1 className="min-w-0 text-[15px]">
-        <NavLink
-          to="/evenings"
-          title={`All evenings. This is “${evening.name}”${place && ` at ${place}`}.`}
-          className="flex min-h-8 items-center gap-1.5 rounded-md px-2 hover:bg-lifted aria-[current]:bg-lifted"
+    <>
+      <header className="flex min-h-13 shrink-0 flex-wrap items-center gap-x-5 gap-y-0 border-b border-edge bg-raised px-5 max-lg:gap-x-2 max-lg:px-3">
+        <span className="font-brand text-[22px] font-bold tracking-tight max-lg:hidden">
+          Vesko<span className="text-act">.</span>
+        </span>
+        <h1 className="min-w-0 flex-[0_1_auto] text-[15px] max-lg:max-w-36">
+          <NavLink
+            to="/evenings"
+            title={`All evenings. This is “${evening.name}”${place && ` at ${place}`}.`}
+            className="flex min-h-8 items-center gap-1.5 rounded-md px-2 hover:bg-lifted aria-[current]:bg-lifted"
+          >
+            <span className="truncate font-semibold">{evening.name}</span>
+            {place && <span className="max-w-40 shrink truncate text-second max-xl:hidden">· {place}</span>}
+            <ChevronDown aria-hidden="true" className="size-4 shrink-0 text-second" />
+          </NavLink>
+        </h1>
+        <nav
+          aria-label="Views"
+          className="flex gap-1 max-md:order-last max-md:w-full max-md:overflow-x-auto max-md:border-t max-md:border-edge max-md:py-0.5"
         >
-          <span className="truncate font-semibold">{evening.name}</span>
-          {place && <span className="max-w-40 shrink-0 truncate text-second">· {place}</span>}
-          <ChevronDown aria-hidden="true" className="size-4 shrink-0 text-second" />
-        </NavLink>
-      </h1>
-      <nav aria-label="Views" className="flex gap-1">
-        {children}
-      </nav>
-      <div className="ml-auto flex items-center gap-5">
-        <Connection nowMs={nowMs} />
-        <time className="font-mono text-[21px] font-semibold tabular-nums" suppressHydrationWarning>
-          {nowMs === null ? "--:--:--" : formatTimeOfDay(nowMs, state.timeZone)}
-        </time>
-      </div>
-    </header>
+          {VIEWS.map(({ to, name }) => {
+            const isHere = name === "Material" ? isMaterial(pathname) : undefined;
+            return (
+              <NavLink
+                key={to}
+                to={to}
+                className={({ isActive }) => tabClass(isHere ?? isActive)}
+                {...(isHere && { "aria-current": "page" as const })}
+              >
+                <Steady name={name} />
+              </NavLink>
+            );
+          })}
+        </nav>
+        <div className="ml-auto flex min-h-11 items-center gap-4 max-lg:gap-2">
+          <Connection nowMs={nowMs} />
+          <time
+            className="font-mono text-[21px] font-semibold tabular-nums max-lg:text-[16px]"
+            suppressHydrationWarning
+          >
+            {nowMs === null ? "--:--:--" : formatTimeOfDay(nowMs, state.timeZone)}
+          </time>
+          <DeskMenu />
+        </div>
+      </header>
+      {isMaterial(pathname) && (
+        <nav
+          aria-label="Material"
+          className="flex h-10 shrink-0 items-center gap-1 border-b border-edge bg-raised px-5"
+        >
+          {MATERIAL.map(({ to, name }) => (
+            <NavLink key={to} to={to} className={({ isActive }) => tabClass(isActive)}>
+              <Steady name={name} />
+            </NavLink>
+          ))}
+        </nav>
+      )}
+    </>
+  );
+}
+
+const tabClass = (isActive: boolean) =>
+  `group shrink-0 rounded-md px-2.5 py-1.5 text-[15px] max-lg:px-1.5 ${isActive ? "is-here bg-lifted font-semibold text-paper" : "text-second hover:text-paper"}`;
+
+/** A name that takes as much room bold as not: nothing moves when its tab is chosen. */
+function Steady({ name }: { name: string }) {
+  return (
+    <span className="inline-grid">
+      <span aria-hidden="true" className="invisible col-start-1 row-start-1 font-semibold">
+        {name}
+      </span>
+      <span className="col-start-1 row-start-1 text-center">{name}</span>
+    </span>
   );
 }
 
@@ -42,6 +93,14 @@ function Connection({ nowMs }: { nowMs: number | null }) {
   switch (status.kind) {
     case "open":
       return <span className="text-[14px] text-second">connected</span>;
+    case "silent":
+      return (
+        <span className="flex items-center gap-2 text-[14px] font-semibold text-attention">
+          <span aria-hidden="true" className="hatched size-5 rounded" />
+          no answer for{" "}
+          {nowMs === null ? "" : `${Math.max(1, Math.round((localNow() - status.sinceMs) / 1_000))} s`}
+        </span>
+      );
     case "connecting":
       return <span className="text-[14px] text-second">connecting…</span>;
     case "refused":

@@ -36,7 +36,7 @@ export class Drawing {
     return new Drawing(await loadShaper(), documents, timeZone);
   }
 
-  readonly dress: Dress = (page, outfitId, output) => this.#dress(page, outfitId, output);
+  readonly dress: Dress = (page, outfitId, output, armed) => this.#dress(page, outfitId, output, armed);
 
   /** A document has come: its words may want a font. */
   look(document: PinnedDocument): void {

@@ -4,6 +4,7 @@ import type { Timeline } from "../../core/screens/piece.ts";
 import { settledUntil } from "../../core/screens/placements.ts";
 import { canvasOf, type Output } from "../../core/screens/plan.ts";
 import { contentsOf } from "../../core/show/state.ts";
+import { FRAME_RATES, type FrameRateName, framesPerSecond } from "../../core/time/timecode.ts";
 import { hasGpu } from "../../painters/hasGpu.ts";
 import { type FrameReport, StageLoop } from "../../painters/stageLoop.ts";
 import { Connection } from "../live/connection.ts";
@@ -22,6 +23,13 @@ const SOON_MS = 100;
 const RELOAD_FONTS_MS = 1_000;
 /** The show is kept for a start without the server once it has been quiet for this long. */
 const KEEP_AFTER_MS = 1_500;
+
+/** Browsers draw 60 frames a second; a slower output places its frames by the clock at its own rate. */
+const FASTEST_OWN_RATE = 59;
+const ownFrameMs = (rate: FrameRateName): number | null => {
+  const perSecond = framesPerSecond(FRAME_RATES[rate]);
+  return perSecond < FASTEST_OWN_RATE ? 1_000 / perSecond : null;
+};
 
 /** The stage for the window's present size. Another size means other plates. */
 interface Fitted extends Glass {
@@ -180,7 +188,14 @@ export function runOutput(
       element.style.background = groundOf(output, overPicture);
     loadStandBy(output, copy.state?.standBy ?? null);
     const glass = makeGlass(root, output, drawing, overPicture || output.program);
-    const loop = new StageLoop(glass.stage, canvasOf(output), () => connection.now(), onFrame);
+    const loop = new StageLoop(
+      glass.stage,
+      canvasOf(output),
+      () => connection.now(),
+      onFrame,
+      0,
+      ownFrameMs(output.frameRate),
+    );
     fitted = { ...glass, loop };
     update();
     if (root.dataset.connection === "lost" && !isWelcome) void standBy();

@@ -94,7 +94,10 @@ export function AddBox({
               paste.onPaste(event);
           }}
           onKeyDown={(event) => {
-            if (event.key === "Enter" && (event.ctrlKey || (!event.shiftKey && !manyLines))) {
+            if (
+              event.key === "Enter" &&
+              (event.altKey || (!event.ctrlKey && !event.shiftKey && !manyLines))
+            ) {
               event.preventDefault();
               if (!asRows) void add();
               else
@@ -131,8 +134,8 @@ export function AddBox({
           ) : (
             <span className="text-act">
               {cueKindName(result.doc)}: {result.title}
-              {result.steps > 1 && `, ${result.steps} steps`} —{" "}
-              <kbd>{manyLines ? "Ctrl+Enter" : "Enter"}</kbd> adds it
+              {result.steps > 1 && `, ${result.steps} steps`} — <kbd>{manyLines ? "Alt+Enter" : "Enter"}</kbd>{" "}
+              adds it
             </span>
           )}
           {manyLines && !asRows && (

@@ -62,7 +62,7 @@ export function BulkPages({
           disabled={docs.length === 0}
           className="ml-auto min-h-10 rounded-lg bg-act px-4 font-bold text-on-bright hover:brightness-110 disabled:bg-lifted disabled:text-quiet"
         >
-          Add {docs.length} {docs.length === 1 ? "page" : "pages"} <kbd>Ctrl+Enter</kbd>
+          Add {docs.length} {docs.length === 1 ? "page" : "pages"} <kbd>Alt+Enter</kbd>
         </button>
       </div>
       <div className="mt-3 max-h-72 overflow-auto">

@@ -27,11 +27,14 @@ export function CueEditor({
   cue,
   outfits,
   actor,
+  caretAt,
   onAnchor,
 }: {
   cue: DeskCue;
   outfits: readonly DeskOutfit[];
   actor: string;
+  /** The step whose line the caret begins at. */
+  caretAt?: Anchor;
   onAnchor: (anchor: Anchor | null) => void;
 }) {
   const { cueId } = cue.view;
@@ -48,17 +51,16 @@ export function CueEditor({
   const send = () => void saver.flush().then(() => store.press({ kind: "send", layerId: null }));
   const chord = useRef<(event: KeyboardEvent) => void>(undefined);
   chord.current = (event) => {
-    if (event.key !== "Enter" || !event.ctrlKey || onAir.length === 0) return;
-    // In the cue, or where nothing has the focus; elsewhere the chord has other meanings.
-    if (event.target !== document.body && !editor.current?.contains(event.target as Node)) return;
+    if (event.key.toLowerCase() !== "s" || !event.ctrlKey || !event.shiftKey || onAir.length === 0) return;
     event.preventDefault();
+    // What was typed a moment ago goes along.
     send();
   };
   const editor = useRef<HTMLDivElement>(null);
   useEffect(() => {
     const hear = (event: KeyboardEvent) => chord.current?.(event);
-    window.addEventListener("keydown", hear);
-    return () => window.removeEventListener("keydown", hear);
+    window.addEventListener("keydown", hear, { capture: true });
+    return () => window.removeEventListener("keydown", hear, { capture: true });
   }, []);
   return (
     // biome-ignore lint/a11y/noStaticElementInteractions: the nudges work in every field of the cue
@@ -85,6 +87,7 @@ export function CueEditor({
           id={cueId}
           doc={draft}
           outfits={seen}
+          {...(caretAt && { caretAt })}
           compiled={saver.status.kind === "saved" ? cue.ready?.content : undefined}
           onType={(doc) => saver.type(doc)}
           onAnchor={onAnchor}

@@ -40,7 +40,7 @@ export function HeldLine({
             onClick={onSend}
             className="flex min-h-9 items-center gap-2 rounded-md bg-next px-3 font-bold text-on-bright"
           >
-            Send <kbd className="border-on-bright/40! bg-transparent! text-on-bright!">Ctrl+Enter</kbd>
+            Send <kbd className="border-on-bright/40! bg-transparent! text-on-bright!">Ctrl+Shift+S</kbd>
           </button>
         </>
       ) : (

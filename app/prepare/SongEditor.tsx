@@ -1,5 +1,5 @@
 import { Tabs } from "radix-ui";
-import { useMemo, useRef } from "react";
+import { useEffect, useMemo, useRef } from "react";
 import type { Anchor } from "../../core/rundown/anchor.ts";
 import type { PageContent } from "../../core/rundown/content.ts";
 import type { SongDoc } from "../../core/rundown/cueDoc.ts";
@@ -31,6 +31,7 @@ export function SongEditor({
   outfits,
   compiled,
   inLibrary = false,
+  caretAt,
   onType,
   onAnchor,
 }: {
@@ -41,6 +42,8 @@ export function SongEditor({
   compiled: PageContent | undefined;
   /** In the library there is no event yet: how it is shown is said there. */
   inLibrary?: boolean;
+  /** The step whose line the caret begins at. */
+  caretAt?: Anchor;
   onType: (doc: SongDoc) => void;
   onAnchor: (anchor: Anchor | null) => void;
 }) {
@@ -56,6 +59,19 @@ export function SongEditor({
     (text) => onType({ ...latest.current, text }),
     () => ["chords"],
   );
+  const words = useRef<HTMLTextAreaElement>(null);
+  const isPlaced = useRef(false);
+  useEffect(() => {
+    const element = words.current;
+    const section = sections.find(({ section: { key } }) => key === caretAt?.occurrence);
+    const line = caretAt && section?.lineOfUnit[caretAt.unit];
+    if (!element || line === undefined || isPlaced.current) return;
+    isPlaced.current = true;
+    const at = element.value.split("\n").slice(0, line).join("\n").length + (line > 0 ? 1 : 0);
+    element.focus();
+    element.setSelectionRange(at, at);
+    element.scrollIntoView({ block: "nearest" });
+  }, [caretAt, sections]);
   const hasChords = useMemo(() => textHasChords(doc.text), [doc.text]);
 
   const placeOf = (element: HTMLTextAreaElement) => {
@@ -169,6 +185,7 @@ export function SongEditor({
               ))}
             </div>
             <textarea
+              ref={words}
               id={id}
               aria-label="Words"
               data-field="words"

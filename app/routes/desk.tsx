@@ -1,5 +1,5 @@
 import { useEffect, useState } from "react";
-import { NavLink, Outlet, type ShouldRevalidateFunctionArgs } from "react-router";
+import { Outlet, type ShouldRevalidateFunctionArgs } from "react-router";
 import type { PinnedDocument } from "../../core/screens/dress.ts";
 import { contentsOf } from "../../core/show/state.ts";
 import { DeskContext } from "../desk/deskContext.ts";
@@ -74,14 +74,8 @@ export default function DeskRoute({ loaderData }: Route.ComponentProps) {
   useKeptCues(store);
   return (
     <DeskContext value={store}>
-      <div data-desk className="flex h-dvh min-h-[600px] flex-col overflow-hidden">
-        <Header place={loaderData.place}>
-          {VIEWS.map(({ to, name }) => (
-            <NavLink key={to} to={to} className={navClass}>
-              {name}
-            </NavLink>
-          ))}
-        </Header>
+      <div data-desk className="flex h-dvh min-h-[480px] flex-col overflow-hidden">
+        <Header place={loaderData.place} />
         <StorageBanner />
         <RehearsalBanner />
         <Outlet />
@@ -90,10 +84,3 @@ export default function DeskRoute({ loaderData }: Route.ComponentProps) {
     </DeskContext>
   );
 }
-
-const VIEWS = ["Prepare", "Run", "Songs", "Texts", "Screens", "Timing", "Keys", "Looks", "Library"].map(
-  (name) => ({ to: `/${name.toLowerCase()}`, name }),
-);
-
-const navClass = ({ isActive }: { isActive: boolean }) =>
-  `rounded-md px-2.5 py-2 text-[15px] ${isActive ? "bg-lifted font-semibold text-paper" : "text-second hover:text-paper"}`;

@@ -24,6 +24,7 @@ export function Desks({ desk }: { desk: DeskSnapshot }) {
         <Popover.Content
           align="end"
           sideOffset={6}
+          data-own-keys="desks"
           className="z-30 flex w-80 flex-col gap-3 rounded-lg border border-edge-strong bg-raised p-4 text-[15px] shadow-xl"
         >
           <h3 className="font-semibold">Desks that are open</h3>

@@ -1,3 +1,4 @@
+import type { Output } from "../../core/screens/plan.ts";
 import { useDeskStore } from "../desk/deskContext.ts";
 import type { DeskSnapshot } from "../desk/deskStore.ts";
 import { useEventTiming } from "../desk/useEventTiming.ts";
@@ -14,7 +15,8 @@ export function EventStrip({ desk, nowMs }: { desk: DeskSnapshot; nowMs: number 
   const present = timing?.present;
   const due = state.due[0];
   const dueCue = due && desk.cues.find(({ view }) => view.cueId === due.cueId);
-  const isShut = Object.values(state.shutters).some(({ untilMs }) => untilMs === null);
+  const shut = desk.outputs.filter(({ id }) => state.shutters[id]?.untilMs === null);
+  const isShut = shut.length > 0;
   const by = state.arm?.by;
   const elsewhere = by?.kind === "desk" && by.id !== store.windowId ? by : null;
   const note = state.stageNote.at(-1)?.page;
@@ -29,7 +31,7 @@ export function EventStrip({ desk, nowMs }: { desk: DeskSnapshot; nowMs: number 
       )}
       {isShut ? (
         <strong className="rounded bg-ground px-3 py-1 text-[16px] text-paper">
-          SCREENS ARE SHUT: nobody sees the air
+          {shutWords(state, shut, desk.outputs.length)}
         </strong>
       ) : (
         <>
@@ -105,6 +107,19 @@ export function EventStrip({ desk, nowMs }: { desk: DeskSnapshot; nowMs: number 
       </span>
     </section>
   );
+}
+
+/** Which screens are shut, and by what. */
+function shutWords(state: DeskSnapshot["state"], shut: readonly Output[], count: number): string {
+  const of = (picture: "black" | "standBy") =>
+    shut.filter(({ id }) => state.shutters[id]?.picture === picture);
+  const list = (word: string, outputs: readonly Output[]) =>
+    outputs.length === 0
+      ? []
+      : [
+          `${word}: ${outputs.length === count && count > 1 ? "all screens" : outputs.map(({ name }) => name).join(", ")}`,
+        ];
+  return [...list("BLACK", of("black")), ...list("STAND-BY", of("standBy"))].join(" · ");
 }
 
 function StartsIn({ timing, nowMs }: { timing: ReturnType<typeof useEventTiming>; nowMs: number | null }) {

@@ -24,6 +24,7 @@ export function LayerSettings({ layer }: { layer: Layer }) {
           side="top"
           align="start"
           sideOffset={6}
+          data-own-keys={`settings of ${layer.name}`}
           className="z-30 flex w-84 flex-col gap-3 rounded-lg border border-edge-strong bg-raised p-4 text-[15px] shadow-xl"
         >
           <h3 className="font-semibold">{layer.name}</h3>

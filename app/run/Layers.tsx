@@ -22,8 +22,8 @@ export function Layers({
   return (
     <section
       aria-label="Layers"
-      className="grid border-t border-edge"
-      style={{ gridTemplateColumns: `repeat(${desk.state.layers.length}, minmax(0, 1fr))` }}
+      className="grid h-full shrink-0 overflow-x-auto border-t border-edge max-[1100px]:h-auto"
+      style={{ gridTemplateColumns: `repeat(${desk.state.layers.length}, minmax(118px, 1fr))` }}
     >
       {desk.state.layers.map((layer, index) => {
         const slot = desk.state.slots[layer.id] ?? [];
@@ -67,10 +67,13 @@ export function Layers({
                 <LayerSettings layer={layer} />
               </span>
             </div>
-            <p className={`truncate text-[15px] ${isOn ? "font-semibold" : "text-quiet"}`} title={title}>
+            <p
+              className={`line-clamp-2 text-[15px] leading-tight ${isOn ? "font-semibold" : "text-quiet"}`}
+              title={title}
+            >
               {title ?? "empty"}
             </p>
-            <div className="mt-0.5 flex items-center justify-between gap-1">
+            <div className="mt-auto flex items-center justify-between gap-1 pt-0.5">
               <p className="min-w-0 truncate font-mono text-[14px] text-second tabular-nums">
                 {page && moment && nowMs !== null && !edited && formatLength(nowMs - moment.sinceMs)}
               </p>

@@ -5,8 +5,8 @@ import type { DeskSnapshot } from "../desk/deskStore.ts";
 export const MOST_PLAN_KEYS = 9;
 
 /**
- * The screen plans. One that is looked at stands in the pictures of "next" before it is used; a second press, or its key at
- * any time, switches all screens to it.
+ * The screen plans. One that is looked at is shown below, beside what is on air, before it is used; “use it”, or its key at any
+ * time, switches all screens to it. What is next stays as it is.
  */
 export function PlanChips({
   desk,
@@ -54,7 +54,7 @@ export function PlanChips({
           }}
           className="min-h-8 rounded-md bg-next px-2.5 font-bold text-on-bright"
         >
-          Switch to it
+          Use it
         </button>
       )}
     </div>

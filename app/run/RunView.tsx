@@ -1,18 +1,30 @@
-import { useMemo, useState } from "react";
-import { useNavigate } from "react-router";
+import { useMemo, useRef, useState } from "react";
+import { disableGlobalCursorStyles, Panel, PanelGroup, PanelResizeHandle } from "react-resizable-panels";
+import type { Anchor } from "../../core/rundown/anchor.ts";
 import { heldCues } from "../../core/show/held.ts";
 import { useDesk, useDeskStore, useServerTime } from "../desk/deskContext.ts";
 import { NoticeBar } from "../desk/NoticeBar.tsx";
 import type { DeskOutfit } from "../desk/outfit.ts";
+import { useMedia } from "../ui/useMedia.ts";
 import { EventStrip } from "./EventStrip.tsx";
 import { KeyList } from "./KeyList.tsx";
 import { Layers } from "./Layers.tsx";
+import { RunEditor } from "./RunEditor.tsx";
+import { ScreenChooser } from "./ScreenChooser.tsx";
 import { Screens } from "./Screens.tsx";
 import { Script } from "./Script.tsx";
 import { StageNote } from "./StageNote.tsx";
 import { TakeBar } from "./TakeBar.tsx";
 import { useAirActs } from "./useAirActs.ts";
 import { useAirKeys } from "./useAirKeys.ts";
+
+// Its way to change the pointer writes a style sheet, which the pages' policy does not let in.
+disableGlobalCursorStyles();
+
+/** Below this the view is one column. */
+export const ONE_COLUMN = "(max-width: 1100px)";
+/** From here on the screens take half of the width, unless the split was dragged. */
+const WIDE = "(min-width: 1440px)";
 
 /** The view the evening is run from: script, screens, layers, keys. */
 export function RunView({
@@ -24,9 +36,12 @@ export function RunView({
 }) {
   const desk = useDesk();
   const store = useDeskStore();
-  const navigate = useNavigate();
   const nowMs = useServerTime(250);
+  const isOneColumn = useMedia(ONE_COLUMN);
+  const isWide = useMedia(WIDE);
   const [isNoting, setIsNoting] = useState(false);
+  const [editing, setEditing] = useState<{ readonly cueId: string; readonly at: Anchor } | null>(null);
+  const editButton = useRef<HTMLElement | null>(null);
   const { state, mode, keys } = desk;
   const heldIds = useMemo(() => heldCues(state, desk.ready, nowMs ?? 0), [state, desk.ready, nowMs]);
   const own = useMemo(
@@ -34,42 +49,71 @@ export function RunView({
       lock: () => store.setMode(store.getSnapshot().mode === "locked" ? "free" : "locked"),
       stageNote: () => setIsNoting(true),
       edit: () => {
-        const { state: now } = store.getSnapshot();
-        if (now.line.at) {
-          store.choose(now.line.at.cueId);
-          void navigate(`/prepare?edit=${encodeURIComponent(now.line.at.cueId)}`);
-        }
+        const { at } = store.getSnapshot().state.line;
+        editButton.current = document.activeElement instanceof HTMLElement ? document.activeElement : null;
+        if (at) setEditing({ cueId: at.cueId, at: at.step });
+        else store.say("word", "Nothing has been taken yet, so there is nothing on air to edit.");
       },
     }),
-    [store, navigate],
+    [store],
   );
   const acts = useAirActs(store, mode, own);
   const held = useAirKeys(keys, acts);
+  const edited = editing && desk.cues.find(({ view }) => view.cueId === editing.cueId);
+  const closeEditor = () => {
+    setEditing(null);
+    if (editButton.current?.isConnected) editButton.current.focus();
+  };
+  const script = (
+    <main aria-label="Script" className="relative flex min-h-0 flex-1 flex-col">
+      <EventStrip desk={desk} nowMs={nowMs} />
+      <div className="relative min-h-0 flex-1">
+        <Script desk={desk} heldIds={heldIds} nowMs={nowMs} />
+        <NoticeBar />
+      </div>
+      {edited && editing && (
+        <RunEditor cue={edited} caretAt={editing.at} outfits={outfits} onClose={closeEditor} />
+      )}
+      {isNoting && <StageNote onClose={() => setIsNoting(false)} />}
+    </main>
+  );
+  const screens = { desk, outfits, outputTokens, heldIds, nowMs };
+  const takeBar = <TakeBar desk={desk} map={keys} acts={acts} held={held} nowMs={nowMs} />;
+  const layers = <Layers desk={desk} heldIds={heldIds} nowMs={nowMs} />;
+  if (isOneColumn)
+    return (
+      <div className="flex min-h-0 flex-1 flex-col">
+        {script}
+        <ScreenChooser {...screens} />
+        {layers}
+        {takeBar}
+      </div>
+    );
   return (
-    <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_480px] grid-rows-[minmax(0,1fr)_auto]">
-      <main aria-label="Script" className="relative flex min-h-0 flex-col">
-        <EventStrip desk={desk} nowMs={nowMs} />
-        <div className="relative min-h-0 flex-1">
-          <Script desk={desk} heldIds={heldIds} nowMs={nowMs} />
-          <NoticeBar />
-        </div>
-        {isNoting && <StageNote onClose={() => setIsNoting(false)} />}
-      </main>
-      <aside aria-label="Screens" className="flex min-h-0 flex-col border-l border-edge bg-raised">
-        {/* biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls must be reached by keys */}
-        <div className="min-h-0 flex-1 overflow-y-auto" tabIndex={0}>
-          <Screens
-            desk={desk}
-            outfits={outfits}
-            outputTokens={outputTokens}
-            heldIds={heldIds}
-            nowMs={nowMs}
-          />
-        </div>
-        <KeyList map={keys} />
-      </aside>
-      <Layers desk={desk} heldIds={heldIds} nowMs={nowMs} />
-      <TakeBar desk={desk} map={keys} acts={acts} held={held} nowMs={nowMs} />
-    </div>
+    <PanelGroup
+      key={isWide ? "wide" : "usual"}
+      direction="horizontal"
+      autoSaveId={`vesko-run-${isWide ? "wide" : "usual"}`}
+      className="min-h-0 flex-1"
+    >
+      <Panel defaultSize={isWide ? 47 : 62.5} minSize={30} className="flex min-h-0 flex-col">
+        {script}
+        <div className="h-[132px] shrink-0">{layers}</div>
+      </Panel>
+      <PanelResizeHandle
+        aria-label="Room of the script"
+        data-own-keys="the split"
+        className="w-1.5 shrink-0 bg-edge hover:bg-act data-[resize-handle-state=drag]:bg-act"
+      />
+      <Panel minSize={25} className="flex min-h-0 flex-col bg-raised">
+        <aside aria-label="Screens" className="flex min-h-0 flex-1 flex-col">
+          <div className="min-h-0 flex-1">
+            <Screens {...screens} />
+          </div>
+          <KeyList map={keys} />
+        </aside>
+        <div className="flex h-[132px] shrink-0 flex-col *:flex-1">{takeBar}</div>
+      </Panel>
+    </PanelGroup>
   );
 }

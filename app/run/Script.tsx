@@ -34,6 +34,13 @@ export function Script({
   const { state, cues, next } = desk;
 
   /** Cue id → steps of it that are on air now, as keys joined by spaces (a string, so that cues can tell it is the same). */
+  const pinned = useMemo(() => {
+    const found = new Map<string, string>();
+    for (const { id } of state.layers)
+      for (const page of pagesOn(state, id, nowMs ?? 0).values())
+        if (page) found.set(page.cueId, page.content);
+    return found;
+  }, [state, nowMs]);
   const onAir = useMemo(() => {
     const found = new Map<string, string>();
     for (const [, page] of state.layers.flatMap(({ id }) => [...pagesOn(state, id, nowMs ?? 0)])) {
@@ -103,7 +110,11 @@ export function Script({
         className="pointer-events-none absolute inset-x-0 z-10 border-t border-edge-strong"
         style={{ top: `${LINE_AT * 100}%` }}
       />
-      <section ref={scroller} className="h-full overflow-y-auto overflow-x-hidden" aria-label="Steps">
+      <section
+        ref={scroller}
+        className="@container h-full overflow-y-auto overflow-x-hidden"
+        aria-label="Steps"
+      >
         <ol className="relative" style={{ height: virtualizer.getTotalSize() }}>
           {shown.map(({ index, start }) => {
             const cue = cues[index];
@@ -129,18 +140,20 @@ export function Script({
                 onAir={onAir.get(cue.view.cueId) ?? ""}
                 nextStep={next?.cueId === cue.view.cueId ? stepKey(next.step) : ""}
                 isArmed={state.arm !== null}
-                isHeld={heldIds.has(cue.view.cueId)}
+                heldContent={heldIds.has(cue.view.cueId) ? (pinned.get(cue.view.cueId) ?? "") : ""}
+                isAside={state.line.asides.some(({ cueId }) => cueId === cue.view.cueId)}
                 isRehearsal={desk.channel === "rehearsal"}
                 takenStep={isCurrent && position ? stepKey(position.step) : ""}
                 doneSteps={doneSteps}
                 plan={state.plan}
+                plans={desk.plans}
                 outputs={desk.outputs}
                 store={store}
               />
             );
           })}
           <li
-            className="absolute pl-[160px] text-[15px] text-quiet"
+            className="absolute pl-6 text-[15px] text-quiet @2xl:pl-[160px]"
             style={{ top: virtualizer.getTotalSize() - rooms.below - END_PX + 24 }}
           >
             end of the script

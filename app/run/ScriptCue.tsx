@@ -1,5 +1,7 @@
-import { Check, TriangleAlert } from "lucide-react";
+import { Check, MonitorCog, TriangleAlert } from "lucide-react";
 import { memo } from "react";
+import type { PageContent } from "../../core/rundown/content.ts";
+import { planNeededAt } from "../../core/rundown/planNeed.ts";
 import { type Step, stepsOf } from "../../core/rundown/steps.ts";
 import type { Output, ScreenPlan } from "../../core/screens/plan.ts";
 import type { DeskCue, DeskStore } from "../desk/deskStore.ts";
@@ -18,12 +20,15 @@ interface Props {
   readonly onAir: string;
   readonly nextStep: string;
   readonly isArmed: boolean;
-  /** On air as it was before it was edited. */
-  readonly isHeld: boolean;
+  /** The content on air, as it was before the cue was edited; empty when nothing is held. */
+  readonly heldContent: string;
+  /** It came besides the line. */
+  readonly isAside: boolean;
   readonly isRehearsal: boolean;
   readonly takenStep: string;
   readonly doneSteps: number;
   readonly plan: ScreenPlan;
+  readonly plans: readonly ScreenPlan[];
   readonly outputs: readonly Output[];
   readonly store: DeskStore;
 }
@@ -33,24 +38,27 @@ export const ScriptCue = memo(function ScriptCue(props: Props) {
   const { cue, onAir, nextStep, doneSteps, store } = props;
   const { view, index, ready } = cue;
   const steps = ready ? stepsOf(ready.content) : [];
-  const air = new Set(onAir.split(" "));
+  const air = new Set(onAir.split(" ").filter(Boolean));
+  const held = props.heldContent === "" ? undefined : store.findContent(props.heldContent);
+  const heldSteps = held ? stepsOf(held) : [];
+  const planChanges = ready ? planNames(ready.content, steps, props.plans) : [];
   return (
     <li
       ref={props.measure}
       data-index={index}
       aria-setsize={props.count}
       aria-posinset={index + 1}
-      className="absolute inset-x-0 grid grid-cols-[148px_minmax(0,1fr)] border-t border-edge"
+      className="absolute inset-x-0 border-t border-edge @2xl:grid @2xl:grid-cols-[148px_minmax(0,1fr)]"
       style={{ top: props.topPx }}
     >
-      <div className="border-r border-edge px-3.5 text-right">
-        <div className="sticky top-0 py-3">
+      <div className="px-4 @2xl:border-r @2xl:border-edge @2xl:px-3.5 @2xl:text-right">
+        <div className="sticky top-0 flex flex-wrap items-baseline gap-x-3 pt-2 @2xl:block @2xl:py-3">
           <p className="text-[15px] leading-snug font-semibold">
             <span className={view.doc.isOff ? "line-through" : ""}>
               {index + 1} · {cueTitle(view.doc, ready?.content)}
             </span>
           </p>
-          <p className="mt-0.5 flex items-center justify-end gap-1.5 text-[14px] text-second">
+          <p className="flex items-center gap-1.5 text-[14px] text-second @2xl:mt-0.5 @2xl:justify-end">
             <CueTagMark tag={view.doc.tag} />
             {cueKindName(view.doc)}
           </p>
@@ -83,16 +91,20 @@ export const ScriptCue = memo(function ScriptCue(props: Props) {
         {ready &&
           steps.map((step, at) => {
             const key = stepKey(step.anchor);
+            const heldWords = heldSteps.find(({ anchor }) => stepKey(anchor) === key);
             return (
               <StepRow
                 key={key}
                 id={`${view.cueId}/${key}`}
-                step={step}
+                step={air.has(key) && heldWords ? { ...step, words: heldWords.words } : step}
+                heldWords={air.has(key) && heldWords && heldWords.words !== step.words ? step.words : null}
+                planName={planChanges[at] ?? null}
                 mark={air.has(key) ? "air" : nextStep === key ? "next" : at < doneSteps ? "done" : "none"}
                 isAlsoNext={air.has(key) && nextStep === key}
                 isTaken={props.takenStep === key}
                 isArmed={props.isArmed}
-                isHeld={props.isHeld}
+                isHeld={held !== undefined}
+                onGoOn={props.isAside && air.has(key) ? () => store.goOn(view.cueId) : null}
                 isRehearsal={props.isRehearsal}
                 onArm={() => store.arm({ cueId: view.cueId, content: ready.hash, step: step.anchor })}
               >
@@ -117,6 +129,8 @@ const ROW: Readonly<Record<Mark, string>> = {
 function StepRow({
   id,
   step,
+  heldWords,
+  planName,
   mark,
   isAlsoNext,
   isTaken,
@@ -124,10 +138,16 @@ function StepRow({
   isHeld,
   isRehearsal,
   onArm,
+  onGoOn,
   children,
 }: {
   id: string;
+  /** As it is on air, where it is on air. */
   step: Step;
+  /** What is held for it: the words as they are now. */
+  heldWords: string | null;
+  /** The screen plan that changes here. */
+  planName: string | null;
   mark: Mark;
   isAlsoNext: boolean;
   isTaken: boolean;
@@ -135,67 +155,111 @@ function StepRow({
   isHeld: boolean;
   isRehearsal: boolean;
   onArm: () => void;
+  /** Makes what came besides the line; null: it is the line's own, or not on air. */
+  onGoOn: (() => void) | null;
   children: React.ReactNode;
 }) {
   return (
-    <button
-      type="button"
-      data-step={id}
-      data-mark={mark}
-      onClick={onArm}
-      className={`relative grid w-full grid-cols-[92px_minmax(0,1fr)] items-start gap-x-3 border-l-6 py-2.5 pr-5 pl-4 text-left -outline-offset-2 ${ROW[mark]}`}
-    >
-      {mark === "next" && (
-        <span
-          aria-hidden="true"
-          className="absolute inset-y-0 -left-1.5 w-1.5 bg-[repeating-linear-gradient(to_bottom,var(--color-next)_0_12px,transparent_12px_20px)]"
-        />
+    <div className="relative">
+      {planName !== null && (
+        <p className="flex items-center gap-2 px-6 pt-2 text-[14px] text-act">
+          <MonitorCog aria-hidden="true" className="size-4" /> screen plan: {planName}
+        </p>
       )}
-      <span
-        className={`flex items-center gap-1.5 pt-1 text-[14px] ${mark === "air" ? "text-paper" : mark === "done" ? "text-quiet" : "text-second"}`}
+      <button
+        type="button"
+        data-step={id}
+        data-mark={mark}
+        onClick={onArm}
+        className={`relative block w-full items-start gap-x-3 border-l-6 py-2.5 pr-5 pl-4 text-left -outline-offset-2 @2xl:grid @2xl:grid-cols-[92px_minmax(0,1fr)] ${ROW[mark]}`}
       >
-        {mark === "done" && <Check aria-label="done" className="size-3.5 shrink-0" />}
-        {step.label}
-      </span>
-      {step.kind === "page" ? (
-        children
-      ) : step.kind === "leave" ? (
-        <span className={`text-[15px] italic ${mark === "none" ? "text-second" : ""}`}>
-          {isTaken ? "the words have left" : "the words leave"}
-        </span>
-      ) : step.kind === "blank" ? (
-        <span className={`text-[15px] italic ${mark === "none" ? "text-second" : ""}`}>nothing is shown</span>
-      ) : (
-        <span
-          dir="auto"
-          // The first line leaves room for the mark, whether it is there or not: words must not move when they are marked.
-          className={`font-words whitespace-pre-line before:float-right before:h-6 before:w-20 before:content-[''] ${mark === "air" ? "text-[21px] leading-[1.38]" : "text-[19px] leading-[1.42]"}`}
-        >
-          {step.words}
-        </span>
-      )}
-      <span className="absolute top-2.5 right-5 flex flex-col items-end gap-1">
-        {mark === "air" && (
-          <span className="rounded bg-air px-2 py-0.5 text-[14px] font-bold tracking-wide text-on-bright">
-            {isRehearsal ? "REHEARSED" : "ON AIR"}
-          </span>
-        )}
-        {mark === "air" && isHeld && (
+        {mark === "next" && (
           <span
-            title="On air as it was taken: the edits are held until they are sent"
-            className="rounded border border-attention bg-air-ground px-1.5 text-[14px] font-semibold text-attention"
+            aria-hidden="true"
+            className="absolute inset-y-0 -left-1.5 w-1.5 bg-[repeating-linear-gradient(to_bottom,var(--color-next)_0_12px,transparent_12px_20px)]"
+          />
+        )}
+        <span
+          className={`flex items-center gap-1.5 pt-1 text-[14px] ${mark === "air" ? "text-paper" : mark === "done" ? "text-quiet" : "text-second"}`}
+        >
+          {mark === "done" && <Check aria-label="done" className="size-3.5 shrink-0" />}
+          {step.label}
+        </span>
+        {step.kind === "page" ? (
+          children
+        ) : step.kind === "leave" ? (
+          <span className={`text-[15px] italic ${mark === "none" ? "text-second" : ""}`}>
+            {isTaken ? "the words have left" : "the words leave"}
+          </span>
+        ) : step.kind === "blank" ? (
+          <span className={`text-[15px] italic ${mark === "none" ? "text-second" : ""}`}>
+            nothing is shown
+          </span>
+        ) : (
+          <span
+            dir="auto"
+            // The first line leaves room for the mark, whether it is there or not: words must not move when they are marked.
+            className={`script-words font-words block whitespace-pre-line before:float-right before:h-6 before:w-20 before:content-[''] ${mark === "air" ? "is-air" : ""}`}
           >
-            ○ held
+            {step.words}
           </span>
         )}
-        {(mark === "next" || isAlsoNext) && (
-          <span className="rounded border-2 border-dashed border-next px-2 py-0.5 text-[14px] font-bold tracking-wide text-next bg-next-ground">
-            {isArmed ? "NEXT · ARMED" : "NEXT"}
+        {heldWords !== null && (
+          <span className="col-start-2 mt-1 block border-l-2 border-dashed border-attention pl-2.5 text-[15px] whitespace-pre-line text-attention">
+            <span className="font-semibold">held: </span>
+            {heldWords}
           </span>
         )}
-      </span>
-    </button>
+        <span className="absolute top-2.5 right-5 flex flex-col items-end gap-1">
+          {mark === "air" && (
+            <span className="rounded bg-air px-2 py-0.5 text-[14px] font-bold tracking-wide text-on-bright">
+              {isRehearsal ? "REHEARSED" : "ON AIR"}
+            </span>
+          )}
+          {isTaken && mark !== "air" && (
+            <span className="rounded border border-edge-strong px-1.5 text-[14px] text-second">the line</span>
+          )}
+          {mark === "air" && isHeld && (
+            <span
+              title="On air as it was taken: the edits are held until they are sent"
+              className="rounded border border-attention bg-air-ground px-1.5 text-[14px] font-semibold text-attention"
+            >
+              ○ held
+            </span>
+          )}
+          {(mark === "next" || isAlsoNext) && (
+            <span className="rounded border-2 border-dashed border-next px-2 py-0.5 text-[14px] font-bold tracking-wide text-next bg-next-ground">
+              {isArmed ? "NEXT · ARMED" : "NEXT"}
+            </span>
+          )}
+        </span>
+      </button>
+      {onGoOn && (
+        <button
+          type="button"
+          onClick={onGoOn}
+          className="absolute right-5 bottom-1.5 min-h-8 rounded-md border border-edge-strong bg-ground px-2.5 text-[14px] hover:border-act"
+        >
+          go on from here <kbd>G</kbd>
+        </button>
+      )}
+    </div>
   );
+}
+
+/** For each step the name of the plan that the script asks for from there on, where it is another than before. */
+function planNames(
+  content: PageContent,
+  steps: readonly Step[],
+  plans: readonly ScreenPlan[],
+): readonly (string | null)[] {
+  let before: string | null = null;
+  return steps.map(({ anchor }) => {
+    const need = planNeededAt(content, anchor)?.id ?? null;
+    const isOther = need !== before;
+    before = need;
+    return isOther && need !== null ? (plans.find(({ id }) => id === need)?.name ?? null) : null;
+  });
 }
 
 function PageWords({ cue, outputs, plan, step }: Props & { readonly step: Step }) {
@@ -216,7 +280,7 @@ function PageWords({ cue, outputs, plan, step }: Props & { readonly step: Step }
         plan={plan}
       />
       <span className="min-w-0">
-        <span dir="auto" className="font-words line-clamp-3 text-[19px] leading-[1.35] whitespace-pre-line">
+        <span dir="auto" className="script-words font-words line-clamp-3 whitespace-pre-line">
           {first}
         </span>
         {rest.filter(Boolean).map((words) => (

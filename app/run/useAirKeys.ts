@@ -1,10 +1,8 @@
 import { useLayoutEffect, useRef, useState } from "react";
 import { type AirAction, findAction, type KeyMap } from "../../core/keys/keyMap.ts";
+import { HOLD_MS } from "../ui/HoldButton.tsx";
 import { isTyping } from "../ui/isTyping.ts";
 import type { AirActs } from "./useAirActs.ts";
-
-/** A guarded key acts only after it was held this long. */
-export const HOLD_MS = 500;
 
 /** What a key event asks for. */
 type Wish =
@@ -36,6 +34,7 @@ export function useAirKeys(map: KeyMap, acts: AirActs, onlyChords = false): AirA
       release();
     };
     const onKeyDown = (event: KeyboardEvent) => {
+      if (event.defaultPrevented) return;
       const { map: keys, acts: can, onlyChords: chords } = current.current;
       const wish =
         event.ctrlKey || event.metaKey

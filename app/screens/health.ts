@@ -11,6 +11,8 @@ const UNSURE_CLOCK_MS = 40;
 export interface HealthFacts {
   readonly word: string;
   readonly isBad: boolean;
+  /** No window of it is open: nobody sees it. */
+  readonly isEmpty: boolean;
   /** How long the quietest of its windows has been silent; null when all are well, or none is there. */
   readonly lateMs: number | null;
   readonly lines: readonly string[];
@@ -30,6 +32,7 @@ export function describeHealth(
     return {
       word: isLost ? `lost${ago}` : "no window",
       isBad: isLost,
+      isEmpty: true,
       lateMs: isLost && nowMs !== null ? nowMs - lastHeardAtMs : null,
       lines: [isLost ? "Its window is gone, or its network is." : "Nothing is open for it."],
     };
@@ -77,7 +80,13 @@ export function describeHealth(
       lines.push(`clock ${formatOffset(clock.offsetMs)}, known to ${sure.toFixed(1)} ms`);
     }
   }
-  return { word: bad[0] ?? "live", isBad: bad.length > 0, lateMs, lines: [...new Set(lines)] };
+  return {
+    word: bad[0] ?? "live",
+    isBad: bad.length > 0,
+    isEmpty: false,
+    lateMs,
+    lines: [...new Set(lines)],
+  };
 }
 
 function formatOffset(offsetMs: number): string {

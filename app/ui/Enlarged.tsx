@@ -10,11 +10,14 @@ export function Enlarged({
   output,
   state,
   drawing,
+  isNext = false,
   onClose,
 }: {
   output: Output;
   state: ShowState;
   drawing: Drawing | undefined;
+  /** It is what comes next, and not on air. */
+  isNext?: boolean;
   onClose: () => void;
 }) {
   return (
@@ -29,7 +32,8 @@ export function Enlarged({
         >
           <div className="flex w-full max-w-[1920px] items-center justify-between">
             <Dialog.Title className="text-[17px] font-semibold">
-              {output.name}{" "}
+              {output.name}
+              {isNext && <span className="ml-2 text-next">after the next take</span>}{" "}
               <span className="font-mono font-normal text-second">
                 {output.widthPx}×{output.heightPx}
               </span>
@@ -47,7 +51,8 @@ export function Enlarged({
               output={output}
               state={state}
               drawing={drawing}
-              label={`On ${output.name} now, enlarged`}
+              label={`On ${output.name} ${isNext ? "after the next take" : "now"}, enlarged`}
+              isStill={isNext}
             />
           </div>
         </Dialog.Content>

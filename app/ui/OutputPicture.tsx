@@ -1,6 +1,6 @@
 import { useEffect, useRef, useState } from "react";
 import { composeTimeline } from "../../core/screens/compose.ts";
-import type { Timeline } from "../../core/screens/piece.ts";
+import type { Piece, Timeline } from "../../core/screens/piece.ts";
 import { placementsAt } from "../../core/screens/placements.ts";
 import { canvasOf, type Output } from "../../core/screens/plan.ts";
 import type { ShowState } from "../../core/show/state.ts";
@@ -17,6 +17,15 @@ import standIn from "./standInPicture.svg";
 const LIVE_INTERVAL_MS = 50;
 /** A picture of what is next can wait for a quiet moment, but not for long. */
 const STILL_WITHIN_MS = 250;
+
+/** Clocks run in pictures that stand still otherwise. */
+const CLOCK_MS = 1_000;
+const hasClock = (pieces: readonly Piece[]): boolean =>
+  pieces.some(
+    ({ content }) =>
+      (content.kind === "figures" && content.value.kind !== "number") ||
+      (content.kind === "group" && hasClock(content.pieces)),
+  );
 
 /**
  * What an output shows in a state, by the very code that draws the output, at the width it is given.
@@ -82,8 +91,15 @@ export function OutputPicture({
     const endRepaint = drawing.shelf.onLoaded((file) => plates.repaint(file));
     const endLayOut = drawing.onChange(() => setLaidOutAnew((count) => count + 1));
     if (isStill) {
-      still.current = (timeline) => stage.draw(placementsAt(timeline, store.now(), canvas));
+      let ticking: ReturnType<typeof setInterval> | undefined;
+      still.current = (timeline) => {
+        const draw = () => stage.draw(placementsAt(timeline, store.now(), canvas));
+        clearInterval(ticking);
+        draw();
+        if (hasClock(timeline.pieces)) ticking = setInterval(draw, CLOCK_MS);
+      };
       return () => {
+        clearInterval(ticking);
         endRepaint();
         endLayOut();
         still.current = undefined;

@@ -79,7 +79,7 @@ function Wall({ showName }: { showName: string }) {
                 >
                   {facts.word}
                 </span>
-                {isOnAir && (
+                {isOnAir && !facts.isEmpty && (
                   <span className="ml-auto shrink-0 rounded bg-air px-2 text-[18px] text-on-bright">
                     ON AIR
                   </span>
@@ -87,7 +87,7 @@ function Wall({ showName }: { showName: string }) {
               </h2>
               <div className="flex items-end gap-3">
                 <div
-                  className={`min-w-0 rounded border-4 ${columns <= 2 ? "flex-1" : "flex-2"} ${isOnAir ? "border-air" : "border-edge"}`}
+                  className={`min-w-0 rounded border-4 ${columns <= 2 ? "flex-1" : "flex-2"} ${isOnAir && !facts.isEmpty ? "border-air" : "border-edge"}`}
                   style={{ maxWidth: `${heightVh * shape}vh` }}
                 >
                   <OutputPicture
@@ -98,7 +98,7 @@ function Wall({ showName }: { showName: string }) {
                   />
                 </div>
                 <div
-                  className="min-w-0 flex-1 rounded border-4 border-dashed border-next"
+                  className={`min-w-0 flex-1 rounded border-4 ${desk.next ? "border-dashed border-next" : "border-edge"}`}
                   style={{ maxWidth: `${columns <= 2 ? heightVh * shape : (heightVh * shape) / 2}vh` }}
                 >
                   <OutputPicture

@@ -174,6 +174,15 @@ function nextWords(flow: Flow, outfitId: string, { occurrence, to }: Chunk): str
   return next ? glimpse(joinUnits(next.occurrence.units, next.from, next.to, flow.numbers)) : "";
 }
 
+/** How the words of a step begin on an outfit, for those who read ahead; undefined when it brings no running words there. */
+export function wordsAhead(content: PageContent, outfitId: string, anchor: Anchor): string | undefined {
+  const chunk =
+    content.flow && wornAt(content, outfitId, anchor) && findChunk(content.flow, outfitId, anchor);
+  return chunk && content.flow
+    ? glimpse(joinUnits(chunk.occurrence.units, chunk.from, chunk.to, content.flow.numbers))
+    : undefined;
+}
+
 /** How the next words begin: as much as one reads ahead. */
 const GLIMPSE_LINES = 3;
 const GLIMPSE_LETTERS = 150;

@@ -4,6 +4,7 @@ import type { Leaving, Life, StayLoop } from "../motion/pose.ts";
 import { delayTracks, durationOf, type Track } from "../motion/track.ts";
 import type { LaidOutPage, Part, PartContent } from "../scene/part.ts";
 import { slotOn } from "../show/layers.ts";
+import type { Target } from "../show/line.ts";
 import { expandStays, type Moment, type Slot } from "../show/slot.ts";
 import type { ShowState } from "../show/state.ts";
 import { GLIDE_MS, type Place } from "./glide.ts";
@@ -23,6 +24,8 @@ export type Dress = (
   page: NonNullable<Moment["page"]>,
   outfitId: string,
   output: Output,
+  /** What the next take brings, where that is armed: pages that say what comes next say that. */
+  armed?: Target,
 ) => DressedPage | undefined;
 
 /** A dissolve of the whole picture of a page: 750 ms is a usual choice (common practice). */
@@ -58,7 +61,9 @@ export function composeTimeline(state: ShowState, output: Output, dress: Dress):
       layer.id,
       (page, atMs) => {
         const outfitId = outfitAt(atMs);
-        return outfitId === undefined ? undefined : dress(page, outfitId, canvas);
+        // Who reads ahead on the stage reads what is armed, if anything is.
+        const armed = page === slot.at(-1)?.page ? state.arm?.target : undefined;
+        return outfitId === undefined ? undefined : dress(page, outfitId, canvas, armed);
       },
     );
     const { opacity } = layer;
@@ -68,7 +73,8 @@ export function composeTimeline(state: ShowState, output: Output, dress: Dress):
   // The note to the stage lies above all layers, where the outfit has a place for it.
   if (now && state.stageNote.length > 0)
     pieces.push(...composeSlot(state.stageNote, "stage-note", (page) => dress(page, now.outfitId, canvas)));
-  return { pieces: withShutter(pieces, state.shutters[output.id], canvas) };
+  const shutter = state.shutters[output.id];
+  return { pieces: withShutter(pieces, shutter, canvas), silence: shutter ?? null };
 }
 
 /** The chain with a moment of its own at a time, which shows what was there. */

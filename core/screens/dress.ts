@@ -1,10 +1,11 @@
 import type { Anchor } from "../rundown/anchor.ts";
 import type { PageContent } from "../rundown/content.ts";
-import { valuesAt, wornAt } from "../rundown/steps.ts";
+import { valuesAt, wordsAhead, wornAt } from "../rundown/steps.ts";
 import type { HouseStyle } from "../scene/houseStyle.ts";
 import { type FallbackFonts, type LaidOutPage, LayOutMemory, layOut } from "../scene/layOut.ts";
 import type { MediaInfo } from "../scene/media.ts";
 import type { Template } from "../scene/template.ts";
+import type { Target } from "../show/line.ts";
 import type { Shaper } from "../text/shaper.ts";
 import { FRAME_RATES } from "../time/timecode.ts";
 import type { Dress } from "./compose.ts";
@@ -34,7 +35,12 @@ export function createDresser(
     const document = documents.get(hash);
     return document?.kind === "media" ? document : undefined;
   };
-  return (page, outfitId, output) => {
+  /** The words of an armed step as an outfit shows them; undefined when it brings none. */
+  const aheadOf = (armed: Target, outfitId: string): string | undefined => {
+    const content = documents.get(armed.content);
+    return content?.kind === "page" ? wordsAhead(content, outfitId, armed.step) : undefined;
+  };
+  return (page, outfitId, output, armed) => {
     const content = documents.get(page.content);
     if (content?.kind !== "page") return undefined;
     const shaped = outfitForShape(outfitId, content.variants[outfitId] ?? [], output, (id) => {
@@ -43,13 +49,15 @@ export function createDresser(
     });
     const worn = wornAt(content, shaped, page.step);
     if (!worn) return undefined;
-    const key = pageKey(page.content, page.step, shaped, output);
+    const ahead = armed && content.flow ? aheadOf(armed, shaped) : undefined;
+    const key = pageKey(page.content, page.step, shaped, output) + (ahead === undefined ? "" : `/${ahead}`);
     let laidOut = known.get(key);
     if (laidOut) known.delete(key);
     else {
       const template = documents.get(worn.template);
       const style = documents.get(worn.style);
-      const values = valuesAt(content, shaped, page.step);
+      const own = valuesAt(content, shaped, page.step);
+      const values = own && ahead !== undefined ? { ...own, next: ahead } : own;
       if (template?.kind !== "template" || style?.kind !== "style" || !values) return undefined;
       if (content.media.some((hash) => !documents.has(hash))) return undefined;
       const { widthPx, heightPx, frameRate } = output;

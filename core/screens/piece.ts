@@ -4,6 +4,7 @@ import type { Life } from "../motion/pose.ts";
 import type { Point } from "../picture/picture.ts";
 import type { PartContent } from "../scene/part.ts";
 import type { Blend } from "../scene/template.ts";
+import type { Shutter } from "../show/shutter.ts";
 import type { Place } from "./glide.ts";
 
 export type ContentOf<Kind extends PartContent["kind"]> = Extract<PartContent, { kind: Kind }>;
@@ -42,4 +43,6 @@ export interface Piece {
 /** All pieces of one output from the back to the front, for all time as far as it is decided. */
 export interface Timeline {
   readonly pieces: readonly Piece[];
+  /** The output is shut, or was: clips fall silent with it. */
+  readonly silence?: Pick<Shutter, "sinceMs" | "untilMs"> | null;
 }

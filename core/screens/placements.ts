@@ -7,6 +7,7 @@ import type { ClipShape, Plate } from "../scene/part.ts";
 import type { Blend } from "../scene/template.ts";
 import { placeAt } from "./glide.ts";
 import type { Piece, PieceContent, Timeline } from "./piece.ts";
+import { shutAt } from "./shutterPieces.ts";
 
 /** What is on screen at one instant, from the back to the front: plates, and what only a window can show. */
 export type Placement =
@@ -42,6 +43,8 @@ export type Placement =
       /** Where in the clip. */
       readonly positionMs: number;
       readonly isPlaying: boolean;
+      /** Of its level: what it lies in fades, or the screen is shut. */
+      readonly gain: number;
     }
   | {
       readonly kind: "program";
@@ -58,13 +61,15 @@ export function placementsAt(
   atMs: number,
   output: { readonly widthPx: number; readonly heightPx: number },
 ): Placement[] {
-  return timeline.pieces.flatMap((piece) => placePiece(piece, atMs, output));
+  const gain = timeline.silence ? 1 - shutAt(timeline.silence, atMs) : 1;
+  return timeline.pieces.flatMap((piece) => placePiece(piece, atMs, output, gain));
 }
 
 function placePiece(
   piece: Piece,
   atMs: number,
   output: { readonly widthPx: number; readonly heightPx: number },
+  gain: number,
 ): Placement[] {
   const pose = lifePoseAt(piece.life, atMs);
   if (!pose) return [];
@@ -121,7 +126,7 @@ function placePiece(
         {
           kind: "group",
           id,
-          children: content.pieces.flatMap((member) => placePiece(member, atMs, output)),
+          children: content.pieces.flatMap((member) => placePiece(member, atMs, output, gain * own.opacity)),
           x,
           y,
           pose: own,
@@ -132,7 +137,7 @@ function placePiece(
       ];
     case "video": {
       const { positionMs, isPlaying } = videoAt(content, atMs);
-      return [{ kind: "video", id, video: content, x, y, pose: own, positionMs, isPlaying }];
+      return [{ kind: "video", id, video: content, x, y, pose: own, positionMs, isPlaying, gain }];
     }
     case "program": {
       const { box, radiiPx, border } = content;

@@ -8,6 +8,13 @@ import type { Output } from "./plan.ts";
 /** How long black or the stand-by takes to come and to go. */
 export const SHUTTER_MS = 600;
 
+/** How far an output is shut at a time: 0 open, 1 shut. Sound goes with it. */
+export function shutAt({ sinceMs, untilMs }: Pick<Shutter, "sinceMs" | "untilMs">, atMs: number): number {
+  const part = (ms: number) => Math.max(0, Math.min(1, ms / SHUTTER_MS));
+  const shut = part(atMs - sinceMs);
+  return untilMs === null ? shut : Math.min(shut, 1 - part(atMs - untilMs));
+}
+
 const fade = (from: number, to: number): readonly Track[] => [
   {
     property: "opacity",

@@ -1,0 +1,114 @@
+import { Settings } from "lucide-react";
+import { Popover } from "radix-ui";
+import { useEffect, useState } from "react";
+import { NavLink } from "react-router";
+import {
+  readAppearance,
+  SCHEMES,
+  SCRIPT_SCALES,
+  type Scheme,
+  type ScriptScale,
+  setScheme,
+  setScriptScale,
+} from "../ui/appearance.ts";
+
+const PLACES = [
+  { to: "/keys", name: "Keys" },
+  { to: "/health", name: "Health and copies" },
+  { to: "/welcome", name: "First steps" },
+] as const;
+const SCHEME_NAMES: Readonly<Record<Scheme, string>> = { dark: "Dark", light: "Light" };
+const SCALE_NAMES: Readonly<Record<ScriptScale, string>> = { 1: "Usual", 1.25: "Large", 1.5: "Largest" };
+
+/** What is set once and seldom looked at: keys, health, how this desk looks. */
+export function DeskMenu() {
+  const [scheme, chooseScheme] = useState<Scheme>("dark");
+  const [scale, chooseScale] = useState<ScriptScale>(1);
+  useEffect(() => {
+    const kept = readAppearance();
+    chooseScheme(kept.scheme);
+    chooseScale(kept.scale);
+  }, []);
+  return (
+    <Popover.Root>
+      <Popover.Trigger
+        aria-label="Keys and settings"
+        className="grid size-9 place-content-center rounded-md text-second hover:bg-lifted hover:text-paper"
+      >
+        <Settings aria-hidden="true" className="size-5" />
+      </Popover.Trigger>
+      <Popover.Portal>
+        <Popover.Content
+          align="end"
+          sideOffset={6}
+          data-own-keys="settings"
+          className="z-30 flex w-72 flex-col gap-3 rounded-lg border border-edge-strong bg-raised p-4 text-[15px] shadow-xl"
+        >
+          <ul className="flex flex-col">
+            {PLACES.map(({ to, name }) => (
+              <li key={to}>
+                <Popover.Close asChild>
+                  <NavLink
+                    to={to}
+                    className="flex min-h-9 items-center rounded-md px-2 hover:bg-lifted aria-[current]:bg-lifted"
+                  >
+                    {name}
+                  </NavLink>
+                </Popover.Close>
+              </li>
+            ))}
+          </ul>
+          <Choice
+            label="Colours of this desk"
+            options={SCHEMES.map((each) => ({ value: each, name: SCHEME_NAMES[each] }))}
+            chosen={scheme}
+            onChoose={(next) => {
+              setScheme(next);
+              chooseScheme(next);
+            }}
+          />
+          <Choice
+            label="Words of the script"
+            options={SCRIPT_SCALES.map((each) => ({ value: each, name: SCALE_NAMES[each] }))}
+            chosen={scale}
+            onChoose={(next) => {
+              setScriptScale(next);
+              chooseScale(next);
+            }}
+          />
+        </Popover.Content>
+      </Popover.Portal>
+    </Popover.Root>
+  );
+}
+
+function Choice<T extends string | number>({
+  label,
+  options,
+  chosen,
+  onChoose,
+}: {
+  label: string;
+  options: readonly { readonly value: T; readonly name: string }[];
+  chosen: T;
+  onChoose: (value: T) => void;
+}) {
+  return (
+    <fieldset className="flex flex-col gap-1.5">
+      <legend className="mb-1 text-[14px] text-second">{label}</legend>
+      <div className="flex gap-1.5">
+        {options.map(({ value, name }) => (
+          <button
+            key={value}
+            type="button"
+            aria-pressed={value === chosen}
+            onClick={() => onChoose(value)}
+            className="min-h-9 flex-1 rounded-md border border-edge-strong px-2 aria-pressed:border-act aria-pressed:bg-act-ground aria-pressed:text-act"
+          >
+            {name}
+          </button>
+        ))}
+      </div>
+    </fieldset>
+  );
+}
