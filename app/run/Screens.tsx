@@ -102,7 +102,6 @@ export function Screens({
           </div>
         </div>
       )}
-      {/* biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls must be reached by keys */}
       <div ref={room} className="min-h-0 flex-1 overflow-y-auto overflow-x-hidden" tabIndex={fits ? -1 : 0}>
         <div className="flex flex-wrap items-end gap-x-4 gap-y-2.5">
           {size.widthPx > 0 &&
