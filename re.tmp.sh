@@ -1,1 +1,0 @@
-cd /work/main; npm run --silent build 2>&1 | grep -i "error"; kill $(cat /tmp/v/demo.pid) 2>/dev/null; sleep 1; (NODE_ENV=production nohup node build/server/main.js --db /tmp/v/demo.db --port 4500 --demo > /tmp/v/demo.log 2>&1 & echo $! > /tmp/v/demo.pid); sleep 4
