@@ -1,4 +1,5 @@
 import type { MiddlewareFunction } from "react-router";
+import { closedByMode, DESK_HEADER } from "../server/access/deskMode.ts";
 import { judge, type Right } from "../server/access/rights.ts";
 import { closedAnswer } from "../server/http/plainPage.ts";
 import { allowedServices, requestFacts } from "../server/http/requestContext.ts";
@@ -22,6 +23,11 @@ export function only(right: Right): MiddlewareFunction<Response> & DeclaresRight
       );
       return new Response(body, { status, headers: { "Content-Type": type, "Cache-Control": "no-store" } });
     }
+    const closed =
+      request.method === "GET" || request.method === "HEAD"
+        ? undefined
+        : closedByMode(request.headers.get(DESK_HEADER), (id) => services.live.modeOf(id));
+    if (closed !== undefined) return Response.json({ sentence: closed }, { status: 403 });
     context.set(allowedServices(), services);
     // Outputs and the multi-view may stand in a page of the venue's own; the desk in none.
     if (right === "output" || right === "watch") allowFraming();

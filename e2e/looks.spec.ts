@@ -21,7 +21,7 @@ test("another style is worn from the next take on; what is on air keeps its look
   const wall = await openOutput(show, 0);
   await takeSteps(page, wall, 1);
   const before = await shoot(wall);
-  await page.getByRole("link", { name: "Looks" }).click();
+  await page.getByRole("link", { name: "Design" }).click();
   await expect(page.getByText("Harbour horizon", { exact: true })).toBeVisible();
   await page.getByRole("button", { name: /^Chalk quay/ }).click();
   await page.getByRole("button", { name: "Wear “Chalk quay”" }).click();

@@ -238,6 +238,7 @@ test("a text is brought in while the show goes on, read from, and taken out", as
   await page.keyboard.press("Control+Enter");
   await settled(wall, 2);
 
+  await page.getByRole("link", { name: "Material" }).click();
   await page.getByRole("link", { name: "Texts" }).click();
   await page.getByRole("button", { name: "Take out" }).click();
   await expect(page.getByRole("button", { name: "Take out" })).toHaveCount(0);

@@ -12,6 +12,7 @@ import { limitConnections } from "./access/connections.ts";
 import { createPeerReader } from "./access/peer.ts";
 import { ShowClock } from "./health/showClock.ts";
 import { createHttpApp } from "./http/httpApp.ts";
+import { isFresh } from "./live/firstSteps.ts";
 import { LIVE_PATH } from "./live/liveServer.ts";
 import { log } from "./log.ts";
 import { emptyShow } from "./newShow.ts";
@@ -197,7 +198,8 @@ function startLines(services: Services, file: string, bases: readonly string[], 
   return [
     `${show.name} is open in ${file}`,
     "",
-    `  Desk          ${deskBase}/run`,
+    // The first time, the desk begins with the first steps.
+    `  Desk          ${deskBase}/${isFresh(services) ? "" : "run"}`,
     ...screens.outputs.map(
       ({ id, name, widthPx, heightPx }) =>
         `  ${name.padEnd(12)}  ${base}/out/${links.tokenOfOutput(id)}   ${widthPx}×${heightPx}`,

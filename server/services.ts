@@ -48,6 +48,7 @@ import {
   loadShow,
   type Show,
   saveLicence,
+  savePlace,
   saveStyle,
 } from "./store/showStore.ts";
 import { SongStore } from "./store/songStore.ts";
@@ -68,6 +69,9 @@ export interface Services {
   readonly readAgain: () => void;
   /** Takes a text out; cues that read from it say so. */
   readonly removeText: (code: string) => Promise<void>;
+  /** Name of the house. */
+  readonly place: () => string;
+  readonly setPlace: (place: string) => Promise<void>;
   /** The venue's licence number for this event. */
   readonly licence: () => string;
   readonly setLicence: (licence: string) => Promise<void>;
@@ -194,6 +198,7 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
     rundown.setContext({ plans: screens.plans, outputs: screens.outputs });
   });
   let { licence } = show;
+  let { place } = show;
   let style = show.style.style;
   const wearStyle = async (wanted: HouseStyle) => {
     const hash = await saveStyle(db, contents, show.id, wanted);
@@ -341,6 +346,11 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
     removeText: async (code) => {
       await scriptures.remove(code);
       readAgain();
+    },
+    place: () => place,
+    setPlace: async (wanted) => {
+      await savePlace(db, show.id, wanted);
+      place = wanted;
     },
     licence: () => licence,
     setLicence: async (wanted) => {

@@ -9,13 +9,11 @@ import type { Output, ScreenPlan } from "../../core/screens/plan.ts";
 import { actToUndo } from "../../core/show/acts.ts";
 import { refusalSentence } from "../../core/show/commands.ts";
 import { DESK_MODES, type DeskMode } from "../../core/show/deskMode.ts";
-import type { AirEvent, LoggedEvent } from "../../core/show/events.ts";
 import { pagesOn } from "../../core/show/layers.ts";
 import type { Target } from "../../core/show/line.ts";
 import {
   addSight,
   hasJustChanged,
-  lostArm,
   type Meaning,
   meaningOfLayer,
   meaningOfOut,
@@ -35,7 +33,10 @@ import type {
 import { localNow } from "../live/clock.ts";
 import { Connection, type ConnectionStatus } from "../live/connection.ts";
 import { ShowCopy } from "../live/showCopy.ts";
+import { setDeskId } from "../ui/deskHeaders.ts";
 import { newId } from "../ui/newId.ts";
+import { newsOf } from "./airNews.ts";
+import { type DeskCue, readCues } from "./deskCues.ts";
 import { lastTarget, neighbourCue } from "./neighbourCue.ts";
 import { type Press, PressQueue } from "./pressQueue.ts";
 
@@ -50,14 +51,6 @@ export interface Notice {
 export interface NoticeAction {
   readonly label: string;
   readonly act: () => void;
-}
-
-/** A cue with its content, as the script shows it. */
-export interface DeskCue {
-  readonly view: CueView;
-  readonly index: number;
-  /** Undefined when it has a problem. */
-  readonly ready: ReadyCue | undefined;
 }
 
 export interface DeskSnapshot {
@@ -201,6 +194,7 @@ export class DeskStore {
   }
 
   connect(): void {
+    setDeskId(this.windowId);
     if (sessionStorage.getItem(CHANNEL_KEY) === "rehearsal") this.#wantedChannel = "rehearsal";
     const mode = DESK_MODES.find((each) => each === sessionStorage.getItem(MODE_KEY));
     if (mode) this.#change({ mode });
@@ -448,7 +442,6 @@ export class DeskStore {
         this.say("trouble", message.sentence);
         return;
     }
-    if (message.kind === "event") this.#tellHeld(message.logged.event);
     const before = this.#snapshot.state;
     const change = this.#copy.hear(message);
     if (message.kind === "documents")
@@ -461,7 +454,10 @@ export class DeskStore {
       const actor = message.kind === "event" ? message.logged.actor : null;
       const isOwn = actor?.kind === "desk" && actor.id === this.windowId;
       this.#change({ state, outputs, plans, channel }, isOwn);
-      if (message.kind === "event") this.#tellLostArm(before, state, message.logged);
+      if (message.kind === "event") {
+        const news = newsOf(message.logged, before, state, this.#snapshot.ready, this.windowId);
+        if (news !== undefined) this.say("trouble", news);
+      }
       // After a long lost connection the rehearsal has ended: a new one begins with the air as it is.
       if (message.kind === "welcome") this.#sayWho();
       if (message.kind === "welcome" && channel !== this.#wantedChannel)
@@ -469,50 +465,9 @@ export class DeskStore {
     }
   }
 
-  /** What was to come by itself and did not must be known to whoever counts on it. */
-  #tellHeld(event: AirEvent): void {
-    if (event.kind !== "dueHeld" || event.why === "pressed") return;
-    const name =
-      this.#snapshot.ready.find(({ cueId }) => cueId === event.due.cueId)?.content.title ?? "A cue";
-    const why = event.why === "late" ? "its time had long passed" : "it cannot be taken as it stands";
-    this.say(
-      "trouble",
-      `“${name}” was to come by itself and was held: ${why}. The air is as it was; take it by hand.`,
-    );
-  }
-
-  /** An arm is not lost in silence: whoever set it is told when another hand took it away. */
-  #tellLostArm(before: ShowState, after: ShowState, { event, actor }: LoggedEvent): void {
-    const lost = lostArm(before, after, "target" in event ? event.target : null);
-    const isMine = lost?.by.kind === "desk" && lost.by.id === this.windowId;
-    if (!lost || !isMine || (actor?.kind === "desk" && actor.id === this.windowId)) return;
-    const title = this.#snapshot.ready.find(({ cueId }) => cueId === lost.target.cueId)?.content.title;
-    const who = actor?.kind === "desk" ? (actor.name ?? "another desk") : "a cue that came by itself";
-    this.say(
-      "trouble",
-      `“${title ?? "What you armed"}” is not armed any more: ${who} went on from elsewhere.`,
-    );
-  }
-
   #readCues(): Pick<DeskSnapshot, "cues" | "ready"> {
-    const before = new Map(this.#snapshot?.cues.map((cue) => [cue.view.cueId, cue]));
-    const cues = this.#order.flatMap((id, index): DeskCue[] => {
-      const view = this.#views.get(id);
-      if (!view) return [];
-      // The same object where nothing changed, so that the script draws only what did.
-      const known = before.get(id);
-      if (known?.view === view && known.index === index) return [known];
-      const hash = "hash" in view.compiled ? view.compiled.hash : undefined;
-      const content = hash && this.findContent(hash);
-      return [
-        {
-          view,
-          index,
-          ready: hash && content ? { cueId: id, index, hash, content, doc: view.doc } : undefined,
-        },
-      ];
-    });
-    return { cues, ready: cues.flatMap(({ ready }) => (ready ? [ready] : [])) };
+    const views = this.#order.map((id) => this.#views.get(id));
+    return readCues(views, this.#snapshot?.cues ?? [], (hash) => this.findContent(hash));
   }
 
   #change(change: Partial<DeskSnapshot>, isOwn = false): void {

@@ -9,7 +9,7 @@ import type { Target } from "../../core/show/line.ts";
 import { foldWords } from "../../core/words/foldWords.ts";
 import type { SongFields } from "../../core/words/songFields.ts";
 import { useDesk, useDeskStore } from "../desk/deskContext.ts";
-import type { DeskCue } from "../desk/deskStore.ts";
+import type { DeskCue } from "../desk/deskCues.ts";
 import type { DeskOutfit } from "../desk/outfit.ts";
 import { useActor } from "../desk/useActor.ts";
 import { saveEdit } from "../prepare/saveEdit.ts";

@@ -1,7 +1,8 @@
 import { describe, expect, test } from "vitest";
 import { keyMapSchema } from "../../core/keys/keyMap.ts";
 import { compile, prepareBench, readyCues, song, strap } from "../../core/test-support/contents.ts";
-import type { DeskCue, DeskStore } from "../desk/deskStore.ts";
+import type { DeskCue } from "../desk/deskCues.ts";
+import type { DeskStore } from "../desk/deskStore.ts";
 import { deskCommands, findCommands } from "./commands.ts";
 import { findSteps, findTemplates } from "./localFinds.ts";
 

@@ -3,7 +3,8 @@ import type { PageContent } from "../../core/rundown/content.ts";
 import { stepsOf } from "../../core/rundown/steps.ts";
 import { foldWords } from "../../core/words/foldWords.ts";
 import { FIELD_SETS, PAGE_FIELD_SETS } from "../../designs/fieldSets.ts";
-import type { DeskCue, DeskSnapshot } from "../desk/deskStore.ts";
+import type { DeskCue } from "../desk/deskCues.ts";
+import type { DeskSnapshot } from "../desk/deskStore.ts";
 import type { DeskOutfit } from "../desk/outfit.ts";
 import { cueKindName, cueTitle } from "../ui/cueWords.ts";
 

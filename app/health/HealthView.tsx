@@ -3,6 +3,7 @@ import { useRevalidator } from "react-router";
 import type { HealthReport } from "../../core/report/health.ts";
 import { useDesk } from "../desk/deskContext.ts";
 import { NoticeBar } from "../desk/NoticeBar.tsx";
+import { deskHeaders } from "../ui/deskHeaders.ts";
 import { formatLength } from "../ui/format.ts";
 
 const LOOK_EVERY_MS = 2_000;
@@ -30,7 +31,7 @@ export function HealthView({ report, atMs }: { report: HealthReport; atMs: numbe
     setIsCopying(true);
     await fetch("/health/back-up", {
       method: "POST",
-      headers: { "Content-Type": "application/json" },
+      headers: { "Content-Type": "application/json", ...deskHeaders() },
       body: "{}",
     }).catch(() => undefined);
     setIsCopying(false);

@@ -12,6 +12,7 @@ import {
 } from "../../core/keys/keyMap.ts";
 import { useDesk, useDeskStore } from "../desk/deskContext.ts";
 import { NoticeBar } from "../desk/NoticeBar.tsx";
+import { HoldButton } from "../ui/HoldButton.tsx";
 import { postJson } from "../ui/postJson.ts";
 
 /** Which key does what while the evening runs: the venue's own, with clashes refused. */
@@ -50,19 +51,20 @@ export function KeysView() {
       <div tabIndex={0} className="h-full overflow-y-auto px-8 py-6">
         <div className="flex max-w-5xl items-baseline gap-6">
           <h2 className="text-[19px] font-semibold">Keys of the run view</h2>
-          <button
-            type="button"
+          <HoldButton
             disabled={Object.keys(keys).length === 0}
-            onClick={() => void save({ map: {} })}
+            onHeld={() => void save({ map: {} })}
+            title="Hold for half a second"
             className="min-h-9 rounded-md bg-lifted px-3 text-[15px] hover:bg-edge disabled:text-quiet"
           >
-            As they came
-          </button>
+            <span>Reset all keys</span>
+          </HoldButton>
         </div>
         <p className="mt-1 max-w-3xl text-[15px] text-second">
-          They work where no text box has the focus. Those marked “held” act after half a second. The digits
-          take layers off, with Shift they switch screen plans, with Alt they arm the sections of a song; a
-          clicker’s keys are page down and page up.
+          They work where no text box has the focus; in a text box, Ctrl+Enter takes, and Ctrl+Shift with a
+          key does what the key does. Those marked “held” act after half a second, and so do those of layers
+          that stay when others are cleared. Digits with Shift switch screen plans, with Alt they arm the
+          sections of a song; a clicker’s keys are page down, page up and B.
         </p>
         <ul className="mt-5 grid max-w-5xl grid-cols-2 gap-x-8">
           {AIR_ACTION_IDS.map((action) => (

@@ -5,6 +5,7 @@ import type { ChromaKey } from "../../core/picture/chromaKey.ts";
 import type { MediaInfo } from "../../core/scene/media.ts";
 import { useDeskStore } from "../desk/deskContext.ts";
 import { NoticeBar } from "../desk/NoticeBar.tsx";
+import { deskHeaders } from "../ui/deskHeaders.ts";
 import { postJson } from "../ui/postJson.ts";
 import { bringIn } from "./bringIn.ts";
 import { KeyControls } from "./KeyControls.tsx";
@@ -57,7 +58,7 @@ export function LibraryView({
   const saveKey = async (id: string, key: ChromaKey | null) => {
     const saved = await fetch("/library-key", {
       method: "POST",
-      headers: { "Content-Type": "application/json" },
+      headers: { "Content-Type": "application/json", ...deskHeaders() },
       body: JSON.stringify({ id, key }),
     }).catch(() => undefined);
     if (!saved?.ok)

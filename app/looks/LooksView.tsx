@@ -2,42 +2,40 @@ import { Upload } from "lucide-react";
 import { useMemo, useState } from "react";
 import { useRevalidator } from "react-router";
 import type { HouseStyle } from "../../core/scene/houseStyle.ts";
-import { layOut } from "../../core/scene/layOut.ts";
-import type { MediaInfo } from "../../core/scene/media.ts";
 import { explainFinding } from "../../core/scene/part.ts";
 import type { Template } from "../../core/scene/template.ts";
-import { FALLBACK_FONTS } from "../../core/text/fontList.ts";
 import { FIELD_SETS } from "../../designs/fieldSets.ts";
 import { HOUSE_STYLES } from "../../designs/houseStyles.ts";
-import { sampleValues } from "../../designs/samples.ts";
 import { useDeskStore, useDrawing } from "../desk/deskContext.ts";
 import { NoticeBar } from "../desk/NoticeBar.tsx";
 import type { DeskOutfit } from "../desk/outfit.ts";
 import type { Drawing } from "../live/drawing.ts";
+import { deskHeaders } from "../ui/deskHeaders.ts";
 import { PagePicture } from "../ui/PagePicture.tsx";
 import { postJson } from "../ui/postJson.ts";
 import standIn from "../ui/standInPicture.svg";
+import { StyleCard } from "./StyleCard.tsx";
 import { bringTemplate, templateFile } from "./templateFiles.ts";
+import { RESTING_MS, type Samples, useLaidOut } from "./useLaidOut.ts";
 
 export interface ShownWardrobe {
   readonly outfitId: string;
   readonly templates: readonly { readonly template: Template; readonly isWorn: boolean }[];
 }
 
-/** A picture and a clip of the library, to show templates with; null where it has none. */
-export interface Samples {
-  readonly picture: Sample | null;
-  readonly clip: Sample | null;
-}
-interface Sample {
-  readonly hash: string;
-  readonly info: MediaInfo;
-}
+const examples = new WeakMap<readonly ShownWardrobe[], readonly Template[]>();
 
-const NO_SAMPLES: Samples = { picture: null, clip: null };
-
-/** Long after everything has arrived, and in the middle of what passes by. */
-const RESTING_MS = 9_000;
+/** What stands for a style: a title over the backdrop of the first outfit. The same list for the same wardrobes. */
+function exampleOf(wardrobes: readonly ShownWardrobe[]): readonly Template[] {
+  const known = examples.get(wardrobes);
+  if (known) return known;
+  const all = wardrobes[0]?.templates ?? [];
+  const found = ["backdrop", "title"].flatMap(
+    (set) => all.find(({ template }) => template.fieldSet === set)?.template ?? [],
+  );
+  examples.set(wardrobes, found);
+  return found;
+}
 
 /** The house styles, and every template that is worn, as true pictures with sample words. */
 export function LooksView({
@@ -62,7 +60,7 @@ export function LooksView({
   const wear = async (name: string) => {
     const response = await fetch("/wear-style", {
       method: "POST",
-      headers: { "Content-Type": "application/json" },
+      headers: { "Content-Type": "application/json", ...deskHeaders() },
       body: JSON.stringify({ name }),
     }).catch(() => undefined);
     if (!response?.ok) {
@@ -110,7 +108,7 @@ export function LooksView({
                 className={`w-full rounded-lg border-2 p-1.5 text-left ${candidate.name === seen ? "border-act bg-act-ground" : "border-edge hover:border-edge-strong"}`}
               >
                 {drawing ? (
-                  <StyleCard style={candidate} wardrobes={wardrobes} drawing={drawing} />
+                  <StyleCard style={candidate} templates={exampleOf(wardrobes)} drawing={drawing} />
                 ) : (
                   <span className="block aspect-video" />
                 )}
@@ -178,67 +176,6 @@ export function LooksView({
       </main>
       <NoticeBar />
     </div>
-  );
-}
-
-function useLaidOut(
-  templates: readonly Template[],
-  style: HouseStyle,
-  drawing: Drawing,
-  samples = NO_SAMPLES,
-) {
-  return useMemo(() => {
-    const { picture, clip } = samples;
-    // The corner mark has a lamp of its own; these have nothing without a picture.
-    const shown = (fieldSet: string): Record<string, string> =>
-      fieldSet === "picture"
-        ? { picture: picture?.hash ?? "" }
-        : fieldSet === "clip" || fieldSet === "loop"
-          ? { clip: clip?.hash ?? "" }
-          : {};
-    const media = (hash: string) => [picture, clip].find((sample) => sample?.hash === hash)?.info;
-    return templates.map((template) =>
-      layOut(
-        template,
-        { ...sampleValues(template.fieldSet), ...shown(template.fieldSet) },
-        style,
-        template.canvas,
-        {
-          media,
-          shaper: drawing.shaper,
-          fallbackFonts: FALLBACK_FONTS,
-          timeZone: drawing.timeZone,
-        },
-      ),
-    );
-  }, [templates, style, drawing, samples]);
-}
-
-/** A style at a glance: a title over the backdrop. */
-function StyleCard({
-  style,
-  wardrobes,
-  drawing,
-}: {
-  style: HouseStyle;
-  wardrobes: readonly ShownWardrobe[];
-  drawing: Drawing;
-}) {
-  const templates = useMemo(() => {
-    const all = wardrobes[0]?.templates ?? [];
-    return ["backdrop", "title"].flatMap(
-      (set) => all.find(({ template }) => template.fieldSet === set)?.template ?? [],
-    );
-  }, [wardrobes]);
-  const pages = useLaidOut(templates, style, drawing);
-  return (
-    <PagePicture
-      pages={pages}
-      drawing={drawing}
-      atMs={RESTING_MS}
-      label={`${style.name}, an example`}
-      ground="#000"
-    />
   );
 }
 

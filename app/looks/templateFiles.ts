@@ -1,4 +1,5 @@
 import type { Template } from "../../core/scene/template.ts";
+import { deskHeaders } from "../ui/deskHeaders.ts";
 
 export type Brought =
   | { readonly name: string; readonly problems: readonly string[] }
@@ -9,7 +10,7 @@ export async function bringTemplate(outfitId: string, file: File): Promise<Broug
   try {
     const response = await fetch("/bring-template", {
       method: "POST",
-      headers: { "Content-Type": "application/json" },
+      headers: { "Content-Type": "application/json", ...deskHeaders() },
       body: JSON.stringify({ outfitId, json: await file.text() }),
     });
     return (await response.json()) as Brought;

@@ -1,21 +1,12 @@
-import { Plus } from "lucide-react";
-import { DropdownMenu } from "radix-ui";
 import { type ReactNode, useEffect, useId, useRef, useState } from "react";
 import { looksLikeRows } from "../../core/rundown/bulkPages.ts";
-import {
-  actionCue,
-  type CueDoc,
-  pageCue,
-  readingCue,
-  remarkCue,
-  songCue,
-} from "../../core/rundown/cueDoc.ts";
+import type { CueDoc } from "../../core/rundown/cueDoc.ts";
 import type { Cleaning } from "../../core/words/hygiene.ts";
-import { PAGE_FIELD_SETS } from "../../designs/fieldSets.ts";
 import { CleanedLine } from "../ui/CleanedLine.tsx";
 import { cueKindName } from "../ui/cueWords.ts";
 import { postJson } from "../ui/postJson.ts";
 import { useCleanPaste } from "../ui/useCleanPaste.ts";
+import { AddMenu } from "./AddMenu.tsx";
 import { BulkPages } from "./BulkPages.tsx";
 import { guardPaste } from "./guardPaste.ts";
 
@@ -160,44 +151,5 @@ async function askServer(typed: string): Promise<Understood> {
       problem:
         "The server cannot be reached, so this cannot be added yet. What you typed stays here; try again.",
     }
-  );
-}
-
-/** For a page of a chosen kind, empty, to be filled where it stands. */
-function AddMenu({ onAdd }: { onAdd: (doc: CueDoc) => Promise<boolean> }) {
-  const kinds: readonly { name: string; doc: CueDoc }[] = [
-    ...PAGE_FIELD_SETS.map(({ id, name }): { name: string; doc: CueDoc } => ({
-      name,
-      doc: pageCue({ fieldSet: id }),
-    })),
-    { name: "Song", doc: songCue({ title: "", text: "" }) },
-    { name: "Reading", doc: readingCue({ reference: "", text: "web" }) },
-    { name: "Action or wait", doc: actionCue({}) },
-    { name: "Heading", doc: remarkCue({ isHeading: true }) },
-    { name: "Remark", doc: remarkCue({}) },
-  ];
-  return (
-    <DropdownMenu.Root>
-      <DropdownMenu.Trigger className="flex min-h-11 shrink-0 items-center gap-1.5 rounded-lg bg-lifted px-3.5 text-[15px] hover:bg-edge">
-        <Plus aria-hidden="true" className="size-4.5" /> Empty page
-      </DropdownMenu.Trigger>
-      <DropdownMenu.Portal>
-        <DropdownMenu.Content
-          align="end"
-          sideOffset={6}
-          className="z-30 grid max-h-[70vh] min-w-44 grid-flow-col grid-rows-13 overflow-y-auto rounded-lg border border-edge-strong bg-raised p-1.5 shadow-xl"
-        >
-          {kinds.map(({ name, doc }) => (
-            <DropdownMenu.Item
-              key={name}
-              onSelect={() => void onAdd(doc)}
-              className="flex min-h-9 items-center rounded-md px-3 text-[15px] outline-none data-highlighted:bg-lifted"
-            >
-              {name}
-            </DropdownMenu.Item>
-          ))}
-        </DropdownMenu.Content>
-      </DropdownMenu.Portal>
-    </DropdownMenu.Root>
   );
 }

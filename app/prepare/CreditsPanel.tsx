@@ -3,7 +3,7 @@ import { useState } from "react";
 import { useRevalidator } from "react-router";
 import { nameMissing } from "../../core/words/credits.ts";
 import { useDeskStore } from "../desk/deskContext.ts";
-import type { DeskCue } from "../desk/deskStore.ts";
+import type { DeskCue } from "../desk/deskCues.ts";
 import { useDeskData } from "../desk/useDeskData.ts";
 import { cueTitle } from "../ui/cueWords.ts";
 import { postJson } from "../ui/postJson.ts";

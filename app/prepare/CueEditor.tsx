@@ -3,7 +3,7 @@ import { useEffect, useRef } from "react";
 import type { Anchor } from "../../core/rundown/anchor.ts";
 import type { CueDoc } from "../../core/rundown/cueDoc.ts";
 import { useDesk, useDeskStore } from "../desk/deskContext.ts";
-import type { DeskCue } from "../desk/deskStore.ts";
+import type { DeskCue } from "../desk/deskCues.ts";
 import type { DeskOutfit } from "../desk/outfit.ts";
 import { SaveLine } from "../ui/SaveLine.tsx";
 import { useDraftSaver } from "../ui/useDraftSaver.ts";

@@ -1,6 +1,6 @@
 import { pagesOn } from "../../core/show/layers.ts";
 import type { ShowState } from "../../core/show/state.ts";
-import type { DeskCue } from "../desk/deskStore.ts";
+import type { DeskCue } from "../desk/deskCues.ts";
 
 /** The layers on which a cue is now, with the contents it was taken with. */
 export function onAirOf(

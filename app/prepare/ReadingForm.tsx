@@ -3,7 +3,7 @@ import type { ReadingDoc, ReferencePlace } from "../../core/rundown/cueDoc.ts";
 import { REFERENCE_PLACES } from "../../core/rundown/cueDoc.ts";
 import { LEAVE_ANCHOR, stepsOf } from "../../core/rundown/steps.ts";
 import { cutAt, withCut } from "../../core/words/cuts.ts";
-import type { DeskCue } from "../desk/deskStore.ts";
+import type { DeskCue } from "../desk/deskCues.ts";
 import type { DeskOutfit } from "../desk/outfit.ts";
 import { useDeskData } from "../desk/useDeskData.ts";
 import { BracketColumns, LINE_PX, type OnCut } from "./Brackets.tsx";

@@ -3,7 +3,7 @@ import { useMemo, useState } from "react";
 import type { Edit, EditOutcome } from "../../core/rundown/edits.ts";
 import { findInCue } from "../../core/rundown/replaceWords.ts";
 import { FIELD_SETS } from "../../designs/fieldSets.ts";
-import type { DeskCue } from "../desk/deskStore.ts";
+import type { DeskCue } from "../desk/deskCues.ts";
 import { cueTitle } from "../ui/cueWords.ts";
 import { fieldClass, Labelled } from "./Labelled.tsx";
 

@@ -2,7 +2,7 @@ import { Plus, X } from "lucide-react";
 import type { CueDoc, PlanNeed } from "../../core/rundown/cueDoc.ts";
 import { type Step, stepsOf } from "../../core/rundown/steps.ts";
 import { useDesk } from "../desk/deskContext.ts";
-import type { DeskCue } from "../desk/deskStore.ts";
+import type { DeskCue } from "../desk/deskCues.ts";
 
 const selectClass = "min-h-9 rounded-md border border-edge-strong bg-ground px-2 text-paper";
 

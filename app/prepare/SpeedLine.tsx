@@ -4,7 +4,7 @@ import { stepsOf } from "../../core/rundown/steps.ts";
 import { NO_ADJUSTMENT } from "../../core/scene/adjust.ts";
 import { FRAME_RATES } from "../../core/time/timecode.ts";
 import { useDesk, useDrawing } from "../desk/deskContext.ts";
-import type { DeskCue } from "../desk/deskStore.ts";
+import type { DeskCue } from "../desk/deskCues.ts";
 import { NumberBox } from "../ui/NumberBox.tsx";
 import { type CrawlFacts, crawlFactsOf } from "./crawlFacts.ts";
 import { editorId } from "./editorId.ts";

@@ -7,7 +7,7 @@ import {
   NO_CREDITS,
 } from "../../core/words/credits.ts";
 import { parseSong } from "../../core/words/song.ts";
-import type { DeskCue } from "../desk/deskStore.ts";
+import type { DeskCue } from "../desk/deskCues.ts";
 
 /** Read once for each text: a rundown has hundreds of songs, and is looked through with every edit. */
 const known = new WeakMap<SongDoc, Credits>();

@@ -32,7 +32,7 @@ export function loader({ context }: Route.LoaderArgs) {
     if (document) documents[hash] = document;
   }
   return {
-    place: show.place,
+    place: services.place(),
     outfits: show.outfits.map((outfit) => ({
       ...outfit,
       looks: Object.fromEntries(

@@ -2,7 +2,7 @@ import { X } from "lucide-react";
 import { useEffect, useRef } from "react";
 import type { Anchor } from "../../core/rundown/anchor.ts";
 import { useDeskStore } from "../desk/deskContext.ts";
-import type { DeskCue } from "../desk/deskStore.ts";
+import type { DeskCue } from "../desk/deskCues.ts";
 import type { DeskOutfit } from "../desk/outfit.ts";
 import { useActor } from "../desk/useActor.ts";
 import { CueEditor } from "../prepare/CueEditor.tsx";

@@ -100,11 +100,13 @@ export function RunView({
         {script}
         <div className="h-[132px] shrink-0">{layers}</div>
       </Panel>
-      <PanelResizeHandle
-        aria-label="Room of the script"
-        data-own-keys="the split"
-        className="w-1.5 shrink-0 bg-edge hover:bg-act data-[resize-handle-state=drag]:bg-act"
-      />
+      <section aria-label="Between script and screens" className="flex shrink-0">
+        <PanelResizeHandle
+          aria-label="Room of the script"
+          data-own-keys="the split"
+          className="w-1.5 bg-edge hover:bg-act data-[resize-handle-state=drag]:bg-act"
+        />
+      </section>
       <Panel minSize={25} className="flex min-h-0 flex-col bg-raised">
         <aside aria-label="Screens" className="flex min-h-0 flex-1 flex-col">
           <div className="min-h-0 flex-1">

@@ -1,12 +1,14 @@
 import { Copy, Trash2 } from "lucide-react";
 import { type ReactNode, useEffect, useState } from "react";
 import type { ScreenPlan } from "../../core/screens/plan.ts";
+import { HoldButton } from "../ui/HoldButton.tsx";
 import { newId } from "../ui/newId.ts";
 
 /** The plans by name: one is used, one is looked at; what every screen would become stands below before it is used. */
 export function PlanBar({
   plans,
   usedId,
+  hasDraft,
   shownId,
   onShow,
   onUse,
@@ -16,6 +18,8 @@ export function PlanBar({
 }: {
   plans: readonly ScreenPlan[];
   usedId: string;
+  /** The plan in use was changed, and is not used as it stands here. */
+  hasDraft: boolean;
   shownId: string;
   onShow: (planId: string) => void;
   onUse: (planId: string) => void;
@@ -44,7 +48,11 @@ export function PlanBar({
           className={`min-h-9 rounded-full border-2 px-4 ${plan.id === shownId ? "border-act bg-act-ground" : "border-edge hover:border-edge-strong"} ${plan.id === usedId ? "font-bold" : ""}`}
         >
           {plan.name}
-          {plan.id === usedId && <span className="ml-2 text-[14px] font-normal text-second">in use</span>}
+          {plan.id === usedId && (
+            <span className="ml-2 text-[14px] font-normal text-second">
+              {hasDraft ? "in use as it was" : "in use"}
+            </span>
+          )}
         </button>
       ))}
       {shown && (
@@ -80,14 +88,14 @@ export function PlanBar({
             <Trash2 aria-hidden="true" className="size-4.5" />
           </button>
           {children}
-          {shown.id !== usedId && (
-            <button
-              type="button"
-              onClick={() => onUse(shown.id)}
-              className="ml-auto min-h-10 rounded-lg bg-next px-4 font-bold text-on-bright hover:brightness-110"
+          {(shown.id !== usedId || hasDraft) && (
+            <HoldButton
+              onHeld={() => onUse(shown.id)}
+              title="Hold for half a second; U in Run puts it back"
+              className="ml-auto min-h-10 rounded-lg border-2 border-next bg-next-ground px-4 font-bold text-next"
             >
-              Switch all screens to “{shown.name}”
-            </button>
+              <span>{shown.id === usedId ? "Use these changes" : `Use “${shown.name}” on all screens`}</span>
+            </HoldButton>
           )}
         </>
       )}

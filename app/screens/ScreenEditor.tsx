@@ -4,6 +4,7 @@ import type { Output } from "../../core/screens/plan.ts";
 import { smallestReadable } from "../../core/screens/seat.ts";
 import { FRAME_RATES, type FrameRateName } from "../../core/time/timecode.ts";
 import { fieldClass, Labelled } from "../prepare/Labelled.tsx";
+import { HoldButton } from "../ui/HoldButton.tsx";
 import { Check, Choice, NumberField, TextField } from "./fields.tsx";
 import { GlassFields } from "./GlassFields.tsx";
 import { OpenWays } from "./OpenWays.tsx";
@@ -209,16 +210,26 @@ export function ScreenEditor({
           })
         }
       />
+      <Choice
+        label="When all screens go to black or stand-by"
+        value={output.spared === null ? "byOutfit" : output.spared ? "spared" : "along"}
+        options={[
+          ["byOutfit", "as its outfit: the stage’s own is spared"],
+          ["along", "it goes along"],
+          ["spared", "it keeps its picture"],
+        ]}
+        onSave={(choice) => onSave({ ...output, spared: choice === "byOutfit" ? null : choice === "spared" })}
+      />
       <GlassFields output={output} onSave={onSave} />
       <WallFields output={output} onSave={onSave} />
       <OpenWays output={output} />
-      <button
-        type="button"
-        onClick={onRemove}
+      <HoldButton
+        onHeld={onRemove}
+        title="Hold for half a second"
         className="inline-flex min-h-9 items-center gap-2 self-start rounded-md bg-lifted px-3 text-[15px] hover:bg-edge"
       >
-        <Trash2 aria-hidden="true" className="size-4.5" /> Take this screen away
-      </button>
+        <Trash2 aria-hidden="true" className="size-4.5" /> <span>Delete this screen</span>
+      </HoldButton>
     </div>
   );
 }

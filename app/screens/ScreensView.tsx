@@ -6,6 +6,7 @@ import { stateUnderPlan } from "../../core/screens/preview.ts";
 import { TEST_PICTURES, type TestPictureName } from "../../core/screens/testPicture.ts";
 import { useDesk, useDeskStore, useDrawing, useServerTime } from "../desk/deskContext.ts";
 import { NoticeBar } from "../desk/NoticeBar.tsx";
+import { sayWithUndo } from "../desk/sayWithUndo.ts";
 import { useDeskData } from "../desk/useDeskData.ts";
 import { newId } from "../ui/newId.ts";
 import { Access } from "./Access.tsx";
@@ -39,7 +40,9 @@ export function ScreensView({ venue, pictures }: { venue: Venue; pictures: reado
   const [planId, setPlanId] = useState(state.plan.id);
   const chosen = outputs.find(({ id }) => id === chosenId) ?? outputs[0];
   const plan = plans.find(({ id }) => id === planId) ?? plans.find(({ id }) => id === state.plan.id);
-  const isOther = plan !== undefined && plan.id !== state.plan.id;
+  const row = plans.find(({ id }) => id === state.plan.id);
+  const hasDraft = row !== undefined && JSON.stringify(row.outputs) !== JSON.stringify(state.plan.outputs);
+  const isOther = plan !== undefined && (plan.id !== state.plan.id || hasDraft);
   const would = useMemo(
     () => (plan && isOther ? stateUnderPlan(state, plan, store.now()) : undefined),
     [state, plan, isOther, store],
@@ -64,8 +67,17 @@ export function ScreensView({ venue, pictures }: { venue: Venue; pictures: reado
   };
   const save = (output: Output) => saveScreens(store, { kind: "saveOutput", output });
   const savePlan = (next: ScreenPlan) => saveScreens(store, { kind: "savePlan", plan: next });
-  const test = (picture: TestPictureName | null, outputIds: string[] | null) =>
+  const test = (picture: TestPictureName | null, outputIds: string[] | null) => {
     store.press({ kind: "test", picture, outputIds });
+    if (picture !== null) sayWithUndo(store, `${TEST_NAMES[picture]} on ${nameOf(outputIds)}.`);
+  };
+  const nameOf = (ids: string[] | null) =>
+    ids === null
+      ? "all screens"
+      : outputs
+          .filter(({ id }) => ids.includes(id))
+          .map(({ name }) => name)
+          .join(", ");
 
   const setStandBy = (file: string) => {
     const picture = pictures.find((each) => each.file === file);
@@ -81,6 +93,7 @@ export function ScreensView({ venue, pictures }: { venue: Venue; pictures: reado
         <PlanBar
           plans={plans}
           usedId={state.plan.id}
+          hasDraft={hasDraft}
           shownId={plan?.id ?? ""}
           onShow={setPlanId}
           onUse={(id) => store.press({ kind: "switchPlan", planId: id, builtOn: state.airRevision })}
@@ -173,13 +186,15 @@ export function ScreensView({ venue, pictures }: { venue: Venue; pictures: reado
                   onChoose={() => setChosenId(output.id)}
                   onPlan={savePlan}
                   onTest={(picture) => test(picture, [output.id])}
-                  onShut={() =>
+                  onShut={() => {
+                    const isShut = state.shutters[output.id]?.untilMs === null;
                     store.press({
                       kind: "shut",
                       outputIds: [output.id],
-                      picture: state.shutters[output.id]?.untilMs === null ? null : "black",
-                    })
-                  }
+                      picture: isShut ? null : "black",
+                    });
+                    if (!isShut) sayWithUndo(store, `${output.name} goes to black.`);
+                  }}
                 />
               ))}
               <button

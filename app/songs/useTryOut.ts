@@ -2,7 +2,7 @@ import { useEffect, useState } from "react";
 import type { CueDoc } from "../../core/rundown/cueDoc.ts";
 import type { PinnedDocument } from "../../core/screens/dress.ts";
 import { useDeskStore } from "../desk/deskContext.ts";
-import type { DeskCue } from "../desk/deskStore.ts";
+import type { DeskCue } from "../desk/deskCues.ts";
 import { postJson } from "../ui/postJson.ts";
 
 const AFTER_MS = 150;

@@ -2,9 +2,11 @@ import { useState } from "react";
 import type { CueTiming } from "../../core/rundown/timing.ts";
 import { useDesk, useDeskStore, useServerTime } from "../desk/deskContext.ts";
 import { NoticeBar } from "../desk/NoticeBar.tsx";
+import { sayWithUndo } from "../desk/sayWithUndo.ts";
 import { useEventTiming } from "../desk/useEventTiming.ts";
 import { cueTitle } from "../ui/cueWords.ts";
 import { formatLength, formatMinute } from "../ui/format.ts";
+import { HoldButton } from "../ui/HoldButton.tsx";
 import { postJson } from "../ui/postJson.ts";
 import { TimeBox } from "../ui/TimeBox.tsx";
 import { StoryLines } from "./StoryLines.tsx";
@@ -76,15 +78,17 @@ export function TimingView() {
         >
           What was done
         </button>
-        <button
-          type="button"
-          title="Times are counted from the next take, and the script stands at its start. What is on air stays."
+        <HoldButton
+          title="Hold for half a second: times are counted from the next take, and the script stands at its start. What is on air stays."
           disabled={Object.keys(desk.state.cueTimes).length === 0}
-          onClick={() => store.press({ kind: "beginAnew" })}
+          onHeld={() => {
+            store.press({ kind: "beginAnew" });
+            sayWithUndo(store, "The evening starts over with the next take.");
+          }}
           className="min-h-10 rounded-md bg-lifted px-4 text-[15px] hover:bg-edge disabled:text-quiet disabled:hover:bg-lifted"
         >
-          Begin anew
-        </button>
+          <span>Start over</span>
+        </HoldButton>
       </div>
       {isLog ? (
         <StoryLines desk={desk} />

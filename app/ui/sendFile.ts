@@ -1,3 +1,5 @@
+import { deskHeaders } from "./deskHeaders.ts";
+
 export interface SendingFile<T> {
   /** The answer; undefined when it could not be sent, or was called off. */
   readonly answer: Promise<T | undefined>;
@@ -30,6 +32,7 @@ export function sendFile<T>(
   });
   request.open("POST", `${path}?${new URLSearchParams(about)}`);
   request.setRequestHeader("Content-Type", "application/octet-stream");
+  for (const [name, value] of Object.entries(deskHeaders())) request.setRequestHeader(name, value);
   request.send(file);
   return { answer, callOff: () => request.abort() };
 }

@@ -1,5 +1,6 @@
 import type { Express, Request, RequestHandler, Response } from "express";
 import type { Access, ReadAccess } from "../access/access.ts";
+import { closedByMode, DESK_HEADER } from "../access/deskMode.ts";
 import { judge, type Right } from "../access/rights.ts";
 import { log } from "../log.ts";
 import type { Services } from "../services.ts";
@@ -45,6 +46,8 @@ export class Doors {
       this.#guarded(right, (request, response) => {
         if (!this.access(request).isOwnOrigin || !request.is(type))
           return void sayPlainly(response, 403, FOREIGN);
+        const closed = closedByMode(request.get(DESK_HEADER), (id) => this.#services.live.modeOf(id));
+        if (closed !== undefined) return void response.status(403).json({ sentence: closed });
         return answer(request, response);
       }),
     );

@@ -1,4 +1,5 @@
 import { randomUUID } from "node:crypto";
+import type { ScreenPlan } from "../../core/screens/plan.ts";
 import type { LinkStore } from "../store/linkStore.ts";
 import type { ScreenStore, ScreensEdit } from "../store/screenStore.ts";
 import type { ShowHost } from "./showHost.ts";
@@ -6,9 +7,13 @@ import type { ShowHost } from "./showHost.ts";
 const SCREENS = { kind: "desk", id: "screens-view", name: "Screens" } as const;
 
 /**
- * Changes screens and plans. A new screen is in every plan from the start, showing every layer in the first outfit; a plan
- * that is in use is switched to anew when it was changed.
+ * Changes screens and plans. A new screen is in every plan from the start, showing every layer in the first outfit. What is
+ * changed in the plan in use is a draft: the air stays under the plan as it was switched to, until it is used anew.
  */
+/** Whether two plans show the same: their names do not matter. */
+const isSamePlan = (a: ScreenPlan, b: ScreenPlan): boolean =>
+  JSON.stringify(a.outputs) === JSON.stringify(b.outputs);
+
 export function createScreensEditor(
   screens: ScreenStore,
   links: LinkStore,
@@ -16,6 +21,8 @@ export function createScreensEditor(
   firstOutfit: string,
 ) {
   return async (edit: ScreensEdit): Promise<string | undefined> => {
+    const before = screens.plans.find(({ id }) => id === host.state.plan.id);
+    const wasUsed = before !== undefined && isSamePlan(before, host.state.plan);
     const isNew = edit.kind === "saveOutput" && !screens.outputs.some(({ id }) => id === edit.output.id);
     if (edit.kind === "removePlan" && host.state.plan.id === edit.planId)
       return "That plan is in use, so it stays. Switch to another first.";
@@ -35,7 +42,7 @@ export function createScreensEditor(
     }
     if (edit.kind === "removeOutput") await links.forget(edit.outputId);
     const used = screens.plans.find(({ id }) => id === host.state.plan.id);
-    if (used && JSON.stringify(used) !== JSON.stringify(host.state.plan))
+    if (used && wasUsed && edit.kind !== "savePlan" && !isSamePlan(used, host.state.plan))
       await host.submit(
         { kind: "switchPlan", id: randomUUID(), planId: used.id, builtOn: host.state.airRevision },
         SCREENS,

@@ -3,7 +3,7 @@ import type { IncomingMessage } from "node:http";
 import type { Duplex } from "node:stream";
 import { type WebSocket, WebSocketServer } from "ws";
 import { type Refusal, refusalSentence } from "../../core/show/commands.ts";
-import { refusalOfMode } from "../../core/show/deskMode.ts";
+import { type DeskMode, refusalOfMode } from "../../core/show/deskMode.ts";
 import { contentsOf } from "../../core/show/state.ts";
 import {
   type Channel,
@@ -216,6 +216,11 @@ export class LiveServer {
     );
     for (const connection of to ?? desks)
       send(connection, { kind: "desks", desks: present, rehearsedOn: this.#rehearsedOn });
+  }
+
+  /** What a desk lets its person do; undefined when no such desk is open. */
+  modeOf(windowId: string): DeskMode | undefined {
+    return this.#desks().find((desk) => desk.windowId === windowId)?.desk.mode;
   }
 
   #freeDeskNumber(): number {

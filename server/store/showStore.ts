@@ -187,6 +187,10 @@ export async function saveStyle(
   return hash;
 }
 
+export async function savePlace(db: Db, showId: string, place: string): Promise<void> {
+  await db.updateTable("show").set({ place }).where("id", "=", showId).execute();
+}
+
 export async function saveLicence(db: Db, showId: string, licence: string): Promise<void> {
   await db.updateTable("show").set({ licence }).where("id", "=", showId).execute();
 }

@@ -1,0 +1,25 @@
+import type { ReadyCue } from "../../core/rundown/readyCue.ts";
+import type { LoggedEvent } from "../../core/show/events.ts";
+import { lostArm } from "../../core/show/meaning.ts";
+import type { ShowState } from "../../core/show/state.ts";
+
+/** What whoever sits at a desk must know of an event that was not theirs; undefined: nothing. */
+export function newsOf(
+  { event, actor }: LoggedEvent,
+  before: ShowState,
+  after: ShowState,
+  ready: readonly ReadyCue[],
+  deskId: string,
+): string | undefined {
+  const titleOf = (cueId: string) => ready.find((cue) => cue.cueId === cueId)?.content.title;
+  if (event.kind === "dueHeld" && event.why !== "pressed") {
+    const why = event.why === "late" ? "its time had long passed" : "it cannot be taken as it stands";
+    return `“${titleOf(event.due.cueId) ?? "A cue"}” was to come by itself and was held: ${why}. The air is as it was; take it by hand.`;
+  }
+  // An arm is not lost in silence: whoever set it is told when another hand took it away.
+  const lost = lostArm(before, after, "target" in event ? event.target : null);
+  const isMine = lost?.by.kind === "desk" && lost.by.id === deskId;
+  if (!lost || !isMine || (actor?.kind === "desk" && actor.id === deskId)) return undefined;
+  const who = actor?.kind === "desk" ? (actor.name ?? "another desk") : "a cue that came by itself";
+  return `“${titleOf(lost.target.cueId) ?? "What you armed"}” is not armed any more: ${who} went on from elsewhere.`;
+}

@@ -1,0 +1,24 @@
+import { only } from "../rights.server.ts";
+import { getServices, isFresh } from "../services.server.ts";
+import { WelcomeView } from "../welcome/WelcomeView.tsx";
+import type { Route } from "./+types/welcome.ts";
+
+export const middleware = [only("desk")];
+
+export function loader({ context }: Route.LoaderArgs) {
+  const services = getServices(context);
+  const [wardrobe] = services.wardrobes();
+  return {
+    fresh: isFresh(services),
+    place: services.place(),
+    worn: services.style().name,
+    templates: ["backdrop", "title"].flatMap((set) => wardrobe?.templates.get(set)?.[0]?.template ?? []),
+    texts: services.scriptures.list().map(({ code, name, language }) => ({ code, name, language })),
+  };
+}
+
+export const meta: Route.MetaFunction = () => [{ title: "First steps · Vesko" }];
+
+export default function WelcomeRoute({ loaderData }: Route.ComponentProps) {
+  return <WelcomeView {...loaderData} />;
+}

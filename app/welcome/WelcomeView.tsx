@@ -1,0 +1,250 @@
+import { Plus, ScanSearch, X } from "lucide-react";
+import { useState } from "react";
+import { Link, useNavigate } from "react-router";
+import type { FirstScreen, ScreenUse } from "../../core/rundown/firstSteps.ts";
+import type { Template } from "../../core/scene/template.ts";
+import { HOUSE_STYLES } from "../../designs/houseStyles.ts";
+import { useDeskStore, useDrawing } from "../desk/deskContext.ts";
+import { NoticeBar } from "../desk/NoticeBar.tsx";
+import { StyleCard } from "../looks/StyleCard.tsx";
+import { fieldClass, Labelled } from "../prepare/Labelled.tsx";
+import { postJson } from "../ui/postJson.ts";
+import { findScreens } from "./findScreens.ts";
+
+const USES: Readonly<
+  Record<ScreenUse, { readonly name: string; readonly widthPx: number; readonly heightPx: number }>
+> = {
+  hall: { name: "the room: large words", widthPx: 1920, heightPx: 1080 },
+  stream: { name: "the stream: over the cameras", widthPx: 1920, heightPx: 1080 },
+  stage: { name: "the stage: words and what comes next", widthPx: 1280, heightPx: 720 },
+  portrait: { name: "the foyer: on end", widthPx: 1080, heightPx: 1920 },
+  ribbon: { name: "a ribbon: wide and low", widthPx: 1920, heightPx: 360 },
+};
+const USE_IDS = Object.keys(USES) as ScreenUse[];
+const SHORT_NAMES: Readonly<Record<ScreenUse, string>> = {
+  hall: "Wall",
+  stream: "Stream",
+  stage: "Stage",
+  portrait: "Foyer",
+  ribbon: "Ribbon",
+};
+const START: readonly FirstScreen[] = [screenFor("hall"), screenFor("stream")];
+const MOST_SCREENS = 12;
+
+function screenFor(use: ScreenUse): FirstScreen {
+  const { widthPx, heightPx } = USES[use];
+  return { name: SHORT_NAMES[use], widthPx, heightPx, use };
+}
+
+/** The first steps of a house: its name, how it looks, its screens; and an evening to begin with. */
+export function WelcomeView({
+  fresh,
+  place: placeBefore,
+  worn,
+  templates,
+  texts,
+}: {
+  /** Nothing was done in the show yet. */
+  fresh: boolean;
+  place: string;
+  worn: string;
+  /** What stands for a style. */
+  templates: readonly Template[];
+  texts: readonly { readonly code: string; readonly name: string; readonly language: string }[];
+}) {
+  const store = useDeskStore();
+  const drawing = useDrawing();
+  const navigate = useNavigate();
+  const [place, setPlace] = useState(placeBefore);
+  const [style, setStyle] = useState(worn);
+  const [screens, setScreens] = useState<readonly FirstScreen[]>(START);
+  const [text, setText] = useState(texts[0]?.code ?? "");
+  const [isBusy, setIsBusy] = useState(false);
+
+  const change = (at: number, part: Partial<FirstScreen>) =>
+    setScreens(screens.map((screen, index) => (index === at ? { ...screen, ...part } : screen)));
+  const look = async () => {
+    const found = await findScreens();
+    if ("problem" in found) store.say("word", found.problem);
+    else
+      setScreens(
+        found.screens.map(({ widthPx, heightPx }, index) => {
+          const use = heightPx > widthPx ? "portrait" : widthPx > heightPx * 3 ? "ribbon" : "hall";
+          return { ...screenFor(use), name: `${SHORT_NAMES[use]} ${index + 1}`, widthPx, heightPx };
+        }),
+      );
+  };
+  const make = async () => {
+    setIsBusy(true);
+    const answer = await postJson<{ sentence?: string }>("/first-steps", { place, style, screens, text });
+    setIsBusy(false);
+    if (!answer || answer.sentence !== undefined)
+      store.say(
+        "trouble",
+        answer?.sentence ?? "The server cannot be reached, so nothing was made. Try again.",
+      );
+    else void navigate("/run");
+  };
+
+  if (!fresh)
+    return (
+      <main
+        aria-label="First steps"
+        className="grid min-h-0 flex-1 place-content-center gap-3 p-8 text-center"
+      >
+        <p className="font-words text-[22px]">The first steps are done.</p>
+        <p className="text-second">
+          Style and templates are in{" "}
+          <Link className="text-act underline" to="/looks">
+            Design
+          </Link>
+          , screens in{" "}
+          <Link className="text-act underline" to="/screens">
+            Screens
+          </Link>
+          , the words of the evening in{" "}
+          <Link className="text-act underline" to="/prepare">
+            Prepare
+          </Link>
+          .
+        </p>
+      </main>
+    );
+  return (
+    <main aria-label="First steps" className="relative flex min-h-0 flex-1 flex-col">
+      {/* biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls must be reached by keys */}
+      <div tabIndex={0} className="min-h-0 flex-1 overflow-y-auto">
+        <div className="mx-auto flex max-w-5xl flex-col gap-6 px-6 py-6">
+          <header>
+            <h2 className="font-words text-[28px]">Welcome. Four things, then the first evening.</h2>
+            <p className="text-[16px] text-second">
+              All of it can be changed later, and none of it has to be.
+            </p>
+          </header>
+          <Labelled id="place" label="1 · What is the house called?">
+            <input
+              id="place"
+              value={place}
+              maxLength={80}
+              placeholder="The Net Loft"
+              onChange={({ target }) => setPlace(target.value)}
+              className={`${fieldClass} max-w-md text-[17px]`}
+            />
+          </Labelled>
+          <section aria-label="House style">
+            <h3 className="mb-2 text-[15px] text-second">2 · How shall it look?</h3>
+            <ul className="grid grid-cols-2 gap-3 sm:grid-cols-3 lg:grid-cols-5">
+              {HOUSE_STYLES.map((candidate) => (
+                <li key={candidate.name}>
+                  <button
+                    type="button"
+                    aria-pressed={candidate.name === style}
+                    onClick={() => setStyle(candidate.name)}
+                    className={`w-full rounded-lg border-2 p-1.5 text-left ${candidate.name === style ? "border-act bg-act-ground" : "border-edge hover:border-edge-strong"}`}
+                  >
+                    {drawing ? (
+                      <StyleCard style={candidate} templates={templates} drawing={drawing} />
+                    ) : (
+                      <span className="block aspect-video" />
+                    )}
+                    <span className="mt-1.5 block px-1 text-[15px] font-semibold">{candidate.name}</span>
+                  </button>
+                </li>
+              ))}
+            </ul>
+          </section>
+          <section aria-label="Screens">
+            <h3 className="mb-2 text-[15px] text-second">3 · Which screens are there?</h3>
+            <ul className="flex flex-col gap-2">
+              {screens.map((screen, at) => (
+                // biome-ignore lint/suspicious/noArrayIndexKey: a row is its place in the list
+                <li key={at} className="flex flex-wrap items-center gap-2">
+                  <input
+                    aria-label={`Name of screen ${at + 1}`}
+                    value={screen.name}
+                    maxLength={60}
+                    onChange={({ target }) => change(at, { name: target.value })}
+                    className={`${fieldClass} w-40`}
+                  />
+                  <select
+                    aria-label={`What screen ${at + 1} is for`}
+                    value={screen.use}
+                    onChange={({ target }) => change(at, screenFor(target.value as ScreenUse))}
+                    className={`${fieldClass} w-72`}
+                  >
+                    {USE_IDS.map((use) => (
+                      <option key={use} value={use}>
+                        {USES[use].name}
+                      </option>
+                    ))}
+                  </select>
+                  <span className="font-mono text-[14px] text-second">
+                    {screen.widthPx}×{screen.heightPx}
+                  </span>
+                  <button
+                    type="button"
+                    aria-label={`Remove screen ${at + 1}`}
+                    disabled={screens.length === 1}
+                    onClick={() => setScreens(screens.filter((_, index) => index !== at))}
+                    className="grid size-9 place-content-center rounded-md text-second hover:bg-lifted disabled:text-quiet"
+                  >
+                    <X aria-hidden="true" className="size-4.5" />
+                  </button>
+                </li>
+              ))}
+            </ul>
+            <div className="mt-2 flex flex-wrap gap-2">
+              <button
+                type="button"
+                disabled={screens.length >= MOST_SCREENS}
+                onClick={() => setScreens([...screens, screenFor("stage")])}
+                className={toolClass}
+              >
+                <Plus aria-hidden="true" className="size-4.5" /> Add a screen
+              </button>
+              <button type="button" onClick={() => void look()} className={toolClass}>
+                <ScanSearch aria-hidden="true" className="size-4.5" /> Find the screens of this computer
+              </button>
+            </div>
+          </section>
+          <Labelled id="text" label="4 · Where do readings come from?">
+            <select
+              id="text"
+              value={text}
+              onChange={({ target }) => setText(target.value)}
+              className={`${fieldClass} max-w-md`}
+            >
+              {texts.map(({ code, name }) => (
+                <option key={code} value={code}>
+                  {name}
+                </option>
+              ))}
+              <option value="">no readings</option>
+            </select>
+          </Labelled>
+        </div>
+      </div>
+      <footer className="flex shrink-0 flex-wrap items-center gap-x-6 gap-y-2 border-t border-edge bg-raised px-6 py-3">
+        <button
+          type="button"
+          disabled={isBusy || screens.some(({ name }) => name.trim() === "")}
+          onClick={() => void make()}
+          className="min-h-11 rounded-lg bg-act px-6 text-[17px] font-bold text-on-bright hover:brightness-110 disabled:bg-lifted disabled:text-second"
+        >
+          Make the first evening
+        </button>
+        <p className="text-[15px] text-second">
+          A backdrop and a corner mark, which go onto the screens at once; a song, a name strap
+          {text !== "" && " and a reading"} to change or delete.
+        </p>
+        <Link className="ml-auto text-[15px] text-act underline" to="/prepare">
+          Begin with nothing
+        </Link>
+      </footer>
+      <NoticeBar />
+    </main>
+  );
+}
+
+const toolClass =
+  "inline-flex min-h-9 items-center gap-2 rounded-md bg-lifted px-3 text-[15px] hover:bg-edge disabled:text-quiet";
