@@ -76,11 +76,11 @@ test("no other view, panel or empty state has a fault that axe-core finds @long"
     await goTo(page, view);
     await check(view, page);
   }
-  await page.getByRole("button", { name: "What was done" }).click();
+  await page.getByRole("button", { name: "Log" }).click();
   await expect(page.getByRole("row", { name: /Show opened/ })).toBeVisible();
   await check("what was done", page);
   await openDesk(page, show, "evenings");
-  await page.getByRole("button", { name: "For another day" }).click();
+  await page.getByRole("button", { name: "Duplicate" }).click();
   await expect(page.getByRole("checkbox", { name: /Night harbour/ })).toBeVisible();
   await check("evenings", page);
   await openDesk(page, show, "prepare");

@@ -97,7 +97,7 @@ test("an evening is taken for another day, emptied of what is of the day, and op
   await takeSteps(page, wall, 3);
   const picture = await shoot(wall);
   await page.getByRole("link", { name: /^Lantern Evening/ }).click();
-  await page.getByRole("button", { name: "For another day" }).click();
+  await page.getByRole("button", { name: "Duplicate" }).click();
   await page.getByLabel("Name", { exact: true }).fill("The week after");
   await page.getByRole("checkbox", { name: "Ilse Tarrow name strap" }).check();
   await page.getByRole("button", { name: "Readings" }).click();

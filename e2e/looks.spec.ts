@@ -24,8 +24,8 @@ test("another style is worn from the next take on; what is on air keeps its look
   await page.getByRole("link", { name: "Design" }).click();
   await expect(page.getByText("Harbour horizon", { exact: true })).toBeVisible();
   await page.getByRole("button", { name: /^Chalk quay/ }).click();
-  await page.getByRole("button", { name: "Wear “Chalk quay”" }).click();
-  await expect(page.getByText("The show wears this style")).toBeVisible();
+  await page.getByRole("button", { name: "Use “Chalk quay”" }).click();
+  await expect(page.getByText("This style is in use")).toBeVisible();
   expect(largestDifference(await shoot(wall), before)).toBe(0);
   await page.getByRole("link", { name: "Run" }).click();
   await takeCue(page, "cue-0031");
@@ -165,12 +165,12 @@ test("a template file is brought in, can be chosen on a page, and what cannot be
 }) => {
   await openDesk(page, show, "looks");
   const saving = page.waitForEvent("download");
-  await page.getByRole("link", { name: /save as a file ?: Name, bare/ }).click();
+  await page.getByRole("link", { name: /export ?: Name, bare/ }).click();
   const file = await (await saving).path();
   const template = JSON.parse(readFileSync(file, "utf8")) as { name: string; objects: unknown[] };
   template.name = "Name, our own";
   template.objects.push({ id: "hologram", kind: "hologram" });
-  const input = page.getByLabel("Bring in a template");
+  const input = page.getByLabel("Import a template");
   const send = (name: string, text: string) =>
     input.setInputFiles({ name, mimeType: "application/json", buffer: Buffer.from(text) });
   await send("broken.json", "{");
@@ -184,7 +184,7 @@ test("a template file is brought in, can be chosen on a page, and what cannot be
   await expect(page.getByText(/has a template called “Name, our own” already/)).toBeVisible();
   await page.getByRole("link", { name: "Prepare" }).click();
   await page.locator("[data-cue=cue-0004] [aria-pressed]").first().click();
-  await page.getByRole("combobox", { name: "Look" }).selectOption("Name, our own");
+  await page.getByRole("combobox", { name: "Template" }).selectOption("Name, our own");
   await expect(page.getByText("saved", { exact: true })).toBeVisible();
 });
 

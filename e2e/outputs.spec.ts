@@ -136,11 +136,13 @@ test("a plan is looked at in Run before it is used, and has a key", async ({ pag
   const wall = await openOutput(show, 0);
   await takeSong(page, wall);
   await page.getByRole("button", { name: /^Walk ⇧/ }).click();
-  await expect(page.getByRole("button", { name: "Switch to it" })).toBeVisible();
+  await expect(page.getByRole("button", { name: "Use it" })).toBeVisible();
   const seq = await seqOf(wall);
-  // In its picture of what the wall would become there are no words.
+  // In its picture of what the wall would become there are no words; what is next stays as it is.
+  const under = page.getByRole("img", { name: "On Loft wall under Walk" });
+  await expect.poll(async () => brightness(await shoot(under))).toBeLessThan(1);
   const next = page.getByRole("img", { name: "On Loft wall after the next take" });
-  await expect.poll(async () => brightness(await shoot(next))).toBeLessThan(1);
+  expect(brightness(await shoot(next))).toBeGreaterThan(1);
   expect(await seqOf(wall)).toBe(seq);
   await page.keyboard.press("Shift+Digit2");
   await settled(wall, seq + 1);

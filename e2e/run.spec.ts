@@ -209,7 +209,7 @@ test("a rehearsal is on no screen, says so on every view, and leaves the air as 
   await expect(page.getByText(/^REHEARSAL, shown on Loft wall/)).toBeVisible();
   await expect(page.locator("[data-mark=air]", { hasText: "we carry down" })).toContainText("REHEARSED");
   await goTo(page, "Timing");
-  await page.getByRole("button", { name: "What was done" }).click();
+  await page.getByRole("button", { name: "Log" }).click();
   await page.getByRole("button", { name: "In rehearsal" }).click();
   await expect(page.getByRole("row")).toHaveCount(4);
   await expect(page.getByRole("row", { name: /Take Carry the Lamp Down .* we carry down/ })).toBeVisible();

@@ -1,5 +1,5 @@
 import { brightness, largestDifference, pixel, shoot } from "./support/pixels.ts";
-import { expect, goTo, openDesk, output, seqOf, settled, takeSteps, test } from "./support/show.ts";
+import { expect, goTo, hold, openDesk, output, seqOf, settled, takeSteps, test } from "./support/show.ts";
 
 // ITU-R BT.471 (100/0/75/0), from memory: white at full level, colours at 75 %, black.
 const BARS = [
@@ -54,7 +54,7 @@ test("a plan is seen before it is used, switches all screens as one, and a cue m
   await expect(page.getByRole("img", { name: "On Loft wall under this plan" })).toBeVisible();
   // Looking changes nothing.
   expect(await seqOf(wall)).toBe(3);
-  await page.getByRole("button", { name: "Switch all screens to “Walk”" }).click();
+  await hold(page, page.getByRole("button", { name: "Use “Walk” on all screens" }));
   await settled(wall, 4);
   // The walk's plan shows no words on the wall.
   expect(brightness(await shoot(wall))).toBe(0);

@@ -240,8 +240,8 @@ test("a text is brought in while the show goes on, read from, and taken out", as
 
   await page.getByRole("link", { name: "Material" }).click();
   await page.getByRole("link", { name: "Texts" }).click();
-  await page.getByRole("button", { name: "Take out" }).click();
-  await expect(page.getByRole("button", { name: "Take out" })).toHaveCount(0);
+  await page.getByRole("button", { name: "Delete" }).click();
+  await expect(page.getByRole("button", { name: "Delete" })).toHaveCount(0);
   await page.getByRole("link", { name: "Prepare" }).click();
   await expect(page.getByText("The text “quay-text” is not installed here.")).toBeVisible();
   // What is on air is pinned.
@@ -279,7 +279,7 @@ test("the song library: new, found by its words, brought in as ChordPro, added t
   await expect(page.getByRole("button", { name: /Nine Bells, No Wind/ })).toBeVisible();
   await expect(page.getByText("1 found")).toBeVisible();
   await page.getByRole("searchbox").fill("");
-  await page.getByLabel("Bring in").setInputFiles({
+  await page.getByLabel("Import").setInputFiles({
     name: "kite.cho",
     mimeType: "text/plain",
     buffer: Buffer.from("{title: Kite over Kiln Lane}\n{soc}\n[G]Kite, kite, [D]over the lane\n{eoc}\n"),

@@ -33,7 +33,7 @@ import type {
 import { localNow } from "../live/clock.ts";
 import { Connection, type ConnectionStatus } from "../live/connection.ts";
 import { ShowCopy } from "../live/showCopy.ts";
-import { setDeskId } from "../ui/deskHeaders.ts";
+import { hasJustAsked, setDeskId } from "../ui/deskHeaders.ts";
 import { newId } from "../ui/newId.ts";
 import { newsOf } from "./airNews.ts";
 import { type DeskCue, readCues } from "./deskCues.ts";
@@ -416,7 +416,7 @@ export class DeskStore {
         this.#rundownStamp = message.stamp;
         const kept = new Set(message.order);
         for (const id of this.#views.keys()) if (!kept.has(id)) this.#views.delete(id);
-        this.#change({ ...this.#readCues(), evening: message.evening });
+        this.#change({ ...this.#readCues(), evening: message.evening }, hasJustAsked());
         return;
       }
       case "keys":
@@ -452,7 +452,7 @@ export class DeskStore {
     else if (change === "state" && this.#copy.state) {
       const { state, outputs, plans, channel } = this.#copy;
       const actor = message.kind === "event" ? message.logged.actor : null;
-      const isOwn = actor?.kind === "desk" && actor.id === this.windowId;
+      const isOwn = (actor?.kind === "desk" && actor.id === this.windowId) || this.#isOwnDoing(message);
       this.#change({ state, outputs, plans, channel }, isOwn);
       if (message.kind === "event") {
         const news = newsOf(message.logged, before, state, this.#snapshot.ready, this.windowId);
@@ -463,6 +463,14 @@ export class DeskStore {
       if (message.kind === "welcome" && channel !== this.#wantedChannel)
         this.#connection?.send({ kind: "channel", channel: this.#wantedChannel });
     }
+  }
+
+  /** Another evening, or other screens, that this very window asked for. */
+  #isOwnDoing(message: ServerMessage): boolean {
+    const isOfRequest =
+      message.kind === "setUp" ||
+      (message.kind === "event" && ["begunAnew", "planSwitched"].includes(message.logged.event.kind));
+    return isOfRequest && hasJustAsked();
   }
 
   #readCues(): Pick<DeskSnapshot, "cues" | "ready"> {

@@ -100,7 +100,7 @@ export function AnotherDay({
             className="min-h-10 w-full"
           />
         </Labelled>
-        <Labelled id="another-end" label="Is over by">
+        <Labelled id="another-end" label="Ends at">
           <TimeBox
             id="another-end"
             time={fields.endsAt}

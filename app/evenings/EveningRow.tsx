@@ -74,7 +74,7 @@ export function EveningRow({
           onClick={onTake}
           className={`${buttonClass} disabled:text-quiet`}
         >
-          For another day
+          Duplicate
         </button>
         {!isOpen && (
           <button
@@ -108,8 +108,8 @@ export function EveningRow({
         />
         begins
         <TimeBox label="Begins at" time={startsAt} onSave={(time) => change({ startsAt: time })} />
-        <span>over by</span>
-        <TimeBox label="Is over by" time={endsAt} onSave={(time) => change({ endsAt: time })} />
+        <span>ends</span>
+        <TimeBox label="Ends at" time={endsAt} onSave={(time) => change({ endsAt: time })} />
       </div>
       {isAsked && (
         <p className="mt-2 text-[15px] text-attention">

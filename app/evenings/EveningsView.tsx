@@ -39,7 +39,7 @@ export function EveningsView({ evenings }: { evenings: readonly ListedEvening[] 
   );
   const deleted = evenings.filter(({ isDeleted }) => isDeleted);
   return (
-    <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_440px]">
+    <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_440px] max-[1100px]:grid-cols-1 max-[1100px]:grid-rows-[minmax(0,1fr)_minmax(0,38%)]">
       <main aria-label="Evenings" className="relative min-h-0 overflow-y-auto px-6 py-5">
         <div className="mb-3 flex items-center justify-between">
           <h2 className="text-[17px] font-semibold">Evenings</h2>
@@ -61,8 +61,8 @@ export function EveningsView({ evenings }: { evenings: readonly ListedEvening[] 
         <NoticeBar />
       </main>
       <aside
-        aria-label="For another day"
-        className="flex min-h-0 flex-col border-l border-edge bg-raised px-5 py-5"
+        aria-label="Duplicate for another day"
+        className="flex min-h-0 flex-col border-l border-edge max-[1100px]:border-t max-[1100px]:border-l-0 bg-raised px-5 py-5"
       >
         {taken ? (
           <AnotherDay
@@ -76,10 +76,10 @@ export function EveningsView({ evenings }: { evenings: readonly ListedEvening[] 
           />
         ) : (
           <div className="flex flex-col gap-3 text-[15px] text-second">
-            <h2 className="text-[17px] font-semibold text-paper">For another day</h2>
+            <h2 className="text-[17px] font-semibold text-paper">Duplicate for another day</h2>
             <p>
-              Choose “for another day” beside an evening: its cues come once more, with their looks, screens
-              and times. What is of the day alone is emptied, so that last week’s words cannot go out.
+              Choose “duplicate” beside an evening: its cues come once more, with their templates, screens and
+              times. What is of the day alone is emptied, so that last week’s words cannot go out.
             </p>
             <p>
               Screens, looks, songs, texts and the library are the house’s, and the same in every evening.

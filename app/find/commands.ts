@@ -51,16 +51,16 @@ export function deskCommands(
     view("Go to Timing", "/timing"),
     view("Go to Keys", "/keys"),
     view("Go to Evenings", "/evenings"),
-    view("Go to Looks", "/looks"),
+    view("Go to Design", "/looks"),
     view("Go to Library", "/library"),
     view("Find and replace words in the rundown", "/prepare?panel=replace"),
     view("Credits that are missing", "/prepare?panel=credits"),
     view("Bin: cues that were deleted", "/prepare?panel=bin"),
-    view("Bring in a scripture text", "/texts"),
-    view("Bring in songs", "/songs"),
+    view("Import a scripture text", "/texts"),
+    view("Import songs", "/songs"),
     air("Take the next step", keyOf("take"), () => store.take("usual")),
     air("Cut to the next step", keyOf("cut"), () => store.take("cut")),
-    air("Undo the last take", keyOf("undo"), () => store.undo()),
+    air("Undo", keyOf("undo"), () => store.undo()),
     ...store
       .getSnapshot()
       .plans.map(({ id, name }, at) =>

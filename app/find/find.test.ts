@@ -78,7 +78,7 @@ describe("commands", () => {
       deskCommands(store, keyMapSchema.parse(map), () => {}).find((command) => command.name === name)?.key;
     expect(keyOf({}, "Take the next step")).toBe("Space");
     expect(keyOf({ take: ["Home", "PageDown"] }, "Take the next step")).toBe("Home");
-    expect(keyOf({ undo: [] }, "Undo the last take")).toBeNull();
+    expect(keyOf({ undo: [] }, "Undo")).toBeNull();
     expect(keyOf({ armNext: ["j"] }, "Arm the step after")).toBe("J");
   });
 
@@ -93,7 +93,7 @@ describe("commands", () => {
     expect(all.filter(({ changesAir }) => changesAir).map(({ name }) => name)).toEqual([
       "Take the next step",
       "Cut to the next step",
-      "Undo the last take",
+      "Undo",
       "Switch to the screen plan “Evening”",
     ]);
     expect(findCommands("clear", all)).toEqual([]);

@@ -42,10 +42,10 @@ export function HealthView({ report, atMs }: { report: HealthReport; atMs: numbe
     ms === null ? "not yet" : `${formatLength(Math.max(0, atMs - ms))} ago`;
   const free = keeper?.freeBytes ?? null;
   return (
-    <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_420px]">
+    <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_420px] max-[1100px]:grid-cols-1 max-[1100px]:grid-rows-[minmax(0,1fr)_minmax(0,38%)]">
       <main aria-label="Health" className="relative min-h-0 overflow-y-auto px-6 py-5">
         <h2 className="mb-4 text-[20px] font-semibold">{HEADS[storage.kind]}</h2>
-        <dl className="grid max-w-3xl grid-cols-[220px_minmax(0,1fr)] gap-x-6 gap-y-4 text-[16px]">
+        <dl className="grid max-w-3xl grid-cols-[220px_minmax(0,1fr)] gap-x-6 max-sm:grid-cols-1 gap-y-4 text-[16px]">
           <Fact name="Written down">
             {storage.kind === "unwritten" ? (
               <strong className="text-attention">
@@ -78,7 +78,7 @@ export function HealthView({ report, atMs }: { report: HealthReport; atMs: numbe
       </main>
       <aside
         aria-label="Windows and copies"
-        className="flex min-h-0 flex-col gap-3 overflow-y-auto border-l border-edge bg-raised px-5 py-5 *:flex-none"
+        className="flex min-h-0 flex-col gap-3 overflow-y-auto border-l border-edge max-[1100px]:border-t max-[1100px]:border-l-0 bg-raised px-5 py-5 *:flex-none"
       >
         <h2 className="text-[17px] font-semibold">Windows of each screen</h2>
         <ul className="flex flex-col gap-1.5 text-[16px]">

@@ -66,7 +66,7 @@ export function KeysView() {
           that stay when others are cleared. Digits with Shift switch screen plans, with Alt they arm the
           sections of a song; a clicker’s keys are page down, page up and B.
         </p>
-        <ul className="mt-5 grid max-w-5xl grid-cols-2 gap-x-8">
+        <ul className="mt-5 grid max-w-5xl gap-x-8 md:grid-cols-2">
           {AIR_ACTION_IDS.map((action) => (
             <li
               key={action}

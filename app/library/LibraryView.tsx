@@ -51,8 +51,8 @@ export function LibraryView({
   const remove = async (kind: "media" | "font", id: string, name: string) => {
     const answer = await postJson<{ problem?: string }>("/library-remove", { kind, id });
     if (!answer || answer.problem !== undefined)
-      store.say("trouble", answer?.problem ?? "The server cannot be reached. Nothing was taken out.");
-    else store.say("word", `“${name}” is taken out of the library. What is on air keeps it.`);
+      store.say("trouble", answer?.problem ?? "The server cannot be reached. Nothing was deleted.");
+    else store.say("word", `“${name}” is deleted from the library. What is on air keeps it.`);
     await revalidate();
   };
   const saveKey = async (id: string, key: ChromaKey | null) => {
@@ -67,7 +67,7 @@ export function LibraryView({
   };
 
   return (
-    <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_480px]">
+    <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_480px] max-[1100px]:grid-cols-1 max-[1100px]:grid-rows-[minmax(0,1fr)_minmax(0,38%)]">
       <main
         aria-label="Library"
         className="relative min-h-0 overflow-y-auto px-5 py-4"
@@ -80,7 +80,7 @@ export function LibraryView({
         <div className="mb-4 flex items-center gap-4">
           <label className="inline-flex min-h-11 cursor-pointer items-center gap-2 rounded-lg bg-act px-4 text-[15px] font-bold text-on-bright focus-within:outline-2 focus-within:outline-offset-2 focus-within:outline-act hover:brightness-110">
             <Upload aria-hidden="true" className="size-4.5" />
-            Bring in files
+            Import files
             <input
               type="file"
               multiple
@@ -150,7 +150,7 @@ export function LibraryView({
                     onClick={() => void remove("font", id, name)}
                     className="min-h-8 rounded-md bg-lifted px-3 hover:bg-edge"
                   >
-                    Take out<span className="sr-only"> {name}</span>
+                    Delete<span className="sr-only"> {name}</span>
                   </button>
                 </li>
               ))}
@@ -159,7 +159,10 @@ export function LibraryView({
         )}
         <NoticeBar />
       </main>
-      <aside aria-label="Chosen" className="min-h-0 overflow-y-auto border-l border-edge bg-raised px-4 py-4">
+      <aside
+        aria-label="Chosen"
+        className="min-h-0 overflow-y-auto border-l border-edge max-[1100px]:border-t max-[1100px]:border-l-0 bg-raised px-4 py-4"
+      >
         {!chosen && <p className="text-[15px] text-second">Choose a picture or clip to see more of it.</p>}
         {chosen && (
           <>
@@ -191,7 +194,7 @@ export function LibraryView({
               onClick={() => void remove("media", chosen.id, chosen.info.name)}
               className="mt-4 min-h-9 rounded-md bg-lifted px-3 text-[15px] hover:bg-edge"
             >
-              Take out of the library
+              Delete from the library
             </button>
             {chosen.usedBy.length > 0 && (
               <p className="mt-1.5 text-[14px] text-second">

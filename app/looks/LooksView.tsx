@@ -64,10 +64,10 @@ export function LooksView({
       body: JSON.stringify({ name }),
     }).catch(() => undefined);
     if (!response?.ok) {
-      store.say("trouble", "The style could not be changed. The show wears the one it had; press again.");
+      store.say("trouble", "The style could not be changed. The one before is still in use; press again.");
       return;
     }
-    store.say("word", `The show wears “${name}” from the next take on. What is on air keeps its look.`);
+    store.say("word", `“${name}” is used from the next take on. What is on air stays as it is.`);
     await revalidate();
   };
 
@@ -89,7 +89,7 @@ export function LooksView({
     else
       store.say(
         "word",
-        `“${name}” is taken out. Pages that wore it wear the outfit’s own from their next take.`,
+        `“${name}” is deleted. Pages that used it use the outfit’s own from their next take.`,
       );
     await revalidate();
   };
@@ -98,7 +98,7 @@ export function LooksView({
   return (
     <div className="relative flex min-h-0 flex-1 flex-col">
       <section aria-label="House styles" className="shrink-0 border-b border-edge bg-raised px-5 py-3">
-        <ul className="grid grid-cols-5 gap-3">
+        <ul className="grid grid-cols-2 gap-3 sm:grid-cols-5">
           {HOUSE_STYLES.map((candidate) => (
             <li key={candidate.name}>
               <button
@@ -114,7 +114,9 @@ export function LooksView({
                 )}
                 <span className="mt-1.5 flex items-center justify-between px-1 text-[15px] font-semibold">
                   {candidate.name}
-                  {candidate.name === worn && <span className="text-[14px] font-normal text-act">worn</span>}
+                  {candidate.name === worn && (
+                    <span className="text-[14px] font-normal text-act">in use</span>
+                  )}
                 </span>
               </button>
             </li>
@@ -141,7 +143,7 @@ export function LooksView({
         </div>
         <label className="ml-auto inline-flex min-h-10 cursor-pointer items-center gap-2 rounded-lg bg-lifted px-4 text-[15px] focus-within:outline-2 focus-within:outline-offset-2 focus-within:outline-act hover:bg-edge">
           <Upload aria-hidden="true" className="size-4.5" />
-          Bring in a template
+          Import a template
           <input
             type="file"
             accept="application/json,.json"
@@ -159,7 +161,7 @@ export function LooksView({
           onClick={() => void wear(seen)}
           className="min-h-10 rounded-lg bg-act px-4 text-[15px] font-bold text-on-bright hover:brightness-110 disabled:bg-lifted disabled:font-normal disabled:text-second"
         >
-          {seen === worn ? "The show wears this style" : `Wear “${seen}”`}
+          {seen === worn ? "This style is in use" : `Use “${seen}”`}
         </button>
       </section>
       {/* biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls must be reached by keys */}
@@ -227,7 +229,7 @@ function TemplateGrid({
               download={templateFile(template).name}
               className="inline-flex min-h-6 items-center text-[14px] text-act hover:underline"
             >
-              save as a file<span className="sr-only">: {template.name}</span>
+              export<span className="sr-only">: {template.name}</span>
             </a>
             {!templates[i]?.isWorn && (
               <button
@@ -235,7 +237,7 @@ function TemplateGrid({
                 onClick={() => onRemove(template.name)}
                 className="ml-4 inline-flex min-h-6 items-center text-[14px] text-second hover:text-paper hover:underline"
               >
-                take out<span className="sr-only">: {template.name}</span>
+                delete<span className="sr-only">: {template.name}</span>
               </button>
             )}
             {findings.map((finding) => (

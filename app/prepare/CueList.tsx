@@ -201,7 +201,7 @@ function CueRow({
         transform: CSS.Translate.toString(sortable.transform),
         transition: sortable.transition,
       }}
-      className={`absolute inset-x-0 grid grid-cols-[36px_148px_minmax(0,1fr)] border-b border-edge ${isSelected ? "bg-raised" : isMarked ? "bg-act-ground" : ""} ${sortable.isDragging ? "z-10 bg-lifted opacity-90 shadow-xl" : ""}`}
+      className={`absolute inset-x-0 grid grid-cols-[24px_92px_minmax(0,1fr)] border-b sm:grid-cols-[36px_148px_minmax(0,1fr)] border-edge ${isSelected ? "bg-raised" : isMarked ? "bg-act-ground" : ""} ${sortable.isDragging ? "z-10 bg-lifted opacity-90 shadow-xl" : ""}`}
     >
       <button
         type="button"

@@ -59,7 +59,7 @@ export function LibraryLine({
   return (
     <p className="flex min-h-8 flex-wrap items-center gap-3 text-[14px] text-second">
       {!songId && "This song is in this rundown only."}
-      {songId && known === "gone" && "The library’s song was taken out; this copy is whole."}
+      {songId && known === "gone" && "The library’s song was deleted; this copy is whole."}
       {isSame && "As in the library. Changes here are for this event."}
       {isKept && !isSame && "Changed for this event; the library’s song is as it was."}
       {((!songId && doc.text.trim() !== "") || known === "gone" || (isKept && !isSame)) && (

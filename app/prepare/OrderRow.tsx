@@ -68,7 +68,7 @@ export function OrderRow({
         </Labelled>
         <DropdownMenu.Root>
           <DropdownMenu.Trigger className="flex min-h-10.5 shrink-0 items-center gap-1.5 rounded-md bg-lifted px-3 text-[15px] hover:bg-edge">
-            <Plus aria-hidden="true" className="size-4.5" /> Sing
+            <Plus aria-hidden="true" className="size-4.5" /> Add a section
           </DropdownMenu.Trigger>
           <DropdownMenu.Portal>
             <DropdownMenu.Content

@@ -47,7 +47,7 @@ export function PageForm({
         );
       })}
       {looks.length > 0 && (
-        <Labelled id={`${editorId(cueId)}-look`} label="Look">
+        <Labelled id={`${editorId(cueId)}-look`} label="Template">
           <select
             id={`${editorId(cueId)}-look`}
             value={doc.look ?? ""}

@@ -198,7 +198,7 @@ export function PrepareView({ outfits }: { outfits: readonly DeskOutfit[] }) {
   }, [selectedId, index, cues, store]);
 
   return (
-    <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_420px]">
+    <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_420px] max-[1100px]:grid-cols-1 max-[1100px]:grid-rows-[minmax(0,1fr)_minmax(0,38%)]">
       <main aria-label="Rundown" className="relative flex min-h-0 flex-col">
         <div className="shrink-0 border-b border-edge bg-raised px-4 pt-3 pb-2">
           <AddBox
@@ -310,7 +310,7 @@ export function PrepareView({ outfits }: { outfits: readonly DeskOutfit[] }) {
         aria-label="Pictures"
         // biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls must be reached by keys
         tabIndex={0}
-        className="min-h-0 overflow-y-auto border-l border-edge bg-raised px-4 py-3"
+        className="min-h-0 overflow-y-auto border-l border-edge max-[1100px]:border-t max-[1100px]:border-l-0 bg-raised px-4 py-3"
       >
         {selected ? (
           <CuePictures desk={desk} cue={selected} anchor={anchor} onAnchor={setAnchor} outfits={outfits} />

@@ -21,7 +21,7 @@ export function loader({ context }: Route.LoaderArgs) {
   };
 }
 
-export const meta: Route.MetaFunction = () => [{ title: "Looks · Vesko" }];
+export const meta: Route.MetaFunction = () => [{ title: "Design · Vesko" }];
 
 export default function LooksRoute({ loaderData }: Route.ComponentProps) {
   const { outfits } = useDeskData();

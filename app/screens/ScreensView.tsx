@@ -88,7 +88,7 @@ export function ScreensView({ venue, pictures }: { venue: Venue; pictures: reado
   useTestKey(store, chosen?.id);
 
   return (
-    <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_400px]">
+    <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_400px] max-[1100px]:grid-cols-1 max-[1100px]:grid-rows-[minmax(0,1fr)_minmax(0,38%)]">
       <main aria-label="Screens" className="relative flex min-h-0 flex-col">
         <PlanBar
           plans={plans}
@@ -109,7 +109,7 @@ export function ScreensView({ venue, pictures }: { venue: Venue; pictures: reado
             Room
           </button>
         </PlanBar>
-        <div className="flex min-h-13 shrink-0 items-center gap-2 border-b border-edge px-5 py-2 text-[15px] whitespace-nowrap">
+        <div className="flex min-h-13 shrink-0 flex-wrap items-center gap-2 border-b border-edge px-5 py-2 text-[15px] whitespace-nowrap">
           <span className="text-second">
             Test all <kbd>⇧T</kbd>
           </span>
@@ -169,7 +169,7 @@ export function ScreensView({ venue, pictures }: { venue: Venue; pictures: reado
         ) : (
           // biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls must be reached by keys
           <div tabIndex={0} className="min-h-0 flex-1 overflow-y-auto px-5 py-4">
-            <div className="grid grid-cols-[repeat(auto-fill,minmax(360px,1fr))] gap-4">
+            <div className="grid grid-cols-[repeat(auto-fill,minmax(min(360px,100%),1fr))] gap-4">
               {outputs.map((output, index) => (
                 <ScreenCard
                   key={output.id}
@@ -213,7 +213,7 @@ export function ScreensView({ venue, pictures }: { venue: Venue; pictures: reado
         aria-label="The chosen screen"
         // biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls must be reached by keys
         tabIndex={0}
-        className="min-h-0 overflow-y-auto border-l border-edge bg-raised px-5 py-4"
+        className="min-h-0 overflow-y-auto border-l border-edge max-[1100px]:border-t max-[1100px]:border-l-0 bg-raised px-5 py-4"
       >
         {chosen && (
           <ScreenEditor

@@ -137,7 +137,7 @@ function LoadedSong({
   };
 
   return (
-    <div className="grid min-h-0 grid-cols-[minmax(0,1fr)_400px]">
+    <div className="grid min-h-0 grid-cols-[minmax(0,1fr)_400px] max-[1100px]:grid-cols-1 max-[1100px]:grid-rows-[minmax(0,1fr)_minmax(0,38%)]">
       <main aria-label="Song" className="relative flex min-h-0 flex-col">
         <div className="flex shrink-0 flex-wrap items-center gap-2 border-b border-edge bg-raised px-5 py-3">
           <button
@@ -151,7 +151,7 @@ function LoadedSong({
             <Download aria-hidden="true" className="size-4.5" /> ChordPro
           </a>
           <button type="button" onClick={() => void takeOut()} className={toolClass}>
-            <Trash2 aria-hidden="true" className="size-4.5" /> Take out
+            <Trash2 aria-hidden="true" className="size-4.5" /> Delete
           </button>
           {loaded.versions.length > 1 && (
             <label className="ml-auto flex items-center gap-2 text-[14px] text-second">
@@ -196,7 +196,7 @@ function LoadedSong({
         aria-label="Slides"
         // biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls must be reached by keys
         tabIndex={0}
-        className="min-h-0 overflow-y-auto border-l border-edge bg-raised px-4 py-3"
+        className="min-h-0 overflow-y-auto border-l border-edge max-[1100px]:border-t max-[1100px]:border-l-0 bg-raised px-4 py-3"
       >
         <CuePictures
           desk={desk}

@@ -91,7 +91,7 @@ export function SongsView({
     setIsBusy(false);
     await refresh();
     if (last) choose(last);
-    const news = `${added} ${added === 1 ? "song was" : "songs were"} brought in.`;
+    const news = `${added} ${added === 1 ? "song was" : "songs were"} imported.`;
     store.say(
       left.length > 0 ? "trouble" : "word",
       left.length === 0
@@ -101,7 +101,7 @@ export function SongsView({
   };
 
   return (
-    <div className="grid min-h-0 flex-1 grid-cols-[300px_minmax(0,1fr)]">
+    <div className="grid min-h-0 flex-1 grid-cols-[300px_minmax(0,1fr)] max-[1100px]:grid-cols-[230px_minmax(0,1fr)] max-sm:grid-cols-1 max-sm:grid-rows-[minmax(0,30%)_minmax(0,1fr)]">
       <section aria-label="Songs" className="flex min-h-0 flex-col border-r border-edge bg-raised">
         <div className="flex flex-col gap-2.5 border-b border-edge p-3">
           <label className="relative block">
@@ -128,7 +128,7 @@ export function SongsView({
               <Plus aria-hidden="true" className="size-4.5" /> New
             </button>
             <label className={`${toolClass} cursor-pointer focus-within:outline-2 focus-within:outline-act`}>
-              <Upload aria-hidden="true" className="size-4.5" /> {isBusy ? "Bringing in…" : "Bring in"}
+              <Upload aria-hidden="true" className="size-4.5" /> {isBusy ? "Importing…" : "Import"}
               <input
                 type="file"
                 multiple
@@ -180,7 +180,7 @@ export function SongsView({
           {songs.length === 0 && (
             <li className="px-3 py-4 text-[15px] text-second">
               {count === 0
-                ? "No songs yet. Write a new one, bring in text or ChordPro files, or keep a song of a rundown here."
+                ? "No songs yet. Write a new one, import text or ChordPro files, or keep a song of a rundown here."
                 : "No song has these words. Check the spelling, or type fewer of them."}
             </li>
           )}

@@ -63,7 +63,7 @@ export function TextsView({
       store.say(
         "trouble",
         answer?.problem ??
-          "The file could not be sent, or is larger than 64 MB. Nothing was brought in; try again.",
+          "The file could not be sent, or is larger than 64 MB. Nothing was imported; try again.",
       );
       return;
     }
@@ -76,7 +76,7 @@ export function TextsView({
   };
 
   return (
-    <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_440px]">
+    <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_440px] max-[1100px]:grid-cols-1 max-[1100px]:grid-rows-[minmax(0,1fr)_minmax(0,38%)]">
       <main aria-label="Texts" className="relative min-h-0 overflow-y-auto px-6 py-5">
         <h2 className="mb-3 text-[17px] font-semibold">Scripture texts here</h2>
         <ul className="flex max-w-3xl flex-col gap-3">
@@ -95,7 +95,7 @@ export function TextsView({
                   onClick={() => void remove(code)}
                   className="min-h-9 shrink-0 rounded-md bg-lifted px-3 text-[15px] hover:bg-edge"
                 >
-                  Take out
+                  Delete
                 </button>
               )}
             </li>
@@ -108,10 +108,10 @@ export function TextsView({
         <NoticeBar />
       </main>
       <aside
-        aria-label="Bring in a text"
-        className="flex min-h-0 flex-col gap-4 overflow-y-auto border-l border-edge bg-raised px-5 py-5 *:flex-none"
+        aria-label="Import a text"
+        className="flex min-h-0 flex-col gap-4 overflow-y-auto border-l border-edge max-[1100px]:border-t max-[1100px]:border-l-0 bg-raised px-5 py-5 *:flex-none"
       >
-        <h2 className="text-[17px] font-semibold">Bring in a text</h2>
+        <h2 className="text-[17px] font-semibold">Import a text</h2>
         <p className="text-[15px] text-second">
           OSIS or USFM: a file, several files of one text, or a ZIP of them. What is left empty is taken from
           the file.

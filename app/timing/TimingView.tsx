@@ -42,7 +42,7 @@ export function TimingView() {
   const isPlanned = cues.some(({ view }) => view.doc.plannedMs !== null);
   return (
     <main aria-label="Timing" className="relative flex min-h-0 flex-1 flex-col">
-      <div className="flex shrink-0 items-center gap-6 border-b border-edge bg-raised px-6 py-3 text-[16px] whitespace-nowrap">
+      <div className="flex shrink-0 flex-wrap items-center gap-x-6 gap-y-2 border-b border-edge bg-raised px-6 py-3 text-[16px] whitespace-nowrap">
         <span className="flex items-center gap-2.5">
           Begins at
           <TimeBox
@@ -50,9 +50,9 @@ export function TimingView() {
             time={startsAt}
             onSave={(time) => void saveTimes({ startsAt: time })}
           />
-          over by
+          ends at
           <TimeBox
-            label="The evening is over by"
+            label="The evening ends at"
             time={endsAt}
             onSave={(time) => void saveTimes({ endsAt: time })}
           />
@@ -65,7 +65,7 @@ export function TimingView() {
         )}
         {timing?.projectedEndMs != null && (
           <p className="text-second">
-            as it stands{" "}
+            expected end{" "}
             <strong className="font-mono text-[18px] text-paper">{minuteOf(timing.projectedEndMs)}</strong>,{" "}
             <span className="font-mono">{formatLength(timing.leftMs)}</span> to come
           </p>
@@ -76,7 +76,7 @@ export function TimingView() {
           onClick={() => setLog(!isLog)}
           className="ml-auto min-h-10 rounded-md bg-lifted px-4 text-[15px] hover:bg-edge aria-pressed:bg-act-ground aria-pressed:text-act"
         >
-          What was done
+          Log
         </button>
         <HoldButton
           title="Hold for half a second: times are counted from the next take, and the script stands at its start. What is on air stays."
@@ -97,7 +97,7 @@ export function TimingView() {
           No cue has a planned length yet. Give some in Prepare, under “By itself, timing and notes”.
         </p>
       ) : (
-        <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
+        <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,3fr)_minmax(0,2fr)] max-[1100px]:grid-cols-1 max-[1100px]:grid-rows-[minmax(0,1fr)_minmax(0,38%)]">
           {/* biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls must be reached by keys */}
           <div tabIndex={0} className="min-h-0 overflow-y-auto px-6 py-4">
             <table className="w-full text-[15px] tabular-nums">

@@ -111,118 +111,121 @@ export function WelcomeView({
       </main>
     );
   return (
-    <main aria-label="First steps" className="relative flex min-h-0 flex-1 flex-col">
-      {/* biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls must be reached by keys */}
-      <div tabIndex={0} className="min-h-0 flex-1 overflow-y-auto">
-        <div className="mx-auto flex max-w-5xl flex-col gap-6 px-6 py-6">
-          <header>
-            <h2 className="font-words text-[28px]">Welcome. Four things, then the first evening.</h2>
-            <p className="text-[16px] text-second">
-              All of it can be changed later, and none of it has to be.
-            </p>
-          </header>
-          <Labelled id="place" label="1 · What is the house called?">
-            <input
-              id="place"
-              value={place}
-              maxLength={80}
-              placeholder="The Net Loft"
-              onChange={({ target }) => setPlace(target.value)}
-              className={`${fieldClass} max-w-md text-[17px]`}
-            />
-          </Labelled>
-          <section aria-label="House style">
-            <h3 className="mb-2 text-[15px] text-second">2 · How shall it look?</h3>
-            <ul className="grid grid-cols-2 gap-3 sm:grid-cols-3 lg:grid-cols-5">
-              {HOUSE_STYLES.map((candidate) => (
-                <li key={candidate.name}>
-                  <button
-                    type="button"
-                    aria-pressed={candidate.name === style}
-                    onClick={() => setStyle(candidate.name)}
-                    className={`w-full rounded-lg border-2 p-1.5 text-left ${candidate.name === style ? "border-act bg-act-ground" : "border-edge hover:border-edge-strong"}`}
-                  >
-                    {drawing ? (
-                      <StyleCard style={candidate} templates={templates} drawing={drawing} />
-                    ) : (
-                      <span className="block aspect-video" />
-                    )}
-                    <span className="mt-1.5 block px-1 text-[15px] font-semibold">{candidate.name}</span>
-                  </button>
-                </li>
-              ))}
-            </ul>
-          </section>
-          <section aria-label="Screens">
-            <h3 className="mb-2 text-[15px] text-second">3 · Which screens are there?</h3>
-            <ul className="flex flex-col gap-2">
-              {screens.map((screen, at) => (
-                // biome-ignore lint/suspicious/noArrayIndexKey: a row is its place in the list
-                <li key={at} className="flex flex-wrap items-center gap-2">
-                  <input
-                    aria-label={`Name of screen ${at + 1}`}
-                    value={screen.name}
-                    maxLength={60}
-                    onChange={({ target }) => change(at, { name: target.value })}
-                    className={`${fieldClass} w-40`}
-                  />
-                  <select
-                    aria-label={`What screen ${at + 1} is for`}
-                    value={screen.use}
-                    onChange={({ target }) => change(at, screenFor(target.value as ScreenUse))}
-                    className={`${fieldClass} w-72`}
-                  >
-                    {USE_IDS.map((use) => (
-                      <option key={use} value={use}>
-                        {USES[use].name}
-                      </option>
-                    ))}
-                  </select>
-                  <span className="font-mono text-[14px] text-second">
-                    {screen.widthPx}×{screen.heightPx}
-                  </span>
-                  <button
-                    type="button"
-                    aria-label={`Remove screen ${at + 1}`}
-                    disabled={screens.length === 1}
-                    onClick={() => setScreens(screens.filter((_, index) => index !== at))}
-                    className="grid size-9 place-content-center rounded-md text-second hover:bg-lifted disabled:text-quiet"
-                  >
-                    <X aria-hidden="true" className="size-4.5" />
-                  </button>
-                </li>
-              ))}
-            </ul>
-            <div className="mt-2 flex flex-wrap gap-2">
-              <button
-                type="button"
-                disabled={screens.length >= MOST_SCREENS}
-                onClick={() => setScreens([...screens, screenFor("stage")])}
-                className={toolClass}
+    <main aria-label="First steps" className="flex min-h-0 flex-1 flex-col">
+      <div className="relative flex min-h-0 flex-1 flex-col">
+        {/* biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls must be reached by keys */}
+        <div tabIndex={0} className="min-h-0 flex-1 overflow-y-auto">
+          <div className="mx-auto flex max-w-5xl flex-col gap-6 px-6 py-6">
+            <header>
+              <h2 className="font-words text-[28px]">Welcome. Four things, then the first evening.</h2>
+              <p className="text-[16px] text-second">
+                All of it can be changed later, and none of it has to be.
+              </p>
+            </header>
+            <Labelled id="place" label="1 · What is the house called?">
+              <input
+                id="place"
+                value={place}
+                maxLength={80}
+                placeholder="The Net Loft"
+                onChange={({ target }) => setPlace(target.value)}
+                className={`${fieldClass} max-w-md text-[17px]`}
+              />
+            </Labelled>
+            <section aria-label="House style">
+              <h3 className="mb-2 text-[15px] text-second">2 · How shall it look?</h3>
+              <ul className="grid grid-cols-2 gap-3 sm:grid-cols-3 lg:grid-cols-5">
+                {HOUSE_STYLES.map((candidate) => (
+                  <li key={candidate.name}>
+                    <button
+                      type="button"
+                      aria-pressed={candidate.name === style}
+                      onClick={() => setStyle(candidate.name)}
+                      className={`w-full rounded-lg border-2 p-1.5 text-left ${candidate.name === style ? "border-act bg-act-ground" : "border-edge hover:border-edge-strong"}`}
+                    >
+                      {drawing ? (
+                        <StyleCard style={candidate} templates={templates} drawing={drawing} />
+                      ) : (
+                        <span className="block aspect-video" />
+                      )}
+                      <span className="mt-1.5 block px-1 text-[15px] font-semibold">{candidate.name}</span>
+                    </button>
+                  </li>
+                ))}
+              </ul>
+            </section>
+            <section aria-label="Screens">
+              <h3 className="mb-2 text-[15px] text-second">3 · Which screens are there?</h3>
+              <ul className="flex flex-col gap-2">
+                {screens.map((screen, at) => (
+                  // biome-ignore lint/suspicious/noArrayIndexKey: a row is its place in the list
+                  <li key={at} className="flex flex-wrap items-center gap-2">
+                    <input
+                      aria-label={`Name of screen ${at + 1}`}
+                      value={screen.name}
+                      maxLength={60}
+                      onChange={({ target }) => change(at, { name: target.value })}
+                      className={`${fieldClass} w-40!`}
+                    />
+                    <select
+                      aria-label={`What screen ${at + 1} is for`}
+                      value={screen.use}
+                      onChange={({ target }) => change(at, screenFor(target.value as ScreenUse))}
+                      className={`${fieldClass} w-80!`}
+                    >
+                      {USE_IDS.map((use) => (
+                        <option key={use} value={use}>
+                          {USES[use].name}
+                        </option>
+                      ))}
+                    </select>
+                    <span className="font-mono text-[14px] text-second">
+                      {screen.widthPx}×{screen.heightPx}
+                    </span>
+                    <button
+                      type="button"
+                      aria-label={`Remove screen ${at + 1}`}
+                      disabled={screens.length === 1}
+                      onClick={() => setScreens(screens.filter((_, index) => index !== at))}
+                      className="grid size-9 place-content-center rounded-md text-second hover:bg-lifted disabled:text-quiet"
+                    >
+                      <X aria-hidden="true" className="size-4.5" />
+                    </button>
+                  </li>
+                ))}
+              </ul>
+              <div className="mt-2 flex flex-wrap gap-2">
+                <button
+                  type="button"
+                  disabled={screens.length >= MOST_SCREENS}
+                  onClick={() => setScreens([...screens, screenFor("stage")])}
+                  className={toolClass}
+                >
+                  <Plus aria-hidden="true" className="size-4.5" /> Add a screen
+                </button>
+                <button type="button" onClick={() => void look()} className={toolClass}>
+                  <ScanSearch aria-hidden="true" className="size-4.5" /> Find the screens of this computer
+                </button>
+              </div>
+            </section>
+            <Labelled id="text" label="4 · Where do readings come from?">
+              <select
+                id="text"
+                value={text}
+                onChange={({ target }) => setText(target.value)}
+                className={`${fieldClass} max-w-md`}
               >
-                <Plus aria-hidden="true" className="size-4.5" /> Add a screen
-              </button>
-              <button type="button" onClick={() => void look()} className={toolClass}>
-                <ScanSearch aria-hidden="true" className="size-4.5" /> Find the screens of this computer
-              </button>
-            </div>
-          </section>
-          <Labelled id="text" label="4 · Where do readings come from?">
-            <select
-              id="text"
-              value={text}
-              onChange={({ target }) => setText(target.value)}
-              className={`${fieldClass} max-w-md`}
-            >
-              {texts.map(({ code, name }) => (
-                <option key={code} value={code}>
-                  {name}
-                </option>
-              ))}
-              <option value="">no readings</option>
-            </select>
-          </Labelled>
+                {texts.map(({ code, name }) => (
+                  <option key={code} value={code}>
+                    {name}
+                  </option>
+                ))}
+                <option value="">no readings</option>
+              </select>
+            </Labelled>
+          </div>
         </div>
+        <NoticeBar />
       </div>
       <footer className="flex shrink-0 flex-wrap items-center gap-x-6 gap-y-2 border-t border-edge bg-raised px-6 py-3">
         <button
@@ -241,7 +244,6 @@ export function WelcomeView({
           Begin with nothing
         </Link>
       </footer>
-      <NoticeBar />
     </main>
   );
 }

@@ -101,6 +101,15 @@ export async function goTo(page: Page, view: keyof typeof MAIN): Promise<void> {
   await expect(page.getByRole("main", { name: MAIN[view] })).toBeVisible();
 }
 
+/** Holds a button that acts only when it is held. */
+export async function hold(page: Page, button: Locator): Promise<void> {
+  await button.hover();
+  await page.mouse.down();
+  await expect(button.locator(".holding")).toHaveCount(1);
+  await expect(button.locator(".holding")).toHaveCount(0);
+  await page.mouse.up();
+}
+
 /** Waits until an output shows event `seq`, at rest. */
 export async function settled(page: Page, seq: number): Promise<void> {
   await expect(output(page)).toHaveAttribute("data-seq", `${seq}`);

@@ -70,7 +70,7 @@ export async function takeFirstSteps(
   let afterId: string | null = null;
   for (const doc of firstEvening(place, text)) {
     const cueId = randomUUID();
-    await rundown.edit(actor.id, { kind: "addCue", cueId, afterId, doc }, now());
+    await rundown.edit(actor.id, { kind: "addCue", cueId, afterId, doc }, Math.round(now()));
     afterId = cueId;
   }
   rundown.compileAll();
