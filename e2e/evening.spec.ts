@@ -149,7 +149,7 @@ test("a page stands elsewhere and in another size, and takes as long to arrive a
   await goTo(page, "Prepare");
   await page.getByRole("button", { name: "put back" }).click();
   await expect(page.getByText("edits are held")).toBeVisible();
-  await page.keyboard.press("Control+Enter");
+  await page.keyboard.press("Control+Shift+KeyS");
   await settled(wall, held + 2);
   expect(largestDifference(await shoot(wall), picture)).toBeLessThanOrEqual(LAYER_ROUNDING);
 

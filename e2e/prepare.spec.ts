@@ -27,7 +27,7 @@ test("from an empty show to words on two screens in a few presses", async ({
   const box = page.getByRole("textbox", { name: /Add to the rundown/ });
   await box.fill(SONG);
   await expect(page.getByText("song: Row for the morning, 5 steps")).toBeVisible();
-  await box.press("Control+Enter");
+  await box.press("Alt+Enter");
   await expect(page.locator("[data-cue]")).toHaveCount(1);
   await box.fill("Ps 107:23-30");
   await expect(page.getByText(/reading: Psalm 107:23–30, 8 steps/)).toBeVisible();
@@ -216,7 +216,7 @@ test("bad input is told in a sentence, and nothing is added or lost", async ({ p
     ["Ps 117:9", "Psalm 117 has no verse 9; it has 2 verses."],
   ] as const) {
     await box.fill(typed);
-    await box.press("Control+Enter");
+    await box.press("Alt+Enter");
     await expect(page.getByText(sentence)).toBeVisible();
     await expect(box).toHaveValue(typed);
   }
@@ -231,7 +231,7 @@ test("bad input is told in a sentence, and nothing is added or lost", async ({ p
   await expectCues(page, DEMO_CUES);
   // Control characters are cleaned away, no sections is one section.
   await box.fill("la\u0007 la\nlo\u0000 lo");
-  await box.press("Control+Enter");
+  await box.press("Alt+Enter");
   await expectCues(page, DEMO_CUES + 1);
   // An empty field keeps the cue in the rundown and out of the running order.
   await page.getByRole("button", { name: "Empty page" }).click();

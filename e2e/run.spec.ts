@@ -99,7 +99,7 @@ test("a name on air is mended from the run view in a few keys: held until it is 
   await expect(page.getByText("edits are held")).toBeVisible();
   expect(await seqOf(wall)).toBe(seq);
   expect(largestDifference(await shoot(wall), before)).toBeLessThanOrEqual(LAYER_ROUNDING);
-  await page.keyboard.press("Control+Enter");
+  await page.keyboard.press("Control+Shift+KeyS");
   await settled(wall, seq + 1);
   expect(largestDifference(await shoot(wall), before)).toBeGreaterThan(50);
   await expect(page.getByText("as it stands here")).toBeVisible();
@@ -109,12 +109,12 @@ test("a name on air is mended from the run view in a few keys: held until it is 
   await page.keyboard.press("Alt+Shift+ArrowRight");
   await page.keyboard.press("Alt+ArrowDown");
   await expect(page.getByText("10 px right, 1 px down")).toBeVisible();
-  await page.keyboard.press("Control+Enter");
+  await page.keyboard.press("Control+Shift+KeyS");
   await settled(wall, seq + 2);
   expect(largestDifference(await shoot(wall), plain)).toBeGreaterThan(50);
   await page.keyboard.press("Alt+Digit0");
   await saved(page);
-  await page.keyboard.press("Control+Enter");
+  await page.keyboard.press("Control+Shift+KeyS");
   await settled(wall, seq + 3);
   expect(largestDifference(await shoot(wall), plain)).toBeLessThanOrEqual(LAYER_ROUNDING);
 

@@ -31,7 +31,7 @@ test("a pasted song is on two outputs in under ten key presses", async ({ page, 
   await press("n");
   await press("Control+v");
   await expect(page.getByText(/song: Row for the morning/)).toBeVisible();
-  await press("Control+Enter");
+  await press("Alt+Enter");
   await expect(cue(page, "Row for the morning")).toHaveAttribute("data-selected", "true");
   await press("Control+f");
   await expect(row(page, "Row for the morning")).toBeVisible();
@@ -144,7 +144,7 @@ test("a list becomes pages, a look before, and one undo", async ({ page, emptySh
   await paste(page);
   await expect(page.getByRole("cell", { name: "Odhran Vael" })).toBeVisible();
   await expect(page.getByText("The first line names the columns and is no page.")).toBeVisible();
-  await page.keyboard.press("Control+Enter");
+  await page.keyboard.press("Alt+Enter");
   await expect(page.locator("[data-cue]")).toHaveCount(3);
   await expect(cue(page, "Odhran Vael")).toContainText("harbour pilot");
   await page.keyboard.press("Escape");

@@ -1,6 +1,6 @@
 import { ArchiveRestore, Copy, Copyright, Redo2, Replace, Trash2, Undo2 } from "lucide-react";
 import { useCallback, useEffect, useMemo, useState } from "react";
-import { useSearchParams } from "react-router";
+import { useNavigate, useSearchParams } from "react-router";
 import type { Anchor } from "../../core/rundown/anchor.ts";
 import type { CueDoc } from "../../core/rundown/cueDoc.ts";
 import type { Edit } from "../../core/rundown/edits.ts";
@@ -9,6 +9,8 @@ import { NoticeBar } from "../desk/NoticeBar.tsx";
 import type { DeskOutfit } from "../desk/outfit.ts";
 import { useActor } from "../desk/useActor.ts";
 import { useDeskData } from "../desk/useDeskData.ts";
+import { useAirActs } from "../run/useAirActs.ts";
+import { useAirKeys } from "../run/useAirKeys.ts";
 import { newId } from "../ui/newId.ts";
 import { AddBox } from "./AddBox.tsx";
 import { BinPanel } from "./BinPanel.tsx";
@@ -27,6 +29,7 @@ export function PrepareView({ outfits }: { outfits: readonly DeskOutfit[] }) {
   const desk = useDesk();
   const store = useDeskStore();
   const { cues } = desk;
+  const navigate = useNavigate();
   const selectedId = desk.chosenId;
   const [anchor, setAnchor] = useState<Anchor | null>(null);
   const actor = useActor(store.windowId);
@@ -197,6 +200,18 @@ export function PrepareView({ outfits }: { outfits: readonly DeskOutfit[] }) {
     return undefined;
   }, [selectedId, index, cues, store]);
 
+  // The air goes on while words are made: its keys work here as chords.
+  const { mode, keys } = desk;
+  const own = useMemo(
+    () => ({
+      lock: () => store.setMode(store.getSnapshot().mode === "locked" ? "free" : "locked"),
+      stageNote: () => void navigate("/run"),
+      edit: () => undefined,
+    }),
+    [store, navigate],
+  );
+  useAirKeys(keys, useAirActs(store, mode, own), true);
+
   return (
     <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_420px] max-[1100px]:grid-cols-1 max-[1100px]:grid-rows-[minmax(0,1fr)_minmax(0,38%)]">
       <main aria-label="Rundown" className="relative flex min-h-0 flex-col">
@@ -303,6 +318,11 @@ export function PrepareView({ outfits }: { outfits: readonly DeskOutfit[] }) {
           <Key name="Ctrl+Z">undo</Key>
           <Key name="R">replace</Key>
           <Key name="F">find</Key>
+          <span className="basis-full" />
+          <Key name="Ctrl+Enter">take</Key>
+          <Key name="Ctrl+Shift+O">out</Key>
+          <Key name="Ctrl+Shift+K">black (hold)</Key>
+          <Key name="Ctrl+Shift+U">undo on air</Key>
         </p>
         <NoticeBar />
       </main>

@@ -2,6 +2,7 @@ import type { Point, Rect } from "../picture/picture.ts";
 import type { Shaper } from "../text/shaper.ts";
 import { FRAME_RATES, type FrameRate } from "../time/timecode.ts";
 import { type Adjustments, AS_MADE, adjusted, type Whole } from "./adjust.ts";
+import { bled } from "./bleed.ts";
 import type { HouseStyle } from "./houseStyle.ts";
 import { layOutFigures } from "./layOutFigures.ts";
 import { layOutProgram, layOutVideo } from "./layOutLive.ts";
@@ -41,6 +42,8 @@ export interface PageSize {
   readonly widthPx: number;
   readonly heightPx: number;
   readonly frameRate?: FrameRate;
+  /** Where words and all that does not fill the screen stand, on one screen of a wall of several; the whole when not said. */
+  readonly area?: { readonly x: number; readonly y: number; readonly width: number; readonly height: number };
 }
 
 interface Remembered {
@@ -94,12 +97,21 @@ export function layOut(
   resources: Resources,
 ): LaidOutPage {
   const { xPercent, yPercent, scale: size } = resources.whole ?? AS_MADE;
-  const scale =
-    size * Math.min(output.widthPx / template.canvas.widthPx, output.heightPx / template.canvas.heightPx);
+  const { canvas } = template;
+  const area = output.area ?? { x: 0, y: 0, width: output.widthPx, height: output.heightPx };
+  const scale = size * Math.min(area.width / canvas.widthPx, area.height / canvas.heightPx);
   const place: Placing = {
     scale,
-    originX: (output.widthPx - template.canvas.widthPx * scale) / 2 + (output.widthPx * xPercent) / 100,
-    originY: (output.heightPx - template.canvas.heightPx * scale) / 2 + (output.heightPx * yPercent) / 100,
+    originX: area.x + (area.width - canvas.widthPx * scale) / 2 + (output.widthPx * xPercent) / 100,
+    originY: area.y + (area.height - canvas.heightPx * scale) / 2 + (output.heightPx * yPercent) / 100,
+  };
+  // A page that was placed by hand stands as it is; others fill a screen of another shape to its edges.
+  const isPlaced = size !== 1 || xPercent !== 0 || yPercent !== 0;
+  const room = {
+    x: -place.originX / scale,
+    y: -place.originY / scale,
+    width: output.widthPx / scale,
+    height: output.heightPx / scale,
   };
   const all = allObjects(template);
   const parents = new Map(
@@ -112,7 +124,6 @@ export function layOut(
   );
   const texts: TextSize[] = [];
   const findings: SceneFinding[] = [];
-  const { canvas } = template;
   const stretch = output.widthPx / output.heightPx / (canvas.widthPx / canvas.heightPx);
   if (Math.abs(Math.log(stretch)) > SAME_SHAPE)
     findings.push({
@@ -121,7 +132,7 @@ export function layOut(
       madeForWidthPx: canvas.widthPx,
       madeForHeightPx: canvas.heightPx,
     });
-  const layOutAll = (objects: readonly SceneObject[], delayEachMs: number): Part[] => {
+  const layOutAll = (objects: readonly SceneObject[], delayEachMs: number, isTop = false): Part[] => {
     const parts: Part[] = [];
     for (const object of objects) {
       if (object.kind === "unreadable") {
@@ -131,7 +142,7 @@ export function layOut(
       if (!drawn.has(object.id)) continue;
       const wanted = adjusted(object, resources.adjust);
       if (!wanted) continue;
-      const laidOut = remember(wanted);
+      const laidOut = remember(isPlaced || !isTop ? wanted : bled(wanted, canvas, room));
       texts.push(...laidOut.texts);
       findings.push(...laidOut.findings);
       for (const part of laidOut.parts) {
@@ -175,7 +186,7 @@ export function layOut(
     };
     return { lookup, found, context };
   };
-  const parts = layOutAll(template.objects, 0);
+  const parts = layOutAll(template.objects, 0, true);
   return { widthPx: output.widthPx, heightPx: output.heightPx, parts, texts, findings };
 }
 

@@ -8,6 +8,7 @@ import type { ShowState } from "../show/state.ts";
 import {
   OUTPUTS,
   openedState,
+  page,
   prepareBench,
   reading,
   readyCues,
@@ -20,7 +21,7 @@ import { composeTimeline } from "./compose.ts";
 import { createDresser } from "./dress.ts";
 import type { Timeline } from "./piece.ts";
 import { placementsAt as placedOn, stillUntil } from "./placements.ts";
-import type { Output } from "./plan.ts";
+import { canvasOf, type Output } from "./plan.ts";
 import { stateAfterTake } from "./preview.ts";
 
 const bench = prepareBench();
@@ -288,11 +289,61 @@ describe("another screen plan", () => {
     const state = stateOf([{ cue, atMs: 20_000 }]);
     const half: Output = {
       ...WALL,
-      region: { canvasWidthPx: 3840, canvasHeightPx: 1080, xPx: 1920, yPx: 0 },
+      widthPx: 960,
+      region: { canvasWidthPx: 1920, canvasHeightPx: 1080, xPx: 960, yPx: 0 },
     };
-    const wide: Output = { ...WALL, widthPx: 3840 };
     expect(composeTimeline(state, half, dresser()).pieces).toEqual(
-      composeTimeline(state, wide, dresser()).pieces,
+      composeTimeline(state, WALL, dresser()).pieces,
     );
+  });
+
+  test("on two screens side by side the ground goes over both, and the words stand on each, off the seam", () => {
+    const [backdrop, cue] = readyCues(bench, [page("backdrop", { name: "Night" }), song(SONG)]);
+    const state = stateOf([
+      { cue: backdrop, atMs: 10_000 },
+      { cue, atMs: 20_000 },
+    ]);
+    const seen = (xPx: number) => {
+      const half: Output = { ...WALL, region: { canvasWidthPx: 3840, canvasHeightPx: 1080, xPx, yPx: 0 } };
+      const plates = placedOn(composeTimeline(state, half, dresser()), 60_000, canvasOf(half)).flatMap(
+        (placement) => (placement.kind === "plate" ? [placement] : []),
+      );
+      const edges = plates.map(({ plate, x }) => {
+        const { bounds } = plate.picture;
+        return [x + bounds.x, x + bounds.x + bounds.width] as const;
+      });
+      const wide = edges.filter(([left, right]) => left <= 0 && right >= 3840);
+      const others = edges.filter((edge) => !wide.includes(edge));
+      return { wide: wide.length, others };
+    };
+    for (const xPx of [0, 1920]) {
+      const { wide, others } = seen(xPx);
+      expect(wide).toBeGreaterThan(0);
+      expect(others.length).toBeGreaterThan(0);
+      // Nothing but the ground crosses from one screen to the other.
+      for (const [left, right] of others) {
+        expect(left).toBeGreaterThanOrEqual(xPx - 1);
+        expect(right).toBeLessThanOrEqual(xPx + 1921);
+      }
+    }
+  });
+
+  test.each([
+    ["21:9", 2520, 1080],
+    ["4:3", 1440, 1080],
+    ["32:9 in one", 3840, 1080],
+  ])("a screen of %s is filled to its edges", (_name, widthPx, heightPx) => {
+    const [backdrop] = readyCues(bench, [page("backdrop", { name: "Night" })]);
+    const state = stateOf([{ cue: backdrop, atMs: 10_000 }]);
+    const screen: Output = { ...WALL, widthPx, heightPx };
+    const ground = placedOn(composeTimeline(state, screen, dresser()), 60_000, screen).flatMap((placement) =>
+      placement.kind === "plate" ? [placement] : [],
+    )[0];
+    if (!ground) throw new Error("no ground");
+    const { bounds } = ground.plate.picture;
+    expect(ground.x + bounds.x).toBeLessThanOrEqual(0);
+    expect(ground.y + bounds.y).toBeLessThanOrEqual(0);
+    expect(ground.x + bounds.x + bounds.width).toBeGreaterThanOrEqual(widthPx);
+    expect(ground.y + bounds.y + bounds.height).toBeGreaterThanOrEqual(heightPx);
   });
 });

@@ -10,7 +10,7 @@ import type { ShowState } from "../show/state.ts";
 import { GLIDE_MS, type Place } from "./glide.ts";
 import { arrivalMs, pacedParts } from "./pace.ts";
 import type { ContentOf, Piece, PieceContent, Timeline } from "./piece.ts";
-import { canvasOf, type Output } from "./plan.ts";
+import { type Canvas, canvasOf, type Output } from "./plan.ts";
 import { withShutter } from "./shutterPieces.ts";
 
 /** A page dressed for an output: which template it wears tells whether a take is a change or a replacement. */
@@ -23,7 +23,7 @@ export interface DressedPage {
 export type Dress = (
   page: NonNullable<Moment["page"]>,
   outfitId: string,
-  output: Output,
+  output: Canvas,
   /** What the next take brings, where that is armed: pages that say what comes next say that. */
   armed?: Target,
 ) => DressedPage | undefined;

@@ -2,15 +2,21 @@ import type { Anchor } from "../rundown/anchor.ts";
 import type { PageContent } from "../rundown/content.ts";
 import { valuesAt, wordsAhead, wornAt } from "../rundown/steps.ts";
 import type { HouseStyle } from "../scene/houseStyle.ts";
-import { type FallbackFonts, type LaidOutPage, LayOutMemory, layOut } from "../scene/layOut.ts";
+import {
+  type FallbackFonts,
+  type LaidOutPage,
+  LayOutMemory,
+  layOut,
+  type PageSize,
+} from "../scene/layOut.ts";
 import type { MediaInfo } from "../scene/media.ts";
 import type { Template } from "../scene/template.ts";
 import type { Target } from "../show/line.ts";
 import type { Shaper } from "../text/shaper.ts";
 import { FRAME_RATES } from "../time/timecode.ts";
 import type { Dress } from "./compose.ts";
-import type { Output } from "./plan.ts";
-import { outfitForShape } from "./shape.ts";
+import type { Canvas } from "./plan.ts";
+import { outfitForShape, shapesApart } from "./shape.ts";
 
 /** Everything that is stored under its hash. */
 export type PinnedDocument = PageContent | Template | HouseStyle | MediaInfo;
@@ -61,7 +67,8 @@ export function createDresser(
       if (template?.kind !== "template" || style?.kind !== "style" || !values) return undefined;
       if (content.media.some((hash) => !documents.has(hash))) return undefined;
       const { widthPx, heightPx, frameRate } = output;
-      const size = { widthPx, heightPx, frameRate: FRAME_RATES[frameRate] };
+      const area = areaOf(output, template.canvas);
+      const size = { widthPx, heightPx, frameRate: FRAME_RATES[frameRate], ...(area && { area }) };
       const whole = layOut(template, values, style, size, {
         shaper,
         fallbackFonts,
@@ -89,6 +96,17 @@ const fainter = (page: LaidOutPage, opacity: number): LaidOutPage => ({
   })),
 });
 
-function pageKey(hash: string, step: Anchor, outfitId: string, output: Output): string {
-  return `${hash}/${step.occurrence}/${step.unit}/${outfitId}/${output.widthPx}x${output.heightPx}@${output.frameRate}`;
+/**
+ * Where a page stands on a canvas of several screens: the whole, or, when its template is of the shape of one of them, that one, so
+ * that no words lie over a seam. Each screen then has the page for itself.
+ */
+function areaOf(output: Canvas, canvas: Template["canvas"]): PageSize["area"] {
+  const { part } = output;
+  if (!part) return undefined;
+  const screen = { widthPx: part.width, heightPx: part.height };
+  return shapesApart(output, canvas) <= shapesApart(screen, canvas) ? undefined : part;
+}
+
+function pageKey(hash: string, step: Anchor, outfitId: string, output: Canvas): string {
+  return `${hash}/${step.occurrence}/${step.unit}/${outfitId}/${output.widthPx}x${output.heightPx}@${output.frameRate}${output.part ? JSON.stringify(output.part) : ""}`;
 }

@@ -136,8 +136,17 @@ export function pictureSize({ widthPx, heightPx, signal }: Output): {
   return { widthPx: signal === "both" ? widthPx * 2 : widthPx, heightPx };
 }
 
+/** An output as large as its canvas. */
+export interface Canvas extends Output {
+  /** The part of it that the output shows; absent: all. */
+  readonly part?: { readonly x: number; readonly y: number; readonly width: number; readonly height: number };
+}
+
 /** The output as pages are laid out for it: as large as the canvas of which it shows a part. */
-export function canvasOf(output: Output): Output {
-  const { region } = output;
-  return region ? { ...output, widthPx: region.canvasWidthPx, heightPx: region.canvasHeightPx } : output;
+export function canvasOf(output: Output): Canvas {
+  const { region, widthPx: width, heightPx: height } = output;
+  if (!region) return output;
+  const { canvasWidthPx, canvasHeightPx, xPx, yPx } = region;
+  const part = { x: xPx, y: yPx, width, height };
+  return { ...output, widthPx: canvasWidthPx, heightPx: canvasHeightPx, part };
 }

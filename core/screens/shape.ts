@@ -7,7 +7,8 @@ interface Size {
 const NEAR = Math.log(Math.SQRT2);
 
 /** How far two shapes are apart: 0 for the same, the same for twice as wide and twice as tall. */
-const apart = (a: Size, b: Size) => Math.abs(Math.log(a.widthPx / a.heightPx / (b.widthPx / b.heightPx)));
+export const shapesApart = (a: Size, b: Size) =>
+  Math.abs(Math.log(a.widthPx / a.heightPx / (b.widthPx / b.heightPx)));
 
 /**
  * The outfit to wear on a screen of a shape: the one asked for, or one of those that stand in for it if its template comes
@@ -22,10 +23,10 @@ export function outfitForShape(
 ): string {
   const own = canvasOf(outfitId);
   let nearest = outfitId;
-  let least = own ? apart(screen, own) : Number.POSITIVE_INFINITY;
+  let least = own ? shapesApart(screen, own) : Number.POSITIVE_INFINITY;
   for (const id of variants) {
     const canvas = canvasOf(id);
-    const off = canvas ? apart(screen, canvas) : Number.POSITIVE_INFINITY;
+    const off = canvas ? shapesApart(screen, canvas) : Number.POSITIVE_INFINITY;
     if (off >= least - 0.01 || off > NEAR) continue;
     least = off;
     nearest = id;

@@ -1,0 +1,90 @@
+import { afterEach, beforeEach, describe, expect, test, vi } from "vitest";
+import type { Timeline } from "../core/screens/piece.ts";
+import type { Placement } from "../core/screens/placements.ts";
+import { StageLoop } from "./stageLoop.ts";
+
+/** A browser that draws 60 frames a second, and a clock that goes with them. */
+let nowMs = 0;
+let waiting: (() => void)[] = [];
+function drawFrames(count: number): void {
+  for (let i = 0; i < count; i++) {
+    nowMs += 1_000 / 60;
+    const due = waiting;
+    waiting = [];
+    for (const draw of due) draw();
+  }
+}
+
+beforeEach(() => {
+  nowMs = 1_000_000;
+  waiting = [];
+  vi.stubGlobal("requestAnimationFrame", (draw: () => void) => waiting.push(draw));
+  vi.stubGlobal("cancelAnimationFrame", () => {});
+});
+afterEach(() => {
+  vi.unstubAllGlobals();
+});
+
+/** Moves for as long as anybody looks. */
+const MOVING: Timeline = {
+  pieces: [
+    {
+      id: "moves",
+      key: "moves",
+      opacity: 1,
+      rotationDeg: 0,
+      life: {
+        fromMs: 0,
+        arriving: [
+          {
+            property: "opacity",
+            keyframes: [
+              { atMs: 0, value: 0, easing: "linear" },
+              { atMs: 10_000_000, value: 1, easing: "linear" },
+            ],
+          },
+        ],
+        stay: null,
+        until: null,
+      },
+      places: [{ fromMs: 0, x: 0, y: 0, extent: 1, glideMs: 0 }],
+      content: { kind: "group", pieces: [], blend: "normal", clip: null, center: { x: 0, y: 0 } },
+    },
+  ],
+};
+
+function run(frameMs: number | null) {
+  const atMs: number[] = [];
+  const stage = { draw: (_: readonly Placement[]) => {}, discard: () => {} };
+  const size = { widthPx: 10, heightPx: 10 };
+  const loop = new StageLoop(
+    stage as unknown as ConstructorParameters<typeof StageLoop>[0],
+    size,
+    () => nowMs,
+    (report) => void atMs.push(report.atMs),
+    0,
+    frameMs,
+  );
+  loop.setTimeline(MOVING);
+  drawFrames(121);
+  loop.stop();
+  return atMs;
+}
+
+describe("frames of an output's own rate", () => {
+  test.each([
+    ["24", 1_000 / 24, 48],
+    ["25", 40, 50],
+    ["29.97", 1_001 / 30, 60],
+    ["50", 20, 100],
+  ])("at %s a second, two seconds have as many, each on the clock's own raster", (_name, frameMs, count) => {
+    const atMs = run(frameMs);
+    expect(Math.abs(atMs.length - count)).toBeLessThanOrEqual(1);
+    for (const at of atMs) expect(Math.abs(at / frameMs - Math.round(at / frameMs))).toBeLessThan(1e-6);
+    for (const [i, at] of atMs.entries()) if (i > 0) expect(at).toBeGreaterThan(atMs[i - 1] as number);
+  });
+
+  test("at 60, every frame that the window draws", () => {
+    expect(run(null)).toHaveLength(121);
+  });
+});
