@@ -14,6 +14,7 @@ export function getAccess(context: Readonly<RouterContextProvider>): Access {
 }
 
 export { liveTokenOf } from "../server/access/access.ts";
+export { DESK_HEADER } from "../server/access/deskMode.ts";
 export { isFresh, takeFirstSteps } from "../server/live/firstSteps.ts";
 export { wornBy } from "../server/live/showHost.ts";
 export { tryOut } from "../server/live/tryOut.ts";

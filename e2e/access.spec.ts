@@ -103,6 +103,49 @@ test("no other view, panel or empty state has a fault that axe-core finds @long"
   await check("prepare, empty", page);
 });
 
+for (const [width, height, scheme] of [
+  [1280, 800, "light"],
+  [820, 1180, "dark"],
+  [820, 1180, "light"],
+  [390, 844, "dark"],
+  [390, 844, "light"],
+] as const)
+  test(`at ${width} wide, ${scheme}, no view has a fault that axe-core finds, and none is wider than its window @long`, async ({
+    page,
+    show,
+  }) => {
+    test.setTimeout(300_000);
+    await page.setViewportSize({ width, height });
+    await page.addInitScript((kept) => localStorage.setItem("vesko-scheme", kept), scheme);
+    await openDesk(page, show);
+    for (let i = 0; i < 6; i++) await page.keyboard.press("Space");
+    await expect(page.locator("[data-mark=air]", { hasText: "The tide has gone" })).toBeVisible();
+    const views = [
+      "run",
+      "prepare",
+      "songs",
+      "texts",
+      "library",
+      "looks",
+      "screens",
+      "evenings",
+      "health",
+    ] as const;
+    for (const view of [...views, "timing", "keys", "welcome"] as const) {
+      await openDesk(page, show, view);
+      await check(`${view} at ${width}, ${scheme}`, page);
+      expect(await page.evaluate(() => document.documentElement.scrollWidth), view).toBeLessThanOrEqual(
+        width,
+      );
+    }
+    const watch = await page.evaluate(
+      async () => /\/watch\/[\w-]{20,}/.exec(await (await fetch("/screens")).text())?.[0],
+    );
+    await page.goto(`${show.base}${watch}`);
+    await expect(page.getByRole("heading", { name: /Loft wall/ })).toBeVisible();
+    await check(`multi-view at ${width}, ${scheme}`, page);
+  });
+
 test("both views fit 1280 by 800 without scrolling the page, and every key is listed", async ({
   page,
   show,

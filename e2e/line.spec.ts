@@ -102,7 +102,7 @@ test("every act can be undone by name; black shuts the rest and back opens what 
   await expect(undoLine(page)).toContainText("U puts back: Backdrop out");
 });
 
-test("a page on one screen alone is taken off it alone; a screen whose plan hides the words says so", async ({
+test("a page on one screen alone is taken off it alone; a screen whose plan hides the words says so @long", async ({
   page,
   show,
   openOutput,
@@ -203,7 +203,7 @@ test("the plan in use is changed as a draft, and used when it is held; what only
   expect(answer).toBe(403);
 });
 
-test("a server that stands still is told within a second or two, and again when it goes on", async ({
+test("a server that stands still is told within a second or two, and again when it goes on @long", async ({
   page,
   show,
 }) => {
@@ -214,7 +214,7 @@ test("a server that stands still is told within a second or two, and again when 
   await expect(page.getByText("connected", { exact: true })).toBeVisible();
 });
 
-test("what is next can be enlarged, its clock runs, and no air key is swallowed meanwhile", async ({
+test("what is next can be enlarged, its clock runs, and no air key is swallowed meanwhile @long", async ({
   page,
   show,
   openOutput,

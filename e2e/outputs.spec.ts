@@ -136,7 +136,7 @@ test("a plan is looked at in Run before it is used, and has a key", async ({ pag
   const wall = await openOutput(show, 0);
   await takeSong(page, wall);
   await page.getByRole("button", { name: /^Walk ⇧/ }).click();
-  await expect(page.getByRole("button", { name: "Use it" })).toBeVisible();
+  await expect(page.getByRole("button", { name: "Use it", exact: true })).toBeVisible();
   const seq = await seqOf(wall);
   // In its picture of what the wall would become there are no words; what is next stays as it is.
   const under = page.getByRole("img", { name: "On Loft wall under Walk" });

@@ -83,7 +83,7 @@ export interface Services {
   /** Changes what evenings there are, or which is open. @returns a sentence when it cannot be done */
   readonly editEvenings: (edit: EveningEdit) => Promise<string | undefined>;
   /** Changes screens and plans; the air follows where it must. @returns a sentence when it cannot be done */
-  readonly editScreens: (edit: ScreensEdit) => Promise<string | undefined>;
+  readonly editScreens: (edit: ScreensEdit, deskId?: string) => Promise<string | undefined>;
   readonly live: LiveServer;
   readonly airLog: AirLog;
   readonly media: MediaStore;

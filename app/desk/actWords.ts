@@ -29,6 +29,8 @@ function wordsOf(what: Act["what"], { cues, state }: DeskSnapshot): string {
       return what.picture === null ? "test picture off" : "test picture";
     case "layer":
       return `settings of ${layerName(what.layerId)}`;
+    case "screen":
+      return `change of ${what.name}`;
     case "send":
       return "send";
     case "stageNote":

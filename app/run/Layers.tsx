@@ -22,8 +22,7 @@ export function Layers({
   return (
     <section
       aria-label="Layers"
-      className="grid h-full shrink-0 overflow-x-auto border-t border-edge max-[1100px]:h-auto"
-      style={{ gridTemplateColumns: `repeat(${desk.state.layers.length}, minmax(118px, 1fr))` }}
+      className="grid h-full shrink-0 auto-cols-[minmax(118px,1fr)] grid-flow-col overflow-x-auto border-t border-edge max-[1100px]:h-auto"
     >
       {desk.state.layers.map((layer, index) => {
         const slot = desk.state.slots[layer.id] ?? [];
@@ -46,7 +45,7 @@ export function Layers({
         return (
           <div
             key={layer.id}
-            className={`flex min-w-0 flex-col border-r border-edge px-2.5 pb-2 ${isOn ? "border-t-4 border-t-air bg-raised pt-1" : "pt-2"}`}
+            className={`flex min-w-0 flex-col border-r border-edge px-2.5 pb-2 ${isOn ? "" : "max-sm:hidden"} ${isOn ? "border-t-4 border-t-air bg-raised pt-1" : "pt-2"}`}
           >
             <div className="flex items-center gap-1.5 truncate text-[14px] text-second">
               {layer.name}

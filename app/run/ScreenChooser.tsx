@@ -33,7 +33,7 @@ export function ScreenChooser({
           ))}
         </div>
       )}
-      <div className="h-[clamp(150px,26dvh,300px)]">
+      <div className="h-[clamp(150px,26dvh,300px)] max-sm:h-[128px]">
         {chosen && <Screens desk={desk} {...screens} only={chosen.id} />}
       </div>
     </aside>

@@ -64,7 +64,9 @@ export function Screens({
   );
   return (
     <section aria-label="Outputs" className="flex h-full min-h-0 flex-col gap-1.5 px-4 py-2">
-      <div className="flex min-h-8 shrink-0 flex-wrap items-center gap-2 text-[14px] text-second">
+      <div
+        className={`flex min-h-8 shrink-0 flex-wrap items-center gap-2 text-[14px] text-second ${only === null ? "" : "max-sm:hidden"}`}
+      >
         <PlanChips desk={desk} shownId={shownPlanId} onShow={setShownPlanId} />
         {Object.keys(state.tests).length > 0 && (
           <span className="flex items-center gap-2 font-semibold text-attention">

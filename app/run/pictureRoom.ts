@@ -12,6 +12,8 @@ const LEAST_CARD_PX = 165;
 const LEAST_HEIGHT_PX = 44;
 /** The first screen is the one most people see: its size counts more. */
 const FIRST_WEIGHT = 1.6;
+/** What it costs that another picture is larger than the first. */
+const LARGER_THAN_FIRST = 2;
 /** With more screens than this not every way to part them into rows is tried. */
 const MOST_TRIED = 9;
 
@@ -78,6 +80,7 @@ function layRows(
   const scale = Math.min(1, (heightPx - fixed) / wanted);
   const widths: number[] = [];
   let worth = 0;
+  let firstArea: number | undefined;
   let fits = scale > 0;
   for (const [index, row] of rows.entries()) {
     const height = Math.max(LEAST_HEIGHT_PX, (heights[index] ?? 0) * scale);
@@ -90,7 +93,10 @@ function layRows(
     for (const shape of row) {
       const width = Math.min((height * shape.widthPx) / shape.heightPx, (widthPx - BESIDE_PX) / 2);
       // Doubling a small picture is worth as much as doubling a large one.
-      worth += Math.log(width * height) * (widths.length === 0 ? FIRST_WEIGHT : 1);
+      const area = width * height;
+      firstArea ??= area;
+      worth += Math.log(area) * (widths.length === 0 ? FIRST_WEIGHT : 1);
+      worth -= LARGER_THAN_FIRST * Math.max(0, Math.log(area / firstArea));
       widths.push(Math.floor(width));
     }
   }

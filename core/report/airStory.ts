@@ -62,6 +62,11 @@ function tell(event: AirEvent, names: StoryNames): readonly [what: string, words
       return [event.picture === "black" ? "Black" : "Stand-by", outputs(event.outputIds)];
     case "tested":
       return [event.picture === null ? "Test picture off" : "Test picture", outputs(event.outputIds)];
+    case "screenChanged":
+      return [
+        event.before === null ? "Screen made" : event.after === null ? "Screen deleted" : "Screen changed",
+        (event.after ?? event.before)?.name ?? "",
+      ];
     case "undone":
       return ["Undone"];
     case "lineMoved":

@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { byNameSchema, nameSchema } from "../names/name.ts";
-import { layerSchema, screenPlanSchema, shownPictureSchema } from "../screens/plan.ts";
+import { layerSchema, outputSchema, screenPlanSchema, shownPictureSchema } from "../screens/plan.ts";
 import { TEST_PICTURES } from "../screens/testPicture.ts";
 import { actorSchema } from "./actor.ts";
 import { dueSchema } from "./due.ts";
@@ -29,6 +29,8 @@ const beforeSchema = z.strictObject({
   /** Cues that came as asides. */
   asides: z.array(z.string()),
   arm: z.strictObject({ before: armSchema.nullable(), after: armSchema.nullable() }).optional(),
+  /** Output → the screen as it was; null: it was not there. */
+  screens: byNameSchema(outputSchema.nullable()).default({}),
   /** Cue → when it began before. */
   cueTimes: byNameSchema(z.number().nullable()),
   dueGone: z.array(dueSchema),
@@ -45,6 +47,7 @@ export const actKindSchema = z.discriminatedUnion("kind", [
   z.strictObject({ kind: z.literal("shut"), picture: z.enum(["black", "standBy"]).nullable() }),
   z.strictObject({ kind: z.literal("test"), picture: z.enum(TEST_PICTURES).nullable() }),
   z.strictObject({ kind: z.literal("layer"), layerId: z.string() }),
+  z.strictObject({ kind: z.literal("screen"), name: z.string() }),
   z.strictObject({ kind: z.enum(["send", "stageNote", "standBy", "startOver", "goOn"]) }),
 ]);
 export type ActKind = z.infer<typeof actKindSchema>;

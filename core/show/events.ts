@@ -1,6 +1,12 @@
 import { z } from "zod";
-import { byNameSchema } from "../names/name.ts";
-import { effectMsSchema, layerSchema, screenPlanSchema, shownPictureSchema } from "../screens/plan.ts";
+import { byNameSchema, nameSchema } from "../names/name.ts";
+import {
+  effectMsSchema,
+  layerSchema,
+  outputSchema,
+  screenPlanSchema,
+  shownPictureSchema,
+} from "../screens/plan.ts";
 import { TEST_PICTURES } from "../screens/testPicture.ts";
 import { actorSchema } from "./actor.ts";
 import { dueSchema } from "./due.ts";
@@ -114,6 +120,13 @@ const presentEventSchema = z.discriminatedUnion("kind", [
     /** The script asked for it, or a hand chose it. */
     by: z.enum(["hand", "script"]).default("hand"),
     startAtMs: z.number(),
+  }),
+  /** A screen was changed, made (before is null) or deleted (after is null): rows, which undo puts back. */
+  z.strictObject({
+    kind: z.literal("screenChanged"),
+    outputId: nameSchema(60),
+    before: outputSchema.nullable(),
+    after: outputSchema.nullable(),
   }),
   /** The operator goes on from what came as an aside. */
   z.strictObject({ kind: z.literal("lineMoved"), target: targetSchema, cueIndex: z.number().int().min(0) }),

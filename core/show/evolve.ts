@@ -144,6 +144,8 @@ function apply(
       const { page, startAtMs } = event;
       return { ...state, stageNote: addMoment(state.stageNote, plainMoment(startAtMs, page)) };
     }
+    case "screenChanged":
+      return state;
     case "standBySet":
       return { ...state, standBy: event.picture };
     case "begunAnew":

@@ -15,6 +15,7 @@ const NOTHING: Before = {
   tests: {},
   layers: [],
   asides: [],
+  screens: {},
   cueTimes: {},
   dueGone: [],
   dueAdded: [],
@@ -62,7 +63,9 @@ export function remember(before: ShowState, after: ShowState, logged: LoggedEven
   const { event, actor, seq } = logged;
   // A cue that comes again by itself is what it was; what undo puts back is whose it was before.
   if (event.kind === "repeated" || event.kind === "undone") return after;
-  const parts = partsThatDiffer(before, after);
+  // Screens are rows, not state: the event says what changed.
+  const parts =
+    event.kind === "screenChanged" ? [`/screen/${event.outputId}`] : partsThatDiffer(before, after);
   // A test picture lies over the air and leaves it alone.
   const isOnAir = parts.some((part) => !part.startsWith("/tests/"));
   const airRevision = before.airRevision + (isOnAir ? 1 : 0);
@@ -84,7 +87,7 @@ export function remember(before: ShowState, after: ShowState, logged: LoggedEven
       ...Object.fromEntries(parts.map((part) => [part, before.touched[part] ?? null])),
       ...open?.touched,
     },
-    before: mergeBefore(open?.before ?? NOTHING, beforeOf(before, after, startOf(logged))),
+    before: mergeBefore(open?.before ?? NOTHING, beforeOf(before, after, logged)),
   };
   return { ...touchedNow, acts: [...(open ? after.acts.slice(0, -1) : after.acts), act].slice(-MOST_ACTS) };
 }
@@ -116,13 +119,18 @@ function kindOf(event: AirEvent): ActKind | undefined {
       return { kind: "startOver" };
     case "lineMoved":
       return { kind: "goOn" };
+    case "screenChanged":
+      return { kind: "screen", name: (event.before ?? event.after)?.name ?? "" };
     default:
       return undefined;
   }
 }
 
-function beforeOf(before: ShowState, after: ShowState, atMs: number): Before {
+function beforeOf(before: ShowState, after: ShowState, logged: LoggedEvent): Before {
+  const atMs = startOf(logged);
   const was: Before = { ...NOTHING };
+  const { event } = logged;
+  if (event.kind === "screenChanged") was.screens = { [event.outputId]: event.before };
   for (const { id } of after.layers) {
     const isCommon = before.slots[id] !== after.slots[id];
     const perOutput: Before["moments"][string]["perOutput"] = {};
@@ -180,6 +188,7 @@ function mergeBefore(first: Before, second: Before): Before {
     asides: [...first.asides, ...second.asides],
     shutters: { ...second.shutters, ...first.shutters },
     tests: { ...second.tests, ...first.tests },
+    screens: { ...second.screens, ...first.screens },
     cueTimes: { ...second.cueTimes, ...first.cueTimes },
     layers: [...first.layers, ...second.layers.filter(({ id }) => !known.has(id))],
     arm:

@@ -81,7 +81,10 @@ export async function openDesk(
     | "looks"
     | "library"
     | "evenings"
-    | "health" = "run",
+    | "health"
+    | "timing"
+    | "keys"
+    | "welcome" = "run",
 ): Promise<void> {
   await page.goto(`${show.base}/${view}`);
   await expect(page.getByText("connected", { exact: true })).toBeVisible();

@@ -1,9 +1,12 @@
 import { randomUUID } from "node:crypto";
 import type { ScreenPlan } from "../../core/screens/plan.ts";
+import type { Actor } from "../../core/show/actor.ts";
+import { log } from "../log.ts";
 import type { LinkStore } from "../store/linkStore.ts";
 import type { ScreenStore, ScreensEdit } from "../store/screenStore.ts";
 import type { ShowHost } from "./showHost.ts";
 
+/** Who changes screens where no desk says its name. */
 const SCREENS = { kind: "desk", id: "screens-view", name: "Screens" } as const;
 
 /**
@@ -20,7 +23,16 @@ export function createScreensEditor(
   host: ShowHost,
   firstOutfit: string,
 ) {
-  return async (edit: ScreensEdit): Promise<string | undefined> => {
+  // What undo puts back is not an act of its own.
+  host.onUndone(({ before }) => {
+    for (const [outputId, output] of Object.entries(before.screens)) {
+      const restore = output
+        ? ({ kind: "saveOutput", output } as const)
+        : ({ kind: "removeOutput", outputId } as const);
+      void change(restore, SCREENS).catch((error) => log.error("A screen could not be put back", error));
+    }
+  });
+  const change = async (edit: ScreensEdit, actor: DeskActor): Promise<string | undefined> => {
     const before = screens.plans.find(({ id }) => id === host.state.plan.id);
     const wasUsed = before !== undefined && isSamePlan(before, host.state.plan);
     const isNew = edit.kind === "saveOutput" && !screens.outputs.some(({ id }) => id === edit.output.id);
@@ -45,8 +57,22 @@ export function createScreensEditor(
     if (used && wasUsed && edit.kind !== "savePlan" && !isSamePlan(used, host.state.plan))
       await host.submit(
         { kind: "switchPlan", id: randomUUID(), planId: used.id, builtOn: host.state.airRevision },
-        SCREENS,
+        actor,
       );
     return undefined;
   };
+  return async (edit: ScreensEdit, deskId?: string): Promise<string | undefined> => {
+    const actor = deskId ? ({ kind: "desk", id: deskId } as const) : SCREENS;
+    const outputId =
+      edit.kind === "saveOutput" ? edit.output.id : edit.kind === "removeOutput" ? edit.outputId : null;
+    const before = screens.outputs.find(({ id }) => id === outputId) ?? null;
+    const refused = await change(edit, actor);
+    if (refused !== undefined || outputId === null) return refused;
+    const after = screens.outputs.find(({ id }) => id === outputId) ?? null;
+    if (JSON.stringify(before) !== JSON.stringify(after))
+      await host.record({ kind: "screenChanged", outputId, before, after }, actor);
+    return undefined;
+  };
 }
+
+type DeskActor = Extract<Actor, { kind: "desk" }>;

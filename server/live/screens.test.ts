@@ -5,6 +5,8 @@ import { MOST_OUTPUTS } from "../store/screenStore.ts";
 import { type OpenShow, openShow, TestWindow } from "../test-support/openShow.ts";
 import { Pairing } from "./pairing.ts";
 
+const DESK = { kind: "desk", id: "screens-view" } as const;
+
 let show: OpenShow;
 beforeAll(async () => {
   show = await openShow(":memory:");
@@ -71,7 +73,7 @@ describe("screens and plans", () => {
     window.socket.terminate();
   });
 
-  test("the plan in use and the last plan stay; a changed plan in use is used as it is now", async () => {
+  test("the plan in use and the last plan stay; what is changed in the plan in use is a draft until it is used", async () => {
     const { screens, host, editScreens } = show.services;
     expect(await editScreens({ kind: "removePlan", planId: host.state.plan.id })).toMatch(/in use/);
     const plan = screens.plans.find(({ id }) => id === host.state.plan.id);
@@ -81,6 +83,12 @@ describe("screens and plans", () => {
       outputs: { ...plan.outputs, wall: { outfitId: "band", layerIds: ["words"] } },
     };
     await editScreens({ kind: "savePlan", plan: changed });
+    expect(host.state.plan).toEqual(plan);
+    const use = async () => {
+      const builtOn = host.state.airRevision;
+      await host.submit({ kind: "switchPlan", id: `use-it-${builtOn}`, planId: plan.id, builtOn }, DESK);
+    };
+    await use();
     expect(host.state.plan).toEqual(changed);
     expect(host.state.planBefore?.plan).toEqual(plan);
     // A plan may name a screen that is gone: nothing comes of it.
@@ -88,7 +96,26 @@ describe("screens and plans", () => {
       kind: "savePlan",
       plan: { ...changed, outputs: { ...changed.outputs, gone: { outfitId: "band", layerIds: [] } } },
     });
+    await use();
     expect(host.state.plan.outputs.gone).toBeDefined();
+  });
+
+  test("a change of a screen is undone like any act on air: what it was, and that it was there at all", async () => {
+    const { screens, host, editScreens } = show.services;
+    const find = (id: string) => screens.outputs.find((each) => each.id === id);
+    const undo = async () => {
+      const act = host.state.acts.at(-1);
+      if (!act) throw new Error("nothing to undo");
+      const answer = await host.submit({ kind: "undo", id: `undo-${act.actId}`, actId: act.actId }, DESK);
+      expect(answer.refused).toBeNull();
+      return act.what;
+    };
+    await editScreens({ kind: "saveOutput", output: output("stair") });
+    await editScreens({ kind: "saveOutput", output: output("stair", { widthPx: 640 }) });
+    expect(await undo()).toEqual({ kind: "screen", name: "Screen stair" });
+    await expect.poll(() => find("stair")?.widthPx).toBe(1280);
+    await undo();
+    await expect.poll(() => find("stair")).toBeUndefined();
   });
 
   test("sizes that no screen has are refused, and there is an end to how many there may be", async () => {

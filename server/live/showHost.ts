@@ -1,7 +1,9 @@
+import { randomUUID } from "node:crypto";
 import { nextTimeOfDay } from "../../core/figures/clockText.ts";
 import { wornIn } from "../../core/rundown/content.ts";
 import { pageCue } from "../../core/rundown/cueDoc.ts";
 import type { Actor } from "../../core/show/actor.ts";
+import type { Act } from "../../core/show/acts.ts";
 import { type Command, type Refusal, refusalSentence } from "../../core/show/commands.ts";
 import { type DecideContext, type Decision, decide, decideTimer } from "../../core/show/decide.ts";
 import type { AirEvent, LoggedEvent } from "../../core/show/events.ts";
@@ -35,6 +37,7 @@ export class ShowHost {
   /** Times of day up to here were looked at. */
   #tickedAtMs: number;
   readonly #listeners = new Set<(logged: LoggedEvent, state: ShowState) => void>();
+  readonly #undoneListeners = new Set<(act: Act) => void>();
 
   private constructor(
     state: ShowState,
@@ -92,6 +95,20 @@ export class ShowHost {
 
   onEvent(listener: (logged: LoggedEvent, state: ShowState) => void): void {
     this.#listeners.add(listener);
+  }
+
+  /** Told of every act that was undone, once it is. */
+  onUndone(listener: (act: Act) => void): void {
+    this.#undoneListeners.add(listener);
+  }
+
+  /** Writes down what was done elsewhere and can be undone here. */
+  record(event: Extract<AirEvent, { kind: "screenChanged" }>, actor: Actor): Promise<Answer> {
+    const run = this.#queue.then(() =>
+      this.#write({ events: [event] }, { actor, atMs: this.#now() }, randomUUID()),
+    );
+    this.#queue = run.catch(() => undefined);
+    return run;
   }
 
   submit(command: Command, actor: Actor): Promise<Answer> {
@@ -169,8 +186,11 @@ export class ShowHost {
     const refersTo = [...contentsOf(next)].flatMap((hash) => [hash, ...wornBy(this.#contents, hash)]);
     await this.#log.append(logged, refersTo, next);
     for (const entry of logged) {
+      const { event } = entry;
+      const undone = event.kind === "undone" && this.#state.acts.find(({ actId: id }) => id === event.actId);
       this.#state = evolve(this.#state, entry);
       for (const listener of this.#listeners) listener(entry, this.#state);
+      if (undone) for (const listener of this.#undoneListeners) listener(undone);
     }
     return { refused: null, sentence: null };
   }
