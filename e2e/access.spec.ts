@@ -118,8 +118,11 @@ for (const [width, height, scheme] of [
     await page.setViewportSize({ width, height });
     await page.addInitScript((kept) => localStorage.setItem("vesko-scheme", kept), scheme);
     await openDesk(page, show);
-    for (let i = 0; i < 6; i++) await page.keyboard.press("Space");
-    await expect(page.locator("[data-mark=air]", { hasText: "The tide has gone" })).toBeVisible();
+    for (let i = 0; i < 6; i++) {
+      const next = await page.locator("[data-mark=next]").first().getAttribute("data-step");
+      await page.keyboard.press("Space");
+      await expect(page.locator(`[data-step="${next}"]`)).toHaveAttribute("data-mark", "air");
+    }
     const views = [
       "run",
       "prepare",

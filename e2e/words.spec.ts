@@ -284,7 +284,7 @@ test("the song library: new, found by its words, brought in as ChordPro, added t
     mimeType: "text/plain",
     buffer: Buffer.from("{title: Kite over Kiln Lane}\n{soc}\n[G]Kite, kite, [D]over the lane\n{eoc}\n"),
   });
-  await expect(page.getByText("1 song was brought in.")).toBeVisible();
+  await expect(page.getByText("1 song was imported.")).toBeVisible();
   await expect(page.getByRole("textbox", { name: "Title" })).toHaveValue("Kite over Kiln Lane");
   await expect(page.getByText("Chords are kept in the text and left out on slides.")).toBeVisible();
   await expect(page.getByRole("heading", { name: /^On every screen/ })).toBeVisible();

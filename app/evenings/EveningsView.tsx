@@ -40,7 +40,12 @@ export function EveningsView({ evenings }: { evenings: readonly ListedEvening[] 
   const deleted = evenings.filter(({ isDeleted }) => isDeleted);
   return (
     <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_440px] max-[1100px]:grid-cols-1 max-[1100px]:grid-rows-[minmax(0,1fr)_minmax(0,38%)]">
-      <main aria-label="Evenings" className="relative min-h-0 overflow-y-auto px-6 py-5">
+      <main
+        aria-label="Evenings"
+        // biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls must be reached by keys
+        tabIndex={0}
+        className="relative min-h-0 overflow-y-auto px-6 py-5"
+      >
         <div className="mb-3 flex items-center justify-between">
           <h2 className="text-[17px] font-semibold">Evenings</h2>
           <button

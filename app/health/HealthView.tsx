@@ -43,7 +43,12 @@ export function HealthView({ report, atMs }: { report: HealthReport; atMs: numbe
   const free = keeper?.freeBytes ?? null;
   return (
     <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_420px] max-[1100px]:grid-cols-1 max-[1100px]:grid-rows-[minmax(0,1fr)_minmax(0,38%)]">
-      <main aria-label="Health" className="relative min-h-0 overflow-y-auto px-6 py-5">
+      <main
+        aria-label="Health"
+        // biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls must be reached by keys
+        tabIndex={0}
+        className="relative min-h-0 overflow-y-auto px-6 py-5"
+      >
         <h2 className="mb-4 text-[20px] font-semibold">{HEADS[storage.kind]}</h2>
         <dl className="grid max-w-3xl grid-cols-[220px_minmax(0,1fr)] gap-x-6 max-sm:grid-cols-1 gap-y-4 text-[16px]">
           <Fact name="Written down">

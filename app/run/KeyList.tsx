@@ -8,6 +8,7 @@ const SHORT: readonly (readonly [actions: readonly AirAction[], words: string])[
   [["chorus"], "chorus"],
   [["follow"], "follow"],
   [["send"], "send"],
+  [["goOn"], "go on"],
   [["hold"], "hold"],
   [["edit"], "edit"],
   [["stageNote"], "to the stage"],

@@ -22,7 +22,7 @@ export function Layers({
   return (
     <section
       aria-label="Layers"
-      className="grid h-full shrink-0 auto-cols-[minmax(118px,1fr)] grid-flow-col overflow-x-auto border-t border-edge max-[1100px]:h-auto"
+      className="relative grid h-full shrink-0 auto-cols-[minmax(118px,1fr)] grid-flow-col overflow-x-auto border-t border-edge max-[1100px]:h-auto"
     >
       {desk.state.layers.map((layer, index) => {
         const slot = desk.state.slots[layer.id] ?? [];

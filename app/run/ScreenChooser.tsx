@@ -19,7 +19,11 @@ export function ScreenChooser({
   return (
     <aside aria-label="Screens" className="flex shrink-0 flex-col border-t border-edge bg-raised">
       {desk.outputs.length > 1 && (
-        <div role="toolbar" aria-label="Which screen" className="flex gap-1.5 overflow-x-auto px-4 pt-2">
+        <div
+          role="toolbar"
+          aria-label="Which screen"
+          className="relative flex gap-1.5 overflow-x-auto px-4 pt-2"
+        >
           {desk.outputs.map(({ id, name }) => (
             <button
               key={id}

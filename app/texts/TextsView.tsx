@@ -77,7 +77,12 @@ export function TextsView({
 
   return (
     <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_440px] max-[1100px]:grid-cols-1 max-[1100px]:grid-rows-[minmax(0,1fr)_minmax(0,38%)]">
-      <main aria-label="Texts" className="relative min-h-0 overflow-y-auto px-6 py-5">
+      <main
+        aria-label="Texts"
+        // biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls must be reached by keys
+        tabIndex={0}
+        className="relative min-h-0 overflow-y-auto px-6 py-5"
+      >
         <h2 className="mb-3 text-[17px] font-semibold">Scripture texts here</h2>
         <ul className="flex max-w-3xl flex-col gap-3">
           {texts.map(({ code, name, language, rights, verses }) => (

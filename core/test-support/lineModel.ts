@@ -49,6 +49,8 @@ export class LineModel {
   comeByItself(place: Place): void {
     const armed = this.arms.at(-1);
     if (armed && armed.cue === place.cue && armed.step === place.step) this.arms.pop();
+    // The newest is the last.
+    this.besides.delete(place.cue);
     this.besides.set(place.cue, place.step);
   }
 
