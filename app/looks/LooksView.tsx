@@ -14,7 +14,7 @@ import { deskHeaders } from "../ui/deskHeaders.ts";
 import { PagePicture } from "../ui/PagePicture.tsx";
 import { postJson } from "../ui/postJson.ts";
 import standIn from "../ui/standInPicture.svg";
-import { StyleCard } from "./StyleCard.tsx";
+import { StylePicker } from "./StylePicker.tsx";
 import { bringTemplate, templateFile } from "./templateFiles.ts";
 import { RESTING_MS, type Samples, useLaidOut } from "./useLaidOut.ts";
 
@@ -98,30 +98,13 @@ export function LooksView({
   return (
     <div className="relative flex min-h-0 flex-1 flex-col">
       <section aria-label="House styles" className="shrink-0 border-b border-edge bg-raised px-5 py-3">
-        <ul className="grid grid-cols-2 gap-3 sm:grid-cols-5">
-          {HOUSE_STYLES.map((candidate) => (
-            <li key={candidate.name}>
-              <button
-                type="button"
-                aria-pressed={candidate.name === seen}
-                onClick={() => setSeen(candidate.name)}
-                className={`w-full rounded-lg border-2 p-1.5 text-left ${candidate.name === seen ? "border-act bg-act-ground" : "border-edge hover:border-edge-strong"}`}
-              >
-                {drawing ? (
-                  <StyleCard style={candidate} templates={exampleOf(wardrobes)} drawing={drawing} />
-                ) : (
-                  <span className="block aspect-video" />
-                )}
-                <span className="mt-1.5 flex items-center justify-between px-1 text-[15px] font-semibold">
-                  {candidate.name}
-                  {candidate.name === worn && (
-                    <span className="text-[14px] font-normal text-act">in use</span>
-                  )}
-                </span>
-              </button>
-            </li>
-          ))}
-        </ul>
+        <StylePicker
+          chosen={seen}
+          used={worn}
+          templates={exampleOf(wardrobes)}
+          drawing={drawing}
+          onChoose={setSeen}
+        />
       </section>
       <section
         aria-label="Outfit and style"

@@ -5,7 +5,14 @@ import { useDeskStore } from "../desk/deskContext.ts";
 import { NumberBox } from "../ui/NumberBox.tsx";
 
 /** How pages come onto a layer, how dense they are, and whether they stay when others are cleared. */
-export function LayerSettings({ layer }: { layer: Layer }) {
+export function LayerSettings({
+  layer,
+  alone,
+}: {
+  layer: Layer;
+  /** Screens with a page of their own on it, which can be taken off there alone. */
+  alone: readonly { readonly outputId: string; readonly name: string; readonly title: string }[];
+}) {
   const store = useDeskStore();
   const change = (part: Partial<Pick<Layer, "how" | "opacity" | "persistent" | "effectMs">>) => {
     const { id, how, opacity, persistent, effectMs } = { ...layer, ...part };
@@ -73,6 +80,16 @@ export function LayerSettings({ layer }: { layer: Layer }) {
             />
             Stays when others are cleared
           </label>
+          {alone.map(({ outputId, name, title }) => (
+            <button
+              key={outputId}
+              type="button"
+              onClick={() => store.layerOut(layer.id, outputId)}
+              className="min-h-9 truncate rounded-md bg-lifted px-3 text-left hover:bg-edge"
+            >
+              Take “{title}” off {name} alone
+            </button>
+          ))}
         </Popover.Content>
       </Popover.Portal>
     </Popover.Root>

@@ -63,7 +63,14 @@ export function Layers({
                 </span>
               )}
               <span className="ml-auto">
-                <LayerSettings layer={layer} />
+                <LayerSettings
+                  layer={layer}
+                  alone={alone.map(({ output, title: words }) => ({
+                    outputId: output.id,
+                    name: output.name,
+                    title: words ?? "",
+                  }))}
+                />
               </span>
             </div>
             <p

@@ -1,7 +1,7 @@
 import { useLayoutEffect, useRef, useState } from "react";
 import { type AirAction, findAction, type KeyMap } from "../../core/keys/keyMap.ts";
 import { HOLD_MS } from "../ui/HoldButton.tsx";
-import { isTyping } from "../ui/isTyping.ts";
+import { takesText } from "../ui/isTyping.ts";
 import type { AirActs } from "./useAirActs.ts";
 
 /** What a key event asks for. */
@@ -30,7 +30,8 @@ export function useAirKeys(map: KeyMap, acts: AirActs, onlyChords = false): AirA
     };
     const onKeyUp = (event: KeyboardEvent) => {
       // Space takes: it must not press the button that has the focus as well.
-      if (event.key === " " && !current.current.onlyChords && !isTyping(event.target)) event.preventDefault();
+      if (event.key === " " && !current.current.onlyChords && !takesText(event.target))
+        event.preventDefault();
       release();
     };
     const onKeyDown = (event: KeyboardEvent) => {
@@ -39,7 +40,7 @@ export function useAirKeys(map: KeyMap, acts: AirActs, onlyChords = false): AirA
       const wish =
         event.ctrlKey || event.metaKey
           ? chordOf(keys, event)
-          : chords || isTyping(event.target)
+          : chords || takesText(event.target)
             ? undefined
             : wishOf(keys, event);
       if (!wish) return;

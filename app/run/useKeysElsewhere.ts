@@ -1,5 +1,5 @@
 import { useEffect, useState } from "react";
-import { isTyping } from "../ui/isTyping.ts";
+import { takesText } from "../ui/isTyping.ts";
 
 /** What has the keys in place of the air, in a word or two; null while they are the air's. */
 export function useKeysElsewhere(): string | null {
@@ -7,7 +7,7 @@ export function useKeysElsewhere(): string | null {
   useEffect(() => {
     const look = () => {
       const element = document.activeElement;
-      if (!isTyping(element)) return setName(null);
+      if (!takesText(element)) return setName(null);
       const label =
         element?.closest("[data-own-keys]")?.getAttribute("data-own-keys") ||
         element?.getAttribute("aria-label") ||

@@ -1,17 +1,5 @@
 import { useState } from "react";
-
-/** A monitor as the Window Management API describes it. */
-interface Monitor {
-  readonly label: string;
-  readonly availLeft: number;
-  readonly availTop: number;
-  readonly availWidth: number;
-  readonly availHeight: number;
-}
-
-interface MonitorWindow {
-  readonly getScreenDetails?: () => Promise<{ readonly screens: readonly Monitor[] }>;
-}
+import { findMonitors, type Monitor } from "../ui/findMonitors.ts";
 
 type Found =
   | { readonly kind: "unasked" }
@@ -22,23 +10,12 @@ type Found =
 export function Monitors({ link, name }: { link: string; name: string }) {
   const [found, setFound] = useState<Found>({ kind: "unasked" });
   const look = async () => {
-    const { getScreenDetails } = window as unknown as MonitorWindow;
-    if (!getScreenDetails) {
-      const why = window.isSecureContext
-        ? "This browser does not say which monitors there are."
-        : "Browsers say which monitors there are only over TLS or on the server's own machine.";
-      setFound({ kind: "cannot", why: `${why} Open it here, and move its window there.` });
-      return;
-    }
-    try {
-      const { screens } = await getScreenDetails.call(window);
-      setFound({ kind: "monitors", monitors: [...screens] });
-    } catch {
-      setFound({
-        kind: "cannot",
-        why: "The browser was not allowed to say which monitors there are. Allow it beside the address, or open it here and move its window.",
-      });
-    }
+    const answer = await findMonitors();
+    setFound(
+      "monitors" in answer
+        ? { kind: "monitors", monitors: answer.monitors }
+        : { kind: "cannot", why: `${answer.why} Or open it here, and move its window there.` },
+    );
   };
   const openOn = ({ availLeft, availTop, availWidth, availHeight }: Monitor) => {
     // A window of its own process: one that shares the desk's is painted late.

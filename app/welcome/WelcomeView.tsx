@@ -3,13 +3,12 @@ import { useState } from "react";
 import { Link, useNavigate } from "react-router";
 import type { FirstScreen, ScreenUse } from "../../core/rundown/firstSteps.ts";
 import type { Template } from "../../core/scene/template.ts";
-import { HOUSE_STYLES } from "../../designs/houseStyles.ts";
 import { useDeskStore, useDrawing } from "../desk/deskContext.ts";
 import { NoticeBar } from "../desk/NoticeBar.tsx";
-import { StyleCard } from "../looks/StyleCard.tsx";
+import { StylePicker } from "../looks/StylePicker.tsx";
 import { fieldClass, Labelled } from "../prepare/Labelled.tsx";
+import { findMonitors } from "../ui/findMonitors.ts";
 import { postJson } from "../ui/postJson.ts";
-import { findScreens } from "./findScreens.ts";
 
 const USES: Readonly<
   Record<ScreenUse, { readonly name: string; readonly widthPx: number; readonly heightPx: number }>
@@ -64,15 +63,21 @@ export function WelcomeView({
   const change = (at: number, part: Partial<FirstScreen>) =>
     setScreens(screens.map((screen, index) => (index === at ? { ...screen, ...part } : screen)));
   const look = async () => {
-    const found = await findScreens();
-    if ("problem" in found) store.say("word", found.problem);
-    else
-      setScreens(
-        found.screens.map(({ widthPx, heightPx }, index) => {
-          const use = heightPx > widthPx ? "portrait" : widthPx > heightPx * 3 ? "ribbon" : "hall";
-          return { ...screenFor(use), name: `${SHORT_NAMES[use]} ${index + 1}`, widthPx, heightPx };
-        }),
-      );
+    const found = await findMonitors();
+    if ("why" in found) {
+      store.say("word", `${found.why} Or add the screens by hand; it takes a moment.`);
+      return;
+    }
+    // The desk itself is on the first monitor, where there are others.
+    const others = found.monitors.filter(({ isPrimary }) => !isPrimary);
+    setScreens(
+      (others.length > 0 ? others : found.monitors).map(({ width, height, devicePixelRatio }, index) => {
+        const use = height > width ? "portrait" : width > height * 3 ? "ribbon" : "hall";
+        const widthPx = Math.round(width * devicePixelRatio);
+        const heightPx = Math.round(height * devicePixelRatio);
+        return { ...screenFor(use), name: `${SHORT_NAMES[use]} ${index + 1}`, widthPx, heightPx };
+      }),
+    );
   };
   const make = async () => {
     setIsBusy(true);
@@ -134,25 +139,7 @@ export function WelcomeView({
             </Labelled>
             <section aria-label="House style">
               <h3 className="mb-2 text-[15px] text-second">2 · How shall it look?</h3>
-              <ul className="grid grid-cols-2 gap-3 sm:grid-cols-3 lg:grid-cols-5">
-                {HOUSE_STYLES.map((candidate) => (
-                  <li key={candidate.name}>
-                    <button
-                      type="button"
-                      aria-pressed={candidate.name === style}
-                      onClick={() => setStyle(candidate.name)}
-                      className={`w-full rounded-lg border-2 p-1.5 text-left ${candidate.name === style ? "border-act bg-act-ground" : "border-edge hover:border-edge-strong"}`}
-                    >
-                      {drawing ? (
-                        <StyleCard style={candidate} templates={templates} drawing={drawing} />
-                      ) : (
-                        <span className="block aspect-video" />
-                      )}
-                      <span className="mt-1.5 block px-1 text-[15px] font-semibold">{candidate.name}</span>
-                    </button>
-                  </li>
-                ))}
-              </ul>
+              <StylePicker chosen={style} templates={templates} drawing={drawing} onChoose={setStyle} />
             </section>
             <section aria-label="Screens">
               <h3 className="mb-2 text-[15px] text-second">3 · Which screens are there?</h3>

@@ -6,6 +6,7 @@ import { join } from "node:path";
 import { WebSocket } from "ws";
 import type { ClientMessage, ServerMessage } from "../../core/show/wire.ts";
 import { lanternEvening } from "../../demo/lanternEvening.ts";
+import type { Seed } from "../../designs/seed.ts";
 import { createPeerReader } from "../access/peer.ts";
 import { INLINE_ASIDE } from "../aside/aside.ts";
 import { ShowClock } from "../health/showClock.ts";
@@ -26,11 +27,10 @@ export interface OpenShow {
 /** The demo show over a database file, with the live channel listening on a free port. */
 export async function openShow(
   file: string,
-  more: { readonly rehearsalWaitsMs?: number } = {},
+  { seed = lanternEvening(), ...more }: { readonly rehearsalWaitsMs?: number; readonly seed?: Seed } = {},
 ): Promise<OpenShow> {
   const clock = new ShowClock();
   const home = process.cwd();
-  const seed = lanternEvening();
   const isInMemory = file === ":memory:";
   const mediaFolder = isInMemory ? mkdtempSync(join(tmpdir(), "vesko-media-")) : `${file}.media`;
   const db = isInMemory
