@@ -122,7 +122,7 @@ function Wall({ showName }: { showName: string }) {
             );
           })}
       </main>
-      <footer className="flex gap-3 overflow-x-auto text-[18px]">
+      <footer className="flex flex-wrap gap-3 text-[18px]">
         {state.layers.map((layer) => {
           const page = pageAt(state.slots[layer.id] ?? [], nowMs ?? 0);
           const since = state.slots[layer.id]?.at(-1)?.sinceMs;
