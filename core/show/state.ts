@@ -67,8 +67,13 @@ export function pagesInSight(state: ShowState): SlotPage[] {
   );
 }
 
+// Every window is told of them, at every event.
+const contentsByState = new WeakMap<ShowState, ReadonlySet<string>>();
+
 /** Contents the state refers to, for fetching them before it is drawn. */
-export function contentsOf(state: ShowState): Set<string> {
+export function contentsOf(state: ShowState): ReadonlySet<string> {
+  const known = contentsByState.get(state);
+  if (known) return known;
   const hashes = new Set(pagesInSight(state).map((page) => page.content));
   for (const { target } of [state.arm, state.arm?.over].flatMap((arm) => arm ?? []))
     hashes.add(target.content);
@@ -79,5 +84,6 @@ export function contentsOf(state: ShowState): Set<string> {
     ]);
     for (const moment of [...moments, before.stageNote]) if (moment?.page) hashes.add(moment.page.content);
   }
+  contentsByState.set(state, hashes);
   return hashes;
 }
