@@ -44,10 +44,10 @@ test("keys are the venue's own: a clash is refused, a clicker takes, what is giv
   await page.keyboard.press("x");
   await expect(page.getByText("“X” is the key for “Cut”")).toBeVisible();
   await page.getByRole("button", { name: "Another key for Take", exact: true }).click();
-  await page.keyboard.press("g");
-  await expect(page.getByRole("button", { name: "Take G from Take" })).toBeVisible();
+  await page.keyboard.press("j");
+  await expect(page.getByRole("button", { name: "Take J from Take" })).toBeVisible();
   await goTo(page, "Run");
-  await page.keyboard.press("g");
+  await page.keyboard.press("j");
   await settled(wall, 3);
   await page.reload();
   await expect(page.getByText("connected", { exact: true })).toBeVisible();
