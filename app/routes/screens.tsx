@@ -6,9 +6,12 @@ import type { Route } from "./+types/screens.ts";
 export const middleware = [only("desk")];
 
 export function loader({ context }: Route.LoaderArgs) {
-  const { media, screens } = getServices(context);
+  const { media, screens, wardrobes } = getServices(context);
   return {
     venue: screens.venue,
+    made: wardrobes().flatMap(({ templates }) =>
+      [...templates.values()].flatMap((offered) => offered.map(({ template }) => template.canvas)),
+    ),
     pictures: media
       .list()
       .flatMap(({ info }) =>

@@ -8,6 +8,7 @@ import { HoldButton } from "../ui/HoldButton.tsx";
 import { Check, Choice, NumberField, TextField } from "./fields.tsx";
 import { GlassFields } from "./GlassFields.tsx";
 import { OpenWays } from "./OpenWays.tsx";
+import { shapeAdvice } from "./shapeAdvice.ts";
 import { WallFields } from "./WallFields.tsx";
 
 const SIZES: readonly (readonly [name: string, widthPx: number, heightPx: number])[] = [
@@ -41,12 +42,15 @@ function standByOf(show: string, pictures: readonly StandByPicture[]): Output["s
 export function ScreenEditor({
   output: saved,
   pictures,
+  made,
   onSave: save,
   onRemove,
 }: {
   output: Output;
   /** Pictures of the library, for a stand-by. */
   pictures: readonly StandByPicture[];
+  /** The sizes that templates are made for. */
+  made: readonly { readonly widthPx: number; readonly heightPx: number }[];
   onSave: (output: Output) => Promise<boolean>;
   onRemove: () => void;
 }) {
@@ -58,6 +62,7 @@ export function ScreenEditor({
     void save(next).then((isSaved) => !isSaved && setOutput(saved));
   };
   const preset = SIZES.find(([, w, h]) => w === output.widthPx && h === output.heightPx)?.[0] ?? "";
+  const advice = shapeAdvice(output, made);
   const { farthestM, pictureHeightM, standBy } = output;
   const readable =
     farthestM !== null && pictureHeightM !== null
@@ -100,6 +105,7 @@ export function ScreenEditor({
           onSave={(heightPx) => onSave({ ...output, heightPx })}
         />
       </div>
+      {advice && <p className="-mt-2 text-[14px] text-second">{advice}</p>}
       <div className="flex gap-3 *:flex-1">
         <Choice
           label="Ground"

@@ -27,7 +27,16 @@ const TEST_NAMES: Readonly<Record<TestPictureName, string>> = {
 };
 
 /** Every screen: what it is, how it does, what it shows, and what it would show under another plan. */
-export function ScreensView({ venue, pictures }: { venue: Venue; pictures: readonly StandByPicture[] }) {
+export function ScreensView({
+  venue,
+  pictures,
+  made,
+}: {
+  venue: Venue;
+  pictures: readonly StandByPicture[];
+  /** The sizes that templates are made for. */
+  made: readonly { readonly widthPx: number; readonly heightPx: number }[];
+}) {
   const desk = useDesk();
   const store = useDeskStore();
   const drawing = useDrawing();
@@ -220,6 +229,7 @@ export function ScreensView({ venue, pictures }: { venue: Venue; pictures: reado
             key={chosen.id}
             output={chosen}
             pictures={pictures}
+            made={made}
             onSave={save}
             onRemove={() => void saveScreens(store, { kind: "removeOutput", outputId: chosen.id })}
           />

@@ -53,7 +53,11 @@ function Wall({ showName }: { showName: string }) {
               .join(", ")}
           </p>
         )}
-        {desk.status.kind !== "open" && <p className="text-[20px] font-bold text-attention">no connection</p>}
+        {desk.status.kind !== "open" && (
+          <p className="text-[20px] font-bold text-attention">
+            {desk.status.kind === "silent" ? "no answer from the server" : "no connection"}
+          </p>
+        )}
         <time className="ml-auto font-mono text-[34px] font-semibold" suppressHydrationWarning>
           {nowMs === null ? "--:--:--" : formatTimeOfDay(nowMs, desk.state.timeZone)}
         </time>
