@@ -188,6 +188,7 @@ test("the plan in use is changed as a draft, and used when it is held; what only
   await page.getByRole("button", { name: "only watch" }).click();
   await page.reload();
   await expect(page.getByText("WATCHING")).toBeVisible();
+  await expect(page.getByText("connected", { exact: true })).toBeVisible();
   await page.keyboard.press("Space");
   await expect(page.getByText(/only watches, so nothing was done/)).toBeVisible();
   expect(await seqOf(wall)).toBe(seq + 3);

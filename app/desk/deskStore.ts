@@ -39,6 +39,7 @@ import { newsOf } from "./airNews.ts";
 import { type DeskCue, readCues } from "./deskCues.ts";
 import { lastTarget, neighbourCue } from "./neighbourCue.ts";
 import { type Press, PressQueue } from "./pressQueue.ts";
+import { ownWindowId } from "./windowId.ts";
 
 /** Something to tell the operator, in a sentence. */
 export interface Notice {
@@ -100,7 +101,6 @@ export interface DeskStart {
 const NAME_KEY = "vesko-desk-name";
 const CHANNEL_KEY = "vesko-desk-channel";
 const MODE_KEY = "vesko-desk-mode";
-const WINDOW_KEY = "vesko-desk-window";
 const NOTICE_MS = 9_000;
 
 /** The desk's copy of show and rundown, and its way to ask for things. One for the whole desk. */
@@ -199,7 +199,12 @@ export class DeskStore {
     const mode = DESK_MODES.find((each) => each === sessionStorage.getItem(MODE_KEY));
     if (mode) this.#change({ mode });
     this.#connection = new Connection(
-      () => ({ token: this.#token, windowId: this.windowId, rundownStamp: this.#rundownStamp }),
+      () => ({
+        token: this.#token,
+        windowId: this.windowId,
+        rundownStamp: this.#rundownStamp,
+        mode: this.#snapshot.mode,
+      }),
       (message) => this.#hear(message),
       (status) => {
         if (status.kind !== "open" && status.kind !== "silent") this.#presses.drop();
@@ -487,14 +492,4 @@ export class DeskStore {
       this.#sights = addSight(this.#sights, { state: merged.state, next, atMs: this.now(), isOwn });
     for (const listener of this.#listeners) listener();
   }
-}
-
-/** This window's name for the server. Loaded again it is the same window, and its acts are still its own. */
-function ownWindowId(): string {
-  if (typeof window === "undefined") return newId();
-  const [navigation] = performance.getEntriesByType("navigation") as PerformanceNavigationTiming[];
-  const kept = navigation?.type === "reload" ? sessionStorage.getItem(WINDOW_KEY) : null;
-  const id = kept ?? newId();
-  sessionStorage.setItem(WINDOW_KEY, id);
-  return id;
 }

@@ -27,7 +27,10 @@ export function EventStrip({ desk, nowMs }: { desk: DeskSnapshot; nowMs: number 
       className={`flex h-10 shrink-0 items-center gap-x-5 overflow-hidden border-b border-edge px-4 text-[14px] whitespace-nowrap text-second ${isShut ? "hatched" : "bg-raised"}`}
     >
       {isRehearsal && (
-        <strong className="rounded bg-attention px-2 text-[15px] text-on-bright">REHEARSAL</strong>
+        // The banner above says it too: here it stands where there is room.
+        <strong className="rounded bg-attention px-2 text-[15px] text-on-bright max-[1500px]:hidden">
+          REHEARSAL
+        </strong>
       )}
       {isShut ? (
         <strong className="rounded bg-ground px-3 py-1 text-[16px] text-paper">

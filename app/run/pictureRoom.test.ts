@@ -20,6 +20,8 @@ describe("pictures fill the room beside the script", () => {
       expect(widths[0]).toBeGreaterThan(before);
       expect(widths[0]).toBeGreaterThanOrEqual(widths[1] ?? 0);
       for (const each of widths) expect(cardWidth(each)).toBeLessThanOrEqual(width);
+      // None of its shape is larger than the first.
+      for (const at of [1, 4]) expect(widths[at]).toBeLessThanOrEqual((widths[0] ?? 0) + 1);
       // Most of the room is used.
       const shapes = ALL.map((output) => output.heightPx / output.widthPx);
       const area = widths.reduce((sum, each, i) => sum + 2 * each * each * (shapes[i] ?? 0), 0);

@@ -13,7 +13,7 @@ const LEAST_HEIGHT_PX = 44;
 /** The first screen is the one most people see: its size counts more. */
 const FIRST_WEIGHT = 1.6;
 /** What it costs that another picture is larger than the first. */
-const LARGER_THAN_FIRST = 2;
+const LARGER_THAN_FIRST = 8;
 /** With more screens than this not every way to part them into rows is tried. */
 const MOST_TRIED = 9;
 

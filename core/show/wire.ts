@@ -33,6 +33,8 @@ export const clientMessageSchema = z.discriminatedUnion("kind", [
     windowId: z.string().min(8).max(60),
     /** The stamp of the rundown that it has, whole: it is not sent again. */
     rundownStamp: z.string().max(60).optional(),
+    /** What a desk lets its person do, from its first word on. */
+    mode: z.enum(DESK_MODES).optional(),
   }),
   z.strictObject({ kind: z.literal("ping"), sentAtMs: z.number() }),
   z.strictObject({ kind: z.literal("command"), command: commandSchema }),

@@ -46,6 +46,15 @@ export function brightness(png: PNG): number {
   return sum / (png.data.length / 4) / 3;
 }
 
+/** A picture without its outermost pixels: a small one on the desk shares them with its frame. */
+export function withoutEdge(png: PNG, edgePx: number): PNG {
+  const width = png.width - 2 * edgePx;
+  const height = png.height - 2 * edgePx;
+  const inner = new PNG({ width, height });
+  PNG.bitblt(png, inner, edgePx, edgePx, width, height, 0, 0);
+  return inner;
+}
+
 export function pixel(png: PNG, x: number, y: number): number[] {
   const i = (y * png.width + x) * 4;
   return [...png.data.slice(i, i + 4)];

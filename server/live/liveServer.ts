@@ -220,7 +220,8 @@ export class LiveServer {
 
   /** What a desk lets its person do; undefined when no such desk is open. */
   modeOf(windowId: string): DeskMode | undefined {
-    return this.#desks().find((desk) => desk.windowId === windowId)?.desk.mode;
+    // Loaded again, a window may be there twice for a moment: what it said last counts.
+    return this.#desks().findLast((desk) => desk.windowId === windowId)?.desk.mode;
   }
 
   #freeDeskNumber(): number {
@@ -361,7 +362,7 @@ export class LiveServer {
     send(connection, { kind: "answer", id: command.id, ...answer });
   }
 
-  #greet(connection: LiveWindow, { token, windowId, rundownStamp }: HelloMessage): void {
+  #greet(connection: LiveWindow, { token, windowId, rundownStamp, mode = "free" }: HelloMessage): void {
     if (connection.link) {
       this.#drop(connection, 4400, "This window said hello twice. The air is as it was.");
       return;
@@ -375,7 +376,7 @@ export class LiveServer {
       this.#drop(connection, 4429, "Too many windows have this link open. Close some; the air is as it was.");
       return;
     }
-    if (link.kind === "desk") connection.desk = { ...connection.desk, number: this.#freeDeskNumber() };
+    if (link.kind === "desk") connection.desk = { ...connection.desk, mode, number: this.#freeDeskNumber() };
     connection.link = link;
     connection.channel = this.#channelOf(link);
     connection.windowId = windowId;

@@ -97,7 +97,7 @@ function scenesOf(seed: string): Scene[] {
     const done = database.prepare("select name from kysely_migration order by name desc").get() as {
       name: string;
     };
-    if (done.name !== "m0007_access") return `the newest migration is ${done.name}`;
+    if (done.name !== "m0008_acts") return `the newest migration is ${done.name}`;
     const sessions = database.prepare("select name from sqlite_master where name = 'desk_session'").get();
     if (!sessions) return "a table of the migration is missing";
     return existsSync(join(folder, "show.db.backups"))
@@ -119,13 +119,14 @@ function scenesOf(seed: string): Scene[] {
   ];
 }
 
-/** Puts a show back to how the version before the last migration had it. */
+/** Puts a show back to how the version before the last two migrations had it. */
 function toVersion6(file: string): void {
   const database = new SQLite(file);
   database.exec(`
     drop table desk_session;
     delete from link where kind = 'here';
-    delete from kysely_migration where name = 'm0007_access';
+    alter table air_event drop column act_id;
+    delete from kysely_migration where name in ('m0007_access', 'm0008_acts');
     pragma user_version = 0;
   `);
   database.close();
