@@ -24,6 +24,9 @@ export function WatchView({ start, showName }: { start: DeskStart; showName: str
   );
 }
 
+/** Frames are thicker here than in Run. */
+const FRAMES_PX = 16;
+
 function Wall({ showName }: { showName: string }) {
   const desk = useDesk();
   const store = useDeskStore();
@@ -33,7 +36,10 @@ function Wall({ showName }: { showName: string }) {
   const nextState = useNextState(desk, nowMs);
   const room = useRef<HTMLElement>(null);
   const { widthPx, heightPx } = useSize(room);
-  const { widths } = useMemo(() => fillRoom(outputs, widthPx, heightPx), [outputs, widthPx, heightPx]);
+  const { widths } = useMemo(
+    () => fillRoom(outputs, widthPx, heightPx - FRAMES_PX),
+    [outputs, widthPx, heightPx],
+  );
   return (
     <div className="flex h-dvh flex-col gap-3 bg-ground p-4">
       <header className="flex flex-wrap items-baseline gap-x-8">
@@ -65,6 +71,8 @@ function Wall({ showName }: { showName: string }) {
       <main
         ref={room}
         aria-label="All screens"
+        // biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls must be reached by keys
+        tabIndex={0}
         className="flex min-h-0 flex-1 flex-wrap content-start items-end gap-x-4 gap-y-2.5 overflow-y-auto overflow-x-hidden"
       >
         {widthPx > 0 &&
