@@ -2,6 +2,9 @@ import * as fc from "fast-check";
 import { describe, expect, test } from "vitest";
 import { STARTER_PLAN } from "../../designs/starter.ts";
 import type { CueDoc } from "../rundown/cueDoc.ts";
+import { findNext } from "../rundown/next.ts";
+import type { ReadyCue } from "../rundown/readyCue.ts";
+import { stepsOf } from "../rundown/steps.ts";
 import type { ScreenPlan } from "../screens/plan.ts";
 import { Clocked } from "../test-support/clocked.ts";
 import { prepareBench, readyCues, song, strap } from "../test-support/contents.ts";
@@ -128,6 +131,17 @@ describe("undo", () => {
       }),
       { seed: 2207, numRuns: 150 },
     );
+  });
+
+  test("what came by itself since is not next again when the line is put back", () => {
+    const clocked = show();
+    clocked.take(0, 2);
+    clocked.take(0, 0);
+    clocked.timed(1);
+    clocked.undo();
+    expect(clocked.state.line.at?.step).toEqual(stepsOf((clocked.cues[0] as ReadyCue).content)[2]?.anchor);
+    expect(clocked.state.line.asides.map(({ cueId }) => cueId)).toEqual(["cue-2"]);
+    expect(findNext(clocked.state, clocked.cues)?.cueId).toBe("cue-3");
   });
 
   test("twenty levels, no more", () => {

@@ -3,6 +3,7 @@ import type { Act, ActKind, Before, Touch } from "./acts.ts";
 import { isSameDue } from "./due.ts";
 import type { AirEvent, LoggedEvent } from "./events.ts";
 import { addMomentTo, type Layered, lastMomentOn } from "./layers.ts";
+import { addAside } from "./line.ts";
 import { addMoment, plainMoment, resumedMoment } from "./slot.ts";
 import type { ShowState } from "./state.ts";
 
@@ -35,8 +36,7 @@ function partsThatDiffer(before: ShowState, after: ShowState): string[] {
   }
   if (before.plan !== after.plan) parts.push("/plan");
   for (const of of ["shutters", "tests"] as const)
-    for (const id of new Set([...Object.keys(before[of]), ...Object.keys(after[of])]))
-      if (before[of][id] !== after[of][id]) parts.push(`/${of}/${id}`);
+    for (const id of Object.keys(whatDiffers<unknown>(before[of], after[of]))) parts.push(`/${of}/${id}`);
   if (before.stageNote !== after.stageNote) parts.push("/stageNote");
   if (before.standBy !== after.standBy) parts.push("/standBy");
   for (const [index, layer] of after.layers.entries())
@@ -166,6 +166,7 @@ function whatDiffers<T>(
   after: Readonly<Record<string, T>>,
 ): Record<string, T | null> {
   const found: Record<string, T | null> = {};
+  if (before === after) return found;
   for (const key of new Set([...Object.keys(before), ...Object.keys(after)]))
     if (before[key] !== after[key]) found[key] = before[key] ?? null;
   return found;
@@ -213,6 +214,11 @@ export function changedSince(state: ShowState, act: Act): Touch | undefined {
     ([part, touch]) =>
       touch.seq > act.seq && !sameActor(touch.by, act.by) && parts.some((own) => partsMeet(own, part)),
   )?.[1];
+}
+
+/** The line where it was before an act; what has come besides since is still what came besides. */
+function backAt(line: ShowState["line"], since: ShowState["line"]["asides"]): ShowState["line"] {
+  return since.reduce(addAside, line);
 }
 
 /** The state with an act undone. What comes back goes on as if it had never left. */
@@ -286,7 +292,7 @@ export function undoAct(state: ShowState, act: Act, atMs: number): ShowState {
     }),
     ...(before.standBy && { standBy: before.standBy.picture }),
     layers: state.layers.map((layer) => before.layers.find(({ id }) => id === layer.id) ?? layer),
-    line: before.line && isLineAsLeft ? before.line : { ...state.line, asides },
+    line: before.line && isLineAsLeft ? backAt(before.line, asides) : { ...state.line, asides },
     ...(isArmAsLeft && { arm: before.arm?.before ?? null }),
     due: due.sort((a, b) => a.atMs - b.atMs),
     touched,
