@@ -18,7 +18,7 @@ export function EventStrip({ desk, nowMs }: { desk: DeskSnapshot; nowMs: number 
   const shut = desk.outputs.filter(({ id }) => state.shutters[id]?.untilMs === null);
   const isShut = shut.length > 0;
   const by = state.arm?.by;
-  const elsewhere = by?.kind === "desk" && by.id !== store.windowId ? by : null;
+  const elsewhere = nowMs !== null && by?.kind === "desk" && by.id !== store.windowId ? by : null;
   const note = state.stageNote.at(-1)?.page;
   const noteContent = note && store.findContent(note.content);
   return (

@@ -9,7 +9,7 @@ import type { DeskCue } from "../desk/deskCues.ts";
 import type { DeskSnapshot } from "../desk/deskStore.ts";
 import { ScriptCue } from "./ScriptCue.tsx";
 import { stepKey } from "./stepKey.ts";
-import { LINE_AT, useReadingLine } from "./useReadingLine.ts";
+import { useReadingLine } from "./useReadingLine.ts";
 
 /** The line after the last step. */
 const END_PX = 72;
@@ -109,7 +109,7 @@ export function Script({
       <div
         aria-hidden="true"
         className="pointer-events-none absolute inset-x-0 z-10 border-t border-edge-strong"
-        style={{ top: `${LINE_AT * 100}%` }}
+        style={{ top: `${line.at * 100}%` }}
       />
       <section
         ref={scroller}

@@ -27,7 +27,8 @@ export function TakeBar({
   const keysElsewhere = useKeysElsewhere();
   const keyOf = (action: AirAction) => nameOfKey(keysOf(map, action)[0] ?? "");
   const { state, next } = desk;
-  const act = actToUndo(state.acts, store.windowId);
+  // Whose acts are whose is known once the page is alive: the server does not know this window.
+  const act = nowMs === null ? undefined : actToUndo(state.acts, store.windowId);
   const armed = state.arm !== null;
   const out = outTarget(state, nowMs ?? 0);
   const outName = state.layers.find(({ id }) => id === out?.layerId)?.name;

@@ -1,7 +1,12 @@
 import { type RefObject, useCallback, useEffect, useLayoutEffect, useRef, useState } from "react";
 
 /** Height of the reading line, as a part of the script's height. */
-export const LINE_AT = 0.34;
+const LINE_AT = 0.34;
+/** A script lower than this, as on a phone, has its line near the top: what comes next is to be seen below it. */
+const LOW_PX = 420;
+const LINE_AT_LOW = 0.06;
+/** As much of the next step as must be in sight there: its first line. */
+const FIRST_LINE_PX = 44;
 const GLIDE_MS = 260;
 /** Where the next step is brought into sight when it lies outside. */
 const NEXT_AT = 0.55;
@@ -9,6 +14,8 @@ const NEXT_AT = 0.55;
 const LOOSE_PX = 24;
 
 export interface ReadingLine {
+  /** Its height, as a part of the script's. */
+  readonly at: number;
   readonly detached: boolean;
   readonly reattach: () => void;
   /** Room above the first and below the last step, so that both can stand at the line. */
@@ -30,6 +37,7 @@ export function useReadingLine(
 ): ReadingLine {
   const [detached, setDetached] = useState(false);
   const [heightPx, setHeightPx] = useState(600);
+  const lineAt = heightPx < LOW_PX ? LINE_AT_LOW : LINE_AT;
   const glide = useRef(0);
   const isAttached = useRef(true);
   const isAlive = useRef(false);
@@ -81,14 +89,14 @@ export function useReadingLine(
 
   useLayoutEffect(() => {
     detach(false);
-    glideTo(lineKey, LINE_AT, !isAlive.current);
+    glideTo(lineKey, lineAt, !isAlive.current);
     isAlive.current = true;
-  }, [lineKey, glideTo, detach]);
+  }, [lineKey, lineAt, glideTo, detach]);
 
   // A taller window moves the line, and so do cues above it whose height becomes known.
   // biome-ignore lint/correctness/useExhaustiveDependencies: for as long as both are the same nothing moves
   useLayoutEffect(() => {
-    const top = topFor(lineKey, LINE_AT);
+    const top = topFor(lineKey, lineAt);
     if (isAttached.current && glide.current === 0 && top !== undefined && scroller.current)
       scroller.current.scrollTop = top;
   }, [heightPx, lineTopPx]);
@@ -99,7 +107,8 @@ export function useReadingLine(
     const step = nextKey && element?.querySelector<HTMLElement>(`[data-step="${CSS.escape(nextKey)}"]`);
     if (!element || !step || glide.current !== 0) return;
     const top = offsetIn(step, element) - element.scrollTop;
-    if (top >= 0 && top + step.offsetHeight <= element.clientHeight - 60) return;
+    const wantedPx = element.clientHeight < LOW_PX ? FIRST_LINE_PX : step.offsetHeight + 60;
+    if (top >= 0 && top + wantedPx <= element.clientHeight) return;
     detach(true);
     glideTo(nextKey, NEXT_AT);
   }, [nextKey, glideTo, detach, scroller]);
@@ -110,7 +119,7 @@ export function useReadingLine(
     const observer = new ResizeObserver(() => setHeightPx(element.clientHeight));
     observer.observe(element);
     const onScroll = () => {
-      const top = topFor(lineKey, LINE_AT);
+      const top = topFor(lineKey, lineAt);
       if (glide.current === 0 && top !== undefined && Math.abs(element.scrollTop - top) > LOOSE_PX)
         detach(true);
     };
@@ -123,18 +132,19 @@ export function useReadingLine(
       element.removeEventListener("wheel", stop);
       element.removeEventListener("touchmove", stop);
     };
-  }, [scroller, lineKey, topFor, stop, detach]);
+  }, [scroller, lineKey, lineAt, topFor, stop, detach]);
 
   const reattach = useCallback(() => {
     detach(false);
-    glideTo(lineKey, LINE_AT);
-  }, [lineKey, glideTo, detach]);
+    glideTo(lineKey, lineAt);
+  }, [lineKey, lineAt, glideTo, detach]);
 
   return {
     detached,
     reattach,
-    roomAbovePx: heightPx * LINE_AT,
-    roomBelowPx: heightPx * (1 - LINE_AT) - 60,
+    at: lineAt,
+    roomAbovePx: heightPx * lineAt,
+    roomBelowPx: heightPx * (1 - lineAt) - 60,
   };
 }
 
