@@ -66,8 +66,11 @@ export function CuePictures({
   const { flow, stepsBy } = ready.content;
   const seen = stepsBy ? outfits.filter(({ id }) => stepsBy.includes(id)) : outfits;
   return (
-    <section aria-label="On every screen" className="flex flex-col gap-4">
-      <div className="flex items-center justify-between gap-2">
+    <section
+      aria-label="On every screen"
+      className="grid grid-cols-[repeat(auto-fill,minmax(min(300px,100%),1fr))] items-start gap-4"
+    >
+      <div className="col-span-full flex items-center justify-between gap-2">
         <h2 className="text-[15px] font-semibold">
           {steps.length > 1 ? `Step ${at + 1} of ${steps.length}` : "On every screen"}
           <span className="font-normal text-second"> as it will be</span>

@@ -53,7 +53,7 @@ export function TakeBar({
           type="button"
           disabled={!next}
           onClick={() => acts.act("take")}
-          className="flex w-[120px] shrink-0 items-center justify-center gap-1.5 rounded-lg bg-next px-2 py-1 text-[18px] font-bold text-on-bright hover:brightness-110 disabled:bg-lifted disabled:text-second max-sm:min-h-16 max-sm:w-full sm:flex-col xl:text-[20px]"
+          className="flex w-[128px] shrink-0 items-center justify-center gap-1.5 rounded-lg bg-next px-2 py-1 text-[18px] font-bold whitespace-nowrap text-on-bright hover:brightness-110 disabled:bg-lifted disabled:text-second max-sm:min-h-16 max-sm:w-full sm:flex-col"
         >
           {armed ? "Take armed" : "Take next"}
           <kbd className="border-on-bright/40! bg-transparent! text-on-bright!">{keyOf("take")}</kbd>
