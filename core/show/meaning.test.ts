@@ -50,6 +50,18 @@ describe("a meaning that has just changed by itself", () => {
     expect(desk.changed()).toBe(false);
   });
 
+  test("a surprise stays one, whatever is done beside it meanwhile", () => {
+    const clocked = show();
+    const desk = watch(clocked);
+    clocked.take(1);
+    desk.see(true);
+    clocked.wait(3_100);
+    clocked.press({ kind: "disarm", id: "nothing-to-it" });
+    desk.see(true);
+    clocked.wait(100);
+    expect(desk.changed()).toBe(true);
+  });
+
   test("out takes the line's page off while it is there, else the topmost that does not stay", () => {
     const clocked = show();
     clocked.take(0);

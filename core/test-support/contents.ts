@@ -1,7 +1,13 @@
 import { beforeAll } from "vitest";
 import { FIELD_SETS } from "../../designs/fieldSets.ts";
 import { HARBOUR_LAMP } from "../../designs/houseStyles.ts";
-import { STARTER_LAYERS, STARTER_OUTFITS, STARTER_OUTPUTS, STARTER_PLAN } from "../../designs/starter.ts";
+import {
+  STARTER_LAYERS,
+  STARTER_OUTFITS,
+  STARTER_OUTPUTS,
+  STARTER_PLAN,
+  type StarterOutfit,
+} from "../../designs/starter.ts";
 import { loadShaper } from "../../server/fonts.ts";
 import { hashOf } from "../../server/store/contentStore.ts";
 import { compileCue } from "../rundown/compile.ts";
@@ -54,7 +60,7 @@ export interface Bench {
 }
 
 /** Declares a `beforeAll` that fills the bench it gives back. */
-export function prepareBench(): Bench {
+export function prepareBench(outfits: readonly StarterOutfit[] = STARTER_OUTFITS): Bench {
   const bench = { documents: new Map<string, PinnedDocument>() } as {
     -readonly [K in keyof Bench]: Bench[K];
   };
@@ -67,7 +73,7 @@ export function prepareBench(): Bench {
     };
     bench.context = {
       fieldSets: new Map(FIELD_SETS.map((set) => [set.id, set])),
-      wardrobes: STARTER_OUTFITS.map((outfit) => ({
+      wardrobes: outfits.map((outfit) => ({
         outfitId: outfit.id,
         linesPerSlide: outfit.linesPerSlide,
         variants: outfit.variants ?? [],

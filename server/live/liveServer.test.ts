@@ -80,6 +80,26 @@ describe("the live channel", () => {
     two.socket.close();
   });
 
+  test("a desk that only watches, or is locked, is held to it from its first word on", async () => {
+    const desk = new TestWindow(show.port);
+    await new Promise((resolve) => desk.socket.once("open", resolve));
+    const token = show.services.links.deskToken;
+    desk.send({ kind: "hello", token, windowId: "desk-that-looks", mode: "watching" });
+    await desk.until("welcome");
+    const seq = show.services.host.state.seq;
+    const ask = async (command: Command) => {
+      desk.send({ kind: "command", command });
+      return (await desk.until("answer", ({ id }) => id === command.id)).refused;
+    };
+    expect(await ask(takeNext())).toBe("onlyWatching");
+    desk.send({ kind: "desk", name: "", mode: "locked" });
+    expect(await ask({ kind: "clearEverything", id: "clear-while-locked", how: "cut" })).toBe("locked");
+    expect(show.services.host.state.seq).toBe(seq);
+    expect(await ask(takeNext())).toBeNull();
+    expect(show.services.live.modeOf("desk-that-looks")).toBe("locked");
+    desk.socket.close();
+  });
+
   test.each([
     ["not JSON", "{nonsense"],
     ["an unknown kind", JSON.stringify({ kind: "explode" })],
