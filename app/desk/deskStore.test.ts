@@ -310,6 +310,27 @@ describe("a desk's connection", () => {
     expect(Socket.last.heard.some(({ kind }) => kind === "channel")).toBe(false);
   });
 
+  test("going over to the rehearsal and back is one's own doing: the next take is used at once", () => {
+    const { store, show, cues, connect } = setUp();
+    connect();
+    const rehearsed = new Clocked(cues);
+    vi.advanceTimersByTime(2_000);
+    rehearsed.take(0);
+    store.rehearse(true);
+    Socket.last.welcome(rehearsed.state, "rehearsal");
+    vi.advanceTimersByTime(300);
+    store.take("usual");
+    expect(Socket.last.commands.map(({ kind }) => kind)).toEqual(["take"]);
+    const { id } = Socket.last.commands[0] as Command;
+    Socket.last.say({ kind: "answer", id, refused: null, sentence: null });
+    vi.advanceTimersByTime(2_000);
+    store.rehearse(false);
+    Socket.last.welcome(show.state, "air");
+    vi.advanceTimersByTime(300);
+    store.take("usual");
+    expect(Socket.last.commands.map(({ kind }) => kind)).toEqual(["take", "take"]);
+  });
+
   test("cues that are changed, moved and taken away elsewhere are so here; the rest stay the same objects", () => {
     const { store, cues, connect } = setUp();
     connect();

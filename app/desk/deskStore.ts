@@ -470,8 +470,10 @@ export class DeskStore {
     }
   }
 
-  /** Another evening, or other screens, that this very window asked for. */
+  /** Another evening, other screens, or the rehearsal, that this very window asked for. */
   #isOwnDoing(message: ServerMessage): boolean {
+    if (message.kind === "welcome")
+      return message.channel !== this.#snapshot.channel && message.channel === this.#wantedChannel;
     const isOfRequest =
       message.kind === "setUp" ||
       (message.kind === "event" && ["begunAnew", "planSwitched"].includes(message.logged.event.kind));
