@@ -36,7 +36,7 @@ export default [
   route("bring-template", "routes/bringTemplate.ts"),
   route("understand", "routes/understand.ts"),
   route("screens-edit", "routes/screensEdit.ts"),
-  route("key-map", "routes/keyMap.ts"),
+  route("venue-settings", "routes/venueSettings.ts"),
   route("evenings-edit", "routes/eveningsEdit.ts"),
   route("evening/:id", "routes/evening.ts"),
   route("log", "routes/log.ts"),

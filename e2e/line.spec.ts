@@ -2,6 +2,7 @@ import type { Page } from "@playwright/test";
 import { brightness, shoot } from "./support/pixels.ts";
 import {
   expect,
+  goTo,
   hold,
   marked,
   openDesk,
@@ -260,4 +261,32 @@ test("the first evening: fewer than ten presses from the command to words on two
   await settled(stream, seq + 1);
   await expect(page.locator("[data-mark=air]", { hasText: "Leave a light" })).toBeVisible();
   expect(presses).toBeLessThan(10);
+});
+
+test("dates and times are as the venue's language writes them, on every desk at once", async ({
+  page,
+  show,
+  browser,
+}) => {
+  await openDesk(page, show);
+  const other = await (await browser.newContext()).newPage();
+  await openDesk(other, show);
+  await goTo(other, "Timing");
+  const begins = other.getByRole("textbox", { name: "The evening begins at" });
+  await expect(begins).toHaveValue("19:00");
+  await page.getByRole("button", { name: "Keys and settings" }).click();
+  await page.getByLabel("Dates and times, on every desk").selectOption("en-US");
+  await expect(page.getByRole("banner").getByRole("time")).toHaveText(/^\d{1,2}:\d\d:\d\d\s[AP]M$/);
+  await expect(begins).toHaveValue(/^7:00\sPM$/);
+  await expect(other.getByRole("banner").getByRole("time")).toHaveText(/[AP]M$/);
+  // Typed either way, it is the same time.
+  await begins.fill("19:30");
+  await begins.press("Enter");
+  await expect(begins).toHaveValue(/^7:30\sPM$/);
+  await begins.fill("soon");
+  await begins.press("Enter");
+  await expect(begins).toHaveValue(/^7:30\sPM$/);
+  await page.getByLabel("Dates and times, on every desk").selectOption("en-GB");
+  await expect(begins).toHaveValue("19:30");
+  await other.context().close();
 });

@@ -33,7 +33,6 @@ import { CueStore } from "./store/cueStore.ts";
 import type { Db } from "./store/database.ts";
 import { EveningStore } from "./store/eveningStore.ts";
 import { FontStore } from "./store/fontStore.ts";
-import { KeyStore } from "./store/keyStore.ts";
 import { LinkStore } from "./store/linkStore.ts";
 import { addShippedTexts } from "./store/makeShow.ts";
 import { MediaStore } from "./store/mediaStore.ts";
@@ -52,6 +51,7 @@ import {
   saveStyle,
 } from "./store/showStore.ts";
 import { SongStore } from "./store/songStore.ts";
+import { VenueStore } from "./store/venueStore.ts";
 import { type ReadText, readInWorker, TextImport } from "./words/textImport.ts";
 
 /** Everything that loaders, actions and the live channel need. One per process. */
@@ -78,7 +78,7 @@ export interface Services {
   readonly screens: ScreenStore;
   readonly pairing: Pairing;
   readonly passcode: Passcode;
-  readonly keys: KeyStore;
+  readonly venue: VenueStore;
   readonly evenings: EveningStore;
   /** Changes what evenings there are, or which is open. @returns a sentence when it cannot be done */
   readonly editEvenings: (edit: EveningEdit) => Promise<string | undefined>;
@@ -208,8 +208,8 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
   rundown.compileAll();
   const passcode = new Passcode(db, showId);
   await passcode.load();
-  const keys = new KeyStore(db, showId);
-  await keys.load();
+  const venue = new VenueStore(db, showId);
+  await venue.load();
   const readAgain = () => rundown.setContext({ scripture: scriptures }, ({ kind }) => kind === "reading");
   const airLog = new AirLog(db, contents, showId);
   clock.notBefore((await airLog.lastAtMs()) ?? 0);
@@ -260,7 +260,7 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
     host,
     rundown,
     evenings,
-    keys,
+    venue,
     contents,
     links,
     sessions,
@@ -362,7 +362,7 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
     editScreens,
     pairing: new Pairing(now, guesses),
     passcode,
-    keys,
+    venue,
     evenings,
     editEvenings: createEveningsEditor(evenings, rundown, () => live.hosts(), now),
     live,

@@ -2,6 +2,8 @@ import { Settings } from "lucide-react";
 import { Popover } from "radix-ui";
 import { useEffect, useState } from "react";
 import { NavLink } from "react-router";
+import type { VenueLanguage } from "../../core/time/venueLanguage.ts";
+import { fieldClass } from "../prepare/Labelled.tsx";
 import {
   readAppearance,
   SCHEMES,
@@ -11,6 +13,9 @@ import {
   setScheme,
   setScriptScale,
 } from "../ui/appearance.ts";
+import { LanguageSelect } from "../ui/LanguageSelect.tsx";
+import { postJson } from "../ui/postJson.ts";
+import { useDesk, useDeskStore } from "./deskContext.ts";
 
 const PLACES = [
   { to: "/keys", name: "Keys" },
@@ -20,8 +25,10 @@ const PLACES = [
 const SCHEME_NAMES: Readonly<Record<Scheme, string>> = { dark: "Dark", light: "Light" };
 const SCALE_NAMES: Readonly<Record<ScriptScale, string>> = { 1: "Usual", 1.25: "Large", 1.5: "Largest" };
 
-/** What is set once and seldom looked at: keys, health, how this desk looks. */
+/** What is set once and seldom looked at: keys, health, how the venue writes dates, how this desk looks. */
 export function DeskMenu() {
+  const { venue } = useDesk();
+  const store = useDeskStore();
   const [scheme, chooseScheme] = useState<Scheme>("dark");
   const [scale, chooseScale] = useState<ScriptScale>(1);
   useEffect(() => {
@@ -29,6 +36,11 @@ export function DeskMenu() {
     chooseScheme(kept.scheme);
     chooseScale(kept.scale);
   }, []);
+  const saveLanguage = async (language: VenueLanguage) => {
+    const answer = await postJson<{ sentence?: string }>("/venue-settings", { language });
+    if (!answer || answer.sentence !== undefined)
+      store.say("trouble", answer?.sentence ?? "The server cannot be reached. Dates are as they were.");
+  };
   return (
     <Popover.Root>
       <Popover.Trigger
@@ -58,6 +70,17 @@ export function DeskMenu() {
               </li>
             ))}
           </ul>
+          <div className="flex flex-col gap-1.5">
+            <label htmlFor="venue-language" className="text-[14px] text-second">
+              Dates and times, on every desk
+            </label>
+            <LanguageSelect
+              id="venue-language"
+              chosen={venue.language}
+              className={`${fieldClass} text-[15px]`}
+              onChoose={(language) => void saveLanguage(language)}
+            />
+          </div>
           <Choice
             label="Colours of this desk"
             options={SCHEMES.map((each) => ({ value: each, name: SCHEME_NAMES[each] }))}

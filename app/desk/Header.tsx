@@ -4,11 +4,13 @@ import { localNow } from "../live/clock.ts";
 import { formatLength, formatTimeOfDay } from "../ui/format.ts";
 import { DeskMenu } from "./DeskMenu.tsx";
 import { useDesk, useServerTime } from "./deskContext.ts";
+import { useLocale } from "./useLocale.ts";
 import { isMaterial, MATERIAL, VIEWS } from "./views.ts";
 
 /** The line at the top of every desk view: show, views, connection, time. */
 export function Header({ place }: { place: string }) {
-  const { evening, state } = useDesk();
+  const { evening } = useDesk();
+  const locale = useLocale();
   const nowMs = useServerTime(250);
   const { pathname } = useLocation();
   return (
@@ -52,7 +54,7 @@ export function Header({ place }: { place: string }) {
             className="font-mono text-[21px] font-semibold tabular-nums max-lg:text-[16px]"
             suppressHydrationWarning
           >
-            {nowMs === null ? "--:--:--" : formatTimeOfDay(nowMs, state.timeZone)}
+            {nowMs === null ? "--:--:--" : formatTimeOfDay(nowMs, locale)}
           </time>
           <DeskMenu />
         </div>

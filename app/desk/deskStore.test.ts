@@ -1,6 +1,7 @@
 import { afterEach, beforeEach, describe, expect, test, vi } from "vitest";
 import type { Command } from "../../core/show/commands.ts";
 import type { ShowState } from "../../core/show/state.ts";
+import { USUAL_VENUE } from "../../core/show/venueSettings.ts";
 import type { Channel, ClientMessage, ServerMessage } from "../../core/show/wire.ts";
 import { Clocked } from "../../core/test-support/clocked.ts";
 import { DESK, openedState, prepareBench, readyCues, strap } from "../../core/test-support/contents.ts";
@@ -92,7 +93,7 @@ function setUp() {
     rundownStamp: "stamp-1",
     documents: Object.fromEntries(bench.documents),
     screens: [],
-    keys: {},
+    venue: USUAL_VENUE,
     evening: { id: "e", name: "Evening", day: "", startsAt: "", endsAt: "" },
   });
   const connect = (channel: Channel = "air") => {

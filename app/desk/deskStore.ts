@@ -1,4 +1,3 @@
-import type { KeyMap } from "../../core/keys/keyMap.ts";
 import type { PageContent } from "../../core/rundown/content.ts";
 import type { CueView } from "../../core/rundown/edits.ts";
 import type { OpenEvening } from "../../core/rundown/evening.ts";
@@ -23,6 +22,7 @@ import {
   type Sight,
 } from "../../core/show/meaning.ts";
 import type { ShowState } from "../../core/show/state.ts";
+import type { VenueSettings } from "../../core/show/venueSettings.ts";
 import type {
   Channel,
   DeskPresence,
@@ -74,8 +74,8 @@ export interface DeskSnapshot {
   readonly desks: readonly DeskPresence[];
   /** Outputs that show the rehearsal in place of the air. */
   readonly rehearsedOn: readonly string[];
-  /** The venue's own keys. */
-  readonly keys: KeyMap;
+  /** What the venue has set for all its desks. */
+  readonly venue: VenueSettings;
   /** The evening whose cues these are. */
   readonly evening: OpenEvening;
   /** How the disk of the show does. */
@@ -94,7 +94,7 @@ export interface DeskStart {
   readonly rundownStamp: string;
   readonly documents: Readonly<Record<string, PinnedDocument>>;
   readonly screens: readonly ScreenHealth[];
-  readonly keys: KeyMap;
+  readonly venue: VenueSettings;
   readonly evening: OpenEvening;
 }
 
@@ -153,7 +153,7 @@ export class DeskStore {
       channel: "air",
       desks: [],
       rehearsedOn: [],
-      keys: start.keys,
+      venue: start.venue,
       evening: start.evening,
       storage: { kind: "well" },
       chosenId: start.cues[0]?.cueId ?? null,
@@ -424,8 +424,8 @@ export class DeskStore {
         this.#change({ ...this.#readCues(), evening: message.evening }, hasJustAsked());
         return;
       }
-      case "keys":
-        this.#change({ keys: message.keys });
+      case "venue":
+        this.#change({ venue: message.settings });
         return;
       case "screens":
         this.#change({ screens: message.screens });

@@ -87,7 +87,7 @@ export function EveningsView({ evenings }: { evenings: readonly ListedEvening[] 
               times. What is of the day alone is emptied, so that last week’s words cannot go out.
             </p>
             <p>
-              Screens, looks, songs, texts and the library are the house’s, and the same in every evening.
+              Screens, templates, songs, texts and the library are the house’s, and the same in every evening.
             </p>
           </div>
         )}

@@ -74,8 +74,8 @@ function FindPanel({ outfits, close }: { outfits: readonly DeskOutfit[]; close: 
   const waiting = useRef<Wish | null>(null);
 
   const commands = useMemo(
-    () => deskCommands(store, desk.keys, (path) => void navigate(path)),
-    [store, desk.keys, navigate],
+    () => deskCommands(store, desk.venue.keys, (path) => void navigate(path)),
+    [store, desk.venue.keys, navigate],
   );
 
   const rows = useMemo((): Row[] => {

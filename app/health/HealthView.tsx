@@ -3,8 +3,9 @@ import { useRevalidator } from "react-router";
 import type { HealthReport } from "../../core/report/health.ts";
 import { useDesk } from "../desk/deskContext.ts";
 import { NoticeBar } from "../desk/NoticeBar.tsx";
+import { useLocale } from "../desk/useLocale.ts";
 import { deskHeaders } from "../ui/deskHeaders.ts";
-import { formatLength } from "../ui/format.ts";
+import { formatDate, formatLength } from "../ui/format.ts";
 
 const LOOK_EVERY_MS = 2_000;
 
@@ -20,6 +21,7 @@ const HEADS = {
 export function HealthView({ report, atMs }: { report: HealthReport; atMs: number }) {
   const { revalidate, state } = useRevalidator();
   const { outputs } = useDesk();
+  const locale = useLocale();
   const [isCopying, setIsCopying] = useState(false);
   useEffect(() => {
     const timer = setInterval(() => {
@@ -116,7 +118,7 @@ export function HealthView({ report, atMs }: { report: HealthReport; atMs: numbe
         <ul aria-label="Copies" className="flex flex-col gap-1.5 text-[15px]">
           {keeper?.copies.map(({ atMs: madeAtMs, bytes }) => (
             <li key={madeAtMs} className="flex justify-between gap-4">
-              <time suppressHydrationWarning>{new Date(madeAtMs).toLocaleString("en-GB")}</time>
+              <time suppressHydrationWarning>{formatDate(madeAtMs, locale)}</time>
               <span className="font-mono text-second">{formatBytes(bytes)}</span>
             </li>
           ))}

@@ -17,7 +17,7 @@ import { postJson } from "../ui/postJson.ts";
 
 /** Which key does what while the evening runs: the venue's own, with clashes refused. */
 export function KeysView() {
-  const { keys } = useDesk();
+  const { keys } = useDesk().venue;
   const store = useDeskStore();
   const [waiting, setWaiting] = useState<AirAction | null>(null);
 
@@ -26,7 +26,7 @@ export function KeysView() {
       store.say("trouble", change.problem);
       return;
     }
-    const answer = await postJson<{ sentence?: string }>("/key-map", change.map);
+    const answer = await postJson<{ sentence?: string }>("/venue-settings", { keys: change.map });
     if (!answer || answer.sentence !== undefined)
       store.say("trouble", answer?.sentence ?? "The server cannot be reached. The keys are as they were.");
   };

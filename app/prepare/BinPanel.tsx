@@ -1,7 +1,7 @@
 import { ArchiveRestore, X } from "lucide-react";
 import { useEffect, useState } from "react";
 import type { CueDoc } from "../../core/rundown/cueDoc.ts";
-import { useDesk } from "../desk/deskContext.ts";
+import { useLocale } from "../desk/useLocale.ts";
 import { cueKindName, typedTitle } from "../ui/cueWords.ts";
 import { formatTimeOfDay } from "../ui/format.ts";
 
@@ -22,7 +22,7 @@ export function BinPanel({
   onAdd: (doc: CueDoc) => Promise<boolean>;
   onClose: () => void;
 }) {
-  const { timeZone } = useDesk().state;
+  const locale = useLocale();
   const [deleted, setDeleted] = useState<readonly Deleted[]>();
   // biome-ignore lint/correctness/useExhaustiveDependencies: asked for again when the rundown changes
   useEffect(() => {
@@ -58,7 +58,7 @@ export function BinPanel({
             <span className="min-w-0 truncate font-semibold">{typedTitle(doc)}</span>
             <span className="shrink-0 text-second">{cueKindName(doc)}</span>
             <span className="ml-auto shrink-0 font-mono text-[14px] text-second">
-              {formatTimeOfDay(atMs, timeZone)}
+              {formatTimeOfDay(atMs, locale)}
             </span>
           </li>
         ))}

@@ -201,7 +201,7 @@ export function PrepareView({ outfits }: { outfits: readonly DeskOutfit[] }) {
   }, [selectedId, index, cues, store]);
 
   // The air goes on while words are made: its keys work here as chords.
-  const { mode, keys } = desk;
+  const { mode, venue } = desk;
   const own = useMemo(
     () => ({
       lock: () => store.setMode(store.getSnapshot().mode === "locked" ? "free" : "locked"),
@@ -210,7 +210,7 @@ export function PrepareView({ outfits }: { outfits: readonly DeskOutfit[] }) {
     }),
     [store, navigate],
   );
-  useAirKeys(keys, useAirActs(store, mode, own), true);
+  useAirKeys(venue.keys, useAirActs(store, mode, own), true);
 
   return (
     <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_420px] min-[1600px]:grid-cols-[minmax(0,1fr)_44vw] max-[1100px]:grid-cols-1 max-[1100px]:grid-rows-[minmax(0,1fr)_minmax(0,38%)]">

@@ -55,7 +55,7 @@ export function loader({ context }: Route.LoaderArgs) {
     screens: live.screens(),
     texts: scriptures.list().map(({ code, name, language }) => ({ code, name, language })),
     licence: services.licence(),
-    keys: services.keys.keys,
+    venue: services.venue.settings,
     evening: services.evenings.open,
   };
 }

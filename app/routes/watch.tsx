@@ -7,11 +7,11 @@ import type { Route } from "./+types/watch.ts";
 export const middleware = [only("watch")];
 
 export function loader({ params, context }: Route.LoaderArgs) {
-  const { links, evenings, host, screens, live, buildId } = getServices(context);
+  const { links, evenings, host, screens, live, venue, buildId } = getServices(context);
   if (links.find(params.token)?.kind !== "watch") throw data("This link shows nothing", { status: 404 });
   return {
     evening: evenings.open,
-    keys: {},
+    venue: venue.settings,
     deskToken: params.token,
     buildId,
     state: host.state,

@@ -2,6 +2,7 @@ import type { Output } from "../../core/screens/plan.ts";
 import { useDeskStore } from "../desk/deskContext.ts";
 import type { DeskSnapshot } from "../desk/deskStore.ts";
 import { useEventTiming } from "../desk/useEventTiming.ts";
+import { useLocale } from "../desk/useLocale.ts";
 import { cueTitle } from "../ui/cueWords.ts";
 import { formatLength, formatMinute, formatWait } from "../ui/format.ts";
 import { Desks } from "./Desks.tsx";
@@ -9,6 +10,7 @@ import { Desks } from "./Desks.tsx";
 /** How the evening stands: the present cue against its plan, the end, what comes by itself, and who may act. */
 export function EventStrip({ desk, nowMs }: { desk: DeskSnapshot; nowMs: number | null }) {
   const store = useDeskStore();
+  const locale = useLocale();
   const timing = useEventTiming(desk, nowMs);
   const { state, mode, channel } = desk;
   const isRehearsal = channel === "rehearsal";
@@ -55,13 +57,10 @@ export function EventStrip({ desk, nowMs }: { desk: DeskSnapshot; nowMs: number 
           {timing?.projectedEndMs != null && (
             <span>
               Ends{" "}
-              <strong className="font-mono text-paper">
-                {formatMinute(timing.projectedEndMs, state.timeZone)}
-              </strong>
+              <strong className="font-mono text-paper">{formatMinute(timing.projectedEndMs, locale)}</strong>
               {timing.plannedEndMs !== null && (
                 <>
-                  , planned{" "}
-                  <span className="font-mono">{formatMinute(timing.plannedEndMs, state.timeZone)}</span>
+                  , planned <span className="font-mono">{formatMinute(timing.plannedEndMs, locale)}</span>
                 </>
               )}
             </span>

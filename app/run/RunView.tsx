@@ -42,7 +42,7 @@ export function RunView({
   const [isNoting, setIsNoting] = useState(false);
   const [editing, setEditing] = useState<{ readonly cueId: string; readonly at: Anchor } | null>(null);
   const editButton = useRef<HTMLElement | null>(null);
-  const { state, mode, keys } = desk;
+  const { state, mode, venue } = desk;
   const heldIds = useMemo(() => heldCues(state, desk.ready, nowMs ?? 0), [state, desk.ready, nowMs]);
   const own = useMemo(
     () => ({
@@ -58,7 +58,7 @@ export function RunView({
     [store],
   );
   const acts = useAirActs(store, mode, own);
-  const held = useAirKeys(keys, acts);
+  const held = useAirKeys(venue.keys, acts);
   const edited = editing && desk.cues.find(({ view }) => view.cueId === editing.cueId);
   const closeEditor = () => {
     setEditing(null);
@@ -78,7 +78,7 @@ export function RunView({
     </main>
   );
   const screens = { desk, outfits, outputTokens, heldIds, nowMs };
-  const takeBar = <TakeBar desk={desk} map={keys} acts={acts} held={held} nowMs={nowMs} />;
+  const takeBar = <TakeBar desk={desk} map={venue.keys} acts={acts} held={held} nowMs={nowMs} />;
   const layers = <Layers desk={desk} heldIds={heldIds} nowMs={nowMs} />;
   if (isOneColumn)
     return (
@@ -112,7 +112,7 @@ export function RunView({
           <div className="min-h-0 flex-1">
             <Screens {...screens} />
           </div>
-          <KeyList map={keys} />
+          <KeyList map={venue.keys} />
         </aside>
         <div className="flex h-[132px] shrink-0 flex-col *:flex-1">{takeBar}</div>
       </Panel>

@@ -7,6 +7,7 @@ import { type SongFields, songFieldsOf } from "../../core/words/songFields.ts";
 import { useDesk, useDeskStore } from "../desk/deskContext.ts";
 import { NoticeBar } from "../desk/NoticeBar.tsx";
 import type { DeskOutfit } from "../desk/outfit.ts";
+import { useLocale } from "../desk/useLocale.ts";
 import { CuePictures } from "../prepare/CuePictures.tsx";
 import { SongEditor } from "../prepare/SongEditor.tsx";
 import { saveEdit } from "../prepare/saveEdit.ts";
@@ -78,6 +79,7 @@ function LoadedSong({
 }: PageProps & { readonly loaded: LoadedSong }) {
   const desk = useDesk();
   const store = useDeskStore();
+  const locale = useLocale();
   const [anchor, setAnchor] = useState<Anchor | null>(null);
   const saver = useDraftSaver<SongFields>(
     `song/${id}`,
@@ -169,7 +171,7 @@ function LoadedSong({
                 <option value="">as it was on…</option>
                 {loaded.versions.slice(1).map(({ revision, atMs }) => (
                   <option key={revision} value={revision}>
-                    {formatDay(atMs, desk.state.timeZone)}
+                    {formatDay(atMs, locale)}
                   </option>
                 ))}
               </select>

@@ -1,11 +1,13 @@
 import { useEffect, useState } from "react";
 import type { StoryLine } from "../../core/report/airStory.ts";
 import type { DeskSnapshot } from "../desk/deskStore.ts";
+import { useLocale } from "../desk/useLocale.ts";
 import { formatTimeOfDay } from "../ui/format.ts";
 
 /** What was done, the latest first: on the air, or in the rehearsal, which has a log of its own. */
 export function StoryLines({ desk }: { desk: DeskSnapshot }) {
   const { channel, state } = desk;
+  const locale = useLocale();
   const [of, setOf] = useState(channel);
   const [lines, setLines] = useState<readonly StoryLine[]>();
   // biome-ignore lint/correctness/useExhaustiveDependencies: asked for again when something was done
@@ -53,8 +55,8 @@ export function StoryLines({ desk }: { desk: DeskSnapshot }) {
           <tbody>
             {[...(lines ?? [])].reverse().map(({ seq, atMs, what, words, who }) => (
               <tr key={seq} className="border-t border-edge">
-                <td className="w-28 py-1.5 font-mono tabular-nums">
-                  {formatTimeOfDay(atMs, state.timeZone)}
+                <td className="w-36 py-1.5 font-mono whitespace-nowrap tabular-nums">
+                  {formatTimeOfDay(atMs, locale)}
                 </td>
                 <td className="w-56 pr-4">{what}</td>
                 <td className="max-w-0 truncate font-words text-[16px]">{words}</td>

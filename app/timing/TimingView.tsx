@@ -4,6 +4,7 @@ import { useDesk, useDeskStore, useServerTime } from "../desk/deskContext.ts";
 import { NoticeBar } from "../desk/NoticeBar.tsx";
 import { sayWithUndo } from "../desk/sayWithUndo.ts";
 import { useEventTiming } from "../desk/useEventTiming.ts";
+import { useLocale } from "../desk/useLocale.ts";
 import { cueTitle } from "../ui/cueWords.ts";
 import { formatLength, formatMinute } from "../ui/format.ts";
 import { HoldButton } from "../ui/HoldButton.tsx";
@@ -16,12 +17,12 @@ import { TimingChart } from "./TimingChart.tsx";
 export function TimingView() {
   const desk = useDesk();
   const store = useDeskStore();
+  const locale = useLocale();
   const nowMs = useServerTime(1_000);
   const timing = useEventTiming(desk, nowMs);
   const { startsAt, endsAt } = desk.evening;
   const [isLog, setLog] = useState(false);
-  const minuteOf = (atMs: number | null | undefined) =>
-    atMs == null ? "" : formatMinute(atMs, desk.state.timeZone);
+  const minuteOf = (atMs: number | null | undefined) => (atMs == null ? "" : formatMinute(atMs, locale));
   const cues = desk.cues.filter(({ view }) => !("silent" in view.compiled));
   const saveTimes = async (times: { startsAt?: string; endsAt?: string }) => {
     const { id: eveningId, ...fields } = desk.evening;

@@ -1,16 +1,18 @@
 import { useEffect, useRef } from "react";
 import { readTimeOfDay } from "../../core/time/timeOfDay.ts";
+import { useLocale } from "../desk/useLocale.ts";
+import { formatPlanned } from "./format.ts";
 
 /**
- * A time of day by 24 hours, whatever the browser's language, saved when the box is left, or at Enter; what is no time goes back
- * to what it was.
+ * A time of day as the venue's language writes it, whatever the browser's language; typed by 24 or by 12 hours; saved when the box
+ * is left, or at Enter; what is no time goes back to what it was.
  */
 export function TimeBox({
   label,
   id,
   time,
   isToTheSecond = false,
-  className = isToTheSecond ? "w-26" : "w-19",
+  className = isToTheSecond ? "w-29" : "w-23",
   onSave,
 }: {
   /** For boxes without a label of their own. */
@@ -24,13 +26,15 @@ export function TimeBox({
   onSave: (time: string) => void;
 }) {
   const box = useRef<HTMLInputElement>(null);
+  const { language } = useLocale();
+  const written = formatPlanned(time, language);
   useEffect(() => {
-    if (box.current) box.current.value = time;
-  }, [time]);
+    if (box.current) box.current.value = written;
+  }, [written]);
   const save = (target: HTMLInputElement) => {
     const typed = target.value.trim();
     const read = typed === "" && !isToTheSecond ? "" : readTimeOfDay(typed, isToTheSecond);
-    target.value = read ?? time;
+    target.value = read === undefined ? written : formatPlanned(read, language);
     if (read !== undefined && read !== time) onSave(read);
   };
   return (
@@ -43,7 +47,7 @@ export function TimeBox({
       autoComplete="off"
       placeholder={isToTheSecond ? "hh:mm:ss" : "hh:mm"}
       maxLength={11}
-      defaultValue={time}
+      defaultValue={written}
       onBlur={({ target }) => save(target)}
       onKeyDown={(event) => event.key === "Enter" && save(event.currentTarget)}
       className={`min-h-9 rounded-md border border-edge-strong bg-ground px-2 font-mono text-[15px] text-paper placeholder:text-quiet ${className}`}

@@ -1,4 +1,5 @@
-import { timeOfDayAt } from "../../core/figures/clockText.ts";
+import { readTimeOfDay } from "../../core/time/timeOfDay.ts";
+import type { VenueLanguage } from "../../core/time/venueLanguage.ts";
 
 /** "4:07", "1:02:33": how long something has lasted or will. */
 export function formatLength(ms: number): string {
@@ -17,24 +18,56 @@ export function formatWait(ms: number): string {
   return hours < 48 ? formatLength(ms) : `${Math.floor(hours / 24)} d ${hours % 24} h`;
 }
 
-/** "19:04:07" on the wall clock of a zone. */
-export function formatTimeOfDay(atMs: number, timeZone: string): string {
-  const { hours, minutes, seconds } = timeOfDayAt(atMs, timeZone);
-  return [hours, minutes, seconds].map((part) => String(part).padStart(2, "0")).join(":");
+/** Where and in which language times are told. */
+export interface Locale {
+  /** IANA. */
+  readonly timeZone: string;
+  readonly language: VenueLanguage;
 }
 
-/** "19:04". */
-export const formatMinute = (atMs: number, timeZone: string): string =>
-  formatTimeOfDay(atMs, timeZone).slice(0, 5);
+/** "19:04:07", "7:04:07 PM" or "19.04.07" on the wall clock of a zone. */
+export const formatTimeOfDay = (atMs: number, locale: Locale): string =>
+  format(atMs, locale, { ...TO_THE_MINUTE, second: "2-digit" });
 
-/** "Wed 25 Nov, 19:04". */
-export function formatDay(atMs: number, timeZone: string): string {
-  return new Date(atMs).toLocaleString("en-GB", {
-    timeZone,
-    weekday: "short",
-    day: "numeric",
-    month: "short",
-    hour: "2-digit",
-    minute: "2-digit",
+/** "19:04" or "7:04 PM". */
+export const formatMinute = (atMs: number, locale: Locale): string => format(atMs, locale, TO_THE_MINUTE);
+
+/** "Wed 25 Nov, 19:04" or "Wed, Nov 25, 7:04 PM". */
+export const formatDay = (atMs: number, locale: Locale): string =>
+  format(atMs, locale, { ...TO_THE_MINUTE, weekday: "short", day: "numeric", month: "short" });
+
+/** "25 Nov 2026, 19:04" or "Nov 25, 2026, 7:04 PM". */
+export const formatDate = (atMs: number, locale: Locale): string =>
+  format(atMs, locale, { ...TO_THE_MINUTE, day: "numeric", month: "short", year: "numeric" });
+
+const TO_THE_MINUTE = { hour: "2-digit", minute: "2-digit" } as const;
+const formatters = new Map<string, Intl.DateTimeFormat>();
+
+/** Dates are of the common calendar in the digits that everything else is in, wherever the venue is. */
+function format(atMs: number, { timeZone, language }: Locale, parts: Intl.DateTimeFormatOptions): string {
+  const key = [timeZone, language, ...Object.keys(parts)].join("/");
+  let formatter = formatters.get(key);
+  if (!formatter) {
+    const usual = { timeZone, calendar: "gregory", numberingSystem: "latn", ...parts } as const;
+    formatter = new Intl.DateTimeFormat(language, usual);
+    // By twelve hours nobody writes "07:04 PM".
+    if (formatter.resolvedOptions().hour12)
+      formatter = new Intl.DateTimeFormat(language, { ...usual, hour: "numeric" });
+    formatters.set(key, formatter);
+  }
+  return formatter.format(atMs);
+}
+
+/**
+ * A planned time of day as the venue's language writes it, where that can be typed again; else by 24 hours.
+ * @param time HH:MM or HH:MM:SS; empty stays so
+ */
+export function formatPlanned(time: string, language: VenueLanguage): string {
+  if (time === "") return "";
+  const isToTheSecond = time.length > "HH:MM".length;
+  const written = (isToTheSecond ? formatTimeOfDay : formatMinute)(Date.parse(`1970-01-01T${time}Z`), {
+    timeZone: "UTC",
+    language,
   });
+  return readTimeOfDay(written, isToTheSecond) === time ? written : time;
 }

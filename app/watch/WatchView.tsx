@@ -3,6 +3,7 @@ import { showsAnything } from "../../core/show/layers.ts";
 import { pageAt } from "../../core/show/slot.ts";
 import { DeskContext, useDesk, useDeskStore, useDrawing, useServerTime } from "../desk/deskContext.ts";
 import { type DeskStart, DeskStore } from "../desk/deskStore.ts";
+import { useLocale } from "../desk/useLocale.ts";
 import { useNextState } from "../desk/useNextState.ts";
 import { cardWidth, fillRoom } from "../run/pictureRoom.ts";
 import { describeHealth } from "../screens/health.ts";
@@ -30,6 +31,7 @@ const FRAMES_PX = 16;
 function Wall({ showName }: { showName: string }) {
   const desk = useDesk();
   const store = useDeskStore();
+  const locale = useLocale();
   const drawing = useDrawing();
   const nowMs = useServerTime(250);
   const { state, outputs } = desk;
@@ -65,7 +67,7 @@ function Wall({ showName }: { showName: string }) {
           </p>
         )}
         <time className="ml-auto font-mono text-[34px] font-semibold" suppressHydrationWarning>
-          {nowMs === null ? "--:--:--" : formatTimeOfDay(nowMs, desk.state.timeZone)}
+          {nowMs === null ? "--:--:--" : formatTimeOfDay(nowMs, locale)}
         </time>
       </header>
       <main

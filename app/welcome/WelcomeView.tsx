@@ -1,13 +1,15 @@
 import { Plus, ScanSearch, X } from "lucide-react";
-import { useState } from "react";
+import { useEffect, useState } from "react";
 import { Link, useNavigate } from "react-router";
 import type { FirstScreen, ScreenUse } from "../../core/rundown/firstSteps.ts";
 import type { Template } from "../../core/scene/template.ts";
+import { nearestVenueLanguage, type VenueLanguage } from "../../core/time/venueLanguage.ts";
 import { useDeskStore, useDrawing } from "../desk/deskContext.ts";
 import { NoticeBar } from "../desk/NoticeBar.tsx";
 import { StylePicker } from "../looks/StylePicker.tsx";
 import { fieldClass, Labelled } from "../prepare/Labelled.tsx";
 import { findMonitors } from "../ui/findMonitors.ts";
+import { LanguageSelect } from "../ui/LanguageSelect.tsx";
 import { postJson } from "../ui/postJson.ts";
 
 const USES: Readonly<
@@ -55,6 +57,8 @@ export function WelcomeView({
   const drawing = useDrawing();
   const navigate = useNavigate();
   const [place, setPlace] = useState(placeBefore);
+  const [language, setLanguage] = useState<VenueLanguage>("en-GB");
+  useEffect(() => setLanguage(nearestVenueLanguage(navigator.language)), []);
   const [style, setStyle] = useState(worn);
   const [screens, setScreens] = useState<readonly FirstScreen[]>(START);
   const [text, setText] = useState(texts[0]?.code ?? "");
@@ -81,7 +85,13 @@ export function WelcomeView({
   };
   const make = async () => {
     setIsBusy(true);
-    const answer = await postJson<{ sentence?: string }>("/first-steps", { place, style, screens, text });
+    const answer = await postJson<{ sentence?: string }>("/first-steps", {
+      place,
+      language,
+      style,
+      screens,
+      text,
+    });
     setIsBusy(false);
     if (!answer || answer.sentence !== undefined)
       store.say(
@@ -127,16 +137,26 @@ export function WelcomeView({
                 All of it can be changed later, and none of it has to be.
               </p>
             </header>
-            <Labelled id="place" label="1 · What is the house called?">
-              <input
-                id="place"
-                value={place}
-                maxLength={80}
-                placeholder="The Net Loft"
-                onChange={({ target }) => setPlace(target.value)}
-                className={`${fieldClass} max-w-md text-[17px]`}
-              />
-            </Labelled>
+            <div className="grid gap-x-8 gap-y-4 md:grid-cols-2">
+              <Labelled id="place" label="1 · What is the house called?">
+                <input
+                  id="place"
+                  value={place}
+                  maxLength={80}
+                  placeholder="The Net Loft"
+                  onChange={({ target }) => setPlace(target.value)}
+                  className={`${fieldClass} text-[17px]`}
+                />
+              </Labelled>
+              <Labelled id="language" label="How does it write dates and times?">
+                <LanguageSelect
+                  id="language"
+                  chosen={language}
+                  className={`${fieldClass} min-h-10.5`}
+                  onChoose={setLanguage}
+                />
+              </Labelled>
+            </div>
             <section aria-label="House style">
               <h3 className="mb-2 text-[15px] text-second">2 · How shall it look?</h3>
               <StylePicker chosen={style} templates={templates} drawing={drawing} onChoose={setStyle} />

@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { venueLanguageSchema } from "../time/venueLanguage.ts";
 
 /** What a screen is for: it gives the outfit, and whether it lies over another picture. */
 export const SCREEN_USES = ["hall", "stream", "stage", "portrait", "ribbon"] as const;
@@ -16,6 +17,8 @@ export type FirstScreen = z.infer<typeof firstScreenSchema>;
 export const firstStepsSchema = z.strictObject({
   /** Name of the house. */
   place: z.string().trim().max(80),
+  /** How dates and times are written. */
+  language: venueLanguageSchema,
   /** Name of a house style. */
   style: z.string().max(80),
   screens: z.array(firstScreenSchema).min(1).max(12),

@@ -1,5 +1,4 @@
 import { z } from "zod";
-import type { KeyMap } from "../keys/keyMap.ts";
 import { nameSchema } from "../names/name.ts";
 import type { CueView } from "../rundown/edits.ts";
 import type { OpenEvening } from "../rundown/evening.ts";
@@ -10,6 +9,7 @@ import { DESK_MODES, type DeskMode } from "./deskMode.ts";
 import type { LoggedEvent } from "./events.ts";
 import type { Target } from "./line.ts";
 import type { ShowState } from "./state.ts";
+import type { VenueSettings } from "./venueSettings.ts";
 
 /** The air, or a rehearsal of it: same rules, own state, no outputs. */
 export const CHANNELS = ["air", "rehearsal"] as const;
@@ -140,8 +140,8 @@ export type ServerMessage =
       readonly refused: Refusal | null;
       readonly sentence: string | null;
     }
-  /** The venue's own keys, for desks. */
-  | { readonly kind: "keys"; readonly keys: KeyMap }
+  /** What the venue has set, for desks. */
+  | { readonly kind: "venue"; readonly settings: VenueSettings }
   | { readonly kind: "screens"; readonly screens: readonly ScreenHealth[] }
   /** The desks that are open, and the outputs that show the rehearsal in place of the air. */
   | {

@@ -17,6 +17,7 @@ describe("the first steps of a house", () => {
     expect(isFresh(services)).toBe(true);
     const wishes = {
       place: "The Net Loft",
+      language: "es-419" as const,
       style: "Chalk quay",
       screens: [
         { name: "Hall", widthPx: 1280, heightPx: 720, use: "hall" as const },
@@ -31,6 +32,7 @@ describe("the first steps of a house", () => {
     expect(isFresh(services)).toBe(true);
     expect(await takeFirstSteps(services, wishes, DESK)).toBeUndefined();
     expect(services.place()).toBe("The Net Loft");
+    expect(services.venue.settings.language).toBe("es-419");
     expect(services.style().name).toBe("Chalk quay");
     expect(services.screens.outputs.map(({ name, widthPx }) => [name, widthPx])).toEqual([
       ["Hall", 1280],

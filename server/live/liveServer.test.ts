@@ -8,6 +8,7 @@ import { PAGE_ANCHOR } from "../../core/rundown/steps.ts";
 import type { Command } from "../../core/show/commands.ts";
 import { pageAt } from "../../core/show/slot.ts";
 import { contentsOf } from "../../core/show/state.ts";
+import { USUAL_VENUE } from "../../core/show/venueSettings.ts";
 import { type OpenShow, openShow, TestWindow } from "../test-support/openShow.ts";
 
 const folder = mkdtempSync(join(tmpdir(), "vesko-live-"));
@@ -127,22 +128,23 @@ describe("the live channel", () => {
     desk.socket.close();
   });
 
-  test("keys of the venue's own are told to every desk, when it comes and when they change, and to nobody else", async () => {
-    const { keys, links } = show.services;
+  test("what the venue has set is told to every desk, when it comes and when they change, and to nobody else", async () => {
+    const { venue, links } = show.services;
     const [one, other] = [await joined(), await joined()];
     const output = await joined(links.tokenOfOutput("wall"));
-    expect((await one.until("keys")).keys).toEqual({});
-    await keys.save({ take: ["Home", "PageDown"] });
-    for (const desk of [one, other])
-      expect((await desk.until("keys", ({ keys: map }) => map.take !== undefined)).keys.take).toContain(
-        "Home",
-      );
+    expect((await one.until("venue")).settings).toEqual(USUAL_VENUE);
+    await venue.save({ keys: { take: ["Home", "PageDown"] } });
+    await venue.save({ language: "fi-FI" });
+    for (const desk of [one, other]) {
+      const { settings } = await desk.until("venue", ({ settings: { language } }) => language === "fi-FI");
+      expect(settings.keys.take).toContain("Home");
+    }
     const late = await joined();
-    expect((await late.until("keys")).keys).toEqual(keys.keys);
+    expect((await late.until("venue")).settings).toEqual(venue.settings);
     output.send({ kind: "ping", sentAtMs: 1 });
     await output.until("pong");
-    expect(output.heard.some(({ kind }) => kind === "keys")).toBe(false);
-    await keys.save({});
+    expect(output.heard.some(({ kind }) => kind === "venue")).toBe(false);
+    await venue.save(USUAL_VENUE);
     for (const window of [one, other, late, output]) window.socket.close();
   });
 

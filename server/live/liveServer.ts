@@ -21,9 +21,9 @@ import type { Stalls } from "../health/stalls.ts";
 import { log } from "../log.ts";
 import type { ContentStore } from "../store/contentStore.ts";
 import type { EveningStore } from "../store/eveningStore.ts";
-import type { KeyStore } from "../store/keyStore.ts";
 import type { LinkStore } from "../store/linkStore.ts";
 import type { ScreenStore } from "../store/screenStore.ts";
+import type { VenueStore } from "../store/venueStore.ts";
 import { spend } from "./allowance.ts";
 import { findGivingWay, HELLO_WITHIN_MS, hasRoom } from "./crowd.ts";
 import { letGo, sendDocuments } from "./documents.ts";
@@ -55,7 +55,7 @@ export interface LiveParts {
   readonly host: ShowHost;
   readonly rundown: Rundown;
   readonly evenings: EveningStore;
-  readonly keys: KeyStore;
+  readonly venue: VenueStore;
   readonly contents: ContentStore;
   readonly links: LinkStore;
   readonly sessions: DeskSessions;
@@ -112,8 +112,8 @@ export class LiveServer {
       for (const connection of this.#connections) connection.heardAtMs += ms;
     });
     parts.rundown.onChange((change) => this.#tellRundown(change));
-    parts.keys.onChange((keys) => {
-      for (const connection of this.#desks()) send(connection, { kind: "keys", keys });
+    parts.venue.onChange((settings) => {
+      for (const connection of this.#desks()) send(connection, { kind: "venue", settings });
     });
     parts.onStorage(() => this.#tellStorage(this.#desks()));
     parts.onNews((sentence) => {
@@ -411,7 +411,7 @@ export class LiveServer {
       send(connection, { kind: "screens", screens: this.screens() });
     }
     if (connection.link?.kind === "desk") {
-      send(connection, { kind: "keys", keys: this.#parts.keys.keys });
+      send(connection, { kind: "venue", settings: this.#parts.venue.settings });
       this.#tellStorage([connection]);
     }
     this.#sendPrime([connection]);

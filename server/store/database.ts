@@ -11,6 +11,7 @@ import * as evenings from "./migrations/m0005_evenings.ts";
 import * as unspaced from "./migrations/m0006_unspaced.ts";
 import * as access from "./migrations/m0007_access.ts";
 import * as acts from "./migrations/m0008_acts.ts";
+import * as language from "./migrations/m0009_language.ts";
 import type { Tables } from "./schema.ts";
 
 export type Db = Kysely<Tables>;
@@ -24,6 +25,7 @@ const MIGRATIONS: Readonly<Record<string, Migration>> = {
   m0006_unspaced: unspaced,
   m0007_access: access,
   m0008_acts: acts,
+  m0009_language: language,
 };
 
 /** A start that cannot go on, told in a sentence for the person at the terminal. */

@@ -19,6 +19,8 @@ export interface Tables {
     venue: Generated<string>;
     /** Keys of the venue's own, as JSON. */
     keys: Generated<string>;
+    /** BCP 47 tag: how dates and times are written. */
+    language: Generated<string>;
     /** The evening that is open. */
     evening_id: Generated<string>;
   };

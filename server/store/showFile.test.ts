@@ -112,7 +112,8 @@ describe("the file of a show", () => {
       drop table link;
       alter table link_old rename to link;
       alter table air_event drop column act_id;
-      delete from kysely_migration where name in ('m0007_access', 'm0008_acts');
+      alter table show drop column language;
+      delete from kysely_migration where name in ('m0007_access', 'm0008_acts', 'm0009_language');
       create table desk_session (in_the_way integer);`);
     const linkBefore = tableOf(database, "link");
     database.close();

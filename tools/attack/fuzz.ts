@@ -178,7 +178,7 @@ const PATHS = [
   "/screen?code=",
   "/screens-edit",
   "/evenings-edit",
-  "/key-map",
+  "/venue-settings",
   "/passcode",
   "/understand",
   "/try-out",

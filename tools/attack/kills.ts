@@ -97,7 +97,7 @@ function scenesOf(seed: string): Scene[] {
     const done = database.prepare("select name from kysely_migration order by name desc").get() as {
       name: string;
     };
-    if (done.name !== "m0008_acts") return `the newest migration is ${done.name}`;
+    if (done.name !== "m0009_language") return `the newest migration is ${done.name}`;
     const sessions = database.prepare("select name from sqlite_master where name = 'desk_session'").get();
     if (!sessions) return "a table of the migration is missing";
     return existsSync(join(folder, "show.db.backups"))
@@ -119,14 +119,15 @@ function scenesOf(seed: string): Scene[] {
   ];
 }
 
-/** Puts a show back to how the version before the last two migrations had it. */
+/** Puts a show back to how the version before the last three migrations had it. */
 function toVersion6(file: string): void {
   const database = new SQLite(file);
   database.exec(`
     drop table desk_session;
     delete from link where kind = 'here';
     alter table air_event drop column act_id;
-    delete from kysely_migration where name in ('m0007_access', 'm0008_acts');
+    alter table show drop column language;
+    delete from kysely_migration where name in ('m0007_access', 'm0008_acts', 'm0009_language');
     pragma user_version = 0;
   `);
   database.close();

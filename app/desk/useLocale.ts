@@ -1,0 +1,12 @@
+import { useMemo } from "react";
+import type { Locale } from "../ui/format.ts";
+import { useDesk } from "./deskContext.ts";
+
+/** Where the show is and how times are told there. */
+export function useLocale(): Locale {
+  const {
+    state: { timeZone },
+    venue: { language },
+  } = useDesk();
+  return useMemo(() => ({ timeZone, language }), [timeZone, language]);
+}
