@@ -1,4 +1,5 @@
 import { afterEach, beforeEach, describe, expect, test, vi } from "vitest";
+import type { Actor } from "../../core/show/actor.ts";
 import type { Command } from "../../core/show/commands.ts";
 import type { ShowState } from "../../core/show/state.ts";
 import { USUAL_VENUE } from "../../core/show/venueSettings.ts";
@@ -309,6 +310,27 @@ describe("a desk's connection", () => {
     const third = setUp();
     third.connect();
     expect(Socket.last.heard.some(({ kind }) => kind === "channel")).toBe(false);
+  });
+
+  test("a take of its own that it learns of when it comes back is no surprise; another hand's is one", () => {
+    const comeBack = (hand: Actor | undefined) => {
+      const { store, show, connect } = setUp();
+      connect();
+      vi.advanceTimersByTime(2_000);
+      store.take("usual");
+      const [command] = Socket.last.commands;
+      if (command) show.press(command, hand ?? { kind: "desk", id: store.windowId });
+      Socket.last.close(1006);
+      vi.advanceTimersByTime(200);
+      connect();
+      vi.advanceTimersByTime(100);
+      store.take("usual");
+      return { sent: Socket.last.commands.length, said: store.getSnapshot().notice?.sentence };
+    };
+    expect(comeBack(undefined).sent).toBe(1);
+    const surprised = comeBack(DESK);
+    expect(surprised.sent).toBe(0);
+    expect(surprised.said).toContain("changed by itself");
   });
 
   test("going over to the rehearsal and back is one's own doing: the next take is used at once", () => {

@@ -470,10 +470,15 @@ export class DeskStore {
     }
   }
 
-  /** Another evening, other screens, or the rehearsal, that this very window asked for. */
+  /** What this very window asked for: another evening, other screens, the rehearsal; or did, before it lost its connection. */
   #isOwnDoing(message: ServerMessage): boolean {
-    if (message.kind === "welcome")
-      return message.channel !== this.#snapshot.channel && message.channel === this.#wantedChannel;
+    if (message.kind === "welcome") {
+      const { channel, state } = this.#snapshot;
+      if (message.channel !== channel) return message.channel === this.#wantedChannel;
+      const known = new Set(state.acts.map(({ actId }) => actId));
+      const missed = message.state.acts.filter(({ actId }) => !known.has(actId));
+      return missed.length > 0 && missed.every(({ by }) => by.kind === "desk" && by.id === this.windowId);
+    }
     const isOfRequest =
       message.kind === "setUp" ||
       (message.kind === "event" && ["begunAnew", "planSwitched"].includes(message.logged.event.kind));
