@@ -33,6 +33,7 @@ describe("the first steps of a house", () => {
     expect(await takeFirstSteps(services, wishes, DESK)).toBeUndefined();
     expect(services.place()).toBe("The Net Loft");
     expect(services.venue.settings.language).toBe("es-419");
+    expect(services.evenings.open.name).toBe("First evening");
     expect(services.style().name).toBe("Chalk quay");
     expect(services.screens.outputs.map(({ name, widthPx }) => [name, widthPx])).toEqual([
       ["Hall", 1280],
