@@ -58,15 +58,20 @@ test(`seed ${SEED}: whatever an operator presses, the screens show what the core
       .toBe(true);
     const { state } = model;
     // The mark of next in the script is what the core computes.
-    const next = model.next();
-    const wanted = next && `${next.cueId}/${next.step.occurrence}:${next.step.unit}`;
-    if (wanted)
-      await expect(
-        page
-          .locator("[data-mark=next]")
-          .or(page.locator("[data-mark=air]", { hasText: "NEXT" }))
-          .first(),
-      ).toHaveAttribute("data-step", wanted);
+    const mark = page
+      .locator("[data-mark=next]")
+      .or(page.locator("[data-mark=air]", { hasText: "NEXT" }))
+      .first();
+    const ofModel = () => {
+      const next = model.next();
+      return next && `${next.cueId}/${next.step.occurrence}:${next.step.unit}`;
+    };
+    // A press may come to the model after it was looked at: both are read anew until they agree.
+    await expect
+      .poll(async () => ofModel() === undefined || (await mark.getAttribute("data-step")) === ofModel(), {
+        message: `next after press ${presses}, ${key}`,
+      })
+      .toBe(true);
     if (presses % LOOK_EVERY === 0) {
       for (const [at, id] of (["wall", "stream"] as const).entries()) {
         const screen = screens[at] as (typeof screens)[number];
