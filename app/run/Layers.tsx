@@ -22,7 +22,7 @@ export function Layers({
   return (
     <section
       aria-label="Layers"
-      className="relative grid h-full shrink-0 auto-cols-[minmax(118px,1fr)] grid-flow-col overflow-x-auto border-t border-edge max-[1100px]:h-auto"
+      className="relative grid h-full shrink-0 auto-cols-[minmax(132px,1fr)] grid-flow-col overflow-x-auto border-t border-edge max-[1100px]:h-auto"
     >
       {desk.state.layers.map((layer, index) => {
         const slot = desk.state.slots[layer.id] ?? [];
@@ -47,8 +47,8 @@ export function Layers({
             key={layer.id}
             className={`flex min-w-0 flex-col border-r border-edge px-2.5 pb-2 ${isOn ? "" : "max-sm:hidden"} ${isOn ? "border-t-4 border-t-air bg-raised pt-1" : "pt-2"}`}
           >
-            <div className="flex items-center gap-1.5 truncate text-[14px] text-second">
-              {layer.name}
+            <div className="flex items-center gap-1.5 text-[14px] text-second">
+              <span className="min-w-0 truncate">{layer.name}</span>
               {layer.persistent && (
                 <Pin aria-label="stays when others are cleared" className="size-3.5 shrink-0" />
               )}
@@ -62,7 +62,7 @@ export function Layers({
                   −{formatLength(moment.endsAtMs - nowMs + 999)}
                 </span>
               )}
-              <span className="ml-auto">
+              <span className="ml-auto shrink-0">
                 <LayerSettings
                   layer={layer}
                   alone={alone.map(({ output, title: words }) => ({
@@ -74,7 +74,7 @@ export function Layers({
               </span>
             </div>
             <p
-              className={`line-clamp-2 text-[15px] leading-tight ${isOn ? "font-semibold" : "text-quiet"}`}
+              className={`line-clamp-2 text-[15px] leading-tight max-sm:line-clamp-1 ${isOn ? "font-semibold" : "text-quiet"}`}
               title={title}
             >
               {title ?? "empty"}

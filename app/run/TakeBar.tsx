@@ -99,7 +99,7 @@ export function TakeBar({
 }
 
 const smallClass =
-  "relative flex min-h-16 flex-col items-center justify-center gap-1 overflow-hidden rounded-lg bg-lifted px-0.5 text-center text-[14px] leading-tight wrap-anywhere text-paper hover:bg-edge disabled:text-quiet disabled:hover:bg-lifted";
+  "relative flex min-h-16 max-sm:min-h-12 flex-col items-center justify-center gap-1 overflow-hidden rounded-lg bg-lifted px-0.5 text-center text-[14px] leading-tight wrap-anywhere text-paper hover:bg-edge disabled:text-quiet disabled:hover:bg-lifted";
 
 function Small({
   label,
