@@ -38,6 +38,7 @@ import { newId } from "../ui/newId.ts";
 import { newsOf } from "./airNews.ts";
 import { type DeskCue, readCues } from "./deskCues.ts";
 import { lastTarget, neighbourCue } from "./neighbourCue.ts";
+import { isOwnDoing } from "./ownDoing.ts";
 import { type Press, PressQueue } from "./pressQueue.ts";
 import { ownWindowId } from "./windowId.ts";
 
@@ -456,8 +457,8 @@ export class DeskStore {
     else if (change === "outdated") location.reload();
     else if (change === "state" && this.#copy.state) {
       const { state, outputs, plans, channel } = this.#copy;
-      const actor = message.kind === "event" ? message.logged.actor : null;
-      const isOwn = (actor?.kind === "desk" && actor.id === this.windowId) || this.#isOwnDoing(message);
+      const hand = { windowId: this.windowId, wantedChannel: this.#wantedChannel };
+      const isOwn = isOwnDoing(message, this.#snapshot, hand);
       this.#change({ state, outputs, plans, channel }, isOwn);
       if (message.kind === "event") {
         const news = newsOf(message.logged, before, state, this.#snapshot.ready, this.windowId);
@@ -468,21 +469,6 @@ export class DeskStore {
       if (message.kind === "welcome" && channel !== this.#wantedChannel)
         this.#connection?.send({ kind: "channel", channel: this.#wantedChannel });
     }
-  }
-
-  /** What this very window asked for: another evening, other screens, the rehearsal; or did, before it lost its connection. */
-  #isOwnDoing(message: ServerMessage): boolean {
-    if (message.kind === "welcome") {
-      const { channel, state } = this.#snapshot;
-      if (message.channel !== channel) return message.channel === this.#wantedChannel;
-      const known = new Set(state.acts.map(({ actId }) => actId));
-      const missed = message.state.acts.filter(({ actId }) => !known.has(actId));
-      return missed.length > 0 && missed.every(({ by }) => by.kind === "desk" && by.id === this.windowId);
-    }
-    const isOfRequest =
-      message.kind === "setUp" ||
-      (message.kind === "event" && ["begunAnew", "planSwitched"].includes(message.logged.event.kind));
-    return isOfRequest && hasJustAsked();
   }
 
   #readCues(): Pick<DeskSnapshot, "cues" | "ready"> {
