@@ -7,7 +7,7 @@ export function emptyShow(): Seed {
   return {
     show: {
       id: "show-1",
-      name: "New show",
+      name: "First evening",
       place: "",
       layers: STARTER_LAYERS,
       plan: STARTER_PLAN,

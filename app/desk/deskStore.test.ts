@@ -333,6 +333,19 @@ describe("a desk's connection", () => {
     expect(surprised.said).toContain("changed by itself");
   });
 
+  test("between asking for the rehearsal and being there nothing is sent: it would go to the other of the two", () => {
+    const { store, show, connect } = setUp();
+    connect();
+    vi.advanceTimersByTime(2_000);
+    store.rehearse(true);
+    store.take("usual");
+    expect(Socket.last.commands).toEqual([]);
+    expect(store.getSnapshot().notice?.sentence).toContain("rehearsal");
+    Socket.last.welcome(show.state, "rehearsal");
+    store.take("usual");
+    expect(Socket.last.commands).toHaveLength(1);
+  });
+
   test("going over to the rehearsal and back is one's own doing: the next take is used at once", () => {
     const { store, show, cues, connect } = setUp();
     connect();

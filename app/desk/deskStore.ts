@@ -411,6 +411,11 @@ export class DeskStore {
       );
       return;
     }
+    if (this.#wantedChannel !== this.#snapshot.channel) {
+      const where = this.#wantedChannel === "air" ? "back to the air" : "over to the rehearsal";
+      this.say("word", `This desk is just going ${where}, so nothing was sent. Look, then press again.`);
+      return;
+    }
     this.#presses.push(work);
   }
 

@@ -12,7 +12,7 @@ export function TimeBox({
   id,
   time,
   isToTheSecond = false,
-  className = isToTheSecond ? "w-29" : "w-23",
+  className = isToTheSecond ? "w-42" : "w-28",
   onSave,
 }: {
   /** For boxes without a label of their own. */
@@ -46,7 +46,7 @@ export function TimeBox({
       inputMode="numeric"
       autoComplete="off"
       placeholder={isToTheSecond ? "hh:mm:ss" : "hh:mm"}
-      maxLength={11}
+      maxLength={20}
       defaultValue={written}
       onBlur={({ target }) => save(target)}
       onKeyDown={(event) => event.key === "Enter" && save(event.currentTarget)}

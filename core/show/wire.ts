@@ -140,7 +140,7 @@ export type ServerMessage =
       readonly refused: Refusal | null;
       readonly sentence: string | null;
     }
-  /** What the venue has set, for desks. */
+  /** What the venue has set, for desks and multi-views. */
   | { readonly kind: "venue"; readonly settings: VenueSettings }
   | { readonly kind: "screens"; readonly screens: readonly ScreenHealth[] }
   /** The desks that are open, and the outputs that show the rehearsal in place of the air. */

@@ -9,7 +9,7 @@ import type { Services } from "../services.ts";
 
 type Parts = Pick<
   Services,
-  "rundown" | "host" | "screens" | "editScreens" | "wearStyle" | "setPlace" | "venue" | "evenings" | "now"
+  "rundown" | "host" | "screens" | "editScreens" | "wearStyle" | "setPlace" | "venue" | "now"
 >;
 
 /** Whether nothing was done in a show yet: nothing was taken, and its rundown is empty. */
@@ -26,15 +26,13 @@ export async function takeFirstSteps(
   { place, language, style: styleName, screens: wanted, text }: FirstSteps,
   actor: Extract<Actor, { kind: "desk" }>,
 ): Promise<string | undefined> {
-  const { rundown, host, screens, editScreens, wearStyle, setPlace, venue, evenings, now } = parts;
+  const { rundown, host, screens, editScreens, wearStyle, setPlace, venue, now } = parts;
   if (!isFresh(parts))
     return "This show has been used already, so nothing was made. Change its screens and style in their views.";
   const style = HOUSE_STYLES.find(({ name }) => name === styleName);
   if (!style) return "No house style has that name. Nothing was made; choose another.";
   await setPlace(place);
   await venue.save({ language });
-  const { id: eveningId, ...evening } = evenings.open;
-  await evenings.change(eveningId, { ...evening, name: "First evening" });
   await wearStyle(style);
   const outputs = wanted.map(({ name, widthPx, heightPx, use }, index): Output => {
     const kept = screens.outputs[index];

@@ -128,24 +128,30 @@ describe("the live channel", () => {
     desk.socket.close();
   });
 
-  test("what the venue has set is told to every desk, when it comes and when they change, and to nobody else", async () => {
+  test("what the venue has set is told to every desk and multi-view, all of it however many set it at once, and to no output", async () => {
     const { venue, links } = show.services;
     const [one, other] = [await joined(), await joined()];
     const output = await joined(links.tokenOfOutput("wall"));
     expect((await one.until("venue")).settings).toEqual(USUAL_VENUE);
-    await venue.save({ keys: { take: ["Home", "PageDown"] } });
-    await venue.save({ language: "fi-FI" });
-    for (const desk of [one, other]) {
-      const { settings } = await desk.until("venue", ({ settings: { language } }) => language === "fi-FI");
-      expect(settings.keys.take).toContain("Home");
-    }
+    const wall = await joined(links.watchToken);
+    // Two desks at the same moment: neither loses what the other set.
+    await Promise.all([
+      venue.save({ keys: { take: ["Home", "PageDown"] } }),
+      venue.save({ language: "fi-FI" }),
+    ]);
+    await venue.load();
+    expect(venue.settings).toEqual({ keys: { take: ["Home", "PageDown"] }, language: "fi-FI" });
+    for (const window of [one, other, wall])
+      await window.until("venue", ({ settings }) => {
+        return settings.language === "fi-FI" && settings.keys.take?.includes("Home") === true;
+      });
     const late = await joined();
     expect((await late.until("venue")).settings).toEqual(venue.settings);
     output.send({ kind: "ping", sentAtMs: 1 });
     await output.until("pong");
     expect(output.heard.some(({ kind }) => kind === "venue")).toBe(false);
     await venue.save(USUAL_VENUE);
-    for (const window of [one, other, late, output]) window.socket.close();
+    for (const window of [one, other, wall, late, output]) window.socket.close();
   });
 
   test("a desk that came with the rundown is not sent it again; one that has another is", async () => {

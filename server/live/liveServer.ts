@@ -113,7 +113,8 @@ export class LiveServer {
     });
     parts.rundown.onChange((change) => this.#tellRundown(change));
     parts.venue.onChange((settings) => {
-      for (const connection of this.#desks()) send(connection, { kind: "venue", settings });
+      for (const connection of this.#joined())
+        if (connection.link?.kind !== "output") send(connection, { kind: "venue", settings });
     });
     parts.onStorage(() => this.#tellStorage(this.#desks()));
     parts.onNews((sentence) => {

@@ -31,15 +31,17 @@ export class VenueStore {
     return this.#settings;
   }
 
+  /** Only what is said changes: what another desk sets at the same moment stays. */
   async save(change: Partial<VenueSettings>): Promise<void> {
-    const settings = { ...this.#settings, ...change };
+    const { keys, language } = change;
+    if (!keys && !language) return;
     await this.#db
       .updateTable("show")
-      .set({ keys: JSON.stringify(settings.keys), language: settings.language })
+      .set({ ...(keys && { keys: JSON.stringify(keys) }), ...(language && { language }) })
       .where("id", "=", this.#showId)
       .execute();
-    this.#settings = settings;
-    for (const listener of this.#listeners) listener(settings);
+    this.#settings = { ...this.#settings, ...change };
+    for (const listener of this.#listeners) listener(this.#settings);
   }
 
   onChange(listener: (settings: VenueSettings) => void): void {
