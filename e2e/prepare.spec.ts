@@ -2,6 +2,7 @@ import { brightness, shoot } from "./support/pixels.ts";
 import {
   expect,
   expectCues,
+  goTo,
   openDesk,
   output,
   scrollTo,
@@ -39,7 +40,7 @@ test("from an empty show to words on two screens in a few presses", async ({
 
   const wall = await openOutput(emptyShow, 0);
   const stream = await openOutput(emptyShow, 1);
-  await page.getByRole("link", { name: "Run" }).click();
+  await goTo(page, "Run");
   await page.locator("body").press("Space");
   await settled(wall, 2);
   await settled(stream, 2);

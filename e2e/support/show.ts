@@ -122,6 +122,8 @@ export async function settled(page: Page, seq: number): Promise<void> {
 }
 
 export async function seqOf(page: Page): Promise<number> {
+  // A window that has only just opened has not been told yet.
+  await expect(output(page)).toHaveAttribute("data-seq", /^\d+$/);
   return Number(await output(page).getAttribute("data-seq"));
 }
 
