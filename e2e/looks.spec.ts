@@ -3,7 +3,7 @@ import { createCanvas } from "@napi-rs/canvas";
 import SQLite from "better-sqlite3";
 import { PNG } from "pngjs";
 import { brightness, largestDifference, pixel, shoot } from "./support/pixels.ts";
-import { expect, openDesk, scrollTo, settled, takeSteps, test } from "./support/show.ts";
+import { expect, goTo, openDesk, scrollTo, settled, takeSteps, test } from "./support/show.ts";
 
 /** Arms a cue by its number and takes it. */
 async function takeCue(desk: import("@playwright/test").Page, cueId: string): Promise<void> {
@@ -27,7 +27,7 @@ test("another style is worn from the next take on; what is on air keeps its look
   await page.getByRole("button", { name: "Use “Chalk quay”" }).click();
   await expect(page.getByText("This style is in use")).toBeVisible();
   expect(largestDifference(await shoot(wall), before)).toBe(0);
-  await page.getByRole("link", { name: "Run" }).click();
+  await goTo(page, "Run");
   await takeCue(page, "cue-0031");
   await expect.poll(async () => brightness(await shoot(wall))).toBeGreaterThan(150);
 });
@@ -61,7 +61,7 @@ test("a picture is brought in, put on a page and seen on the outputs; a file tha
   await page.getByRole("button", { name: "green field.png" }).click();
   await page.getByRole("textbox", { name: "Caption" }).fill("A field");
   await expect(page.getByText("saved", { exact: true })).toBeVisible();
-  await page.getByRole("link", { name: "Run" }).click();
+  await goTo(page, "Run");
   const wall = await openOutput(show, 0);
   await (await scrollTo(page, page.locator("[data-step]", { hasText: "A field" }))).click();
   await expect(page.locator("[data-mark=next]", { hasText: "A field" })).toBeVisible();
@@ -251,7 +251,7 @@ test("words in a script whose font comes late are drawn as soon as it is here", 
         performance.getEntriesByType("resource").filter(({ name }) => name.endsWith("/fonts/sawarabi-400"))
           .length,
     );
-  await page.getByRole("link", { name: "Run" }).click();
+  await goTo(page, "Run");
   await expect(page.locator("[data-mark=next]")).toContainText("海の灯");
   await page.keyboard.press("Space");
   await settled(wall, 2);

@@ -2,7 +2,7 @@ import type { Page } from "@playwright/test";
 import { strToU8, zipSync } from "fflate";
 import { brightness, shoot } from "./support/pixels.ts";
 import type { RunningShow } from "./support/runningShow.ts";
-import { expect, marked, openDesk, output, scrollTo, seqOf, settled, test } from "./support/show.ts";
+import { expect, goTo, marked, openDesk, output, scrollTo, seqOf, settled, test } from "./support/show.ts";
 
 const SONG =
   "Verse 1\nRow for the morning\nrow for the tide\nrow for the lantern\nwe left on the side\n\nChorus\nHeave and away\nheave and away\n\nVerse 2\nNine bells are ringing\nno wind at all\n\nChorus\n";
@@ -198,7 +198,7 @@ test("the credit is a step of its own at the end, in each outfit's own template;
   await expect(page.getByRole("region", { name: "Credits" })).toContainText("the venue’s licence number");
 
   const wall = await openOutput(show, 0);
-  await page.getByRole("link", { name: "Run" }).click();
+  await goTo(page, "Run");
   await (await scrollTo(page, page.locator('[data-step^="cue-0013/credit"]'))).click();
   await page.keyboard.press("Space");
   await settled(wall, 3);
