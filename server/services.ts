@@ -177,6 +177,8 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
   await evenings.load();
   const cueStore = new CueStore(db, showId);
   await cueStore.open(evenings.open.id);
+  const venue = new VenueStore(db, showId);
+  await venue.load();
   const rundown = new Rundown(cueStore, contents, {
     fieldSets: new Map(FIELD_SETS.map((fieldSet) => [fieldSet.id, fieldSet])),
     wardrobes: show.wardrobes,
@@ -187,7 +189,14 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
     plans: screens.plans,
     outputs: screens.outputs,
     scripture: scriptures,
+    language: venue.settings.language,
     licence: show.licence,
+  });
+  let { language } = venue.settings;
+  venue.onChange((settings) => {
+    if (settings.language === language) return;
+    language = settings.language;
+    rundown.setContext({ language }, ({ kind }) => kind === "song");
   });
   media.onChange(() => rundown.setContext({ findMedia }, ({ kind }) => kind === "page"));
   let seen = outfitsSeen(screens, show.wardrobes);
@@ -208,8 +217,6 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
   rundown.compileAll();
   const passcode = new Passcode(db, showId);
   await passcode.load();
-  const venue = new VenueStore(db, showId);
-  await venue.load();
   const readAgain = () => rundown.setContext({ scripture: scriptures }, ({ kind }) => kind === "reading");
   const airLog = new AirLog(db, contents, showId);
   clock.notBefore((await airLog.lastAtMs()) ?? 0);

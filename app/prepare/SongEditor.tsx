@@ -7,6 +7,7 @@ import { textHasChords } from "../../core/words/chordPro.ts";
 import { cutAt, withCut } from "../../core/words/cuts.ts";
 import { useDeskStore } from "../desk/deskContext.ts";
 import type { DeskOutfit } from "../desk/outfit.ts";
+import { useLocale } from "../desk/useLocale.ts";
 import { CleanedLine } from "../ui/CleanedLine.tsx";
 import { useCleanPaste } from "../ui/useCleanPaste.ts";
 import { BracketColumns, COLUMN_PX, LINE_PX, type OnCut } from "./Brackets.tsx";
@@ -49,7 +50,11 @@ export function SongEditor({
 }) {
   const id = editorId(songId);
   const store = useDeskStore();
-  const divided = useMemo(() => divideSong(doc, outfits, compiled), [doc, outfits, compiled]);
+  const { language } = useLocale();
+  const divided = useMemo(
+    () => divideSong(doc, outfits, compiled, language),
+    [doc, outfits, compiled, language],
+  );
   const sections = divided?.sections ?? [];
   const groups = divided?.groups ?? [];
   const latest = useRef(doc);

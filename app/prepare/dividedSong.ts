@@ -37,8 +37,9 @@ export function divideSong(
   doc: SongDoc,
   outfits: readonly DeskOutfit[],
   compiled: PageContent | undefined,
+  language: string,
 ): DividedSong | undefined {
-  const parsed = parseSong(doc.text, doc.title.trim());
+  const parsed = parseSong(doc.text, doc.title.trim(), { told: doc.told, language });
   if ("problem" in parsed) return undefined;
   const { song } = parsed;
   const estimates = sectionUnits(song);

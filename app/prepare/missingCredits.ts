@@ -15,7 +15,7 @@ const known = new WeakMap<SongDoc, Credits>();
 function creditsOf(doc: SongDoc): Credits {
   let credits = known.get(doc);
   if (!credits) {
-    const parsed = parseSong(doc.text, doc.title);
+    const parsed = parseSong(doc.text, doc.title, { told: doc.told });
     credits = joinCredits(doc.credits, "song" in parsed ? parsed.song.credits : NO_CREDITS);
     known.set(doc, credits);
   }

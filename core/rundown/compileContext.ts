@@ -36,6 +36,8 @@ export interface CompileContext {
   /** A picture or clip of the library, by its id there: the hash of what is known of it. */
   readonly findMedia: (id: string) => Hash | undefined;
   readonly scripture: Scripture;
+  /** BCP 47 tag of the language that the venue works in: sections are named in it. */
+  readonly language: string;
   /** The venue's licence number for this event; empty when not given. */
   readonly licence: string;
 }

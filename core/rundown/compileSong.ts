@@ -17,7 +17,7 @@ import { createMeasure, fillIn, halveWhatNeverFits, roomsOf } from "./rooms.ts";
 import { emptyContent, getFieldSet, wardrobeOf, wornBy } from "./wear.ts";
 
 export function compileSong(doc: SongDoc, context: CompileContext): Compiled {
-  const parsed = parseSong(doc.text, doc.title.trim());
+  const parsed = parseSong(doc.text, doc.title.trim(), { told: doc.told, language: context.language });
   if ("problem" in parsed) return { problem: explainSongProblem(parsed.problem) };
   const { song } = parsed;
   const second = doc.second && parseSecond(doc.second.text);

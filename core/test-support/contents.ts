@@ -86,6 +86,7 @@ export function prepareBench(outfits: readonly StarterOutfit[] = STARTER_OUTFITS
       plans: [],
       outputs: [],
       scripture: PSALM_107,
+      language: "en",
       licence: "40118",
     };
   });

@@ -1,7 +1,7 @@
 import { hasChords, isChordLine, mergeChords } from "./chords.ts";
 import { dropInvisible, splitLines } from "./cleanLines.ts";
 import { NO_CREDITS } from "./credits.ts";
-import { findLabel } from "./sectionLabels.ts";
+import { findLoneLabel } from "./reader/label.ts";
 import { parseSong } from "./song.ts";
 import { type SongFields, songOf } from "./songFields.ts";
 import { formatOrder, orderOf } from "./songOrder.ts";
@@ -86,11 +86,11 @@ export function readChordPro(text: string, name = ""): SongFields {
     } else if (begins) label(sectionLabel(begins[1] as string, value, verses));
     else if (/^end_of_\w+$/.test(directive)) lines.push("");
     else if (directive === "chorus") {
-      label(findLabel(value) ? value : "Chorus");
+      label(findLoneLabel(value) ? value : "Chorus");
       lines.push("");
     } else if (directive === "title") title = title || value;
     else if (directive === "subtitle") version = version || value;
-    else if (directive === "comment" && findLabel(value)) label(value);
+    else if (directive === "comment" && findLoneLabel(value)) label(value);
     else if (/^(artist|composer|lyricist|arranger|copyright|year|meta|language|order)$/.test(directive)) {
       const meta = directive === "meta" ? /^(\w+)\s+(.*)$/.exec(value) : undefined;
       if (
@@ -148,13 +148,13 @@ function writersOf(written: Readonly<Record<string, readonly string[]>>): string
 
 function sectionLabel(kind: string, value: string, verses: { count: number }): string {
   const named = value.replace(/^label="(.*)"$/, "$1");
-  if (named !== "" && findLabel(named)) return named;
+  if (named !== "" && findLoneLabel(named)) return named;
   if (kind === "verse") {
     verses.count++;
     return `Verse ${verses.count}`;
   }
   const plain = kind[0]?.toUpperCase() + kind.slice(1).replace(/_/g, " ");
-  return findLabel(plain) ? plain : `Verse ${++verses.count}`;
+  return findLoneLabel(plain) ? plain : `Verse ${++verses.count}`;
 }
 
 /** Chords written above words, where a file has them so, come into the words. */
@@ -169,7 +169,7 @@ export function mergeChordLines(text: string): string {
       next !== undefined &&
       next.trim() !== "" &&
       !isChordLine(next) &&
-      !findLabel(next)
+      !findLoneLabel(next)
     ) {
       merged.push(mergeChords(line, next));
       i++;
@@ -203,7 +203,7 @@ export function writeChordPro(song: SongFields): string {
     open = undefined;
   };
   for (const [i, line] of lines.entries()) {
-    const label = findLabel(line);
+    const label = findLoneLabel(line);
     if (!label) {
       out.push(line);
       continue;
@@ -211,15 +211,15 @@ export function writeChordPro(song: SongFields): string {
     close();
     if (out.at(-1) !== "") out.push("");
     const isBare = (lines.slice(i + 1).find((later) => later.trim() !== "") ?? "Verse 1") as string;
-    if (label.kind.letter === "C" && findLabel(isBare)) {
+    if (label.letter === "C" && findLoneLabel(isBare)) {
       for (let n = 0; n < label.times; n++)
         out.push(label.number === "" ? "{chorus}" : `{chorus: ${line.trim()}}`);
       continue;
     }
-    open = ["V", "C", "B"].includes(label.kind.letter)
-      ? ({ V: "verse", C: "chorus", B: "bridge" } as Record<string, string>)[label.kind.letter]
+    open = ["V", "C", "B"].includes(label.letter)
+      ? ({ V: "verse", C: "chorus", B: "bridge" } as Record<string, string>)[label.letter]
       : "verse";
-    const plain = label.kind.letter === "C" && label.number === "" && label.times === 1;
+    const plain = label.letter === "C" && label.number === "" && label.times === 1;
     out.push(
       plain
         ? "{start_of_chorus}"

@@ -1,12 +1,6 @@
 import { describe, expect, test } from "vitest";
-import {
-  creditLine,
-  findMissingCredits,
-  joinCredits,
-  NO_CREDITS,
-  nameMissing,
-  readCredits,
-} from "./credits.ts";
+import { creditLine, findMissingCredits, joinCredits, NO_CREDITS, nameMissing } from "./credits.ts";
+import { readCredits } from "./reader/creditLine.ts";
 
 describe("credits", () => {
   test("are read from the lines at the end of a text", () => {

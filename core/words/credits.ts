@@ -17,37 +17,6 @@ export const NO_CREDITS: Credits = { writers: "", publisher: "", year: "", numbe
 export const CREDIT_PLACES = ["first", "last", "each", "end", "none"] as const;
 export type CreditPlace = (typeof CREDIT_PLACES)[number];
 
-const PUBLIC_DOMAIN =
-  /\bpublic domain\b|\bdominio público\b|\bdomínio público\b|\bdomaine public\b|\bgemeinfrei\b/iu;
-const COPYRIGHT = /^(?:©|\(c\)|copyright\b)/iu;
-const WRITERS =
-  /^(?:words|music|text|tune|lyrics|melody|written by|letra|música|paroles|musique|worte|melodie|text und musik)\b.*?(?::|&|\bby\b|\band\b|\by\b|\bund\b|\bet\b)/iu;
-const NUMBER = /^(?:song|licen[cs]e|lied)\s*(?:no\.?|number|nr\.?|#)\s*:?\s*([\w-]+)\s*$/iu;
-
-export const isCreditLine = (line: string): boolean =>
-  COPYRIGHT.test(line) || WRITERS.test(line) || NUMBER.test(line) || PUBLIC_DOMAIN.test(line);
-
-/** Credits from the lines at the end of a pasted song; what is not understood goes with the writers. */
-export function readCredits(lines: readonly string[]): Credits {
-  const writers: string[] = [];
-  let { publisher, year, number, publicDomain } = NO_CREDITS;
-  for (const line of lines.filter((candidate) => candidate !== "")) {
-    const numbered = NUMBER.exec(line);
-    if (PUBLIC_DOMAIN.test(line)) {
-      publicDomain = true;
-      const rest = line.replace(PUBLIC_DOMAIN, "").replace(/^[\s·.,;:–—-]+|[\s·.,;:–—-]+$/g, "");
-      if (rest !== "" && !COPYRIGHT.test(rest)) writers.push(rest);
-    } else if (numbered) number = numbered[1] as string;
-    else if (COPYRIGHT.test(line)) {
-      const rest = line.replace(/^(?:©|\(c\)|copyright)\s*(?:©|\(c\))?\s*/iu, "");
-      const dated = /\b(\d{4}(?:\s*[,–-]\s*\d{4})*)\b/.exec(rest);
-      year = dated?.[1] ?? year;
-      publisher = (dated ? rest.replace(dated[0], "") : rest).replace(/^[\s,.;·-]+|[\s,;·-]+$/g, "");
-    } else writers.push(line);
-  }
-  return { writers: writers.join(" · "), publisher, year, number, publicDomain };
-}
-
 /** What was typed into the fields, and where nothing was, what the text says. */
 export function joinCredits(typed: Credits, read: Credits): Credits {
   return {

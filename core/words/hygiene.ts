@@ -1,6 +1,6 @@
 import { isChordLine } from "./chords.ts";
 import { splitLines } from "./cleanLines.ts";
-import { findLabel } from "./sectionLabels.ts";
+import { findLoneLabel } from "./reader/label.ts";
 
 /** What cleaning a pasted text did, for telling it. */
 export const CLEANINGS = ["invisible", "spaces", "quotes", "dashes", "capitals", "chords"] as const;
@@ -54,7 +54,7 @@ export function cleanPasted(text: string, keep: readonly Cleaning[] = []): Clean
     });
   if (does("capitals") && isShouted(lines))
     lines = lines.map((line) => {
-      if (!/\p{Lu}{2,}/u.test(line) || findLabel(line)) return line;
+      if (!/\p{Lu}{2,}/u.test(line) || findLoneLabel(line)) return line;
       count("capitals");
       return sentenceCase(line);
     });
@@ -107,7 +107,7 @@ function smartenQuotes(line: string, onChange: () => void): string {
 /** Whether a text is written in capitals: nearly all of its letters, over more than a few words. */
 function isShouted(lines: readonly string[]): boolean {
   const letters = lines
-    .filter((line) => !findLabel(line))
+    .filter((line) => !findLoneLabel(line))
     .join("")
     .replace(/[^\p{L}]/gu, "");
   if (letters.length < 12) return false;

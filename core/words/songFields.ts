@@ -2,6 +2,7 @@ import { z } from "zod";
 import { byNameSchema } from "../names/name.ts";
 import { creditsSchema, NO_CREDITS } from "./credits.ts";
 import { cutSchema, MOST_CUTS } from "./cuts.ts";
+import { MOST_TOLD, toldSchema } from "./reader/told.ts";
 
 /** What is known of a song: the same in the library and, as its own copy, in a rundown. */
 export const songFields = {
@@ -24,6 +25,8 @@ export const songFields = {
   lines: byNameSchema(z.number().int().min(1).max(20)).default({}),
   /** Slides parted and joined by hand. */
   cuts: z.array(cutSchema).max(MOST_CUTS).default([]),
+  /** Lines of the text that a person said are something else than they look. */
+  told: z.array(toldSchema).max(MOST_TOLD).default([]),
   /** Lines of a song file that are not understood, kept for when it is written again. */
   kept: z.array(z.string().max(1_000)).max(200).default([]),
 } as const;
@@ -33,8 +36,8 @@ export type SongFields = z.infer<typeof songSchema>;
 
 /** The fields of a song alone, whatever else an object has. */
 export function songFieldsOf(source: SongFields): SongFields {
-  const { title, text, order, language, second, version, credits, lines, cuts, kept } = source;
-  return { title, text, order, language, second, version, credits, lines, cuts, kept };
+  const { title, text, order, language, second, version, credits, lines, cuts, told, kept } = source;
+  return { title, text, order, language, second, version, credits, lines, cuts, told, kept };
 }
 
 export const songOf = (title: string, text: string): SongFields => songSchema.parse({ title, text });

@@ -305,7 +305,7 @@ function lineOf(row: SongRow): SongLine {
 }
 
 function readOf(song: SongFields) {
-  const parsed = parseSong(song.text, song.title);
+  const parsed = parseSong(song.text, song.title, { told: song.told });
   if ("problem" in parsed)
     return { title: song.title, firstLine: "", words: "", writers: song.credits.writers };
   const lines = parsed.song.sections.flatMap(({ stanzas }) => stanzas.flat());

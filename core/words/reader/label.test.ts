@@ -1,5 +1,5 @@
 import { describe, expect, test } from "vitest";
-import { findLabel } from "./sectionLabels.ts";
+import { findLoneLabel } from "./label.ts";
 
 describe("labels", () => {
   test.each([
@@ -21,8 +21,8 @@ describe("labels", () => {
     ["Zwrotka 1", "V", "1"],
     ["Verse #4", "V", "4"],
   ])("%s is a label", (line, letter, number) => {
-    const label = findLabel(line);
-    expect(label?.kind.letter).toBe(letter);
+    const label = findLoneLabel(line);
+    expect(label?.letter).toBe(letter);
     expect(label?.number).toBe(number);
   });
 
@@ -35,10 +35,10 @@ describe("labels", () => {
     "fin",
     "end",
     "coro de voces en el mar",
-  ])("%s is sung", (line) => expect(findLabel(line)).toBeUndefined());
+  ])("%s is sung", (line) => expect(findLoneLabel(line)).toBeUndefined());
 
   test("how often it is sung is read", () => {
-    expect(findLabel("Chorus (x3)")?.times).toBe(3);
-    expect(findLabel("Chorus x0")?.times).toBe(1);
+    expect(findLoneLabel("Chorus (x3)")?.times).toBe(3);
+    expect(findLoneLabel("Chorus x0")?.times).toBe(1);
   });
 });

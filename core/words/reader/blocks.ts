@@ -1,0 +1,112 @@
+import type { PlacedLine, SongFacts } from "./facts.ts";
+import { ownNameOf } from "./kinds/label.ts";
+import type { Label } from "./label.ts";
+import type { Chosen } from "./likeliest.ts";
+import { findRepeat, type Repeat } from "./repeat.ts";
+import { speaksInTurns, sungWords } from "./sungWords.ts";
+
+/** A line of words to sing. */
+export interface SungLine {
+  readonly text: string;
+  /** Line of the typed text, from 0. */
+  readonly at: number;
+}
+
+/** A stretch of the text that is sung as one: a label with what stands under it, a stanza, or what says to sing again. */
+export interface Block {
+  readonly label: Label | undefined;
+  readonly repeat: Repeat | undefined;
+  readonly lines: SungLine[];
+  /** Index of its first line. */
+  readonly index: number;
+  /** Only a blank line stood between its label and what follows. */
+  readonly isParted: boolean;
+  readonly indent: number;
+}
+
+const VERSE: Omit<Label, "number"> = {
+  letter: "V",
+  ownName: "",
+  times: 1,
+  manner: "",
+  behind: "",
+  bracketed: null,
+  colon: false,
+  dash: false,
+  short: "number",
+};
+
+/** The label that a line is, when it is one. */
+export function labelOf(line: PlacedLine): Label {
+  const { label, verse, text } = line;
+  if (verse && (label?.behind !== "" || label.short !== null))
+    return { ...VERSE, number: String(verse.number), behind: verse.behind };
+  if (label) return label;
+  const own = ownNameOf(text) ?? text.replace(/^[[({]|[\])}:]+$/g, "").trim();
+  return { ...VERSE, letter: "S", number: "", ownName: own, short: null };
+}
+
+/** "Verse 2 - Ilse" above words says who sings; "Chorus - Hallelujah" with nothing under it sings. */
+function whoBehind(label: Label, line: PlacedLine, next: PlacedLine | undefined): Label {
+  const isName =
+    /^\p{Lu}\p{L}*(?:\s+(?:&|and|\p{Lu}\p{L}*))*$/u.test(label.behind) &&
+    label.behind.split(/\s+/).length <= 3;
+  const hasWords = next !== undefined && next.stanza === line.stanza && next.label === undefined;
+  return label.dash && isName && hasWords ? { ...label, manner: label.behind, behind: "" } : label;
+}
+
+/** Parts the lines that are read into blocks, in the order of the text. */
+export function intoBlocks(song: SongFacts, chosen: readonly Chosen[]): Block[] {
+  const blocks: Block[] = [];
+  let open: Block | undefined;
+  let stanza = -1;
+  let repeating: SungLine[] | undefined;
+  const inTurns = speaksInTurns(song);
+  const begin = (label: Label | undefined, repeat: Repeat | undefined, line: PlacedLine): Block => {
+    const next = song.lines[line.index + 1];
+    const block = {
+      label,
+      repeat,
+      lines: [],
+      index: line.index,
+      isParted: label !== undefined && next !== undefined && next.stanza !== line.stanza,
+      indent: line.indent,
+    };
+    blocks.push(block);
+    return block;
+  };
+  const sing = (line: PlacedLine, words: string) => {
+    const said = sungWords(line, song, inTurns ? words.replace(/^[([]?[LAPCVR][)\]]?\s*[:.]\s+/, "") : words);
+    const sung = { text: said.text, at: line.at };
+    if (said.opens && !said.closes) repeating = [];
+    if (said.text === "") return;
+    if (!open) open = begin(undefined, undefined, line);
+    if (repeating && !said.closes) repeating.push(sung);
+    open.lines.push(sung);
+    if (said.closes && repeating) {
+      const again = [...repeating, sung];
+      repeating = undefined;
+      for (let i = 1; i < said.times; i++) open.lines.push(...again);
+    } else for (let i = 1; i < said.times; i++) open.lines.push(sung);
+  };
+  for (const [i, line] of song.lines.entries()) {
+    const { kind } = chosen[i] as Chosen;
+    const isNewStanza = line.stanza !== stanza;
+    stanza = line.stanza;
+    if (isNewStanza && open && (open.lines.length > 0 || !open.label)) {
+      open = undefined;
+      repeating = undefined;
+    }
+    if (kind === "rule") open = open && open.lines.length === 0 ? open : undefined;
+    else if (kind === "label") {
+      const label = whoBehind(labelOf(line), line, song.lines[line.index + 1]);
+      open = begin({ ...label, behind: "" }, undefined, line);
+      if (label.behind !== "") sing(line, label.behind);
+    } else if (kind === "repeat") {
+      const repeat = findRepeat(line.text);
+      if (repeat) begin(undefined, repeat, line);
+      open = undefined;
+    } else if (kind === "words") sing(line, line.text);
+  }
+  return blocks.filter(({ label, repeat, lines }) => label || repeat || lines.length > 0);
+}

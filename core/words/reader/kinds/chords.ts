@@ -1,0 +1,34 @@
+import { chordLineStrength, hasChords, isAlphabet, stripChords } from "../../chords.ts";
+import type { Weigh } from "../candidate.ts";
+
+/** A line of chords stands above words, or between bars; a sung line of letters has others like it about it. */
+export const weighChords: Weigh = (line, { lines }) => {
+  if (hasChords(line.typed) && stripChords(line.text).trim() === "")
+    return {
+      kind: "chords",
+      weight: line.label?.short === "letter" ? 7 : 10,
+      why: "holds nothing but chords",
+    };
+  const strength = chordLineStrength(line.typed);
+  if (strength === 0) return undefined;
+  if (strength === 2) return { kind: "chords", weight: 11, why: "holds nothing but chords" };
+  if (isAlphabet(line.text)) return undefined;
+  const next = lines[line.index + 1];
+  const before = lines[line.index - 1];
+  const isOver =
+    next !== undefined &&
+    next.stanza === line.stanza &&
+    chordLineStrength(next.typed) === 0 &&
+    /\p{L}{2,} \p{L}/u.test(next.text);
+  const amongLetters = [next, before].some(
+    (each) => each && /^(?:[A-Z]\s+){2,}[A-Z]$/.test(each.text) && chordLineStrength(each.typed) !== 2,
+  );
+  const others = lines.filter((each) => chordLineStrength(each.typed) === 2).length;
+  if (amongLetters && others === 0) return { kind: "chords", weight: 2, why: "could be chords" };
+  const lone = line.text.split(" ").length === 1;
+  return {
+    kind: "chords",
+    weight: (lone ? 1 : 4) + (isOver ? 2 : 0) + Math.min(3, others),
+    why: isOver ? "holds chords for the words under it" : "holds nothing but chords",
+  };
+};

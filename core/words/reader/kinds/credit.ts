@@ -1,0 +1,31 @@
+import type { Weigh } from "../candidate.ts";
+import { isCreditLine, looksLikeNames } from "../creditLine.ts";
+
+/** Who made it, when, and under which terms: at the head or the foot. */
+export const weighCredit: Weigh = (line, { lines }) => {
+  const { text } = line;
+  if (isCreditLine(text))
+    return { kind: "credit", weight: 10, why: "says who made it, or under which terms" };
+  const before = lines[line.index - 1];
+  const own = lines.filter((each) => each.stanza === line.stanza);
+  // A line that breaks a long credit in two.
+  if (own.some((each) => each.index < line.index && isCreditLine(each.text)) && line.index > lines.length / 2)
+    return { kind: "credit", weight: 6, why: "stands among the credits", zones: ["foot"] };
+  const names = looksLikeNames(text);
+  if (names && before?.index === 0 && (line.blankAfter || lines[line.index + 1]?.label))
+    return {
+      kind: "credit",
+      weight: line.stanzaLength <= 3 ? 7 : 3,
+      why: "names people, under the title",
+      zones: ["head"],
+    };
+  if (
+    /^[–—-]\s*\p{Lu}/u.test(line.typed.trim()) &&
+    looksLikeNames(text.replace(/^[–—-]\s*/, "")) &&
+    line.index === lines.length - 1
+  )
+    return { kind: "credit", weight: 9, why: "names people, under the song", zones: ["foot"] };
+  if (names && line.index === lines.length - 1 && line.stanzaLength === 1 && line.blankBefore)
+    return { kind: "credit", weight: 6, why: "names people, under the song", zones: ["foot"] };
+  return undefined;
+};

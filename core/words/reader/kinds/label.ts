@@ -1,0 +1,86 @@
+import { hasChords, stripChords } from "../../chords.ts";
+import type { Weigh } from "../candidate.ts";
+
+const OWN_NAME = /^\[([\p{L}\p{N}][^\][|]{0,38})\]:?$/u;
+
+/** The name of a section in brackets that is none of the usual: "[Vamp out]", "[All: spoken]". */
+export const ownNameOf = (text: string): string | undefined => OWN_NAME.exec(text)?.[1]?.trim();
+
+/** Names of sections, alone or with words behind them, and numbers that count verses. */
+export const weighLabel: Weigh = (line, song) => {
+  const { label, text, verse } = line;
+  const own = weighOwnName(line, song);
+  if (verse && (label?.behind !== "" || label.short !== null)) {
+    return verse.behind === ""
+      ? { kind: "label", weight: 10, why: "is the number of a verse" }
+      : { kind: "label", weight: verse.marked ? 10 : 7, why: "begins with the number of a verse" };
+  }
+  if (!label) return own;
+  const strength = line.isHeading || line.isBold ? 3 : 0;
+  const { bracketed, number, colon, times, manner, short, behind } = label;
+  if (behind !== "") return weighBehind(line, song, strength);
+  const why = "names a section";
+  if (short === "letter") {
+    if (bracketed === "square" && number === "" && hasChords(line.typed)) {
+      const isInside =
+        !line.blankBefore &&
+        song.lines.some((each) => hasChords(each.typed) && stripChords(each.typed).trim() !== "");
+      if (isInside) return { kind: "label", weight: 5, why };
+      const inBrackets = song.lines.filter((each) => each.label?.short === "letter" && each.label.bracketed);
+      return { kind: "label", weight: inBrackets.length > 1 ? 11 : 5, why };
+    }
+    if (number !== "" || bracketed || colon) return { kind: "label", weight: 11, why };
+    const apart = line.blankBefore || line.index === 0;
+    const isLoud = text === text.toUpperCase();
+    const fits =
+      song.shortLabels > 1 &&
+      apart &&
+      (isLoud ? song.surelyLabelled === 0 || song.numberedLetters > 0 : song.numberedLetters > 0);
+    return { kind: "label", weight: fits ? 9 : 2, why };
+  }
+  if (bracketed && bracketed !== "round") return { kind: "label", weight: 13, why };
+  if (bracketed || number !== "" || colon || times > 1 || manner !== "")
+    return { kind: "label", weight: 12, why };
+  const apart = line.blankBefore || line.index === 0 || line.blankAfter;
+  const isSmall = text === text.toLowerCase() && text !== text.toUpperCase();
+  const letters = text.replace(/[^\p{L}]/gu, "").length;
+  if (isSmall) return { kind: "label", weight: (apart && letters > 4 ? 8 : 2) + strength, why };
+  return { kind: "label", weight: (apart ? 10 : 7) + strength, why };
+};
+
+const weighBehind: (...args: [...Parameters<Weigh>, number]) => ReturnType<Weigh> = (
+  line,
+  _song,
+  strength,
+) => {
+  const { label } = line;
+  if (!label) return undefined;
+  const { bracketed, number, colon, short, behind } = label;
+  const why = "names a section, and its words follow";
+  if (bracketed === "square") return { kind: "label", weight: 11, why };
+  if (short === "letter" && number === "" && !colon) return undefined;
+  if (short === "letter") return { kind: "label", weight: colon || number !== "" ? 9 : 2, why };
+  if (colon) return { kind: "label", weight: 10, why };
+  if (bracketed === "round") return { kind: "label", weight: 8, why };
+  if (number !== "" && /^[\p{Lu}\p{Lo}"“¡¿]/u.test(behind)) return { kind: "label", weight: 8, why };
+  const name = line.text.slice(0, line.text.length - behind.length).trim();
+  const isLoud =
+    name.length > 3 &&
+    name === name.toUpperCase() &&
+    name !== name.toLowerCase() &&
+    behind !== behind.toUpperCase();
+  if (isLoud) return { kind: "label", weight: 8 + strength, why };
+  // "Ref. Sing to the water"
+  if (/^\p{L}{2,6}\.$/u.test(name) && /^[\p{Lu}\p{Lo}]/u.test(behind))
+    return { kind: "label", weight: 8, why };
+  return undefined;
+};
+
+const weighOwnName: Weigh = (line, song) => {
+  const own = ownNameOf(line.text);
+  if (own === undefined || own.split(/\s+/).length > 4 || hasChords(line.typed)) return undefined;
+  const next = song.lines[line.index + 1];
+  return next && next.stanza === line.stanza && line.placeInStanza === 0
+    ? { kind: "label", weight: 7, why: "stands in brackets above words" }
+    : undefined;
+};

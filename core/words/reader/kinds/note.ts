@@ -1,0 +1,71 @@
+import type { Weigh } from "../candidate.ts";
+import { isManner } from "../label.ts";
+
+const MAIL =
+  /^(?:sent from (?:my|mail).*|get (?:the )?\w+ for (?:ios|android|windows)|gesendet von.*|von meinem .* gesendet|enviado desde.*|envoyé de(?:puis)? mon.*|inviato da.*|verzonden vanaf.*|skickat från.*|sendt fra.*|wysłano z.*|отправлено с|надіслано з|begin forwarded message|-{2,}\s*(?:forwarded|original|weitergeleitete|ursprüngliche|mensaje).*|on .{6,80} wrote:|am .{6,80} schrieb.*:|el .{6,80} escribió:|le .{6,80} a écrit.*:|(?:from|sent|to|cc|bcc|subject|date|von|gesendet|an|betreff|de|para|asunto|fecha|objet|à):\s+\S.*|this (?:e-?mail|message) .*confidential.*|unsubscribe.*)$/i;
+const GREETS =
+  /^(?:hi|hello|hey|dear|good (?:morning|evening|afternoon)|hallo|liebe[rs]?|guten (?:morgen|tag|abend)|hola|buenos días|buenas|querid[oa]s?|bonjour|salut|cher|chère|ciao|caro|cara|olá|oi|hej|kjære|kära|kochani|cześć|привет|здравствуйте|привіт|вітаю)(?:\s+(?:all|team|everyone|everybody|folks|there|again|zusammen|a todos|todos|tous|à tous|allemaal|alla|alle|\p{Lu}\p{L}+))*\s*[,!.–-]*$/iu;
+const CLOSES =
+  /^(?:cheers|thanks?(?: you)?(?: so much)?|many thanks|thx|(?:kind |best |warm )?regards|best(?: wishes)?|blessings?|god bless|love|see you (?:on )?\w+|yours(?: \w+)?|(?:viele |liebe |herzliche |beste )?grüße|lg|vlg|saludos|un abrazo|bendiciones|gracias|cordialement|amicalement|merci|bisous|un saluto|saluti|grazie|abraços?|obrigad[oa]|groetjes|groeten|hälsningar|hilsen|pozdrawiam|с уважением|спасибо|з повагою|дякую)\s*[,!.…–-]*$/iu;
+const ABOUT =
+  /\b(?:here(?:’|'| i)?s|here are|attached|below (?:are|is)|please|can you|could you|for (?:this |next )?sunday|let me know|we(?:’|'| wi)ll sing|hier (?:ist|sind)|anbei|im anhang|für sonntag|aquí (?:está|va|tienes)|te mando|para el domingo|voici|ci-joint|pour dimanche|ecco|per domenica|segue|para domingo|hier is|voor zondag|вот|ось)\b/iu;
+const PAGE =
+  /^(?:page|seite|página|pagina|p\.|pg\.?|sida|side|strona|стр\.?)\s*\d{1,3}(?:\s*(?:of|\/|von|de|van|av|z|из)\s*\d{1,3})?$|^[–—-]\s*\d{1,3}\s*[–—-]$|^\d{1,3}\s*\/\s*\d{1,3}$/iu;
+const WEB =
+  /^(?:(?:https?:\/\/|www\.)\S+.*|\S+@\S+\.\S+|(?:song )?lyrics:?|songtext:?|letras?:?|paroles:?|print(?: this)?(?: page)?|share(?: this)?(?: song)?|copy(?: lyrics)?|download(?: .*)?|advertisement|anzeige|publicidad|view (?:all|more).*|[\d,.]+ ?k? views?|\d+ comments?|comments? ?\(\d+\)|rate this.*|submit (?:corrections?|lyrics).*|you (?:may|might) also like.*|\d*embed|translations?|report a problem.*|add to favou?rites|transcribed by .*|posted (?:by|on) .*|last (?:updated|modified).*|source:.*|quelle:.*|fuente:.*|back to top|click here.*|more (?:songs|lyrics).*|watch (?:the )?video.*|contributors?.*|subscribe.*|cookie.*)$/i;
+const WEB_WORDS =
+  /^(?:menu|home|search|play(?: song)?|listen(?: now)?|log ?in|sign (?:in|up)|next|previous|contact)$/i;
+const MANNERS = /^(?:[([]\s*(.{2,40}?)\s*[)\]]|(.{2,30}?):?)$/u;
+
+/** What belongs to a mail, a web page or a sheet and not to the song: greetings, signatures, addresses, page numbers. */
+export const weighNote: Weigh = (line, { lines }) => {
+  const { text, index } = line;
+  const opening = lines[0];
+  const isUnderTitle = index === 1 && line.stanza === 0 && line.stanzaLength === 2 && opening !== undefined;
+  if (isUnderTitle && lines[2]?.label && lines[2].label.behind === "" && !opening.label)
+    return { kind: "note", weight: 6, why: "stands under the title", zones: ["head"] };
+  const isLast = index > lines.length * 0.6;
+  if (MAIL.test(text)) return { kind: "note", weight: 11, why: "belongs to a mail" };
+  if (WEB.test(text)) return { kind: "note", weight: 9, why: "belongs to a web page" };
+  if (WEB_WORDS.test(text) && line.stanzaLength === 1)
+    return { kind: "note", weight: 6, why: "belongs to a web page", zones: ["top", "foot"] };
+  if (PAGE.test(text) || PAGE.test(line.typed.trim()))
+    return { kind: "note", weight: 9, why: "is a page number" };
+  if (/^--\s?$/.test(line.typed)) return { kind: "note", weight: 10, why: "begins a signature" };
+  if (GREETS.test(text) && index < 3)
+    return { kind: "note", weight: 10, why: "is a greeting", zones: ["top"] };
+  const close = lines.findLast(
+    (each) => each.index < index && CLOSES.test(each.text) && each.index > lines.length * 0.6,
+  );
+  if (CLOSES.test(text) && isLast && index >= lines.length - 4)
+    return { kind: "note", weight: 8, why: "closes a letter", zones: ["foot"] };
+  if (close && index - close.index <= 3 && text.split(" ").length <= 4)
+    return { kind: "note", weight: 7, why: "signs a letter", zones: ["foot"] };
+  if (
+    lines.some((each) => each.index < index && /^--\s?$/.test(each.typed) && each.index > lines.length * 0.5)
+  )
+    return { kind: "note", weight: 8, why: "stands in a signature", zones: ["foot"] };
+  if (
+    ABOUT.test(text) &&
+    text.split(/\s+/).length >= 4 &&
+    index < 4 &&
+    line.stanzaLength <= 3 &&
+    /[:.!]$/.test(text)
+  )
+    return { kind: "note", weight: 9.5, why: "speaks about the song", zones: ["top"] };
+  if (
+    ABOUT.test(text) &&
+    isLast &&
+    line.blankBefore &&
+    /\b(?:let me know|please|can you|could you|sunday|attached)\b/i.test(text)
+  )
+    return { kind: "note", weight: 6, why: "speaks about the song", zones: ["foot"] };
+  const manner = MANNERS.exec(text);
+  const said = manner?.[1] ?? manner?.[2];
+  if (said && isManner(said) && (manner?.[1] !== undefined || /:$/.test(text)))
+    return { kind: "note", weight: 8, why: "says who sings, or how", zones: ["body"] };
+  // A lone number between two stanzas, where numbers do not count verses.
+  if (/^\d{1,3}$/.test(text) && line.stanzaLength === 1 && !line.verse)
+    return { kind: "note", weight: 6, why: "is a page number" };
+  return undefined;
+};
