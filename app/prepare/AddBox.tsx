@@ -2,6 +2,9 @@ import { type ReactNode, useEffect, useId, useRef, useState } from "react";
 import { looksLikeRows } from "../../core/rundown/bulkPages.ts";
 import type { CueDoc } from "../../core/rundown/cueDoc.ts";
 import type { Cleaning } from "../../core/words/hygiene.ts";
+import type { Told } from "../../core/words/reader/told.ts";
+import { SongReview } from "../review/SongReview.tsx";
+import { useReview } from "../review/useReview.ts";
 import { CleanedLine } from "../ui/CleanedLine.tsx";
 import { cueKindName } from "../ui/cueWords.ts";
 import { postJson } from "../ui/postJson.ts";
@@ -40,6 +43,7 @@ export function AddBox({
   /** Lines that are rather a list; a person may know better. */
   const [isSong, setIsSong] = useState<boolean | null>(null);
   const asRows = manyLines && !(isSong ?? !looksLikeRows(typed));
+  const review = useReview(asRows ? "" : typed);
   const paste = useCleanPaste(typed, setTyped, keptInAddBox);
 
   useEffect(() => {
@@ -47,25 +51,25 @@ export function AddBox({
     if (typed.trim() === "") setIsSong(null);
     if (typed.trim() === "" || asRows) return;
     const timer = setTimeout(async () => {
-      const result = await askServer(typed);
+      const result = await askServer(typed, review.told);
       if (latest.current === typed) setUnderstood({ typed, result });
     }, UNDERSTAND_AFTER_MS);
     return () => clearTimeout(timer);
-  }, [typed, asRows]);
+  }, [typed, asRows, review.told]);
 
   const addRows = async (docs: readonly CueDoc[]) => {
     if (await onAddAll(docs)) setTyped("");
   };
   const add = async () => {
     if (typed.trim() === "") return;
-    const result = understood?.typed === typed ? understood.result : await askServer(typed);
+    const result = await askServer(typed, review.told);
     if ("problem" in result) {
       setUnderstood({ typed, result });
       return;
     }
     // Who types fast has typed on: only what was added goes.
     if (latest.current === typed) setTyped("");
-    if (!(await onAdd(result.doc)) && latest.current === "") setTyped(typed);
+    if (!(await onAdd(review.complete(result.doc))) && latest.current === "") setTyped(typed);
   };
 
   const result = understood?.result;
@@ -77,7 +81,7 @@ export function AddBox({
           aria-label="Add to the rundown: a song, a reference, or a name and role"
           aria-describedby={sayId}
           value={typed}
-          rows={manyLines ? 6 : 1}
+          rows={manyLines ? (review.reading ? 3 : 6) : 1}
           placeholder="Paste a song, or type “Ps 107:23-30”, or “Name, role”"
           onChange={(event) => setTyped(event.target.value)}
           onPaste={(event) => {
@@ -111,6 +115,25 @@ export function AddBox({
         <AddMenu onAdd={onAdd} />
       </div>
       <CleanedLine cleaned={paste.cleaned} />
+      {review.reading && (
+        <>
+          <SongReview
+            text={review.text}
+            reading={review.reading}
+            told={review.told}
+            onTell={review.tell}
+            onAccept={(offer) => {
+              const text = review.accept(offer);
+              if (text !== undefined) setTyped(text);
+            }}
+          />
+          {review.accepted !== "" && (
+            <p role="status" className="mt-1.5 text-[14px] text-act">
+              {review.accepted}
+            </p>
+          )}
+        </>
+      )}
       {asRows && <BulkPages text={typed} onAdd={addRows} onSong={() => setIsSong(true)} />}
       <div className="mt-2 flex items-start gap-3">
         <p
@@ -145,9 +168,9 @@ export function AddBox({
   );
 }
 
-async function askServer(typed: string): Promise<Understood> {
+async function askServer(typed: string, told: readonly Told[]): Promise<Understood> {
   return (
-    (await postJson<Understood>("/understand", { typed })) ?? {
+    (await postJson<Understood>("/understand", { typed, told })) ?? {
       problem:
         "The server cannot be reached, so this cannot be added yet. What you typed stays here; try again.",
     }

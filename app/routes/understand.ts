@@ -2,6 +2,7 @@ import { z } from "zod";
 import { whyNot } from "../../core/rundown/compileContext.ts";
 import { stepsOf } from "../../core/rundown/steps.ts";
 import { understand } from "../../core/rundown/understand.ts";
+import { MOST_TOLD, toldSchema } from "../../core/words/reader/told.ts";
 import { only } from "../rights.server.ts";
 import { getServices } from "../services.server.ts";
 import type { Route } from "./+types/understand.ts";
@@ -9,14 +10,17 @@ import { readJsonBody } from "./readJsonBody.server.ts";
 
 export const middleware = [only("desk")];
 
-const requestSchema = z.strictObject({ typed: z.string() });
+const requestSchema = z.strictObject({
+  typed: z.string(),
+  told: z.array(toldSchema).max(MOST_TOLD).default([]),
+});
 
 /** What typed or pasted text would become, before it is added. Changes nothing. */
 export async function action({ request, context }: Route.ActionArgs) {
   const body = await readJsonBody(request, requestSchema);
   if ("problem" in body) return Response.json({ problem: body.problem });
   const { rundown, scriptures } = getServices(context);
-  const understood = understand(body.value.typed, scriptures);
+  const understood = understand(body.value.typed, scriptures, { told: body.value.told });
   if (!understood || "problem" in understood) return Response.json(understood ?? { problem: "" });
   const compiled = rundown.tryOut(understood.doc);
   if (!("content" in compiled)) return Response.json({ problem: whyNot(compiled) });

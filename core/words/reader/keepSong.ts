@@ -62,7 +62,7 @@ function keptText(lines: readonly ReadLine[]): string {
         : line.text,
     );
   }
-  return `${kept.join("\n").trim()}\n`;
+  return kept.join("\n").trim();
 }
 
 /** What was told of lines that stay. */

@@ -76,11 +76,14 @@ export function likeliest(song: SongFacts, told: ReadonlyMap<number, LineKind>):
     readonly candidate: Candidate;
     readonly zone: Zone;
   }
+  const hasTitle = [...told.values()].includes("title");
   const options = song.lines.map((line) => {
     const said = told.get(line.index);
     if (said !== undefined)
       return [{ kind: said, weight: TOLD, why: "was said by hand" }] satisfies Candidate[];
-    return LINE_KINDS.flatMap((kind) => WEIGHERS[kind](line, song) ?? []);
+    // Who says which line is the title says that no other is.
+    const kinds = hasTitle ? LINE_KINDS.filter((kind) => kind !== "title") : LINE_KINDS;
+    return kinds.flatMap((kind) => WEIGHERS[kind](line, song) ?? []);
   });
   let ways = new Map<Zone, { weight: number; way: Way | undefined }>([
     ["top", { weight: 0, way: undefined }],

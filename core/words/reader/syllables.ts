@@ -1,5 +1,5 @@
 /** Syllables that stand apart as under notes: "car - ry our lan - terns", "car-ry our lan-terns". */
-const SPACED = /(\p{L})\s+[-–_]+\s+(?=\p{Ll})/gu;
+const SPACED = /(\p{L})\s+[-_]+\s+(?=\p{Ll})/gu;
 const TIGHT = /(\p{L}{1,5})[-‐](?=\p{Ll}{1,6}(?!\p{L}))/gu;
 
 /** Whether a text is written in syllables: many lines have several words taken apart. */

@@ -1,0 +1,55 @@
+import type { LineKind } from "../../core/words/reader/candidate.ts";
+import { TOLD_KINDS, type ToldKind } from "../../core/words/reader/told.ts";
+
+interface Named {
+  readonly name: string;
+  /** The key that says so, in its name. */
+  readonly key: string;
+}
+
+/** What a line can be said to be. */
+export const TOLD_NAMES: Readonly<Record<ToldKind, Named>> = {
+  words: { name: "words", key: "w" },
+  label: { name: "label", key: "l" },
+  title: { name: "title", key: "t" },
+  credit: { name: "credit", key: "c" },
+  chords: { name: "chords", key: "h" },
+  nothing: { name: "nothing", key: "n" },
+};
+
+export const KIND_KEYS: ReadonlyMap<string, ToldKind> = new Map(
+  TOLD_KINDS.map((kind) => [TOLD_NAMES[kind].key, kind]),
+);
+
+/** What a line was taken for, as its row says it; empty for words, which say it themselves. */
+export const LINE_NAMES: Readonly<Record<LineKind, string>> = {
+  title: "title",
+  label: "label",
+  words: "",
+  repeat: "sung again",
+  order: "order",
+  key: "left out",
+  credit: "credit",
+  chords: "chords",
+  tab: "left out",
+  rule: "left out",
+  note: "left out",
+};
+
+/** Lines that are in nothing that is kept. */
+export const LEFT_OUT: ReadonlySet<LineKind> = new Set(["key", "tab", "rule", "note"]);
+
+/** What a line is among the things that it can be said to be. */
+export const TOLD_AS: Readonly<Record<LineKind, ToldKind | undefined>> = {
+  title: "title",
+  label: "label",
+  words: "words",
+  repeat: undefined,
+  order: undefined,
+  key: "nothing",
+  credit: "credit",
+  chords: "chords",
+  tab: "nothing",
+  rule: "nothing",
+  note: "nothing",
+};
