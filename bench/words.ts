@@ -5,7 +5,7 @@ import { gunzipSync } from "node:zlib";
 import { readingCue } from "../core/rundown/cueDoc.ts";
 import { findNext } from "../core/rundown/next.ts";
 import { NO_LINE } from "../core/show/line.ts";
-import { BOOKS } from "../core/words/books.ts";
+import { BOOKS } from "../core/words/reference/books.ts";
 import { openShow } from "../server/test-support/openShow.ts";
 import { findWords } from "../server/words/find.ts";
 import { distributionOf, printRow, printValue } from "./distribution.ts";

@@ -14,7 +14,13 @@ import { BulkPages } from "./BulkPages.tsx";
 import { guardPaste } from "./guardPaste.ts";
 
 type Understood =
-  | { readonly doc: CueDoc; readonly title: string; readonly steps: number }
+  | {
+      readonly doc: CueDoc;
+      readonly title: string;
+      readonly steps: number;
+      /** References that it could mean as well. */
+      readonly others: readonly string[];
+    }
   | { readonly problem: string };
 
 const UNDERSTAND_AFTER_MS = 90;
@@ -150,6 +156,21 @@ export function AddBox({
               {cueKindName(result.doc)}: {result.title}
               {result.steps > 1 && `, ${result.steps} steps`} — <kbd>{manyLines ? "Alt+Enter" : "Enter"}</kbd>{" "}
               adds it
+            </span>
+          )}
+          {result && "others" in result && result.others.length > 0 && (
+            <span className="flex flex-wrap items-center gap-2 text-attention">
+              or
+              {result.others.map((other) => (
+                <button
+                  key={other}
+                  type="button"
+                  onClick={() => setTyped(other)}
+                  className="min-h-8 rounded-md bg-lifted px-3 text-paper hover:bg-edge"
+                >
+                  {other}
+                </button>
+              ))}
             </span>
           )}
           {manyLines && !asRows && (

@@ -1,6 +1,7 @@
 import { z } from "zod";
 import { whyNot } from "../../core/rundown/compileContext.ts";
 import { stepsOf } from "../../core/rundown/steps.ts";
+import { textsInUse } from "../../core/rundown/textsInUse.ts";
 import { understand } from "../../core/rundown/understand.ts";
 import { MOST_TOLD, toldSchema } from "../../core/words/reader/told.ts";
 import { only } from "../rights.server.ts";
@@ -20,12 +21,16 @@ export async function action({ request, context }: Route.ActionArgs) {
   const body = await readJsonBody(request, requestSchema);
   if ("problem" in body) return Response.json({ problem: body.problem });
   const { rundown, scriptures } = getServices(context);
-  const understood = understand(body.value.typed, scriptures, { told: body.value.told });
+  const understood = understand(body.value.typed, scriptures, {
+    told: body.value.told,
+    texts: textsInUse(rundown.views(), scriptures.list()),
+  });
   if (!understood || "problem" in understood) return Response.json(understood ?? { problem: "" });
   const compiled = rundown.tryOut(understood.doc);
   if (!("content" in compiled)) return Response.json({ problem: whyNot(compiled) });
   return Response.json({
     doc: understood.doc,
+    others: understood.others ?? [],
     title: compiled.content.title,
     steps: stepsOf(compiled.content).filter(({ kind }) => kind !== "leave").length,
   });

@@ -3,8 +3,8 @@ import { z } from "zod";
 import { lanternEvening } from "../../demo/lanternEvening.ts";
 import { cueDocSchema, pageCue } from "../rundown/cueDoc.ts";
 import { outputSchema, screenPlanSchema } from "../screens/plan.ts";
-import { nameForReference } from "../words/books.ts";
 import { readChordPro } from "../words/chordPro.ts";
+import { nameForReference } from "../words/reference/books.ts";
 import { byNameSchema, nameSchema } from "./name.ts";
 
 /** What every object has, whatever was put into it. */

@@ -3,7 +3,7 @@ import { join } from "node:path";
 import { beforeAll, describe, expect, test } from "vitest";
 import { readScriptureFile } from "../../server/files/readScriptureFile.ts";
 import { prepareBench } from "../test-support/contents.ts";
-import type { Passage } from "../words/passage.ts";
+import type { Passage } from "../words/reference/passage.ts";
 import type { Scripture, ScriptureInfo, Verse } from "../words/scripture.ts";
 import { compileCue } from "./compile.ts";
 import type { PageContent } from "./content.ts";

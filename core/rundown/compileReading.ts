@@ -1,9 +1,9 @@
-import { nameForReference } from "../words/books.ts";
 import { applyCuts } from "../words/cuts.ts";
 import { divideByFit } from "../words/divide.ts";
 import { pairVerses } from "../words/pairVerses.ts";
-import type { Passage } from "../words/passage.ts";
-import { formatPassage } from "../words/reference.ts";
+import { nameForReference } from "../words/reference/books.ts";
+import type { Passage } from "../words/reference/passage.ts";
+import { formatPassage } from "../words/reference/reference.ts";
 import {
   baseLanguage,
   type ReadPassage,

@@ -2,7 +2,7 @@ import type { FieldValues } from "../scene/lookup.ts";
 import { linesOf } from "../text/lines.ts";
 import { uniteDivisions } from "../words/divide.ts";
 import { joinSecond, joinUnits } from "../words/flow.ts";
-import { formatPassage } from "../words/reference.ts";
+import { formatPassage } from "../words/reference/reference.ts";
 import { baseLanguage } from "../words/scripture.ts";
 import { type Anchor, sameAnchor } from "./anchor.ts";
 import type { Flow, Occurrence, PageContent } from "./content.ts";

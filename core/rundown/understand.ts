@@ -4,19 +4,24 @@ import { keepSong } from "../words/reader/keepSong.ts";
 import { readSong } from "../words/reader/readSong.ts";
 import type { Told } from "../words/reader/told.ts";
 import { typedLines } from "../words/reader/typedLine.ts";
+import { textsFor } from "../words/reference/chooseText.ts";
+import { looksLikeReference, saysVerses } from "../words/reference/reference.ts";
 import { readReference, type Scripture } from "../words/scripture.ts";
 import { parseSong } from "../words/song.ts";
 import { explainSongProblem } from "./compileSong.ts";
 import { type CueDoc, pageCue, readingCue, songCue } from "./cueDoc.ts";
 
-/** Starts with a book and goes on with a number: "Ps 23", "1 Jn 1:9", "Song of Solomon 2". */
-const LIKE_A_REFERENCE = /^[1-3]?\s*\p{L}[\p{L}\p{M}.' ]*\s*\d/u;
-const WITH_VERSES = /\d\s*:\s*\d/;
-
 export interface UnderstoodAs {
-  readonly textCode?: string;
+  /** Codes of the scripture texts there are, those in use first. */
+  readonly texts?: readonly string[];
   /** Lines of a song that a person said are something else. */
   readonly told?: readonly Told[];
+}
+
+export interface Understood {
+  readonly doc: CueDoc;
+  /** References that it could mean as well. */
+  readonly others?: readonly string[];
 }
 
 /** Whether text is a song: it has several lines, or one that strokes part into lines. */
@@ -31,8 +36,8 @@ export const isManyLines = (typed: string): boolean =>
 export function understand(
   typed: string,
   scripture: Scripture,
-  { textCode = "web", told = [] }: UnderstoodAs = {},
-): { readonly doc: CueDoc } | { readonly problem: string } | undefined {
+  { texts = ["web"], told = [] }: UnderstoodAs = {},
+): Understood | { readonly problem: string } | undefined {
   const lines = cleanLines(typed).filter((line) => line !== "");
   const [only] = lines;
   if (only === undefined) return undefined;
@@ -47,14 +52,36 @@ export function understand(
     if ("problem" in read) return { problem: explainSongProblem(read.problem) };
     return { doc: songCue(keepSong(typed, read.reading, told)) };
   }
-  if (LIKE_A_REFERENCE.test(only)) {
-    const found = readReference(scripture, textCode, only);
-    if (!("problem" in found)) return { doc: readingCue({ reference: only, text: textCode }) };
+  if (looksLikeReference(only)) {
+    const found = readAsReference(only, scripture, texts);
+    if (found && "doc" in found) return found;
     // "Studio 54" may be a name; with verses it can only be a reference.
-    if (WITH_VERSES.test(only) || found.why !== "unknownBook") return { problem: found.problem };
+    if (found && (saysVerses(only) || found.why !== "unknownBook")) return { problem: found.problem };
   }
   const [name = "", role = ""] = splitName(typed.includes("\t") ? typed.trim() : only);
   return { doc: pageCue({ fieldSet: "name", values: { name, role } }) };
+}
+
+/** The reading that a reference means in the text that it is likeliest for; what is wrong with it otherwise. */
+function readAsReference(typed: string, scripture: Scripture, texts: readonly string[]) {
+  const infos = textsFor(
+    typed,
+    texts.flatMap((code) => scripture.info(code) ?? []),
+  );
+  let problem: { readonly problem: string; readonly why: string } | undefined;
+  for (const { code } of infos) {
+    const found = readReference(scripture, code, typed);
+    if ("problem" in found) {
+      problem ??= found;
+      continue;
+    }
+    const isPlain = found.others.length === 0 && !found.isSpeltOtherwise;
+    return {
+      doc: readingCue({ reference: isPlain ? typed : found.reference, text: code }),
+      ...(found.others.length > 0 && { others: found.others }),
+    };
+  }
+  return problem;
 }
 
 function splitName(line: string): string[] {

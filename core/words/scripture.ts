@@ -1,5 +1,10 @@
-import type { Passage, VerseCounts } from "./passage.ts";
-import { explainReferenceProblem, parseReference, type ReferenceProblem } from "./reference.ts";
+import type { Passage, VerseCounts } from "./reference/passage.ts";
+import {
+  explainReferenceProblem,
+  formatPassages,
+  parseReference,
+  type ReferenceProblem,
+} from "./reference/reference.ts";
 import { halfOf } from "./sense.ts";
 import { PRINTED_ELSEWHERE } from "./versification.ts";
 
@@ -35,7 +40,16 @@ export interface ReadPassage {
 }
 
 export type ReadResult =
-  | { readonly info: ScriptureInfo; readonly passages: readonly ReadPassage[] }
+  | {
+      readonly info: ScriptureInfo;
+      readonly passages: readonly ReadPassage[];
+      /** As it is written so that it can mean nothing else. */
+      readonly reference: string;
+      /** What it could mean as well, written so. */
+      readonly others: readonly string[];
+      /** A book that was spelt otherwise. */
+      readonly isSpeltOtherwise: boolean;
+    }
   | { readonly problem: string; readonly why: ReferenceProblem["kind"] | "noText" };
 
 /** The verses of a passage, the first and the last cut where only half of them was asked for. */
@@ -65,8 +79,12 @@ export function readReference(scripture: Scripture, textCode: string, reference:
       problem: explainReferenceProblem(parsed.problem) + elsewhere(parsed.problem, info),
       why: parsed.problem.kind,
     };
+  const language = baseLanguage(info.language);
   return {
     info,
+    reference: formatPassages(parsed.passages, language),
+    others: parsed.others.map((passages) => formatPassages(passages, language)),
+    isSpeltOtherwise: parsed.spelt !== null,
     passages: parsed.passages.map((passage) => ({
       passage,
       verses: versesOf(scripture, textCode, passage),

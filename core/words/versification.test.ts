@@ -3,7 +3,7 @@ import { join } from "node:path";
 import { beforeAll, describe, expect, test } from "vitest";
 import { readScriptureFile } from "../../server/files/readScriptureFile.ts";
 import type { ParsedVerse } from "../../server/files/scriptureFile.ts";
-import type { VerseRef } from "./passage.ts";
+import type { VerseRef } from "./reference/passage.ts";
 import { samePassage, sameVerses } from "./versification.ts";
 
 /** The two texts as they ship: what they print is the outside reference here. */

@@ -1,4 +1,4 @@
-import type { Passage, VerseRef } from "./passage.ts";
+import type { Passage, VerseRef } from "./reference/passage.ts";
 
 /**
  * Where the shipped Spanish text (Reina-Valera 1909) numbers its verses otherwise than the usual English numbering,

@@ -1,5 +1,5 @@
 import { gunzipSync } from "node:zlib";
-import { BOOKS } from "../../core/words/books.ts";
+import { BOOKS } from "../../core/words/reference/books.ts";
 import { parseOsis } from "./osis.ts";
 import { FileProblem, type ParsedText, type ParsedVerse } from "./scriptureFile.ts";
 import { unzipFiles } from "./unzip.ts";

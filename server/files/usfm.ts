@@ -1,4 +1,4 @@
-import { BOOKS } from "../../core/words/books.ts";
+import { BOOKS } from "../../core/words/reference/books.ts";
 import { FileProblem, type ParsedText, type ParsedVerse } from "./scriptureFile.ts";
 
 /** USFM book identifiers in the order of BOOKS. */

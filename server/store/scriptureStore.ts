@@ -1,7 +1,7 @@
 import { setImmediate as nextTurn } from "node:timers/promises";
 import { sql } from "kysely";
-import { BOOKS } from "../../core/words/books.ts";
-import type { Passage } from "../../core/words/passage.ts";
+import { BOOKS } from "../../core/words/reference/books.ts";
+import type { Passage } from "../../core/words/reference/passage.ts";
 import type { Scripture, ScriptureInfo, Verse } from "../../core/words/scripture.ts";
 import type { ParsedVerse } from "../files/scriptureFile.ts";
 import { WordIndex } from "../search/wordIndex.ts";

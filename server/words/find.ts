@@ -1,6 +1,11 @@
-import { languagesOf } from "../../core/words/books.ts";
-import { formatPassage } from "../../core/words/reference.ts";
-import { baseLanguage, readReference } from "../../core/words/scripture.ts";
+import { textsFor } from "../../core/words/reference/chooseText.ts";
+import {
+  formatPassage,
+  formatPassages,
+  looksLikeReference,
+  saysVerses,
+} from "../../core/words/reference/reference.ts";
+import { baseLanguage, readReference, type ScriptureInfo } from "../../core/words/scripture.ts";
 import type { ScriptureStore } from "../store/scriptureStore.ts";
 import type { SongLine, SongStore } from "../store/songStore.ts";
 
@@ -30,10 +35,6 @@ export interface Finds {
 
 const MOST_SONGS = 8;
 const MOST_VERSES = 8;
-/** Starts with a book and goes on with a number, or says a chapter and verse. */
-const LIKE_A_REFERENCE = /^[1-5]?\s*\.?\s*\p{L}[\p{L}\p{M}.'’ ]*\s*\d/u;
-const WITH_VERSES = /\d\s*[:.]\s*\d/;
-
 /** Songs, passages and verses for what was typed: a reference gives the passage, words give verses and songs. */
 export async function findWords(
   query: string,
@@ -42,34 +43,37 @@ export async function findWords(
   textCode?: string,
 ): Promise<Finds> {
   const typed = query.trim().slice(0, 200);
-  const named = languagesOf(typed.replace(/\s*\d[\d\s:.,;–-]*$/, ""));
-  const isNamed = (language: string) => Number(named.includes(baseLanguage(language)));
   // A text in the language that the book was named in goes first.
-  const texts = scriptures
-    .list()
-    .filter(({ code }) => textCode === undefined || code === textCode)
-    .sort((a, b) => isNamed(b.language) - isNamed(a.language));
+  const texts = textsFor(
+    typed,
+    scriptures.list().filter(({ code }) => textCode === undefined || code === textCode),
+  );
   const passages: Finds["passages"][number][] = [];
   let problem: string | null = null;
-  if (LIKE_A_REFERENCE.test(typed))
-    for (const info of texts) {
-      const read = readReference(scriptures, info.code, typed);
-      if ("problem" in read) {
-        if (read.why !== "unknownBook" && read.why !== "notAReference") problem ??= read.problem;
-        continue;
-      }
-      const language = baseLanguage(info.language);
-      const verses = read.passages.flatMap((passage) => passage.verses);
-      if (verses.length === 0) continue;
+  const add = (info: ScriptureInfo, reference: string): readonly string[] => {
+    const read = readReference(scriptures, info.code, reference);
+    if ("problem" in read) {
+      if (read.why !== "unknownBook" && read.why !== "notAReference") problem ??= read.problem;
+      return [];
+    }
+    const verses = read.passages.flatMap((passage) => passage.verses);
+    if (verses.length > 0)
       passages.push({
-        reference: read.passages.map(({ passage }) => formatPassage(passage, language)).join("; "),
+        reference: read.reference,
         text: info.code,
         textName: info.name,
         verses: verses.length,
         words: (verses[0]?.text ?? "").replaceAll("\n", " "),
       });
+    return read.others;
+  };
+  if (looksLikeReference(typed))
+    for (const [i, info] of texts.entries()) {
+      const others = add(info, typed);
+      // What it could mean as well, in the likeliest text only.
+      if (i === 0) for (const other of others) add(info, other);
     }
-  const isReference = passages.length > 0 && WITH_VERSES.test(typed);
+  const isReference = passages.length > 0 && saysVerses(typed);
   const found = isReference || typed.length < 3 ? [] : await scriptures.search(typed, MOST_VERSES, textCode);
   const known =
     isReference || typed === "" ? { songs: [], areGuesses: false } : await songs.search(typed, MOST_SONGS);

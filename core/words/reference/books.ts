@@ -1,5 +1,6 @@
+import { editSteps } from "../editSteps.ts";
+import { foldWords } from "../foldWords.ts";
 import { BOOK_NAMES, ONE_PSALM } from "./bookNames.ts";
-import { foldWords } from "./foldWords.ts";
 
 /** The 66 books in order, by OSIS code, with their English name and the short forms people type. */
 export interface Book {
@@ -92,19 +93,25 @@ const fold = (name: string) => foldWords(name).replaceAll(" ", "");
 interface Names {
   readonly nameOf: ReadonlyMap<string, string>;
   readonly byName: ReadonlyMap<string, Book>;
+  /** With the marks on its letters: in Portuguese "Jo" is John and "Jó" is Job. */
+  readonly bySpelling: ReadonlyMap<string, Book>;
   readonly begins: readonly (readonly [folded: string, book: Book])[];
 }
 
 function readNames(rows: Iterable<readonly [book: Book, name: string, short: readonly string[]]>): Names {
   const nameOf = new Map<string, string>();
   const byName = new Map<string, Book>();
+  const bySpelling = new Map<string, Book>();
   const begins: [string, Book][] = [];
   for (const [book, name, short] of rows) {
     nameOf.set(book.code, name);
     begins.push([fold(name), book]);
-    for (const form of [name, ...short]) if (!byName.has(fold(form))) byName.set(fold(form), book);
+    for (const form of [name, ...short]) {
+      if (!byName.has(fold(form))) byName.set(fold(form), book);
+      if (!bySpelling.has(form.toLowerCase())) bySpelling.set(form.toLowerCase(), book);
+    }
   }
-  return { nameOf, byName, begins };
+  return { nameOf, byName, bySpelling, begins };
 }
 
 const NAMES: ReadonlyMap<string, Names> = new Map([
@@ -128,9 +135,9 @@ const NAMES: ReadonlyMap<string, Names> = new Map([
 export const BOOK_LANGUAGES: readonly string[] = [...NAMES.keys()];
 
 const ORDINALS: readonly (readonly [RegExp, string])[] = [
-  [/^(first|1st|1ª|1º|1er|primera?|premi[eè]re?|erste[rs]?|i)[\s.]+/iu, "1 "],
-  [/^(second|2nd|2ª|2º|2e|segunda?|segundo|deuxi[eè]me|zweite[rs]?|ii)[\s.]+/iu, "2 "],
-  [/^(third|3rd|3ª|3º|3e|tercera?|terceira?|troisi[eè]me|dritte[rs]?|iii)[\s.]+/iu, "3 "],
+  [/^(first|1st|1ª|1º|1er|primera?|primeir[ao]|prim[ao]|premi[eè]re?|erste[rs]?|i)[\s.]+/iu, "1 "],
+  [/^(second|2nd|2ª|2º|2e|segunda?|segundo|second[ao]|deuxi[eè]me|zweite[rs]?|ii)[\s.]+/iu, "2 "],
+  [/^(third|3rd|3ª|3º|3e|tercera?|terceir[ao]|terz[ao]|troisi[eè]me|dritte[rs]?|iii)[\s.]+/iu, "3 "],
 ];
 
 /**
@@ -146,10 +153,17 @@ export function findBook(name: string, language = "en"): Book | undefined {
   // Two letters mean too many books in too many languages.
   const others = folded.length < 3 ? [] : [...NAMES.values()].filter((names) => !own.includes(names));
   const languages = [...own, ...others];
-  for (const { byName } of languages) {
-    const exact = byName.get(folded);
+  for (const { byName, bySpelling } of languages) {
+    const exact = bySpelling.get(typed.normalize("NFC").toLowerCase()) ?? byName.get(folded);
     if (exact) return exact;
   }
+  // "Roemer", "Hebraeer": for who has no dots on the letters.
+  const undotted = folded.replace(/([aou])e/g, "$1");
+  if (undotted !== folded)
+    for (const { byName } of languages) {
+      const exact = byName.get(undotted);
+      if (exact) return exact;
+    }
   if (folded.length < 3) return undefined;
   for (const { begins } of languages) {
     const beginning = new Set(begins.filter(([form]) => form.startsWith(folded)).map(([, book]) => book));
@@ -157,6 +171,41 @@ export function findBook(name: string, language = "en"): Book | undefined {
     if (beginning.size > 1) return undefined;
   }
   return undefined;
+}
+
+const leadOf = (name: string) => /^\d*/.exec(name)?.[0] ?? "";
+
+/**
+ * The only book whose whole name is spelt nearly like what was typed: "pslam", "Corinthans". Short names and short
+ * forms are not guessed: "boat" is not Job.
+ */
+export function nearestBook(name: string, language = "en"): Book | undefined {
+  const typed = ORDINALS.reduce((text, [ordinal, number]) => text.replace(ordinal, number), name.trim());
+  const folded = fold(typed);
+  if (folded.length < 4) return undefined;
+  for (const tag of new Set([language, "en"])) {
+    const near = (NAMES.get(tag)?.begins ?? []).flatMap(([form, book]) => {
+      const forms = tag === "en" && book.code === "Ps" ? [form, "psalm"] : [form];
+      const steps = Math.min(
+        ...forms.map((each) =>
+          each.length < 5 || leadOf(each) !== leadOf(folded) ? 9 : editSteps(folded, each),
+        ),
+      );
+      return steps <= (folded.length > 6 ? 2 : 1) ? [{ book, steps }] : [];
+    });
+    const least = Math.min(...near.map(({ steps }) => steps));
+    const best = near.filter(({ steps }) => steps === least);
+    if (best.length === 1) return best[0]?.book;
+  }
+  return undefined;
+}
+
+/** The books that have a number before a name that was typed without one: both letters to the Corinthians. */
+export function severalBooks(name: string, language = "en"): Book[] {
+  const numbered = [1, 2, 3].map(
+    (number) => findBook(`${number} ${name}`, language) ?? nearestBook(`${number} ${name}`, language),
+  );
+  return fold(name).length < 4 ? [] : numbered.filter((book) => book !== undefined);
 }
 
 /** The languages in which a name or short form means a book, exactly. */
