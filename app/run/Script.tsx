@@ -2,13 +2,15 @@ import { defaultRangeExtractor, useVirtualizer } from "@tanstack/react-virtual";
 import { useMemo, useRef, useState } from "react";
 import { Link } from "react-router";
 import { sameAnchor } from "../../core/rundown/anchor.ts";
+import { placeNow } from "../../core/rundown/next.ts";
+import { stepNow } from "../../core/rundown/placeWords.ts";
 import { stepsOf } from "../../core/rundown/steps.ts";
 import { pagesOn } from "../../core/show/layers.ts";
 import { useDeskStore } from "../desk/deskContext.ts";
 import type { DeskCue } from "../desk/deskCues.ts";
 import type { DeskSnapshot } from "../desk/deskStore.ts";
 import { ScriptCue } from "./ScriptCue.tsx";
-import { stepKey } from "./stepKey.ts";
+import { GONE, stepKey } from "./stepKey.ts";
 import { useReadingLine } from "./useReadingLine.ts";
 
 /** The line after the last step. */
@@ -45,16 +47,26 @@ export function Script({
   const onAir = useMemo(() => {
     const found = new Map<string, string>();
     for (const [, page] of state.layers.flatMap(({ id }) => [...pagesOn(state, id, nowMs ?? 0)])) {
-      if (page) found.set(page.cueId, `${found.get(page.cueId) ?? ""} ${stepKey(page.step)}`.trim());
+      const content = page && cues.find(({ view }) => view.cueId === page.cueId)?.ready?.content;
+      if (!page || !content) continue;
+      const now = stepNow(store.findContent(page.content), content, page.step);
+      const key = `${now ? stepKey(now) : GONE}=${stepKey(page.step)}`;
+      found.set(page.cueId, `${found.get(page.cueId) ?? ""} ${key}`.trim());
     }
     return found;
-  }, [state, nowMs]);
+  }, [state, nowMs, cues, store]);
 
   const position = state.line.at;
-  const lineKey = position
-    ? `${position.cueId}/${stepKey(position.step)}`
-    : next && `${next.cueId}/${stepKey(next.step)}`;
-  const nextKey = next && `${next.cueId}/${stepKey(next.step)}`;
+  const contentOf = (cueId: string) => cues.find(({ view }) => view.cueId === cueId)?.ready?.content;
+  const placed = position && contentOf(position.cueId);
+  const positionStep = position && (placed ? placeNow(placed, position) : position.step);
+  const nextContent = next && contentOf(next.cueId);
+  const nextStep = next && ((nextContent && stepNow(undefined, nextContent, next.step)) ?? next.step);
+  const lineKey =
+    position && positionStep
+      ? `${position.cueId}/${stepKey(positionStep)}`
+      : next && nextStep && `${next.cueId}/${stepKey(nextStep)}`;
+  const nextKey = next && nextStep && `${next.cueId}/${stepKey(nextStep)}`;
   const positionIndex = position ? cues.findIndex(({ view }) => view.cueId === position.cueId) : -1;
   const nextIndex = next ? cues.findIndex(({ view }) => view.cueId === next.cueId) : -1;
   const lineIndex = position ? positionIndex : nextIndex;
@@ -129,7 +141,7 @@ export function Script({
                   ? steps.length
                   : Math.max(
                       0,
-                      steps.findIndex(({ anchor }) => position && sameAnchor(anchor, position.step)),
+                      steps.findIndex(({ anchor }) => positionStep && sameAnchor(anchor, positionStep)),
                     );
             return (
               <ScriptCue
@@ -139,12 +151,12 @@ export function Script({
                 topPx={start}
                 measure={virtualizer.measureElement}
                 onAir={onAir.get(cue.view.cueId) ?? ""}
-                nextStep={next?.cueId === cue.view.cueId ? stepKey(next.step) : ""}
+                nextStep={next?.cueId === cue.view.cueId && nextStep ? stepKey(nextStep) : ""}
                 isArmed={state.arm !== null}
                 heldContent={heldIds.has(cue.view.cueId) ? (pinned.get(cue.view.cueId) ?? "") : ""}
                 isAside={state.line.asides.some(({ cueId }) => cueId === cue.view.cueId)}
                 isRehearsal={desk.channel === "rehearsal"}
-                takenStep={isCurrent && position ? stepKey(position.step) : ""}
+                takenStep={isCurrent && positionStep ? stepKey(positionStep) : ""}
                 doneSteps={doneSteps}
                 plan={state.plan}
                 plans={desk.plans}

@@ -9,7 +9,7 @@ import type { DeskStore } from "../desk/deskStore.ts";
 import { CueTagMark } from "../ui/CueTagMark.tsx";
 import { CueThumbnail } from "../ui/CueThumbnail.tsx";
 import { cueKindName, cueTiming, cueTitle, describeAction, wordsOf } from "../ui/cueWords.ts";
-import { stepKey } from "./stepKey.ts";
+import { GONE, stepKey } from "./stepKey.ts";
 
 interface Props {
   readonly cue: DeskCue;
@@ -18,6 +18,7 @@ interface Props {
   /** Where it begins in the script, as far as the heights above it are known. */
   readonly topPx: number;
   readonly measure: (element: Element | null) => void;
+  /** For each step on air: its key in these words, and in those on air. */
   readonly onAir: string;
   readonly nextStep: string;
   readonly isArmed: boolean;
@@ -39,7 +40,9 @@ export const ScriptCue = memo(function ScriptCue(props: Props) {
   const { cue, onAir, nextStep, doneSteps, store } = props;
   const { view, index, ready } = cue;
   const steps = ready ? stepsOf(ready.content) : [];
-  const air = new Set(onAir.split(" ").filter(Boolean));
+  const air = new Map(
+    onAir.split(" ").flatMap((pair) => (pair === "" ? [] : [pair.split("=") as [string, string]])),
+  );
   const held = props.heldContent === "" ? undefined : store.findContent(props.heldContent);
   const heldSteps = held ? stepsOf(held) : [];
   const planChanges = ready ? planNames(ready.content, steps, props.plans) : [];
@@ -89,10 +92,19 @@ export const ScriptCue = memo(function ScriptCue(props: Props) {
         {view.doc.kind !== "remark" && "silent" in view.compiled && (
           <p className="px-6 py-3 text-[15px] text-second">left out of the run</p>
         )}
+        {air.has(GONE) && (
+          <p role="status" className="flex items-start gap-2.5 px-6 py-2 text-[15px] text-attention">
+            <TriangleAlert aria-hidden="true" className="mt-0.5 size-5 shrink-0" />
+            <span>
+              What is on air is not in these words any more. It stays on air; next is the first line after it
+              that was not shown.
+            </span>
+          </p>
+        )}
         {ready &&
           steps.map((step, at) => {
             const key = stepKey(step.anchor);
-            const heldWords = heldSteps.find(({ anchor }) => stepKey(anchor) === key);
+            const heldWords = heldSteps.find(({ anchor }) => stepKey(anchor) === air.get(key));
             return (
               <StepRow
                 key={key}

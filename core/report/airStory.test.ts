@@ -20,6 +20,7 @@ test("the log is told in words: what was brought, taken off and said; what nobod
       takeId: "t",
       target,
       cueIndex: 0,
+      words: null,
       line: "moves",
       layerId: "words",
       page: target,

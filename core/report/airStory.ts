@@ -1,6 +1,5 @@
-import { sameAnchor } from "../rundown/anchor.ts";
 import type { PageContent } from "../rundown/content.ts";
-import { stepsOf } from "../rundown/steps.ts";
+import { findStepIndex, stepsOf } from "../rundown/steps.ts";
 import type { Actor } from "../show/actor.ts";
 import type { AirEvent, LoggedEvent } from "../show/events.ts";
 import type { SlotPage } from "../show/slot.ts";
@@ -94,7 +93,7 @@ const WHY_HELD = { late: "its time had passed", gone: "its cue could not come", 
 function wordsOf({ content, step }: Pick<SlotPage, "content" | "step">, names: StoryNames): string {
   const found = names.findContent(content);
   if (!found) return "";
-  const at = stepsOf(found).find((candidate) => sameAnchor(candidate.anchor, step));
+  const at = stepsOf(found)[findStepIndex(found, step)];
   const words = at?.kind === "words" ? at.words.replace(/\s*\n\s*/g, " / ") : "";
   return [found.title, at?.kind === "words" ? at.label : "", words].filter((part) => part !== "").join(" · ");
 }

@@ -8,7 +8,7 @@ const bench = prepareBench();
 const cues = () => readyCues(bench, [strap("Ilse"), song("a\nb\nc\nd\n\ne\nf"), strap("Noor")]);
 const at = (cueId: string, cueIndex: number, occurrence: string, unit = 0) => ({
   arm: null,
-  line: { at: { cueId, cueIndex, step: { occurrence, unit } }, asides: [] },
+  line: { at: { cueId, cueIndex, step: { occurrence, unit }, words: null }, asides: [] },
 });
 
 describe("next", () => {
@@ -21,7 +21,10 @@ describe("next", () => {
       if (!next) break;
       taken.push(`${next.cueId} ${next.step.occurrence}${next.step.unit}`);
       const cueIndex = all.findIndex(({ cueId }) => cueId === next.cueId);
-      state = { arm: null, line: { at: { cueId: next.cueId, cueIndex, step: next.step }, asides: [] } };
+      state = {
+        arm: null,
+        line: { at: { cueId: next.cueId, cueIndex, step: next.step, words: null }, asides: [] },
+      };
     }
     expect(taken).toEqual([
       "cue-1 page0",

@@ -1,8 +1,10 @@
 import type { Line, Target } from "../show/line.ts";
 import type { ShowState } from "../show/state.ts";
-import { sameAnchor } from "./anchor.ts";
+import type { Anchor } from "./anchor.ts";
+import type { PageContent } from "./content.ts";
+import { findPlace, type PlaceWords, placeWordsOf } from "./placeWords.ts";
 import type { ReadyCue } from "./readyCue.ts";
-import { findStepAfter, stepsOf } from "./steps.ts";
+import { findStepAfter, findStepIndex, stepsOf } from "./steps.ts";
 
 /** What the take key would bring: the armed step, else the one that follows the last taken; undefined at the end. */
 export function findNext(
@@ -16,7 +18,7 @@ export function findNext(
 /** The armed step in the cue as it stands now; undefined when the cue or the step is gone. */
 function findArmed(target: Target, cues: readonly ReadyCue[]): Target | undefined {
   const cue = cues.find(({ cueId }) => cueId === target.cueId);
-  if (!cue || !stepsOf(cue.content).some((step) => sameAnchor(step.anchor, target.step))) return undefined;
+  if (!cue || findStepIndex(cue.content, target.step) < 0) return undefined;
   return { ...target, content: cue.hash };
 }
 
@@ -38,9 +40,28 @@ function findAfter(at: Line["at"], cues: readonly ReadyCue[]): Target | undefine
   if (!at) return firstStep(cues[0]);
   const current = cues.find(({ cueId }) => cueId === at.cueId);
   if (!current) return firstStep(cues.find(({ index }) => index >= at.cueIndex));
-  const step = findStepAfter(current.content, at.step);
-  if (step) return { cueId: current.cueId, content: current.hash, step: step.anchor };
+  const step = anchorAfter(current.content, at);
+  if (step) return { cueId: current.cueId, content: current.hash, step };
   return firstStep(cues.find(({ index }) => index > current.index));
+}
+
+/** What comes after a place: after its words where they were edited since, else after its step. */
+function anchorAfter(content: PageContent, { step, words }: NonNullable<Line["at"]>): Anchor | undefined {
+  const place = words && isEdited(content, step, words) ? findPlace(content, words, step) : undefined;
+  if (!place) return findStepAfter(content, step)?.anchor;
+  if (place.next) return place.next;
+  // The words are all behind: the credit, or that they leave.
+  return stepsOf(content).find(({ kind }) => kind === "credit" || kind === "leave")?.anchor;
+}
+
+/** Whether the words on air and about it are others now than when they came, or divided otherwise. */
+const isEdited = (content: PageContent, step: Anchor, words: PlaceWords): boolean =>
+  JSON.stringify(placeWordsOf(content, step)) !== JSON.stringify(words);
+
+/** The step that a place stands in now. */
+export function placeNow(content: PageContent, { step, words }: NonNullable<Line["at"]>): Anchor {
+  const place = words && isEdited(content, step, words) ? findPlace(content, words, step) : undefined;
+  return place?.at ?? stepsOf(content)[findStepIndex(content, step)]?.anchor ?? step;
 }
 
 function firstStep(cue: ReadyCue | undefined): Target | undefined {
@@ -54,7 +75,7 @@ export function findNeighbour(target: Target, by: 1 | -1, cues: readonly ReadyCu
   const cue = cues[at];
   if (!cue) return undefined;
   const steps = stepsOf(cue.content);
-  const step = steps[steps.findIndex(({ anchor }) => sameAnchor(anchor, target.step)) + by];
+  const step = steps[findStepIndex(cue.content, target.step) + by];
   if (step) return { cueId: cue.cueId, content: cue.hash, step: step.anchor };
   const other = cues[at + by];
   const edge = other && (by === 1 ? stepsOf(other.content)[0] : stepsOf(other.content).at(-1));

@@ -1,9 +1,9 @@
 import type { Line } from "../show/line.ts";
-import { type Anchor, sameAnchor } from "./anchor.ts";
+import type { Anchor } from "./anchor.ts";
 import type { PageContent } from "./content.ts";
 import type { PlanNeed } from "./cueDoc.ts";
 import type { ReadyCue } from "./readyCue.ts";
-import { stepsOf } from "./steps.ts";
+import { findStepIndex, stepsOf } from "./steps.ts";
 
 /**
  * The screen plan a step is to be seen under: what the last step at or before it asked for, else what the cue needs;
@@ -12,7 +12,7 @@ import { stepsOf } from "./steps.ts";
 export function planNeededAt(content: PageContent, anchor: Anchor): PlanNeed | null {
   if (content.stepPlans.length === 0) return content.plan;
   const steps = stepsOf(content);
-  const at = steps.findIndex((step) => sameAnchor(step.anchor, anchor));
+  const at = findStepIndex(content, anchor);
   let need = content.plan;
   let latest = -1;
   for (const { step, planId } of content.stepPlans) {

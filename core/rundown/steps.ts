@@ -115,9 +115,10 @@ export function findChunk(flow: Flow, outfitId: string, anchor: Anchor): Chunk |
   if (!occurrence || !starts) return undefined;
   let at = 0;
   while (at + 1 < starts.length && (starts[at + 1] as number) <= anchor.unit) at++;
+  const start = starts[at] ?? 0;
   return {
     occurrence,
-    from: starts[at] ?? 0,
+    from: anchor.from === undefined ? start : Math.max(start, anchor.from),
     to: starts[at + 1] ?? occurrence.units.length,
     isLast: index === flow.occurrences.length - 1 && at === starts.length - 1,
   };
@@ -193,10 +194,22 @@ function glimpse(words: string): string {
   return `${lines.slice(0, lines.lastIndexOf(" ", GLIMPSE_LETTERS))} …`;
 }
 
+/** Which step an anchor is, or stands in the midst of; -1 when its words are not there. */
+export function findStepIndex(content: PageContent, anchor: Anchor): number {
+  const steps = stepsOf(content);
+  const exact = steps.findIndex((step) => sameAnchor(step.anchor, anchor));
+  if (exact >= 0 || anchor.from === undefined) return exact;
+  const occurrence = content.flow?.occurrences.find(({ key }) => key === anchor.occurrence);
+  if (!occurrence || anchor.unit >= occurrence.units.length) return -1;
+  return steps.findLastIndex(
+    (step) => step.anchor.occurrence === anchor.occurrence && step.anchor.unit <= anchor.unit,
+  );
+}
+
 /** The first step after an anchor, in a content that may have been edited since: undefined at the end. */
 export function findStepAfter(content: PageContent, anchor: Anchor): Step | undefined {
   const steps = stepsOf(content);
-  const exact = steps.findIndex((step) => sameAnchor(step.anchor, anchor));
+  const exact = findStepIndex(content, anchor);
   if (exact >= 0) return steps[exact + 1];
   if (anchor.occurrence === LEAVE_ANCHOR.occurrence || anchor.occurrence === PAGE_ANCHOR.occurrence)
     return undefined;

@@ -33,6 +33,7 @@ function withStrap(more: Partial<CueDoc> = {}): ShowState {
     takeId: "take-the-strap",
     target,
     cueIndex: 0,
+    words: null,
     line: "moves",
     layerId: "titles",
     page: target,

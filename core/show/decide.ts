@@ -1,8 +1,9 @@
 import { sameAnchor } from "../rundown/anchor.ts";
 import type { PageContent } from "../rundown/content.ts";
+import { findPlace, placeWordsOf } from "../rundown/placeWords.ts";
 import { planOfTake } from "../rundown/planNeed.ts";
 import type { ReadyCue } from "../rundown/readyCue.ts";
-import { LEAVE_ANCHOR, stepAtOrBefore, stepsOf } from "../rundown/steps.ts";
+import { findStepIndex, LEAVE_ANCHOR, stepAtOrBefore, stepsOf } from "../rundown/steps.ts";
 import { takenTogether } from "../rundown/together.ts";
 import type { ScreenPlan } from "../screens/plan.ts";
 import { type Actor, sameActor } from "./actor.ts";
@@ -10,7 +11,7 @@ import type { Command, Refusal, TimerCommand } from "./commands.ts";
 import { OVERDUE_MS } from "./due.ts";
 import type { AirEvent } from "./events.ts";
 import { isFilled, pagesOn, slotOn, slotsOn } from "./layers.ts";
-import { armBeneath, isAside, isSameStep, type Target } from "./line.ts";
+import { armBeneath, isAside, isSameStep, type Position, type Target } from "./line.ts";
 import type { Shutter } from "./shutter.ts";
 import { pageAt, type SlotPage } from "./slot.ts";
 import type { ShowState } from "./state.ts";
@@ -72,9 +73,10 @@ export function decide(state: ShowState, command: Command, context: DecideContex
       const aside = state.line.asides.find(({ cueId }) => cueId === command.cueId);
       if (!cue) return { refused: "cueGone" };
       if (!aside) return NOTHING;
-      const step = stepAtOrBefore(cue.content, aside.step);
+      const step = stepAt(cue.content, aside);
       const target = { cueId: cue.cueId, content: cue.hash, step };
-      return { events: [{ kind: "lineMoved", target, cueIndex: cue.index }] };
+      const words = placeWordsOf(cue.content, step);
+      return { events: [{ kind: "lineMoved", target, cueIndex: cue.index, words }] };
     }
     case "out": {
       const { layerId, outputIds = null, seen = null } = command;
@@ -195,7 +197,7 @@ function findFault(target: Target, { cues }: DecideContext): Refusal | undefined
   const cue = cues.find(({ cueId }) => cueId === target.cueId);
   if (!cue) return "cueGone";
   if (cue.hash !== target.content) return "contentMoved";
-  if (!stepsOf(cue.content).some((step) => sameAnchor(step.anchor, target.step))) return "stepGone";
+  if (findStepIndex(cue.content, target.step) < 0) return "stepGone";
   return undefined;
 }
 
@@ -289,6 +291,7 @@ function takeEvents(
 ): Decision {
   const startAtMs = context.startAtMs + doc.delayMs;
   const target = { cueId, content: hash, step };
+  const words = placeWordsOf(content, step);
   const events: AirEvent[] = [];
   const at = context.cues.findIndex((cue) => cue.cueId === cueId);
   const needed = planOfTake(state, context.cues, at, step, line === "moves");
@@ -315,7 +318,7 @@ function takeEvents(
       const shut = decideShut(state, null, shutter === "back" ? null : shutter, context);
       if ("events" in shut) events.push(...shut.events);
     }
-    events.push({ kind: "acted", takeId, target, cueIndex: index, line, startAtMs });
+    events.push({ kind: "acted", takeId, target, cueIndex: index, words, line, startAtMs });
     return { events };
   }
   const { layerId, stayMs, lastsMs } = content;
@@ -329,6 +332,7 @@ function takeEvents(
     takeId,
     target,
     cueIndex: index,
+    words,
     line,
     layerId,
     page: leaves ? null : target,
@@ -407,15 +411,23 @@ function partsOfTake({ cueId }: Target, { cues }: DecideContext): string[] {
   return [LINE_PART, PLAN_PART, ...(content ? (content.action?.clear ?? [content.layerId]) : [])];
 }
 
+/** The step that a place is in now: by its words, else by where it was. */
+const stepAt = (content: PageContent, { step, words }: Position): Target["step"] =>
+  (words && findPlace(content, words, step)?.at) ?? stepAtOrBefore(content, step);
+
 /** The pages of a layer whose cues were edited since, as they are now: at the same step, or at the one that holds it. */
 function sendLayer(state: ShowState, layerId: string, { cues, startAtMs }: DecideContext): AirEvent[] {
   const pages: Record<string, SlotPage> = {};
+  let sent: Extract<AirEvent, { kind: "sent" }>["place"] = null;
   for (const [outputId, slot] of slotsOn(state, layerId)) {
     const page = pageAt(slot, startAtMs);
     const cue = page && cues.find(({ cueId }) => cueId === page.cueId);
     if (!page || !cue || cue.hash === page.content || cue.content.layerId !== layerId) continue;
-    const step = stepAtOrBefore(cue.content, page.step);
+    const place = [state.line.at, ...state.line.asides].find((each) => each?.cueId === page.cueId);
+    const isThere = place && sameAnchor(place.step, page.step);
+    const step = isThere ? stepAt(cue.content, place) : stepAtOrBefore(cue.content, page.step);
+    if (isThere) sent = { cueId: cue.cueId, step, words: placeWordsOf(cue.content, step) };
     pages[outputId ?? ""] = { cueId: page.cueId, content: cue.hash, step };
   }
-  return Object.keys(pages).length === 0 ? [] : [{ kind: "sent", layerId, pages, startAtMs }];
+  return Object.keys(pages).length === 0 ? [] : [{ kind: "sent", layerId, pages, place: sent, startAtMs }];
 }

@@ -1,5 +1,7 @@
 import { z } from "zod";
 import { byNameSchema, nameSchema } from "../names/name.ts";
+import { anchorSchema } from "../rundown/anchor.ts";
+import { placeWordsSchema } from "../rundown/placeWords.ts";
 import {
   effectMsSchema,
   layerSchema,
@@ -40,6 +42,7 @@ const presentEventSchema = z.discriminatedUnion("kind", [
     takeId: z.string(),
     target: targetSchema,
     cueIndex: z.number().int().min(0),
+    words: placeWordsSchema.nullable().default(null),
     line: takesLine,
     layerId: z.string(),
     /** Null when the step takes the words off. */
@@ -58,6 +61,7 @@ const presentEventSchema = z.discriminatedUnion("kind", [
     takeId: z.string(),
     target: targetSchema,
     cueIndex: z.number().int().min(0),
+    words: placeWordsSchema.nullable().default(null),
     line: takesLine,
     startAtMs: z.number(),
   }),
@@ -67,6 +71,11 @@ const presentEventSchema = z.discriminatedUnion("kind", [
     layerId: z.string(),
     /** Output → its new page; "" for all that have no slot of their own. */
     pages: byNameSchema(slotPageSchema),
+    /** Where the line is in the new words, where its page was sent. */
+    place: z
+      .strictObject({ cueId: z.string(), step: anchorSchema, words: placeWordsSchema.nullable() })
+      .nullable()
+      .default(null),
     startAtMs: z.number(),
   }),
   /** A cue came again by itself. */
@@ -129,7 +138,12 @@ const presentEventSchema = z.discriminatedUnion("kind", [
     after: outputSchema.nullable(),
   }),
   /** The operator goes on from what came as an aside. */
-  z.strictObject({ kind: z.literal("lineMoved"), target: targetSchema, cueIndex: z.number().int().min(0) }),
+  z.strictObject({
+    kind: z.literal("lineMoved"),
+    target: targetSchema,
+    cueIndex: z.number().int().min(0),
+    words: placeWordsSchema.nullable().default(null),
+  }),
   z.strictObject({
     kind: z.literal("tested"),
     outputIds: z.array(z.string()),

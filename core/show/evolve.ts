@@ -2,7 +2,7 @@ import { LONGEST_MOTION_MS } from "../motion/track.ts";
 import type { Due } from "./due.ts";
 import type { AirEvent, LoggedEvent } from "./events.ts";
 import { addToLayer, type Layered, slotOn } from "./layers.ts";
-import { addAside, armAfterTake, moveLine, NO_LINE } from "./line.ts";
+import { addAside, armAfterTake, moveLine, NO_LINE, placeLine } from "./line.ts";
 import type { Shutter } from "./shutter.ts";
 import { addMoment, EMPTY_SLOT, plainMoment, type Slot, type SlotPage } from "./slot.ts";
 import type { ShowState } from "./state.ts";
@@ -81,12 +81,12 @@ function apply(
     case "acted":
       return goAlong(state, event);
     case "lineMoved": {
-      const { target, cueIndex } = event;
+      const { target, cueIndex, words } = event;
       const { cueId, step } = target;
-      return { ...state, line: moveLine(state.line, { cueId, cueIndex, step }), arm: null };
+      return { ...state, line: moveLine(state.line, { cueId, cueIndex, step, words }), arm: null };
     }
     case "sent": {
-      const { layerId, pages, startAtMs } = event;
+      const { layerId, pages, place, startAtMs } = event;
       const again = (slot: Slot, page: SlotPage) =>
         addMoment(slot, {
           startAtMs,
@@ -105,7 +105,7 @@ function apply(
       }
       const overrides =
         Object.keys(own).length > 0 ? { ...state.overrides, [layerId]: own } : state.overrides;
-      return { ...state, slots, overrides };
+      return { ...state, line: place ? placeLine(state.line, place) : state.line, slots, overrides };
     }
     case "repeated": {
       const { layerId, outputIds, page, startAtMs, endsAtMs, lastsMs, effectMs, due } = event;
@@ -194,10 +194,10 @@ function apply(
 /** What every take does besides its pages: where the line stands, what is armed, and what still follows by itself. */
 function goAlong(
   state: ShowState,
-  { takeId, target, cueIndex, startAtMs, line }: Extract<AirEvent, { kind: "taken" | "acted" }>,
+  { takeId, target, cueIndex, words, startAtMs, line }: Extract<AirEvent, { kind: "taken" | "acted" }>,
 ): ShowState {
   const { cueId, step } = target;
-  const place = { cueId, cueIndex, step };
+  const place = { cueId, cueIndex, step, words };
   const moves = line === "moves";
   const isSameCue = state.line.at?.cueId === cueId && cueId in state.cueTimes;
   return {

@@ -2,6 +2,7 @@ import { z } from "zod";
 import { nameSchema } from "../names/name.ts";
 import { anchorSchema, sameAnchor } from "../rundown/anchor.ts";
 import { hashSchema } from "../rundown/content.ts";
+import { placeWordsSchema } from "../rundown/placeWords.ts";
 import type { ReadyCue } from "../rundown/readyCue.ts";
 import { stepsOf } from "../rundown/steps.ts";
 import { type Actor, actorSchema } from "./actor.ts";
@@ -20,6 +21,8 @@ export const positionSchema = z.strictObject({
   /** Where the cue stood in the rundown then: if it is deleted, what stands there now comes next. */
   cueIndex: z.number().int().min(0),
   step: anchorSchema,
+  /** The words that stood there, so that edits do not move it; null where it has none. */
+  words: placeWordsSchema.nullable().default(null),
 });
 export type Position = z.infer<typeof positionSchema>;
 
@@ -75,6 +78,12 @@ export function isAside(line: Line, target: Target, by: Actor, cues: readonly Re
 export function moveLine(line: Line, to: Position): Line {
   const isSameCue = line.at?.cueId === to.cueId;
   return { at: to, asides: isSameCue ? line.asides.filter(({ cueId }) => cueId !== to.cueId) : [] };
+}
+
+/** The line after the words that it stands in were sent anew: at the same words. */
+export function placeLine(line: Line, { cueId, step, words }: Omit<Position, "cueIndex">): Line {
+  const place = (at: Position): Position => (at.cueId === cueId ? { ...at, step, words } : at);
+  return { at: line.at && place(line.at), asides: line.asides.map(place) };
 }
 
 /** The line after something has come besides: it stays. */
