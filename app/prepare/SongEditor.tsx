@@ -174,6 +174,22 @@ export function SongEditor({
               </button>
             )}
           </p>
+          {divided && divided.lostCuts.length > 0 && (
+            <p role="status" className="text-[14px] text-attention">
+              {divided.lostCuts.length === 1 ? "A part" : `${divided.lostCuts.length} parts`} by hand had no
+              place any more: the words on both sides of it are gone (“{divided.lostCuts[0]?.before}” | “
+              {divided.lostCuts[0]?.after}”).{" "}
+              <button
+                type="button"
+                onClick={() =>
+                  onType({ ...doc, cuts: doc.cuts.filter((cut) => !divided.lostCuts.includes(cut)) })
+                }
+                className="min-h-8 rounded-md bg-lifted px-3 text-paper hover:bg-edge"
+              >
+                Forget it
+              </button>
+            </p>
+          )}
           <CleanedLine cleaned={paste.cleaned} />
           <div className="flex">
             <div className="relative" style={{ width: groups.length * COLUMN_PX + 10 }}>

@@ -1,7 +1,7 @@
 import { sectionOf, sectionUnits } from "../../core/rundown/compileSong.ts";
 import type { PageContent } from "../../core/rundown/content.ts";
 import type { SongDoc } from "../../core/rundown/cueDoc.ts";
-import { applyCuts } from "../../core/words/cuts.ts";
+import { applyCuts, type Cut, placeCuts } from "../../core/words/cuts.ts";
 import { divideByLines } from "../../core/words/divide.ts";
 import type { FlowUnit } from "../../core/words/flow.ts";
 import { parseSong, type Song, type SongSection } from "../../core/words/song.ts";
@@ -26,6 +26,8 @@ export interface DividedSong {
   readonly song: Song;
   readonly order: SongOrder;
   readonly groups: readonly BracketGroup[];
+  /** Parts by hand whose words are gone. */
+  readonly lostCuts: readonly Cut[];
   readonly sections: readonly DividedSection[];
 }
 
@@ -43,13 +45,14 @@ export function divideSong(
   if ("problem" in parsed) return undefined;
   const { song } = parsed;
   const estimates = sectionUnits(song);
+  const { cuts, lost } = placeCuts(doc.cuts, estimates);
   const sections = song.sections.map((section) => {
     const at = compiled?.flow?.occurrences.findIndex(({ key }) => sectionOf(key) === section.key) ?? -1;
     const occurrence = compiled?.flow?.occurrences[at];
     const units = occurrence?.units ?? estimates.get(section.key) ?? [];
     const startsOf = (outfit: DeskOutfit) =>
       (occurrence && compiled?.flow?.divisions[outfit.id]?.[at]) ??
-      applyCuts(divideByLines(units, linesPerSlide(doc, outfit)), doc.cuts, section.key, outfit.id, units);
+      applyCuts(divideByLines(units, linesPerSlide(doc, outfit)), cuts, section.key, outfit.id, units);
     return { section, units, startsOf, lineOfUnit: linesOf(units, section) };
   });
   const groups = groupAlike(outfits, (outfit) =>
@@ -58,6 +61,7 @@ export function divideSong(
   return {
     song,
     order: orderOf(doc.order, song),
+    lostCuts: lost,
     groups,
     sections: sections.map(({ section, units, startsOf, lineOfUnit }) => ({
       section,

@@ -1,5 +1,5 @@
 import { creditLine, joinCredits, licenceLine, publisherLine } from "../words/credits.ts";
-import { applyCuts } from "../words/cuts.ts";
+import { applyCuts, placeCuts } from "../words/cuts.ts";
 import { divideByLines } from "../words/divide.ts";
 import type { FlowUnit } from "../words/flow.ts";
 import {
@@ -27,6 +27,7 @@ export function compileSong(doc: SongDoc, context: CompileContext): Compiled {
   const sections = sectionUnits(song, second);
   for (const [key, units] of sections) sections.set(key, halveWhatNeverFits(units, rooms.values(), measure));
   const occurrences = singInOrder(orderOf(doc.order, song).items, song, sections);
+  const { cuts } = placeCuts(doc.cuts, sections);
   const divisions: Record<string, number[][]> = {};
   for (const { outfitId, linesPerSlide } of context.wardrobes) {
     const lines = doc.lines[outfitId] ?? linesPerSlide;
@@ -37,7 +38,7 @@ export function compileSong(doc: SongDoc, context: CompileContext): Compiled {
       let starts = bySection.get(section);
       if (!starts) {
         const fill = room && fillIn(room, units, measure, false);
-        starts = applyCuts(divideByLines(units, lines, fill), doc.cuts, section, outfitId, units);
+        starts = applyCuts(divideByLines(units, lines, fill), cuts, section, outfitId, units);
         bySection.set(section, starts);
       }
       return starts;

@@ -1,6 +1,6 @@
 import * as fc from "fast-check";
 import { describe, expect, test } from "vitest";
-import { applyCuts, cutAt, findCut, withCut } from "./cuts.ts";
+import { applyCuts, cutAt, findCut, placeCuts, withCut } from "./cuts.ts";
 import { divideByLines } from "./divide.ts";
 import type { FlowUnit } from "./flow.ts";
 
@@ -73,5 +73,18 @@ describe("slides parted and joined by hand", () => {
       ),
       { seed: 5 },
     );
+  });
+
+  test("outlive edits of the words on both sides, and another name of their section", () => {
+    const cut = cutAt("split", "V1", units("the lamps are low tonight", "and the tide is in"), 1, ["wall"]);
+    const edited = units("a new first line", "the lamps were low tonight", "and the tide was in");
+    expect(findCut(cut, edited)).toBe(2);
+    expect(placeCuts([cut], new Map([["V7", edited]])).cuts).toMatchObject([{ section: "V7", unit: 2 }]);
+  });
+
+  test("whose words are gone are said", () => {
+    const cut = cutAt("split", "V1", units("the lamps are low tonight", "and the tide is in"), 1, ["wall"]);
+    const placed = placeCuts([cut], new Map([["V1", units("other words here", "and others there")]]));
+    expect(placed).toEqual({ cuts: [], lost: [cut] });
   });
 });

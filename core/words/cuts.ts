@@ -49,24 +49,72 @@ export function cutAt(
 }
 
 /**
- * Where a cut is now: the place with its words on both sides, else on one; the nearest to where it was.
+ * Where a cut is now: the place with its words on both sides, edited or not, else on one; the nearest to where it was.
  * @returns the unit that begins there; undefined when its words are gone
  */
 export function findCut(cut: Cut, units: Words): number | undefined {
   let best: number | undefined;
   let bestScore = 0;
   for (let unit = 1; unit < units.length; unit++) {
-    const matches =
-      Number(endOf((units[unit - 1] as FlowUnit).text) === cut.before) +
-      Number(startOf((units[unit] as FlowUnit).text) === cut.after);
-    if (matches === 0) continue;
-    const score = matches * 100_000 - Math.abs(unit - cut.unit);
+    const fit = fitOf(cut, units, unit);
+    if (fit === 0) continue;
+    const score = fit * 100_000 - Math.abs(unit - cut.unit);
     if (best === undefined || score > bestScore) {
       best = unit;
       bestScore = score;
     }
   }
   return best;
+}
+
+/** How alike the words on one side of a cut are to those that stood there: 1 the same, 0.5 and more edited. */
+function likeSide(kept: string, now: string): number {
+  if (kept === now) return 1;
+  const words = kept.split(" ");
+  const others = new Set(now.split(" "));
+  const common = words.filter((word) => others.has(word)).length;
+  const share = (2 * common) / (words.length + others.size);
+  return share >= 0.5 ? share * 0.9 : 0;
+}
+
+/** How well a cut fits before a unit: by its words on both sides, edited or not; 0: not at all. */
+function fitOf(cut: Cut, units: Words, unit: number): number {
+  return (
+    likeSide(cut.before, endOf((units[unit - 1] as FlowUnit).text)) +
+    likeSide(cut.after, startOf((units[unit] as FlowUnit).text))
+  );
+}
+
+export interface PlacedCuts {
+  /** Each under the section that it is in now. */
+  readonly cuts: readonly Cut[];
+  /** Those whose words are gone on both sides. */
+  readonly lost: readonly Cut[];
+}
+
+/**
+ * Cuts where they are now: in their own section, else in the one that has their words, as when a section gets another
+ * name or its words go to another.
+ */
+export function placeCuts(cuts: readonly Cut[], sections: ReadonlyMap<string, Words>): PlacedCuts {
+  const placed: Cut[] = [];
+  const lost: Cut[] = [];
+  for (const cut of cuts) {
+    const own = sections.get(cut.section);
+    if (own && findCut(cut, own) !== undefined) {
+      placed.push(cut);
+      continue;
+    }
+    const best = [...sections]
+      .flatMap(([section, units]) => {
+        const unit = findCut(cut, units);
+        return unit === undefined ? [] : [{ section, unit, fit: fitOf(cut, units, unit) }];
+      })
+      .sort((a, b) => b.fit - a.fit)[0];
+    if (best && best.fit >= 1) placed.push({ ...cut, section: best.section, unit: best.unit });
+    else lost.push(cut);
+  }
+  return { cuts: placed, lost };
 }
 
 /** A division with the cuts of one section for one outfit applied, in the order they were made. */
