@@ -1,5 +1,5 @@
 import type { Template } from "../../core/scene/template.ts";
-import { deskHeaders } from "../ui/deskHeaders.ts";
+import { postJson } from "../ui/postJson.ts";
 
 export type Brought =
   | { readonly name: string; readonly problems: readonly string[] }
@@ -7,16 +7,10 @@ export type Brought =
 
 /** Sends a template file to an outfit. */
 export async function bringTemplate(outfitId: string, file: File): Promise<Brought> {
-  try {
-    const response = await fetch("/bring-template", {
-      method: "POST",
-      headers: { "Content-Type": "application/json", ...deskHeaders() },
-      body: JSON.stringify({ outfitId, json: await file.text() }),
-    });
-    return (await response.json()) as Brought;
-  } catch {
-    return { problem: "The file could not be sent: the server cannot be reached. Nothing was changed." };
-  }
+  const answer = await postJson<Brought>("/bring-template", { outfitId, json: await file.text() });
+  return (
+    answer ?? { problem: "The file could not be sent: the server cannot be reached. Nothing was changed." }
+  );
 }
 
 /** A template as a file in the open format. */

@@ -30,7 +30,9 @@ export function LibraryLine({
     if (!songId) return setKnown(null);
     try {
       const response = await fetch(`/song/${songId}`);
-      setKnown(response.ok ? ((await response.json()) as LibrarySong) : "gone");
+      setKnown(
+        response.ok ? ((await response.json()) as LibrarySong) : response.status === 404 ? "gone" : null,
+      );
     } catch {
       setKnown(null);
     }

@@ -12,6 +12,7 @@ import { CuePictures } from "../prepare/CuePictures.tsx";
 import { SongEditor } from "../prepare/SongEditor.tsx";
 import { saveEdit } from "../prepare/saveEdit.ts";
 import type { SaveOutcome } from "../ui/draftSaver.ts";
+import { failedAnswer } from "../ui/failedAnswer.ts";
 import { formatDay } from "../ui/format.ts";
 import { newId } from "../ui/newId.ts";
 import { postJson } from "../ui/postJson.ts";
@@ -41,13 +42,17 @@ interface PageProps {
 /** One song of the library, fetched when it is chosen. */
 export function SongPage(props: PageProps) {
   const { id } = props;
-  const [loaded, setLoaded] = useState<LoadedSong | "gone" | "lost" | null>(null);
+  const [loaded, setLoaded] = useState<LoadedSong | "gone" | "lost" | "failed" | null>(null);
   useEffect(() => {
     let left = false;
     const load = async () => {
       try {
         const response = await fetch(`/song/${encodeURIComponent(id)}?versions`);
-        const answer = response.ok ? ((await response.json()) as LoadedSong) : "gone";
+        const answer = response.ok
+          ? ((await response.json()) as LoadedSong)
+          : response.status === 404
+            ? "gone"
+            : "failed";
         if (!left) setLoaded(answer);
       } catch {
         if (!left) setLoaded("lost");
@@ -58,10 +63,11 @@ export function SongPage(props: PageProps) {
       left = true;
     };
   }, [id]);
-  if (loaded === null || loaded === "gone" || loaded === "lost")
+  if (loaded === null || loaded === "gone" || loaded === "lost" || loaded === "failed")
     return (
       <main aria-label="Song" className="relative p-8 text-[16px] text-second">
         {loaded === "gone" && "That song is not in the library any more."}
+        {loaded === "failed" && failedAnswer(500).sentence}
         {loaded === "lost" && "The server cannot be reached. Choose the song again once it is back."}
         <NoticeBar />
       </main>

@@ -1,7 +1,8 @@
 import { deskHeaders } from "./deskHeaders.ts";
+import { readAnswer } from "./postJson.ts";
 
 export interface SendingFile<T> {
-  /** The answer; undefined when it could not be sent, or was called off. */
+  /** The answer; a refusal when the server failed; undefined when it could not be sent, or was called off. */
   readonly answer: Promise<T | undefined>;
   readonly callOff: () => void;
 }
@@ -20,13 +21,7 @@ export function sendFile<T>(
   const request = new XMLHttpRequest();
   const answer = new Promise<T | undefined>((resolve) => {
     request.upload.onprogress = ({ loaded, total }) => onProgress(total > 0 ? loaded / total : 0);
-    request.onload = () => {
-      try {
-        resolve(JSON.parse(request.responseText) as T);
-      } catch {
-        resolve(undefined);
-      }
-    };
+    request.onload = () => resolve(readAnswer<T>(request.responseText, request.status));
     request.onerror = () => resolve(undefined);
     request.onabort = () => resolve(undefined);
   });
