@@ -32,7 +32,16 @@ export function BulkPages({
     const own = chosen[`${fieldSet.id}/${column}`];
     return own === undefined ? field : own;
   });
-  const docs = bulkPages(pasted, fieldSet, mapping);
+  const { docs, tooLong } = bulkPages(pasted, fieldSet, mapping);
+  const worst = tooLong[0];
+  const swap = () => {
+    const [first, second] = [0, 1].map((column) => mapping[column] ?? null);
+    setChosen({
+      ...chosen,
+      [`${fieldSet.id}/0`]: second ?? null,
+      [`${fieldSet.id}/1`]: first ?? null,
+    });
+  };
   const first = fieldSet.fields[0];
   const empty = first && !first.optional ? docs.filter(({ values }) => !values[first.name]).length : 0;
   return (
@@ -52,6 +61,11 @@ export function BulkPages({
             ))}
           </select>
         </label>
+        {pasted.columns > 1 && (
+          <button type="button" onClick={swap} className="min-h-9 rounded-md bg-lifted px-3 hover:bg-edge">
+            Swap the columns
+          </button>
+        )}
         <button type="button" onClick={onSong} className="min-h-9 rounded-md bg-lifted px-3 hover:bg-edge">
           It is one song
         </button>
@@ -117,7 +131,19 @@ export function BulkPages({
       <p className="mt-2 text-[14px] text-second">
         {docs.length > SHOWN_ROWS && `and ${docs.length - SHOWN_ROWS} more. `}
         {pasted.heading && "The first line names the columns and is no page. "}
-        {docs.length === MOST_BULK_PAGES && `At most ${MOST_BULK_PAGES} are added at once. `}
+        {pasted.rows.length > docs.length && (
+          <span className="text-attention">
+            {pasted.rows.length - docs.length} more are left: at most {MOST_BULK_PAGES.toLocaleString("en")}{" "}
+            are added at once.{" "}
+          </span>
+        )}
+        {worst && (
+          <span className="text-attention">
+            {tooLong.length === 1 ? "One text is" : `${tooLong.length} texts are`} longer than the page takes
+            and will be cut: line {worst.row + 1} has {worst.letters} characters, at most {worst.most} are
+            taken.{" "}
+          </span>
+        )}
         {empty > 0 && (
           <span className="text-attention">
             {empty} {empty === 1 ? "has" : "have"} no {first?.label.toLowerCase()} and cannot be taken until

@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { nameSchema } from "../names/name.ts";
+import { MOST_BULK_PAGES } from "./bulkPages.ts";
 import { cueDocSchema } from "./cueDoc.ts";
 
 /** What Prepare may do to the rundown. Ids are made by the desk, so that an edit can be shown before it is saved. */
@@ -14,7 +15,7 @@ export const editSchema = z.discriminatedUnion("kind", [
     cues: z
       .array(z.strictObject({ cueId, doc: cueDocSchema }))
       .min(1)
-      .max(500),
+      .max(MOST_BULK_PAGES),
     afterId: cueId.nullable(),
   }),
   /** Words replaced wherever they stand in these cues, or in all. */

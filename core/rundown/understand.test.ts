@@ -24,6 +24,12 @@ describe("what is typed into the one box", () => {
     ["Odhran Vael, harbour pilot", "Odhran Vael", "harbour pilot"],
     ["Odhran Vael\tharbour pilot", "Odhran Vael", "harbour pilot"],
     ["Brisa Quell – lamp keeper, west slip", "Brisa Quell", "lamp keeper, west slip"],
+    ["Ilse  Tarrow -net mender", "Ilse Tarrow", "net mender"],
+    ["Ilse Tarrow (net mender)", "Ilse Tarrow", "net mender"],
+    ["Ilse Tarrow: net mender", "Ilse Tarrow", "net mender"],
+    ["Noor Vael, MD, harbour doctor", "Noor Vael, MD", "harbour doctor"],
+    ["Noor Vael, MD", "Noor Vael, MD", ""],
+    ["Anna-Lena Tarrow", "Anna-Lena Tarrow", ""],
     ["Noor", "Noor", ""],
     ["Boat 7", "Boat 7", ""],
   ])("%s is a name", (typed, name, role) => {

@@ -10,6 +10,7 @@ import { readReference, type Scripture } from "../words/scripture.ts";
 import { parseSong } from "../words/song.ts";
 import { explainSongProblem } from "./compileSong.ts";
 import { type CueDoc, pageCue, readingCue, songCue } from "./cueDoc.ts";
+import { readNameAndRole } from "./nameAndRole.ts";
 
 export interface UnderstoodAs {
   /** Codes of the scripture texts there are, those in use first. */
@@ -58,7 +59,7 @@ export function understand(
     // "Studio 54" may be a name; with verses it can only be a reference.
     if (found && (saysVerses(only) || found.why !== "unknownBook")) return { problem: found.problem };
   }
-  const [name = "", role = ""] = splitName(typed.includes("\t") ? typed.trim() : only);
+  const { name, role } = readNameAndRole(typed.trim());
   return { doc: pageCue({ fieldSet: "name", values: { name, role } }) };
 }
 
@@ -82,12 +83,4 @@ function readAsReference(typed: string, scripture: Scripture, texts: readonly st
     };
   }
   return problem;
-}
-
-function splitName(line: string): string[] {
-  for (const mark of ["\t", " – ", " — ", " - ", ", "]) {
-    const at = line.indexOf(mark);
-    if (at > 0) return [line.slice(0, at).trim(), line.slice(at + mark.length).trim()];
-  }
-  return [line.trim()];
 }
