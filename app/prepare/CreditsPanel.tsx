@@ -27,11 +27,13 @@ export function CreditsPanel({
   const missing = missingOf(cues, licence);
   const save = async () => {
     if (typed.trim() === licence) return;
-    if (!(await postJson("/licence", { licence: typed })))
+    const answer = await postJson<{ problem?: string }>("/licence", { licence: typed });
+    if (!answer)
       store.say(
         "trouble",
         "The server cannot be reached, so the number is not saved. Leave the field again to try.",
       );
+    else if (answer.problem) store.say("trouble", answer.problem);
     await revalidate();
   };
   return (

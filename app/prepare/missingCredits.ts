@@ -1,4 +1,4 @@
-import type { SongDoc } from "../../core/rundown/cueDoc.ts";
+import type { CueDoc, SongDoc } from "../../core/rundown/cueDoc.ts";
 import {
   type Credits,
   findMissingCredits,
@@ -22,14 +22,17 @@ function creditsOf(doc: SongDoc): Credits {
   return credits;
 }
 
+/** What a cue's credits do not say that they should; nothing for what is no song. */
+export const missingIn = (doc: CueDoc, licence: string): readonly MissingCredit[] =>
+  doc.kind === "song" ? findMissingCredits(creditsOf(doc), licence) : [];
+
 /** The songs of a rundown whose credits do not say all they should, and what is missing. */
 export function missingOf(
   cues: readonly DeskCue[],
   licence: string,
 ): { readonly cue: DeskCue; readonly what: readonly MissingCredit[] }[] {
   return cues.flatMap((cue) => {
-    const { doc } = cue.view;
-    const what = doc.kind === "song" ? findMissingCredits(creditsOf(doc), licence) : [];
+    const what = missingIn(cue.view.doc, licence);
     return what.length > 0 ? [{ cue, what }] : [];
   });
 }

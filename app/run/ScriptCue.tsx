@@ -4,8 +4,11 @@ import type { PageContent } from "../../core/rundown/content.ts";
 import { planNeededAt } from "../../core/rundown/planNeed.ts";
 import { type Step, stepsOf } from "../../core/rundown/steps.ts";
 import type { Output, ScreenPlan } from "../../core/screens/plan.ts";
+import { nameMissing } from "../../core/words/credits.ts";
 import type { DeskCue } from "../desk/deskCues.ts";
 import type { DeskStore } from "../desk/deskStore.ts";
+import { useDeskData } from "../desk/useDeskData.ts";
+import { missingIn } from "../prepare/missingCredits.ts";
 import { CueTagMark } from "../ui/CueTagMark.tsx";
 import { CueThumbnail } from "../ui/CueThumbnail.tsx";
 import { cueKindName, cueTiming, cueTitle, describeAction, wordsOf } from "../ui/cueWords.ts";
@@ -45,6 +48,8 @@ export const ScriptCue = memo(function ScriptCue(props: Props) {
   );
   const held = props.heldContent === "" ? undefined : store.findContent(props.heldContent);
   const heldSteps = held ? stepsOf(held) : [];
+  const { licence } = useDeskData();
+  const missing = missingIn(view.doc, licence);
   const planChanges = ready ? planNames(ready.content, steps, props.plans) : [];
   return (
     <li
@@ -67,6 +72,11 @@ export const ScriptCue = memo(function ScriptCue(props: Props) {
             {cueKindName(view.doc)}
           </p>
           {cueTiming(view.doc) && <p className="text-[14px] text-second">{cueTiming(view.doc)}</p>}
+          {missing.length > 0 && (
+            <p className="text-[14px] leading-snug text-second" title="Credits, in Prepare">
+              not said: {nameMissing(missing)}
+            </p>
+          )}
           {view.doc.note && (
             <p className="mt-1 text-[14px] leading-snug whitespace-pre-line text-paper italic">
               {view.doc.note}

@@ -29,6 +29,9 @@ describe("credits", () => {
   test("make one line, with the venue's licence where one is needed", () => {
     const credits = { ...NO_CREDITS, writers: "Words: A", publisher: "B", year: "1998" };
     expect(creditLine(credits, "40118")).toBe("Words: A · © 1998 B · Licence 40118");
+    expect(creditLine({ ...credits, number: "77" }, "40118")).toBe(
+      "Words: A · © 1998 B · Song no. 77 · Licence 40118",
+    );
     expect(creditLine({ ...credits, publicDomain: true }, "40118")).toBe("Words: A · Public domain");
     expect(creditLine(NO_CREDITS, "")).toBe("");
   });

@@ -35,9 +35,13 @@ export function publisherLine({ publisher, year, publicDomain }: Credits): strin
   return ["©", year, publisher].filter((part) => part !== "").join(" ");
 }
 
-/** "Licence 40 118"; empty for what needs none. */
-export function licenceLine({ publicDomain }: Credits, venueLicence: string): string {
-  return publicDomain || venueLicence.trim() === "" ? "" : `Licence ${venueLicence.trim()}`;
+/** "Song no. 40118 · Licence 40 118": the song's number and the venue's; empty for what needs none. */
+export function licenceLine({ publicDomain, number }: Credits, venueLicence: string): string {
+  if (publicDomain) return "";
+  const venue = venueLicence.trim();
+  return [number.trim() && `Song no. ${number.trim()}`, venue && `Licence ${venue}`]
+    .filter(Boolean)
+    .join(" · ");
 }
 
 /** All of it in one line, as it stands under the words. */

@@ -544,7 +544,7 @@ export const credit = template("Credit, small", "credit", [
   text(
     "title",
     "title",
-    box(1020, 868, 804, 44),
+    box(1020, 836, 804, 44),
     { min: 20, max: 32 },
     {
       italic: true,
@@ -557,7 +557,7 @@ export const credit = template("Credit, small", "credit", [
   text(
     "writers",
     "writers",
-    box(1020, 912, 804, 38),
+    box(1020, 880, 804, 38),
     { min: 18, max: 26 },
     {
       font: "plain",
@@ -566,6 +566,20 @@ export const credit = template("Credit, small", "credit", [
       stroke: OUTLINE,
       shadows: SOFT_SHADOW,
       motion: fading(420, 60),
+    },
+  ),
+  text(
+    "publisher",
+    "publisher",
+    box(1020, 918, 804, 34),
+    { min: 16, max: 22 },
+    {
+      font: "plain",
+      fill: solid("quiet"),
+      align: "end",
+      stroke: OUTLINE,
+      shadows: SOFT_SHADOW,
+      motion: fading(420, 90),
     },
   ),
   text(

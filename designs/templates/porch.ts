@@ -62,6 +62,51 @@ export const lyrics = template("Words, portrait", "words", [
       motion: rising(22, 460),
     },
   ),
+  text(
+    "credit",
+    "credit",
+    box(90, 1734, 900, 84),
+    { min: 20, max: 32 },
+    {
+      font: "plain",
+      fill: solid("quiet"),
+      verticalAlign: "top",
+      shadows: SOFT_SHADOW,
+      motion: fading(420),
+    },
+  ),
+]);
+
+export const credit = template("Credit, portrait", "credit", [
+  text(
+    "title",
+    "title",
+    box(90, 1180, 900, 150),
+    { min: 40, max: 72 },
+    { italic: true, verticalAlign: "bottom", shadows: SOFT_SHADOW, motion: rising(20, 460) },
+  ),
+  rectangle("rule", box(460, 1362, 160, 6), solid("accent"), { corners: 3, motion: uncovering(420, 120) }),
+  text(
+    "writers",
+    "writers",
+    box(90, 1400, 900, 110),
+    { min: 26, max: 42 },
+    { font: "plain", verticalAlign: "top", shadows: SOFT_SHADOW, motion: fading(420, 120) },
+  ),
+  text(
+    "publisher",
+    "publisher",
+    box(90, 1520, 900, 60),
+    { min: 22, max: 34 },
+    { font: "plain", fill: solid("quiet"), shadows: SOFT_SHADOW, motion: fading(420, 180) },
+  ),
+  text(
+    "licence",
+    "licence",
+    box(90, 1584, 900, 56),
+    { min: 20, max: 30 },
+    { font: "plain", fill: solid("quiet"), shadows: SOFT_SHADOW, motion: fading(420, 240) },
+  ),
 ]);
 
 export const reading = template("Reading, portrait", "reading", [
@@ -369,6 +414,7 @@ export const PORCH_TEMPLATES: readonly Template[] = [
   backdrop,
   loop,
   lyrics,
+  credit,
   reading,
   title,
   points,

@@ -34,23 +34,54 @@ export const loop = template("Ribbon, moving", "loop", [
   rectangle("veil", box(0, 0, 1920, 360), solid("ground", 0.5), { motion: fading(800) }),
 ]);
 
-const words = (fieldSet: string, label: string, field: string, more: Parameters<typeof text>[4] = {}) =>
-  template(label, fieldSet, [
-    text(
-      field,
-      field,
-      box(96, 40, 1728, 272),
-      { min: 40, max: 128, readable: 72 },
-      {
-        leading: 1.18,
-        keepLines: true,
-        motion: rising(24, 420),
-        ...more,
-      },
-    ),
-  ]);
+export const lyrics = template("Words, ribbon", "words", [
+  text(
+    "words",
+    "words",
+    box(96, 34, 1728, 262),
+    { min: 40, max: 128, readable: 72 },
+    { leading: 1.18, keepLines: true, motion: rising(24, 420) },
+  ),
+  text(
+    "credit",
+    "credit",
+    box(96, 302, 1728, 36),
+    { min: 18, max: 26 },
+    { font: "plain", fill: solid("quiet"), motion: fading(360) },
+  ),
+]);
+/** Title at the left, who made it at the right. */
+export const credit = template("Credit, ribbon", "credit", [
+  text(
+    "title",
+    "title",
+    box(96, 100, 760, 160),
+    { min: 32, max: 64 },
+    { italic: true, align: "start", motion: rising(16, 420) },
+  ),
+  text(
+    "writers",
+    "writers",
+    box(920, 90, 904, 64),
+    { min: 22, max: 36 },
+    { font: "plain", align: "end", motion: fading(420, 60) },
+  ),
+  text(
+    "publisher",
+    "publisher",
+    box(920, 160, 904, 50),
+    { min: 18, max: 30 },
+    { font: "plain", fill: solid("quiet"), align: "end", motion: fading(420, 120) },
+  ),
+  text(
+    "licence",
+    "licence",
+    box(920, 216, 904, 44),
+    { min: 18, max: 28 },
+    { font: "plain", fill: solid("quiet"), align: "end", motion: fading(420, 180) },
+  ),
+]);
 
-export const lyrics = words("words", "Words, ribbon", "words");
 export const reading = template("Reading, ribbon", "reading", [
   text(
     "words",
@@ -204,6 +235,7 @@ export const RIBBON_TEMPLATES: readonly Template[] = [
   backdrop,
   loop,
   lyrics,
+  credit,
   reading,
   title,
   crawlRibbon,

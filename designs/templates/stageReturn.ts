@@ -75,7 +75,20 @@ const running = (fieldSet: string, name: string, label: string) =>
     ),
   ]);
 
-export const lyrics = running("words", "Words, stage", "section");
+const lyricsAlone = running("words", "Words, stage", "section");
+export const lyrics: Template = {
+  ...lyricsAlone,
+  objects: [
+    ...lyricsAlone.objects,
+    text(
+      "credit",
+      "credit",
+      box(40, 690, 1200, 26),
+      { min: 14, max: 20 },
+      { font: "plain", fill: GREY, align: "start" },
+    ),
+  ],
+};
 export const reading = running("reading", "Reading, stage", "reference");
 
 const plain = (fieldSet: string, name: string, first: string, second: string | null) =>
