@@ -16,9 +16,17 @@ export const FONT_FILES: ReadonlyMap<string, string> = new Map(
   }),
 );
 
-/** The shaper with every font that ships. */
+/** The shaper with every font that ships; those of scripts that few sing in are read when one of their letters comes. */
 export async function loadShaper(): Promise<Shaper> {
   const hb = await import("harfbuzzjs");
-  const files = new Map([...FONT_FILES].map(([id, path]) => [id, new Uint8Array(readFileSync(path))]));
-  return createHarfBuzzShaper(hb, files);
+  const read = (id: string) => new Uint8Array(readFileSync(FONT_FILES.get(id) as string));
+  return createHarfBuzzShaper(
+    hb,
+    new Map(SHIPPED_FONTS.flatMap(({ id, late }) => (late ? [] : [[id, read(id)] as const]))),
+    new Map(
+      SHIPPED_FONTS.flatMap(({ id, late }) =>
+        late ? [[id, { covers: late.covers, read: () => read(id) }] as const] : [],
+      ),
+    ),
+  );
 }

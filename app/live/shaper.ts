@@ -20,7 +20,7 @@ export function loadShaper(): Promise<LoadedShaper> {
 }
 
 async function load(): Promise<LoadedShaper> {
-  const atOnce = SHIPPED_FONTS.filter(({ scripts }) => scripts === null);
+  const atOnce = SHIPPED_FONTS.filter(({ late }) => late === null);
   const [hb, added, ...files] = await Promise.all([
     import("harfbuzzjs"),
     listAdded(),
@@ -43,13 +43,7 @@ async function fetchFont({ id }: { readonly id: string }): Promise<[string, Uint
   return [id, new Uint8Array(await response.arrayBuffer())];
 }
 
-const PATTERNS = new Map(
-  SHIPPED_FONTS.flatMap((font): [ShippedFont, RegExp][] =>
-    font.scripts === null
-      ? []
-      : [[font, new RegExp(font.scripts.map((s) => `\\p{Script=${s}}`).join("|"), "u")]],
-  ),
-);
+const LATE: readonly ShippedFont[] = SHIPPED_FONTS.filter(({ late }) => late !== null);
 
 /**
  * Watches for words that want a font which is not loaded yet.
@@ -58,8 +52,11 @@ const PATTERNS = new Map(
 export function createLateFonts(shaper: Shaper, onLoaded: () => void): (words: string) => void {
   const asked = new Set<string>();
   return (words) => {
-    for (const [font, pattern] of PATTERNS) {
-      if (asked.has(font.id) || shaper.hasFont(font.id) || !pattern.test(words)) continue;
+    // Words come as JSON: a line ends at a quote or an escaped line feed.
+    const lines = words.split(/"|\\n/);
+    for (const font of LATE) {
+      if (asked.has(font.id) || shaper.hasFont(font.id) || !lines.some((line) => font.late?.wanted(line)))
+        continue;
       asked.add(font.id);
       fetchFont(font).then(
         ([id, bytes]) => {

@@ -40,3 +40,41 @@ describe("line break opportunities", () => {
     expect(found).toEqual([4, 9, 12, 17, 22, 26]);
   });
 });
+
+describe("scripts without spaces", () => {
+  const parts = (text: string) => {
+    let from = 0;
+    return findBreaks(text).map(({ at }) => {
+      const part = text.slice(from, at);
+      from = at;
+      return part;
+    });
+  };
+
+  test("Thai, Lao, Khmer and Burmese break between words, never within one", () => {
+    expect(parts("แสงสว่างในความมืด")).toEqual(["แสง", "สว่าง", "ใน", "ความ", "มืด"]);
+    for (const text of ["ແສງສະຫວ່າງໃນຄວາມມືດ", "ពន្លឺក្នុងភាពងងឹត", "အမှောင်ထဲမှအလင်း"]) {
+      const found = parts(text);
+      expect(found.length).toBeGreaterThan(1);
+      expect(found.join("")).toBe(text);
+      // No part begins with a mark that belongs to the letter before it.
+      for (const part of found) expect(part).not.toMatch(/^\p{M}/u);
+    }
+  });
+
+  /**
+   * Sources: Requirements for Japanese Text Layout (W3C), 3.1.7 and 3.1.8, and Requirements for Chinese Text Layout
+   * (W3C), 3.1.3 (from memory): what may not begin a line, and what may not end one.
+   */
+  test.each([..."、。，．・：；？！）］｝」』】〉》〕’”ー々ぁぃぅぇぉっゃゅょァィゥェォッャュョ"])(
+    "%s begins no line",
+    (mark) => {
+      const text = `灯りが低くなる${mark}ころに`;
+      expect(findBreaks(text).map(({ at }) => at)).not.toContain(text.indexOf(mark));
+    },
+  );
+  test.each([..."（［｛「『【〈《〔"])("%s ends no line", (mark) => {
+    const text = `灯りが${mark}低くなる`;
+    expect(findBreaks(text).map(({ at }) => at)).not.toContain(text.indexOf(mark) + 1);
+  });
+});

@@ -17,17 +17,27 @@ const SFNT_SIGNATURES = new Set([0x00010000, 0x74727565, 0x4f54544f]);
  * A shaper over HarfBuzz.
  * @param hb the harfbuzzjs module, already initialised
  * @param files font id → bytes of a TrueType or OpenType file
+ * @param late fonts that are read when the first of their letters is met
  * @throws when a file is not a font (HarfBuzz itself would go on with an empty one), or when an unknown font
  *   id is asked for later
  */
-export function createHarfBuzzShaper(hb: typeof HarfBuzz, files: ReadonlyMap<string, Uint8Array>): Shaper {
+export function createHarfBuzzShaper(
+  hb: typeof HarfBuzz,
+  files: ReadonlyMap<string, Uint8Array>,
+  late: ReadonlyMap<string, { readonly covers: RegExp; readonly read: () => Uint8Array }> = new Map(),
+): Shaper {
   const fonts = new Map<string, LoadedFont>();
   for (const [id, bytes] of files) fonts.set(id, loadFont(hb, id, bytes));
   // One buffer for good: a new one per call keeps memory that is never given back.
   const buffer = new hb.Buffer();
 
   const getFont = (fontId: string): LoadedFont => {
-    const found = fonts.get(fontId);
+    let found = fonts.get(fontId);
+    const coming = found ? undefined : late.get(fontId);
+    if (coming) {
+      found = loadFont(hb, fontId, coming.read());
+      fonts.set(fontId, found);
+    }
     if (!found) throw new Error(`No font "${fontId}" is loaded; loaded: ${[...fonts.keys()].join(", ")}`);
     return found;
   };
@@ -60,12 +70,14 @@ export function createHarfBuzzShaper(hb: typeof HarfBuzz, files: ReadonlyMap<str
       }
       return glyphs;
     },
-    hasFont: (fontId) => fonts.has(fontId),
+    hasFont: (fontId) => fonts.has(fontId) || late.has(fontId),
     addFont(fontId, bytes) {
       if (!fonts.has(fontId)) fonts.set(fontId, loadFont(hb, fontId, bytes));
     },
     metrics: (fontId) => getFont(fontId).metrics,
     hasGlyph(fontId, codePoint) {
+      const coming = fonts.has(fontId) ? undefined : late.get(fontId);
+      if (coming && !coming.covers.test(String.fromCodePoint(codePoint))) return false;
       const { font, coverage } = getFont(fontId);
       let has = coverage.get(codePoint);
       if (has === undefined) {

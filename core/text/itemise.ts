@@ -1,6 +1,7 @@
 import { resolveBidi } from "./bidi.ts";
 import type { FontChoice } from "./fontChoice.ts";
 import { stackFor } from "./fontChoice.ts";
+import { orderFor } from "./fontList.ts";
 import { type MarkedText, PLAIN, sameStyle, type WordStyle } from "./marks.ts";
 import type { Shaper } from "./shaper.ts";
 
@@ -22,7 +23,22 @@ const SCRIPTS: readonly (readonly [code: string, pattern: RegExp])[] = [
   ["Arab", /\p{Script=Arabic}/u],
   ["Hebr", /\p{Script=Hebrew}/u],
   ["Deva", /\p{Script=Devanagari}/u],
+  ["Beng", /\p{Script=Bengali}/u],
+  ["Taml", /\p{Script=Tamil}/u],
+  ["Telu", /\p{Script=Telugu}/u],
+  ["Gujr", /\p{Script=Gujarati}/u],
+  ["Guru", /\p{Script=Gurmukhi}/u],
+  ["Knda", /\p{Script=Kannada}/u],
+  ["Mlym", /\p{Script=Malayalam}/u],
+  ["Sinh", /\p{Script=Sinhala}/u],
   ["Thai", /\p{Script=Thai}/u],
+  ["Laoo", /\p{Script=Lao}/u],
+  ["Khmr", /\p{Script=Khmer}/u],
+  ["Mymr", /\p{Script=Myanmar}/u],
+  ["Tibt", /\p{Script=Tibetan}/u],
+  ["Armn", /\p{Script=Armenian}/u],
+  ["Geor", /\p{Script=Georgian}/u],
+  ["Ethi", /\p{Script=Ethiopic}/u],
   ["Hani", /\p{Script=Han}/u],
   ["Hira", /\p{Script=Hiragana}/u],
   ["Kana", /\p{Script=Katakana}/u],
@@ -60,7 +76,7 @@ export function itemise(
   let script = firstScript(text);
   let at = 0;
   let style = stretches[0]?.style ?? PLAIN;
-  let stack = stackFor(fonts, style);
+  let stack = orderFor(text, stackFor(fonts, style));
   let fontId = stack[0] as string;
   for (let i = 0; i < text.length; ) {
     let restyled = false;
@@ -70,7 +86,7 @@ export function itemise(
     }
     if (restyled) {
       style = stretches[at]?.style ?? PLAIN;
-      stack = stackFor(fonts, style);
+      stack = orderFor(text, stackFor(fonts, style));
     }
     const codePoint = text.codePointAt(i) as number;
     const length = codePoint > 0xffff ? 2 : 1;

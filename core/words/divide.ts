@@ -1,4 +1,5 @@
 import type { BreakRank, FlowUnit } from "./flow.ts";
+import { isUnspaced } from "./searchWords.ts";
 
 /** How full (0 to 1) a slide with units [from, to) would be; undefined when they do not fit. */
 export type FillOf = (from: number, to: number) => number | undefined;
@@ -71,7 +72,7 @@ const WIDOW_COST = 260;
 export function divideByFit(units: readonly FlowUnit[], fillOf: FillOf): number[] {
   const count = units.length;
   const isWidow = (from: number, to: number) =>
-    to === from + 1 && count > 1 && !(units[from] as FlowUnit).text.trim().includes(" ");
+    to === from + 1 && count > 1 && isOneWord((units[from] as FlowUnit).text.trim());
   const cost = new Float64Array(count + 1).fill(Number.POSITIVE_INFINITY);
   const begins = new Int32Array(count + 1).fill(-1);
   cost[0] = 0;
@@ -99,6 +100,10 @@ export function divideByFit(units: readonly FlowUnit[], fillOf: FillOf): number[
   for (let end = count; end > 0; end = begins[end] as number) starts.push(begins[end] as number);
   return starts.reverse();
 }
+
+const FEW_LETTERS = 4;
+/** Scripts without spaces have words of a few letters. */
+const isOneWord = (text: string) => !text.includes(" ") && !(isUnspaced(text) && text.length > FEW_LETTERS);
 
 /** Where any outfit begins a slide, a step begins. */
 export function uniteDivisions(divisions: readonly (readonly number[])[]): number[] {

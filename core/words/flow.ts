@@ -9,8 +9,8 @@ export type BreakRank = (typeof BREAK_RANKS)[number];
 
 export const flowUnitSchema = z.strictObject({
   text: z.string().max(4_000),
-  /** How it joins the unit before it on the same slide. */
-  join: z.enum(["line", "space"]),
+  /** How it joins the unit before it on the same slide: where a script has no spaces, with nothing between. */
+  join: z.enum(["line", "space", "none"]),
   /** A slide must begin here, whatever the room. */
   mustBegin: z.boolean(),
   /** How good a place its end is for a break. */
@@ -22,12 +22,14 @@ export const flowUnitSchema = z.strictObject({
 });
 export type FlowUnit = z.infer<typeof flowUnitSchema>;
 
+const BETWEEN: Readonly<Record<FlowUnit["join"], string>> = { line: "\n", space: " ", none: "" };
+
 /** The second language of units [from, to), joined as the first is. */
 export function joinSecond(units: readonly FlowUnit[], from: number, to: number): string {
   let text = "";
   for (let i = from; i < to; i++) {
     const { second, join } = units[i] as FlowUnit;
-    if (second) text += (text === "" ? "" : join === "line" ? "\n" : " ") + second;
+    if (second) text += (text === "" ? "" : BETWEEN[join]) + second;
   }
   return text;
 }
@@ -40,7 +42,7 @@ export function joinUnits(units: readonly FlowUnit[], from: number, to: number, 
   let text = "";
   for (let i = from; i < to; i++) {
     const unit = units[i] as FlowUnit;
-    if (i > from) text += unit.join === "line" ? "\n" : " ";
+    if (i > from) text += BETWEEN[unit.join];
     const before = units[i - 1]?.verse;
     const isNew = unit.verse && (before?.verse !== unit.verse.verse || before.chapter !== unit.verse.chapter);
     if (numbers && unit.verse && isNew) text += `^${unit.verse.verse}^\u00a0`;

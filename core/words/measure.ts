@@ -37,7 +37,7 @@ export function fillOfRoom(
     const unit = measured[i] as MeasuredUnits[number];
     if (i > from) {
       if (unit.join === "line") breakLine();
-      else pending = SPACE_EM;
+      else if (unit.join === "space") pending = SPACE_EM;
     }
     for (const [line, segments] of unit.lines.entries()) {
       if (line > 0) breakLine();

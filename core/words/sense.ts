@@ -1,8 +1,12 @@
+import { findBreaks } from "../text/breaks.ts";
 import type { BreakRank, FlowUnit } from "./flow.ts";
+import { isUnspaced } from "./searchWords.ts";
 
 /** Closing quotes and brackets go with what they close. */
-const SENTENCE_END = /[.!?…][”’"')\]]*$/;
-const CLAUSE_END = /[,;:—–][”’"')\]]*$/;
+const SENTENCE_END = /[.!?…。！？．।॥။።][”’"')\]」』）】]*$/;
+const CLAUSE_END = /[,;:—–、，；：،؛፣][”’"')\]」』）】]*$/;
+/** In scripts without spaces a mark ends a clause with nothing after it. */
+const UNSPACED_CLAUSE = /[^。！？、，；：]*[。！？、，；：]+[”’」』）】]*|[^。！？、，；：]+$/gu;
 
 /** How good the end of a piece of text is for a break, going by its punctuation. */
 export function rankEnd(text: string): BreakRank {
@@ -33,7 +37,7 @@ export function verseUnits(
     for (const [i, piece] of pieces.entries())
       units.push({
         text: piece,
-        join: poetry && i === 0 && index >= 0 ? "line" : "space",
+        join: poetry && i === 0 && index >= 0 ? "line" : joins(pieces[i - 1]),
         mustBegin: false,
         endRank: rankEnd(piece),
         verse,
@@ -45,7 +49,16 @@ export function verseUnits(
   return units;
 }
 
+/** What stands between a clause and the one after it. */
+const joins = (before: string | undefined): FlowUnit["join"] =>
+  before !== undefined &&
+  isUnspaced(before.at(-2) ?? "") &&
+  !/[\p{Script=Thai}\p{Script=Lao}\p{Script=Khmer}]/u.test(before)
+    ? "none"
+    : "space";
+
 function intoClauses(text: string): string[] {
+  if (!/\s/.test(text.trim()) && isUnspaced(text)) return gather(text.match(UNSPACED_CLAUSE) ?? [text]);
   const words = text.split(/\s+/).filter((word) => word !== "");
   const clauses: string[] = [];
   let open = "";
@@ -65,6 +78,17 @@ function intoClauses(text: string): string[] {
   return clauses;
 }
 
+/** Clauses as long as a slide wants them at least: Chinese and Japanese say in six letters what others say in sixteen. */
+function gather(pieces: readonly string[]): string[] {
+  const clauses: string[] = [];
+  for (const piece of pieces) {
+    const last = clauses.at(-1);
+    if (last !== undefined && last.length < SHORTEST_CLAUSE / 2.5) clauses[clauses.length - 1] = last + piece;
+    else clauses.push(piece);
+  }
+  return clauses;
+}
+
 /** A cut in the middle of a thought is worth this much of a text's length away from its middle. */
 const SENSE_WORTH = 0.22;
 
@@ -79,7 +103,7 @@ export function findHalf(text: string): number | undefined {
   let best: number | undefined;
   let least = Number.POSITIVE_INFINITY;
   let wordsBefore = 0;
-  for (const match of text.matchAll(/\s+/g)) {
+  for (const match of placesIn(text)) {
     if (match.index === 0 || match.index + match[0].length >= text.length) continue;
     wordsBefore++;
     const rank = rankEnd(text.slice(0, match.index));
@@ -92,6 +116,15 @@ export function findHalf(text: string): number | undefined {
     }
   }
   return best;
+}
+
+/** Where a text may be parted: at its spaces, or where a line of it may end when it has none. */
+function placesIn(text: string): readonly { readonly index: number; readonly 0: string }[] {
+  const spaces = [...text.trim().matchAll(/\s+/g)];
+  if (spaces.length > 0 || !isUnspaced(text)) return [...text.matchAll(/\s+/g)];
+  return findBreaks(text)
+    .slice(0, -1)
+    .map(({ at }) => ({ index: at, 0: "" }));
 }
 
 /** The first or the second half of a verse, as "4a" and "4b" mean it. A verse of one word is both. */
@@ -117,7 +150,7 @@ export function halveUnit(unit: FlowUnit): [FlowUnit, FlowUnit] | undefined {
     {
       ...unit,
       text: unit.text.slice(at),
-      join: atLineEnd ? "line" : "space",
+      join: atLineEnd ? "line" : /\s/.test(unit.text[at - 1] ?? "") ? "space" : "none",
       mustBegin: false,
       second:
         secondAt === undefined ? (unit.second === null ? null : "") : (unit.second as string).slice(secondAt),
