@@ -115,6 +115,17 @@ describe("what cannot be drawn is left out and named", () => {
     expect(page.parts.map(({ objectId }) => objectId)).toEqual(["ground", "gone", "words"]);
   });
 
+  test("letters that no font has are told, never a silent box; those of every script are there", () => {
+    const page = (text: string) =>
+      lay(templateOf(ground, words("words")), { name: text }, bench.shaper).findings.filter(
+        ({ kind }) => kind === "noGlyph",
+      );
+    expect(page("The lamp \u{13080} on the quay")).toMatchObject([
+      { objectId: "words", letters: "\u{13080}" },
+    ]);
+    expect(page("물가로 灯火 দীপ விளக்கு ላምፕ 🕯️ ❤️ “quay” … naïve")).toEqual([]);
+  });
+
   test("numbers that are none: the words stand as typed, bars have no length", () => {
     const count = figures("count", { kind: "number", field: "count", durationMs: 500 }, box(0, 0, 300, 90), {
       min: 20,

@@ -49,7 +49,7 @@ export function layOutTable(object: TableObject, context: ObjectContext): Part[]
   const rows = parseRows(capWords(lookup.value(object.field), object.id, context), object.mostRows);
   const { at, local } = placeBox(object.box, place);
   const { scale } = place;
-  const fonts = resolveFonts(object, context);
+  const fonts = resolveFonts(object, context, JSON.stringify(rows));
   const height = Math.round(object.rowHeightPx * scale);
   const pitch = height + Math.round(object.rowGapPx * scale);
   const padPx = object.padPx * scale;
@@ -194,7 +194,7 @@ export function layOutBars(object: BarsObject, context: ObjectContext): Part[] {
   const { at, local } = placed;
   const height = Math.round(object.rowHeightPx * scale);
   const pitch = height + Math.round(object.rowGapPx * scale);
-  const fonts = resolveFonts(object, context);
+  const fonts = resolveFonts(object, context, JSON.stringify(rows));
   const looks = resolveLooks({ ...object, stroke: null }, local, context);
   const labelPx = local.width * object.labelShare;
   const valuePx = object.valueWidthPx * scale;

@@ -79,7 +79,7 @@ function crawlStrip(
   context: ObjectContext,
 ): Strip {
   const { shaper, lookup, place } = context;
-  const fonts = resolveFonts(object, context);
+  const fonts = resolveFonts(object, context, items.join(" "));
   const { ascentEm, descentEm } = shaper.metrics(fonts.regular[0] as string);
   const byHeight = Math.floor((box.height / (ascentEm + descentEm)) * 4) / 4;
   const sizePx = Math.max(4, Math.min(object.maxSizePx * place.scale, byHeight));
@@ -257,7 +257,7 @@ function rollStrip(
   context: ObjectContext,
 ): Strip {
   const { shaper, lookup, place } = context;
-  const fonts = resolveFonts(object, context);
+  const fonts = resolveFonts(object, context, items.join(" "));
   const leading = Math.max(0.7, lookup.number(object.leading, 1.4));
   const request: TextBlockRequest = {
     widthPx: box.width,

@@ -30,7 +30,7 @@ export function layOutWords(object: TextObject, context: ObjectContext): Part[] 
     object,
     local,
     context.place.scale,
-    resolveFonts(object, context),
+    resolveFonts(object, context, words),
     context.lookup,
   );
   const block = layOutText(object.marked ? readMarks(words) : words, request, context.shaper);
@@ -159,7 +159,7 @@ export function layOutList(object: ListObject, context: ObjectContext): Part[] {
   const { at, local } = placeBox(object.box, place);
   const indentPx = INDENT[object.marker] * object.maxSizePx * place.scale;
   const inner = { ...local, x: local.x + indentPx, width: Math.max(1, local.width - indentPx) };
-  const fonts = resolveFonts(object, context);
+  const fonts = resolveFonts(object, context, points.join(" "));
   const leading = Math.max(0.7, lookup.number(object.leading, 1.2));
   const request: TextBlockRequest = {
     widthPx: inner.width,

@@ -250,15 +250,39 @@ export function resolveCorners(corners: Corners, box: Rect, { lookup, place }: O
 
 export type Letters = Pick<TextObject, "font" | "weight" | "italic" | "letterCase">;
 
-/** The fonts of an object's typeface role; what is missing is told and replaced. */
-export function resolveFonts(object: Letters & { readonly id: string }, context: ObjectContext): FontChoice {
+/**
+ * The fonts of an object's typeface role; what is missing is told and replaced.
+ * @param words that it sets: letters that none of its fonts has are told
+ */
+export function resolveFonts(
+  object: Letters & { readonly id: string },
+  context: ObjectContext,
+  words = "",
+): FontChoice {
   const { lookup, fallbackFonts, shaper, report } = context;
   const { fonts, missing } = chooseFonts(lookup.typeface(object.font), object, fallbackFonts, shaper);
   const own = lookup.typeface(object.font);
   const asked = new Set(own ? [...own.regular, ...own.bold, ...own.italic, ...own.boldItalic] : []);
   for (const fontId of missing)
     if (asked.has(fontId)) report({ kind: "missingFont", objectId: object.id, fontId });
+  const letters = lettersWithout(words, fonts.regular, shaper);
+  if (letters.length > 0)
+    report({ kind: "noGlyph", objectId: object.id, letters: letters.slice(0, MOST_TOLD_LETTERS).join(" ") });
   return fonts;
+}
+
+const MOST_TOLD_LETTERS = 8;
+/** Marks that say how letters join and are never drawn themselves. */
+const UNSEEN = /[\s\p{C}\p{Variation_Selector}]/u;
+
+/** The letters of words that none of the fonts has, each once. */
+function lettersWithout(words: string, fonts: readonly string[], shaper: ObjectContext["shaper"]): string[] {
+  return [...new Set(words)].filter(
+    (letter) =>
+      (letter.codePointAt(0) as number) > 0x7e &&
+      !UNSEEN.test(letter) &&
+      !fonts.some((id) => shaper.hasGlyph(id, letter.codePointAt(0) as number)),
+  );
 }
 
 export function inCase(words: string, letterCase: Letters["letterCase"]): string {

@@ -134,6 +134,8 @@ export type SceneFinding =
   | { readonly kind: "overflow"; readonly objectId: string }
   | { readonly kind: "cutText"; readonly objectId: string; readonly characters: number }
   | { readonly kind: "missingFont"; readonly objectId: string; readonly fontId: string }
+  /** No font has these letters: boxes stand in their place. */
+  | { readonly kind: "noGlyph"; readonly objectId: string; readonly letters: string }
   | { readonly kind: "missingMedia"; readonly objectId: string; readonly name: string }
   | { readonly kind: "wrongMedia"; readonly objectId: string; readonly name: string }
   | { readonly kind: "emptyBox"; readonly objectId: string }
@@ -161,6 +163,8 @@ export function explainFinding(finding: SceneFinding): string {
       return `“${objectId}” has ${finding.characters} characters; the first 6,000 are shown. Divide it.`;
     case "missingFont":
       return `“${objectId}” asks for the font “${finding.fontId}”, which is not here. Another one is used; add the font or choose one.`;
+    case "noGlyph":
+      return `No font here has the letters ${finding.letters}; empty boxes stand in their place. Add a font that has them, or write them otherwise.`;
     case "missingMedia":
       return `“${objectId}” asks for a picture or clip that is not here (${finding.name}). The rest of the page is shown; choose another.`;
     case "wrongMedia":
