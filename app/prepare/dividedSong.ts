@@ -2,7 +2,7 @@ import { sectionOf, sectionUnits } from "../../core/rundown/compileSong.ts";
 import type { PageContent } from "../../core/rundown/content.ts";
 import type { SongDoc } from "../../core/rundown/cueDoc.ts";
 import { applyCuts, type Cut, placeCuts } from "../../core/words/cuts.ts";
-import { divideByLines } from "../../core/words/divide.ts";
+import { divideTogether } from "../../core/words/divide.ts";
 import type { FlowUnit } from "../../core/words/flow.ts";
 import { parseSong, type Song, type SongSection } from "../../core/words/song.ts";
 import { orderOf, type SongOrder } from "../../core/words/songOrder.ts";
@@ -50,9 +50,13 @@ export function divideSong(
     const at = compiled?.flow?.occurrences.findIndex(({ key }) => sectionOf(key) === section.key) ?? -1;
     const occurrence = compiled?.flow?.occurrences[at];
     const units = occurrence?.units ?? estimates.get(section.key) ?? [];
+    const together = divideTogether(
+      units,
+      outfits.map((outfit) => ({ maxLines: linesPerSlide(doc, outfit), fillOf: () => 1 })),
+    );
     const startsOf = (outfit: DeskOutfit) =>
       (occurrence && compiled?.flow?.divisions[outfit.id]?.[at]) ??
-      applyCuts(divideByLines(units, linesPerSlide(doc, outfit)), cuts, section.key, outfit.id, units);
+      applyCuts(together[outfits.indexOf(outfit)] ?? [0], cuts, section.key, outfit.id, units);
     return { section, units, startsOf, lineOfUnit: linesOf(units, section) };
   });
   const groups = groupAlike(outfits, (outfit) =>

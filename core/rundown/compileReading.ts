@@ -1,5 +1,5 @@
 import { applyCuts } from "../words/cuts.ts";
-import { divideByFit } from "../words/divide.ts";
+import { fitTogether } from "../words/divide.ts";
 import { pairVerses } from "../words/pairVerses.ts";
 import { nameForReference } from "../words/reference/books.ts";
 import type { Passage } from "../words/reference/passage.ts";
@@ -55,10 +55,13 @@ export function compileReading(doc: ReadingDoc, context: CompileContext): Compil
       translation: text.name,
       units: fitting,
     });
-    for (const [outfitId, room] of rooms) {
-      const starts = divideByFit(fitting, fillIn(room, fitting, measure, doc.numbers));
-      divisions[outfitId]?.push(applyCuts(starts, doc.cuts, key, outfitId, fitting));
-    }
+    const outfits = [...rooms];
+    const together = fitTogether(
+      fitting,
+      outfits.map(([, room]) => fillIn(room, fitting, measure, doc.numbers)),
+    );
+    for (const [at, [outfitId]] of outfits.entries())
+      divisions[outfitId]?.push(applyCuts(together[at] ?? [0], doc.cuts, key, outfitId, fitting));
   };
   for (const [index, read] of found.passages.entries()) {
     add(`p${index + 1}`, read, info);

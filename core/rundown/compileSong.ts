@@ -1,6 +1,6 @@
 import { creditLine, joinCredits, licenceLine, publisherLine } from "../words/credits.ts";
 import { applyCuts, placeCuts } from "../words/cuts.ts";
-import { divideByLines } from "../words/divide.ts";
+import { divideByLines, divideTogether } from "../words/divide.ts";
 import type { FlowUnit } from "../words/flow.ts";
 import {
   parseSong,
@@ -28,22 +28,36 @@ export function compileSong(doc: SongDoc, context: CompileContext): Compiled {
   for (const [key, units] of sections) sections.set(key, halveWhatNeverFits(units, rooms.values(), measure));
   const occurrences = singInOrder(orderOf(doc.order, song).items, song, sections);
   const { cuts } = placeCuts(doc.cuts, sections);
-  const divisions: Record<string, number[][]> = {};
-  for (const { outfitId, linesPerSlide } of context.wardrobes) {
-    const lines = doc.lines[outfitId] ?? linesPerSlide;
-    const room = rooms.get(outfitId);
-    const bySection = new Map<string, number[]>();
-    divisions[outfitId] = occurrences.map(({ key, units }) => {
-      const section = sectionOf(key);
-      let starts = bySection.get(section);
-      if (!starts) {
-        const fill = room && fillIn(room, units, measure, false);
-        starts = applyCuts(divideByLines(units, lines, fill), cuts, section, outfitId, units);
-        bySection.set(section, starts);
-      }
-      return starts;
-    });
+  // Every outfit that shows the words divides them together with the others; one that shows none goes along.
+  const holding = context.wardrobes.map(({ outfitId, linesPerSlide }) => ({
+    outfitId,
+    maxLines: doc.lines[outfitId] ?? linesPerSlide,
+    room: rooms.get(outfitId),
+  }));
+  const startsOf = new Map<string, readonly number[][]>();
+  for (const [section, units] of sections) {
+    const shown = holding.filter(({ room }) => room);
+    const together = divideTogether(
+      units,
+      shown.map(({ maxLines, room }) => ({
+        maxLines,
+        fillOf: room ? fillIn(room, units, measure, false) : () => 1,
+      })),
+    );
+    startsOf.set(
+      section,
+      holding.map(({ outfitId, maxLines }) => {
+        const at = shown.findIndex((each) => each.outfitId === outfitId);
+        return applyCuts(together[at] ?? divideByLines(units, maxLines), cuts, section, outfitId, units);
+      }),
+    );
   }
+  const divisions: Record<string, number[][]> = Object.fromEntries(
+    holding.map(({ outfitId }, at) => [
+      outfitId,
+      occurrences.map(({ key }) => startsOf.get(sectionOf(key))?.[at] ?? [0]),
+    ]),
+  );
   const credits = joinCredits(doc.credits, song.credits);
   const licence = licenceLine(credits, context.licence);
   const publisher = publisherLine(credits);

@@ -80,7 +80,7 @@ describe("steps of a song", () => {
     );
     const place = stepsOf(before)[1]?.anchor ?? LEAVE_ANCHOR;
     expect(place).toEqual({ occurrence: "V1", unit: 2 });
-    expect(findStepAfter(after, place)?.anchor).toEqual({ occurrence: "V1", unit: 3 });
+    expect(findStepAfter(after, place)?.anchor).toEqual({ occurrence: "V1", unit: 4 });
     expect(findStepAfter(after, { occurrence: "B7", unit: 0 })?.anchor).toEqual({
       occurrence: "V1",
       unit: 0,
