@@ -1,6 +1,6 @@
 import { describe, expect, test } from "vitest";
 import { HARBOUR_KIND } from "../../demo/songs.ts";
-import { isChordPro, mergeChordLines, readChordPro, writeChordPro } from "./chordPro.ts";
+import { isChordPro, mergeChordLines, readChordPro, splitChordPro, writeChordPro } from "./chordPro.ts";
 import { isChord, isChordLine, mergeChords } from "./chords.ts";
 import { parseSong } from "./song.ts";
 import { songOf } from "./songFields.ts";
@@ -93,6 +93,52 @@ describe("ChordPro", () => {
       expect(again.title).toBe(original.title);
       expect(again.version).toBe(original.version);
     }
+  });
+
+  test("directives stand where they stood when they are written again", () => {
+    const written = writeChordPro(readChordPro(FILE)).split("\n");
+    const order = [
+      "# a remark",
+      "{key: G}",
+      "Nine bells",
+      "{sot}",
+      "e|---3---|",
+      "{eot}",
+      "Nine bells, no star",
+      "{comment: slower}",
+    ];
+    const places = order.map((begins) =>
+      written.findIndex((line) => line.replace(/\[[^\]]*\]/g, "").startsWith(begins)),
+    );
+    expect(places).not.toContain(-1);
+    expect(places[2]).toBeLessThan(places[3] as number);
+    expect(places[7]).toBeGreaterThan(places[5] as number);
+  });
+
+  // Selectors, continuation, escapes, markup, labels of recalled choruses, several songs: as the format publishes them
+  // (from memory of its published pages).
+  test("selectors, continued lines, escapes, markup, annotations and labels are read", () => {
+    const song = readChordPro(
+      '{title: Row \\\nfor the <b>Morning</b>}\n{comment-piano: softly}\n{start_of_verse-soprano}\nhigh words\n{end_of_verse}\n{start_of_chorus: label="Chorus 2"}\n[*slowly][G]Row, \\\n  then, row \\u266f <i>home</i>\n{end_of_chorus}\n{chorus: Chorus 2}',
+    );
+    expect(song.title).toBe("Row for the Morning");
+    const parsed = parseSong(song.text, song.title);
+    if ("problem" in parsed) throw new Error(parsed.problem.kind);
+    expect(parsed.song.sections.map(({ key, stanzas }) => [key, stanzas])).toEqual([
+      ["C2", [["Row, then, row ♯ home"]]],
+    ]);
+    expect(parsed.song.order).toEqual(["C2", "C2"]);
+    expect(song.kept).toEqual([
+      "{comment-piano: softly}",
+      "{start_of_verse-soprano}",
+      "high words",
+      "{end_of_verse}",
+    ]);
+  });
+
+  test("a file of several songs is several", () => {
+    const songs = splitChordPro("{title: One}\nla\n{new_song}\n{title: Two}\nlo\n{ns}\n{title: Three}\nlu");
+    expect(songs.map((text) => readChordPro(text).title)).toEqual(["One", "Two", "Three"]);
   });
 
   test("a plain song is none", () => {

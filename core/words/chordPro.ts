@@ -11,7 +11,8 @@ import { formatOrder, orderOf } from "./songOrder.ts";
  * know are read into fields; all others are kept as they came and written again.
  */
 
-const DIRECTIVE = /^\{\s*([\w-]+)\s*(?::|\s)?\s*(.*?)\s*\}$/;
+/** Name, whether its selector is turned round, the selector, the value. */
+const DIRECTIVE = /^\{\s*(\w+)(?:-(!?)([\w-]+))?\s*(?::|\s)?\s*(.*?)\s*\}$/;
 const SHORT: ReadonlyMap<string, string> = new Map(
   Object.entries({
     t: "title",
@@ -26,10 +27,43 @@ const SHORT: ReadonlyMap<string, string> = new Map(
     c: "comment",
     ci: "comment_italic",
     cb: "comment_box",
+    h: "highlight",
+    sot: "start_of_tab",
+    eot: "end_of_tab",
+    sog: "start_of_grid",
+    eog: "end_of_grid",
+    ns: "new_song",
   }),
 );
+/** Markup of the published format within values and words. */
+const MARKUP = /<\/?(?:b|i|u|s|o|small|big|strut|span|sub|sup|tt|img|sym)\b[^<>]*>/gi;
+const plain = (value: string) => value.replace(MARKUP, "");
+
+/** Lines with continuations joined and escaped characters as they are: a backslash at the end goes on on the next line. */
+const expand = (text: string): string =>
+  splitLines(text)
+    .join("\n")
+    .replace(/\\\n\s*/g, "")
+    .replace(/\\u\{([0-9a-f]{1,6})\}|\\u([0-9a-f]{4})/gi, (whole, long?: string, short?: string) => {
+      const code = Number.parseInt(long ?? short ?? "", 16);
+      return code > 31 && code <= 0x10ffff && !(code >= 0xd800 && code <= 0xdfff)
+        ? String.fromCodePoint(code)
+        : whole;
+    });
+
+/** The songs of a file: `{new_song}` begins each but the first. */
+export function splitChordPro(text: string): string[] {
+  const songs: string[][] = [[]];
+  for (const line of splitLines(text)) {
+    const name = DIRECTIVE.exec(line.trim())?.[1]?.toLowerCase();
+    if (name === "new_song" || name === "ns") songs.push([]);
+    else songs.at(-1)?.push(line);
+  }
+  return songs.map((lines) => lines.join("\n")).filter((song) => song.trim() !== "");
+}
+
 /** Environments whose lines are not words to sing. */
-const NOT_SUNG = /^start_of_(tab|grid|abc|ly|svg|textblock)$/;
+const NOT_SUNG = /^start_of_(tab|grid|abc|ly|svg|textblock|strum|comment)$/;
 
 export const isChordPro = (text: string): boolean =>
   splitLines(text).some((line) => {
@@ -47,6 +81,11 @@ export const isChordPro = (text: string): boolean =>
 export function readChordPro(text: string, name = ""): SongFields {
   const lines: string[] = [];
   const kept: string[] = [];
+  const keptAt: number[] = [];
+  const keep = (line: string) => {
+    kept.push(line.slice(0, 1_000));
+    keptAt.push(lines.filter(isSolid).length);
+  };
   const written: Record<string, string[]> = {};
   let title = "";
   let version = "";
@@ -56,23 +95,25 @@ export function readChordPro(text: string, name = ""): SongFields {
     if (lines.length > 0 && lines.at(-1) !== "") lines.push("");
     lines.push(words);
   };
-  for (const raw of splitLines(text)) {
+  for (const raw of splitLines(expand(text))) {
     const line = dropInvisible(raw.replace(/\t/g, " ")).trimEnd();
     if (line.startsWith("#")) {
-      kept.push(line.slice(0, 1_000));
+      keep(line);
       continue;
     }
     const match = DIRECTIVE.exec(line.trim());
     if (!match) {
-      if (skipping) kept.push(line.slice(0, 1_000));
-      else lines.push(line);
+      if (skipping) keep(line);
+      else lines.push(plain(line));
       continue;
     }
     const given = (match[1] as string).toLowerCase();
     const directive = SHORT.get(given) ?? given;
-    const value = match[2] ?? "";
+    const value = plain(match[4] ?? "");
+    // A selector wants an instrument or a voice that nobody has chosen here; turned round, it is for all others.
+    const isForOthers = match[3] !== undefined && match[2] !== "!";
     if (skipping) {
-      kept.push(line.trim().slice(0, 1_000));
+      keep(line.trim());
       if (directive === `end_of_${skipping}`) skipping = undefined;
       continue;
     }
@@ -80,10 +121,11 @@ export function readChordPro(text: string, name = ""): SongFields {
       written[directive] = [...(written[directive] ?? []), value];
     };
     const begins = /^start_of_(\w+)$/.exec(directive);
-    if (NOT_SUNG.test(directive)) {
+    if (NOT_SUNG.test(directive) || (begins && isForOthers)) {
       skipping = begins?.[1];
-      kept.push(line.trim().slice(0, 1_000));
-    } else if (begins) label(sectionLabel(begins[1] as string, value, verses));
+      keep(line.trim());
+    } else if (isForOthers) keep(line.trim());
+    else if (begins) label(sectionLabel(begins[1] as string, value, verses));
     else if (/^end_of_\w+$/.test(directive)) lines.push("");
     else if (directive === "chorus") {
       label(findLoneLabel(value) ? value : "Chorus");
@@ -102,10 +144,10 @@ export function readChordPro(text: string, name = ""): SongFields {
           )
         )
       )
-        kept.push(line.trim().slice(0, 1_000));
+        keep(line.trim());
       else if (meta) written[meta[1] as string] = [...(written[meta[1] as string] ?? []), meta[2] as string];
       else add();
-    } else kept.push(line.trim().slice(0, 1_000));
+    } else keep(line.trim());
   }
   const body = lines
     .join("\n")
@@ -134,6 +176,7 @@ export function readChordPro(text: string, name = ""): SongFields {
       publicDomain: isPublic,
     },
     kept: kept.slice(0, 200),
+    keptAt: keptAt.slice(0, 200),
   };
 }
 
@@ -145,6 +188,9 @@ function writersOf(written: Readonly<Record<string, readonly string[]>>): string
   const parts = named.flatMap(([what, people]) => (people ? [`${what}: ${people.join(", ")}`] : []));
   return parts.length > 0 ? parts.join(" · ") : (written.artist ?? []).join(", ");
 }
+
+/** Lines that stay as they are when chords come into the words: neither blank nor chords. */
+const isSolid = (line: string): boolean => line.trim() !== "" && !isChordLine(line);
 
 function sectionLabel(kind: string, value: string, verses: { count: number }): string {
   const named = value.replace(/^label="(.*)"$/, "$1");
@@ -193,7 +239,13 @@ export function writeChordPro(song: SongFields): string {
   meta("number", credits.number);
   meta("language", song.language);
   meta("order", song.order);
-  out.push(...song.kept);
+  let solid = 0;
+  let written = 0;
+  /** What was kept goes back to where it stood. */
+  const putBack = (upTo: number) => {
+    while (written < song.kept.length && (song.keptAt[written] ?? 0) <= upTo)
+      out.push(song.kept[written++] as string);
+  };
   const lines = splitLines(song.text);
   let open: string | undefined;
   const close = () => {
@@ -203,6 +255,7 @@ export function writeChordPro(song: SongFields): string {
     open = undefined;
   };
   for (const [i, line] of lines.entries()) {
+    if (isSolid(line)) putBack(solid++);
     const label = findLoneLabel(line);
     if (!label) {
       out.push(line);
@@ -230,6 +283,7 @@ export function writeChordPro(song: SongFields): string {
     );
   }
   close();
+  putBack(Number.POSITIVE_INFINITY);
   return `${out
     .join("\n")
     .replace(/\n{3,}/g, "\n\n")

@@ -29,6 +29,8 @@ export const songFields = {
   told: z.array(toldSchema).max(MOST_TOLD).default([]),
   /** Lines of a song file that are not understood, kept for when it is written again. */
   kept: z.array(z.string().max(1_000)).max(200).default([]),
+  /** For each of them, how many lines of the text stood before it. */
+  keptAt: z.array(z.number().int().min(0).max(10_000)).max(200).default([]),
 } as const;
 
 export const songSchema = z.strictObject(songFields);
@@ -36,8 +38,8 @@ export type SongFields = z.infer<typeof songSchema>;
 
 /** The fields of a song alone, whatever else an object has. */
 export function songFieldsOf(source: SongFields): SongFields {
-  const { title, text, order, language, second, version, credits, lines, cuts, told, kept } = source;
-  return { title, text, order, language, second, version, credits, lines, cuts, told, kept };
+  const { title, text, order, language, second, version, credits, lines, cuts, told, kept, keptAt } = source;
+  return { title, text, order, language, second, version, credits, lines, cuts, told, kept, keptAt };
 }
 
 export const songOf = (title: string, text: string): SongFields => songSchema.parse({ title, text });
