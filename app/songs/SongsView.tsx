@@ -9,6 +9,7 @@ import { useDeskData } from "../desk/useDeskData.ts";
 import { newId } from "../ui/newId.ts";
 import { postJson } from "../ui/postJson.ts";
 import { sendFile } from "../ui/sendFile.ts";
+import { ImportReview, type SongToLookAt } from "./ImportReview.tsx";
 import { SongPage } from "./SongPage.tsx";
 
 /** A song in the list. */
@@ -39,6 +40,7 @@ export function SongsView({
   const [parameters, setParameters] = useSearchParams();
   const [query, setQuery] = useState(startQuery);
   const [isBusy, setIsBusy] = useState(false);
+  const [looking, setLooking] = useState<readonly SongToLookAt[]>([]);
   const list = useRef<HTMLUListElement>(null);
   const songs: readonly ListedSong[] =
     query === startQuery ? startSongs : (fetcher.data?.songs ?? startSongs);
@@ -74,29 +76,33 @@ export function SongsView({
   const bring = async (files: FileList | null) => {
     setIsBusy(true);
     const left: string[] = [];
+    const look: SongToLookAt[] = [];
     let added = 0;
     let last: string | undefined;
     for (const file of files ?? []) {
       const result = await sendFile<
-        { added: { id: string; title: string }[]; left: string[] } | { problem: string }
+        | { added: { id: string; title: string }[]; left: string[]; notes: string[]; look: SongToLookAt[] }
+        | { problem: string }
       >("/files/songs", { fileName: file.name, actor }, file).answer;
       if (!result) left.push(`${file.name}: it could not be sent`);
       else if ("problem" in result) left.push(`${file.name}: ${result.problem}`);
       else {
         added += result.added.length;
         last = result.added[0]?.id ?? last;
-        left.push(...result.left);
+        left.push(...result.left, ...result.notes);
+        look.push(...result.look);
       }
     }
     setIsBusy(false);
     await refresh();
-    if (last) choose(last);
+    if (look.length > 0) setLooking(look);
+    else if (last) choose(last);
     const news = `${added} ${added === 1 ? "song was" : "songs were"} imported.`;
     store.say(
       left.length > 0 ? "trouble" : "word",
       left.length === 0
         ? news
-        : `${news} Left out: ${left.slice(0, 4).join("; ")}${left.length > 4 ? `; and ${left.length - 4} more` : ""}.`,
+        : `${news} ${left.slice(0, 4).join("; ")}${left.length > 4 ? `; and ${left.length - 4} more` : ""}.`,
     );
   };
 
@@ -192,7 +198,17 @@ export function SongsView({
           {query === "" && count > songs.length && `, the first ${songs.length} listed`}
         </p>
       </section>
-      {chosenId === null ? (
+      {looking.length > 0 ? (
+        <ImportReview
+          songs={looking}
+          actor={actor}
+          onAdded={(id) => {
+            void refresh();
+            choose(id);
+          }}
+          onDone={() => setLooking([])}
+        />
+      ) : chosenId === null ? (
         <main aria-label="Song" className="relative grid place-content-center p-8">
           <p className="font-words text-[20px]">Choose a song, or write a new one.</p>
           <NoticeBar />

@@ -8,7 +8,13 @@ export interface SongsBroughtIn {
   readonly added: readonly { readonly id: string; readonly title: string }[];
   /** Files that are not songs, each with why. */
   readonly left: readonly string[];
+  readonly notes: readonly string[];
+  /** Those that a person should look at before they are added; the rest are in the library. */
+  readonly look: readonly { readonly text: string; readonly title: string }[];
 }
+
+/** So many are looked at one by one; more go in as they were read. */
+const MOST_LOOKED_AT = 200;
 
 /** Brings songs into the library; one that is there already, word for word, is left. */
 export async function bringSongsIn(
@@ -17,22 +23,26 @@ export async function bringSongsIn(
   actor: string,
   atMs: number,
 ): Promise<SongsBroughtIn> {
-  const { songs } = read;
+  const { songs, notes } = read;
+  const look: { text: string; title: string }[] = [];
   const left = [...read.left];
   const known = new Set<string>();
   for await (const { song } of store.all()) known.add(fingerprint(song));
   const fresh: { id: string; song: SongFields }[] = [];
-  for (const song of songs) {
+  for (const { song, look: text } of songs) {
     const print = fingerprint(song);
     if (known.has(print)) left.push(`${song.title}: it is in the library already`);
-    else {
+    else if (text !== null && look.length < MOST_LOOKED_AT) {
+      known.add(print);
+      look.push({ text, title: song.title });
+    } else {
       known.add(print);
       fresh.push({ id: randomUUID(), song });
     }
   }
   const refused = await store.addAll(fresh, actor, atMs);
-  if (refused !== undefined) return { added: [], left: [refused, ...left] };
-  return { added: fresh.map(({ id, song }) => ({ id, title: song.title })), left };
+  if (refused !== undefined) return { added: [], left: [refused, ...left], notes, look };
+  return { added: fresh.map(({ id, song }) => ({ id, title: song.title })), left, notes, look };
 }
 
 const fingerprint = (song: SongFields) =>

@@ -168,14 +168,33 @@ describe("songs as files", () => {
       "songs/cover.png": new Uint8Array(10),
     });
     const result = await bringSongsIn(songs, await readSongs(zip), "test-person", 5);
-    expect(result.added.map(({ title }) => title).sort()).toEqual([
-      "Row for the Morning",
-      "the tide goes out",
-    ]);
+    expect(result.added.map(({ title }) => title).sort()).toEqual(["Plain tide", "Row for the Morning"]);
     expect(result.left).toEqual(["Empty: it has no words"]);
     const again = await bringSongsIn(songs, await readSongs(zip), "test-person", 6);
     expect(again.added).toEqual([]);
     expect(again.left).toContain("Row for the Morning: it is in the library already");
+  });
+
+  test("several songs of one file, another encoding, and what a person should look at first", async () => {
+    const zip = zipSync({
+      "two.cho": strToU8("{title: First of two}\nla la\n{new_song}\n{title: Second of two}\nlo lo\n"),
+      "Lämpchen.txt": new Uint8Array(
+        [..."Strophe 1\nüber dem Wasser glühen\ndie Lämpchen für dich"].map((letter) => letter.charCodeAt(0)),
+      ),
+      "doubt.txt": strToU8(
+        "1. When the lamps\nare low\n\nRefrain\nCarry it home\n\n2. When the nets\nare dry\n\n3. Hold the line",
+      ),
+    });
+    const result = await bringSongsIn(songs, await readSongs(zip), "test-person", 8);
+    expect(result.added.map(({ title }) => title).sort()).toEqual([
+      "First of two",
+      "Lämpchen",
+      "Second of two",
+    ]);
+    expect(result.notes).toEqual([expect.stringMatching(/^Lämpchen was read as /)]);
+    // It is not in the library before somebody has looked at it.
+    expect(result.look).toMatchObject([{ title: "doubt", text: expect.stringContaining("Refrain") }]);
+    expect(await songs.list("hold the line", 5)).toEqual([]);
   });
 
   test("all songs go out, and what goes out comes in as it was", async () => {
