@@ -1,4 +1,5 @@
-import type { HouseStyle, Typeface } from "../core/scene/houseStyle.ts";
+import type { HouseStyle } from "../core/scene/houseStyle.ts";
+import { ALEGREYA, ATKINSON, BRICOLAGE, FIGTREE, FRAUNCES, LITERATA } from "./typefaces.ts";
 
 /**
  * Five styles of our own. Every template that ships asks for the same tokens:
@@ -6,20 +7,6 @@ import type { HouseStyle, Typeface } from "../core/scene/houseStyle.ts";
  * on them; words and quiet, words on the ground or on a picture; accent with onAccent; panelAccent, the
  * accent that is seen on panels; second, another accent; shade.
  */
-const face = (family: string, regular: string, bold: string, italic?: string): Typeface => ({
-  regular: [`${family}-${regular}`],
-  bold: [`${family}-${bold}`],
-  italic: italic ? [`${family}-${italic}`] : [],
-  boldItalic: [],
-});
-
-const LITERATA = face("literata", "500", "700", "500-italic");
-const ATKINSON = face("atkinson", "500", "700", "500-italic");
-const BRICOLAGE = face("bricolage", "600", "800");
-const FRAUNCES = face("fraunces", "500", "700", "500-italic");
-const FIGTREE = face("figtree", "500", "800", "500-italic");
-const ALEGREYA = face("alegreya", "500", "700", "500-italic");
-
 export const HARBOUR_LAMP: HouseStyle = {
   kind: "style",
   name: "Harbour lamp",

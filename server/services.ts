@@ -268,6 +268,7 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
     rundown,
     evenings,
     venue,
+    fonts,
     contents,
     links,
     sessions,

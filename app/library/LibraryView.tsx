@@ -140,7 +140,9 @@ export function LibraryView({
         {fonts.length > 0 && (
           <section aria-label="Fonts added" className="mt-6 max-w-2xl text-[15px]">
             <h2 className="font-semibold">Fonts added</h2>
-            <p className="text-second">Windows opened from now on have them.</p>
+            <p className="text-second">
+              Every window has them. Choose them for words, titles and figures in Design.
+            </p>
             <ul className="mt-2 flex flex-col gap-1.5">
               {fonts.map(({ id, name }) => (
                 <li key={id} className="flex items-center gap-3">

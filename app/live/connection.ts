@@ -1,6 +1,7 @@
 import type { ClientMessage, ServerMessage } from "../../core/show/wire.ts";
 import { type ServerClock, UNKNOWN_CLOCK, updateClock } from "../../core/time/serverClock.ts";
 import { localNow } from "./clock.ts";
+import { fontsChanged } from "./shaper.ts";
 
 export type ConnectionStatus =
   | { readonly kind: "connecting" }
@@ -106,6 +107,7 @@ export class Connection {
           this.#isSilent = false;
           this.#onStatus({ kind: "open" });
         }
+        if (message.kind === "fonts") void fontsChanged();
         this.#onMessage(message);
       }
     };

@@ -4,7 +4,7 @@ import type { Shaper } from "../../core/text/shaper.ts";
 import { ImageShelf } from "../../painters/imageShelf.ts";
 import type { PaintKit } from "../../painters/paint.ts";
 import type { VideoMaker } from "../../painters/videoPlate.ts";
-import { createLateFonts, type LoadedShaper, loadShaper } from "./shaper.ts";
+import { createLateFonts, fallbackFonts, type LoadedShaper, loadShaper, onFonts } from "./shaper.ts";
 
 const addressOf = (file: string) => `/media/${file}`;
 
@@ -19,16 +19,19 @@ export class Drawing {
   readonly #lateFonts: (words: string) => void;
   #dress: Dress;
 
-  private constructor({ shaper, fallbackFonts }: LoadedShaper, documents: Documents, timeZone: string) {
+  private constructor({ shaper }: LoadedShaper, documents: Documents, timeZone: string) {
     this.shaper = shaper;
     this.#documents = documents;
     this.#timeZone = timeZone;
     this.kit = { outlines: shaper, MakePath: Path2D, findImage: this.shelf.find };
-    this.#dress = createDresser(documents, shaper, fallbackFonts, timeZone);
-    this.#lateFonts = createLateFonts(shaper, () => {
-      this.#dress = createDresser(documents, shaper, fallbackFonts, timeZone);
+    const dresser = () => createDresser(documents, shaper, fallbackFonts(), timeZone);
+    this.#dress = dresser();
+    const layOutAnew = () => {
+      this.#dress = dresser();
       for (const listener of this.#listeners) listener();
-    });
+    };
+    this.#lateFonts = createLateFonts(shaper, layOutAnew);
+    onFonts(layOutAnew);
     for (const document of documents.values()) this.look(document);
   }
 

@@ -2,10 +2,33 @@ import { FALLBACK_FONTS, SHIPPED_FONTS, type ShippedFont } from "../../core/text
 import { createHarfBuzzShaper } from "../../core/text/harfbuzz.ts";
 import type { Shaper } from "../../core/text/shaper.ts";
 
-/** With the fonts that the venue added, tried after those that ship. */
 export interface LoadedShaper {
   readonly shaper: Shaper;
-  readonly fallbackFonts: readonly string[];
+}
+
+/** The fonts to try for letters that others lack: those that ship, then the venue's own as they are now. */
+let fallback: readonly string[] = FALLBACK_FONTS;
+export const fallbackFonts = (): readonly string[] => fallback;
+
+const listeners = new Set<() => void>();
+
+/** Told when the venue's fonts have changed and are loaded. @returns a function that ends it */
+export function onFonts(listener: () => void): () => void {
+  listeners.add(listener);
+  return () => listeners.delete(listener);
+}
+
+/** The venue added a font or took one out: this window has it from now on. */
+export async function fontsChanged(): Promise<void> {
+  const { shaper } = await loadShaper();
+  await loadAdded(shaper);
+  for (const listener of listeners) listener();
+}
+
+async function loadAdded(shaper: Shaper): Promise<void> {
+  const added = await listAdded();
+  for (const font of added) if (!shaper.hasFont(font.id)) shaper.addFont(...(await fetchFont(font)));
+  fallback = [...FALLBACK_FONTS, ...added.map(({ id }) => id)];
 }
 
 let loading: Promise<LoadedShaper> | undefined;
@@ -21,14 +44,10 @@ export function loadShaper(): Promise<LoadedShaper> {
 
 async function load(): Promise<LoadedShaper> {
   const atOnce = SHIPPED_FONTS.filter(({ late }) => late === null);
-  const [hb, added, ...files] = await Promise.all([
-    import("harfbuzzjs"),
-    listAdded(),
-    ...atOnce.map(fetchFont),
-  ]);
+  const [hb, ...files] = await Promise.all([import("harfbuzzjs"), ...atOnce.map(fetchFont)]);
   const shaper = createHarfBuzzShaper(hb, new Map(files));
-  for (const font of added) shaper.addFont(...(await fetchFont(font)));
-  return { shaper, fallbackFonts: [...FALLBACK_FONTS, ...added.map(({ id }) => id)] };
+  await loadAdded(shaper);
+  return { shaper };
 }
 
 /** Fonts that the venue added by file. */

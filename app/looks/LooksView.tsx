@@ -6,14 +6,15 @@ import { explainFinding } from "../../core/scene/part.ts";
 import type { Template } from "../../core/scene/template.ts";
 import { FIELD_SETS } from "../../designs/fieldSets.ts";
 import { HOUSE_STYLES } from "../../designs/houseStyles.ts";
+import { nameOfTypeface } from "../../designs/typefaces.ts";
 import { useDeskStore, useDrawing } from "../desk/deskContext.ts";
 import { NoticeBar } from "../desk/NoticeBar.tsx";
 import type { DeskOutfit } from "../desk/outfit.ts";
 import type { Drawing } from "../live/drawing.ts";
-import { deskHeaders } from "../ui/deskHeaders.ts";
 import { PagePicture } from "../ui/PagePicture.tsx";
 import { postJson } from "../ui/postJson.ts";
 import standIn from "../ui/standInPicture.svg";
+import { FontRoles } from "./FontRoles.tsx";
 import { StylePicker } from "./StylePicker.tsx";
 import { bringTemplate, templateFile } from "./templateFiles.ts";
 import { RESTING_MS, type Samples, useLaidOut } from "./useLaidOut.ts";
@@ -40,11 +41,17 @@ function exampleOf(wardrobes: readonly ShownWardrobe[]): readonly Template[] {
 /** The house styles, and every template that is worn, as true pictures with sample words. */
 export function LooksView({
   worn,
+  faces,
+  fonts,
   samples,
   wardrobes,
   outfits,
 }: {
   worn: string;
+  /** What each role of the style in use is set in. */
+  faces: HouseStyle["fonts"];
+  /** Fonts of the venue. */
+  fonts: readonly { readonly id: string; readonly name: string }[];
   samples: Samples;
   wardrobes: readonly ShownWardrobe[];
   outfits: readonly DeskOutfit[];
@@ -54,22 +61,34 @@ export function LooksView({
   const { revalidate } = useRevalidator();
   const [seen, setSeen] = useState(worn);
   const [outfitId, setOutfitId] = useState(wardrobes[0]?.outfitId ?? "");
-  const style = HOUSE_STYLES.find(({ name }) => name === seen) ?? HOUSE_STYLES[0];
+  const plain = HOUSE_STYLES.find(({ name }) => name === seen) ?? HOUSE_STYLES[0];
+  const style = useMemo(
+    () => plain && (plain.name === worn ? { ...plain, fonts: faces } : plain),
+    [plain, worn, faces],
+  );
   const wardrobe = wardrobes.find((candidate) => candidate.outfitId === outfitId);
 
-  const wear = async (name: string) => {
-    const response = await fetch("/wear-style", {
-      method: "POST",
-      headers: { "Content-Type": "application/json", ...deskHeaders() },
-      body: JSON.stringify({ name }),
-    }).catch(() => undefined);
-    if (!response?.ok) {
-      store.say("trouble", "The style could not be changed. The one before is still in use; press again.");
-      return;
-    }
-    store.say("word", `“${name}” is used from the next take on. What is on air stays as it is.`);
+  const wear = async (name: string, roles: Readonly<Record<string, string>> = {}) => {
+    const answer = await postJson<{ problem?: string }>("/wear-style", { name, fonts: roles });
+    if (!answer || answer.problem !== undefined)
+      store.say(
+        "trouble",
+        answer?.problem ?? "The server cannot be reached. The style before is still in use; press again.",
+      );
+    else store.say("word", `“${name}” is used from the next take on. What is on air stays as it is.`);
     await revalidate();
   };
+  /** The roles as they are, with one in another font. */
+  const setIn = (role: string, wanted: string) =>
+    wear(worn, {
+      ...Object.fromEntries(
+        Object.entries(faces).flatMap(([each, face]) => {
+          const name = nameOfTypeface(face, fonts);
+          return name === undefined ? [] : [[each, name] as const];
+        }),
+      ),
+      [role]: wanted,
+    });
 
   const bring = async (file: File) => {
     const brought = await bringTemplate(outfitId, file);
@@ -105,6 +124,9 @@ export function LooksView({
           drawing={drawing}
           onChoose={setSeen}
         />
+      </section>
+      <section aria-label="Fonts" className="shrink-0 border-b border-edge px-5 py-2.5">
+        <FontRoles faces={faces} fonts={fonts} onChoose={(role, wanted) => void setIn(role, wanted)} />
       </section>
       <section
         aria-label="Outfit and style"

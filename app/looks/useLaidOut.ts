@@ -3,9 +3,9 @@ import type { HouseStyle } from "../../core/scene/houseStyle.ts";
 import { layOut } from "../../core/scene/layOut.ts";
 import type { MediaInfo } from "../../core/scene/media.ts";
 import type { Template } from "../../core/scene/template.ts";
-import { FALLBACK_FONTS } from "../../core/text/fontList.ts";
 import { sampleValues } from "../../designs/samples.ts";
 import type { Drawing } from "../live/drawing.ts";
+import { fallbackFonts } from "../live/shaper.ts";
 
 /** A picture and a clip of the library, to show templates with; null where it has none. */
 export interface Samples {
@@ -48,7 +48,7 @@ export function useLaidOut(
         {
           media,
           shaper: drawing.shaper,
-          fallbackFonts: FALLBACK_FONTS,
+          fallbackFonts: fallbackFonts(),
           timeZone: drawing.timeZone,
         },
       ),

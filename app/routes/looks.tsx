@@ -7,11 +7,13 @@ import type { Route } from "./+types/looks.ts";
 export const middleware = [only("desk")];
 
 export function loader({ context }: Route.LoaderArgs) {
-  const { wardrobes, style, media } = getServices(context);
+  const { wardrobes, style, media, fonts } = getServices(context);
   const sampleOf = (type: "picture" | "video") => media.list().find(({ info }) => info.type === type) ?? null;
   return {
     samples: { picture: sampleOf("picture"), clip: sampleOf("video") },
     worn: style().name,
+    faces: style().fonts,
+    fonts: fonts.list().map(({ id, name }) => ({ id, name })),
     wardrobes: wardrobes().map(({ outfitId, templates }) => ({
       outfitId,
       templates: [...templates.values()].flatMap((offered) =>

@@ -142,6 +142,8 @@ export type ServerMessage =
     }
   /** What the venue has set, for desks and multi-views. */
   | { readonly kind: "venue"; readonly settings: VenueSettings }
+  /** The venue added a font or took one out: what is drawn next may want it. */
+  | { readonly kind: "fonts" }
   | { readonly kind: "screens"; readonly screens: readonly ScreenHealth[] }
   /** The desks that are open, and the outputs that show the rehearsal in place of the air. */
   | {

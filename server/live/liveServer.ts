@@ -21,6 +21,7 @@ import type { Stalls } from "../health/stalls.ts";
 import { log } from "../log.ts";
 import type { ContentStore } from "../store/contentStore.ts";
 import type { EveningStore } from "../store/eveningStore.ts";
+import type { FontStore } from "../store/fontStore.ts";
 import type { LinkStore } from "../store/linkStore.ts";
 import type { ScreenStore } from "../store/screenStore.ts";
 import type { VenueStore } from "../store/venueStore.ts";
@@ -56,6 +57,7 @@ export interface LiveParts {
   readonly rundown: Rundown;
   readonly evenings: EveningStore;
   readonly venue: VenueStore;
+  readonly fonts: Pick<FontStore, "onChange">;
   readonly contents: ContentStore;
   readonly links: LinkStore;
   readonly sessions: DeskSessions;
@@ -115,6 +117,9 @@ export class LiveServer {
     parts.venue.onChange((settings) => {
       for (const connection of this.#joined())
         if (connection.link?.kind !== "output") send(connection, { kind: "venue", settings });
+    });
+    parts.fonts.onChange(() => {
+      for (const connection of this.#joined()) send(connection, { kind: "fonts" });
     });
     parts.onStorage(() => this.#tellStorage(this.#desks()));
     parts.onNews((sentence) => {

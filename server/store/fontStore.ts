@@ -23,6 +23,7 @@ export class FontStore {
   readonly #fonts = new Map<string, AddedFont>();
 
   readonly #aside: Aside;
+  readonly #listeners = new Set<() => void>();
 
   constructor(db: Db, showId: string, files: MediaStore, shaper: Shaper, aside: Aside) {
     this.#db = db;
@@ -50,6 +51,10 @@ export class FontStore {
     }
   }
 
+  onChange(listener: () => void): void {
+    this.#listeners.add(listener);
+  }
+
   list(): AddedFont[] {
     return [...this.#fonts.values()];
   }
@@ -75,6 +80,7 @@ export class FontStore {
         .execute();
       const font = { id: fontId, name, file: file.hash };
       this.#fonts.set(fontId, font);
+      for (const listener of this.#listeners) listener();
       return { font };
     } finally {
       await this.#files.incoming.discard(file);
@@ -85,6 +91,7 @@ export class FontStore {
   async remove(id: string): Promise<boolean> {
     if (!this.#fonts.delete(id)) return false;
     await this.#db.deleteFrom("font").where("show_id", "=", this.#showId).where("id", "=", id).execute();
+    for (const listener of this.#listeners) listener();
     return true;
   }
 }
