@@ -1,6 +1,8 @@
 import { type AirAction, type KeyMap, keysOf, nameOfKey } from "../../core/keys/keyMap.ts";
 import { foldWords } from "../../core/words/foldWords.ts";
+import { isNearAny } from "../../core/words/nearWords.ts";
 import type { DeskStore } from "../desk/deskStore.ts";
+import { shutAll } from "../desk/shutAll.ts";
 
 /** Something the desk can do, by name. */
 export interface DeskCommand {
@@ -52,7 +54,8 @@ export function deskCommands(
     view("Go to Keys", "/keys"),
     view("Go to Evenings", "/evenings"),
     view("Go to Design", "/looks"),
-    view("Go to Library", "/library"),
+    view("Go to Material: pictures, clips, fonts", "/library"),
+    view("Go to Health", "/health"),
     view("Find and replace words in the rundown", "/prepare?panel=replace"),
     view("Credits that are missing", "/prepare?panel=credits"),
     view("Bin: cues that were deleted", "/prepare?panel=bin"),
@@ -71,6 +74,14 @@ export function deskCommands(
     desk("Rehearse, or back to the air", null, () => store.rehearse(store.getSnapshot().channel === "air")),
     desk("Arm the step after", keyOf("armNext"), () => store.armNeighbour(1, "step")),
     desk("Arm the cue after", keyOf("armNextCue"), () => store.armNeighbour(1, "cue")),
+    air("All screens to black, or back to their picture", null, () => shutAll(store, "black")),
+    air("All screens to their stand-by, or back to their picture", null, () => shutAll(store, "standBy")),
+    desk("Lock this desk, or unlock it", null, () =>
+      store.setMode(store.getSnapshot().mode === "locked" ? "free" : "locked"),
+    ),
+    desk("Only watch on this desk, or work again", null, () =>
+      store.setMode(store.getSnapshot().mode === "watching" ? "free" : "watching"),
+    ),
     desk("Follow the script again", keyOf("follow"), () => store.press({ kind: "disarm" })),
   ];
 }
@@ -78,8 +89,13 @@ export function deskCommands(
 export function findCommands(query: string, commands: readonly DeskCommand[]): DeskCommand[] {
   const words = foldWords(query).split(" ").filter(Boolean);
   if (words.length === 0) return [];
-  return commands.filter(({ name }) => {
+  const found = commands.filter(({ name }) => {
     const folded = foldWords(name);
     return words.every((word) => folded.includes(word));
+  });
+  if (found.length > 0 || words.join("").length < 4) return found;
+  return commands.filter(({ name }) => {
+    const own = foldWords(name).split(" ");
+    return words.every((word) => isNearAny(word, own));
   });
 }

@@ -37,6 +37,21 @@ describe("steps of the rundown", () => {
     expect(findSteps("  ", cues())).toEqual([]);
   });
 
+  test("roles and notes are looked into, and spelling is forgiven", () => {
+    expect(names("net mender")).toEqual(["Ilse Tarrow"]);
+    expect(names("tarow")).toEqual(["Ilse Tarrow"]);
+    expect(names("ilsee tarrow")).toEqual(["Ilse Tarrow"]);
+    expect(findSteps("moring tide", cues())[0]?.words).toContain("row for the tide");
+    expect(findSteps("mornnig", cues())[0]?.words).toContain("Row for the morning");
+    expect(names("kepeer")).toEqual(["Söre Lamp"]);
+    const [first, ...others] = cues() as [DeskCue, ...DeskCue[]];
+    const noted = {
+      ...first,
+      view: { ...first.view, doc: { ...first.view.doc, note: "wait for the bell" } },
+    };
+    expect(findSteps("the bell", [noted, ...others]).map(({ title }) => title)).toEqual(["Ilse Tarrow"]);
+  });
+
   test("by number; one that cannot be taken is found by its name all the same", () => {
     expect(findSteps("3", cues()).map(({ cue }) => cue.index)).toEqual([2]);
     const [first, ...others] = cues();

@@ -1,7 +1,7 @@
 import type { Anchor } from "../../core/rundown/anchor.ts";
-import type { PageContent } from "../../core/rundown/content.ts";
 import { stepsOf } from "../../core/rundown/steps.ts";
 import { foldWords } from "../../core/words/foldWords.ts";
+import { isNearAny } from "../../core/words/nearWords.ts";
 import { FIELD_SETS, PAGE_FIELD_SETS } from "../../designs/fieldSets.ts";
 import type { DeskCue } from "../desk/deskCues.ts";
 import type { DeskSnapshot } from "../desk/deskStore.ts";
@@ -27,20 +27,30 @@ export interface FoundTemplate {
 
 interface Folded {
   readonly title: string;
+  /** What else its fields say, and notes that only the desk sees. */
+  readonly aside: string;
   readonly steps: readonly { readonly anchor: Anchor; readonly words: string; readonly folded: string }[];
 }
-const foldedByContent = new WeakMap<PageContent, Folded>();
+const foldedByView = new WeakMap<DeskCue["view"], Folded>();
 
-function foldedOf(content: PageContent): Folded {
-  let folded = foldedByContent.get(content);
+function foldedOf({ view, ready }: DeskCue): Folded {
+  let folded = foldedByView.get(view);
   if (!folded) {
+    const { doc } = view;
+    const aside = [
+      doc.note,
+      ...(doc.kind === "page" ? Object.values(doc.values) : []),
+      doc.kind === "remark" ? doc.text : "",
+    ];
     folded = {
-      title: foldWords(content.title),
-      steps: stepsOf(content)
+      title: foldWords(cueTitle(doc, ready?.content)),
+      aside: foldWords(aside.join(" ")),
+      steps: (ready ? stepsOf(ready.content) : [])
         .filter(({ kind }) => kind !== "leave" && kind !== "blank")
         .map(({ anchor, words }) => ({ anchor, words, folded: foldWords(words) })),
     };
-    foldedByContent.set(content, folded);
+    // What is not compiled yet has no steps yet.
+    if (ready) foldedByView.set(view, folded);
   }
   return folded;
 }
@@ -57,35 +67,63 @@ export function findSteps(query: string, cues: readonly DeskCue[]): FoundStep[] 
     const content = cue.ready?.content;
     const title = cueTitle(cue.view.doc, content);
     const kind = cueKindName(cue.view.doc);
-    const folded = content && foldedOf(content);
-    const foldedTitle = folded?.title ?? foldWords(title);
-    const first = folded?.steps[0]?.anchor ?? null;
+    const folded = foldedOf(cue);
+    const foldedTitle = folded.title;
+    const first = folded.steps[0]?.anchor ?? null;
     if (foldedTitle.startsWith(wanted))
       ranked.push({ rank: 0, found: { cue, title, kind, anchor: first, words: "" } });
     else if (words.every((word) => foldedTitle.includes(word)))
       ranked.push({ rank: 1, found: { cue, title, kind, anchor: first, words: "" } });
     else {
       const step =
-        folded?.steps.find((candidate) => candidate.folded.includes(wanted)) ??
+        folded.steps.find((candidate) => candidate.folded.includes(wanted)) ??
         (words.length > 1
-          ? folded?.steps.find((candidate) => words.every((word) => candidate.folded.includes(word)))
+          ? folded.steps.find((candidate) => words.every((word) => candidate.folded.includes(word)))
           : undefined);
       if (step) ranked.push({ rank: 2, found: { cue, title, kind, anchor: step.anchor, words: step.words } });
       else if (String(cue.index + 1) === wanted)
         ranked.push({ rank: 0, found: { cue, title, kind, anchor: first, words: "" } });
+      else if (words.every((word) => folded.aside.includes(word)))
+        ranked.push({ rank: 3, found: { cue, title, kind, anchor: first, words: asideOf(cue) } });
     }
   }
+  if (ranked.length === 0) ranked.push(...spelledNearly(words, cues));
   return ranked
     .sort((a, b) => a.rank - b.rank)
     .slice(0, MOST_STEPS)
     .map(({ found }) => found);
 }
 
+/** What a cue says besides its title, as it was typed. */
+function asideOf({ view: { doc } }: DeskCue): string {
+  if (doc.kind === "page") return Object.values(doc.values).slice(1).join(" · ") || doc.note;
+  return doc.note;
+}
+
+/** Nothing is called so: what is spelt nearly so, title, words, fields and notes alike. */
+function spelledNearly(
+  words: readonly string[],
+  cues: readonly DeskCue[],
+): { rank: number; found: FoundStep }[] {
+  return cues.flatMap((cue) => {
+    const { title, aside, steps } = foldedOf(cue);
+    const named = { cue, title: cueTitle(cue.view.doc, cue.ready?.content), kind: cueKindName(cue.view.doc) };
+    const about = `${title} ${aside}`.split(" ");
+    if (words.every((word) => isNearAny(word, about)))
+      return [{ rank: 4, found: { ...named, anchor: steps[0]?.anchor ?? null, words: "" } }];
+    const step = steps.find(({ folded }) => {
+      const own = folded.split(" ");
+      return words.every((word) => isNearAny(word, own));
+    });
+    return step ? [{ rank: 5, found: { ...named, anchor: step.anchor, words: step.words } }] : [];
+  });
+}
+
 /** The cue chosen for editing, before anything is typed: what was just made can be taken at once. */
 export function chosenStep({ cues, chosenId }: DeskSnapshot): FoundStep[] {
   const cue = cues.find(({ view }) => view.cueId === chosenId);
   if (!cue) return [];
-  const first = cue.ready && foldedOf(cue.ready.content).steps[0];
+  const [first] = foldedOf(cue).steps;
   return [
     {
       cue,

@@ -4,6 +4,7 @@ import { chorusFrom, sectionsOf } from "../../core/rundown/sections.ts";
 import type { DeskMode } from "../../core/show/deskMode.ts";
 import type { Target } from "../../core/show/line.ts";
 import type { DeskStore } from "../desk/deskStore.ts";
+import { shutAll } from "../desk/shutAll.ts";
 
 /** What the operator can do, by key or by button. */
 export interface AirActs {
@@ -56,9 +57,9 @@ export function useAirActs(
       goOn: () => store.goOn(),
       clear: () => store.press({ kind: "clear", how: "animated" }),
       clearEverything: () => store.press({ kind: "clearEverything", how: "animated" }),
-      black: () => shut(store, "black"),
-      blackAtOnce: () => shut(store, "black"),
-      standBy: () => shut(store, "standBy"),
+      black: () => shutAll(store, "black"),
+      blackAtOnce: () => shutAll(store, "black"),
+      standBy: () => shutAll(store, "standBy"),
       send: () => store.press({ kind: "send", layerId: null }),
       hold: () => store.press({ kind: "hold" }),
       armNext: () => store.armNeighbour(1, "step"),
@@ -101,12 +102,4 @@ export function useAirActs(
         ),
     };
   }, [store, mode, own]);
-}
-
-/** Shuts all screens, or opens what that has shut. With one shut by itself already, it shuts the rest. */
-function shut(store: DeskStore, picture: "black" | "standBy"): void {
-  const isOn = Object.values(store.getSnapshot().state.shutters).some(
-    (shutter) => shutter.untilMs === null && shutter.byAll && shutter.picture === picture,
-  );
-  store.press({ kind: "shut", outputIds: null, picture: isOn ? null : picture });
 }
