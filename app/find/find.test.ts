@@ -110,6 +110,8 @@ describe("commands", () => {
       "Cut to the next step",
       "Undo",
       "Switch to the screen plan “Evening”",
+      "All screens to black, or back to their picture",
+      "All screens to their stand-by, or back to their picture",
     ]);
     expect(findCommands("clear", all)).toEqual([]);
     expect(findCommands("", all)).toEqual([]);

@@ -215,7 +215,7 @@ export function PrepareView({ outfits }: { outfits: readonly DeskOutfit[] }) {
   return (
     <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_420px] min-[1600px]:grid-cols-[minmax(0,1fr)_44vw] max-[1100px]:grid-cols-1 max-[1100px]:grid-rows-[minmax(0,1fr)_minmax(0,38%)]">
       <main aria-label="Rundown" className="relative flex min-h-0 flex-col">
-        <div className="shrink-0 border-b border-edge bg-raised px-4 pt-3 pb-2">
+        <div className="max-h-[78%] shrink-0 overflow-y-auto border-b border-edge bg-raised px-4 pt-3 pb-2">
           <AddBox
             onAdd={add}
             onAddAll={addAll}

@@ -24,6 +24,12 @@ export function OfferLine({ offer, onAccept }: { offer: Offer; onAccept: () => v
   );
 }
 
+/** What one of two texts says and the other does not: not the title and labels that both have. */
+function ownLines(text: string, other: string): string[] {
+  const shared = new Set(other.split("\n"));
+  return text.split("\n").filter((line) => line !== "" && !shared.has(line));
+}
+
 function wordsOf(offer: Offer) {
   switch (offer.kind) {
     case "twoLanguages": {
@@ -35,18 +41,14 @@ function wordsOf(offer: Offer) {
         answer: `Make ${second} the second language`,
         result: (
           <div className="mt-2 grid grid-cols-2 gap-4">
-            {[offer.first, offer.second].map((text, i) => (
+            {[ownLines(offer.first, offer.second), ownLines(offer.second, offer.first)].map((lines, i) => (
               <p
                 key={offer.languages[i]}
                 className="font-words border-l-2 border-edge-strong pl-3 text-[16px] whitespace-pre-line"
                 dir="auto"
               >
-                {text
-                  .split("\n")
-                  .filter((line) => line !== "")
-                  .slice(0, SHOWN_LINES)
-                  .join("\n")}{" "}
-                …
+                {lines.slice(0, SHOWN_LINES).join("\n")}
+                {lines.length > SHOWN_LINES && " …"}
               </p>
             ))}
           </div>

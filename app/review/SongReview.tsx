@@ -77,7 +77,11 @@ export function SongReview({
       {offersFor(text, reading).map((offer) => (
         <OfferLine key={offer.kind} offer={offer} onAccept={() => onAccept(offer)} />
       ))}
-      <ul ref={rows} onKeyDown={move} className="max-h-[40vh] min-h-0 overflow-y-auto py-1.5">
+      <ul
+        ref={rows}
+        onKeyDown={move}
+        className="max-h-[40vh] min-h-0 overflow-y-auto py-1.5 max-[1100px]:max-h-[24vh]"
+      >
         {lines.map((line) => {
           const begins = line.section !== undefined && line.section !== shown;
           if (line.section !== undefined) shown = line.section;

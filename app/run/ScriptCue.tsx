@@ -73,8 +73,8 @@ export const ScriptCue = memo(function ScriptCue(props: Props) {
           </p>
           {cueTiming(view.doc) && <p className="text-[14px] text-second">{cueTiming(view.doc)}</p>}
           {missing.length > 0 && (
-            <p className="text-[14px] leading-snug text-second" title="Credits, in Prepare">
-              not said: {nameMissing(missing)}
+            <p className="text-[14px] leading-snug text-second" title={`Not said: ${nameMissing(missing)}`}>
+              credit incomplete
             </p>
           )}
           {view.doc.note && (
