@@ -1,13 +1,19 @@
 import { useCallback, useEffect, useState } from "react";
 import type { SongDoc } from "../../core/rundown/cueDoc.ts";
-import { type SongFields, songFieldsOf } from "../../core/words/songFields.ts";
+import { type MergedSong, mergeSongs } from "../../core/words/mergeSong.ts";
+import { type SongFields, songFieldsOf, songOf } from "../../core/words/songFields.ts";
 import { newId } from "../ui/newId.ts";
 import { postJson } from "../ui/postJson.ts";
+import { MergePanel } from "./MergePanel.tsx";
 
 type LibrarySong = { readonly song: SongFields; readonly revision: number };
 type Saved =
   | { readonly kind: "saved"; readonly id: string; readonly revision: number }
+  | { readonly kind: "conflict"; readonly sentence: string }
   | { readonly kind: "refused"; readonly sentence: string };
+
+/** Where nobody kept what the song was, all that differs is asked. */
+const EMPTY_SONG = songOf("", "");
 
 const sameSong = (a: SongFields, b: SongFields) =>
   JSON.stringify(songFieldsOf(a)) === JSON.stringify(songFieldsOf(b));
@@ -26,6 +32,7 @@ export function LibraryLine({
   const revision = doc.source?.revision;
   const [known, setKnown] = useState<LibrarySong | "gone" | null>(null);
   const [problem, setProblem] = useState("");
+  const [merged, setMerged] = useState<MergedSong | null>(null);
   const load = useCallback(async () => {
     if (!songId) return setKnown(null);
     try {
@@ -40,30 +47,48 @@ export function LibraryLine({
   // biome-ignore lint/correctness/useExhaustiveDependencies: a new revision is looked at anew
   useEffect(() => void load(), [load, revision]);
 
-  const keep = async () => {
+  const save = async (song: SongFields) => {
     const id = songId && known !== "gone" ? songId : newId();
     const saved = await postJson<Saved>("/song/save", {
       id,
       actor,
-      song: songFieldsOf(doc),
+      song,
       baseRevision: known && known !== "gone" ? known.revision : 0,
     });
     if (saved?.kind === "saved") {
       setProblem("");
-      onType({ ...doc, source: { songId: saved.id, revision: saved.revision } });
-      setKnown({ song: songFieldsOf(doc), revision: saved.revision });
+      setMerged(null);
+      onType({ ...doc, ...song, source: { songId: saved.id, revision: saved.revision } });
+      setKnown({ song, revision: saved.revision });
+    } else if (saved && saved.kind !== "refused") {
+      // It has moved between the look and the press: look again.
+      await load();
+      setProblem("The library’s song changed at this very moment. Look at both, then press again.");
     } else
       setProblem(saved?.sentence ?? "The server cannot be reached. The library is as it was; try again.");
+  };
+
+  const hasMoved =
+    known !== null && known !== "gone" && revision !== undefined && known.revision !== revision;
+  /** The library's song as it was when this copy was taken; as it is there now where nobody kept that. */
+  const keep = async () => {
+    const own = songFieldsOf(doc);
+    if (!hasMoved) return save(own);
+    const answer = await fetch(`/song/${songId}?versions`).catch(() => undefined);
+    const versions = answer?.ok ? ((await answer.json()) as { versions: LibrarySong[] }).versions : [];
+    const then = versions.find((version) => version.revision <= (revision ?? 0))?.song;
+    setMerged(mergeSongs(then ?? EMPTY_SONG, known.song, own));
   };
 
   const isKept = known !== null && known !== "gone";
   const isSame = isKept && sameSong(doc, known.song);
   return (
-    <p className="flex min-h-8 flex-wrap items-center gap-3 text-[14px] text-second">
+    <div className="flex min-h-8 flex-wrap items-center gap-3 text-[14px] text-second">
       {!songId && "This song is in this rundown only."}
       {songId && known === "gone" && "The library’s song was deleted; this copy is whole."}
       {isSame && "As in the library. Changes here are for this event."}
-      {isKept && !isSame && "Changed for this event; the library’s song is as it was."}
+      {isKept && !isSame && !hasMoved && "Changed for this event; the library’s song is as it was."}
+      {isKept && !isSame && hasMoved && "Changed for this event; the library’s song has changed too."}
       {((!songId && doc.text.trim() !== "") || known === "gone" || (isKept && !isSame)) && (
         <button type="button" onClick={() => void keep()} className={buttonClass}>
           {isKept ? "Keep these changes in the library" : "Keep it in the library"}
@@ -80,8 +105,11 @@ export function LibraryLine({
           Take the library’s
         </button>
       )}
+      {merged && (
+        <MergePanel merged={merged} onSettle={(song) => void save(song)} onClose={() => setMerged(null)} />
+      )}
       {problem && <span className="text-attention">{problem}</span>}
-    </p>
+    </div>
   );
 }
 
