@@ -60,7 +60,7 @@ test("a song as it came in a mail is shown as it was understood, mended with one
   const wall = await openOutput(emptyShow, 0);
   await goTo(page, "Run");
   await page.locator("body").press("Space");
-  await settled(wall, 1);
+  await settled(wall, 2);
   await expect(output(wall)).toHaveAttribute("data-seq", /\d+/);
   await expect(page.locator('[data-mark="air"]')).toContainText("Slow river, carry our lanterns down");
 });
@@ -81,7 +81,7 @@ test("what is on air keeps its place while lines are put in before it", async ({
   const wall = await openOutput(emptyShow, 0);
   await goTo(page, "Run");
   await page.locator("body").press("Space");
-  await settled(wall, 1);
+  await settled(wall, 2);
   await expect(page.locator('[data-mark="air"]')).toContainText("lamp quay tide");
   await goTo(page, "Prepare");
   const words = page.getByRole("textbox", { name: "Words" });

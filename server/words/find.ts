@@ -1,10 +1,5 @@
 import { textsFor } from "../../core/words/reference/chooseText.ts";
-import {
-  formatPassage,
-  formatPassages,
-  looksLikeReference,
-  saysVerses,
-} from "../../core/words/reference/reference.ts";
+import { formatPassage, looksLikeReference, saysVerses } from "../../core/words/reference/reference.ts";
 import { baseLanguage, readReference, type ScriptureInfo } from "../../core/words/scripture.ts";
 import type { ScriptureStore } from "../store/scriptureStore.ts";
 import type { SongLine, SongStore } from "../store/songStore.ts";

@@ -63,6 +63,13 @@ export const PASTED_SONGS: readonly PastedSong[] = [
     words: both,
   },
   {
+    name: "a mail whose writer signs on the line that closes it",
+    text: `hey bram,\nhere's the song for sunday:\n\nlamp on the quay\n\nv1\n${a}\n\nchorus\n${c}\n\n2.\n${b}\n\nchorus x2\n\ncheers, ilse`,
+    title: "lamp on the quay",
+    order: "V1 C V2 C C",
+    words: both,
+  },
+  {
     name: "numbers at the head of verses, refrain in between",
     text: `Lamp on the Quay\n\n1. ${a}\n\nRefrain:\n${c}\n\n2. ${b}\n\nRefrain\n\n3. ${d}\n\nRefrain\n`,
     title: "Lamp on the Quay",

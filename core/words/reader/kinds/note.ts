@@ -6,7 +6,7 @@ const MAIL =
 const GREETS =
   /^(?:hi|hello|hey|dear|good (?:morning|evening|afternoon)|hallo|liebe[rs]?|guten (?:morgen|tag|abend)|hola|buenos días|buenas|querid[oa]s?|bonjour|salut|cher|chère|ciao|caro|cara|olá|oi|hej|kjære|kära|kochani|cześć|привет|здравствуйте|привіт|вітаю)(?:\s+(?:all|team|everyone|everybody|folks|there|again|zusammen|a todos|todos|tous|à tous|allemaal|alla|alle|\p{Lu}\p{L}+))*\s*[,!.–-]*$/iu;
 const CLOSES =
-  /^(?:cheers|thanks?(?: you)?(?: so much)?|many thanks|thx|(?:kind |best |warm )?regards|best(?: wishes)?|blessings?|god bless|love|see you (?:on )?\w+|yours(?: \w+)?|(?:viele |liebe |herzliche |beste )?grüße|lg|vlg|saludos|un abrazo|bendiciones|gracias|cordialement|amicalement|merci|bisous|un saluto|saluti|grazie|abraços?|obrigad[oa]|groetjes|groeten|hälsningar|hilsen|pozdrawiam|с уважением|спасибо|з повагою|дякую)\s*[,!.…–-]*$/iu;
+  /^(?:cheers|thanks?(?: you)?(?: so much)?|many thanks|thx|(?:kind |best |warm )?regards|best(?: wishes)?|blessings?|god bless|love|see you (?:on )?\w+|yours(?: \w+)?|(?:viele |liebe |herzliche |beste )?grüße|lg|vlg|saludos|un abrazo|bendiciones|gracias|cordialement|amicalement|merci|bisous|un saluto|saluti|grazie|abraços?|obrigad[oa]|groetjes|groeten|hälsningar|hilsen|pozdrawiam|с уважением|спасибо|з повагою|дякую)\s*(?:[,!.…–-]\s*\p{L}+(?:\s\p{L}+)?)?[,!.…–-]*$/iu;
 const ABOUT =
   /\b(?:here(?:’|'| i)?s|here are|attached|below (?:are|is)|please|can you|could you|for (?:this |next )?sunday|let me know|we(?:’|'| wi)ll sing|hier (?:ist|sind)|anbei|im anhang|für sonntag|aquí (?:está|va|tienes)|te mando|para el domingo|voici|ci-joint|pour dimanche|ecco|per domenica|segue|para domingo|hier is|voor zondag|вот|ось)\b/iu;
 const PAGE =
