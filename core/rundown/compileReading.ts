@@ -6,13 +6,14 @@ import type { Passage } from "../words/reference/passage.ts";
 import { formatPassage } from "../words/reference/reference.ts";
 import {
   baseLanguage,
+  numberedText,
   type ReadPassage,
   readReference,
   type ScriptureInfo,
   versesOf,
 } from "../words/scripture.ts";
 import { verseUnits } from "../words/sense.ts";
-import { samePassage } from "../words/versification.ts";
+import { samePassages } from "../words/versification.ts";
 import type { CompileContext, Compiled } from "./compileContext.ts";
 import type { Occurrence } from "./content.ts";
 import type { ReadingDoc } from "./cueDoc.ts";
@@ -66,8 +67,13 @@ export function compileReading(doc: ReadingDoc, context: CompileContext): Compil
   for (const [index, read] of found.passages.entries()) {
     add(`p${index + 1}`, read, info);
     if (!after) continue;
-    const passage = samePassage(read.passage, info.code, after.code);
-    add(`p${index + 1}s`, { passage, verses: versesOf(scripture, after.code, passage) }, after);
+    const [from, to] = [numberedText(scripture, info.code), numberedText(scripture, after.code)];
+    for (const [at, passage] of samePassages(read.passage, from, to).entries())
+      add(
+        `p${index + 1}s${at === 0 ? "" : at + 1}`,
+        { passage, verses: versesOf(scripture, after.code, passage) },
+        after,
+      );
   }
   if (occurrences.length === 0)
     return { problem: `${info.name} leaves these verses out. Choose other verses or another text.` };

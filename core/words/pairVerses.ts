@@ -1,7 +1,7 @@
 import type { FlowUnit } from "./flow.ts";
 import type { ReadPassage, Scripture, Verse } from "./scripture.ts";
-import { versesOf } from "./scripture.ts";
-import { samePassage, sameVerses } from "./versification.ts";
+import { numberedText, versesOf } from "./scripture.ts";
+import { samePassages, sameVerses } from "./versification.ts";
 
 /**
  * One unit for each verse, with what another text says in the verses that are the same. Where several verses are
@@ -18,11 +18,13 @@ export function pairVerses(
 ): FlowUnit[] {
   const tidy = (text: string) => (keepsLines ? text : text.replaceAll("\n", " "));
   const others = new Map<string, Verse>();
-  for (const verse of versesOf(scripture, toText, samePassage(passage, fromText, toText)))
-    others.set(`${verse.chapter}:${verse.verse}`, verse);
+  const [from, to] = [numberedText(scripture, fromText), numberedText(scripture, toText)];
+  for (const same of samePassages(passage, from, to))
+    for (const verse of versesOf(scripture, toText, same))
+      others.set(`${verse.chapter}:${verse.verse}`, verse);
   const shown = new Set<string>();
   return verses.map(({ chapter, verse, text }, i) => {
-    const same = sameVerses({ book: passage.from.book, chapter, verse }, fromText, toText);
+    const same = sameVerses({ book: passage.from.book, chapter, verse }, from, to);
     const second = same.flatMap((ref) => {
       const key = `${ref.chapter}:${ref.verse}`;
       const other = others.get(key);

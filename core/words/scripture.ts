@@ -6,7 +6,7 @@ import {
   type ReferenceProblem,
 } from "./reference/reference.ts";
 import { halfOf } from "./sense.ts";
-import { PRINTED_ELSEWHERE } from "./versification.ts";
+import { type NumberedText, PRINTED_ELSEWHERE } from "./versification.ts";
 
 /** A scripture text as it is known by name. */
 export interface ScriptureInfo {
@@ -63,6 +63,13 @@ export function versesOf(scripture: Scripture, textCode: string, passage: Passag
   if (passage.fromPart === "b") cut(0, "b");
   return verses;
 }
+
+/** A text as far as its numbers go; one that is not there has no verses. */
+export const numberedText = (scripture: Scripture, code: string): NumberedText => ({
+  code,
+  counts: scripture.counts(code) ?? NO_VERSES,
+});
+const NO_VERSES: VerseCounts = new Map();
 
 /** What a typed reference brings from a text; or a sentence. */
 export function readReference(scripture: Scripture, textCode: string, reference: string): ReadResult {

@@ -4,7 +4,8 @@ import { beforeAll, describe, expect, test } from "vitest";
 import { readScriptureFile } from "../../server/files/readScriptureFile.ts";
 import type { ParsedVerse } from "../../server/files/scriptureFile.ts";
 import type { VerseRef } from "./reference/passage.ts";
-import { samePassage, sameVerses } from "./versification.ts";
+import { type NumberedText, samePassages, sameVerses } from "./versification.ts";
+import { ENGLISH_TO_HEBREW, PSALM_TITLES } from "./versificationTables.ts";
 
 /** The two texts as they ship: what they print is the outside reference here. */
 const english = new Map<string, string>();
@@ -23,6 +24,8 @@ beforeAll(() => {
   };
   englishVerses = read("web.osis.xml.gz", english);
   spanishVerses = read("rv1909.osis.xml.gz", spanish);
+  Object.assign(WEB, { counts: countsOf(englishVerses) });
+  Object.assign(RV, { counts: countsOf(spanishVerses) });
 }, 60_000);
 
 const ref = (text: string): VerseRef => {
@@ -34,8 +37,19 @@ const ref = (text: string): VerseRef => {
   ];
   return { book, chapter: Number(chapter), verse: Number(verse) };
 };
-const there = (text: string) => sameVerses(ref(text), "web", "rv1909").map(keyOf);
-const back = (text: string) => sameVerses(ref(text), "rv1909", "web").map(keyOf);
+const countsOf = (verses: readonly VerseRef[]) => {
+  const counts = new Map<string, number[]>();
+  for (const { book, chapter, verse } of verses) {
+    const chapters = counts.get(book) ?? [];
+    counts.set(book, chapters);
+    chapters[chapter - 1] = Math.max(chapters[chapter - 1] ?? 0, verse);
+  }
+  return counts;
+};
+const WEB: NumberedText = { code: "web", counts: new Map() };
+const RV: NumberedText = { code: "rv1909", counts: new Map() };
+const there = (text: string) => sameVerses(ref(text), WEB, RV).map(keyOf);
+const back = (text: string) => sameVerses(ref(text), RV, WEB).map(keyOf);
 
 describe("verses that two texts number differently", () => {
   // What each pair says, in words that both have: names and things, so that a table that is off by one is seen.
@@ -80,18 +94,25 @@ describe("verses that two texts number differently", () => {
 
   test("a passage over the places where the numbers part is the same passage", () => {
     const jonah = { from: ref("Jonah 1:15"), to: ref("Jonah 2:2") };
-    expect(samePassage(jonah, "web", "rv1909")).toEqual({ from: ref("Jonah 1:15"), to: ref("Jonah 2:3") });
-    expect(samePassage(jonah, "web", "web")).toEqual(jonah);
-    expect(samePassage({ ...jonah, toPart: "a" }, "web", "another").toPart).toBe("a");
+    expect(samePassages(jonah, WEB, RV)).toEqual([{ from: ref("Jonah 1:15"), to: ref("Jonah 2:3") }]);
+    expect(samePassages(jonah, WEB, WEB)).toEqual([jonah]);
+    expect(
+      samePassages({ ...jonah, toPart: "a" }, WEB, { code: "another", counts: WEB.counts })[0]?.toPart,
+    ).toBe("a");
   });
 
   test("every verse of either text leads to one that the other prints, but for those its README names", () => {
-    const lost = (verses: readonly ParsedVerse[], from: string, to: string, texts: Map<string, string>) =>
+    const lost = (
+      verses: readonly ParsedVerse[],
+      from: NumberedText,
+      to: NumberedText,
+      texts: Map<string, string>,
+    ) =>
       verses
         .filter((verse) => sameVerses(verse, from, to).every((other) => !texts.has(keyOf(other))))
         .map(keyOf);
-    expect(lost(englishVerses, "web", "rv1909", spanish)).toEqual([]);
-    expect(lost(spanishVerses, "rv1909", "web", english)).toEqual([
+    expect(lost(englishVerses, WEB, RV, spanish)).toEqual([]);
+    expect(lost(spanishVerses, RV, WEB, english)).toEqual([
       "Luke 17:36",
       "Acts 8:37",
       "Acts 15:34",
@@ -100,7 +121,7 @@ describe("verses that two texts number differently", () => {
   });
 
   test("every Spanish verse is the counterpart of some English one", () => {
-    const reached = new Set(englishVerses.flatMap((verse) => sameVerses(verse, "web", "rv1909").map(keyOf)));
+    const reached = new Set(englishVerses.flatMap((verse) => sameVerses(verse, WEB, RV).map(keyOf)));
     expect(spanishVerses.map(keyOf).filter((key) => !reached.has(key))).toEqual([
       "Luke 17:36",
       "Acts 8:37",
@@ -109,6 +130,95 @@ describe("verses that two texts number differently", () => {
       "Rom 16:25",
       "Rom 16:26",
       "Rom 16:27",
+    ]);
+  });
+});
+
+describe("texts that are numbered the Hebrew way, or the Greek and Latin", () => {
+  const usual = () => new Map([...WEB.counts].map(([book, chapters]) => [book, [...chapters]]));
+  /** The usual numbers with the chapters that a table names counted the other way. */
+  const hebrew = (): NumberedText => {
+    const counts = usual();
+    for (const { book, sign, chapters } of ENGLISH_TO_HEBREW) {
+      const own = counts.get(book) as number[];
+      const english = [...(WEB.counts.get(book) as readonly number[])];
+      for (const { chapter, rules } of chapters)
+        for (const rule of rules)
+          for (let verse = rule.first; verse <= rule.last; verse++) {
+            expect(verse, `${book} ${chapter}`).toBeLessThanOrEqual(english[chapter - 1] as number);
+            for (const [c, v] of rule.targetsOf(chapter, verse)) own[c - 1] = Math.max(own[c - 1] ?? 0, v);
+          }
+      if (sign) own[sign.chapter - 1] = sign.verses;
+    }
+    const psalms = counts.get("Ps") as number[];
+    for (const [psalm, titles] of PSALM_TITLES)
+      psalms[psalm - 1] = (psalms[psalm - 1] as number) + titles - (psalm === 13 ? 1 : 0);
+    return { code: "hebrew", counts };
+  };
+
+  test.each([
+    ["Gen 31:55", "Gen 32:1"],
+    ["Gen 32:1", "Gen 32:2"],
+    ["Exod 8:1", "Exod 7:26"],
+    ["Exod 8:32", "Exod 8:28"],
+    ["Joel 2:28", "Joel 3:1"],
+    ["Joel 3:21", "Joel 4:21"],
+    ["Mal 4:6", "Mal 3:24"],
+    ["Ps 51:1", "Ps 51:3"],
+    ["Ps 23:1", "Ps 23:1"],
+    ["Ps 3:8", "Ps 3:9"],
+    ["Ps 13:6", "Ps 13:6"],
+    ["John 3:16", "John 3:16"],
+  ])("%s is %s in Hebrew numbers, and back", (english, other) => {
+    const text = hebrew();
+    expect(sameVerses(ref(english), WEB, text).map(keyOf)).toContain(other);
+    expect(sameVerses(ref(other), text, WEB).map(keyOf)).toContain(english);
+  });
+
+  test("each line of the table sums up: the chapter that is its sign has just so many verses", () => {
+    for (const { book, sign, chapters } of ENGLISH_TO_HEBREW) {
+      const last = Math.max(
+        ...chapters.flatMap(({ chapter, rules }) =>
+          rules.flatMap((rule) =>
+            rule.targetsOf(chapter, rule.last).flatMap(([c, v]) => (c === sign?.chapter ? [v] : [])),
+          ),
+        ),
+      );
+      expect(last, `${book} ${sign?.chapter}`).toBe(sign?.verses);
+    }
+  });
+
+  /** Common practice: the Hebrew psalter has 2 527 verses, the usual English one 2 461. */
+  test("the psalms of both count as they are known to", () => {
+    const sum = (text: NumberedText) =>
+      (text.counts.get("Ps") as readonly number[]).reduce((a, b) => a + b, 0);
+    expect(sum(WEB)).toBe(2_461);
+    expect(sum(hebrew())).toBe(2_527);
+  });
+
+  test.each([
+    ["Ps 23:1", "Ps 22:1"],
+    ["Ps 10:1", "Ps 9:22"],
+    ["Ps 116:10", "Ps 115:1"],
+    ["Ps 147:12", "Ps 147:1"],
+    ["Ps 107:23", "Ps 106:23"],
+    ["Ps 150:6", "Ps 150:6"],
+    ["Ps 51:1", "Ps 50:3"],
+  ])("%s is %s in the Latin psalter, and back", (english, other) => {
+    const counts = usual();
+    const psalms = counts.get("Ps") as number[];
+    psalms[8] = 39;
+    psalms[49] = 21;
+    const text = { code: "latin", counts };
+    expect(sameVerses(ref(english), WEB, text).map(keyOf)).toContain(other);
+    expect(sameVerses(ref(other), text, WEB).map(keyOf)).toContain(english);
+  });
+
+  test("Romans 16 of the Spanish text has its doxology, and the English one beside it where that prints it", () => {
+    const chapter = { from: ref("Rom 16:20"), to: ref("Rom 16:27") };
+    expect(samePassages(chapter, RV, WEB)).toEqual([
+      { from: ref("Rom 16:20"), to: ref("Rom 16:24") },
+      { from: ref("Rom 14:23"), to: ref("Rom 14:23") },
     ]);
   });
 });

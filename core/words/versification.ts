@@ -1,37 +1,13 @@
-import type { Passage, VerseRef } from "./reference/passage.ts";
+import type { Passage, VerseCounts, VerseRef } from "./reference/passage.ts";
+import { ENGLISH_TO_HEBREW, ENGLISH_TO_SPANISH, PSALM_TITLES } from "./versificationTables.ts";
 
-/**
- * Where the shipped Spanish text (Reina-Valera 1909) numbers its verses otherwise than the usual English numbering,
- * which the shipped English text follows: chapter by chapter, English verses to Spanish ones. Compiled by comparing
- * the two texts; verses that are not named have the same number in both. "16>13:1" is English verse 16, printed as
- * Spanish 13:1; "1-32>+1" moves each by one; "32+33>33" are two English verses in one Spanish, "18>18+19" one in two.
- */
-const ENGLISH_TO_SPANISH = `
-Num 12|16>13:1
-Num 13|1-32>+1 33>33
-Num 29|40>30:1
-Num 30|1-15>+1 16>16
-Judg 14|18>18+19 19>20 20>20
-1Sam 23|29>24:1
-1Sam 24|1-21>+1 22>22
-2Sam 20|26>25
-1Kgs 22|43>43+44 44-52>+1 53>53
-1Chr 1|31>30 32>31+32
-1Chr 21|15>15+16 16-29>+1 30>30
-2Chr 33|11>10 12-25>-1
-Job 35|16>15
-Job 38|39>39:1 40>39:2 41>39:3
-Job 39|1-27>+3 28-30>30
-Job 40|1-5>39:30 6-24>-5
-Hos 11|12>12:1
-Hos 12|1-13>+1 14>14
-Jonah 1|17>2:1
-Jonah 2|1-9>+1 10>10
-Acts 19|41>40
-2Cor 13|13>12 14>13
-`;
+/** A text as far as its numbers go. */
+export interface NumberedText {
+  readonly code: string;
+  readonly counts: VerseCounts;
+}
 
-/** The shipped English text prints Romans 16:25–27 within 14:23; the Spanish has them at their usual place. */
+/** The shipped English text prints Romans 16:25–27 within 14:23; others have them at their usual place. */
 export const PRINTED_ELSEWHERE: readonly {
   readonly text: string;
   readonly from: VerseRef;
@@ -46,67 +22,144 @@ export const PRINTED_ELSEWHERE: readonly {
   },
 ];
 
-/** Texts that are numbered as the Spanish one; every other is taken to have the usual numbering. */
-const SPANISH_NUMBERING = new Set(["rv1909"]);
-
 type Place = readonly [chapter: number, verse: number];
 const keyOf = (book: string, chapter: number, verse: number) => `${book} ${chapter}:${verse}`;
 
-const there = new Map<string, readonly Place[]>();
-const back = new Map<string, Place[]>();
+/** Where the usual English verses stand in a text, and the other way round; verses not named have the same number. */
+interface Numbering {
+  readonly there: ReadonlyMap<string, readonly Place[]>;
+  readonly back: ReadonlyMap<string, readonly Place[]>;
+}
 
-for (const row of ENGLISH_TO_SPANISH.trim().split("\n")) {
-  const [place, rules] = row.split("|") as [string, string];
-  const [book, chapterText] = place.split(" ") as [string, string];
-  const chapter = Number(chapterText);
-  for (const rule of rules.split(" ")) {
-    const [from, to] = rule.split(">") as [string, string];
-    const [first, last = first] = from.split("-").map(Number) as [number, number?];
-    for (let verse = first; verse <= (last as number); verse++)
-      there.set(keyOf(book, chapter, verse), targetsOf(to, chapter, verse));
+const numberings = new WeakMap<VerseCounts, Numbering>();
+
+/**
+ * How a text is numbered, by its own verses: each chapter that other schemes count otherwise has another number of
+ * verses there. So the Hebrew, the Latin and the Greek way are known, and texts that mix them.
+ */
+function numberingOf({ code, counts }: NumberedText): Numbering {
+  let numbering = numberings.get(counts);
+  if (!numbering) {
+    numbering = makeNumbering(code, counts);
+    numberings.set(counts, numbering);
+  }
+  return numbering;
+}
+
+function makeNumbering(code: string, counts: VerseCounts): Numbering {
+  const there = new Map<string, readonly Place[]>();
+  const rows = code === "rv1909" ? ENGLISH_TO_SPANISH : ENGLISH_TO_HEBREW;
+  for (const { book, sign, chapters } of rows) {
+    if (sign && counts.get(book)?.[sign.chapter - 1] !== sign.verses) continue;
+    for (const { chapter, rules } of chapters)
+      for (const rule of rules)
+        for (let verse = rule.first; verse <= rule.last; verse++)
+          there.set(keyOf(book, chapter, verse), rule.targetsOf(chapter, verse));
+  }
+  if (code !== "rv1909") addPsalms(there, counts.get("Ps") ?? []);
+  const back = new Map<string, Place[]>();
+  for (const [key, places] of there) {
+    const [book, numbers] = key.split(" ") as [string, string];
+    const [chapter, verse] = numbers.split(":").map(Number) as [number, number];
+    for (const [c, v] of places) {
+      const target = keyOf(book, c, v);
+      // The English verse of that very number stands there too, unless it moved itself.
+      const own: Place[] = there.has(target) ? [] : [[c, v]];
+      back.set(target, [...(back.get(target) ?? own), [chapter, verse]]);
+    }
+  }
+  for (const places of back.values()) places.sort((a, b) => a[0] - b[0] || a[1] - b[1]);
+  return { there, back };
+}
+
+/** English psalms have so many verses; only those that other schemes part or join. */
+const GREEK_SIGN = { chapter: 9, least: 38 };
+const TITLES_SIGN = { psalm: 51, verses: 21 };
+
+/** Psalms: titles that count as verses, and the numbers of the Greek and Latin psalter. */
+function addPsalms(there: Map<string, readonly Place[]>, psalms: readonly number[]): void {
+  const isGreek = (psalms[GREEK_SIGN.chapter - 1] ?? 0) >= GREEK_SIGN.least;
+  const titled = psalms[(isGreek ? TITLES_SIGN.psalm - 1 : TITLES_SIGN.psalm) - 1] === TITLES_SIGN.verses;
+  if (!isGreek && !titled) return;
+  for (let psalm = 1; psalm <= 150; psalm++) {
+    const shift = titled ? (PSALM_TITLES.get(psalm) ?? 0) : 0;
+    for (let verse = 1; verse <= 176; verse++) {
+      // Psalm 13: its last two English verses are one in Hebrew.
+      const own = psalm === 13 && shift > 0 && verse >= 6 ? 6 : verse + shift;
+      const place = isGreek ? greekPlace(psalm, own) : ([psalm, own] as const);
+      if (place[0] !== psalm || place[1] !== verse) there.set(keyOf("Ps", psalm, verse), [place]);
+    }
   }
 }
-for (const [key, places] of there) {
-  const [book, numbers] = key.split(" ") as [string, string];
-  const [chapter, verse] = numbers.split(":").map(Number) as [number, number];
-  for (const [c, v] of places) {
-    const target = keyOf(book, c, v);
-    // The English verse of that very number stands there too, unless it moved itself.
-    const own: Place[] = there.has(target) ? [] : [[c, v]];
-    back.set(target, [...(back.get(target) ?? own), [chapter, verse]]);
-  }
-}
-for (const places of back.values()) places.sort((a, b) => a[0] - b[0] || a[1] - b[1]);
 
-function targetsOf(to: string, chapter: number, verse: number): Place[] {
-  if (/^[+-]\d+$/.test(to)) return [[chapter, verse + Number(to)]];
-  return to.split("+").map((target): Place => {
-    const [c, v] = target.includes(":") ? target.split(":").map(Number) : [chapter, Number(target)];
-    return [c as number, v as number];
-  });
+/** Source: the numbering of the Septuagint and the Vulgate against the Hebrew psalter (from memory). */
+function greekPlace(psalm: number, verse: number): Place {
+  if (psalm <= 9) return [psalm, verse];
+  if (psalm === 10) return [9, verse + 21];
+  if (psalm <= 113) return [psalm - 1, verse];
+  if (psalm === 114) return [113, verse];
+  if (psalm === 115) return [113, verse + 8];
+  if (psalm === 116) return verse <= 9 ? [114, verse] : [115, verse - 9];
+  if (psalm <= 146) return [psalm - 1, verse];
+  if (psalm === 147) return verse <= 11 ? [146, verse] : [147, verse - 11];
+  return [psalm, verse];
 }
 
 /** The verses of another text that say what a verse of this one says, in order. */
-export function sameVerses(ref: VerseRef, fromText: string, toText: string): VerseRef[] {
-  const fromSpanish = SPANISH_NUMBERING.has(fromText);
-  const toSpanish = SPANISH_NUMBERING.has(toText);
-  for (const { text, from, to, at } of PRINTED_ELSEWHERE) {
+export function sameVerses(ref: VerseRef, from: NumberedText, to: NumberedText): VerseRef[] {
+  for (const { text, from: first, to: last, at } of PRINTED_ELSEWHERE) {
     const inside =
-      ref.book === from.book &&
-      ref.chapter === from.chapter &&
-      ref.verse >= from.verse &&
-      ref.verse <= to.verse;
-    if (toText === text && inside) return [at];
+      ref.book === first.book &&
+      ref.chapter === first.chapter &&
+      ref.verse >= first.verse &&
+      ref.verse <= last.verse;
+    if (to.code === text && from.code !== text && inside) return [at];
   }
-  if (fromSpanish === toSpanish) return [ref];
-  const key = keyOf(ref.book, ref.chapter, ref.verse);
-  const places = fromSpanish ? back.get(key) : there.get(key);
-  return places ? places.map(([chapter, verse]) => ({ book: ref.book, chapter, verse })) : [ref];
+  if (from.code === to.code) return [ref];
+  const english = places(numberingOf(from).back, ref);
+  const found = english.flatMap((place) => places(numberingOf(to).there, place));
+  const seen = new Set<string>();
+  return found.filter(({ book, chapter, verse }) => {
+    const key = keyOf(book, chapter, verse);
+    return !seen.has(key) && seen.add(key);
+  });
 }
 
-/** The passage of another text that holds the words of this one's; a half of a verse stays that half. */
-export function samePassage(passage: Passage, fromText: string, toText: string): Passage {
-  const first = sameVerses(passage.from, fromText, toText)[0] ?? passage.from;
-  const last = sameVerses(passage.to, fromText, toText).at(-1) ?? passage.to;
-  return { ...passage, from: first, to: last };
+const places = (known: ReadonlyMap<string, readonly Place[]>, ref: VerseRef): VerseRef[] =>
+  known
+    .get(keyOf(ref.book, ref.chapter, ref.verse))
+    ?.map(([chapter, verse]) => ({ book: ref.book, chapter, verse })) ?? [ref];
+
+/**
+ * The passages of another text that hold the words of this one's, in the order of this one: one as a rule, more where
+ * the other prints some of them elsewhere. A half of a verse stays that half.
+ */
+export function samePassages(passage: Passage, from: NumberedText, to: NumberedText): Passage[] {
+  const chapters = from.counts.get(passage.from.book) ?? [];
+  const found: { from: VerseRef; to: VerseRef }[] = [];
+  const isAfter = (a: VerseRef, b: VerseRef) =>
+    (a.chapter === b.chapter && a.verse === b.verse + 1) ||
+    (a.chapter === b.chapter + 1 &&
+      a.verse === 1 &&
+      b.verse >= (to.counts.get(b.book)?.[b.chapter - 1] ?? b.verse));
+  const isWithin = (ref: VerseRef, { from: first, to: last }: { from: VerseRef; to: VerseRef }) =>
+    (ref.chapter > first.chapter || (ref.chapter === first.chapter && ref.verse >= first.verse)) &&
+    (ref.chapter < last.chapter || (ref.chapter === last.chapter && ref.verse <= last.verse));
+  for (let chapter = passage.from.chapter; chapter <= passage.to.chapter; chapter++) {
+    const first = chapter === passage.from.chapter ? passage.from.verse : 1;
+    const last = chapter === passage.to.chapter ? passage.to.verse : (chapters[chapter - 1] ?? 0);
+    for (let verse = first; verse <= last; verse++)
+      for (const ref of sameVerses({ book: passage.from.book, chapter, verse }, from, to)) {
+        const open = found.at(-1);
+        if (found.some((each) => isWithin(ref, each))) continue;
+        if (open && isAfter(ref, open.to)) open.to = ref;
+        else found.push({ from: ref, to: ref });
+      }
+  }
+  const { fromPart, toPart } = passage;
+  return found.map((each, i) => ({
+    ...each,
+    ...(i === 0 && fromPart && { fromPart }),
+    ...(i === found.length - 1 && toPart && { toPart }),
+  }));
 }
