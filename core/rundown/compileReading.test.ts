@@ -4,7 +4,7 @@ import { beforeAll, describe, expect, test } from "vitest";
 import { readScriptureFile } from "../../server/files/readScriptureFile.ts";
 import { prepareBench } from "../test-support/contents.ts";
 import type { Passage } from "../words/reference/passage.ts";
-import type { Scripture, ScriptureInfo, Verse } from "../words/scripture.ts";
+import { type Scripture, type ScriptureInfo, type Verse, versesOf } from "../words/scripture.ts";
 import { compileCue } from "./compile.ts";
 import type { PageContent } from "./content.ts";
 import { type ReadingDoc, readingCue } from "./cueDoc.ts";
@@ -173,4 +173,24 @@ describe("readings", () => {
     });
     expect(slides(read("Rom 16:25-27", { text: "rv1909" }))[0]?.reference).toMatch(/^Romanos 16:25/);
   });
+});
+
+test("a verse that is printed together with the one before it has their words, by either number", () => {
+  const bridged: Scripture = {
+    info: () => ({ code: "web", name: "A text", language: "en", rights: "" }),
+    counts: () => new Map([["Gen", [5]]]),
+    verses: (_, { from, to }) =>
+      [
+        { chapter: 1, verse: 3, text: "Let there be light, and it was good." },
+        { chapter: 1, verse: 4, text: "" },
+        { chapter: 1, verse: 5, text: "Day." },
+      ].filter(({ verse }) => verse >= from.verse && verse <= to.verse),
+  };
+  const shown = (verse: number) => {
+    const ref = { book: "Gen", chapter: 1, verse };
+    return versesOf(bridged, "web", { from: ref, to: { ...ref, verse: 5 } }).map(({ text }) => text);
+  };
+  expect(shown(4)).toEqual(["Let there be light, and it was good.", "Day."]);
+  expect(shown(3)).toEqual(["Let there be light, and it was good.", "Day."]);
+  expect(shown(5)).toEqual(["Day."]);
 });

@@ -55,13 +55,20 @@ export type ReadResult =
 /** The verses of a passage, the first and the last cut where only half of them was asked for. */
 export function versesOf(scripture: Scripture, textCode: string, passage: Passage): Verse[] {
   const verses = [...scripture.verses(textCode, passage)];
+  // A verse that is printed together with those before it begins with their words.
+  if (verses[0]?.text === "") {
+    const before = scripture
+      .verses(textCode, { from: { ...passage.from, verse: 1 }, to: passage.from })
+      .findLast(({ text }) => text !== "");
+    if (before) verses[0] = before;
+  }
   const cut = (at: number, part: "a" | "b") => {
     const verse = verses[at];
     if (verse) verses[at] = { ...verse, text: halfOf(verse.text, part) };
   };
   if (passage.toPart === "a") cut(verses.length - 1, "a");
   if (passage.fromPart === "b") cut(0, "b");
-  return verses;
+  return verses.filter(({ text }) => text !== "");
 }
 
 /** A text as far as its numbers go; one that is not there has no verses. */

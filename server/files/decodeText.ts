@@ -13,7 +13,7 @@ const MARKS: readonly (readonly [bytes: readonly number[], encoding: string])[] 
   [[0xfe, 0xff], "utf-16be"],
 ];
 /** How files of text say their encoding, in their first lines. */
-const DECLARED = /(?:coding|charset|encoding)\s*[:=]\s*["']?([\w.:-]{3,30})/i;
+const DECLARED = /(?:(?:coding|charset|encoding)\s*[:=]\s*["']?|\\ide\s+)([\w.:-]{3,30})/i;
 const FIRST_BYTES = 400;
 
 /** Text in whatever encoding its mark or its first lines say; else UTF-8, and where it is not that, the likeliest. */

@@ -12,6 +12,7 @@ describe("OSIS", () => {
     );
     expect(parseOsis(xml)).toEqual({
       title: "Test text",
+      leftOut: [],
       language: "en",
       rights: "Free to read",
       verses: [
@@ -63,5 +64,12 @@ describe("OSIS", () => {
     ["an entity that nobody declared", '<verse osisID="Ps.1.1">&lol;</verse>'],
   ])("broken XML is told with its place: %s", (_, inner) => {
     expect(() => parseOsis(wrap(inner))).toThrow(/not whole: .*Nothing of it was brought in/);
+  });
+
+  test("what has no place among the verses is named", () => {
+    const { leftOut } = parseOsis(
+      '<osis><osisText><div><verse osisID="Ps.3.title">A psalm</verse><verse osisID="Ps.3.1">Yahweh</verse></div></osisText></osis>',
+    );
+    expect(leftOut).toEqual(["Ps.3.title"]);
   });
 });

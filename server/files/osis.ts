@@ -1,5 +1,5 @@
 import { SaxesParser } from "saxes";
-import { FileProblem, type ParsedText, type ParsedVerse } from "./scriptureFile.ts";
+import { bridged, FileProblem, type ParsedText, type ParsedVerse } from "./scriptureFile.ts";
 
 /** What stands between verses or beside them, and is not read out. */
 const NOT_READ = new Set(["note", "title", "rdg", "figure", "index", "milestone", "catchWord"]);
@@ -21,14 +21,24 @@ export function parseOsis(xml: string): ParsedText {
   let rights = "";
   let language = "und";
   let skipping = 0;
+  const leftOut: string[] = [];
   let open: { readonly id: string; words: string } | undefined;
 
   const end = () => {
     if (!open) return;
-    const match = /^(?:[\w.-]+:)?([1-4]?[A-Za-z]+)\.(\d{1,3})\.(\d{1,3})/.exec(open.id);
+    const match = /^(?:[\w.-]+:)?([1-4]?[A-Za-z]+)\.(\d{1,3})\.(\d{1,3})(?:!(\w+))?/.exec(open.id);
     const words = tidy(open.words);
-    if (match && words !== "")
-      verses.push({ book: match[1] as string, chapter: Number(match[2]), verse: Number(match[3]), words });
+    if (!match && open.id !== "" && words !== "") leftOut.push(open.id);
+    if (match && words !== "") {
+      const verse: ParsedVerse = {
+        book: match[1] as string,
+        chapter: Number(match[2]),
+        verse: Number(match[3]),
+        words,
+        ...(match[4] && { part: match[4] }),
+      };
+      verses.push(verse, ...bridged(verse, lastOf(open.id)));
+    }
     open = undefined;
   };
 
@@ -87,8 +97,11 @@ export function parseOsis(xml: string): ParsedText {
   parser.close();
   if (verses.length === 0)
     throw new FileProblem("The file has no verses with an osisID. Nothing was brought in; is it OSIS?");
-  return { title, language, rights, verses };
+  return { title, language, rights, verses, leftOut };
 }
+
+/** The last verse of "Gen.1.3 Gen.1.4" or "Gen.1.3-Gen.1.4", which are printed together. */
+const lastOf = (id: string): number => Number(/[\s-].*\.(\d{1,3})(?:!\w+)?$/.exec(id)?.[1] ?? 0);
 
 const tidy = (words: string) =>
   words

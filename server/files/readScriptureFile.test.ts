@@ -15,7 +15,9 @@ describe("files of scripture", () => {
       ["Gen", "First"],
       ["Jonah", "Now"],
     ]);
-    expect(note).toBe("One book is not among the 66 known here and left out: Tob.");
+    expect(note).toBe(
+      "One book is not among the 66 known here and left out: Tob. In the file twice, in other words; the first was taken: Gen 1:1.",
+    );
   });
 
   test("gzip, UTF-16, a ZIP of OSIS and a folder of USFM are read", () => {
@@ -51,5 +53,51 @@ describe("files of scripture", () => {
       { level: 0 },
     );
     expect(() => unzipFiles(many, () => true)).toThrow(/2000 files/);
+  });
+
+  test("parts of a verse, several books in a file, another encoding and an unclosed note lose nothing", () => {
+    const usfm =
+      "\\id GEN\n\\c 1\n\\p\n\\v 1a In the beginning\n\\q\n\\v 1b the lamp was lit\n\\v 2 And \\f + \\ft never closed\n\\p\n\\v 3 it shone\n\\id EXO\n\\c 1\n\\v 1 These are the names";
+    const read = readScriptureFile(new TextEncoder().encode(usfm));
+    expect(read.verses.map(({ book, verse, words }) => [book, verse, words])).toEqual([
+      ["Gen", 1, "In the beginning the lamp was lit"],
+      ["Gen", 2, "And"],
+      ["Gen", 3, "it shone"],
+      ["Exod", 1, "These are the names"],
+    ]);
+    expect(read.note).toContain("never closed");
+    const latin = new Uint8Array(
+      [
+        ...'<?xml version="1.0" encoding="iso-8859-1"?><osis><osisText><verse osisID="Gen.1.1">Gänse</verse></osisText></osis>',
+      ].map((letter) => letter.charCodeAt(0)),
+    );
+    expect(readScriptureFile(latin).verses[0]?.words).toBe("Gänse");
+  });
+
+  test("verses that are printed together lead to their words by either number", () => {
+    const usfm = "\\id GEN\n\\c 1\n\\p\n\\v 3-4 Let there be light, and it was good.\n\\v 5 Day";
+    const both = [
+      ["Gen", 3, "Let there be light, and it was good."],
+      ["Gen", 4, ""],
+      ["Gen", 5, "Day"],
+    ];
+    const shown = (text: string) =>
+      readScriptureFile(new TextEncoder().encode(text)).verses.map(({ book, verse, words }) => [
+        book,
+        verse,
+        words,
+      ]);
+    expect(shown(usfm)).toEqual(both);
+    const osis = (id: string) =>
+      `<osis><osisText><verse osisID="${id}">Let there be light, and it was good.</verse><verse osisID="Gen.1.5">Day</verse></osisText></osis>`;
+    expect(shown(osis("Gen.1.3 Gen.1.4"))).toEqual(both);
+    expect(shown(osis("Gen.1.3-Gen.1.4"))).toEqual(both);
+  });
+
+  test("a ZIP of several OSIS files is all of them", () => {
+    const osis = (id: string) =>
+      strToU8(`<osis><osisText><verse osisID="${id}">words</verse></osisText></osis>`);
+    const zip = zipSync({ "1.xml": osis("Gen.1.1"), "2.xml": osis("Exod.1.1") });
+    expect(readScriptureFile(zip).verses.map(({ book }) => book)).toEqual(["Gen", "Exod"]);
   });
 });

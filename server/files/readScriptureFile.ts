@@ -1,7 +1,8 @@
 import { gunzipSync } from "node:zlib";
 import { BOOKS } from "../../core/words/reference/books.ts";
+import { decodeText } from "./decodeText.ts";
 import { parseOsis } from "./osis.ts";
-import { FileProblem, type ParsedText, type ParsedVerse } from "./scriptureFile.ts";
+import { FileProblem, joinParts, type ParsedText, type ParsedVerse } from "./scriptureFile.ts";
 import { unzipFiles } from "./unzip.ts";
 import { parseUsfm } from "./usfm.ts";
 
@@ -22,16 +23,13 @@ export interface ReadText extends ParsedText {
  */
 export function readScriptureFile(bytes: Uint8Array): ReadText {
   const parsed = bytes[0] === 0x50 && bytes[1] === 0x4b ? readArchive(bytes) : readOne(decode(unpack(bytes)));
-  const seen = new Set<string>();
   const unknown = new Set<string>("unknownBooks" in parsed ? (parsed.unknownBooks as string[]) : []);
-  const verses = parsed.verses.filter(({ book, chapter, verse }) => {
-    if (!BOOK_PLACE.has(book)) {
-      unknown.add(book);
-      return false;
-    }
-    const key = `${book}.${chapter}.${verse}`;
-    return !seen.has(key) && seen.add(key);
-  });
+  const { verses, twice } = joinParts(
+    parsed.verses.filter(({ book }) => {
+      if (!BOOK_PLACE.has(book)) unknown.add(book);
+      return BOOK_PLACE.has(book);
+    }),
+  );
   if (verses.length === 0)
     throw new FileProblem("The file has none of the 66 books known here. Nothing was brought in.");
   verses.sort(byPlace);
@@ -40,12 +38,24 @@ export function readScriptureFile(bytes: Uint8Array): ReadText {
     language: parsed.language,
     rights: parsed.rights,
     verses,
-    note:
+    leftOut: parsed.leftOut,
+    note: [
       unknown.size === 0
         ? ""
         : `${unknown.size === 1 ? "One book is" : `${unknown.size} books are`} not among the 66 known here and left out: ${[...unknown].slice(0, 12).join(", ")}.`,
+      sayLeft("Left out", parsed.leftOut),
+      sayLeft("In the file twice, in other words; the first was taken", twice),
+    ]
+      .filter((line) => line !== "")
+      .join(" "),
   };
 }
+
+const MOST_SAID = 12;
+const sayLeft = (what: string, list: readonly string[]): string =>
+  list.length === 0
+    ? ""
+    : `${what}: ${list.slice(0, MOST_SAID).join(", ")}${list.length > MOST_SAID ? `, and ${list.length - MOST_SAID} more` : ""}.`;
 
 const byPlace = (a: ParsedVerse, b: ParsedVerse) =>
   (BOOK_PLACE.get(a.book) as number) - (BOOK_PLACE.get(b.book) as number) ||
@@ -68,8 +78,7 @@ function decode(bytes: Uint8Array): string {
     throw new FileProblem(
       `The text has ${Math.round(bytes.length / 1024 / 1024)} MB; at most 32 MB are read. Nothing was brought in.`,
     );
-  const isWide = (bytes[0] === 0xff && bytes[1] === 0xfe) || (bytes[0] === 0xfe && bytes[1] === 0xff);
-  return new TextDecoder(isWide ? (bytes[0] === 0xff ? "utf-16le" : "utf-16be") : "utf-8").decode(bytes);
+  return decodeText(bytes).text;
 }
 
 function readOne(text: string): ParsedText {
@@ -83,7 +92,13 @@ function readArchive(bytes: Uint8Array): ParsedText {
   const texts = [...files.values()].map(decode);
   const usfm = texts.filter((text) => /\\id\s/.test(text.slice(0, 2_000)));
   if (usfm.length > 0) return parseUsfm(usfm);
-  const osis = texts.find((text) => text.slice(0, 4_000).includes("<osis"));
-  if (osis !== undefined) return parseOsis(osis);
+  const osis = texts.filter((text) => text.slice(0, 4_000).includes("<osis")).map(parseOsis);
+  const [first] = osis;
+  if (first)
+    return {
+      ...first,
+      verses: osis.flatMap(({ verses }) => verses),
+      leftOut: osis.flatMap(({ leftOut }) => leftOut),
+    };
   throw new FileProblem("The archive holds neither OSIS nor USFM. Nothing was brought in.");
 }

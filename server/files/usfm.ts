@@ -1,5 +1,5 @@
 import { BOOKS } from "../../core/words/reference/books.ts";
-import { FileProblem, type ParsedText, type ParsedVerse } from "./scriptureFile.ts";
+import { bridged, FileProblem, type ParsedText, type ParsedVerse } from "./scriptureFile.ts";
 
 /** USFM book identifiers in the order of BOOKS. */
 const IDENTIFIERS =
@@ -10,6 +10,8 @@ const BOOK_BY_IDENTIFIER = new Map(IDENTIFIERS.map((id, i) => [id, BOOKS[i]?.cod
 
 /** Notes, cross references, figures, published numbers, study text: from the marker to its end marker. */
 const LEFT_OUT = /\\(\+?(?:f|fe|ef|x|ex|fig|va|vp|ca|cp|rq|rb|pro|jmp))\b[\s\S]*?\\\1\*/g;
+/** A note that nobody closed: to the next verse, chapter or paragraph. */
+const UNCLOSED = /\\\+?(?:f|fe|ef|x|ex)\s(?:(?!\\(?:v|c|p|m|q\d?|b|nb|id)\b)[\s\S])*/g;
 const MILESTONE = /\\[a-z]+\d?(?:-[se])\b[^\\]*\\\*/g;
 /** Paragraph markers whose line is a heading, a reference or about the book. */
 const HEADING =
@@ -28,35 +30,53 @@ export function parseUsfm(
 ): ParsedText & { readonly unknownBooks: readonly string[] } {
   const verses: ParsedVerse[] = [];
   const unknownBooks: string[] = [];
-  for (const file of files) {
+  const leftOut: string[] = [];
+  for (const file of files.flatMap(booksOf)) {
     const identifier = /\\id\s+(\w{3})/.exec(file)?.[1]?.toUpperCase();
     if (!identifier) continue;
     const book = BOOK_BY_IDENTIFIER.get(identifier);
-    if (book) verses.push(...readBook(file, book));
+    if (book) verses.push(...readBook(file, book, leftOut));
     else unknownBooks.push(identifier);
   }
   if (verses.length === 0)
     throw new FileProblem(
       "No verse was found: USFM needs \\id, \\c and \\v. Nothing was brought in; the texts you have are as they were.",
     );
-  return { title: "", language: "und", rights: "", verses, unknownBooks };
+  return { title: "", language: "und", rights: "", verses, unknownBooks, leftOut };
 }
 
-function readBook(file: string, book: string): ParsedVerse[] {
+/** A file may hold several books, each from its \\id on. */
+const booksOf = (file: string): string[] => file.split(/(?=\\id\s)/).filter((book) => book.trim() !== "");
+
+function readBook(file: string, book: string, leftOut: string[]): ParsedVerse[] {
   // A line end in the file is a space; lines of poetry have markers.
   const text = file
     .replace(/^\ufeff/, "")
     .replace(/\s+/g, " ")
     .replace(LEFT_OUT, "")
-    .replace(MILESTONE, "");
+    .replace(MILESTONE, "")
+    .replace(UNCLOSED, (note) => {
+      leftOut.push(
+        `a note in ${book} that was never closed (“${note
+          .replace(/\\\S+\s?/g, "")
+          .trim()
+          .slice(0, 40)}”)`,
+      );
+      return " ";
+    });
   const verses: ParsedVerse[] = [];
   let chapter = 0;
   let verse = 0;
+  let part: string | undefined;
+  let until = 0;
   let words = "";
   let isHeading = false;
   const end = () => {
     const said = tidy(words);
-    if (chapter > 0 && verse > 0 && said !== "") verses.push({ book, chapter, verse, words: said });
+    if (chapter > 0 && verse > 0 && said !== "") {
+      const own: ParsedVerse = { book, chapter, verse, words: said, ...(part && { part }) };
+      verses.push(own, ...bridged(own, until));
+    }
     words = "";
     verse = 0;
   };
@@ -76,8 +96,10 @@ function readBook(file: string, book: string): ParsedVerse[] {
       isHeading = false;
     } else if (marker === "v") {
       end();
-      const number = /^(\d+)(?:[a-z])?(?:[-–,]\d+[a-z]?)?\s*/.exec(rest);
+      const number = /^(\d+)([a-z])?(?:[-–,](\d+)[a-z]?)?\s*/.exec(rest);
       verse = Number(number?.[1] ?? 0);
+      part = number?.[2];
+      until = Number(number?.[3] ?? 0);
       isHeading = false;
       words = rest.slice(number?.[0].length ?? 0);
     } else if (HEADING.test(marker) && !closes) isHeading = true;
