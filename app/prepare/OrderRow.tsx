@@ -19,7 +19,12 @@ import { Plus } from "lucide-react";
 import { DropdownMenu } from "radix-ui";
 import type { ReactNode } from "react";
 import type { SongSection } from "../../core/words/song.ts";
-import { formatOrder, type OrderItem, type SongOrder } from "../../core/words/songOrder.ts";
+import {
+  formatOrder,
+  type OrderItem,
+  type SongOrder,
+  type UnknownToken,
+} from "../../core/words/songOrder.ts";
 import { fieldClass, Labelled } from "./Labelled.tsx";
 
 /** The order a song is sung in: typed, or the sections dragged; "-" is a blank step. */
@@ -61,7 +66,7 @@ export function OrderRow({
             maxLength={2_000}
             spellCheck={false}
             placeholder={formatOrder(items)}
-            title="Such as V1 C V2 C; empty sings it as the text has it"
+            title="Such as V1 C V2 C x2, or verse 1 - chorus; _ is a blank step; empty sings it as the text has it"
             onChange={(event) => onType(event.target.value)}
             className={`${fieldClass} font-mono text-[16px]`}
           />
@@ -114,13 +119,42 @@ export function OrderRow({
         </SortableContext>
       </DndContext>
       {unknown.length > 0 && (
-        <p className="text-[14px] text-attention">
-          No section is called {unknown.map((name) => `“${name}”`).join(", ")}; it is left out. The letters
-          are {sections.map(({ key }) => key).join(", ")}.
+        <p role="status" className="text-[14px] text-attention">
+          <span className="font-mono text-[15px] text-second">
+            {markUnknown(typed, unknown).map(({ text, isUnknown, from }) =>
+              isUnknown ? (
+                <mark
+                  key={from}
+                  className="bg-transparent text-attention underline decoration-wavy decoration-1 underline-offset-4"
+                >
+                  {text}
+                </mark>
+              ) : (
+                text
+              ),
+            )}
+          </span>
+          {"  "}
+          {unknown.length === 1
+            ? "What is marked names no section and is"
+            : "Those that are marked name no section and are"}{" "}
+          left out. The letters are {sections.map(({ key }) => key).join(", ")}.
         </p>
       )}
     </div>
   );
+}
+
+/** The typed order in pieces, those that name no section marked where they stand. */
+function markUnknown(typed: string, unknown: readonly UnknownToken[]) {
+  const pieces: { text: string; isUnknown: boolean; from: number }[] = [];
+  let at = 0;
+  for (const { from, to } of unknown) {
+    pieces.push({ text: typed.slice(at, from), isUnknown: false, from: at });
+    pieces.push({ text: typed.slice(from, to), isUnknown: true, from });
+    at = to;
+  }
+  return [...pieces, { text: typed.slice(at), isUnknown: false, from: at }];
 }
 
 const nameOf = (item: OrderItem) => (item.kind === "blank" ? "–" : item.key);

@@ -85,7 +85,22 @@ export function readCreditPiece(piece: string): CreditPiece | undefined {
   return undefined;
 }
 
+const MARKED = /[:：=©℗#\d–—-]/;
+const TELLING = new Set(
+  "by von por par di door av af de copyright public domain dominio domínio domaine domein domena gemeinfrei trad trad. traditional tradicional traditionnel traditionell tradizionale folk volkslied anon anon. anonymous anónimo overgeleverd rights right derechos used reprinted all alle todos tous tutti admin admin. administered publ publ. published publisher verlag editorial éditions edizioni uitgever förlag rechte printed mit общественное суспільне נחלת".split(
+    " ",
+  ),
+);
+/** Every credit has a mark, a figure or one of these words: all other lines need not be looked at closely. */
+const mayBeCredit = (line: string): boolean =>
+  MARKED.test(line) ||
+  line
+    .toLowerCase()
+    .split(/[\s(),]+/)
+    .some((word) => TELLING.has(word));
+
 export const isCreditLine = (line: string): boolean => {
+  if (!mayBeCredit(line)) return false;
   const pieces = splitCredits(line);
   const first = pieces[0];
   return (

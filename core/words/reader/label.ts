@@ -127,9 +127,18 @@ function findNamed(typed: string, isBracketed: boolean): Label | undefined {
   return undefined;
 }
 
+const WORDS_BY_LETTER: ReadonlyMap<string, readonly SectionWord[]> = SECTION_WORDS.reduce(
+  (byLetter, word) => {
+    const letter = word.word.charAt(0);
+    return byLetter.set(letter, [...(byLetter.get(letter) ?? []), word]);
+  },
+  new Map<string, SectionWord[]>(),
+);
+
 function nameAt(lower: string, at: number): { word: SectionWord } | undefined {
   const rest = lower.slice(at);
-  const word = SECTION_WORDS.find(
+  // Every line of every song is asked: only words that begin as it does are tried.
+  const word = WORDS_BY_LETTER.get(rest.charAt(0))?.find(
     (each) => rest.startsWith(each.word) && closes(rest.slice(each.word.length), each),
   );
   return word && { word };
@@ -231,6 +240,8 @@ export function findLoneLabel(line: string): Label | undefined {
 
 /** A count behind words or alone, such as "(x2)", "2x", "bis": how often, and what stands before it. */
 export function countBehind(line: string): { readonly times: number; readonly before: string } | undefined {
+  // Most lines have none, and need no closer look.
+  if (!/\d|bis|ter|twice|repeat/i.test(line)) return undefined;
   const match =
     /^(.*?)\s*[([/]\s*(?:[x×✕]\s*(\d)|(\d)\s*[x×✕]|(\d)\s*(?:times|mal|fois|veces|vezes|volte|raz[ay]?|раза?)|(bis|twice|repeat)|(ter))\s*[)\]/]\.?$/iu.exec(
       line,

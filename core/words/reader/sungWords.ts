@@ -29,7 +29,7 @@ export function sungWords(
   if (song.isListed) text = text.replace(/^[([]?\d{1,3}[.):\]]?\s+/, "");
   const opens = OPENS.test(text);
   if (opens) text = text.replace(OPENS, "");
-  const close = CLOSES.exec(text);
+  const close = /[|‖/]/.test(text) ? CLOSES.exec(text) : null;
   const closes = close !== null && (close[0] ?? "").trim() !== "";
   let times = 1;
   if (closes) {
@@ -41,7 +41,7 @@ export function sungWords(
     text = counted.before;
     times = Math.max(times, counted.times);
   }
-  const who = WHO.exec(text);
+  const who = text.includes(":") || text.includes("：") ? WHO.exec(text) : null;
   if (who && isManner(who[1] as string)) text = text.slice(who[0].length);
   // A page break may have cut a mark in two.
   text = text.replace(/^[|‖]\s*|\s*[|‖]$/g, "").trim();

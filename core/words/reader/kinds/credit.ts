@@ -7,10 +7,12 @@ export const weighCredit: Weigh = (line, { lines }) => {
   if (isCreditLine(text))
     return { kind: "credit", weight: 10, why: "says who made it, or under which terms" };
   const before = lines[line.index - 1];
-  const own = lines.filter((each) => each.stanza === line.stanza);
   // A line that breaks a long credit in two.
-  if (own.some((each) => each.index < line.index && isCreditLine(each.text)) && line.index > lines.length / 2)
-    return { kind: "credit", weight: 6, why: "stands among the credits", zones: ["foot"] };
+  if (line.placeInStanza > 0 && line.index > lines.length / 2) {
+    const above = lines.slice(line.index - line.placeInStanza, line.index);
+    if (above.some((each) => isCreditLine(each.text)))
+      return { kind: "credit", weight: 6, why: "stands among the credits", zones: ["foot"] };
+  }
   const names = looksLikeNames(text);
   if (names && before?.index === 0 && (line.blankAfter || lines[line.index + 1]?.label))
     return {

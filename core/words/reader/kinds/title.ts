@@ -9,10 +9,14 @@ import { weighNote } from "./note.ts";
 import { weighOrder } from "./order.ts";
 
 const LONGEST = 80;
+const LATEST = 12;
 
 /** The first line, where it stands alone, or above a label, the authors or the key; a line that says "Title:". */
 export const weighTitle: Weigh = (line, song) => {
+  if (line.index > LATEST && !/[:=–—-]/.test(line.text)) return undefined;
   const { title, isNamed } = readTitle(line.text);
+  // A title stands above the song, after a few lines of a mail at most.
+  if (!isNamed && line.index > LATEST) return undefined;
   if (isNamed) return { kind: "title", weight: 13, why: "says that it is the title" };
   if (title === "" || title.length > LONGEST || !/[\p{L}\p{N}]/u.test(title)) return undefined;
   const next = song.lines[line.index + 1];
@@ -22,12 +26,14 @@ export const weighTitle: Weigh = (line, song) => {
   const opens = mails.every((each) => (weighNote(each, song)?.weight ?? 0) > 8);
   const alone = line.blankAfter && opens;
   const isSigned =
+    !alone &&
     opens &&
     line.stanzaLength - line.placeInStanza <= 3 &&
     looksLikeNames(next.text) &&
     song.stanzas > 1 &&
     !looksLikeNames(song.lines[line.index + 2]?.text ?? "");
   const above =
+    !alone &&
     !line.blankAfter &&
     ((next.label !== undefined &&
       (next.label.behind === "" || next.label.colon) &&
