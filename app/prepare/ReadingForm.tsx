@@ -10,6 +10,7 @@ import { BracketColumns, LINE_PX, type OnCut } from "./Brackets.tsx";
 import { groupAlike } from "./bracketGroups.ts";
 import { editorId } from "./editorId.ts";
 import { fieldClass, Labelled } from "./Labelled.tsx";
+import { OtherReadings } from "./OtherReadings.tsx";
 
 const PLACE_NAMES: Readonly<Record<ReferencePlace, string>> = {
   each: "on each slide",
@@ -87,6 +88,11 @@ export function ReadingForm({
           </select>
         </Labelled>
       </div>
+      <OtherReadings
+        reference={doc.reference}
+        text={doc.text}
+        onChoose={(reference) => onType({ ...doc, reference })}
+      />
       <div className="flex flex-wrap gap-3">
         <Labelled id={`${id}-second`} label="Second text">
           <select

@@ -13,6 +13,8 @@ export const middleware = [only("desk")];
 
 const requestSchema = z.strictObject({
   typed: z.string(),
+  /** The text that a reference is for; the ones in use when not said. */
+  text: z.string().max(40).optional(),
   told: z.array(toldSchema).max(MOST_TOLD).default([]),
 });
 
@@ -23,7 +25,7 @@ export async function action({ request, context }: Route.ActionArgs) {
   const { rundown, scriptures } = getServices(context);
   const understood = understand(body.value.typed, scriptures, {
     told: body.value.told,
-    texts: textsInUse(rundown.views(), scriptures.list()),
+    texts: body.value.text ? [body.value.text] : textsInUse(rundown.views(), scriptures.list()),
   });
   if (!understood || "problem" in understood) return Response.json(understood ?? { problem: "" });
   const compiled = rundown.tryOut(understood.doc);
