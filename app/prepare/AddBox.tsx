@@ -23,6 +23,13 @@ type Understood =
     }
   | { readonly problem: string };
 
+/** What the server made of a text, with what was said of its lines. */
+interface Asked {
+  readonly typed: string;
+  readonly told: readonly Told[];
+  readonly result: Understood;
+}
+
 const UNDERSTAND_AFTER_MS = 90;
 
 /** Tabs part cells, and names in capitals are not ours to change; chords may be wanted. */
@@ -41,7 +48,7 @@ export function AddBox({
   tools: ReactNode;
 }) {
   const [typed, setTyped] = useState("");
-  const [understood, setUnderstood] = useState<{ typed: string; result: Understood } | null>(null);
+  const [understood, setUnderstood] = useState<Asked | null>(null);
   const sayId = useId();
   const latest = useRef(typed);
   latest.current = typed;
@@ -58,7 +65,7 @@ export function AddBox({
     if (typed.trim() === "" || asRows) return;
     const timer = setTimeout(async () => {
       const result = await askServer(typed, review.told);
-      if (latest.current === typed) setUnderstood({ typed, result });
+      if (latest.current === typed) setUnderstood({ typed, told: review.told, result });
     }, UNDERSTAND_AFTER_MS);
     return () => clearTimeout(timer);
   }, [typed, asRows, review.told]);
@@ -68,9 +75,10 @@ export function AddBox({
   };
   const add = async () => {
     if (typed.trim() === "") return;
-    const result = await askServer(typed, review.told);
+    const isKnown = understood?.typed === typed && understood.told === review.told;
+    const result = isKnown ? understood.result : await askServer(typed, review.told);
     if ("problem" in result) {
-      setUnderstood({ typed, result });
+      setUnderstood({ typed, told: review.told, result });
       return;
     }
     // Who types fast has typed on: only what was added goes.
@@ -91,7 +99,11 @@ export function AddBox({
           placeholder="Paste a song, or type “Ps 107:23-30”, or “Name, role”"
           onChange={(event) => setTyped(event.target.value)}
           onPaste={(event) => {
-            if (!guardPaste(event, (problem) => setUnderstood({ typed, result: { problem } })))
+            if (
+              !guardPaste(event, (problem) =>
+                setUnderstood({ typed, told: review.told, result: { problem } }),
+              )
+            )
               paste.onPaste(event);
           }}
           onKeyDown={(event) => {

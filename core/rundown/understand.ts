@@ -25,9 +25,12 @@ export interface Understood {
   readonly others?: readonly string[];
 }
 
+/** What is longer is refused by name when it is read. */
+const LONGEST_ASKED = 200_000;
+
 /** Whether text is a song: it has several lines, or one that strokes part into lines. */
 export const isManyLines = (typed: string): boolean =>
-  typedLines(typed).filter(({ text }) => text !== "").length > 1;
+  typed.length < LONGEST_ASKED && typedLines(typed).filter(({ text }) => text !== "").length > 1;
 
 /**
  * What a person means by text typed or pasted into the one box of Prepare: several lines are a song, a reference

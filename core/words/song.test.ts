@@ -70,6 +70,18 @@ describe("songs from pasted text", () => {
     expect(parseSong("Chorus\n\n")).toEqual({ problem: { kind: "empty" } });
   });
 
+  test("lines made to take long are refused or read at once", () => {
+    expect(parseSong(`a${"♪".repeat(500_000)}b\nla la`)).toMatchObject({
+      problem: { kind: "lineTooLong", line: 1 },
+    });
+    expect(
+      parseSong(
+        `a${"♪".repeat(300)}b\n${"la / ".repeat(60)}\n${" ".repeat(15_000)}x /\n${"> ".repeat(9_000)}lo`,
+      ),
+    ).toHaveProperty("song");
+    expect(parseSong(`${"(".repeat(399)}\n${"<b".repeat(199)}\nla ${"x2 ".repeat(100)}`)).toBeDefined();
+  });
+
   test("a chorus pasted in full with other capitals and marks is the same chorus", () => {
     const { sections, order } = song(
       "Verse 1\none\n\nChorus\nCarry it low,\ncarry it round\n\nVerse 2\ntwo\n\nChorus\ncarry it LOW\ncarry it round!",

@@ -1,3 +1,4 @@
+import { splitLines } from "../cleanLines.ts";
 import { type Credits, NO_CREDITS } from "../credits.ts";
 import { foldWords } from "../foldWords.ts";
 import { parseOrder } from "../songOrder.ts";
@@ -51,6 +52,8 @@ export interface SongReading {
 
 export const SONG_MAX_LINES = 1_000;
 export const SONG_MAX_LINE_LENGTH = 400;
+/** With the code of a web page, or all lines of a song in one. */
+const SONG_MAX_RAW_LINE = 20_000;
 
 export type SongProblem =
   | { readonly kind: "empty" }
@@ -74,6 +77,11 @@ export function readSong(
   text: string,
   { title = "", told = [], language = "en" }: ReadAs = {},
 ): { readonly reading: SongReading } | { readonly problem: SongProblem } {
+  const endless = splitLines(text).findIndex((line) => line.length > SONG_MAX_RAW_LINE);
+  if (endless >= 0)
+    return {
+      problem: { kind: "lineTooLong", line: endless + 1, length: splitLines(text)[endless]?.length ?? 0 },
+    };
   const typed = typedLines(text);
   if (typed.length > SONG_MAX_LINES) return { problem: { kind: "tooManyLines", lines: typed.length } };
   const long = typed.find((line) => line.text.length > SONG_MAX_LINE_LENGTH);

@@ -17,7 +17,10 @@ export interface TypedLine {
   readonly indent: number;
 }
 
-/** A text may be parted so often and no more: beyond that it is no song. */
+/** No layout needs wider gaps, and patterns over them would take their time. */
+const LONG_GAP = /[ \t\u00a0]{60,}/g;
+const GAP = " ".repeat(60);
+
 const ENTITIES: Readonly<Record<string, string>> = {
   amp: "&",
   lt: "<",
@@ -61,7 +64,18 @@ function fromWeb(line: string): string {
 
 const QUOTED = /^(?:>\s?)+/;
 /** Notes and stars that stand about a line. */
-const ADORNED = /^[♩♪♫♬🎵🎶★☆✦✧❤♥✝~\s]*(?<![\p{L}\p{N}])([^\s♩♪♫♬🎵🎶★☆✦✧❤♥✝~].*?)[♪♫♬🎵🎶★☆✦✧❤♥✝~\s]*$/u;
+const ADORNMENTS = new Set([..."♩♪♫♬🎵🎶★☆✦✧❤♥✝~ ", "\ufe0f"]);
+
+/** Without the notes and stars about it; a line of nothing else stays. */
+function withoutAdornments(text: string): string {
+  const letters = [...text];
+  let from = 0;
+  let to = letters.length;
+  while (from < to && ADORNMENTS.has(letters[from] as string)) from++;
+  while (to > from && ADORNMENTS.has(letters[to - 1] as string)) to--;
+  return from < to ? letters.slice(from, to).join("") : text;
+}
+
 const BULLET = /^(?:[•·▪◦‣●○∙❖➤►▸*+]|[–—-](?=\s))\s+/u;
 const WRAPPED = /^(\*\*\*|\*\*|__|\*|_)(?=\S)(.+?)(?<=\S)\1$/;
 
@@ -72,8 +86,7 @@ function undress(at: number, raw: string): TypedLine {
   text = dropInvisible(text.replace(/[\t\u00a0\u2000-\u200a\u202f\u3000]/g, " "))
     .replace(/ {2,}/g, " ")
     .trim();
-  const adorned = ADORNED.exec(text);
-  if (adorned?.[1]) text = adorned[1];
+  text = withoutAdornments(text);
   let isBold = false;
   const heading = /^#{1,6}\s+(?=\D)/.exec(text);
   if (heading) text = text.slice(heading[0].length).replace(/\s+#+$/, "");
@@ -97,7 +110,7 @@ function undress(at: number, raw: string): TypedLine {
  * out where the whole text has them. Blank lines have an empty text.
  */
 export function typedLines(text: string): TypedLine[] {
-  const raw = splitLines(text).flatMap((line, at) =>
+  const raw = splitLines(text.replace(LONG_GAP, GAP)).flatMap((line, at) =>
     fromWeb(line)
       .split("\n")
       .map((part) => ({ at, part })),
