@@ -8,7 +8,7 @@ module.exports = {
       from: { path: "^core/", pathNot: "\\.test\\.ts$|/test-support/" },
       to: {
         pathNot:
-          "^core/|^node_modules/(zod|papaparse|bidi-js|linebreak|harfbuzzjs|base64-js|tiny-inflate|unicode-trie)/",
+          "^core/|^node_modules/(zod|papaparse|node-diff3|bidi-js|linebreak|harfbuzzjs|base64-js|tiny-inflate|unicode-trie)/",
       },
     },
     {

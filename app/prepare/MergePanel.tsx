@@ -103,7 +103,7 @@ function Clash({
       <p className="min-w-0 rounded-md p-2.5">
         <span className="block text-[14px] text-second">as it was</span>
         <span className="font-words block whitespace-pre-line text-[16px] break-words text-second">
-          {conflict.then || "nothing"}
+          {conflict.before || "nothing"}
         </span>
       </p>
       {choice("theirs", "in the library", conflict.theirs)}

@@ -60,7 +60,7 @@ class Evening {
       ({ anchor }) => anchor.occurrence === next.step.occurrence && anchor.unit <= next.step.unit,
     );
     const step = steps[holding];
-    if (!step || step.kind !== "words") return undefined;
+    if (step?.kind !== "words") return undefined;
     const following = steps[holding + 1];
     const occurrence = content.flow?.occurrences.find(({ key }) => key === step.anchor.occurrence);
     const end =

@@ -36,7 +36,7 @@ const CHINESE: LateFont = {
   wanted: (line) => HAN.test(line) && !KANA.test(line),
 };
 const EMOJI: LateFont = {
-  covers: /[\p{Extended_Pictographic}\p{Regional_Indicator}\u200d\ufe0f\u20e3]/u,
+  covers: /\p{Extended_Pictographic}|\p{Regional_Indicator}|\u200d|\ufe0f|\u20e3/u,
   wanted: (line) => /\p{Extended_Pictographic}|\p{Regional_Indicator}/u.test(line),
 };
 const JAPANESE_FONT = "sawarabi-400";

@@ -29,7 +29,7 @@ describe("two changes of one song", () => {
     expect(merged.conflicts).toEqual([
       {
         field: "text",
-        then: "when the lamps are low",
+        before: "when the lamps are low",
         theirs: "when the lamps are lit",
         ours: "when the lamps are high",
       },

@@ -4,7 +4,7 @@ import { type SongFields, songFieldsOf } from "./songFields.ts";
 /** A stretch of a text, or a whole field, that both changed otherwise. */
 export interface SongConflict {
   readonly field: keyof SongFields;
-  readonly then: string;
+  readonly before: string;
   readonly theirs: string;
   readonly ours: string;
 }
@@ -48,12 +48,12 @@ export function mergeSongs(then: SongFields, theirs: SongFields, ours: SongField
         if (region.ok) return () => region.ok as string[];
         const { a = [], o = [], b = [] } = region.conflict ?? {};
         const at =
-          conflicts.push({ field, then: o.join("\n"), theirs: a.join("\n"), ours: b.join("\n") }) - 1;
+          conflicts.push({ field, before: o.join("\n"), theirs: a.join("\n"), ours: b.join("\n") }) - 1;
         return (choose: (at: number) => Side) => (choose(at) === "theirs" ? a : b);
       });
       settled[field] = (choose) => parts.flatMap((part) => part(choose)).join("\n");
     } else {
-      const at = conflicts.push({ field, then: show(was), theirs: show(their), ours: show(our) }) - 1;
+      const at = conflicts.push({ field, before: show(was), theirs: show(their), ours: show(our) }) - 1;
       settled[field] = (choose) => (choose(at) === "theirs" ? their : our);
     }
   }

@@ -1,10 +1,6 @@
 import type { Passage, VerseCounts } from "./reference/passage.ts";
-import {
-  explainReferenceProblem,
-  formatPassages,
-  parseReference,
-  type ReferenceProblem,
-} from "./reference/reference.ts";
+import type { ReferenceProblem } from "./reference/problem.ts";
+import { explainReferenceProblem, formatPassages, parseReference } from "./reference/reference.ts";
 import { halfOf } from "./sense.ts";
 import { type NumberedText, PRINTED_ELSEWHERE } from "./versification.ts";
 

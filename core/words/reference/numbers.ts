@@ -1,6 +1,6 @@
 import type { Passage, VersePart, VerseRef } from "./passage.ts";
 import { ALSO, TO_END } from "./plain.ts";
-import type { ReferenceProblem } from "./reference.ts";
+import type { ReferenceProblem } from "./problem.ts";
 
 /** Languages that write "3,16" where English writes "3:16", and part verses with a full stop. */
 const COMMA_PARTS_VERSES = new Set([

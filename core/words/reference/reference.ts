@@ -2,28 +2,10 @@ import { type Book, bookName, findBook, nameForReference, nearestBook, severalBo
 import { readNumbers } from "./numbers.ts";
 import type { Passage, VerseCounts } from "./passage.ts";
 import { bareBookName, plainReference } from "./plain.ts";
+import type { ReferenceProblem } from "./problem.ts";
 
 export const REFERENCE_MAX_LENGTH = 200;
 export const REFERENCE_MAX_VERSES = 300;
-
-export type ReferenceProblem =
-  | { readonly kind: "notAReference"; readonly typed: string }
-  | { readonly kind: "unknownBook"; readonly typed: string }
-  | {
-      readonly kind: "noSuchChapter";
-      readonly book: string;
-      readonly chapter: number;
-      readonly chapters: number;
-    }
-  | {
-      readonly kind: "noSuchVerse";
-      readonly book: string;
-      readonly chapter: number;
-      readonly verse: number;
-      readonly verses: number;
-    }
-  | { readonly kind: "backwards"; readonly typed: string }
-  | { readonly kind: "tooLong"; readonly verses: number };
 
 /** What a typed reference means. */
 export interface ReadReference {
