@@ -10,6 +10,7 @@ import { canvasOf } from "../core/screens/plan.ts";
 import { outfitForShape } from "../core/screens/shape.ts";
 import { pagesOn } from "../core/show/layers.ts";
 import { FALLBACK_FONTS } from "../core/text/fontList.ts";
+import { namingLanguage } from "../core/words/reader/labelWords.ts";
 import { FIELD_SETS } from "../designs/fieldSets.ts";
 import { Guesses } from "./access/guesses.ts";
 import type { ReadPeer } from "./access/peer.ts";
@@ -189,13 +190,15 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
     plans: screens.plans,
     outputs: screens.outputs,
     scripture: scriptures,
-    language: venue.settings.language,
+    language: namingLanguage(venue.settings.language),
     licence: show.licence,
   });
-  let { language } = venue.settings;
+  let language = namingLanguage(venue.settings.language);
   venue.onChange((settings) => {
-    if (settings.language === language) return;
-    language = settings.language;
+    // Sections that are called as before need not be made anew.
+    const named = namingLanguage(settings.language);
+    if (named === language) return;
+    language = named;
     rundown.setContext({ language }, ({ kind }) => kind === "song");
   });
   media.onChange(() => rundown.setContext({ findMedia }, ({ kind }) => kind === "page"));

@@ -1,5 +1,6 @@
 import { describe, expect, test } from "vitest";
 import { findLoneLabel } from "./label.ts";
+import { namingLanguage, sectionName } from "./labelWords.ts";
 
 describe("labels", () => {
   test.each([
@@ -40,5 +41,15 @@ describe("labels", () => {
   test("how often it is sung is read", () => {
     expect(findLoneLabel("Chorus (x3)")?.times).toBe(3);
     expect(findLoneLabel("Chorus x0")?.times).toBe(1);
+  });
+});
+
+describe("names of sections", () => {
+  test("are in the venue's language, in English where it has none here", () => {
+    expect(sectionName("V", "2", "de-DE")).toBe("Strophe 2");
+    expect(sectionName("V", "2", "ko-KR")).toBe("2절");
+    expect(sectionName("C", "", "es-419")).toBe("Coro");
+    expect(sectionName("C", "", "fi-FI")).toBe("Chorus");
+    expect(namingLanguage("fi-FI")).toBe(namingLanguage("en-GB"));
   });
 });

@@ -215,13 +215,19 @@ const NUMBERED: Readonly<Record<string, Partial<Record<SectionLetter, (number: s
   ja: { V: (number) => `${number}番` },
 };
 
+/** The language that sections are named in for a venue's: English where it has no words of its own here. */
+export function namingLanguage(tag: string): string {
+  const base = tag.split("-")[0]?.toLowerCase() ?? "";
+  return Object.hasOwn(WORDS, base) ? base : "en";
+}
+
 /**
  * How a section is called in the venue's language: "Verse 2", "Strophe 2", "2절"; in English where the language has
  * no word of its own here.
  * @param language BCP 47 tag
  */
 export function sectionName(letter: SectionLetter, number: string, language = "en"): string {
-  const base = language.split("-")[0]?.toLowerCase() ?? "en";
+  const base = namingLanguage(language);
   const numbered = number !== "" && NUMBERED[base]?.[letter];
   if (numbered) return numbered(number);
   const name = NAME_OF.get(`${base} ${letter}`) ?? NAME_OF.get(`en ${letter}`) ?? "Section";
