@@ -37,7 +37,7 @@ const VERSE: Omit<Label, "number"> = {
 };
 
 /** The label that a line is, when it is one. */
-export function labelOf(line: PlacedLine): Label {
+function labelOf(line: PlacedLine): Label {
   const { label, verse, text } = line;
   if (verse && (label?.behind !== "" || label.short !== null))
     return { ...VERSE, number: String(verse.number), behind: verse.behind };
@@ -53,6 +53,18 @@ function whoBehind(label: Label, line: PlacedLine, next: PlacedLine | undefined)
     label.behind.split(/\s+/).length <= 3;
   const hasWords = next !== undefined && next.stanza === line.stanza && next.label === undefined;
   return label.dash && isName && hasWords ? { ...label, manner: label.behind, behind: "" } : label;
+}
+
+/**
+ * Whether a label with nothing right under it sings what stood under it before: where labels touch their words, one
+ * that does not, and has had its words, is no label of what follows.
+ */
+function isCue({ label }: Block, blocks: readonly Block[]): boolean {
+  const sung = blocks.filter((each) => each.label && each.lines.length > 0);
+  return (
+    sung.some((each) => each.label?.letter === label?.letter && each.label?.number === label?.number) &&
+    sung.every((each) => !each.isParted)
+  );
 }
 
 /** Parts the lines that are read into blocks, in the order of the text. */
@@ -93,7 +105,7 @@ export function intoBlocks(song: SongFacts, chosen: readonly Chosen[]): Block[] 
     const { kind } = chosen[i] as Chosen;
     const isNewStanza = line.stanza !== stanza;
     stanza = line.stanza;
-    if (isNewStanza && open && (open.lines.length > 0 || !open.label)) {
+    if (isNewStanza && open && (open.lines.length > 0 || !open.label || isCue(open, blocks))) {
       open = undefined;
       repeating = undefined;
     }

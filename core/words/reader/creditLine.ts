@@ -41,14 +41,14 @@ const BY = /^(?:by|von|de|por|par|di|door|av|af)\s+\p{Lu}/u;
 const SPLIT =
   /\s+[–—-]\s+(?=©|\(c\)|copyright\b)|\s+\/\s+(?=[TMWSLPÜ]\.?\s*:)|\s+[·|•]\s+|\s*;\s+|(?<=[\p{L}\d)]{2})\.\s+(?=©|\(c\)|copyright|public domain|song\b|licen|lizenz|words|music|tune|text|used |all rights|admin|arr|transl|\p{Lu}{3,8} (?:song|licen))|,\s+(?=©|copyright|(?:words|music|text|tune|arr|arrangement|translation|melody|melodie|musik|weise|satz|übersetzung|lyrics|letra|música|traducción|paroles|musique|traduction|testo|musica|muziek|tekst|muzyka|słowa)\b[^,]*(?::|\bby\b))/iu;
 
-export const splitCredits = (line: string): string[] =>
+const splitCredits = (line: string): string[] =>
   line
     .split(SPLIT)
     .map((piece) => piece.trim())
     .filter((piece) => piece !== "");
 
 /** What a piece of a credit says; undefined when it does not look like one. */
-export function readCreditPiece(piece: string): CreditPiece | undefined {
+function readCreditPiece(piece: string): CreditPiece | undefined {
   const text = piece.replace(/^[([](?=[^)\]]*[)\]]$)|(?<=^[([][^([]*)[)\]]$/g, "").trim();
   const licence = VENUE_LICENCE.exec(text);
   if (licence) return { kind: "venueLicence", number: licence[1] as string };
@@ -145,7 +145,7 @@ export function readCredits(lines: readonly string[]): Credits {
       case "terms":
         break;
       case undefined: {
-        const rest = piece.replace(/^[–—-]\s*/, "").replace(/^\((.*)\)$/, "$1");
+        const rest = piece.replace(/^[–—-]\s*|^by\s+/i, "").replace(/^\((.*)\)$/, "$1");
         // A firm under a copyright is the publisher.
         if (
           year !== "" &&

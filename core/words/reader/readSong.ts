@@ -1,6 +1,5 @@
 import { splitLines } from "../cleanLines.ts";
 import { type Credits, NO_CREDITS } from "../credits.ts";
-import { foldWords } from "../foldWords.ts";
 import { parseOrder } from "../songOrder.ts";
 import { intoBlocks } from "./blocks.ts";
 import type { LineKind } from "./candidate.ts";
@@ -143,6 +142,3 @@ export function readSong(
     },
   };
 }
-
-/** Whether two titles are one: case, marks and punctuation aside. */
-export const sameTitle = (a: string, b: string): boolean => foldWords(a) === foldWords(b);

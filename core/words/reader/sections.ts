@@ -67,6 +67,10 @@ function rolesOf(blocks: readonly Block[]): Map<Block, Role> {
     for (const block of plain) roles.set(block, comesBack(block) ? "chorus" : "verse");
     return roles;
   }
+  const isSungAgain = ({ letter, number }: Label) =>
+    labelled.some(
+      ({ label, lines }) => lines.length === 0 && label?.letter === letter && label.number === number,
+    );
   const followed = verses.filter((verse) => {
     const next = blocks[blocks.indexOf(verse) + 1];
     return next !== undefined && !next.label && !next.repeat;
@@ -77,6 +81,14 @@ function rolesOf(blocks: readonly Block[]): Map<Block, Role> {
     if (!hasChorus && verses.length > 1 && comesBack(block)) roles.set(block, "refrain");
     else if (!hasChorus && verses.length > 1 && afterVerse && before === verses[0] && followed.length === 1)
       roles.set(block, "refrain");
+    // Only the first verse is labelled: what follows a chorus that is sung again by its name is the next.
+    else if (
+      verses.length === 1 &&
+      before?.label &&
+      "CR".includes(before.label.letter) &&
+      isSungAgain(before.label)
+    )
+      roles.set(block, "verse");
     // Only choruses are labelled: what stands between them are the verses.
     else if (verses.length === 0 && blocks[0] && !blocks[0].label) roles.set(block, "verse");
     else if (!before)
@@ -232,6 +244,12 @@ export function intoSections(blocks: readonly Block[], language: string): Sectio
     isWaiting = undefined;
     const folded = foldLines(lines);
     const same = findSame(folded) ?? findBegun(lines);
+    const before = blocks[blocks.indexOf(block) - 1];
+    // Its name stood alone above it: it was sung by that.
+    if (same !== undefined && before?.label && before.lines.length === 0 && keyOfBlock.get(before) === same) {
+      keyOfBlock.set(block, same);
+      continue;
+    }
     if (same !== undefined) {
       sing(same, 1, block);
       continue;

@@ -70,6 +70,21 @@ export const PASTED_SONGS: readonly PastedSong[] = [
     words: both,
   },
   {
+    name: "from a phone: author in small letters under the title, a word to the reader at the end",
+    text: `lamp on the quay\nby ilse\n\nv1\n${a}\n\nchorus\n${c}\n\n2.\n${b}\n\nchorus x2\n\nlet me know if the key is ok\nthx ilse`,
+    title: "lamp on the quay",
+    order: "V1 C V2 C C",
+    words: both,
+    writers: "ilse",
+  },
+  {
+    name: "only the first verse has its label",
+    text: `Verse 1\n${a}\n\nChorus\n${c}\n\n${b}\n\nChorus\n\n${d}\n\nChorus`,
+    title: "When the lamps are low",
+    order: "V1 C V2 C V3 C",
+    words: { ...both, V3: D },
+  },
+  {
     name: "numbers at the head of verses, refrain in between",
     text: `Lamp on the Quay\n\n1. ${a}\n\nRefrain:\n${c}\n\n2. ${b}\n\nRefrain\n\n3. ${d}\n\nRefrain\n`,
     title: "Lamp on the Quay",

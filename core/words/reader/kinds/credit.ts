@@ -14,6 +14,9 @@ export const weighCredit: Weigh = (line, { lines }) => {
       return { kind: "credit", weight: 6, why: "stands among the credits", zones: ["foot"] };
   }
   const names = looksLikeNames(text);
+  // From a phone, in small letters.
+  if (line.index === 1 && line.stanza === 0 && /^by\s+\p{L}+(?:\s\p{L}+){0,3}$/iu.test(text))
+    return { kind: "credit", weight: 8, why: "names people, under the title", zones: ["head"] };
   if (names && before?.index === 0 && (line.blankAfter || lines[line.index + 1]?.label))
     return {
       kind: "credit",

@@ -7,6 +7,9 @@ const GREETS =
   /^(?:hi|hello|hey|dear|good (?:morning|evening|afternoon)|hallo|liebe[rs]?|guten (?:morgen|tag|abend)|hola|buenos días|buenas|querid[oa]s?|bonjour|salut|cher|chère|ciao|caro|cara|olá|oi|hej|kjære|kära|kochani|cześć|привет|здравствуйте|привіт|вітаю)(?:\s+(?:all|team|everyone|everybody|folks|there|again|zusammen|a todos|todos|tous|à tous|allemaal|alla|alle|\p{Lu}\p{L}+))*\s*[,!.–-]*$/iu;
 const CLOSES =
   /^(?:cheers|thanks?(?: you)?(?: so much)?|many thanks|thx|(?:kind |best |warm )?regards|best(?: wishes)?|blessings?|god bless|love|see you (?:on )?\w+|yours(?: \w+)?|(?:viele |liebe |herzliche |beste )?grüße|lg|vlg|saludos|un abrazo|bendiciones|gracias|cordialement|amicalement|merci|bisous|un saluto|saluti|grazie|abraços?|obrigad[oa]|groetjes|groeten|hälsningar|hilsen|pozdrawiam|с уважением|спасибо|з повагою|дякую)\s*(?:[,!.…–-]\s*\p{L}+(?:\s\p{L}+)?)?[,!.…–-]*$/iu;
+/** The last line of a hurried mail: "thx ilse". */
+const THANKS =
+  /^(?:thx|thanks|ty|tks|cheers|blessings|lg|vlg|danke|gracias|saludos|merci|grazie|abraços?|groetjes)\s+\p{L}+[.!]*$/iu;
 const ABOUT =
   /\b(?:here(?:’|'| i)?s|here are|attached|below (?:are|is)|please|can you|could you|for (?:this |next )?sunday|let me know|we(?:’|'| wi)ll sing|hier (?:ist|sind)|anbei|im anhang|für sonntag|aquí (?:está|va|tienes)|te mando|para el domingo|voici|ci-joint|pour dimanche|ecco|per domenica|segue|para domingo|hier is|voor zondag|вот|ось)\b/iu;
 const PAGE =
@@ -38,6 +41,8 @@ export const weighNote: Weigh = (line, { lines }) => {
     (each) => each.index < index && CLOSES.test(each.text) && each.index > lines.length * 0.6,
   );
   if (CLOSES.test(text) && isLast && index >= lines.length - 4)
+    return { kind: "note", weight: 8, why: "closes a letter", zones: ["foot"] };
+  if (THANKS.test(text) && index === lines.length - 1)
     return { kind: "note", weight: 8, why: "closes a letter", zones: ["foot"] };
   if (close && index - close.index <= 3 && text.split(" ").length <= 4)
     return { kind: "note", weight: 7, why: "signs a letter", zones: ["foot"] };

@@ -84,5 +84,7 @@ export const weighTitle: Weigh = (line, song) => {
 };
 
 const isLabelAfter = (line: PlacedLine | undefined) =>
-  line?.label !== undefined && line.label.behind === "" && line.label.short === null;
+  line?.label !== undefined &&
+  line.label.behind === "" &&
+  (line.label.short === null || line.label.number !== "");
 const isLoud = (text: string) => /\p{Lu}{2}/u.test(text) && !/\p{Ll}/u.test(text);
