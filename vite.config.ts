@@ -7,7 +7,7 @@ export default defineConfig({
   build: { target: "es2022", sourcemap: false, assetsInlineLimit: 0 },
   worker: { format: "es" },
   // Thousands of small modules would be opened one by one at every start of the server.
-  ssr: { noExternal: ["lucide-react", "radix-ui", /^@radix-ui\//] },
+  ssr: { noExternal: ["lucide-react", "radix-ui", /^@radix-ui\//, "kysely", "zod"] },
   optimizeDeps: {
     // A cold cache would otherwise answer 504 and the page would never come alive.
     include: [

@@ -240,8 +240,8 @@ test("a text is brought in while the show goes on, read from, and taken out", as
 
   await page.getByRole("link", { name: "Material" }).click();
   await page.getByRole("link", { name: "Texts" }).click();
-  await page.getByRole("button", { name: "Delete" }).click();
-  await expect(page.getByRole("button", { name: "Delete" })).toHaveCount(0);
+  await page.getByRole("button", { name: "Delete Quay text" }).click();
+  await expect(page.getByRole("button", { name: "Delete Quay text" })).toHaveCount(0);
   await page.getByRole("link", { name: "Prepare" }).click();
   await expect(page.getByText("The text “quay-text” is not installed here.")).toBeVisible();
   // What is on air is pinned.

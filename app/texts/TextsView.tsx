@@ -70,8 +70,13 @@ export function TextsView({
     setState({ kind: "importing", name: wanted.name || fileName, verses: 0, of: 0 });
     setWanted({ name: "", rights: "", language: "" });
   };
-  const remove = async (code: string) => {
-    await postJson("/remove-text", { code });
+  const remove = async (code: string, name: string) => {
+    const answer = await postJson<{ problem?: string }>("/remove-text", { code });
+    if (!answer || answer.problem !== undefined)
+      store.say(
+        "trouble",
+        answer?.problem ?? `The server was not reached: ${name} is still here. Try again.`,
+      );
     await revalidate();
   };
 
@@ -97,10 +102,10 @@ export function TextsView({
               {!SHIPPED.has(code) && (
                 <button
                   type="button"
-                  onClick={() => void remove(code)}
+                  onClick={() => void remove(code, name)}
                   className="min-h-9 shrink-0 rounded-md bg-lifted px-3 text-[15px] hover:bg-edge"
                 >
-                  Delete
+                  Delete<span className="sr-only"> {name}</span>
                 </button>
               )}
             </li>

@@ -1,4 +1,4 @@
-import { useState } from "react";
+import { lazy, Suspense, useState } from "react";
 import type { CueTiming } from "../../core/rundown/timing.ts";
 import { useDesk, useDeskStore, useServerTime } from "../desk/deskContext.ts";
 import { NoticeBar } from "../desk/NoticeBar.tsx";
@@ -11,7 +11,9 @@ import { HoldButton } from "../ui/HoldButton.tsx";
 import { postJson } from "../ui/postJson.ts";
 import { TimeBox } from "../ui/TimeBox.tsx";
 import { StoryLines } from "./StoryLines.tsx";
-import { TimingChart } from "./TimingChart.tsx";
+
+// The chart's package is large: it is read when a chart is wanted.
+const TimingChart = lazy(() => import("./TimingChart.tsx").then((file) => ({ default: file.TimingChart })));
 
 /** Every cue against its plan: when it was to begin, how long it was to take, how long it took. */
 export function TimingView() {
@@ -150,15 +152,17 @@ export function TimingView() {
             </table>
           </div>
           <div className="min-h-0 border-l border-edge p-4">
-            <TimingChart
-              rows={rows
-                .filter(({ view, timing: own }) => view.doc.plannedMs !== null || own?.tookMs != null)
-                .map(({ title, index, view, timing: own }) => ({
-                  name: `${index + 1} · ${title}`,
-                  plannedS: (view.doc.plannedMs ?? 0) / 1_000,
-                  tookS: (own?.tookMs ?? 0) / 1_000,
-                }))}
-            />
+            <Suspense>
+              <TimingChart
+                rows={rows
+                  .filter(({ view, timing: own }) => view.doc.plannedMs !== null || own?.tookMs != null)
+                  .map(({ title, index, view, timing: own }) => ({
+                    name: `${index + 1} · ${title}`,
+                    plannedS: (view.doc.plannedMs ?? 0) / 1_000,
+                    tookS: (own?.tookMs ?? 0) / 1_000,
+                  }))}
+              />
+            </Suspense>
           </div>
         </div>
       )}

@@ -1,5 +1,6 @@
 /** Roots as English, German and Romance players write them. */
-const ROOT = "(?:(?:Do|Re|Ré|Mi|Fa|Sol|La|Si)[#b♯♭]?|[A-H](?:is|es|s)?[#b♯♭]?|[CDFGA]is|[DEGA]s)";
+const ROOT =
+  "(?:(?:Do|Re|Ré|Mi|Fa|Sol|La|Si|DO|RE|RÉ|MI|FA|SOL|LA|SI)[#b♯♭]?|[A-H](?:is|es|s)?[#b♯♭]?|[CDFGA]is|[DEGA]s)";
 const QUALITY = "(?:maj|min|mi|ma|m|M|sus|dim|aug|add|alt|°|ø|Δ|\\+|-)?";
 /** A chord as players write it: root, quality, extensions, bass. */
 const CHORD_BODY = `${ROOT}${QUALITY}(?:2|4|5|6|7|9|11|13|69|6\\/9)?(?:(?:maj|min|m|M|sus|add|no|dim|aug|omit|[#b♯♭+\\-])\\d{0,2})*(?:\\((?:[#b♯♭\\d,+-]|sus|add|maj|no|omit)+\\))?\\*?(?:/${ROOT})?`;

@@ -205,12 +205,20 @@ export class ScriptureStore implements Scripture {
       .set({ state: "importing" })
       .where("code", "=", code)
       .execute();
+    const books = await this.#db
+      .selectFrom("scripture_verse")
+      .select(["book", ({ fn }) => fn.countAll<number>().as("verses")])
+      .where("text_code", "=", code)
+      .groupBy("book")
+      .execute();
     const from = number * ROWS_A_TEXT;
-    for (let at = from; at < from + ROWS_A_TEXT; at += 1_000) {
-      await this.#index.remove(at, at + 999);
+    // Words are indexed with their verses or not at all.
+    const to = from + books.reduce((sum, { verses }) => sum + verses, 0);
+    for (let at = from; at < to; at += 1_000) {
+      await this.#index.remove(at, Math.min(at + 1_000, to) - 1);
       await nextTurn();
     }
-    for (const { code: book } of BOOKS) {
+    for (const { book } of books) {
       await this.#db
         .deleteFrom("scripture_verse")
         .where("text_code", "=", code)

@@ -1,4 +1,4 @@
-import type { PlacedLine, SongFacts } from "./facts.ts";
+import { type PlacedLine, SECTION_LETTER_NAME, type SongFacts } from "./facts.ts";
 import { ownNameOf } from "./kinds/label.ts";
 import type { Label } from "./label.ts";
 import type { Chosen } from "./likeliest.ts";
@@ -14,7 +14,7 @@ export interface SungLine {
 
 /** A stretch of the text that is sung as one: a label with what stands under it, a stanza, or what says to sing again. */
 export interface Block {
-  readonly label: Label | undefined;
+  label: Label | undefined;
   readonly repeat: Repeat | undefined;
   readonly lines: SungLine[];
   /** Index of its first line. */
@@ -37,8 +37,10 @@ const VERSE: Omit<Label, "number"> = {
 };
 
 /** The label that a line is, when it is one. */
-function labelOf(line: PlacedLine): Label {
+function labelOf(line: PlacedLine, song: SongFacts): Label {
   const { label, verse, text } = line;
+  if (song.isLettered && SECTION_LETTER_NAME.test(text))
+    return { ...VERSE, letter: "S", number: "", ownName: text, short: null };
   if (verse && (label?.behind !== "" || label.short !== null))
     return { ...VERSE, number: String(verse.number), behind: verse.behind };
   if (label) return label;
@@ -67,6 +69,9 @@ function isCue({ label }: Block, blocks: readonly Block[]): boolean {
   );
 }
 
+const RESPONSE = /^(?:R\s?\/\.?|℟\.?|R\.)(?:\s|$)/;
+const ANSWER = /\s+(?:R\.|R\s?\/\.?|℟\.?|\(R\.?\))$/;
+
 /** Parts the lines that are read into blocks, in the order of the text. */
 export function intoBlocks(song: SongFacts, chosen: readonly Chosen[]): Block[] {
   const blocks: Block[] = [];
@@ -87,9 +92,27 @@ export function intoBlocks(song: SongFacts, chosen: readonly Chosen[]): Block[] 
     blocks.push(block);
     return block;
   };
+  const isEndOfParted = ({ at, index }: PlacedLine, block: Block) =>
+    song.lines[index - 1]?.at === at &&
+    song.lines[index + 1]?.at !== at &&
+    song.lines[block.index]?.at === at;
+  const response = song.lines.find(({ label, text }) => label?.letter === "R" && RESPONSE.test(text))?.label;
   const sing = (line: PlacedLine, words: string) => {
+    // "… and the tide is in. R." has the people answer.
+    if (response && ANSWER.test(words)) {
+      sing(line, words.replace(ANSWER, ""));
+      begin(undefined, { kind: "section", label: response, times: 1 }, line);
+      open = undefined;
+      return;
+    }
     const said = sungWords(line, song, inTurns ? words.replace(/^[([]?[LAPCVR][)\]]?\s*[:.]\s+/, "") : words);
     const sung = { text: said.text, at: line.at };
+    // "Chorus: Carry it down / carry it home (x2)": the count at the end of a line that strokes parted is for all of it.
+    if (said.times > 1 && !said.closes && open?.label && isEndOfParted(line, open)) {
+      open.label = { ...open.label, times: said.times };
+      open.lines.push(sung);
+      return;
+    }
     if (said.opens && !said.closes) repeating = [];
     if (said.text === "") return;
     if (!open) open = begin(undefined, undefined, line);
@@ -111,11 +134,16 @@ export function intoBlocks(song: SongFacts, chosen: readonly Chosen[]): Block[] 
     }
     if (kind === "rule") open = open && open.lines.length === 0 ? open : undefined;
     else if (kind === "label") {
-      const label = whoBehind(labelOf(line), line, song.lines[line.index + 1]);
+      const label = whoBehind(labelOf(line, song), line, song.lines[line.index + 1]);
       open = begin({ ...label, behind: "" }, undefined, line);
       if (label.behind !== "") sing(line, label.behind);
     } else if (kind === "repeat") {
       const repeat = findRepeat(line.text);
+      if (repeat?.kind === "line") {
+        const last = open?.lines.at(-1);
+        for (let i = 1; last && i < repeat.times; i++) open?.lines.push(last);
+        continue;
+      }
       if (repeat) begin(undefined, repeat, line);
       open = undefined;
     } else if (kind === "words") sing(line, line.text);

@@ -1,4 +1,5 @@
-import { findLabel, type Label } from "./label.ts";
+import { chordLineStrength } from "../chords.ts";
+import { findLabel, findMisspelt, type Label } from "./label.ts";
 import { readNumber } from "./numerals.ts";
 import type { TypedLine } from "./typedLine.ts";
 
@@ -40,10 +41,15 @@ export interface SongFacts {
   readonly isShouted: boolean;
   /** Every line has a number or a bullet of its own. */
   readonly isListed: boolean;
+  /** Its sections are called A, B and so on. */
+  readonly isLettered: boolean;
 }
 
+/** A letter that a section is called by, where sections have no other names. */
+export const SECTION_LETTER_NAME = /^[A-H]\d?['’]?$/;
+
 const HEAD_NUMBER =
-  /^(?:\(?(\d{1,2})\)|\[(\d{1,2})\]|(\d{1,2})\s?[.:)、．]|(\d{1,2})(?=\s)|([ivx]{1,5})\s?[.)]|([\u2460-\u2473])|([\u0660-\u0669]{1,2})\s?[.)-]?|(\d{1,2})(?=\p{Script=Han}|\p{Script=Hangul}))\s*(.*)$/iu;
+  /^(?:\(?(\d{1,2})\)|\[(\d{1,2})\]|(\d{1,2})(?:\s?[.:)、．]|\/(?=\s))|(\d{1,2})(?=\s)|([ivx]{1,5})\s?[.)]|([\u2460-\u2473])|([\u0660-\u0669]{1,2})\s?[.)-]?|(\d{1,2})(?=\p{Script=Han}|\p{Script=Hangul}))\s*(.*)$/iu;
 const ALONE_NUMBER =
   /^[([]?\s*(\d{1,2}|[ivx]{1,4}|[\u2460-\u2473]|[\u0660-\u0669]{1,2}|[一二三四五六七八九十]{1,2})\s*[.:)\]、]?$/iu;
 
@@ -115,7 +121,12 @@ export function factsOf(lines: readonly TypedLine[], givenTitle: string): SongFa
     open.push(line);
   }
   const full = lines.filter((line) => line.text !== "");
-  const labels = full.map((line) => findLabel(line.text));
+  const exact = full.map((line) => findLabel(line.text));
+  // Who misspells one label has spelt another right.
+  const hasNames = exact.some((label) => label?.behind === "" && label.short === null);
+  const labels = full.map(
+    (line, i) => exact[i] ?? (hasNames && where.get(line)?.place === 0 ? findMisspelt(line.text) : undefined),
+  );
   const heads = full.flatMap((line, index) => {
     const head = headOf(line.text);
     const place = where.get(line)?.place ?? 0;
@@ -171,5 +182,19 @@ export function factsOf(lines: readonly TypedLine[], givenTitle: string): SongFa
     givenTitle,
     isShouted,
     isListed,
+    isLettered: sure.length === 0 && isLettered(placed),
   };
+}
+
+/** Whether stanzas begin with letters from A on, alone on their lines, and nothing else there is a chord. */
+function isLettered(lines: readonly PlacedLine[]): boolean {
+  const names = lines.filter(
+    ({ text, placeInStanza }) => placeInStanza === 0 && SECTION_LETTER_NAME.test(text),
+  );
+  const letters = new Set(names.map(({ text }) => text.charAt(0)));
+  return (
+    letters.has("A") &&
+    letters.has("B") &&
+    lines.filter(({ typed }) => chordLineStrength(typed) > 0).length <= names.length
+  );
 }

@@ -1,3 +1,4 @@
+import { editSteps } from "../editSteps.ts";
 import { SECTION_WORDS, type SectionLetter, type SectionWord } from "./labelWords.ts";
 import { readNumber } from "./numerals.ts";
 
@@ -22,12 +23,14 @@ export interface Label {
   readonly dash: boolean;
   /** The name is one letter, or a number alone. */
   readonly short: "letter" | "number" | null;
+  /** It is spelt almost so. */
+  readonly isMisspelt?: true;
 }
 
 const BRACKETS =
   /^(?:\[([^\]]+)\]|\(([^)]+)\)|[{<]([^}>]+)[}>]|【([^】]+)】|《([^》]+)》|「([^」]+)」)\s*[:：.–-]?\s*(.*)$/u;
 const NUMBER =
-  "(?:\\d{1,3}|[\\u0660-\\u0669\\u06f0-\\u06f9\\u0966-\\u096f]{1,2}|[一二三四五六七八九十]{1,3}|[ivx]{1,5}|[\\p{L}]{2,12})";
+  "(?:\\d{1,3}|[\\u0660-\\u0669\\u06f0-\\u06f9\\u0966-\\u096f]{1,2}|[一二三四五六七八九十]{1,3}|[ivx]{1,5}|[\u05d0-\u05d8]['’׳]|[\\p{L}]{2,12})";
 const AFTER_NAME = new RegExp(
   `^\\s*(?:[#№]|no\\.?|nr\\.?|nº|n°)?\\s*(${NUMBER})([a-d])?(?![\\p{L}\\p{N}])(?:[ºª°]|\\.(?=\\s|$|:))?`,
   "iu",
@@ -37,7 +40,7 @@ const BEFORE_NAME = new RegExp(
   "iu",
 );
 const COUNT =
-  /^[\s,;:–-]*[([/]*\s*(?:(?:[x×✕*]\s*(\d))|(?:(\d)\s*(?:[x×✕]|times|mal|fois|veces|vezes|volte|keer|gånger|gange|ganger|razy|раза?|回|次|번|遍))|(bis|twice|two times|zweimal|dos veces|deux fois|due volte|2\s*veces)|(ter|thrice|three times|dreimal|tres veces|trois fois))\s*[)\]/]*/iu;
+  /^[\s,;:–-]*[([/]*\s*(?:(?:[x×✕*]\s*(\d))|(?:(\d)\s*(?:[x×✕]|times|mal|fois|veces|vezes|volte|v\.?(?=[)\]])|keer|gånger|gange|ganger|razy|раза?|回|次|번|遍))|(bis|twice|two times|zweimal|dos veces|deux fois|due volte|2\s*veces)|(ter|thrice|three times|dreimal|tres veces|trois fois))\s*[)\]/]*/iu;
 /** Words that say who sings or how, in the languages that labels are read in. */
 const MANNER_WORD =
   /^(?:all|everyone|everybody|together|men|women|ladies|gents|girls|boys|children|kids|choir|band|leader|solo|soloist|duet|group\s*\d?|unison|tutti|congregation|people|soprano|alto|tenor|bass|soft(?:ly)?|quiet(?:ly)?|loud(?:ly)?|slow(?:ly|er)?|fast(?:er)?|gentl[ey]|build|a\s*cappella|acapella|no\s+(?:band|drums|music)|drums?(?:\s+only)?|key\s*(?:change|up)|half[\s-]?time|repeat|spoken|spoken\s+word|whisper(?:ed)?|optional|last(?:\s+time)?|first\s+time|second\s+time|once|again|hum(?:med)?|harmony|echo|down|up|full|big|alle|männer|frauen|kinder|chor|gemeinde|leise|laut|langsam|todos|todas|hombres|mujeres|niños|suave|lento|tous|hommes|femmes|enfants|doux|doucement|tutti|uomini|donne|piano|forte|todos|homens|mulheres|allen|mannen|vrouwen|alla|män|kvinnor|wszyscy|все|усі|всі|כולם|الكل|الجميع|全体|全員|齐|众|다같이|모두)(?:\b|(?![\p{L}]))/iu;
@@ -118,7 +121,8 @@ function findNamed(typed: string, isBracketed: boolean): Label | undefined {
   const direct = nameAt(lower, 0);
   if (direct) return finish(text, direct.word, direct.word.word.length, undefined, isBracketed);
   const before = BEFORE_NAME.exec(lower);
-  const number = before && readNumber(before[1] as string);
+  // "to chorus" is no number two of a Norwegian's.
+  const number = before && before[1] !== "to" ? readNumber(before[1] as string) : undefined;
   if (before && number !== undefined) {
     const named = nameAt(lower, before[0].length);
     if (named)
@@ -185,9 +189,9 @@ function finish(
       rest = rest.slice(inBrackets[0].length);
       continue;
     }
-    const mark = /^\s*(?:[:\uff1a]|[–—-](?=\s)|\/$|[.)](?=\s|$))/.exec(rest);
+    const mark = /^\s*(?:[:\uff1a]|\|(?=\s)|[–—-](?=\s)|\/$|[.)](?=\s|$))/.exec(rest);
     if (mark && rest.trim() !== "") {
-      colon ||= mark[0].includes(":");
+      colon ||= /[:\uff1a|]/.test(mark[0]);
       dash ||= /[–—-]/.test(mark[0]);
       rest = rest.slice(mark[0].length);
       const said = MANNER_WORD.exec(rest.trim());
@@ -223,6 +227,26 @@ function timesOf(match: RegExpExecArray): number {
   return Math.max(1, Number(match[1] ?? match[2] ?? 1));
 }
 
+/** Words of their own that a letter parts from the name of a section. */
+const OTHER_WORDS = new Set(["chords", "bride", "ridge", "couple", "monte", "verses", "strife"]);
+
+/** The label that a line is with one letter changed: "Chours", "Brigde 2". Only for lines of one word and a number. */
+export function findMisspelt(line: string): Label | undefined {
+  const match = /^[\p{P}]?([\p{L}-]{5,12})(?![\p{L}-])(.{0,12})$/iu.exec(line.trim());
+  const typed = match?.[1]?.toLowerCase();
+  if (!match || typed === undefined || OTHER_WORDS.has(typed) || /\p{L}{3}/u.test(match[2] as string))
+    return undefined;
+  const meant = SECTION_WORDS.find(
+    ({ word, touches }) =>
+      !touches &&
+      word.length >= 5 &&
+      Math.abs(word.length - typed.length) < 2 &&
+      editSteps(word, typed) === 1,
+  );
+  const label = meant && findLabel(`${meant.word}${match[2]}`);
+  return label?.behind === "" ? { ...label, isMisspelt: true } : undefined;
+}
+
 /**
  * The label that a line is whatever stands about it: nothing behind it, and no word that may as well be sung, such as
  * a bare "C" or "fin".
@@ -243,7 +267,7 @@ export function countBehind(line: string): { readonly times: number; readonly be
   // Most lines have none, and need no closer look.
   if (!/\d|bis|ter|twice|repeat/i.test(line)) return undefined;
   const match =
-    /^(.*?)\s*[([/]\s*(?:[x×✕]\s*(\d)|(\d)\s*[x×✕]|(\d)\s*(?:times|mal|fois|veces|vezes|volte|raz[ay]?|раза?)|(bis|twice|repeat)|(ter))\s*[)\]/]\.?$/iu.exec(
+    /^(.*?)\s*[([/]\s*(?:[x×✕]\s*(\d)|(\d)\s*[x×✕]|(\d)\s*(?:times|mal|fois|veces|vezes|volte|v\.?(?=\s*[)\]])|raz[ay]?|раза?)|(bis|twice|repeat)|(ter))\s*[)\]/]\.?$/iu.exec(
       line,
     ) ??
     /^(.*?)(?:^|\s+)(?:[x×✕]\s?(\d)|(\d)\s?[x×✕]|(\d)\s+(?:times|mal|fois|veces|vezes|volte))\.?$/iu.exec(

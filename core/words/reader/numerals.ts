@@ -21,9 +21,11 @@ const CHINESE = "〇一二三四五六七八九十";
 const ROMAN = /^(?:x{0,2})(?:ix|iv|v?i{0,3})$/i;
 const ROMAN_VALUE: Readonly<Record<string, number>> = { i: 1, v: 5, x: 10 };
 const ARABIC_DIGITS = /[\u0660-\u0669\u06f0-\u06f9\u0966-\u096f\uff10-\uff19]/g;
+/** Letters that count, with their mark: "א׳" to "ט׳". */
+const HEBREW = /^[\u05d0-\u05d8]['’׳]$/u;
 const CIRCLED = /^[\u2460-\u2473]$/u;
 
-/** A number below 1000 however it is written: "2", "II", "two", "second", "二", "٢", "②"; undefined when it is none. */
+/** A number below 1000 however it is written: "2", "II", "two", "second", "二", "٢", "②", "ב׳"; undefined when it is none. */
 export function readNumber(text: string): number | undefined {
   const plain = text
     .trim()
@@ -36,6 +38,7 @@ export function readNumber(text: string): number | undefined {
   if (CIRCLED.test(plain)) return (plain.codePointAt(0) as number) - 0x245f;
   if (plain !== "" && ROMAN.test(plain)) return readRoman(plain);
   if (/^[一二三四五六七八九十]{1,3}$/u.test(plain)) return readChinese(plain);
+  if (HEBREW.test(plain)) return plain.charCodeAt(0) - 0x5cf;
   return undefined;
 }
 

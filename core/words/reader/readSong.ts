@@ -128,7 +128,7 @@ export function readSong(
   return {
     reading: {
       song: {
-        title: title || own.title || first.replace(/[,;:.!?]+$/, ""),
+        title: title || own.title || subjectOf(ofKind("note")) || first.replace(/[,;:.!?]+$/, ""),
         credits:
           own.writers !== "" && credits.writers === "" ? { ...credits, writers: own.writers } : credits,
         sections: made.sections,
@@ -141,4 +141,16 @@ export function readSong(
       doubtful: lines.filter((line) => line.isDoubtful).length,
     },
   };
+}
+
+const SUBJECT =
+  /^(?:subject|betreff|asunto|objet|oggetto|assunto|onderwerp|ämne|emne|temat|тема):\s*(?:(?:re|fwd?|aw|wg|tr|rv):\s*)*(.{2,80})$/iu;
+/** What mails are called that bring a song and do not name it. */
+const OF_NO_SONG =
+  /\b(?:songs?|lyrics|words|hymns?|sunday|service|slides|rehearsal|lied(?:er)?|text|sonntag|letras?|canci(?:ón|ones)|domingo|paroles|chants?|dimanche)\b|\?|^re$/iu;
+
+/** The subject of a mail, where it names the song that nothing else names. */
+function subjectOf(notes: readonly { readonly text: string }[]): string {
+  const subjects = notes.flatMap(({ text }) => SUBJECT.exec(text)?.[1]?.trim() ?? []);
+  return subjects.find((subject) => !OF_NO_SONG.test(subject)) ?? "";
 }

@@ -5,6 +5,8 @@ export type Repeat =
   | { readonly kind: "section"; readonly label: Label; readonly times: number }
   /** The one just sung. */
   | { readonly kind: "last"; readonly times: number }
+  /** The line just sung. */
+  | { readonly kind: "line"; readonly times: number }
   /** Da capo: from the beginning. */
   | { readonly kind: "beginning"; readonly times: number }
   /** Dal segno: from the sign, which stands at the chorus where none is drawn. */
@@ -16,6 +18,10 @@ const ASKS =
   /^(?:then |and |now )?(?:repeat(?:s|ed)?|rpt\.?|sing|back to|return to|go (?:back )?to|to|again|wdh\.?|wiederholung|wiederhole|wiederholen|zurück zu[mr]?|nochmal|noch einmal|repetir|repite|repita|se repite|volver a(?:l)?|vuelve a(?:l)?|repetição|repete|volta ao|reprise|reprendre|répéter|refaire|au|al|ao|alla|zum|ripetere|ripeti|torna a(?:l)?|herhaal|herhalen|terug naar|upprepa|repetera|gjenta|gentag|powtórz|powtórka|повтор(?:ить|яем)?|повторити|חוזרים ל|يعاد|重复|重複|반복|くり返し|繰り返し)[\s:]+(?:the |el |la |le |o |a |il |den |die |das |det |af )?(.*)$/iu;
 const FOLLOWS =
   /^(.*?)[\s:,–-]+\(?(?:again|repeat(?:ed|s)?|rpt\.?|wdh\.?|wiederholen|wiederholung|noch einmal|otra vez|de nuevo|se repite|encore|à répéter|ancora|opnieuw|igen|jeszcze raz|ещё раз|ще раз|重复|반복)\)?(.*)$/iu;
+/** What comes after the last time is nothing. */
+const THEN_END = /\s*[,;]?\s+(?:(?:and|then|to|&)\s+)+(?:the\s+)?(?:end|fade|finish|close|out|stop)$/i;
+const LAST_LINE =
+  /^(?:repeat|sing|rpt\.?|wiederhole|wdh\.?|repetir|repite|répéter|ripetere|herhaal)\s+(?:the\s+|la\s+|le\s+|die\s+|de\s+)?(?:last|final|letzte|última|dernière|ultima|laatste)\s+(?:line|phrase|zeile|línea|frase|ligne|regel)\b.{0,14}$/iu;
 const TIMES_WORD: Readonly<Record<string, number>> = {
   twice: 2,
   once: 1,
@@ -53,7 +59,8 @@ export function findRepeat(line: string): Repeat | undefined {
   const isBracketed = inner !== text;
   const count = countBehind(text);
   if (count && count.before === "") return { kind: "last", times: count.times };
-  const words = inner.replace(/[.!]$/, "");
+  const words = inner.replace(/[.!]$/, "").replace(THEN_END, "");
+  if (LAST_LINE.test(words)) return { kind: "line", times: Math.max(2, takeTimes(words).times) };
   if (/^(?:repeat|rpt|wdh|wiederholen|repetir|se repite|reprise|ripetere|herhaal|bis)$/i.test(words))
     return isBracketed || /^[A-Z(]/.test(text) ? { kind: "last", times: 2 } : undefined;
   const asked = ASKS.exec(words) ?? FOLLOWS.exec(words);

@@ -71,6 +71,9 @@ function rolesOf(blocks: readonly Block[]): Map<Block, Role> {
     labelled.some(
       ({ label, lines }) => lines.length === 0 && label?.letter === letter && label.number === number,
     );
+  /** The people answer with it, again and again. */
+  const isAnswered = ({ letter }: Label) =>
+    blocks.filter(({ repeat }) => repeat?.kind === "section" && repeat.label.letter === letter).length > 1;
   const followed = verses.filter((verse) => {
     const next = blocks[blocks.indexOf(verse) + 1];
     return next !== undefined && !next.label && !next.repeat;
@@ -90,7 +93,8 @@ function rolesOf(blocks: readonly Block[]): Map<Block, Role> {
     )
       roles.set(block, "verse");
     // Only choruses are labelled: what stands between them are the verses.
-    else if (verses.length === 0 && blocks[0] && !blocks[0].label) roles.set(block, "verse");
+    else if (verses.length === 0 && blocks[0] && (!blocks[0].label || isAnswered(blocks[0].label)))
+      roles.set(block, "verse");
     else if (!before)
       roles.set(
         block,
@@ -175,17 +179,33 @@ export function intoSections(blocks: readonly Block[], language: string): Sectio
       return sections.has(other) ? other : sections.has(`${other}1`) ? `${other}1` : undefined;
     return undefined;
   };
+  /** Sections that were sung by their names before their words were given. */
+  const sungBefore = new Set<Block>();
+  /** Sings what is named here and given later: "Refrain" after each verse, and its words at the end. */
+  const singLater = (block: Block, { letter, number }: Label, times: number): boolean => {
+    const later = blocks
+      .slice(blocks.indexOf(block) + 1)
+      .find(({ label, lines }) => lines.length > 0 && label?.letter === letter && label.number === number);
+    if (!later?.label || letter === "S") return false;
+    begin(later, { ...later.label, times });
+    sungBefore.add(later);
+    return true;
+  };
   const again = (block: Block) => {
     const { repeat } = block;
     if (!repeat) return;
     const sung = [...order];
     switch (repeat.kind) {
+      // It is in the words already.
+      case "line":
+        return;
       case "last":
         if (current !== undefined) sing(current, repeat.times - 1, block);
         return;
       case "section": {
         const key = findNamed(repeat.label);
         if (key !== undefined) sing(key, repeat.times, block);
+        else singLater(block, repeat.label, repeat.times);
         return;
       }
       case "beginning":
@@ -225,11 +245,13 @@ export function intoSections(blocks: readonly Block[], language: string): Sectio
     if (label && lines.length === 0) {
       isWaiting = undefined;
       const known = findNamed(label);
+      const next = blocks[blocks.indexOf(block) + 1];
       if (known !== undefined) sing(known, label.times, block);
       // Its words may follow after a blank line.
-      else isWaiting = block;
+      else if (!next?.label || !singLater(block, label, label.times)) isWaiting = block;
       continue;
     }
+    if (sungBefore.has(block)) continue;
     if (label) {
       isWaiting = undefined;
       begin(block, label);

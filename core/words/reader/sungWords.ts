@@ -16,6 +16,9 @@ export interface SungWords {
 const OPENS = /^(?:\|{1,2}:|[/]{1,2}:|\|\||‖:|\/{2,3}(?=\s*\S))\s*/;
 const CLOSES =
   /\s*(?::\|{1,2}|:[/]{1,2}|:‖|\|\||\/{2,3})\s*(?:[([]?\s*(?:[x×]\s*(\d)|(\d)\s*[x×])?\s*[)\]]?)?$/i;
+/** How a line is sung, in brackets behind it; echoes in brackets are sung. */
+const HOW =
+  /(?<=\S)\s*[([](?:(?:and |then )?fade(?:s|ing)?(?: out)?|slow(?:er|ing)?|slow down|rit\.?|hold|repeat and fade|spoken|a ?cappella|last time)[)\]]$/i;
 const WHO = /^[([]?([^:()[\]]{2,24}?)[)\]]?\s*[:：]\s+(?=\S)/u;
 const ONE_LETTER_WHO = /^[([]?([LAPCVR])[)\]]?\s*[:.]\s+(?=\S)/;
 
@@ -41,6 +44,7 @@ export function sungWords(
     text = counted.before;
     times = Math.max(times, counted.times);
   }
+  text = text.replace(HOW, "");
   const who = text.includes(":") || text.includes("：") ? WHO.exec(text) : null;
   if (who && isManner(who[1] as string)) text = text.slice(who[0].length);
   // A page break may have cut a mark in two.

@@ -1,3 +1,4 @@
+import { isChord } from "../chords.ts";
 import { dropInvisible, splitLines } from "../cleanLines.ts";
 import { findLabel } from "./label.ts";
 
@@ -76,8 +77,25 @@ function withoutAdornments(text: string): string {
   return from < to ? letters.slice(from, to).join("") : text;
 }
 
-const BULLET = /^(?:[•·▪◦‣●○∙❖➤►▸*+]|[–—-](?=\s))\s+/u;
+const BULLET = /^(?:[•·▪◦‣●○∙❖➤►▸*+→➔➜⇒»]|[-=]>|[–—-](?=\s))\s+/u;
+/** Which way a line runs; a label must be known without it. */
+const DIRECTION = /^[\u200e\u200f\u202a-\u202e\u2066-\u2069]+|[\u200e\u200f\u202a-\u202e\u2066-\u2069]+$/g;
+/** "== Verse 1 ==", "** Lamp **": the same marks on both sides. */
+const FRAMED = /^([=~*_#<>•·+]{1,6})\s+(\S.*?)\s+([=~*_#<>•·+]{1,6})$/;
+/** "- Chorus -", "<Chorus>", "Chorus 🎤": only where a label stands between them. */
+const FRAMED_LABEL = /^(?:[–—-]+\s+(.+?)\s+[–—-]+|[–—-]{2,}(.+?)[–—-]{2,})$/;
+const PICTURES = /(?:\s*(?:\p{Extended_Pictographic}|\p{Emoji_Modifier}|\u200d|\ufe0f))+$/u;
+/** When it is sung, as files that follow a recording say: "[00:12.30]", "<00:12.90>". */
+const TIMES = /^(?:\[\d{1,2}:\d{2}(?:[.:]\d{1,3})?\]\s*)+|<\d{1,2}:\d{2}(?:[.:]\d{1,3})?>\s*/g;
 const WRAPPED = /^(\*\*\*|\*\*|__|\*|_)(?=\S)(.+?)(?<=\S)\1$/;
+
+/** A label without the dashes or pictures about it; other lines as they are. */
+function labelWithin(text: string): string {
+  if (text.length > 60) return text;
+  const between = FRAMED_LABEL.exec(text);
+  const inner = (between?.[1] ?? between?.[2] ?? text).replace(PICTURES, "").trim();
+  return inner !== text && findLabel(inner)?.behind === "" ? inner : text;
+}
 
 function undress(at: number, raw: string): TypedLine {
   const typed = dropInvisible(raw.replace(/\t/g, "    ")).trimEnd();
@@ -85,9 +103,17 @@ function undress(at: number, raw: string): TypedLine {
   const indent = /^[\s\u00a0\u3000]*/.exec(text)?.[0].replace(/\t/g, "    ").length ?? 0;
   text = dropInvisible(text.replace(/[\t\u00a0\u2000-\u200a\u202f\u3000]/g, " "))
     .replace(/ {2,}/g, " ")
+    .trim()
+    .replace(DIRECTION, "")
     .trim();
-  text = withoutAdornments(text);
+  text = withoutAdornments(text.replace(TIMES, "").replace(/(?<!\\)\\$/, ""));
   let isBold = false;
+  const framed = FRAMED.exec(text);
+  if (framed && framed[1]?.length === framed[3]?.length) {
+    isBold = true;
+    text = framed[2] as string;
+  }
+  text = labelWithin(text);
   const heading = /^#{1,6}\s+(?=\D)/.exec(text);
   if (heading) text = text.slice(heading[0].length).replace(/\s+#+$/, "");
   const bullet = BULLET.exec(text);
@@ -115,13 +141,30 @@ export function typedLines(text: string): TypedLine[] {
       .split("\n")
       .map((part) => ({ at, part })),
   );
-  const parted = partAtSlashes(takeColumnsApart(raw));
+  const parted = partAtSlashes(takeColumnsApart(squareChords(raw)));
   return dropDoubleSpacing(parted.map(({ at, part }) => undress(at, part)));
 }
 
 interface RawLine {
   readonly at: number;
   readonly part: string;
+}
+
+const ROUND_CHORD = /\(([A-H][^()\s]{0,8})\)/g;
+
+/** Chords in round brackets within words are written in square ones, where a text has many: "(G)When the (C)lamps". */
+function squareChords(raw: readonly RawLine[]): readonly RawLine[] {
+  const within = (part: string) =>
+    [...part.matchAll(ROUND_CHORD)].filter(
+      ([whole, chord], _, all) =>
+        isChord(chord as string) &&
+        (all.length > 1 || /\p{L}/u.test(part.charAt(part.indexOf(whole) + whole.length))),
+    ).length;
+  if (raw.filter(({ part }) => within(part) > 0).length < 3) return raw;
+  return raw.map(({ at, part }) => ({
+    at,
+    part: part.replace(ROUND_CHORD, (whole, chord: string) => (isChord(chord) ? `[${chord}]` : whole)),
+  }));
 }
 
 /** Two sections set side by side: a line of two labels, and under it lines of two halves. */
@@ -134,7 +177,11 @@ function takeColumnsApart(raw: readonly RawLine[]): readonly RawLine[] {
     const label = findLabel(text.trim());
     return label !== undefined && label.behind === "" && (label.number !== "" || label.short === null);
   };
-  const at = raw.findIndex(({ part }) => halves(part)?.every(isLabel));
+  const numberOf = (text: string) => Number(/^\s*(\d{1,2})[.)]\s/.exec(text)?.[1] ?? Number.NaN);
+  const at = raw.findIndex(({ part }) => {
+    const both = halves(part);
+    return both && (both.every(isLabel) || numberOf(both[1]) > numberOf(both[0]));
+  });
   if (at < 0) return raw;
   const end = raw.findIndex(({ part }, i) => i > at && part.trim() === "");
   const block = raw.slice(at, end < 0 ? raw.length : end);

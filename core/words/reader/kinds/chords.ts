@@ -1,6 +1,10 @@
 import { chordLineStrength, hasChords, isAlphabet, stripChords } from "../../chords.ts";
 import type { Weigh } from "../candidate.ts";
 
+/** Chords by the number of their step: "1  4  6m  5/7". */
+const STEP = "[b#]?[1-7](?:m|maj7?|sus[24]?|dim|[°+-])?\\d?(?:/[b#]?[1-7])?";
+const STEPS = new RegExp(`^${STEP}(?:\\s+(?:[|,]\\s+)?${STEP})+$`);
+
 /** A line of chords stands above words, or between bars; a sung line of letters has others like it about it. */
 export const weighChords: Weigh = (line, { lines }) => {
   if (hasChords(line.typed) && stripChords(line.text).trim() === "")
@@ -9,6 +13,8 @@ export const weighChords: Weigh = (line, { lines }) => {
       weight: line.label?.short === "letter" ? 7 : 10,
       why: "holds nothing but chords",
     };
+  if (STEPS.test(line.text) && lines.filter(({ text }) => STEPS.test(text)).length > 2)
+    return { kind: "chords", weight: 9, why: "holds nothing but chords by their numbers" };
   const strength = chordLineStrength(line.typed);
   if (strength === 0) return undefined;
   if (strength === 2) return { kind: "chords", weight: 11, why: "holds nothing but chords" };

@@ -8,12 +8,18 @@ const IN_KEY =
   /^\(?(?:in|key:?) (?:the key of )?[A-H](?:[#b♯♭]|is|es| flat| sharp)?(?: ?(?:major|minor|maj|min|m|dur|moll))?\)?$/i;
 const HYMN_METRE =
   /^\(?(?:[CLS]\.? ?M\.? ?D?\.?|(?:\d{1,2}[.\s]){2,}\d{1,2}\.?(?: ?D\.?)?(?: with refrain)?)\)?$/i;
+/** The name of a hymn's tune, in capitals, before its metre. */
+const TUNE = /^\p{Lu}[\p{Lu}’' ]+,?\s+(?=[\dCLS(])/u;
 
 /** Key, tempo, metre, capo: for players, not for walls. */
 export const weighKey: Weigh = ({ text }) => {
   const parts = text.split(/\s+[|·•–-]\s+|\s*;\s*|,\s+/);
   const isOne = (part: string) =>
-    NAMED.test(part) || TEMPO.test(part) || METRE.test(part) || IN_KEY.test(part) || HYMN_METRE.test(part);
+    NAMED.test(part) ||
+    TEMPO.test(part) ||
+    METRE.test(part) ||
+    IN_KEY.test(part) ||
+    HYMN_METRE.test(part.replace(TUNE, ""));
   if (parts.every(isOne) || (NAMED.test(text) && text.length < 50 && !/[.!?]$/.test(text)))
     return { kind: "key", weight: 10, why: "is for the players: key, tempo or metre" };
   return undefined;

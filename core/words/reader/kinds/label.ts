@@ -1,5 +1,6 @@
 import { hasChords, stripChords } from "../../chords.ts";
 import type { Weigh } from "../candidate.ts";
+import { SECTION_LETTER_NAME } from "../facts.ts";
 
 const OWN_NAME = /^\[([\p{L}\p{N}][^\][|]{0,38})\]:?$/u;
 
@@ -15,7 +16,10 @@ export const weighLabel: Weigh = (line, song) => {
       ? { kind: "label", weight: 10, why: "is the number of a verse" }
       : { kind: "label", weight: verse.marked ? 10 : 7, why: "begins with the number of a verse" };
   }
+  if (song.isLettered && line.placeInStanza === 0 && SECTION_LETTER_NAME.test(text))
+    return { kind: "label", weight: 12, why: "names a section by a letter, as the others are" };
   if (!label) return own;
+  if (label.isMisspelt) return { kind: "label", weight: 6.4, why: "names a section, spelt almost so" };
   const strength = line.isHeading || line.isBold ? 3 : 0;
   const { bracketed, number, colon, times, manner, short, behind } = label;
   if (behind !== "") return weighBehind(line, song, strength);
@@ -44,7 +48,9 @@ export const weighLabel: Weigh = (line, song) => {
   const apart = line.blankBefore || line.index === 0 || line.blankAfter;
   const isSmall = text === text.toLowerCase() && text !== text.toUpperCase();
   const letters = text.replace(/[^\p{L}]/gu, "").length;
-  if (isSmall) return { kind: "label", weight: (apart && letters > 4 ? 8 : 2) + strength, why };
+  const isAmongOthers = line.blankBefore && song.surelyLabelled > 0;
+  if (isSmall)
+    return { kind: "label", weight: (apart && (letters > 4 || isAmongOthers) ? 8 : 2) + strength, why };
   return { kind: "label", weight: (apart ? 10 : 7) + strength, why };
 };
 
@@ -70,6 +76,9 @@ const weighBehind: (...args: [...Parameters<Weigh>, number]) => ReturnType<Weigh
     name !== name.toLowerCase() &&
     behind !== behind.toUpperCase();
   if (isLoud) return { kind: "label", weight: 8 + strength, why };
+  // A tab or a wide gap parts the name from its words.
+  if (line.typed.trimStart().startsWith(name) && /^\S* {2,}/.test(line.typed.trimStart().slice(name.length)))
+    return { kind: "label", weight: 8, why };
   // "Ref. Sing to the water"
   if (/^\p{L}{2,6}\.$/u.test(name) && /^[\p{Lu}\p{Lo}]/u.test(behind))
     return { kind: "label", weight: 8, why };

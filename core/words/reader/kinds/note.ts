@@ -4,7 +4,7 @@ import { isManner } from "../label.ts";
 const MAIL =
   /^(?:sent from (?:my|mail).*|get (?:the )?\w+ for (?:ios|android|windows)|gesendet von.*|von meinem .* gesendet|enviado desde.*|envoyé de(?:puis)? mon.*|inviato da.*|verzonden vanaf.*|skickat från.*|sendt fra.*|wysłano z.*|отправлено с|надіслано з|begin forwarded message|-{2,}\s*(?:forwarded|original|weitergeleitete|ursprüngliche|mensaje).*|on .{6,80} wrote:|am .{6,80} schrieb.*:|el .{6,80} escribió:|le .{6,80} a écrit.*:|(?:from|sent|to|cc|bcc|subject|date|von|gesendet|an|betreff|de|para|asunto|fecha|objet|à):\s+\S.*|this (?:e-?mail|message) .*confidential.*|unsubscribe.*)$/i;
 const GREETS =
-  /^(?:hi|hello|hey|dear|good (?:morning|evening|afternoon)|hallo|liebe[rs]?|guten (?:morgen|tag|abend)|hola|buenos días|buenas|querid[oa]s?|bonjour|salut|cher|chère|ciao|caro|cara|olá|oi|hej|kjære|kära|kochani|cześć|привет|здравствуйте|привіт|вітаю)(?:\s+(?:all|team|everyone|everybody|folks|there|again|zusammen|a todos|todos|tous|à tous|allemaal|alla|alle|\p{Lu}\p{L}+))*\s*[,!.–-]*$/iu;
+  /^(?:hi|hello|hey|hiya|greetings|dear|(?:good )?(?:morning|evening|afternoon)(?= all| team| every|,|!)|good (?:morning|evening|afternoon)|hallo|liebe[rs]?|guten (?:morgen|tag|abend)|hola|buenos días|buenas|querid[oa]s?|bonjour|salut|cher|chère|ciao|caro|cara|olá|oi|hej|kjære|kära|kochani|cześć|привет|здравствуйте|привіт|вітаю)(?:\s+(?:all|team|everyone|everybody|folks|there|again|zusammen|a todos|todos|tous|à tous|allemaal|alla|alle|\p{Lu}\p{L}+))*\s*[,!.–-]*$/iu;
 const CLOSES =
   /^(?:cheers|thanks?(?: you)?(?: so much)?|many thanks|thx|(?:kind |best |warm )?regards|best(?: wishes)?|blessings?|god bless|love|see you (?:on )?\w+|yours(?: \w+)?|(?:viele |liebe |herzliche |beste )?grüße|lg|vlg|saludos|un abrazo|bendiciones|gracias|cordialement|amicalement|merci|bisous|un saluto|saluti|grazie|abraços?|obrigad[oa]|groetjes|groeten|hälsningar|hilsen|pozdrawiam|с уважением|спасибо|з повагою|дякую)\s*(?:[,!.…–-]\s*\p{L}+(?:\s\p{L}+)?)?[,!.…–-]*$/iu;
 /** The last line of a hurried mail: "thx ilse". */
@@ -12,10 +12,15 @@ const THANKS =
   /^(?:thx|thanks|ty|tks|cheers|blessings|lg|vlg|danke|gracias|saludos|merci|grazie|abraços?|groetjes)\s+\p{L}+[.!]*$/iu;
 const ABOUT =
   /\b(?:here(?:’|'| i)?s|here are|attached|below (?:are|is)|please|can you|could you|for (?:this |next )?sunday|let me know|we(?:’|'| wi)ll sing|hier (?:ist|sind)|anbei|im anhang|für sonntag|aquí (?:está|va|tienes)|te mando|para el domingo|voici|ci-joint|pour dimanche|ecco|per domenica|segue|para domingo|hier is|voor zondag|вот|ось)\b/iu;
+/** What someone says of the singing, under the song. */
+const TALKS =
+  /^(?:we|i|you|please|note|can|could|then we|after that|wir|bitte|nosotros|por favor|nous|nota)\b.*\b(?:chorus|verse|bridge|refrain|song|slides?|intro|key|strophe|lied|coro|estrofa|canción|couplet|chant)\b/iu;
+/** Facts about a recording, in files that follow one. */
+const FILE_FACT = /^\[(?:ar|al|by|au|re|ve|la|offset|length|tool):.*\]$/i;
 const PAGE =
-  /^(?:page|seite|página|pagina|p\.|pg\.?|sida|side|strona|стр\.?)\s*\d{1,3}(?:\s*(?:of|\/|von|de|van|av|z|из)\s*\d{1,3})?$|^[–—-]\s*\d{1,3}\s*[–—-]$|^\d{1,3}\s*\/\s*\d{1,3}$/iu;
+  /^(?:page|slide|folie|dia|diapositiv[ae]|lámina|seite|página|pagina|p\.|pg\.?|sida|side|strona|стр\.?)\s*\d{1,3}(?:\s*(?:of|\/|von|de|van|av|z|из)\s*\d{1,3})?$|^[–—-]\s*\d{1,3}\s*[–—-]$|^\d{1,3}\s*\/\s*\d{1,3}$/iu;
 const WEB =
-  /^(?:(?:https?:\/\/|www\.)\S+.*|\S+@\S+\.\S+|(?:song )?lyrics:?|songtext:?|letras?:?|paroles:?|print(?: this)?(?: page)?|share(?: this)?(?: song)?|copy(?: lyrics)?|download(?: .*)?|advertisement|anzeige|publicidad|view (?:all|more).*|[\d,.]+ ?k? views?|\d+ comments?|comments? ?\(\d+\)|rate this.*|submit (?:corrections?|lyrics).*|you (?:may|might) also like.*|\d*embed|translations?|report a problem.*|add to favou?rites|transcribed by .*|posted (?:by|on) .*|last (?:updated|modified).*|source:.*|quelle:.*|fuente:.*|back to top|click here.*|more (?:songs|lyrics).*|watch (?:the )?video.*|contributors?.*|subscribe.*|cookie.*)$/i;
+  /^(?:(?:https?:\/\/|www\.)\S+.*|\S+@\S+\.\S+|(?:song )?lyrics:?|songtext:?|letras?:?|paroles:?|print(?: this)?(?: page)?|share(?: this)?(?: song)?|copy(?: lyrics)?|download(?: .*)?|advertisement|anzeige|publicidad|view (?:all|more).*|[\d,.]+ ?k? views?|\d+ comments?|comments? ?\(\d+\)|rate this.*|submit (?:corrections?|lyrics).*|you (?:may|might) also like.*|\d*embed|translations?|report a problem.*|add to favou?rites|transcribed by .*|posted (?:by|on) .*|last (?:updated|modified).*|source:.*|quelle:.*|fuente:.*|back to top|click here.*|more (?:songs|lyrics).*|watch (?:the )?video.*|[^:]{0,30}:?\s*(?:https?:\/\/|www\.)\S+|(?:#[\p{L}\d_]+\s*)+|contributors?.*|subscribe.*|cookie.*)$/iu;
 const WEB_WORDS =
   /^(?:menu|home|search|play(?: song)?|listen(?: now)?|log ?in|sign (?:in|up)|next|previous|contact)$/i;
 const MANNERS = /^(?:[([]\s*(.{2,40}?)\s*[)\]]|(.{2,30}?):?)$/u;
@@ -28,6 +33,7 @@ export const weighNote: Weigh = (line, { lines }) => {
   if (isUnderTitle && lines[2]?.label && lines[2].label.behind === "" && !opening.label)
     return { kind: "note", weight: 6, why: "stands under the title", zones: ["head"] };
   const isLast = index > lines.length * 0.6;
+  if (FILE_FACT.test(text)) return { kind: "note", weight: 12, why: "is a fact about a recording" };
   if (MAIL.test(text)) return { kind: "note", weight: 11, why: "belongs to a mail" };
   if (WEB.test(text)) return { kind: "note", weight: 9, why: "belongs to a web page" };
   if (WEB_WORDS.test(text) && line.stanzaLength === 1)
@@ -55,7 +61,7 @@ export const weighNote: Weigh = (line, { lines }) => {
     text.split(/\s+/).length >= 4 &&
     index < 4 &&
     line.stanzaLength <= 3 &&
-    /[:.!]$/.test(text)
+    /[:.!?]$/.test(text)
   )
     return { kind: "note", weight: 9.5, why: "speaks about the song", zones: ["top"] };
   if (
@@ -64,6 +70,8 @@ export const weighNote: Weigh = (line, { lines }) => {
     line.blankBefore &&
     /\b(?:let me know|please|can you|could you|sunday|attached)\b/i.test(text)
   )
+    return { kind: "note", weight: 6, why: "speaks about the song", zones: ["foot"] };
+  if (TALKS.test(text) && isLast && line.blankBefore && line.stanzaLength <= 2)
     return { kind: "note", weight: 6, why: "speaks about the song", zones: ["foot"] };
   const manner = MANNERS.exec(text);
   const said = manner?.[1] ?? manner?.[2];
