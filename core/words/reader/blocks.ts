@@ -1,4 +1,5 @@
 import { type PlacedLine, SECTION_LETTER_NAME, type SongFacts } from "./facts.ts";
+import { namesAndPlays } from "./kinds/chords.ts";
 import { ownNameOf } from "./kinds/label.ts";
 import type { Label } from "./label.ts";
 import type { Chosen } from "./likeliest.ts";
@@ -43,7 +44,7 @@ function labelOf(line: PlacedLine, song: SongFacts): Label {
     return { ...VERSE, letter: "S", number: "", ownName: text, short: null };
   if (verse && (label?.behind !== "" || label.short !== null))
     return { ...VERSE, number: String(verse.number), behind: verse.behind };
-  if (label) return label;
+  if (label) return namesAndPlays(line, song.lines) ? { ...label, behind: "" } : label;
   const own = ownNameOf(text) ?? text.replace(/^[[({]|[\])}:]+$/g, "").trim();
   return { ...VERSE, letter: "S", number: "", ownName: own, short: null };
 }
@@ -54,7 +55,10 @@ function whoBehind(label: Label, line: PlacedLine, next: PlacedLine | undefined)
     /^\p{Lu}\p{L}*(?:\s+(?:&|and|\p{Lu}\p{L}*))*$/u.test(label.behind) &&
     label.behind.split(/\s+/).length <= 3;
   const hasWords = next !== undefined && next.stanza === line.stanza && next.label === undefined;
-  return label.dash && isName && hasWords ? { ...label, manner: label.behind, behind: "" } : label;
+  const isSolo = /^\p{L}[\p{L}\s&,]{0,30}\s(?:solo|only|alone|leads?|sings)$/iu.test(label.behind);
+  return label.dash && (isName || isSolo) && hasWords
+    ? { ...label, manner: label.behind, behind: "" }
+    : label;
 }
 
 /**

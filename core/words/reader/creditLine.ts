@@ -18,7 +18,7 @@ const COPYRIGHT =
 const WHO =
   "words?|music|text|texts|tune|lyrics?|lyricist|melody|harmony|setting|arr(?:angement|anged|\\.)?|author|composer|composed|written|writers?|songwriters?|artist|adapted|adaptation|translat(?:ion|ed|or)|transl?\\.|tr\\.|original (?:title|text)|letra|música|musica|autor(?:es|a|en)?|compositor(?:es)?|traducción|traductor|trad\\.|arreglo|arranjo|tradução|paroles|musique|auteur|compositeur|traduction|worte|weise|melodie|satz|übersetzung|deutsch(?:er text)?|dichter|komponist|testo|testi|autore|traduzione|tekst|muziek|vertaling|bewerking|musik|övers(?:ättning)?\\.?|oversættelse|oversettelse|słowa|muzyka|tłumaczenie|слова|музыка|перевод|автор|музика|переклад|מילים|לחן|תרגום|كلمات|ألحان|ترجمة|作詞|作曲|訳詞|訳|編曲|作词|词|曲|译|译词|詞|작사|작곡|번역|편곡|글|가사";
 const WRITERS = new RegExp(
-  `^(?:(?:${WHO})(?:\\s*(?:[&,/+]|and|und|y|e|et|en|och|og|i|и|та|ו)\\s*(?:the )?(?:${WHO}))*)\\s*(?:[:：=]|[–—-](?=\\s)|\\bby\\b|\\bvon\\b|\\bde\\b|\\bpor\\b|\\bpar\\b|\\bdi\\b|\\bdoor\\b|\\bav\\b|\\baf\\b)\\s*\\S`,
+  `^(?:(?:${WHO})(?:\\s*(?:[&,/+]|and|und|y|e|et|en|och|og|i|и|та|ו)\\s*(?:the )?(?:${WHO}))*)\\s*(?:[:：=]|[–—-](?=\\s)|\\bby\\b|\\bvon\\b|\\bde\\b|\\bpor\\b|\\bpar\\b|\\bdi\\b|\\bdoor\\b|\\bav\\b|\\baf\\b|(?<=[\\p{Script=Han}\\p{Script=Hangul}])\\s(?=\\S{2,12}$))\\s*\\S`,
   "iu",
 );
 /** "T: …", "M.: …", "T+M: …": text, melody, setting. */
@@ -85,7 +85,7 @@ function readCreditPiece(piece: string): CreditPiece | undefined {
   return undefined;
 }
 
-const MARKED = /[:：=©℗#\d–—-]/;
+const MARKED = /[:：=©℗#\d–—-]|^(?:작사|작곡|作[词詞曲]|词曲)/;
 const TELLING = new Set(
   "by von por par di door av af de copyright public domain dominio domínio domaine domein domena gemeinfrei trad trad. traditional tradicional traditionnel traditionell tradizionale folk volkslied anon anon. anonymous anónimo overgeleverd rights right derechos used reprinted all alle todos tous tutti admin admin. administered publ publ. published publisher verlag editorial éditions edizioni uitgever förlag rechte printed mit общественное суспільне נחלת".split(
     " ",

@@ -131,14 +131,26 @@ export function factsOf(lines: readonly TypedLine[], givenTitle: string): SongFa
     const head = headOf(line.text);
     const place = where.get(line)?.place ?? 0;
     const afterLabel = labels[index - 1] !== undefined && labels[index - 1]?.behind === "";
-    if (head) return [{ index, head, opens: place === 0 || afterLabel }];
+    // Where no blank line parts anything, a capital behind the number has to do.
+    const begins = stanzas.length === 1 && /^\p{Lu}/u.test(head?.behind ?? "");
+    if (head) return [{ index, head, opens: place === 0 || afterLabel || begins }];
     // A verse that is labelled in words counts with the others.
     const label = labels[index];
     const number = label?.letter === "V" && label.behind === "" ? Number.parseInt(label.number, 10) : 0;
     return number > 0 ? [{ index, head: { number, behind: "", marked: true }, opens: true }] : [];
   });
+  const isCounted =
+    heads.length > 3 &&
+    heads.length >= full.length * 0.75 &&
+    heads.every(
+      ({ head, index }, i) =>
+        i === 0 ||
+        (head.number === (heads[i - 1] as Head).head.number + 1 &&
+          index === (heads[i - 1] as Head).index + 1),
+    );
   const isListed =
-    full.length > 3 && heads.length >= full.length * 0.9 && heads.every(({ head }) => head.behind !== "");
+    isCounted ||
+    (full.length > 3 && heads.length >= full.length * 0.9 && heads.every(({ head }) => head.behind !== ""));
   const verses = isListed ? new Set<number>() : versesAmong(heads);
   for (const [index, line] of full.entries()) {
     const { stanza, place } = where.get(line) as { stanza: number; place: number };

@@ -175,18 +175,24 @@ function finish(
   let colon = false;
   let dash = false;
   for (;;) {
+    const inBrackets = /^\s*[([]([^)\]]{1,40})[)\]]/.exec(rest);
+    if (inBrackets) {
+      const inner = (inBrackets[1] as string).trim();
+      const count = COUNT.exec(inner);
+      const digit = /^[2-9]$/.test(inner);
+      if (count && count[0] !== "") times = timesOf(count);
+      // "Chorus: (2)", but "Verse (2)".
+      else if (digit && word.letter !== "V") times = Number(inner);
+      else if (digit && number === "") number = inner;
+      const said = digit ? "" : inner.slice(count?.[0].length ?? 0).replace(/^[\s,;]+/, "");
+      manner = [manner, said].filter(Boolean).join(", ");
+      rest = rest.slice(inBrackets[0].length);
+      continue;
+    }
     const again = COUNT.exec(rest);
     if (again && again[0].trim() !== "") {
       times = timesOf(again);
       rest = rest.slice(again[0].length);
-      continue;
-    }
-    const inBrackets = /^\s*[([]([^)\]]{1,40})[)\]]/.exec(rest);
-    if (inBrackets) {
-      const inner = COUNT.exec(inBrackets[1] as string);
-      if (inner && inner[0].length === (inBrackets[1] as string).length) times = timesOf(inner);
-      else manner = [manner, (inBrackets[1] as string).trim()].filter(Boolean).join(", ");
-      rest = rest.slice(inBrackets[0].length);
       continue;
     }
     const mark = /^\s*(?:[:\uff1a]|\|(?=\s)|[–—-](?=\s)|\/$|[.)](?=\s|$))/.exec(rest);

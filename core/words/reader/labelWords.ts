@@ -11,14 +11,14 @@ export type SectionLetter = (typeof SECTION_LETTERS)[number];
 const WORDS: Readonly<Record<string, string>> = {
   en: `
 V|Verse|verses, vs, ver, vrs, stanza, v
-C|Chorus|chor, cho, chrs, hook, ch, c
+C|Chorus|chor, cho, chrs, hook, chorus reprise, ch, c
 R|Refrain|ref, burden, antiphon, r
 P|Pre-chorus|prechorus, pre chorus, lift, climb, channel, pc, p
 O|Post-chorus|postchorus, post chorus
 B|Bridge|middle eight, middle 8, br, b
 I|Intro|introduction, opening
 N|Interlude|instrumental, inst, turnaround, solo, guitar solo, instrumental break, musical interlude, break, link
-T|Tag|coda, vamp
+T|Tag|chorus tag, tag ending, coda, vamp
 E|Ending|end, outro, final, finale, close`,
   es: `
 V|Estrofa|verso, estrofas, copla
@@ -130,6 +130,56 @@ I|Вступ|
 N|Програш|
 T|Кода|
 E|Закінчення|кінцівка`,
+  el: `
+V|Στροφή|στροφη, κουπλέ, κουπλε
+C|Ρεφρέν|ρεφρεν, επωδός, επωδος, χορωδία
+B|Γέφυρα|γεφυρα
+I|Εισαγωγή|εισαγωγη
+E|Τέλος|τελος, φινάλε`,
+  ro: `
+V|Strofă|strofa, strofe
+C|Refren|cor
+B|Punte|
+I|Introducere|
+E|Final|`,
+  cs: `
+V|Sloka|sl
+C|Refrén|ref
+B|Most|mezihra
+I|Předehra|úvod
+E|Závěr|`,
+  hu: `
+V|Versszak|vsz, verssz
+C|Refrén|kórus
+B|Híd|
+I|Előjáték|bevezető
+N|Közjáték|
+E|Befejezés|`,
+  fi: `
+V|Säkeistö|säk
+C|Kertosäe|kerto, kert
+B|Väliosa|c-osa
+I|Alkusoitto|
+N|Välisoitto|
+E|Loppu|loppusoitto`,
+  hr: `
+V|Kitica|kit
+C|Pripjev|refren, pripev
+B|Prijelaz|
+I|Uvod|
+E|Kraj|`,
+  tr: `
+V|Kıta|dörtlük
+C|Nakarat|
+B|Köprü|
+I|Giriş|
+E|Bitiş|`,
+  id: `
+V|Bait|ayat
+C|Reff|reffrein, korus, koor
+B|Jembatan|
+I|Intro|
+E|Akhir|`,
   he: `
 V|בית|
 C|פזמון|מקהלה

@@ -1,7 +1,9 @@
 import { findLabel } from "./label.ts";
 
-const NAME =
-  /^(?:(?:song |sung |play(?:ing)? |verse )?order|sequence|arrangement|structure|form|road ?map|flow|running order|ablauf|reihenfolge|aufbau|orden|estructura|secuencia|ordre|structure|ordine|struttura|ordem|estrutura|volgorde|ordning|rækkefølge|rekkefølge|kolejność|układ|порядок|схема|סדר|ترتيب|順序|顺序|順番|순서)\s*[:=–-]\s*(.+)$/iu;
+const NAMES =
+  "(?:song |sung |play(?:ing)? |verse )?order|sequence|arrangement|structure|form|road ?map|flow|running order|ablauf|reihenfolge|aufbau|orden|estructura|secuencia|ordre|structure|ordine|struttura|ordem|estrutura|volgorde|ordning|rækkefølge|rekkefølge|kolejność|układ|порядок|схема|סדר|ترتيب|順序|顺序|順番|순서";
+const NAME = new RegExp(`^(?:${NAMES})\\s*[:=–-]\\s*(.+)$`, "iu");
+const NAME_ALONE = new RegExp(`^(?:${NAMES})\\s*[:=]?$`, "iu");
 const JOINS = /[\s,;/|>→➜+]+|\s*[–—-]+\s*/;
 const COUNT = /^(?:[x×]\d|\d[x×]|\(x?\d\)|bis|repeat|end|blank)$/i;
 
@@ -43,3 +45,6 @@ export function findOrderLine(
     ? { order: body, isNamed: false }
     : undefined;
 }
+
+/** "Order:" above a list of sections, each on a line of its own. */
+export const isOrderHead = (text: string): boolean => NAME_ALONE.test(text.trim());

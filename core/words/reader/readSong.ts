@@ -6,7 +6,7 @@ import type { LineKind } from "./candidate.ts";
 import { readCredits } from "./creditLine.ts";
 import { factsOf } from "./facts.ts";
 import { likeliest } from "./likeliest.ts";
-import { findOrderLine } from "./orderLine.ts";
+import { findOrderLine, isOrderHead } from "./orderLine.ts";
 import { intoSections, type SongSection, type Variant } from "./sections.ts";
 import { readTitle } from "./titleLine.ts";
 import { type Told, whatWasTold } from "./told.ts";
@@ -96,7 +96,7 @@ export function readSong(
   const own = titleLine ? readTitle(titleLine.text) : { title: "", writers: "" };
   const creditLines = ofKind("credit").map((line) => line.text);
   const credits = creditLines.length > 0 ? readCredits(creditLines) : NO_CREDITS;
-  const orderText = ofKind("order").map((line) => findOrderLine(line.text)?.order ?? line.text)[0] ?? "";
+  const orderText = orderIn(ofKind("order").map(({ text: words }) => words));
   const order =
     orderText === ""
       ? []
@@ -141,6 +141,12 @@ export function readSong(
       doubtful: lines.filter((line) => line.isDoubtful).length,
     },
   };
+}
+
+/** The order that lines say: one of them, or a list under its head. */
+function orderIn(lines: readonly string[]): string {
+  const [first = "", ...names] = lines;
+  return isOrderHead(first) ? names.join(", ") : (findOrderLine(first)?.order ?? first);
 }
 
 const SUBJECT =

@@ -89,11 +89,14 @@ const PICTURES = /(?:\s*(?:\p{Extended_Pictographic}|\p{Emoji_Modifier}|\u200d|\
 const TIMES = /^(?:\[\d{1,2}:\d{2}(?:[.:]\d{1,3})?\]\s*)+|<\d{1,2}:\d{2}(?:[.:]\d{1,3})?>\s*/g;
 const WRAPPED = /^(\*\*\*|\*\*|__|\*|_)(?=\S)(.+?)(?<=\S)\1$/;
 
-/** A label without the dashes or pictures about it; other lines as they are. */
+/** When it comes in a recording: "0:45 Chorus". */
+const CLOCK = /^[([]?\d{1,2}:\d{2}(?::\d{2})?[)\]]?\s+(?:[–—-]\s+)?/;
+
+/** A label without the dashes, pictures or time about it; other lines as they are. */
 function labelWithin(text: string): string {
   if (text.length > 60) return text;
   const between = FRAMED_LABEL.exec(text);
-  const inner = (between?.[1] ?? between?.[2] ?? text).replace(PICTURES, "").trim();
+  const inner = (between?.[1] ?? between?.[2] ?? text).replace(CLOCK, "").replace(PICTURES, "").trim();
   return inner !== text && findLabel(inner)?.behind === "" ? inner : text;
 }
 

@@ -1,5 +1,6 @@
 import { chordLineStrength, hasChords, isAlphabet, stripChords } from "../../chords.ts";
 import type { Weigh } from "../candidate.ts";
+import type { PlacedLine } from "../facts.ts";
 
 /** Chords by the number of their step: "1  4  6m  5/7". */
 const STEP = "[b#]?[1-7](?:m|maj7?|sus[24]?|dim|[°+-])?\\d?(?:/[b#]?[1-7])?";
@@ -16,7 +17,7 @@ export const weighChords: Weigh = (line, { lines }) => {
   if (STEPS.test(line.text) && lines.filter(({ text }) => STEPS.test(text)).length > 2)
     return { kind: "chords", weight: 9, why: "holds nothing but chords by their numbers" };
   const strength = chordLineStrength(line.typed);
-  if (strength === 0) return undefined;
+  if (strength === 0 || namesAndPlays(line, lines)) return undefined;
   if (strength === 2) return { kind: "chords", weight: 11, why: "holds nothing but chords" };
   if (isAlphabet(line.text)) return undefined;
   const next = lines[line.index + 1];
@@ -38,3 +39,17 @@ export const weighChords: Weigh = (line, { lines }) => {
     why: isOver ? "holds chords for the words under it" : "holds nothing but chords",
   };
 };
+
+/** "Chorus: C  G  D" above words names the section, and says what is played in it. */
+export function namesAndPlays({ label, index, stanza }: PlacedLine, lines: readonly PlacedLine[]): boolean {
+  const next = lines[index + 1];
+  return (
+    label !== undefined &&
+    "VCRPOBTS".includes(label.letter) &&
+    label.short === null &&
+    label.behind !== "" &&
+    chordLineStrength(label.behind) > 0 &&
+    next?.stanza === stanza &&
+    chordLineStrength(next.typed) === 0
+  );
+}

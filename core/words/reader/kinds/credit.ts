@@ -30,6 +30,8 @@ export const weighCredit: Weigh = (line, { lines }) => {
     line.index === lines.length - 1
   )
     return { kind: "credit", weight: 9, why: "names people, under the song", zones: ["foot"] };
+  if (/^[–—-]\s*["“„«].{2,60}["”“»]/u.test(line.typed.trim()) && line.index === lines.length - 1)
+    return { kind: "credit", weight: 9, why: "names the song and people, under the song", zones: ["foot"] };
   if (names && line.index === lines.length - 1 && line.stanzaLength === 1 && line.blankBefore)
     return { kind: "credit", weight: 6, why: "names people, under the song", zones: ["foot"] };
   return undefined;

@@ -1,6 +1,6 @@
 import { hasChords, stripChords } from "../../chords.ts";
 import type { Weigh } from "../candidate.ts";
-import { SECTION_LETTER_NAME } from "../facts.ts";
+import { SECTION_LETTER_NAME, type SongFacts } from "../facts.ts";
 
 const OWN_NAME = /^\[([\p{L}\p{N}][^\][|]{0,38})\]:?$/u;
 
@@ -56,13 +56,16 @@ export const weighLabel: Weigh = (line, song) => {
 
 const weighBehind: (...args: [...Parameters<Weigh>, number]) => ReturnType<Weigh> = (
   line,
-  _song,
+  song,
   strength,
 ) => {
   const { label } = line;
   if (!label) return undefined;
   const { bracketed, number, colon, short, behind } = label;
   const why = "names a section, and its words follow";
+  // "[C]Come in": a chord, where others stand within lines.
+  if (bracketed === "square" && short === "letter" && number === "" && hasChordsWithin(song))
+    return undefined;
   if (bracketed === "square") return { kind: "label", weight: 11, why };
   if (short === "letter" && number === "" && !colon) return undefined;
   if (short === "letter") return { kind: "label", weight: colon || number !== "" ? 9 : 2, why };
@@ -76,6 +79,10 @@ const weighBehind: (...args: [...Parameters<Weigh>, number]) => ReturnType<Weigh
     name !== name.toLowerCase() &&
     behind !== behind.toUpperCase();
   if (isLoud) return { kind: "label", weight: 8 + strength, why };
+  // "Chorus Come in from the cold", where other sections are named.
+  const isNamed = (song.surelyLabelled > 0 || song.lines.some(({ verse }) => verse)) && line.index > 0;
+  if (isNamed && name.length > 4 && /^\p{Lu}\p{Ll}+$/u.test(name) && /^\p{Lu}/u.test(behind))
+    return { kind: "label", weight: 5.5, why };
   // A tab or a wide gap parts the name from its words.
   if (line.typed.trimStart().startsWith(name) && /^\S* {2,}/.test(line.typed.trimStart().slice(name.length)))
     return { kind: "label", weight: 8, why };
@@ -84,6 +91,12 @@ const weighBehind: (...args: [...Parameters<Weigh>, number]) => ReturnType<Weigh
     return { kind: "label", weight: 8, why };
   return undefined;
 };
+
+/** Whether chords in brackets stand within the lines of the song. */
+const hasChordsWithin = ({ lines }: SongFacts) =>
+  lines.some(
+    ({ typed }) => hasChords(typed.trim().replace(/^\[[^\]]*\]/, "")) && /\p{L}{2}/u.test(stripChords(typed)),
+  );
 
 const weighOwnName: Weigh = (line, song) => {
   const own = ownNameOf(line.text);

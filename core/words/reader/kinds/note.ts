@@ -15,8 +15,12 @@ const ABOUT =
 /** What someone says of the singing, under the song. */
 const TALKS =
   /^(?:we|i|you|please|note|can|could|then we|after that|wir|bitte|nosotros|por favor|nous|nota)\b.*\b(?:chorus|verse|bridge|refrain|song|slides?|intro|key|strophe|lied|coro|estrofa|canción|couplet|chant)\b/iu;
-/** Facts about a recording, in files that follow one. */
-const FILE_FACT = /^\[(?:ar|al|by|au|re|ve|la|offset|length|tool):.*\]$/i;
+/** Facts about a recording, and when each of its lines comes, in files that follow one. */
+const FILE_FACT =
+  /^\[(?:ar|al|by|au|re|ve|la|offset|length|tool):.*\]$|^(?:\d{1,2}:)?\d{1,2}:\d{2}[.,]\d{1,3}\s*-->\s*(?:\d{1,2}:)?\d{1,2}:\d{2}[.,]\d{1,3}.*$/i;
+/** What players do meanwhile, in brackets. */
+const DIRECTION =
+  /^[([](?=.*\b(?:bands?|bars|guitars?|drums?|keys|piano|organ|strings|key change|modulat\w*|instrumental|solo|music|pause|stand|be seated|clap|spoken|prayer|announcements?)\b)[^()[\]]{3,60}[)\]]$/i;
 const PAGE =
   /^(?:page|slide|folie|dia|diapositiv[ae]|lámina|seite|página|pagina|p\.|pg\.?|sida|side|strona|стр\.?)\s*\d{1,3}(?:\s*(?:of|\/|von|de|van|av|z|из)\s*\d{1,3})?$|^[–—-]\s*\d{1,3}\s*[–—-]$|^\d{1,3}\s*\/\s*\d{1,3}$/iu;
 const WEB =
@@ -73,6 +77,8 @@ export const weighNote: Weigh = (line, { lines }) => {
     return { kind: "note", weight: 6, why: "speaks about the song", zones: ["foot"] };
   if (TALKS.test(text) && isLast && line.blankBefore && line.stanzaLength <= 2)
     return { kind: "note", weight: 6, why: "speaks about the song", zones: ["foot"] };
+  if (DIRECTION.test(text) && line.stanzaLength === 1)
+    return { kind: "note", weight: 7, why: "says what players do", zones: ["top", "head", "body", "foot"] };
   const manner = MANNERS.exec(text);
   const said = manner?.[1] ?? manner?.[2];
   if (said && isManner(said) && (manner?.[1] !== undefined || /:$/.test(text)))

@@ -1,9 +1,22 @@
 import type { Weigh } from "../candidate.ts";
-import { findOrderLine } from "../orderLine.ts";
+import type { PlacedLine } from "../facts.ts";
+import { findOrderLine, isOrderHead } from "../orderLine.ts";
 
-/** "Order: V1 C V2 C", or nothing but names of sections one after another. */
-export const weighOrder: Weigh = ({ text }) => {
-  const found = findOrderLine(text);
+/** "Order: V1 C V2 C", nothing but names of sections one after another, or a list of them under "Order:". */
+export const weighOrder: Weigh = (line, { lines }) => {
+  if (isInList(line, lines)) return { kind: "order", weight: 14, why: "says the order it is sung in" };
+  const found = findOrderLine(line.text);
   if (!found) return undefined;
   return { kind: "order", weight: found.isNamed ? 11 : 9, why: "says the order it is sung in" };
 };
+
+function isInList({ index, placeInStanza, stanzaLength }: PlacedLine, lines: readonly PlacedLine[]): boolean {
+  const first = index - placeInStanza;
+  const [head, ...names] = lines.slice(first, first + stanzaLength);
+  return (
+    head !== undefined &&
+    names.length > 1 &&
+    isOrderHead(head.text) &&
+    names.every(({ label }) => label?.behind === "")
+  );
+}
