@@ -1,4 +1,4 @@
-import type { Page } from "@playwright/test";
+import type { Locator, Page } from "@playwright/test";
 import { strToU8, zipSync } from "fflate";
 import { brightness, shoot } from "./support/pixels.ts";
 import type { RunningShow } from "./support/runningShow.ts";
@@ -100,6 +100,59 @@ test("a song's words are changed for the event alone, or kept in the library", a
   await page.getByRole("button", { name: "Keep these changes in the library" }).click();
   await expect(page.getByText("As in the library.")).toBeVisible();
   expect(await firstLine()).toContain("The moon has come to fetch the moon");
+});
+
+test("a song changed here and in the library: both are kept, and where they clash one is chosen", async ({
+  page,
+  show,
+}) => {
+  await openDesk(page, show, "prepare");
+  await page.locator("[data-cue=cue-0005] [aria-pressed]").click();
+  await expect(page.getByText("As in the library.")).toBeVisible();
+  const here = page.getByRole("textbox", { name: "Words" });
+  const library = await page.context().newPage();
+  await openDesk(library, show, "songs");
+  await library.getByRole("searchbox").fill("carry the lamp down");
+  await library.getByRole("button", { name: /Carry the Lamp Down/ }).click();
+  const there = library.getByRole("textbox", { name: "Words" });
+  const change = async (words: Locator, from: string, to: string) => {
+    await expect(words).toHaveValue(new RegExp(from));
+    await words.fill((await words.inputValue()).replace(from, to));
+  };
+  const changeLibrary = async (from: string, to: string) => {
+    const saved = library.waitForResponse((response) => response.url().endsWith("/song/save"));
+    await change(there, from, to);
+    expect((await saved).ok()).toBe(true);
+  };
+  const keep = async () => {
+    await openDesk(page, show, "prepare");
+    await page.locator("[data-cue=cue-0005] [aria-pressed]").click();
+    await expect(page.getByText("the library’s song has changed too")).toBeVisible();
+    await page.getByRole("button", { name: "Keep these changes in the library" }).click();
+  };
+
+  await change(here, "The tide has gone", "The moon has come");
+  await expect(page.getByText("Changed for this event")).toBeVisible();
+  await changeLibrary("And if the wind", "And when the wind");
+  await keep();
+  await expect(page.getByText("Nothing clashes: both are kept.")).toBeVisible();
+  await page.getByRole("button", { name: "Keep both in the library" }).click();
+  await expect(page.getByText("As in the library.")).toBeVisible();
+  await expect(here).toHaveValue(/The moon has come[\s\S]*And when the wind/);
+
+  // The same line in both.
+  await openDesk(library, show, "songs");
+  await library.getByRole("searchbox").fill("carry the lamp down");
+  await library.getByRole("button", { name: /Carry the Lamp Down/ }).click();
+  await changeLibrary("The moon has come", "The star has come");
+  await change(here, "The moon has come", "The sun has come");
+  await expect(page.getByText("Changed for this event")).toBeVisible();
+  await keep();
+  await expect(page.getByText("One thing was changed in both; choose.")).toBeVisible();
+  await page.getByRole("radio", { name: /^in the library/ }).check();
+  await page.getByRole("button", { name: "Keep both in the library" }).click();
+  await expect(page.getByText("As in the library.")).toBeVisible();
+  await expect(here).toHaveValue(/The star has come/);
 });
 
 test("slides are parted by hand, by key and by pointer, and stay so while other words change", async ({

@@ -79,6 +79,15 @@ describe("songs from pasted text", () => {
         `a${"♪".repeat(300)}b\n${"la / ".repeat(60)}\n${" ".repeat(15_000)}x /\n${"> ".repeat(9_000)}lo`,
       ),
     ).toHaveProperty("song");
+    // Each of these took ten seconds and more.
+    expect(
+      parseSong(
+        Array(300)
+          .fill(`${"a ".repeat(190)}!`)
+          .join("\n"),
+      ),
+    ).toBeDefined();
+    expect(parseSong(Array(900).fill("R. ".repeat(120)).join("\n"))).toBeDefined();
     expect(parseSong(`${"(".repeat(399)}\n${"<b".repeat(199)}\nla ${"x2 ".repeat(100)}`)).toBeDefined();
   });
 

@@ -74,7 +74,7 @@ function isCue({ label }: Block, blocks: readonly Block[]): boolean {
 }
 
 const RESPONSE = /^(?:R\s?\/\.?|℟\.?|R\.)(?:\s|$)/;
-const ANSWER = /\s+(?:R\.|R\s?\/\.?|℟\.?|\(R\.?\))$/;
+const ANSWER = /(?:\s+(?:R\.|R\/\.?|℟\.?|\(R\.?\)))+$/;
 
 /** Parts the lines that are read into blocks, in the order of the text. */
 export function intoBlocks(song: SongFacts, chosen: readonly Chosen[]): Block[] {

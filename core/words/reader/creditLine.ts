@@ -47,9 +47,12 @@ const splitCredits = (line: string): string[] =>
     .map((piece) => piece.trim())
     .filter((piece) => piece !== "");
 
+/** What one pair of brackets about all of it holds. */
+const withinBrackets = (piece: string) => (/^[([][^()[\]]*[)\]]$/.test(piece) ? piece.slice(1, -1) : piece);
+
 /** What a piece of a credit says; undefined when it does not look like one. */
 function readCreditPiece(piece: string): CreditPiece | undefined {
-  const text = piece.replace(/^[([](?=[^)\]]*[)\]]$)|(?<=^[([][^([]*)[)\]]$/g, "").trim();
+  const text = withinBrackets(piece).trim();
   const licence = VENUE_LICENCE.exec(text);
   if (licence) return { kind: "venueLicence", number: licence[1] as string };
   const number = SONG_NUMBER.exec(text) ?? BODY_NUMBER.exec(text);

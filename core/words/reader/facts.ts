@@ -43,7 +43,12 @@ export interface SongFacts {
   readonly isListed: boolean;
   /** Its sections are called A, B and so on. */
   readonly isLettered: boolean;
+  /** The line that parts the signature of a mail. */
+  readonly signatureAt: number | undefined;
 }
+
+/** The mark of a mail's signature: RFC 3676, 4.3. */
+export const SIGNATURE = /^--\s?$/;
 
 /** A letter that a section is called by, where sections have no other names. */
 export const SECTION_LETTER_NAME = /^[A-H]\d?['’]?$/;
@@ -195,6 +200,8 @@ export function factsOf(lines: readonly TypedLine[], givenTitle: string): SongFa
     isShouted,
     isListed,
     isLettered: sure.length === 0 && isLettered(placed),
+    signatureAt: placed.find(({ index, typed }) => SIGNATURE.test(typed) && index > placed.length * 0.5)
+      ?.index,
   };
 }
 

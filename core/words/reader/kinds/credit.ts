@@ -1,6 +1,9 @@
 import type { Weigh } from "../candidate.ts";
 import { isCreditLine, looksLikeNames } from "../creditLine.ts";
 
+/** Lines that credits take at most. */
+const LONGEST_CREDITS = 12;
+
 /** Who made it, when, and under which terms: at the head or the foot. */
 export const weighCredit: Weigh = (line, { lines }) => {
   const { text } = line;
@@ -9,7 +12,7 @@ export const weighCredit: Weigh = (line, { lines }) => {
   const before = lines[line.index - 1];
   // A line that breaks a long credit in two.
   if (line.placeInStanza > 0 && line.index > lines.length / 2) {
-    const above = lines.slice(line.index - line.placeInStanza, line.index);
+    const above = lines.slice(line.index - Math.min(line.placeInStanza, LONGEST_CREDITS), line.index);
     if (above.some((each) => isCreditLine(each.text)))
       return { kind: "credit", weight: 6, why: "stands among the credits", zones: ["foot"] };
   }

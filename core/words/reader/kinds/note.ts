@@ -1,4 +1,5 @@
 import type { Weigh } from "../candidate.ts";
+import { SIGNATURE } from "../facts.ts";
 import { isManner } from "../label.ts";
 
 const MAIL =
@@ -30,7 +31,7 @@ const WEB_WORDS =
 const MANNERS = /^(?:[([]\s*(.{2,40}?)\s*[)\]]|(.{2,30}?):?)$/u;
 
 /** What belongs to a mail, a web page or a sheet and not to the song: greetings, signatures, addresses, page numbers. */
-export const weighNote: Weigh = (line, { lines }) => {
+export const weighNote: Weigh = (line, { lines, signatureAt }) => {
   const { text, index } = line;
   const opening = lines[0];
   const isUnderTitle = index === 1 && line.stanza === 0 && line.stanzaLength === 2 && opening !== undefined;
@@ -44,21 +45,19 @@ export const weighNote: Weigh = (line, { lines }) => {
     return { kind: "note", weight: 6, why: "belongs to a web page", zones: ["top", "foot"] };
   if (PAGE.test(text) || PAGE.test(line.typed.trim()))
     return { kind: "note", weight: 9, why: "is a page number" };
-  if (/^--\s?$/.test(line.typed)) return { kind: "note", weight: 10, why: "begins a signature" };
+  if (SIGNATURE.test(line.typed)) return { kind: "note", weight: 10, why: "begins a signature" };
   if (GREETS.test(text) && index < 3)
     return { kind: "note", weight: 10, why: "is a greeting", zones: ["top"] };
-  const close = lines.findLast(
-    (each) => each.index < index && CLOSES.test(each.text) && each.index > lines.length * 0.6,
-  );
+  const close = lines
+    .slice(Math.max(0, index - 3), index)
+    .findLast((each) => CLOSES.test(each.text) && each.index > lines.length * 0.6);
   if (CLOSES.test(text) && isLast && index >= lines.length - 4)
     return { kind: "note", weight: 8, why: "closes a letter", zones: ["foot"] };
   if (THANKS.test(text) && index === lines.length - 1)
     return { kind: "note", weight: 8, why: "closes a letter", zones: ["foot"] };
-  if (close && index - close.index <= 3 && text.split(" ").length <= 4)
+  if (close && text.split(" ").length <= 4)
     return { kind: "note", weight: 7, why: "signs a letter", zones: ["foot"] };
-  if (
-    lines.some((each) => each.index < index && /^--\s?$/.test(each.typed) && each.index > lines.length * 0.5)
-  )
+  if (signatureAt !== undefined && signatureAt < index)
     return { kind: "note", weight: 8, why: "stands in a signature", zones: ["foot"] };
   if (
     ABOUT.test(text) &&

@@ -10,12 +10,15 @@ export const weighOrder: Weigh = (line, { lines }) => {
   return { kind: "order", weight: found.isNamed ? 11 : 9, why: "says the order it is sung in" };
 };
 
+const LONGEST_LIST = 40;
+
 function isInList({ index, placeInStanza, stanzaLength }: PlacedLine, lines: readonly PlacedLine[]): boolean {
   const first = index - placeInStanza;
   const [head, ...names] = lines.slice(first, first + stanzaLength);
   return (
     head !== undefined &&
     names.length > 1 &&
+    names.length < LONGEST_LIST &&
     isOrderHead(head.text) &&
     names.every(({ label }) => label?.behind === "")
   );
