@@ -1,7 +1,7 @@
 import { type PlacedLine, SECTION_LETTER_NAME, type SongFacts } from "./facts.ts";
 import { namesAndPlays } from "./kinds/chords.ts";
 import { ownNameOf } from "./kinds/label.ts";
-import type { Label } from "./label.ts";
+import { findLabel, type Label } from "./label.ts";
 import type { Chosen } from "./likeliest.ts";
 import { findRepeat, type Repeat } from "./repeat.ts";
 import { speaksInTurns, sungWords } from "./sungWords.ts";
@@ -106,6 +106,17 @@ export function intoBlocks(song: SongFacts, chosen: readonly Chosen[]): Block[] 
     if (response && ANSWER.test(words)) {
       sing(line, words.replace(ANSWER, ""));
       begin(undefined, { kind: "section", label: response, times: 1 }, line);
+      open = undefined;
+      return;
+    }
+    const cue = /^(.*\S)\s+([[(][^()[\]]{2,24}[)\]])$/.exec(words);
+    const cued = cue && findLabel(cue[2] as string);
+    // "… of the sleeping town [Refrain]"
+    if (cue && cued?.behind === "" && cued.short === null && "CR".includes(cued.letter)) {
+      const isItself = open?.label?.letter === cued.letter;
+      sing(line, cue[1] as string);
+      if (isItself) return;
+      begin(undefined, { kind: "section", label: cued, times: cued.times }, line);
       open = undefined;
       return;
     }

@@ -116,7 +116,10 @@ export const isCreditLine = (line: string): boolean => {
 export const looksLikeNames = (line: string): boolean =>
   line.length < 90 &&
   /^[–—-]?\s*\p{Lu}[\p{L}.'’-]*(?:\s+(?:\p{Lu}[\p{L}.'’-]*|de|da|von|van|der|den|la|del|of|the))+(?:\s*(?:,|&|\/|and|und|y|et|e|en|och|og|i|и)\s*\p{Lu}[\p{L}.'’-]*(?:\s+(?:\p{Lu}[\p{L}.'’-]*|de|da|von|van|der|la))*)*\.?$/u.test(
-    line.replace(/^\(|\)$/g, "").replace(/,?\s+\(?(?:1[5-9]|20)\d{2}\)?$/, ""),
+    line
+      .replace(/^\(|\)$/g, "")
+      .replace(/\s\|\s/g, " & ")
+      .replace(/,?\s+\(?(?:1[5-9]|20)\d{2}\)?$/, ""),
   );
 
 /**

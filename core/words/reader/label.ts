@@ -177,7 +177,7 @@ function finish(
   for (;;) {
     const inBrackets = /^\s*[([]([^)\]]{1,40})[)\]]/.exec(rest);
     if (inBrackets) {
-      const inner = (inBrackets[1] as string).trim();
+      const inner = (inBrackets[1] as string).trim().replace(/^(?:sing|repeat|play)\s+(?=\S)/i, "");
       const count = COUNT.exec(inner);
       const digit = /^[2-9]$/.test(inner);
       if (count && count[0] !== "") times = timesOf(count);
@@ -195,7 +195,7 @@ function finish(
       rest = rest.slice(again[0].length);
       continue;
     }
-    const mark = /^\s*(?:[:\uff1a]|\|(?=\s)|[–—-](?=\s)|\/$|[.)](?=\s|$))/.exec(rest);
+    const mark = /^\s*(?:[:\uff1a]|\|(?=\s)|[–—-]+(?=\s|$)|\/$|[.)](?=\s|$))/.exec(rest);
     if (mark && rest.trim() !== "") {
       colon ||= /[:\uff1a|]/.test(mark[0]);
       dash ||= /[–—-]/.test(mark[0]);

@@ -93,10 +93,10 @@ export function readSong(
 
   const ofKind = (kind: LineKind) => facts.lines.filter((_, i) => chosen[i]?.kind === kind);
   const titleLine = ofKind("title")[0];
-  const own = titleLine ? readTitle(titleLine.text) : { title: "", writers: "" };
+  const own = titleLine ? readTitle(titleLine.text) : { title: "", writers: "", order: "" };
   const creditLines = ofKind("credit").map((line) => line.text);
   const credits = creditLines.length > 0 ? readCredits(creditLines) : NO_CREDITS;
-  const orderText = orderIn(ofKind("order").map(({ text: words }) => words));
+  const orderText = orderIn(ofKind("order").map(({ text: words }) => words)) || own.order;
   const order =
     orderText === ""
       ? []

@@ -15,7 +15,7 @@ export type Repeat =
 const DAL_SEGNO = /^\(?\s*(?:d\.?\s?s\.?|dal segno)(?:\s+al\s+(?:coda|fine))?\s*\.?\)?$/i;
 const DA_CAPO = /^\(?\s*(?:d\.?\s?c\.?|da capo)(?:\s+al\s+(?:coda|fine))?\s*\.?\)?$/i;
 const ASKS =
-  /^(?:then |and |now )?(?:repeat(?:s|ed)?|rpt\.?|sing|back to|return to|go (?:back )?to|to|again|wdh\.?|wiederholung|wiederhole|wiederholen|zurück zu[mr]?|nochmal|noch einmal|repetir|repite|repita|se repite|volver a(?:l)?|vuelve a(?:l)?|repetição|repete|volta ao|reprise|reprendre|répéter|refaire|au|al|ao|alla|zum|ripetere|ripeti|torna a(?:l)?|herhaal|herhalen|terug naar|upprepa|repetera|gjenta|gentag|powtórz|powtórka|повтор(?:ить|яем)?|повторити|חוזרים ל|يعاد|重复|重複|반복|くり返し|繰り返し)[\s:]+(?:the |el |la |le |o |a |il |den |die |das |det |af )?(.*)$/iu;
+  /^(?:then |and |now )?(?:repeat(?:s|ed)?|rpt\.?|sing|(?:end|finish|close|conclude) (?:on|with)|back to|return to|go (?:back )?to|to|again|wdh\.?|wiederholung|wiederhole|wiederholen|zurück zu[mr]?|nochmal|noch einmal|repetir|repite|repita|se repite|volver a(?:l)?|vuelve a(?:l)?|repetição|repete|volta ao|reprise|reprendre|répéter|refaire|au|al|ao|alla|zum|ripetere|ripeti|torna a(?:l)?|herhaal|herhalen|terug naar|upprepa|repetera|gjenta|gentag|powtórz|powtórka|повтор(?:ить|яем)?|повторити|חוזרים ל|يعاد|重复|重複|반복|くり返し|繰り返し)[\s:]+(?:the |el |la |le |o |a |il |den |die |das |det |af )?(.*)$/iu;
 const FOLLOWS =
   /^(.*?)[\s:,–-]+\(?(?:again|repeat(?:ed|s)?|rpt\.?|wdh\.?|wiederholen|wiederholung|noch einmal|otra vez|de nuevo|se repite|encore|à répéter|ancora|opnieuw|igen|jeszcze raz|ещё раз|ще раз|重复|반복)\)?(.*)$/iu;
 /** What comes after the last time is nothing. */

@@ -41,6 +41,10 @@ const isSameUnlabelled = (a: Block, b: Block) => {
   return likeness(first, other) >= 0.8 && likeness(first.slice(0, 1), other.slice(0, 1)) >= 0.5;
 };
 
+/** "Chorus (after each verse)" */
+const AFTER_EACH =
+  /^(?:sung |sing |repeat )?(?:after|between) (?:each|every|all)(?: the)? verses?|nach jeder strophe|después de cada estrofa|após cada estrofe|après chaque (?:couplet|strophe)|dopo ogni strofa|na elk couplet/i;
+
 interface OpenSection {
   readonly letter: SectionLetter;
   readonly number: string;
@@ -302,6 +306,12 @@ export function intoSections(blocks: readonly Block[], language: string): Sectio
     const key = keep(letter, alike ? freeNumber(letter, sections) : number, block);
     if (alike) noteVariant(key, alike[0]);
     sing(key, 1, block);
+  }
+  const every = blocks.find(({ label }) => label && AFTER_EACH.test(label.manner));
+  const everyKey = every && keyOfBlock.get(every);
+  if (everyKey !== undefined && order.filter((key) => key === everyKey).length === 1) {
+    order.splice(order.indexOf(everyKey), 1);
+    order.splice(0, order.length, ...order.flatMap((key) => (key.startsWith("V") ? [key, everyKey] : [key])));
   }
   const verses = [...sections.keys()].filter((key) => key.startsWith("V"));
   const refrains = [...sections.keys()].filter((key) => /^[RC]\d*$/.test(key));

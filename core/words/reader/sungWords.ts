@@ -22,6 +22,12 @@ const HOW =
 const WHO = /^[([]?([^:()[\]]{2,24}?)[)\]]?\s*[:：]\s+(?=\S)/u;
 const ONE_LETTER_WHO = /^[([]?([LAPCVR])[)\]]?\s*[:.]\s+(?=\S)/;
 
+/** "All", "Men and women", "Group 2"; but "Men of the harbour" is sung. */
+const namesSingers = (who: string): boolean =>
+  who
+    .split(/\s*(?:[,&/+]|\s(?:and|und|y|et|e|en|och|og)\s)\s*/)
+    .every((part) => isManner(part) && part.split(" ").length <= 2);
+
 /** How a line is sung. Words are never changed otherwise. */
 export function sungWords(
   line: Pick<PlacedLine, "typed" | "text">,
@@ -46,7 +52,7 @@ export function sungWords(
   }
   text = text.replace(HOW, "");
   const who = text.includes(":") || text.includes("：") ? WHO.exec(text) : null;
-  if (who && isManner(who[1] as string)) text = text.slice(who[0].length);
+  if (who && namesSingers(who[1] as string)) text = text.slice(who[0].length);
   // A page break may have cut a mark in two.
   text = text.replace(/^[|‖]\s*|\s*[|‖]$/g, "").trim();
   return { text, times: Math.max(1, Math.min(9, times)), opens, closes };

@@ -87,6 +87,9 @@ const FRAMED_LABEL = /^(?:[–—-]+\s+(.+?)\s+[–—-]+|[–—-]{2,}(.+?)[–
 const PICTURES = /(?:\s*(?:\p{Extended_Pictographic}|\p{Emoji_Modifier}|\u200d|\ufe0f))+$/u;
 /** When it is sung, as files that follow a recording say: "[00:12.30]", "<00:12.90>". */
 const TIMES = /^(?:\[\d{1,2}:\d{2}(?:[.:]\d{1,3})?\]\s*)+|<\d{1,2}:\d{2}(?:[.:]\d{1,3})?>\s*/g;
+/** Who wrote a message when, as a chat writes it out: "[20/11/2026, 19:02] Ilse: ". */
+const MESSAGE =
+  /^\[?\d{1,4}[/.-]\d{1,2}[/.-]\d{2,4},?\s+\d{1,2}:\d{2}(?::\d{2})?(?:\s?[ap]m)?\]?\s*(?:-\s*)?[^:]{1,30}:\s+/i;
 const WRAPPED = /^(\*\*\*|\*\*|__|\*|_)(?=\S)(.+?)(?<=\S)\1$/;
 
 /** When it comes in a recording: "0:45 Chorus". */
@@ -108,6 +111,7 @@ function undress(at: number, raw: string): TypedLine {
     .replace(/ {2,}/g, " ")
     .trim()
     .replace(DIRECTION, "")
+    .replace(MESSAGE, "")
     .trim();
   text = withoutAdornments(text.replace(TIMES, "").replace(/(?<!\\)\\$/, ""));
   let isBold = false;
@@ -125,6 +129,8 @@ function undress(at: number, raw: string): TypedLine {
     isBold = true;
     text = (wrapped[2] as string).trim();
   }
+  // Marks of italics about several lines.
+  text = text.replace(/^[_*]{1,3}(?=\p{L}[^_*]*$)|(?<=^[^_*]*[^\s_*])[_*]{1,3}$/gu, "");
   // "**Chorus:** words", "**Verse 1**:"
   const begins = /^(\*\*|__)(?=\S)([^*_]+?)\1(\s*:?.*)$/.exec(text);
   if (begins) {
@@ -139,7 +145,7 @@ function undress(at: number, raw: string): TypedLine {
  * out where the whole text has them. Blank lines have an empty text.
  */
 export function typedLines(text: string): TypedLine[] {
-  const raw = splitLines(text.replace(LONG_GAP, GAP)).flatMap((line, at) =>
+  const raw = splitLines(withinCell(text).replace(LONG_GAP, GAP)).flatMap((line, at) =>
     fromWeb(line)
       .split("\n")
       .map((part) => ({ at, part })),
@@ -147,6 +153,9 @@ export function typedLines(text: string): TypedLine[] {
   const parted = partAtSlashes(takeColumnsApart(squareChords(raw)));
   return dropDoubleSpacing(parted.map(({ at, part }) => undress(at, part)));
 }
+
+/** What a cell of a table held that was copied with its quotes. */
+const withinCell = (text: string) => /^\s*"([^"]*\n[^"]*)"\s*$/.exec(text)?.[1] ?? text;
 
 interface RawLine {
   readonly at: number;

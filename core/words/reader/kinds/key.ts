@@ -11,15 +11,25 @@ const HYMN_METRE =
 /** The name of a hymn's tune, in capitals, before its metre. */
 const TUNE = /^\p{Lu}[\p{Lu}’' ]+,?\s+(?=[\dCLS(])/u;
 
+/** A hymn's metre stands at its head. */
+const LATEST_METRE = 8;
+/** "1 2 3 4" is sung. */
+const isCounting = (text: string) => {
+  const numbers = text.match(/\d+/g)?.map(Number) ?? [];
+  return (
+    numbers.length > 2 && numbers.every((number, i) => i === 0 || number === (numbers[i - 1] as number) + 1)
+  );
+};
+
 /** Key, tempo, metre, capo: for players, not for walls. */
-export const weighKey: Weigh = ({ text }) => {
+export const weighKey: Weigh = ({ text, index }) => {
   const parts = text.split(/\s+[|·•–-]\s+|\s*;\s*|,\s+/);
   const isOne = (part: string) =>
     NAMED.test(part) ||
     TEMPO.test(part) ||
     METRE.test(part) ||
     IN_KEY.test(part) ||
-    HYMN_METRE.test(part.replace(TUNE, ""));
+    (index < LATEST_METRE && !isCounting(part) && HYMN_METRE.test(part.replace(TUNE, "")));
   if (parts.every(isOne) || (NAMED.test(text) && text.length < 50 && !/[.!?]$/.test(text)))
     return { kind: "key", weight: 10, why: "is for the players: key, tempo or metre" };
   return undefined;

@@ -1,6 +1,6 @@
 import { hasChords, stripChords } from "../../chords.ts";
 import type { Weigh } from "../candidate.ts";
-import { SECTION_LETTER_NAME, type SongFacts } from "../facts.ts";
+import { type PlacedLine, SECTION_LETTER_NAME, type SongFacts } from "../facts.ts";
 
 const OWN_NAME = /^\[([\p{L}\p{N}][^\][|]{0,38})\]:?$/u;
 
@@ -100,9 +100,26 @@ const hasChordsWithin = ({ lines }: SongFacts) =>
 
 const weighOwnName: Weigh = (line, song) => {
   const own = ownNameOf(line.text);
+  if (own === undefined && isLoudAmongLabels(line, song))
+    return { kind: "label", weight: 5.5, why: "stands alone in capitals, as the other labels do" };
   if (own === undefined || own.split(/\s+/).length > 4 || hasChords(line.typed)) return undefined;
   const next = song.lines[line.index + 1];
   return next && next.stanza === line.stanza && line.placeInStanza === 0
     ? { kind: "label", weight: 7, why: "stands in brackets above words" }
     : undefined;
 };
+
+/** One word in capitals alone in its stanza, where labels are written so and words are not: "TURN". */
+function isLoudAmongLabels(
+  { text, stanzaLength, index }: PlacedLine,
+  { lines, isShouted }: SongFacts,
+): boolean {
+  return (
+    stanzaLength === 1 &&
+    index > 0 &&
+    index < lines.length - 1 &&
+    !isShouted &&
+    /^\p{Lu}{3,12}$/u.test(text) &&
+    lines.filter(({ label, text: other }) => label?.behind === "" && other === other.toUpperCase()).length > 2
+  );
+}

@@ -25,13 +25,15 @@ export const weighTitle: Weigh = (line, song) => {
   const mails = song.lines.slice(line.index - line.placeInStanza, line.index);
   const opens = mails.every((each) => (weighNote(each, song)?.weight ?? 0) > 8);
   const alone = line.blankAfter && opens;
+  const third = song.lines[line.index + 2];
   const isSigned =
-    !alone &&
-    opens &&
-    line.stanzaLength - line.placeInStanza <= 3 &&
-    looksLikeNames(next.text) &&
-    song.stanzas > 1 &&
-    !looksLikeNames(song.lines[line.index + 2]?.text ?? "");
+    (!alone && opens && line.index === 0 && looksLikeNames(next.text) && third?.label?.behind === "") ||
+    (!alone &&
+      opens &&
+      line.stanzaLength - line.placeInStanza <= 3 &&
+      looksLikeNames(next.text) &&
+      song.stanzas > 1 &&
+      !looksLikeNames(third?.text ?? ""));
   const above =
     !alone &&
     !line.blankAfter &&
@@ -55,11 +57,7 @@ export const weighTitle: Weigh = (line, song) => {
   } else if (above || underlined) {
     weight = 8;
     why = "stands right above the song";
-  } else if (
-    opens &&
-    line.stanzaLength - line.placeInStanza === 2 &&
-    isLabelAfter(song.lines[line.index + 2])
-  ) {
+  } else if (opens && line.stanzaLength - line.placeInStanza === 2 && isLabelAfter(third)) {
     weight = 7;
     why = "stands above the first label, apart from the song";
   } else if (line.isHeading) {
