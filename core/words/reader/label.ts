@@ -195,7 +195,7 @@ function finish(
       rest = rest.slice(again[0].length);
       continue;
     }
-    const mark = /^\s*(?:[:\uff1a]|\|(?=\s)|[–—-]+(?=\s|$)|\/$|[.)](?=\s|$))/.exec(rest);
+    const mark = /^\s*(?:[:\uff1a]|\|(?=\s)|[–—-](?=\s)|\/$|[.)](?=\s|$))|^[–—-]+$/.exec(rest);
     if (mark && rest.trim() !== "") {
       colon ||= /[:\uff1a|]/.test(mark[0]);
       dash ||= /[–—-]/.test(mark[0]);

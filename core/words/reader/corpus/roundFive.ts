@@ -1,6 +1,6 @@
 // Data: songs that the reader had not seen when they were written: 15 of 30 were right at first. All words are ours.
 
-import type { PastedSong } from "./pasted.ts";
+import { fromRows, type SongRow } from "./rows.ts";
 
 const v1 =
   "There is a well at the end of the lane|Where the children drop their stones|And they listen for the answer|In the water and the bones";
@@ -16,13 +16,7 @@ const L = (w: string, i = "") =>
 const std = { V1: v1, C: ch, V2: v2 };
 const T = "Old Bell";
 
-const ROWS: readonly (readonly [
-  name: string,
-  text: string,
-  title: string,
-  order: string,
-  words: Readonly<Record<string, string>>,
-])[] = [
+const ROWS: readonly SongRow[] = [
   [
     "email 1",
     `Hi Bram\n\nCould you put this one in for Sunday please? Its called Old Bell\n\nVerse 1\n${L(v1)}\n\nChorus\n${L(ch)}\n\nVerse 2\n${L(v2)}\n\nChorus\n\nBridge x2\n${L(br)}\n\nChorus\n\nMany thanks\nIlse\n07700 900123`,
@@ -248,10 +242,4 @@ const ROWS: readonly (readonly [
   ],
 ];
 
-export const ROUND_FIVE: readonly PastedSong[] = ROWS.map(([name, text, title, order, words]) => ({
-  name,
-  text,
-  title,
-  order,
-  words,
-}));
+export const ROUND_FIVE = fromRows(ROWS);

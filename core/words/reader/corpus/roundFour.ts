@@ -1,6 +1,6 @@
 // Data: songs that the reader had not seen when they were written: 17 of 34 were right at first. All words are ours.
 
-import type { PastedSong } from "./pasted.ts";
+import { fromRows, type SongRow } from "./rows.ts";
 
 const v1 =
   "I was lost on a winter road|With the snow up to my knees|Then I saw a window burning|Through the black and bending trees";
@@ -21,13 +21,7 @@ const T = "Room for One More";
 const full = (lab: (n: string) => string, sep = "\n\n", title = T) =>
   `${title}${sep}${lab("Verse 1")}\n${L(v1)}${sep}${lab("Chorus")}\n${L(ch)}${sep}${lab("Verse 2")}\n${L(v2)}${sep}${lab("Chorus")}`;
 
-const ROWS: readonly (readonly [
-  name: string,
-  text: string,
-  title: string,
-  order: string,
-  words: Readonly<Record<string, string>>,
-])[] = [
+const ROWS: readonly SongRow[] = [
   ["curly labels", full((l) => `{${l}}`), T, "V1 C V2 C", std],
   ["underlined title", full((l) => `${l}:`, "\n\n", `${T}\n=================`), T, "V1 C V2 C", std],
   ["labels underlined", full((l) => `${l}\n--------`), T, "V1 C V2 C", std],
@@ -226,10 +220,4 @@ const ROWS: readonly (readonly [
   ],
 ];
 
-export const ROUND_FOUR: readonly PastedSong[] = ROWS.map(([name, text, title, order, words]) => ({
-  name,
-  text,
-  title,
-  order,
-  words,
-}));
+export const ROUND_FOUR = fromRows(ROWS);

@@ -1,6 +1,6 @@
 // Data: songs that the reader had not seen when they were written: 10 of 20 were right at first. All words are ours.
 
-import type { PastedSong } from "./pasted.ts";
+import { fromRows, type SongRow } from "./rows.ts";
 
 const v1 =
   "Leave a light on for the late ones|For the ones who lost their way|For the tired and the broken|At the ending of the day";
@@ -17,13 +17,7 @@ const L = (w: string, i = "") =>
 const std = { V1: v1, C: ch, V2: v2 };
 const T = "Leave a Light On";
 
-const ROWS: readonly (readonly [
-  name: string,
-  text: string,
-  title: string,
-  order: string,
-  words: Readonly<Record<string, string>>,
-])[] = [
+const ROWS: readonly SongRow[] = [
   [
     "mail: title bold caps later",
     `Dear Bram,\n\nI hope you are well. Please find below the words of the song we talked about.\n\nLEAVE A LIGHT ON\n\nVerse 1\n${L(v1)}\n\nChorus\n${L(ch)}\n\nVerse 2\n${L(v2)}\n\nChorus\n\nBest wishes\nIlse Tarrow\nNet Loft Music\nilse@example.org | www.example.org`,
@@ -186,10 +180,4 @@ const ROWS: readonly (readonly [
   ],
 ];
 
-export const ROUND_SIX: readonly PastedSong[] = ROWS.map(([name, text, title, order, words]) => ({
-  name,
-  text,
-  title,
-  order,
-  words,
-}));
+export const ROUND_SIX = fromRows(ROWS);

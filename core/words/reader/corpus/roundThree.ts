@@ -1,6 +1,6 @@
 // Data: songs that the reader had not seen when they were written: 25 of 36 were right at first. All words are ours.
 
-import type { PastedSong } from "./pasted.ts";
+import { fromRows, type SongRow } from "./rows.ts";
 
 const v1 =
   "Morning comes over the harbour wall|And the gulls are loud in the sky|I have mended my nets, I have sung my song|And the boats go sailing by";
@@ -18,13 +18,7 @@ const one = (w: string, s = " ") => w.split("|").join(s);
 const std = { V1: v1, C: ch, V2: v2 };
 const T = "Harbour Wall";
 
-const ROWS: readonly (readonly [
-  name: string,
-  text: string,
-  title: string,
-  order: string,
-  words: Readonly<Record<string, string>>,
-])[] = [
+const ROWS: readonly SongRow[] = [
   [
     "verse paren numbers",
     `${T}\n(Ilse Tarrow, 2014)\n\n(1)\n${L(v1)}\n\n(Chorus)\n${L(ch)}\n\n(2)\n${L(v2)}\n\n(Chorus)\n\n(Bridge x4)\n${L(br)}\n\n(Chorus)`,
@@ -300,10 +294,4 @@ const ROWS: readonly (readonly [
   ],
 ];
 
-export const ROUND_THREE: readonly PastedSong[] = ROWS.map(([name, text, title, order, words]) => ({
-  name,
-  text,
-  title,
-  order,
-  words,
-}));
+export const ROUND_THREE = fromRows(ROWS);

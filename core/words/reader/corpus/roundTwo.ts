@@ -1,6 +1,6 @@
 // Data: songs that the reader had not seen when they were written: 21 of 45 were right at first. All words are ours.
 
-import type { PastedSong } from "./pasted.ts";
+import { fromRows, type SongRow } from "./rows.ts";
 
 const A = "When the lamps are low|and the tide is in",
   B = "When the nets are dry|and the boats are home",
@@ -18,13 +18,7 @@ const a = L(A),
 const s = (w: string, sep = " / ") => w.split("|").join(sep);
 const std = { V1: A, C, V2: B };
 
-const ROWS: readonly (readonly [
-  name: string,
-  text: string,
-  title: string,
-  order: string,
-  words: Readonly<Record<string, string>>,
-])[] = [
+const ROWS: readonly SongRow[] = [
   [
     "stars label",
     `** Lamp on the Quay **\n\n~ Verse 1 ~\n${a}\n\n~ Chorus ~\n${c}\n\n~ Verse 2 ~\n${b}\n\n~ Chorus ~`,
@@ -334,10 +328,4 @@ const ROWS: readonly (readonly [
   ],
 ];
 
-export const ROUND_TWO: readonly PastedSong[] = ROWS.map(([name, text, title, order, words]) => ({
-  name,
-  text,
-  title,
-  order,
-  words,
-}));
+export const ROUND_TWO = fromRows(ROWS);
