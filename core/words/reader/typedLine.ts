@@ -99,7 +99,11 @@ const CLOCK = /^[([]?\d{1,2}:\d{2}(?::\d{2})?[)\]]?\s+(?:[–—-]\s+)?/;
 function labelWithin(text: string): string {
   if (text.length > 60) return text;
   const between = FRAMED_LABEL.exec(text);
-  const inner = (between?.[1] ?? between?.[2] ?? text).replace(CLOCK, "").replace(PICTURES, "").trim();
+  const inner = (between?.[1] ?? between?.[2] ?? text)
+    .replace(CLOCK, "")
+    .replace(PICTURES, "")
+    .replace(/^[*_]{1,3}(.*?)[*_]{1,3}$/, "$1")
+    .trim();
   return inner !== text && findLabel(inner)?.behind === "" ? inner : text;
 }
 

@@ -19,6 +19,13 @@ const T = "Leave a Light On";
 
 const ROWS: readonly SongRow[] = [
   [
+    "a message with a bell behind a label in italics, chords behind short labels",
+    `[20/11/2026, 19:02] Ilse: *Leave a Light On*\n\n_Verse 1_ 🔔\n${L(v1)}\n\nCh: G  C  D\n${L(ch)}\n\nV2: G  C  D\n${L(v2)}\n\nEnd on chorus`,
+    T,
+    "V1 C V2 C",
+    std,
+  ],
+  [
     "mail: title bold caps later",
     `Dear Bram,\n\nI hope you are well. Please find below the words of the song we talked about.\n\nLEAVE A LIGHT ON\n\nVerse 1\n${L(v1)}\n\nChorus\n${L(ch)}\n\nVerse 2\n${L(v2)}\n\nChorus\n\nBest wishes\nIlse Tarrow\nNet Loft Music\nilse@example.org | www.example.org`,
     "LEAVE A LIGHT ON",

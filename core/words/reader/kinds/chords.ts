@@ -46,7 +46,7 @@ export function namesAndPlays({ label, index, stanza }: PlacedLine, lines: reado
   return (
     label !== undefined &&
     "VCRPOBTS".includes(label.letter) &&
-    label.short === null &&
+    (label.short === null || label.number !== "") &&
     label.behind !== "" &&
     chordLineStrength(label.behind) > 0 &&
     next?.stanza === stanza &&
