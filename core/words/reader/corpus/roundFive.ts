@@ -81,7 +81,7 @@ const ROWS: readonly SongRow[] = [
     std,
   ],
   [
-    "whatsapp export",
+    "written out of a chat",
     `[20/11/2026, 19:02] Ilse: *Old Bell*\n\n_Verse 1_\n${L(v1)}\n\n_Chorus_\n${L(ch)}\n\n_Verse 2_\n${L(v2)}\n\n_Chorus_`,
     T,
     "V1 C V2 C",
@@ -234,7 +234,7 @@ const ROWS: readonly SongRow[] = [
     { V1: v1, C: ch },
   ],
   [
-    "copyright notice mid + ccli-like",
+    "names, copyright and terms right under the last line",
     `Old Bell\nVerse 1\n${L(v1)}\nChorus\n${L(ch)}\nIlse Tarrow | Bram Oske\n© 2012 Net Loft Music (Admin. by Quay Songs)\nFor use solely with the venue's terms. All rights reserved.\nLicence No. 123456`,
     T,
     "V1 C",

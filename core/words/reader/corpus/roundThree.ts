@@ -69,7 +69,7 @@ const ROWS: readonly SongRow[] = [
     { V1: v1, C: ch.toUpperCase(), V2: v2 },
   ],
   [
-    "youtube desc",
+    "the description of a video",
     `${T} (Official Lyric Video)\nBy Ilse Tarrow\nListen now: https://example.org/x\n\nLYRICS:\n\nVerse 1\n${L(v1)}\n\nChorus\n${L(ch)}\n\nVerse 2\n${L(v2)}\n\nChorus\n\n#harbour #live\nSubscribe for more!`,
     T,
     "V1 C V2 C",
@@ -104,7 +104,7 @@ const ROWS: readonly SongRow[] = [
     { V1: v1, R: ch, V2: v2 },
   ],
   [
-    "nashville numbers chords",
+    "chords by the number of their step",
     `${T}\n\nVerse 1\n1             4\nMorning comes over the harbour wall\n6m            5\nAnd the gulls are loud in the sky\n1             4\nI have mended my nets, I have sung my song\n6m     5      1\nAnd the boats go sailing by\n\nChorus\n4         1\nSo sing it out, sing it out\n6m        5\nOver the water and stone\n4         1\nSing it out, sing it out\n6m   5   1\nTill everyone comes home`,
     T,
     "V1 C",
