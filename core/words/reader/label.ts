@@ -61,6 +61,18 @@ const closes = (rest: string, word: SectionWord) => word.touches || !/^[\p{L}\p{
  * @param line dressing such as bullets and bold already gone
  */
 export function findLabel(line: string): Label | undefined {
+  const whole = readLabel(line);
+  if (!whole || whole.behind === "") return whole;
+  const short = withoutEnd(line.trim());
+  const label = short === line.trim() ? undefined : readLabel(short);
+  return label?.behind === "" ? label : whole;
+}
+
+/** "… x2 then end": what comes after the last time is nothing. */
+export const withoutEnd = (text: string): string =>
+  text.replace(/\s*[,;]?\s+(?:(?:and|then|to|&)\s+)+(?:the\s+)?(?:end|fade|finish|close|out|stop)$/i, "");
+
+function readLabel(line: string): Label | undefined {
   const text = narrow(line.trim());
   if (text === "" || text.length > 400) return undefined;
   const match = BRACKETS.exec(text);

@@ -1,4 +1,4 @@
-import { countBehind, findLabel, type Label } from "./label.ts";
+import { countBehind, findLabel, type Label, withoutEnd } from "./label.ts";
 
 /** What a line asks to be sung again. */
 export type Repeat =
@@ -18,8 +18,6 @@ const ASKS =
   /^(?:then |and |now )?(?:repeat(?:s|ed)?|rpt\.?|sing|(?:end|finish|close|conclude) (?:on|with)|back to|return to|go (?:back )?to|to|again|wdh\.?|wiederholung|wiederhole|wiederholen|zurück zu[mr]?|nochmal|noch einmal|repetir|repite|repita|se repite|volver a(?:l)?|vuelve a(?:l)?|repetição|repete|volta ao|reprise|reprendre|répéter|refaire|au|al|ao|alla|zum|ripetere|ripeti|torna a(?:l)?|herhaal|herhalen|terug naar|upprepa|repetera|gjenta|gentag|powtórz|powtórka|повтор(?:ить|яем)?|повторити|חוזרים ל|يعاد|重复|重複|반복|くり返し|繰り返し)[\s:]+(?:the |el |la |le |o |a |il |den |die |das |det |af )?(.*)$/iu;
 const FOLLOWS =
   /^(.*?)[\s:,–-]+\(?(?:again|repeat(?:ed|s)?|rpt\.?|wdh\.?|wiederholen|wiederholung|noch einmal|otra vez|de nuevo|se repite|encore|à répéter|ancora|opnieuw|igen|jeszcze raz|ещё раз|ще раз|重复|반복)\)?(.*)$/iu;
-/** What comes after the last time is nothing. */
-const THEN_END = /\s*[,;]?\s+(?:(?:and|then|to|&)\s+)+(?:the\s+)?(?:end|fade|finish|close|out|stop)$/i;
 const LAST_LINE =
   /^(?:repeat|sing|rpt\.?|wiederhole|wdh\.?|repetir|repite|répéter|ripetere|herhaal)\s+(?:the\s+|la\s+|le\s+|die\s+|de\s+)?(?:last|final|letzte|última|dernière|ultima|laatste)\s+(?:line|phrase|zeile|línea|frase|ligne|regel)\b.{0,14}$/iu;
 const TIMES_WORD: Readonly<Record<string, number>> = {
@@ -59,7 +57,7 @@ export function findRepeat(line: string): Repeat | undefined {
   const isBracketed = inner !== text;
   const count = countBehind(text);
   if (count && count.before === "") return { kind: "last", times: count.times };
-  const words = inner.replace(/[.!]$/, "").replace(THEN_END, "");
+  const words = withoutEnd(inner.replace(/[.!]$/, ""));
   if (LAST_LINE.test(words)) return { kind: "line", times: Math.max(2, takeTimes(words).times) };
   if (/^(?:repeat|rpt|wdh|wiederholen|repetir|se repite|reprise|ripetere|herhaal|bis)$/i.test(words))
     return isBracketed || /^[A-Z(]/.test(text) ? { kind: "last", times: 2 } : undefined;

@@ -19,6 +19,13 @@ const T = "Leave a Light On";
 
 const ROWS: readonly SongRow[] = [
   [
+    "in a hurry, with what comes after the last chorus",
+    `hey can u put this in pls, its called Leave a Light On\n\nvs 1\n${L(v1)}\n\nchours\n${L(ch)}\n\nvs 2\n${L(v2)}\n\nchorus x2 then end\n\nta, ilse`,
+    T,
+    "V1 C V2 C C",
+    std,
+  ],
+  [
     "a message with a bell behind a label in italics, chords behind short labels",
     `[20/11/2026, 19:02] Ilse: *Leave a Light On*\n\n_Verse 1_ 🔔\n${L(v1)}\n\nCh: G  C  D\n${L(ch)}\n\nV2: G  C  D\n${L(v2)}\n\nEnd on chorus`,
     T,

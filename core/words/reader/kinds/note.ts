@@ -7,10 +7,10 @@ const MAIL =
 const GREETS =
   /^(?:hi|hello|hey|hiya|greetings|dear|(?:good )?(?:morning|evening|afternoon)(?= all| team| every|,|!)|good (?:morning|evening|afternoon)|hallo|liebe[rs]?|guten (?:morgen|tag|abend)|hola|buenos días|buenas|querid[oa]s?|bonjour|salut|cher|chère|ciao|caro|cara|olá|oi|hej|kjære|kära|kochani|cześć|привет|здравствуйте|привіт|вітаю)(?:\s+(?:all|team|everyone|everybody|folks|there|again|zusammen|a todos|todos|tous|à tous|allemaal|alla|alle|\p{Lu}\p{L}+))*\s*[,!.–-]*$/iu;
 const CLOSES =
-  /^(?:cheers|thanks?(?: you)?(?: so much)?|many thanks|thx|(?:kind |best |warm )?regards|best(?: wishes)?|blessings?|god bless|love|see you (?:on )?\w+|yours(?: \w+)?|(?:viele |liebe |herzliche |beste )?grüße|lg|vlg|saludos|un abrazo|bendiciones|gracias|(?:bien |très )?cordialement|bien à (?:vous|toi)|amitiés|amicalement|merci|bisous|un saluto|saluti|un abbraccio|con affetto|cordiali saluti|grazie|abraços?|obrigad[oa]|groetjes|groeten|hälsningar|hilsen|pozdrawiam|с уважением|спасибо|з повагою|дякую)\s*(?:[,!.…–-]\s*\p{L}+(?:\s\p{L}+)?)?[,!.…–-]*$/iu;
+  /^(?:cheers|ta|thanks?(?: you)?(?: so much)?|many thanks|thx|(?:kind |best |warm )?regards|best(?: wishes)?|blessings?|god bless|love|see you (?:on )?\w+|yours(?: \w+)?|(?:viele |liebe |herzliche |beste )?grüße|lg|vlg|saludos|un abrazo|bendiciones|gracias|(?:bien |très )?cordialement|bien à (?:vous|toi)|amitiés|amicalement|merci|bisous|un saluto|saluti|un abbraccio|con affetto|cordiali saluti|grazie|abraços?|obrigad[oa]|groetjes|groeten|hälsningar|hilsen|pozdrawiam|с уважением|спасибо|з повагою|дякую)\s*(?:[,!.…–-]\s*\p{L}+(?:\s\p{L}+)?)?[,!.…–-]*$/iu;
 /** The last line of a hurried mail: "thx ilse". */
 const THANKS =
-  /^(?:thx|thanks|ty|tks|cheers|blessings|lg|vlg|danke|gracias|saludos|merci|grazie|abraços?|groetjes)\s+\p{L}+[.!]*$/iu;
+  /^(?:thx|thanks|ta|ty|tks|cheers|blessings|lg|vlg|danke|gracias|saludos|merci|grazie|abraços?|groetjes)[,!]?\s+\p{L}+[.!]*$/iu;
 const ABOUT =
   /(?<!\p{L})(?:here(?:’|'| i)?s|here are|attached|below (?:are|is)|please|can you|could you|for (?:this |next )?sunday|let me know|we(?:’|'| wi)ll sing|hier (?:ist|sind)|anbei|im anhang|für sonntag|aquí (?:está|va|tienes)|te mando|para el domingo|voici|ci-joint|pour dimanche|ecco|per domenica|segue|para domingo|hier is|voor zondag|вот|ось)(?!\p{L})/iu;
 /** What someone says of the singing, under the song. */
