@@ -34,9 +34,11 @@ export function StylePicker({
             ) : (
               <span className="block aspect-video" />
             )}
-            <span className="mt-1.5 flex items-center justify-between px-1 text-[15px] font-semibold">
+            <span className="mt-1.5 flex flex-wrap items-center justify-between gap-x-2 px-1 text-[15px] font-semibold">
               {style.name}
-              {style.name === used && <span className="text-[14px] font-normal text-act">in use</span>}
+              {style.name === used && (
+                <span className="text-[14px] font-normal whitespace-nowrap text-act">in use</span>
+              )}
             </span>
           </button>
         </li>

@@ -262,6 +262,23 @@ describe("texts are brought in", () => {
     expect(await scriptures.search("quayside", 9)).toEqual([]);
   });
 
+  test("a text that follows one that was deleted is not found by the other's words", async () => {
+    const info = (code: string) => ({ code, name: code, language: "en", rights: "" });
+    const verses = (words: string): ParsedVerse[] =>
+      Array.from({ length: 1_200 }, (_, i) => ({
+        book: i < 600 ? "GEN" : "EXO",
+        chapter: 1,
+        verse: (i % 600) + 1,
+        words,
+      }));
+    await scriptures.add(info("first-text"), [verses("the zanderline sings")], undefined, 1_200);
+    expect(await scriptures.search("zanderline", 2, "first-text")).toHaveLength(2);
+    await scriptures.remove("first-text");
+    await scriptures.add(info("next-text"), [verses("the lamps are lit")], undefined, 1_200);
+    expect(await scriptures.search("zanderline", 2)).toEqual([]);
+    await scriptures.remove("next-text");
+  });
+
   test("called off, nothing of it remains, and the next can come", async () => {
     const slow = async (path: string) => {
       const { verses, ...head } = readScriptureFile(readFileSync(path));
