@@ -1,20 +1,120 @@
-/** Who may know whom: the rooms of docs/architecture.md, as rules. */
+/** Who may know whom: the folders of docs/architecture.md, as rules. */
+
+/** Folders of a top folder, from the ground up: each may know those before it, none after it. */
+const FLOORS = {
+  core: [
+    "names",
+    "findings",
+    "time",
+    "motion",
+    "picture",
+    "text",
+    "crawl",
+    "figures",
+    "scene",
+    "words",
+    "keys",
+    "venue",
+    "rundown",
+    "show",
+    "values",
+    "report",
+    "stored",
+    "compose",
+    "wire",
+  ],
+  server: [
+    "queue",
+    "log",
+    "fonts",
+    "files",
+    "aside",
+    "store",
+    "access",
+    "rundown",
+    "host",
+    "health",
+    "words",
+    "stills",
+    "live",
+    "services",
+    "http",
+  ],
+  app: [
+    "styles",
+    "api",
+    "ui",
+    "live",
+    "desk",
+    "pictures",
+    "out",
+    "review",
+    "prepare",
+    "find",
+    "run",
+    "screens",
+    "songs",
+    "design",
+    "library",
+    "texts",
+    "keys",
+    "timing",
+    "evenings",
+    "health",
+    "watch",
+    "welcome",
+    "gallery",
+    "routes",
+  ],
+};
+
+const floorRules = Object.entries(FLOORS).flatMap(([top, floors]) => [
+  ...floors.slice(0, -1).map((floor, index) => ({
+    name: `${top}-${floor}-knows-what-is-below`,
+    comment: "folders stand on one another; docs/architecture.md has the drawing",
+    severity: "error",
+    from: { path: `^${top}/${floor}/` },
+    to: { path: `^${top}/(${floors.slice(index + 1).join("|")})/` },
+  })),
+  {
+    name: `${top}-has-a-floor-for-each-folder`,
+    comment: "a new folder says where it stands",
+    severity: "error",
+    from: { path: `^${top}/[^/]+/`, pathNot: `^${top}/(${floors.join("|")})/` },
+    to: {},
+  },
+]);
+
 module.exports = {
   forbidden: [
+    ...floorRules,
     {
       name: "core-stands-alone",
       comment: "core is pure: itself and small pure packages only",
       severity: "error",
-      from: { path: "^core/", pathNot: "\\.test\\.ts$|/test-support/" },
+      from: { path: "^core/", pathNot: "\\.test\\.ts$" },
       to: {
         pathNot:
-          "^core/|^node_modules/(zod|papaparse|node-diff3|bidi-js|linebreak|harfbuzzjs|base64-js|tiny-inflate|unicode-trie)/",
+          "^core/|^node_modules/(zod|lru-cache|papaparse|node-diff3|bidi-js|linebreak|harfbuzzjs|base64-js|tiny-inflate|unicode-trie)/",
       },
+    },
+    {
+      name: "core-is-tested-alone",
+      comment: "what its tests need of other folders is in test-support/",
+      severity: "error",
+      from: { path: "^core/.*\\.test\\.ts$" },
+      to: { path: "^(server|app|designs|demo|painters)/" },
+    },
+    {
+      name: "only-tests-use-test-support",
+      severity: "error",
+      from: { path: "^(core|painters|server|app|designs|demo)/", pathNot: "\\.test\\.ts$" },
+      to: { path: "^test-support/" },
     },
     {
       name: "painters-know-pictures-only",
       comment:
-        "painters paint display lists; they know core's picture, motion and screens types and the shaper",
+        "painters paint display lists; they know core's picture, motion and compose types and the shaper",
       severity: "error",
       from: { path: "^painters/", pathNot: "\\.test\\.ts$" },
       to: { path: "^(server|app|designs|demo)/" },
@@ -37,6 +137,18 @@ module.exports = {
       severity: "error",
       from: { path: "^server/" },
       to: { path: "^app/" },
+    },
+    {
+      name: "what-runs-is-a-dependency",
+      comment: "what the program imports when it runs must be there without the development packages",
+      severity: "error",
+      from: { path: "^(core|painters|server|app|designs|demo)/", pathNot: "\\.test\\.ts$|^app/routes\\.ts$" },
+      // Only `--dev` starts vite, where it is installed.
+      to: {
+        dependencyTypes: ["npm-dev"],
+        dependencyTypesNot: ["type-only"],
+        pathNot: "^node_modules/vite/",
+      },
     },
     { name: "no-cycles", severity: "error", from: {}, to: { circular: true } },
     {

@@ -5,7 +5,8 @@ export default defineConfig({
   // Those marked @long are run too with VESKO_LONG=1: all together take longer than a clean run may.
   ...(process.env.VESKO_LONG ? {} : { grepInvert: /@long/ }),
   outputDir: "test-results/browser",
-  workers: 1,
+  // A test waits for what is meant, however slow the machine: two at once on two cores.
+  workers: 2,
   fullyParallel: false,
   retries: 0,
   // Nothing is timed here: a machine that stalls for half a minute fails no test.

@@ -9,7 +9,7 @@ import {
   ServerRouter,
 } from "react-router";
 import { requestFacts } from "../server/http/requestContext.ts";
-import { log } from "../server/log.ts";
+import { log } from "../server/log/log.ts";
 import { NonceContext } from "./ui/nonce.ts";
 
 export const streamTimeout = 5_000;

@@ -1,22 +1,9 @@
 import { index, layout, type RouteConfig, route } from "@react-router/dev/routes";
+import { VIEWS } from "./views.ts";
 
 export default [
   index("routes/home.tsx"),
-  layout("routes/desk.tsx", [
-    route("run", "routes/run.tsx"),
-    route("prepare", "routes/prepare.tsx"),
-    route("songs", "routes/songs.tsx"),
-    route("texts", "routes/texts.tsx"),
-    route("screens", "routes/screens.tsx"),
-    route("keys", "routes/keys.tsx"),
-    route("timing", "routes/timing.tsx"),
-    route("evenings", "routes/evenings.tsx"),
-    route("looks", "routes/looks.tsx"),
-    route("library", "routes/library.tsx"),
-    route("health", "routes/health.tsx"),
-    route("welcome", "routes/welcome.tsx"),
-    route("gallery", "routes/gallery.tsx"),
-  ]),
+  layout("routes/desk.tsx", [...VIEWS.map(({ path }) => route(path, `routes/${path}.tsx`))]),
   route("edit", "routes/edit.ts"),
   route("first-steps", "routes/firstSteps.ts"),
   route("bin", "routes/bin.ts"),

@@ -1,7 +1,7 @@
 import type { RouterContextProvider } from "react-router";
 import type { Access } from "../server/access/access.ts";
 import { allowedServices, requestFacts } from "../server/http/requestContext.ts";
-import type { Services } from "../server/services.ts";
+import type { Services } from "../server/services/services.ts";
 
 /** The services of this process, for loaders and actions whose route has let the request in. */
 export function getServices(context: Readonly<RouterContextProvider>): Services {
@@ -15,9 +15,9 @@ export function getAccess(context: Readonly<RouterContextProvider>): Access {
 
 export { liveTokenOf } from "../server/access/access.ts";
 export { DESK_HEADER } from "../server/access/deskMode.ts";
-export { isFresh, takeFirstSteps } from "../server/live/firstSteps.ts";
-export { wornBy } from "../server/live/showHost.ts";
-export { tryOut } from "../server/live/tryOut.ts";
-export { log } from "../server/log.ts";
+export { wornBy } from "../server/host/showHost.ts";
+export { log } from "../server/log/log.ts";
+export { tryOut } from "../server/rundown/tryOut.ts";
+export { isFresh, takeFirstSteps } from "../server/services/firstSteps.ts";
 export { screensEditSchema } from "../server/store/screenStore.ts";
-export { type Finds, findWords } from "../server/words/find.ts";
+export { findWords } from "../server/words/find.ts";

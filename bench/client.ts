@@ -1,5 +1,5 @@
 import { WebSocket } from "ws";
-import type { ServerMessage } from "../core/show/wire.ts";
+import type { ServerMessage } from "../core/wire/wire.ts";
 
 /** How a window comes back after it lost the server: app/live/connection.ts. */
 const RETRY_MS = [150, 300, 600, 1_000, 2_000];
@@ -62,7 +62,7 @@ export class Client {
         this.seq = message.logged.seq;
         this.heardAt.set(this.seq, at);
         if (message.logged.event.kind === "taken") this.airRevision++;
-      } else if (message.kind === "prime") this.next = message.targets[0];
+      } else if (message.kind === "preload") this.next = message.targets[0];
       else if (message.kind === "answer") this.answers.set(message.id, message.refused);
     });
   }

@@ -2,7 +2,7 @@ import { chromium } from "@playwright/test";
 import { FALLBACK_FONTS } from "../core/text/fontList.ts";
 import { layOutText } from "../core/text/layOutText.ts";
 import { RunningShow } from "../e2e/support/runningShow.ts";
-import { loadShaper } from "../server/fonts.ts";
+import { loadShaper } from "../server/fonts/shippedFonts.ts";
 import { BROWSER_ARGS } from "./browser.ts";
 import { distributionOf, printRow, printValue } from "./distribution.ts";
 import { PASSAGE } from "./layOut.ts";

@@ -1,7 +1,7 @@
 import { FALLBACK_FONTS } from "../core/text/fontList.ts";
 import { layOutText } from "../core/text/layOutText.ts";
 import { prepareText } from "../core/text/prepare.ts";
-import { loadShaper } from "../server/fonts.ts";
+import { loadShaper } from "../server/fonts/shippedFonts.ts";
 import { distributionOf, printRow } from "./distribution.ts";
 
 /** 400 characters of a reading. */

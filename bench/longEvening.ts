@@ -2,9 +2,9 @@ import { readFileSync } from "node:fs";
 import { type CDPSession, chromium, type Page } from "@playwright/test";
 import { WebSocket } from "ws";
 import { pageCue, songCue } from "../core/rundown/cueDoc.ts";
-import type { ServerMessage } from "../core/show/wire.ts";
+import type { ServerMessage } from "../core/wire/wire.ts";
 import { RunningShow } from "../e2e/support/runningShow.ts";
-import { openShow } from "../server/test-support/openShow.ts";
+import { openShow } from "../test-support/openShow.ts";
 import { BROWSER_ARGS } from "./browser.ts";
 import { distributionOf, printRow, printValue } from "./distribution.ts";
 import { madeUpSongs } from "./madeUpSongs.ts";
@@ -255,7 +255,7 @@ class Taker {
       if (message.kind === "welcome") this.#airRevision = message.state.airRevision;
       if (message.kind === "event" && ["taken", "acted", "planSwitched"].includes(message.logged.event.kind))
         this.#airRevision++;
-      if (message.kind === "prime") this.#next = message.targets[0];
+      if (message.kind === "preload") this.#next = message.targets[0];
       if (message.kind === "answer") {
         if (message.refused) throw new Error(`take ${this.#count} was refused: ${message.refused}`);
         this.#answered?.();

@@ -13,7 +13,7 @@ interface Notes {
 }
 
 /**
- * Real windows: from the key press on the desk to the first frame that places the new page (a cut, primed), the
+ * Real windows: from the key press on the desk to the first frame that places the new page (a cut, preloaded), the
  * spread between windows, and the pacing of frames while pages move.
  */
 export async function benchOutputs(outputCount: number): Promise<void> {
@@ -64,7 +64,7 @@ export async function benchOutputs(outputCount: number): Promise<void> {
     if (placed.length === outputCount) spreads.push(Math.max(...placed) - Math.min(...placed));
   }
   printRow(
-    `key press → page placed, cut, primed, ${outputCount} outputs`,
+    `key press → page placed, cut, preloaded, ${outputCount} outputs`,
     "ms",
     distributionOf(latencies),
     "p95 under 50, p99 under 80",

@@ -1,4 +1,4 @@
-import { sectionUnits } from "../core/rundown/compileSong.ts";
+import { sectionUnits } from "../core/rundown/kinds/song/compile.ts";
 import { divideByLines, divideTogether, uniteDivisions } from "../core/words/divide.ts";
 import type { FlowUnit } from "../core/words/flow.ts";
 import { parseSong } from "../core/words/song.ts";

@@ -1,9 +1,9 @@
 import { mkdtempSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
-import { findNext } from "../core/rundown/next.ts";
 import { NO_LINE } from "../core/show/line.ts";
-import { openShow, TestWindow } from "../server/test-support/openShow.ts";
+import { findNext } from "../core/show/next.ts";
+import { openShow, TestWindow } from "../test-support/openShow.ts";
 import { distributionOf, printRow } from "./distribution.ts";
 
 const TAKES = 600;

@@ -3,11 +3,11 @@ import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { gunzipSync } from "node:zlib";
 import { readingCue } from "../core/rundown/cueDoc.ts";
-import { findNext } from "../core/rundown/next.ts";
 import { NO_LINE } from "../core/show/line.ts";
+import { findNext } from "../core/show/next.ts";
 import { BOOKS } from "../core/words/reference/books.ts";
-import { openShow } from "../server/test-support/openShow.ts";
 import { findWords } from "../server/words/find.ts";
+import { openShow } from "../test-support/openShow.ts";
 import { distributionOf, printRow, printValue } from "./distribution.ts";
 import { madeUpSongs } from "./madeUpSongs.ts";
 

@@ -6,7 +6,7 @@ import {
   type SongDoc,
   songCue,
 } from "../core/rundown/cueDoc.ts";
-import type { Output, ScreenPlan } from "../core/screens/plan.ts";
+import type { Output, ScreenPlan } from "../core/venue/plan.ts";
 import { NO_CREDITS } from "../core/words/credits.ts";
 import { type SongFields, songOf } from "../core/words/songFields.ts";
 import { HARBOUR_LAMP } from "../designs/houseStyles.ts";
@@ -16,13 +16,13 @@ import { CARRY_THE_LAMP_DOWN, HARBOUR_KIND, NINE_BELLS, PUERTO_AMABLE } from "./
 
 interface More {
   readonly stayMs?: number;
-  readonly look?: string;
+  readonly template?: string;
 }
 
-const page = (fieldSet: string, values: Record<string, string>, { stayMs, look }: More = {}): CueDoc =>
-  pageCue({ fieldSet, values, look: look ?? null, stayMs: stayMs ?? null });
-const strap = (name: string, role: string, look?: string): CueDoc =>
-  page("name", { name, role }, { stayMs: 8_000, ...(look ? { look } : {}) });
+const page = (fieldSet: string, values: Record<string, string>, { stayMs, template }: More = {}): CueDoc =>
+  pageCue({ fieldSet, values, template: template ?? null, stayMs: stayMs ?? null });
+const strap = (name: string, role: string, template?: string): CueDoc =>
+  page("name", { name, role }, { stayMs: 8_000, ...(template ? { template } : {}) });
 const librarySong = (id: string, title: string, text: string, more: Partial<SongFields> = {}) => ({
   id,
   song: { ...songOf(title, text), language: "en", ...more },

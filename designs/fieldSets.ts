@@ -14,12 +14,17 @@ const lines = (name: string, label: string, hint: string, maxLength = 2_000): Fi
   maxLength,
   kind: "lines",
 });
-const media = (name: string, label: string, hint: string): FieldDef => ({
-  name,
-  label,
-  hint,
-  maxLength: 80,
-  kind: "media",
+const rows = (name: string, label: string, hint: string): FieldDef => ({
+  ...lines(name, label, hint),
+  kind: "rows",
+});
+const picture = (name: string, label: string, hint: string): FieldDef => ({
+  ...line(name, label, hint, 80),
+  kind: "picture",
+});
+const clip = (name: string, label: string, hint: string): FieldDef => ({
+  ...line(name, label, hint, 80),
+  kind: "clip",
 });
 const free = (field: FieldDef): FieldDef => ({ ...field, optional: true });
 
@@ -64,19 +69,19 @@ export const FIELD_SETS: readonly FieldSet[] = [
   ),
   set("corner", "Corner mark", "corner", [
     line("mark", "Mark", "A short name that stays up", 40),
-    media("picture", "Picture", "In place of the lamp"),
+    { ...picture("picture", "Picture", "In place of the lamp"), hasStandIn: true },
   ]),
   set("backdrop", "Backdrop", "backdrop", [line("name", "Name", "For the script only; it is not shown", 80)]),
   set("loop", "Moving backdrop", "backdrop", [
-    media("clip", "Clip", "Loops behind the words"),
+    clip("clip", "Clip", "Loops behind the words"),
     line("name", "Name", "For the script only; it is not shown", 80),
   ]),
   set("picture", "Picture", "picture", [
-    media("picture", "Picture", "From the library"),
+    picture("picture", "Picture", "From the library"),
     line("caption", "Caption", "Under the picture"),
   ]),
   set("clip", "Clip", "picture", [
-    media("clip", "Clip", "Plays once and leaves"),
+    clip("clip", "Clip", "Plays once and leaves"),
     line("caption", "Caption", "Under the clip"),
   ]),
   set("crawl", "Crawl", "ticker", [lines("items", "Notices", "One on each line")]),
@@ -103,7 +108,7 @@ export const FIELD_SETS: readonly FieldSet[] = [
     "Table",
     "words",
     [
-      lines("rows", "Rows", "One on each line; cells parted by a tab or |"),
+      rows("rows", "Rows", "One on each line; cells parted by a tab or |"),
       line("heading", "Heading", "Above the table"),
     ],
     { titledBy: "heading" },
@@ -112,7 +117,7 @@ export const FIELD_SETS: readonly FieldSet[] = [
     "bars",
     "Bars",
     "words",
-    [lines("rows", "Rows", "Name | number, one on each line"), line("heading", "Heading", "Above the bars")],
+    [rows("rows", "Rows", "Name | number, one on each line"), line("heading", "Heading", "Above the bars")],
     { titledBy: "heading" },
   ),
   set("squeeze", "Squeeze", "words", [

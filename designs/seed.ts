@@ -1,7 +1,7 @@
 import type { ChromaKey } from "../core/picture/chromaKey.ts";
 import type { CueDoc } from "../core/rundown/cueDoc.ts";
 import type { HouseStyle } from "../core/scene/houseStyle.ts";
-import type { Layer, Output, ScreenPlan } from "../core/screens/plan.ts";
+import type { Layer, Output, ScreenPlan } from "../core/venue/plan.ts";
 import type { SongFields } from "../core/words/songFields.ts";
 import type { StarterOutfit } from "./starter.ts";
 

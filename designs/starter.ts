@@ -1,5 +1,5 @@
 import type { Template } from "../core/scene/template.ts";
-import { type Layer, type Output, outputSchema, type ScreenPlan } from "../core/screens/plan.ts";
+import { type Layer, type Output, outputSchema, type ScreenPlan } from "../core/venue/plan.ts";
 import { BAND_TEMPLATES } from "./templates/band.ts";
 import { PORCH_TEMPLATES } from "./templates/porch.ts";
 import { RIBBON_TEMPLATES } from "./templates/ribbon.ts";

@@ -1,6 +1,7 @@
 import AxeBuilder from "@axe-core/playwright";
 import type { Page } from "@playwright/test";
-import { expect, expectCues, goTo, openDesk, test } from "./support/show.ts";
+import { VIEWS } from "../app/views.ts";
+import { chooseCue, expect, expectCues, goTo, openDesk, saved, test } from "./support/show.ts";
 
 /** Source: WCAG 2.2 AA, by the rules of axe-core. */
 const TAGS = ["wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa", "best-practice"];
@@ -26,8 +27,8 @@ test("no main view has a fault that axe-core finds", async ({ page, show, openOu
   await expect(page.locator("[data-mark=air]", { hasText: "we carry down" })).toBeVisible();
   await check("run in mid-song", page);
   await openDesk(page, show, "prepare");
-  await page.locator("[data-cue=cue-0005] [aria-pressed]").first().click();
-  await expect(page.getByText("saved", { exact: true })).toBeVisible();
+  await chooseCue(page, "cue-0005");
+  await saved(page);
   await check("prepare with a song", page);
   await openDesk(page, show, "songs");
   await expect(page.getByRole("textbox", { name: "Words" })).toBeVisible();
@@ -58,13 +59,13 @@ test("no other view, panel or empty state has a fault that axe-core finds @long"
   await openDesk(page, show, "prepare");
   for (const cue of ["cue-0004", "cue-0007"]) {
     await page.locator(`[data-cue=${cue}] [aria-pressed]`).first().click();
-    await expect(page.getByText("saved", { exact: true })).toBeVisible();
+    await saved(page);
     await check(`prepare with ${cue}`, page);
   }
-  for (const view of ["looks", "library"] as const) {
+  for (const view of ["design", "library"] as const) {
     await openDesk(page, show, view);
     await expect(
-      page.getByRole("main").getByText(view === "looks" ? "Harbour horizon" : "Paper boat", { exact: true }),
+      page.getByRole("main").getByText(view === "design" ? "Harbour horizon" : "Paper boat", { exact: true }),
     ).toBeVisible();
     await check(view, page);
   }
@@ -123,18 +124,7 @@ for (const [width, height, scheme] of [
       await page.keyboard.press("Space");
       await expect(page.locator(`[data-step="${next}"]`)).toHaveAttribute("data-mark", "air");
     }
-    const views = [
-      "run",
-      "prepare",
-      "songs",
-      "texts",
-      "library",
-      "looks",
-      "screens",
-      "evenings",
-      "health",
-    ] as const;
-    for (const view of [...views, "timing", "keys", "welcome"] as const) {
+    for (const { path: view } of VIEWS.filter(({ path }) => path !== "gallery")) {
       await openDesk(page, show, view);
       await check(`${view} at ${width}, ${scheme}`, page);
       expect(await page.evaluate(() => document.documentElement.scrollWidth), view).toBeLessThanOrEqual(

@@ -9,6 +9,8 @@ import {
   settled,
   takeSteps,
   takeToSong,
+  takeUntil,
+  tap,
   test,
 } from "./support/show.ts";
 
@@ -58,9 +60,11 @@ test("before, during and after a take: the picture comes by degrees and then sta
   const after = brightness(await shoot(wall));
   expect(before).toBe(0);
   expect(after).toBeGreaterThan(10);
-  const seen = await wall.evaluate(() => (window as unknown as { seen: number[] }).seen);
-  expect(seen.some((opacity) => opacity > 0.02 && opacity < 0.98)).toBe(true);
-  expect(seen.at(-1)).toBe(1);
+  const opacities = () => wall.evaluate(() => (window as unknown as { seen: number[] }).seen);
+  await takeUntil(page, wall, async () =>
+    (await opacities()).some((opacity) => opacity > 0.02 && opacity < 0.98),
+  );
+  expect((await opacities()).at(-1)).toBe(1);
 });
 
 test("the bar stays to the pixel while the words change", async ({ page, show, openOutput }) => {
@@ -90,11 +94,10 @@ test("the bar stays to the pixel while the words change", async ({ page, show, o
   await page.keyboard.press("Space");
   await settled(stream, seq + 1);
   const after = await shoot(stream);
-  const samples = await stream.evaluate(
-    () => (window as unknown as { samples: { panel: string; words: number }[] }).samples,
-  );
-  expect(new Set(samples.map(({ panel }) => panel)).size).toBe(1);
-  expect(Math.max(...samples.map(({ words }) => words))).toBe(2);
+  const samples = () =>
+    stream.evaluate(() => (window as unknown as { samples: { panel: string; words: number }[] }).samples);
+  await takeUntil(page, stream, async () => Math.max(...(await samples()).map(({ words }) => words)) === 2);
+  expect(new Set((await samples()).map(({ panel }) => panel)).size).toBe(1);
   const leftOfWords = { x: 220, y: 800, width: 60, height: 200 };
   expect(largestDifference(before, after, leftOfWords)).toBe(0);
   expect(largestDifference(before, after, { x: 278, y: 822, width: 1364, height: 156 })).toBeGreaterThan(100);
@@ -204,8 +207,7 @@ test("a short press of a guarded key does nothing; arming and scrolling do nothi
   const wall = await openOutput(show, 0);
   await takeSteps(page, wall, 3);
   const before = await shoot(wall);
-  await page.keyboard.press("Escape");
-  await page.keyboard.press("Delete");
+  for (const key of ["Escape", "Delete"]) await tap(page, key);
   await page.keyboard.press("ArrowDown");
   await page.keyboard.press("ArrowRight");
   await expect(page.getByText("NEXT · ARMED")).toBeVisible();

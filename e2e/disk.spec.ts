@@ -1,5 +1,5 @@
 import SQLite from "better-sqlite3";
-import { expect, openDesk, test } from "./support/show.ts";
+import { chooseCue, expect, openDesk, test } from "./support/show.ts";
 
 test("while the disk cannot be written the show goes on, edits are kept in the browser, and all is saved later", async ({
   page,
@@ -22,7 +22,7 @@ test("while the disk cannot be written the show goes on, edits are kept in the b
 
   await openDesk(page, show, "prepare");
   await expect(banner).toBeVisible();
-  await page.locator("[data-cue=cue-0004] [aria-pressed]").first().click();
+  await chooseCue(page, "cue-0004");
   const name = page.getByRole("textbox", { name: "Name", exact: true });
   await name.fill("Ilse Tarrow of the Quay");
   await expect(page.getByText(/disk is full or cannot be written, so this was not saved/)).toBeVisible();
@@ -36,7 +36,7 @@ test("while the disk cannot be written the show goes on, edits are kept in the b
   other.close();
   await expect(banner).toHaveCount(0);
   await expect(page.getByText("Words that could not be saved before are saved now.")).toBeVisible();
-  await page.locator("[data-cue=cue-0004] [aria-pressed]").first().click();
+  await chooseCue(page, "cue-0004");
   await expect(name).toHaveValue("Ilse Tarrow of the Quay");
   expect((await page.request.get(`${show.base}/healthz`)).status()).toBe(200);
   // And it is on the disk: a stop without a warning takes nothing of it.

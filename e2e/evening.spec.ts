@@ -1,7 +1,18 @@
 import { stepsOf } from "../core/rundown/steps.ts";
 import { ShowModel } from "./support/model.ts";
 import { LAYER_ROUNDING, largestDifference, shoot } from "./support/pixels.ts";
-import { expect, goTo, marked, openDesk, output, seqOf, settled, takeSteps, test } from "./support/show.ts";
+import {
+  chooseCue,
+  expect,
+  goTo,
+  marked,
+  openDesk,
+  output,
+  seqOf,
+  settled,
+  takeSteps,
+  test,
+} from "./support/show.ts";
 
 // Windows half as wide: they are compared with one another only, and cost a quarter.
 test.use({ outputWindow: { width: 960, height: 540 } });
@@ -133,7 +144,7 @@ test("a page stands elsewhere and in another size, and takes as long to arrive a
   await takeSteps(page, wall, 3);
   const picture = await shoot(wall);
   await goTo(page, "Prepare");
-  await page.locator("[data-cue=cue-0003] [aria-pressed]").first().click();
+  await chooseCue(page, "cue-0003");
   await page.getByLabel("The whole page, down, %").fill("-30");
   await page.getByLabel("The whole page, size, %").fill("150");
   await page.keyboard.press("Enter");

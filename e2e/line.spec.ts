@@ -1,11 +1,14 @@
 import type { Page } from "@playwright/test";
 import { brightness, shoot } from "./support/pixels.ts";
 import {
+  anotherDesk,
+  chooseCue,
   expect,
   goTo,
   hold,
   marked,
   openDesk,
+  saved,
   scrollTo,
   seqOf,
   settled,
@@ -109,10 +112,10 @@ test("a page on one screen alone is taken off it alone; a screen whose plan hide
   openOutput,
 }) => {
   await openDesk(page, show, "prepare");
-  await page.locator("[data-cue=cue-0004] [aria-pressed]").first().click();
+  await chooseCue(page, "cue-0004");
   for (const name of ["Loft wall", "Quay ribbon", "Porch", "Singers"])
     await page.getByRole("button", { name, exact: true, pressed: true }).click();
-  await expect(page.getByText("saved", { exact: true })).toBeVisible();
+  await saved(page);
   await openDesk(page, show);
   const stream = await openOutput(show, 1);
   await takeSteps(page, stream, 4);
@@ -269,8 +272,7 @@ test("dates and times are as the venue's language writes them, on every desk at 
   browser,
 }) => {
   await openDesk(page, show);
-  const other = await (await browser.newContext()).newPage();
-  await openDesk(other, show);
+  const other = await anotherDesk(browser, show);
   await goTo(other, "Timing");
   const begins = other.getByRole("textbox", { name: "The evening begins at" });
   await expect(begins).toHaveValue("19:00");

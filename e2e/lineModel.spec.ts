@@ -1,21 +1,21 @@
 import { WebSocket } from "ws";
 import { stepsOf } from "../core/rundown/steps.ts";
 import { JUST_CHANGED_MS } from "../core/show/meaning.ts";
-import { LineModel, type Place } from "../core/test-support/lineModel.ts";
-import { mulberry } from "../core/test-support/random.ts";
+import { LineModel, type Place } from "../test-support/lineModel.ts";
+import { mulberry } from "../test-support/random.ts";
 import { ShowModel } from "./support/model.ts";
 import { expect, openDesk, test } from "./support/show.ts";
 
 const SEED = Number(process.env.MODEL_SEED ?? 2027);
-/** Longer, and from other seeds, when asked: MODEL_MS=120000 MODEL_SEED=7 VESKO_LONG=1 npx playwright test lineModel. */
-const PRESSING_MS = Number(process.env.MODEL_MS ?? 20_000);
+/** More, and from other seeds, when asked: MODEL_PRESSES=400 MODEL_SEED=7 VESKO_LONG=1 npx playwright test lineModel. */
+const PRESSES = Number(process.env.MODEL_PRESSES ?? 60);
 const KEYS = "Space Space Space Space ArrowDown ArrowDown ArrowUp ArrowRight Home g o d".split(" ");
 
 test(`seed ${SEED}: whatever is pressed here and on another desk, the script marks what the sentences of the line say @long`, async ({
   page,
   show,
 }) => {
-  test.setTimeout(PRESSING_MS + 120_000);
+  test.setTimeout(120_000 + PRESSES * 4_000);
   await openDesk(page, show);
   const heard = await ShowModel.listen(page, show.base);
   const other = await OtherDesk.open(
@@ -45,9 +45,7 @@ test(`seed ${SEED}: whatever is pressed here and on another desk, the script mar
   const straps = cues.flatMap(({ doc, content }, i) =>
     doc.kind === "page" && content.layerId === "titles" && !content.plan ? [i] : [],
   );
-  const from = Date.now();
-  let presses = 0;
-  while (Date.now() - from < PRESSING_MS) {
+  for (let presses = 1; presses <= PRESSES; presses++) {
     const next = model.next();
     if (random() < 0.2) {
       const cue = straps[Math.floor(random() * straps.length)] as number;
@@ -79,7 +77,6 @@ test(`seed ${SEED}: whatever is pressed here and on another desk, the script mar
       if ((key === "Space" || key === "d") && next)
         await expect.poll(() => heard.state.seq, { message: `${key} is taken` }).toBeGreaterThan(before);
     }
-    presses++;
     const wanted = nameOf(model.next());
     if (wanted)
       await expect(
@@ -100,7 +97,6 @@ test(`seed ${SEED}: whatever is pressed here and on another desk, the script mar
       await expect.poll(() => Date.now() > until, { intervals: [50] }).toBe(true);
     }
   }
-  expect(presses).toBeGreaterThan(8);
   other.close();
   heard.close();
 });

@@ -1,7 +1,18 @@
 import type { Locator, Page } from "@playwright/test";
 import type { PNG } from "pngjs";
 import { brightness, largestDifference, pixel, shoot, withoutEdge } from "./support/pixels.ts";
-import { expect, goTo, openDesk, output, seqOf, settled, takeSteps, test } from "./support/show.ts";
+import {
+  chooseCue,
+  expect,
+  goTo,
+  openDesk,
+  output,
+  saved,
+  seqOf,
+  settled,
+  takeSteps,
+  test,
+} from "./support/show.ts";
 
 // Windows half as wide: they are compared with one another only, and cost a quarter.
 test.use({ outputWindow: { width: 960, height: 540 } });
@@ -104,12 +115,12 @@ test("a cue limited to one screen leaves the others, and a step of it brings its
   openOutput,
 }) => {
   await openDesk(page, show, "prepare");
-  await page.locator("[data-cue=cue-0005] [aria-pressed]").first().click();
+  await chooseCue(page, "cue-0005");
   for (const name of ["Loft wall", "Quay ribbon", "Porch", "Singers"])
     await page.getByRole("group", { name: "On" }).getByRole("button", { name }).click();
   await page.getByRole("button", { name: "from a step on" }).click();
   await page.getByRole("combobox", { name: "Plan of plan change 1" }).selectOption({ label: "Walk" });
-  await expect(page.getByText("saved", { exact: true })).toBeVisible();
+  await saved(page);
 
   await goTo(page, "Run");
   const wall = await openOutput(show, 0);

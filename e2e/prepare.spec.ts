@@ -1,10 +1,15 @@
 import { brightness, shoot } from "./support/pixels.ts";
 import {
+  anotherDesk,
+  chooseCue,
+  cueButton,
+  cueRow,
   expect,
   expectCues,
   goTo,
   openDesk,
   output,
+  saved,
   scrollTo,
   seqOf,
   settled,
@@ -73,7 +78,7 @@ test("cues are moved by keys and by dragging, duplicated and deleted, and every 
   await expectCues(page, DEMO_CUES);
 
   // The open cue is tall: another one is opened, so that both handles are in sight.
-  await (await scrollTo(page, page.locator("[data-cue=cue-0010] [aria-pressed]").first())).click();
+  await (await scrollTo(page, cueButton(page, "cue-0010"))).click();
   const handle = page.getByRole("button", { name: "Move Night harbour" });
   await scrollTo(page, handle);
   const target = page.getByRole("button", { name: "Move Merrow Quay" });
@@ -120,13 +125,13 @@ test("the chosen cue is in sight with its name, however fast one goes through th
 
 test("a song's own number of lines divides it anew, at once and on the screens", async ({ page, show }) => {
   await openDesk(page, show, "prepare");
-  await page.locator("[data-cue=cue-0005] [aria-pressed]").click();
+  await chooseCue(page, "cue-0005");
   await expect(page.getByText("Step 1 of 12")).toBeVisible();
   await page.getByRole("spinbutton", { name: "Two-line band" }).fill("1");
   await expect(page.getByText("Step 1 of 24")).toBeVisible();
   await page.getByRole("spinbutton", { name: "Full words" }).fill("2");
   await expect(page.getByText("12 slides")).toBeVisible();
-  await expect(page.getByText("saved", { exact: true })).toBeVisible();
+  await saved(page);
 });
 
 test("a crawl's speed is said in one figure for its page, and the others follow on every screen", async ({
@@ -134,7 +139,7 @@ test("a crawl's speed is said in one figure for its page, and the others follow 
   show,
 }) => {
   await openDesk(page, show, "prepare");
-  await (await scrollTo(page, page.locator("[data-cue=cue-0014] [aria-pressed]").first())).click();
+  await (await scrollTo(page, cueButton(page, "cue-0014"))).click();
   const pictures = page.getByRole("region", { name: "On every screen" });
   const facts = pictures.getByText(/px a frame, \d+ px\/s, one pass/);
   await expect(facts.first()).toBeVisible();
@@ -161,18 +166,17 @@ test("what is typed is saved as it is typed, and is there after the window was c
   browser,
 }) => {
   await openDesk(page, show, "prepare");
-  await page.locator("[data-cue=cue-0004] [aria-pressed]").click();
+  await chooseCue(page, "cue-0004");
   await page.keyboard.press("n");
   await page.keyboard.press("Escape");
   await page.keyboard.press("Enter");
   const name = page.getByRole("textbox", { name: "Name", exact: true });
   await expect(name).toBeFocused();
   await name.fill("Ilse Tarrow-Quell");
-  await expect(page.getByText("saved", { exact: true })).toBeVisible();
+  await saved(page);
   await page.close();
-  const again = await (await browser.newContext()).newPage();
-  await openDesk(again, show, "prepare");
-  await expect(again.locator("[data-cue=cue-0004]")).toContainText("Ilse Tarrow-Quell");
+  const again = await anotherDesk(browser, show, "prepare");
+  await expect(cueRow(again, "cue-0004")).toContainText("Ilse Tarrow-Quell");
   await again.context().close();
 });
 
@@ -181,10 +185,9 @@ test("the same cue in two windows: the later one sees the newer words, and no wo
   show,
   browser,
 }) => {
-  const other = await (await browser.newContext()).newPage();
   await openDesk(page, show, "prepare");
-  await openDesk(other, show, "prepare");
-  for (const window of [page, other]) await window.locator("[data-cue=cue-0004] [aria-pressed]").click();
+  const other = await anotherDesk(browser, show, "prepare");
+  for (const window of [page, other]) await chooseCue(window, "cue-0004");
   await other.getByRole("textbox", { name: "Role", exact: true }).fill("keeper of nets");
   await expect(page.getByRole("textbox", { name: "Role", exact: true })).toHaveValue("keeper of nets");
   // Both type at once: whoever is later is asked.
@@ -192,7 +195,7 @@ test("the same cue in two windows: the later one sees the newer words, and no wo
     "**/edit",
     async (route) => {
       await other.getByRole("textbox", { name: "Role", exact: true }).fill("theirs");
-      await expect(other.getByText("saved", { exact: true })).toBeVisible();
+      await saved(other);
       await route.continue();
     },
     { times: 1 },

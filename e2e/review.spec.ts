@@ -1,4 +1,4 @@
-import { expect, expectCues, goTo, openDesk, output, settled, test } from "./support/show.ts";
+import { expect, expectCues, goTo, openDesk, output, saved, settled, test } from "./support/show.ts";
 
 /** As it came in a mail, in a hurry. */
 const PASTED = [
@@ -88,7 +88,7 @@ test("what is on air keeps its place while lines are put in before it", async ({
   await words.fill(
     "Verse 7\ncliff sand shell\nlamp quay tide\nnet boat gull\nrope salt mast\nkeel wind wave\n\nVerse 2\ndusk dawn pier\nsail oar deck",
   );
-  await expect(page.getByText("saved", { exact: true })).toBeVisible();
+  await saved(page);
   await goTo(page, "Run");
   // The row of the very words is the one on air, whatever stands before them now.
   await expect(page.locator('[data-mark="air"]')).toContainText("lamp quay tide");

@@ -1,16 +1,20 @@
 import type { Page } from "@playwright/test";
 import { brightness, LAYER_ROUNDING, largestDifference, shoot } from "./support/pixels.ts";
 import {
+  anotherDesk,
+  chooseCue,
   expect,
   expectCues,
   goTo,
   marked,
   openDesk,
+  saved,
   scrollTo,
   seqOf,
   settled,
   takeSteps,
   takeToSong,
+  tap,
   test,
 } from "./support/show.ts";
 
@@ -27,8 +31,6 @@ async function hold(page: Page, key: string, isSeen: () => Promise<void>): Promi
 async function openCue(page: Page, cueId: string): Promise<void> {
   await (await scrollTo(page, page.locator(`[data-cue=${cueId}] [aria-pressed]`).first())).click();
 }
-
-const saved = (page: Page) => expect(page.getByText("saved", { exact: true })).toBeVisible();
 
 test("keys are the venue's own: a clash is refused, a clicker takes, what is given works at once @long", async ({
   page,
@@ -55,7 +57,7 @@ test("keys are the venue's own: a clash is refused, a clicker takes, what is giv
   await settled(wall, 4);
 });
 
-test("black is held, comes and goes on every screen, and the picture is the same again @long", async ({
+test("black is held, comes and goes on every screen, and the picture is the same again", async ({
   page,
   show,
   openOutput,
@@ -67,7 +69,7 @@ test("black is held, comes and goes on every screen, and the picture is the same
   const seq = await seqOf(wall);
   await settled(stream, seq);
   const [wallThen, streamThen] = [await shoot(wall), await shoot(stream)];
-  await page.keyboard.press("k");
+  await tap(page, "k");
   expect(await seqOf(wall)).toBe(seq);
   await hold(page, "k", () => settled(wall, seq + 1));
   await settled(stream, seq + 1);
@@ -81,7 +83,7 @@ test("black is held, comes and goes on every screen, and the picture is the same
   expect(largestDifference(await shoot(stream), streamThen)).toBeLessThanOrEqual(LAYER_ROUNDING);
 });
 
-test("a name on air is mended from the run view in a few keys: held until it is sent @long", async ({
+test("a name on air is mended from the run view in a few keys: held until it is sent", async ({
   page,
   show,
   openOutput,
@@ -125,9 +127,23 @@ test("a name on air is mended from the run view in a few keys: held until it is 
   const then = await seqOf(wall);
   await title.fill("Lantern Evening at last");
   await expect.poll(() => seqOf(wall)).toBeGreaterThan(then);
+  await expect(page.getByText("every save goes on air").last()).toBeVisible();
+
+  // Another house style is no save: it is held, and said, until it is sent.
+  const styled = await seqOf(wall);
+  await page.getByRole("link", { name: "Design" }).click();
+  await page.getByRole("button", { name: /^Chalk quay/ }).click();
+  await page.getByRole("button", { name: "Use “Chalk quay”" }).click();
+  await expect(page.getByText("This style is in use")).toBeVisible();
+  await goTo(page, "Prepare");
+  await chooseCue(page, "cue-0003");
+  await expect(page.getByText("the new style is held")).toBeVisible();
+  expect(await seqOf(wall)).toBe(styled);
+  await page.keyboard.press("Control+Shift+KeyS");
+  await expect(page.getByText("every save goes on air")).toBeVisible();
 });
 
-test("a note goes to the stage alone, and is taken away @long", async ({ page, show, openOutput }) => {
+test("a note goes to the stage alone, and is taken away", async ({ page, show, openOutput }) => {
   await openDesk(page, show);
   const wall = await openOutput(show, 0);
   const singers = await openOutput(show, 4);
@@ -148,7 +164,7 @@ test("a note goes to the stage alone, and is taken away @long", async ({ page, s
   await expect(page.getByText(/To the stage: “/)).toHaveCount(0);
 });
 
-test("cues come together, follow by themselves, and an action clears: set up and run by the interface @long", async ({
+test("cues come together, follow by themselves, and an action clears: set up and run by the interface", async ({
   page,
   show,
   openOutput,
@@ -222,7 +238,7 @@ test("a rehearsal is on no screen, says so on every view, and leaves the air as 
   await takeSteps(page, wall, 1);
 });
 
-test("two desks see each other's arm, a watching one does nothing, a locked one only takes @long", async ({
+test("two desks see each other's arm, a watching one does nothing, a locked one only takes", async ({
   page,
   show,
   browser,
@@ -230,8 +246,7 @@ test("two desks see each other's arm, a watching one does nothing, a locked one 
 }) => {
   await openDesk(page, show);
   const wall = await openOutput(show, 0);
-  const other = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
-  await openDesk(other, show);
+  const other = await anotherDesk(browser, show);
   await other.keyboard.press("ArrowDown");
   await expect(page.getByText("armed by Desk 2")).toBeVisible();
   await expect(page.getByText("NEXT · ARMED")).toBeVisible();

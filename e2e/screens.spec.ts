@@ -1,5 +1,17 @@
 import { brightness, largestDifference, pixel, shoot } from "./support/pixels.ts";
-import { expect, goTo, hold, openDesk, output, seqOf, settled, takeSteps, test } from "./support/show.ts";
+import {
+  chooseCue,
+  expect,
+  goTo,
+  hold,
+  openDesk,
+  output,
+  saved,
+  seqOf,
+  settled,
+  takeSteps,
+  test,
+} from "./support/show.ts";
 
 // ITU-R BT.471 (100/0/75/0), from memory: white at full level, colours at 75 %, black.
 const BARS = [
@@ -61,10 +73,10 @@ test("a plan is seen before it is used, switches all screens as one, and a cue m
 
   // A cue made for the evening's plan, taken under another: with its plan, or not at all.
   await goTo(page, "Prepare");
-  await page.locator("[data-cue=cue-0005] [aria-pressed]").click();
+  await chooseCue(page, "cue-0005");
   await page.getByRole("combobox", { name: "Screen plan of this cue" }).selectOption({ label: "Evening" });
   await page.getByRole("combobox", { name: "Under another plan" }).selectOption({ label: "do not take" });
-  await expect(page.getByText("saved", { exact: true })).toBeVisible();
+  await saved(page);
   await goTo(page, "Run");
   await page.locator('[data-step^="cue-0005/V1"]').first().click();
   await expect(page.getByText("NEXT · ARMED")).toBeVisible();
@@ -77,7 +89,7 @@ test("a plan is seen before it is used, switches all screens as one, and a cue m
   await page
     .getByRole("combobox", { name: "Under another plan" })
     .selectOption({ label: "switch to it with the take" });
-  await expect(page.getByText("saved", { exact: true })).toBeVisible();
+  await saved(page);
   await goTo(page, "Run");
   await page.locator('[data-step^="cue-0005/V1"]').first().click();
   await expect(page.getByText("NEXT · ARMED")).toBeVisible();

@@ -3,6 +3,8 @@ import { createRequire } from "node:module";
 import type BetterSqlite from "better-sqlite3";
 import { largestDifference, shoot } from "./support/pixels.ts";
 import {
+  anotherDesk,
+  chooseCue,
   expect,
   marked,
   openDesk,
@@ -90,9 +92,8 @@ test("a cue edited while it is on air leaves the air alone and is marked", async
   const stream = await openOutput(show, 1);
   await takeToSong(page, stream);
   const before = await shoot(stream);
-  const other = await (await browser.newContext()).newPage();
-  await openDesk(other, show, "prepare");
-  await other.locator("[data-cue=cue-0005] [aria-pressed]").click();
+  const other = await anotherDesk(browser, show, "prepare");
+  await chooseCue(other, "cue-0005");
   await other
     .getByRole("textbox", { name: "Words", exact: true })
     .fill("Verse 1\nQuite other words\nthan those before");

@@ -1,10 +1,9 @@
 import { createCanvas } from "@napi-rs/canvas";
 import { PNG } from "pngjs";
 import { EXHIBITS } from "../app/gallery/exhibits.ts";
+import { composeSlot } from "../core/compose/compose.ts";
+import { placementsAt } from "../core/compose/placements.ts";
 import { layOut } from "../core/scene/layOut.ts";
-import { composeSlot } from "../core/screens/compose.ts";
-import { placementsAt } from "../core/screens/placements.ts";
-import { flat } from "../core/test-support/pages.ts";
 import { FALLBACK_FONTS } from "../core/text/fontList.ts";
 import { prepareText } from "../core/text/prepare.ts";
 import { setLines } from "../core/text/setLines.ts";
@@ -12,8 +11,9 @@ import { wrapLines } from "../core/text/wrap.ts";
 import { HARBOUR_LAMP } from "../designs/houseStyles.ts";
 import * as band from "../designs/templates/band.ts";
 import { paintPicture } from "../painters/paint.ts";
-import { loadShaper } from "../server/fonts.ts";
+import { loadShaper } from "../server/fonts/shippedFonts.ts";
 import { contextOf, serverPaintKit } from "../server/stills/serverCanvas.ts";
+import { flat } from "../test-support/pages.ts";
 import { expect, openDesk, takeSteps, test } from "./support/show.ts";
 
 const WORDS: Readonly<Record<string, { font: string; words: string }>> = {

@@ -2,7 +2,19 @@ import type { Locator, Page } from "@playwright/test";
 import { strToU8, zipSync } from "fflate";
 import { brightness, shoot } from "./support/pixels.ts";
 import type { RunningShow } from "./support/runningShow.ts";
-import { expect, goTo, marked, openDesk, output, scrollTo, seqOf, settled, test } from "./support/show.ts";
+import {
+  chooseCue,
+  expect,
+  goTo,
+  marked,
+  openDesk,
+  output,
+  saved,
+  scrollTo,
+  seqOf,
+  settled,
+  test,
+} from "./support/show.ts";
 
 const SONG =
   "Verse 1\nRow for the morning\nrow for the tide\nrow for the lantern\nwe left on the side\n\nChorus\nHeave and away\nheave and away\n\nVerse 2\nNine bells are ringing\nno wind at all\n\nChorus\n";
@@ -84,7 +96,7 @@ test("a reference typed into Find is taken; words find the verse; a command is n
 
 test("a song's words are changed for the event alone, or kept in the library", async ({ page, show }) => {
   await openDesk(page, show, "prepare");
-  await page.locator("[data-cue=cue-0005] [aria-pressed]").click();
+  await chooseCue(page, "cue-0005");
   await expect(page.getByText("As in the library.")).toBeVisible();
   const words = page.getByRole("textbox", { name: "Words" });
   await words.fill((await words.inputValue()).replace("The tide has gone", "The moon has come"));
@@ -107,7 +119,7 @@ test("a song changed here and in the library: both are kept, and where they clas
   show,
 }) => {
   await openDesk(page, show, "prepare");
-  await page.locator("[data-cue=cue-0005] [aria-pressed]").click();
+  await chooseCue(page, "cue-0005");
   await expect(page.getByText("As in the library.")).toBeVisible();
   const here = page.getByRole("textbox", { name: "Words" });
   const library = await page.context().newPage();
@@ -126,7 +138,7 @@ test("a song changed here and in the library: both are kept, and where they clas
   };
   const keep = async () => {
     await openDesk(page, show, "prepare");
-    await page.locator("[data-cue=cue-0005] [aria-pressed]").click();
+    await chooseCue(page, "cue-0005");
     await expect(page.getByText("the library’s song has changed too")).toBeVisible();
     await page.getByRole("button", { name: "Keep these changes in the library" }).click();
   };
@@ -160,7 +172,7 @@ test("slides are parted by hand, by key and by pointer, and stay so while other 
   show,
 }) => {
   await openDesk(page, show, "prepare");
-  await page.locator("[data-cue=cue-0005] [aria-pressed]").click();
+  await chooseCue(page, "cue-0005");
   await expect(page.getByText("Step 1 of 12")).toBeVisible();
   const words = page.getByRole("textbox", { name: "Words" });
   const caretAt = (text: string) =>
@@ -174,7 +186,7 @@ test("slides are parted by hand, by key and by pointer, and stay so while other 
   // One step more: the first slide of every outfit is parted after its first line.
   await expect(page.getByText("Step 2 of 13")).toBeVisible();
   await words.fill((await words.inputValue()).replace("And if the wind", "And when the wind"));
-  await expect(page.getByText("saved", { exact: true })).toBeVisible();
+  await saved(page);
   await expect(page.getByText(/Step \d+ of 13/)).toBeVisible();
   await caretAt("the slip is dark");
   await page.keyboard.press("Alt+Enter");
@@ -183,7 +195,7 @@ test("slides are parted by hand, by key and by pointer, and stay so while other 
   // Beside the words a press joins the two slides of one outfit only.
   const handle = page.getByTitle(/^Join the slides here, or drag: Two-line band/).first();
   await handle.click();
-  await expect(page.getByText(/Undo \d+ parts by hand|Undo the part by hand/)).toBeVisible();
+  await expect(page.getByText(/Remove (the|\d+) manual breaks?/)).toBeVisible();
   await expect(page.locator("aside li", { hasText: "Two-line band" })).toContainText("11 slides");
 });
 
@@ -286,7 +298,7 @@ test("a text is brought in while the show goes on, read from, and taken out", as
   await page.getByRole("link", { name: "Prepare" }).click();
   await expect(cue(page, "Jonah 1:1")).toContainText("Odhran went down");
   await page.getByRole("checkbox", { name: "Rights, at the end" }).check();
-  await expect(page.getByText("saved", { exact: true })).toBeVisible();
+  await saved(page);
   await page.keyboard.press("Control+f");
   await page.keyboard.press("Control+Enter");
   await settled(wall, 2);

@@ -1,14 +1,14 @@
 import { createCanvas } from "@napi-rs/canvas";
 import { PNG } from "pngjs";
 import { beforeAll, describe, expect, test } from "vitest";
+import { composeSlot } from "../core/compose/compose.ts";
+import { placementsAt } from "../core/compose/placements.ts";
 import type { SceneObject } from "../core/scene/template.ts";
-import { composeSlot } from "../core/screens/compose.ts";
-import { placementsAt } from "../core/screens/placements.ts";
-import { lay, templateOf } from "../core/test-support/pages.ts";
 import type { Shaper } from "../core/text/shaper.ts";
 import { box, ellipse, group, linear, rectangle, solid, text } from "../designs/parts.ts";
-import { loadShaper } from "../server/fonts.ts";
+import { loadShaper } from "../server/fonts/shippedFonts.ts";
 import { contextOf, drawPlacements, serverPaintKit } from "../server/stills/serverCanvas.ts";
+import { lay, templateOf } from "../test-support/pages.ts";
 import { fillAndKey } from "./canvasStage.ts";
 import { paintPicture } from "./paint.ts";
 

@@ -1,6 +1,6 @@
+import type { Placement } from "../core/compose/placements.ts";
 import type { Pose } from "../core/motion/pose.ts";
 import type { Plate } from "../core/scene/part.ts";
-import type { Placement } from "../core/screens/placements.ts";
 import { allCorners, boundsOf, clipOf, isAtRest, opacityOf } from "./geometry.ts";
 import { type Canvas2D, type PaintKit, paintPicture, shapePath } from "./paint.ts";
 

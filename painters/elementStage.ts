@@ -1,7 +1,7 @@
+import type { Placement } from "../core/compose/placements.ts";
 import type { Pose } from "../core/motion/pose.ts";
 import type { CornerRadii, Rect } from "../core/picture/picture.ts";
 import type { ClipShape } from "../core/scene/part.ts";
-import type { Placement } from "../core/screens/placements.ts";
 import { boundsOf, clipOf, isAtRest, opacityOf } from "./geometry.ts";
 import type { PlateCache } from "./plateCache.ts";
 import type { Stage } from "./stage.ts";

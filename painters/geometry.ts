@@ -1,6 +1,6 @@
+import type { Placement } from "../core/compose/placements.ts";
 import type { Pose } from "../core/motion/pose.ts";
 import type { CornerRadii, Rect } from "../core/picture/picture.ts";
-import type { Placement } from "../core/screens/placements.ts";
 
 /** What both stages must agree on: where a plate's box lies, what it turns around and where it is cut. */
 export type PlatePlacement = Extract<Placement, { kind: "plate" }>;

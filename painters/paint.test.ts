@@ -2,7 +2,7 @@ import { createCanvas } from "@napi-rs/canvas";
 import { beforeAll, describe, expect, test } from "vitest";
 import type { Picture, PictureItem } from "../core/picture/picture.ts";
 import type { Shaper } from "../core/text/shaper.ts";
-import { loadShaper } from "../server/fonts.ts";
+import { loadShaper } from "../server/fonts/shippedFonts.ts";
 import { contextOf, serverPaintKit } from "../server/stills/serverCanvas.ts";
 import { paintPicture } from "./paint.ts";
 

@@ -41,7 +41,7 @@ export class PlateCache {
   }
 
   /** Paints a plate ahead of its take. */
-  prime({ key, picture }: Plate): void {
+  preload({ key, picture }: Plate): void {
     if (this.#entries.has(key)) return;
     this.#entries.set(key, { picture, copies: [{ canvas: this.#paint(picture), inUse: false }] });
     this.#dropIdle();

@@ -1,4 +1,4 @@
-import type { Placement } from "../core/screens/placements.ts";
+import type { Placement } from "../core/compose/placements.ts";
 
 /** What shows placements: exactly these, from the back to the front, until it is told others. */
 export interface Stage {

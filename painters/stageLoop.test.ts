@@ -1,6 +1,6 @@
 import { afterEach, beforeEach, describe, expect, test, vi } from "vitest";
-import type { Timeline } from "../core/screens/piece.ts";
-import type { Placement } from "../core/screens/placements.ts";
+import type { Timeline } from "../core/compose/piece.ts";
+import type { Placement } from "../core/compose/placements.ts";
 import { StageLoop } from "./stageLoop.ts";
 
 /** A browser that draws 60 frames a second, and a clock that goes with them. */

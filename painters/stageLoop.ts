@@ -1,5 +1,5 @@
-import type { Timeline } from "../core/screens/piece.ts";
-import { placementsAt, stillUntil } from "../core/screens/placements.ts";
+import type { Timeline } from "../core/compose/piece.ts";
+import { placementsAt, stillUntil } from "../core/compose/placements.ts";
 import type { Stage } from "./stage.ts";
 
 /** Times of one drawn frame. */

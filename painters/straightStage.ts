@@ -1,5 +1,5 @@
+import type { Placement } from "../core/compose/placements.ts";
 import type { Plate } from "../core/scene/part.ts";
-import type { Placement } from "../core/screens/placements.ts";
 import { type CanvasMaker, drawOnCanvas, toStraightFill } from "./canvasStage.ts";
 import type { PlateCache } from "./plateCache.ts";
 import type { Stage } from "./stage.ts";

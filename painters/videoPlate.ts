@@ -1,6 +1,6 @@
+import type { PieceContent } from "../core/compose/piece.ts";
+import type { Placement } from "../core/compose/placements.ts";
 import type { ChromaKey } from "../core/picture/chromaKey.ts";
-import type { PieceContent } from "../core/screens/piece.ts";
-import type { Placement } from "../core/screens/placements.ts";
 import { ChromaKeyer } from "./chromaKeyer.ts";
 
 /** What clips need to know of the window they play in. */

@@ -8,7 +8,7 @@ document.getElementById("form").addEventListener("submit", async (event) => {
       body: JSON.stringify({ passcode: document.getElementById("passcode").value }),
     });
     if (answer.ok) location.href = "/run";
-    else say.textContent = (await answer.json()).sentence;
+    else say.textContent = (await answer.json()).problem.sentence;
   } catch {
     say.textContent = "The server cannot be reached. Try again.";
   }

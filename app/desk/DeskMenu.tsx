@@ -3,7 +3,7 @@ import { Popover } from "radix-ui";
 import { useEffect, useState } from "react";
 import { NavLink } from "react-router";
 import type { VenueLanguage } from "../../core/time/venueLanguage.ts";
-import { fieldClass } from "../prepare/Labelled.tsx";
+import { call } from "../api/call.ts";
 import {
   readAppearance,
   SCHEMES,
@@ -13,21 +13,17 @@ import {
   setScheme,
   setScriptScale,
 } from "../ui/appearance.ts";
+import { fieldClass } from "../ui/Labelled.tsx";
 import { LanguageSelect } from "../ui/LanguageSelect.tsx";
-import { postJson } from "../ui/postJson.ts";
+import { MENU } from "../views.ts";
 import { useDesk, useDeskStore } from "./deskContext.ts";
 
-const PLACES = [
-  { to: "/keys", name: "Keys" },
-  { to: "/health", name: "Health and copies" },
-  { to: "/welcome", name: "First steps" },
-] as const;
 const SCHEME_NAMES: Readonly<Record<Scheme, string>> = { dark: "Dark", light: "Light" };
 const SCALE_NAMES: Readonly<Record<ScriptScale, string>> = { 1: "Usual", 1.25: "Large", 1.5: "Largest" };
 
 /** What is set once and seldom looked at: keys, health, how the venue writes dates, how this desk looks. */
 export function DeskMenu() {
-  const { venue } = useDesk();
+  const { venue } = useDesk("venue");
   const store = useDeskStore();
   const [scheme, chooseScheme] = useState<Scheme>("dark");
   const [scale, chooseScale] = useState<ScriptScale>(1);
@@ -37,9 +33,8 @@ export function DeskMenu() {
     chooseScale(kept.scale);
   }, []);
   const saveLanguage = async (language: VenueLanguage) => {
-    const answer = await postJson<{ sentence?: string }>("/venue-settings", { language });
-    if (!answer || answer.sentence !== undefined)
-      store.say("trouble", answer?.sentence ?? "The server cannot be reached. Dates are as they were.");
+    const answer = await call("/venue-settings", { language });
+    if ("problem" in answer) store.say("trouble", answer.problem.sentence);
   };
   return (
     <Popover.Root>
@@ -57,11 +52,11 @@ export function DeskMenu() {
           className="z-30 flex w-72 flex-col gap-3 rounded-lg border border-edge-strong bg-raised p-4 text-[15px] shadow-xl"
         >
           <ul className="flex flex-col">
-            {PLACES.map(({ to, name }) => (
-              <li key={to}>
+            {MENU.map(({ path, name }) => (
+              <li key={path}>
                 <Popover.Close asChild>
                   <NavLink
-                    to={to}
+                    to={`/${path}`}
                     className="flex min-h-9 items-center rounded-md px-2 hover:bg-lifted aria-[current]:bg-lifted"
                   >
                     {name}

@@ -2,16 +2,14 @@ import { ChevronDown } from "lucide-react";
 import { NavLink, useLocation } from "react-router";
 import { localNow } from "../live/clock.ts";
 import { formatLength, formatTimeOfDay } from "../ui/format.ts";
+import { MATERIAL, TABS } from "../views.ts";
 import { DeskMenu } from "./DeskMenu.tsx";
-import { useDesk, useServerTime } from "./deskContext.ts";
+import { useDesk, useReading } from "./deskContext.ts";
 import { useLocale } from "./useLocale.ts";
-import { isMaterial, MATERIAL, VIEWS } from "./views.ts";
 
 /** The line at the top of every desk view: show, views, connection, time. */
 export function Header({ place }: { place: string }) {
-  const { evening } = useDesk();
-  const locale = useLocale();
-  const nowMs = useServerTime(250);
+  const { evening } = useDesk("evening");
   const { pathname } = useLocation();
   return (
     <>
@@ -34,8 +32,8 @@ export function Header({ place }: { place: string }) {
           aria-label="Views"
           className="flex gap-1 max-md:order-last max-md:w-full max-md:overflow-x-auto max-md:border-t max-md:border-edge max-md:py-0.5"
         >
-          {VIEWS.map(({ to, name }) => {
-            const isHere = name === "Material" ? isMaterial(pathname) : undefined;
+          {TABS.map(({ to, name, parts }) => {
+            const isHere = parts.length > 0 ? isAmong(parts, pathname) : undefined;
             return (
               <NavLink
                 key={to}
@@ -49,23 +47,18 @@ export function Header({ place }: { place: string }) {
           })}
         </nav>
         <div className="ml-auto flex min-h-11 items-center gap-4 max-lg:gap-2">
-          <Connection nowMs={nowMs} />
-          <time
-            className="font-mono text-[21px] font-semibold tabular-nums max-lg:text-[16px]"
-            suppressHydrationWarning
-          >
-            {nowMs === null ? "--:--:--" : formatTimeOfDay(nowMs, locale)}
-          </time>
+          <Connection />
+          <Clock />
           <DeskMenu />
         </div>
       </header>
-      {isMaterial(pathname) && (
+      {isAmong(MATERIAL, pathname) && (
         <nav
           aria-label="Material"
           className="flex h-10 shrink-0 items-center gap-1 border-b border-edge bg-raised px-5"
         >
-          {MATERIAL.map(({ to, name }) => (
-            <NavLink key={to} to={to} className={({ isActive }) => tabClass(isActive)}>
+          {MATERIAL.map(({ path, name }) => (
+            <NavLink key={path} to={`/${path}`} className={({ isActive }) => tabClass(isActive)}>
               <Steady name={name} />
             </NavLink>
           ))}
@@ -74,6 +67,9 @@ export function Header({ place }: { place: string }) {
     </>
   );
 }
+
+const isAmong = (views: typeof MATERIAL, pathname: string): boolean =>
+  views.some(({ path }) => pathname.startsWith(`/${path}`));
 
 const tabClass = (isActive: boolean) =>
   `group shrink-0 rounded-md px-2.5 py-1.5 text-[15px] max-lg:px-1.5 ${isActive ? "is-here bg-lifted font-semibold text-paper" : "text-second hover:text-paper"}`;
@@ -90,8 +86,26 @@ function Steady({ name }: { name: string }) {
   );
 }
 
-function Connection({ nowMs }: { nowMs: number | null }) {
-  const { status } = useDesk();
+function Clock() {
+  const locale = useLocale();
+  const time = useReading((nowMs) => formatTimeOfDay(nowMs, locale));
+  return (
+    <time
+      className="font-mono text-[21px] font-semibold tabular-nums max-lg:text-[16px]"
+      suppressHydrationWarning
+    >
+      {time ?? "--:--:--"}
+    </time>
+  );
+}
+
+function Connection() {
+  const { status } = useDesk("status");
+  const forHowLong = useReading((nowMs) => {
+    if (status.kind === "silent")
+      return `${Math.max(1, Math.round((localNow() - status.sinceMs) / 1_000))} s`;
+    return status.kind === "lost" ? formatLength(nowMs - status.sinceMs) : "";
+  });
   switch (status.kind) {
     case "open":
       return <span className="text-[14px] text-second">connected</span>;
@@ -99,8 +113,7 @@ function Connection({ nowMs }: { nowMs: number | null }) {
       return (
         <span className="flex items-center gap-2 text-[14px] font-semibold text-attention">
           <span aria-hidden="true" className="hatched size-5 rounded" />
-          no answer for{" "}
-          {nowMs === null ? "" : `${Math.max(1, Math.round((localNow() - status.sinceMs) / 1_000))} s`}
+          no answer for {forHowLong}
         </span>
       );
     case "connecting":
@@ -111,7 +124,7 @@ function Connection({ nowMs }: { nowMs: number | null }) {
       return (
         <span className="flex items-center gap-2 text-[14px] font-semibold text-attention">
           <span aria-hidden="true" className="hatched size-5 rounded" />
-          server lost {nowMs === null ? "" : formatLength(nowMs - status.sinceMs)}
+          server lost {forHowLong}
         </span>
       );
   }

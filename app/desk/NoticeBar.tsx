@@ -3,7 +3,7 @@ import { useDesk, useDeskStore } from "./deskContext.ts";
 
 /** The last thing the operator was told. It covers no key and takes no focus. */
 export function NoticeBar() {
-  const { notice } = useDesk();
+  const { notice } = useDesk("notice");
   const store = useDeskStore();
   return (
     <div

@@ -2,7 +2,7 @@ import { useDesk, useDeskStore } from "./deskContext.ts";
 
 /** On every view of a desk that rehearses: the screens show the air, but for those that are chosen here. */
 export function RehearsalBanner() {
-  const { channel, outputs, rehearsedOn } = useDesk();
+  const { channel, outputs, rehearsedOn } = useDesk("channel", "outputs", "rehearsedOn");
   const store = useDeskStore();
   if (channel === "air") return null;
   const names = outputs.filter(({ id }) => rehearsedOn.includes(id)).map(({ name }) => name);

@@ -4,7 +4,7 @@ import { useDesk } from "./deskContext.ts";
 
 /** On every view while the disk of the show needs a person: it stays until the disk does well again. */
 export function StorageBanner() {
-  const { storage } = useDesk();
+  const { storage } = useDesk("storage");
   if (storage.kind === "well") return null;
   const isGrave = storage.kind !== "littleRoom";
   return (

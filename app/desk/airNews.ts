@@ -1,4 +1,5 @@
 import type { ReadyCue } from "../../core/rundown/readyCue.ts";
+import { actorName, idOf } from "../../core/show/actor.ts";
 import type { LoggedEvent } from "../../core/show/events.ts";
 import { lostArm } from "../../core/show/meaning.ts";
 import type { ShowState } from "../../core/show/state.ts";
@@ -18,8 +19,7 @@ export function newsOf(
   }
   // An arm is not lost in silence: whoever set it is told when another hand took it away.
   const lost = lostArm(before, after, "target" in event ? event.target : null);
-  const isMine = lost?.by.kind === "desk" && lost.by.id === deskId;
-  if (!lost || !isMine || (actor?.kind === "desk" && actor.id === deskId)) return undefined;
-  const who = actor?.kind === "desk" ? (actor.name ?? "another desk") : "a cue that came by itself";
+  if (!lost || idOf(lost.by) !== deskId || (actor && idOf(actor) === deskId)) return undefined;
+  const who = actorName(actor ?? { kind: "timer" });
   return `“${titleOf(lost.target.cueId) ?? "What you armed"}” is not armed any more: ${who} went on from elsewhere.`;
 }

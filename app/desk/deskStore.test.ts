@@ -1,12 +1,13 @@
 import { afterEach, beforeEach, describe, expect, test, vi } from "vitest";
+import { emptyField } from "../../core/findings/kinds/emptyField.ts";
 import type { Actor } from "../../core/show/actor.ts";
 import type { Command } from "../../core/show/commands.ts";
 import type { ShowState } from "../../core/show/state.ts";
 import { USUAL_VENUE } from "../../core/show/venueSettings.ts";
-import type { Channel, ClientMessage, ServerMessage } from "../../core/show/wire.ts";
-import { Clocked } from "../../core/test-support/clocked.ts";
-import { DESK, openedState, prepareBench, readyCues, strap } from "../../core/test-support/contents.ts";
+import type { Channel, ClientMessage, ServerMessage } from "../../core/wire/wire.ts";
 import { STARTER_OUTPUTS, STARTER_PLAN } from "../../designs/starter.ts";
+import { Clocked } from "../../test-support/clocked.ts";
+import { DESK, openedState, prepareBench, readyCues, strap } from "../../test-support/contents.ts";
 import { DeskStore } from "./deskStore.ts";
 
 const bench = prepareBench();
@@ -128,37 +129,37 @@ describe("a key whose meaning has just changed by itself", () => {
     const target = { cueId: third.cueId, content: third.hash, step: { occurrence: "page", unit: 0 } };
     doElsewhere(show, () => show.press({ kind: "arm", id: "armed-elsewhere", target }));
     vi.advanceTimersByTime(500);
-    store.take("usual");
+    store.air.take("usual");
     expect(Socket.last.commands).toHaveLength(0);
     expect(store.getSnapshot().notice?.sentence).toContain("what comes next changed by itself");
     vi.advanceTimersByTime(300);
-    store.take("usual");
+    store.air.take("usual");
     expect(Socket.last.commands).toMatchObject([{ kind: "take", target: { cueId: third.cueId } }]);
   });
 
   test("out names its target, and does nothing when that has just left or come", () => {
     const { store, show, connect, decide } = setUp();
     connect();
-    store.take("cut");
+    store.air.take("cut");
     decide(Socket.last.commands[0] as Command);
     vi.advanceTimersByTime(1_000);
     doElsewhere(show, () => show.press({ kind: "clear", id: "cleared-elsewhere", how: "cut" }));
     doElsewhere(show, () => void show.take(1));
-    store.out();
-    store.layerOut("titles");
+    store.air.out();
+    store.air.layerOut("titles");
     expect(Socket.last.commands).toHaveLength(1);
     expect(store.getSnapshot().notice?.sentence).toContain("“Titles out” was not used");
     vi.advanceTimersByTime(701);
-    store.out();
+    store.air.out();
     expect(Socket.last.commands.at(-1)).toMatchObject({ kind: "out", layerId: "titles", seen: "cue-2" });
   });
 
   test("what this desk did itself is no surprise: it may press at once", () => {
     const { store, connect, decide } = setUp();
     connect();
-    store.take("cut");
+    store.air.take("cut");
     decide(Socket.last.commands[0] as Command);
-    store.take("cut");
+    store.air.take("cut");
     expect(Socket.last.commands).toHaveLength(2);
   });
 
@@ -167,7 +168,7 @@ describe("a key whose meaning has just changed by itself", () => {
     connect();
     const [, second] = cues;
     if (!second) throw new Error("no second cue");
-    store.arm({ cueId: second.cueId, content: second.hash, step: { occurrence: "page", unit: 0 } });
+    store.air.arm({ cueId: second.cueId, content: second.hash, step: { occurrence: "page", unit: 0 } });
     decide(Socket.last.commands[0] as Command);
     doElsewhere(show, () => void show.take(2));
     expect(store.getSnapshot().notice?.sentence).toContain("is not armed any more");
@@ -176,14 +177,14 @@ describe("a key whose meaning has just changed by itself", () => {
   test("undo puts back what this desk did, not what another did since", () => {
     const { store, show, connect, decide } = setUp();
     connect();
-    store.take("cut");
+    store.air.take("cut");
     decide(Socket.last.commands[0] as Command);
     const own = Socket.last.commands[0]?.id;
     doElsewhere(show, () =>
       show.press({ kind: "shut", id: "shut-elsewhere", outputIds: null, picture: "black" }),
     );
     vi.advanceTimersByTime(1_000);
-    store.undo();
+    store.air.undo();
     expect(Socket.last.commands.at(-1)).toMatchObject({ kind: "undo", actId: own });
   });
 });
@@ -192,8 +193,8 @@ describe("presses of a desk", () => {
   test("one at a time: a press made meanwhile is worked out against the air as it is then", () => {
     const { store, cues, connect, decide } = setUp();
     connect();
-    store.take("cut");
-    store.take("cut");
+    store.air.take("cut");
+    store.air.take("cut");
     expect(Socket.last.commands).toHaveLength(1);
     expect(store.getSnapshot().waiting).toBe(true);
     decide(Socket.last.commands[0] as Command);
@@ -209,7 +210,7 @@ describe("presses of a desk", () => {
   test("what waits behind a refusal is dropped, with the reason said; a flurry does not play out long after", () => {
     const { store, connect } = setUp();
     connect();
-    for (let i = 0; i < 12; i++) store.take("cut");
+    for (let i = 0; i < 12; i++) store.air.take("cut");
     const first = Socket.last.commands[0] as Command;
     Socket.last.say({ kind: "answer", id: first.id, refused: "airMoved", sentence: "The air has moved." });
     expect(Socket.last.commands).toHaveLength(1);
@@ -217,7 +218,7 @@ describe("presses of a desk", () => {
     // An answer to something else changes nothing.
     Socket.last.say({ kind: "answer", id: "another", refused: null, sentence: "Not this one." });
     expect(store.getSnapshot().notice?.sentence).toBe("The air has moved.");
-    for (let i = 0; i < 12; i++) store.press({ kind: "hold" });
+    for (let i = 0; i < 12; i++) store.air.press({ kind: "hold" });
     for (let at = 1; at < Socket.last.commands.length; at++)
       Socket.last.say({
         kind: "answer",
@@ -233,15 +234,15 @@ describe("presses of a desk", () => {
     const { store, connect, decide } = setUp();
     connect();
     store.setMode("watching");
-    store.take("usual");
+    store.air.take("usual");
     expect(Socket.last.commands).toHaveLength(0);
     expect(store.getSnapshot().notice?.sentence).toContain("only watches");
     store.setMode("free");
     for (let i = 0; i < 3; i++) {
-      store.take("cut");
+      store.air.take("cut");
       decide(Socket.last.commands.at(-1) as Command);
     }
-    store.take("cut");
+    store.air.take("cut");
     expect(Socket.last.commands).toHaveLength(3);
     expect(store.getSnapshot().notice?.sentence).toContain("last step of the rundown");
   });
@@ -249,8 +250,8 @@ describe("presses of a desk", () => {
   test("a server that does not answer is told of after two seconds, and nothing is sent again by itself", () => {
     const { store, connect } = setUp();
     connect();
-    store.take("cut");
-    store.take("cut");
+    store.air.take("cut");
+    store.air.take("cut");
     vi.advanceTimersByTime(2_000);
     expect(store.getSnapshot().waiting).toBe(true);
     vi.advanceTimersByTime(300);
@@ -266,7 +267,7 @@ describe("a desk's connection", () => {
     connect();
     Socket.last.close(1006);
     expect(store.getSnapshot().status.kind).toBe("lost");
-    store.take("cut");
+    store.air.take("cut");
     expect(store.getSnapshot().notice?.sentence).toContain("no connection");
     vi.advanceTimersByTime(200);
     expect(Socket.all).toHaveLength(2);
@@ -317,14 +318,14 @@ describe("a desk's connection", () => {
       const { store, show, connect } = setUp();
       connect();
       vi.advanceTimersByTime(2_000);
-      store.take("usual");
+      store.air.take("usual");
       const [command] = Socket.last.commands;
       if (command) show.press(command, hand ?? { kind: "desk", id: store.windowId });
       Socket.last.close(1006);
       vi.advanceTimersByTime(200);
       connect();
       vi.advanceTimersByTime(100);
-      store.take("usual");
+      store.air.take("usual");
       return { sent: Socket.last.commands.length, said: store.getSnapshot().notice?.sentence };
     };
     expect(comeBack(undefined).sent).toBe(1);
@@ -338,11 +339,11 @@ describe("a desk's connection", () => {
     connect();
     vi.advanceTimersByTime(2_000);
     store.rehearse(true);
-    store.take("usual");
+    store.air.take("usual");
     expect(Socket.last.commands).toEqual([]);
     expect(store.getSnapshot().notice?.sentence).toContain("rehearsal");
     Socket.last.welcome(show.state, "rehearsal");
-    store.take("usual");
+    store.air.take("usual");
     expect(Socket.last.commands).toHaveLength(1);
   });
 
@@ -355,7 +356,7 @@ describe("a desk's connection", () => {
     store.rehearse(true);
     Socket.last.welcome(rehearsed.state, "rehearsal");
     vi.advanceTimersByTime(300);
-    store.take("usual");
+    store.air.take("usual");
     expect(Socket.last.commands.map(({ kind }) => kind)).toEqual(["take"]);
     const { id } = Socket.last.commands[0] as Command;
     Socket.last.say({ kind: "answer", id, refused: null, sentence: null });
@@ -363,7 +364,7 @@ describe("a desk's connection", () => {
     store.rehearse(false);
     Socket.last.welcome(show.state, "air");
     vi.advanceTimersByTime(300);
-    store.take("usual");
+    store.air.take("usual");
     expect(Socket.last.commands.map(({ kind }) => kind)).toEqual(["take", "take"]);
   });
 
@@ -376,7 +377,14 @@ describe("a desk's connection", () => {
       kind: "rundown",
       stamp: "stamp-2",
       order: [c.cueId, a.cueId],
-      changed: [{ cueId: c.cueId, revision: 2, doc: strap("Brisa Q."), compiled: { problem: "no fit" } }],
+      changed: [
+        {
+          cueId: c.cueId,
+          revision: 2,
+          doc: strap("Brisa Q."),
+          compiled: { problem: emptyField({ kind: "page", id: "" }, { label: "name" }) },
+        },
+      ],
       evening: store.getSnapshot().evening,
     });
     const after = store.getSnapshot();

@@ -1,108 +1,26 @@
 import type { PageContent } from "../../core/rundown/content.ts";
 import type { CueView } from "../../core/rundown/edits.ts";
-import type { OpenEvening } from "../../core/rundown/evening.ts";
-import { findNeighbour, findNext } from "../../core/rundown/next.ts";
+import type { PinnedDocument } from "../../core/rundown/pinnedDocument.ts";
 import type { ReadyCue } from "../../core/rundown/readyCue.ts";
-import type { PinnedDocument } from "../../core/screens/dress.ts";
-import type { Output, ScreenPlan } from "../../core/screens/plan.ts";
-import { actToUndo } from "../../core/show/acts.ts";
-import { refusalSentence } from "../../core/show/commands.ts";
 import { DESK_MODES, type DeskMode } from "../../core/show/deskMode.ts";
-import { pagesOn } from "../../core/show/layers.ts";
-import type { Target } from "../../core/show/line.ts";
-import {
-  addSight,
-  hasJustChanged,
-  type Meaning,
-  meaningOfLayer,
-  meaningOfOut,
-  meaningOfTake,
-  meaningOfUndo,
-  outTarget,
-  type Sight,
-} from "../../core/show/meaning.ts";
-import type { ShowState } from "../../core/show/state.ts";
-import type { VenueSettings } from "../../core/show/venueSettings.ts";
-import type {
-  Channel,
-  DeskPresence,
-  ScreenHealth,
-  ServerMessage,
-  StorageStatus,
-} from "../../core/show/wire.ts";
+import { addSight, type Sight } from "../../core/show/meaning.ts";
+import { findNext } from "../../core/show/next.ts";
+import type { Channel, ServerMessage } from "../../core/wire/wire.ts";
+import { hasJustAsked, setDeskId } from "../api/deskHeaders.ts";
+import { ownWindowId } from "../api/windowId.ts";
 import { localNow } from "../live/clock.ts";
-import { Connection, type ConnectionStatus } from "../live/connection.ts";
+import { Connection } from "../live/connection.ts";
 import { ShowCopy } from "../live/showCopy.ts";
-import { hasJustAsked, setDeskId } from "../ui/deskHeaders.ts";
-import { newId } from "../ui/newId.ts";
+import { AirCommands } from "./airCommands.ts";
 import { newsOf } from "./airNews.ts";
-import { type DeskCue, readCues } from "./deskCues.ts";
-import { lastTarget, neighbourCue } from "./neighbourCue.ts";
+import { readCues } from "./deskCues.ts";
+import type { DeskSnapshot, DeskStart } from "./deskSnapshot.ts";
+import { type Notice, type NoticeAction, Notices } from "./notices.ts";
 import { isOwnDoing } from "./ownDoing.ts";
-import { type Press, PressQueue } from "./pressQueue.ts";
-import { ownWindowId } from "./windowId.ts";
-
-/** Something to tell the operator, in a sentence. */
-export interface Notice {
-  readonly id: string;
-  readonly tone: "trouble" | "word";
-  readonly sentence: string;
-  /** A way back, or on. */
-  readonly action: NoticeAction | null;
-}
-export interface NoticeAction {
-  readonly label: string;
-  readonly act: () => void;
-}
-
-export interface DeskSnapshot {
-  readonly state: ShowState;
-  readonly outputs: readonly Output[];
-  readonly plans: readonly ScreenPlan[];
-  readonly cues: readonly DeskCue[];
-  readonly ready: readonly ReadyCue[];
-  /** What the take key would bring. */
-  readonly next: Target | undefined;
-  readonly screens: readonly ScreenHealth[];
-  readonly status: ConnectionStatus;
-  readonly notice: Notice | null;
-  /** A command is on its way. */
-  readonly waiting: boolean;
-  readonly mode: DeskMode;
-  /** The air, or a rehearsal that no screen shows. */
-  readonly channel: Channel;
-  /** All desks that are open, this one among them. */
-  readonly desks: readonly DeskPresence[];
-  /** Outputs that show the rehearsal in place of the air. */
-  readonly rehearsedOn: readonly string[];
-  /** What the venue has set for all its desks. */
-  readonly venue: VenueSettings;
-  /** The evening whose cues these are. */
-  readonly evening: OpenEvening;
-  /** How the disk of the show does. */
-  readonly storage: StorageStatus;
-  /** The cue chosen for editing; new cues are added after it. */
-  readonly chosenId: string | null;
-}
-
-export interface DeskStart {
-  readonly deskToken: string;
-  readonly buildId: string;
-  readonly state: ShowState;
-  readonly outputs: readonly Output[];
-  readonly plans: readonly ScreenPlan[];
-  readonly cues: readonly CueView[];
-  readonly rundownStamp: string;
-  readonly documents: Readonly<Record<string, PinnedDocument>>;
-  readonly screens: readonly ScreenHealth[];
-  readonly venue: VenueSettings;
-  readonly evening: OpenEvening;
-}
 
 const NAME_KEY = "vesko-desk-name";
 const CHANNEL_KEY = "vesko-desk-channel";
 const MODE_KEY = "vesko-desk-mode";
-const NOTICE_MS = 9_000;
 
 /** The desk's copy of show and rundown, and its way to ask for things. One for the whole desk. */
 export class DeskStore {
@@ -116,8 +34,11 @@ export class DeskStore {
   #rundownStamp: string;
   #connection: Connection | undefined;
   #snapshot: DeskSnapshot;
-  readonly #presses: PressQueue;
-  #noticeTimer: ReturnType<typeof setTimeout> | undefined;
+  /** What this desk asks of the air. */
+  readonly air: AirCommands;
+  readonly #notices = new Notices((notice) => {
+    if (notice !== this.#snapshot.notice) this.#change({ notice });
+  });
   /** What was seen lately: a key whose meaning has just changed by itself does nothing. */
   #sights: readonly Sight[] = [];
   readonly windowId = ownWindowId();
@@ -160,9 +81,14 @@ export class DeskStore {
       chosenId: start.cues[0]?.cueId ?? null,
     };
     this.#snapshot = { ...this.#snapshot, next: findNext(state, this.#snapshot.ready) };
-    this.#presses = new PressQueue({
+    this.air = new AirCommands({
+      windowId: this.windowId,
+      now: () => this.now(),
+      snapshot: this.getSnapshot,
+      sights: () => this.#sights,
+      wantedChannel: () => this.#wantedChannel,
       send: (command) => this.#connection?.send({ kind: "command", command }) ?? false,
-      trouble: (sentence) => this.say("trouble", sentence),
+      say: (tone, sentence) => this.say(tone, sentence),
       onWaiting: (waiting) => {
         if (waiting !== this.#snapshot.waiting) this.#change({ waiting });
       },
@@ -208,7 +134,7 @@ export class DeskStore {
       }),
       (message) => this.#hear(message),
       (status) => {
-        if (status.kind !== "open" && status.kind !== "silent") this.#presses.drop();
+        if (status.kind !== "open" && status.kind !== "silent") this.air.drop();
         this.#change({ status });
       },
       { isWatchful: true },
@@ -221,14 +147,11 @@ export class DeskStore {
   }
 
   say(tone: Notice["tone"], sentence: string, action: NoticeAction | null = null): void {
-    clearTimeout(this.#noticeTimer);
-    this.#change({ notice: { id: newId(), tone, sentence, action } });
-    this.#noticeTimer = setTimeout(() => this.#change({ notice: null }), NOTICE_MS);
+    this.#notices.say(tone, sentence, action);
   }
 
   dismissNotice(): void {
-    clearTimeout(this.#noticeTimer);
-    this.#change({ notice: null });
+    this.#notices.dismiss();
   }
 
   choose(cueId: string | null): void {
@@ -267,99 +190,6 @@ export class DeskStore {
     });
   }
 
-  /** Takes a step of any cue, armed or not. */
-  takeTarget(target: Target, how: "usual" | "cut" = "usual"): void {
-    this.#press(() => ({ kind: "take", target, how, builtOn: this.#snapshot.state.airRevision }));
-  }
-
-  take(how: "usual" | "dissolve" | "cut"): void {
-    if (this.#hasJustChanged(meaningOfTake, "“Take” was not used: what comes next")) return;
-    this.#press(() => {
-      const { next, state } = this.#snapshot;
-      if (!next) {
-        this.say("word", "That was the last step of the rundown. Arm a step to go on.");
-        return undefined;
-      }
-      return { kind: "take", target: next, how, builtOn: state.airRevision };
-    });
-  }
-
-  /** Takes off what “out” names: it says so beforehand, and takes nothing else off. */
-  out(): void {
-    if (this.#hasJustChanged(meaningOfOut, "“Out” was not used: what it takes off")) return;
-    this.#press(() => {
-      const target = outTarget(this.#snapshot.state, this.now());
-      return target && { kind: "out", layerId: target.layerId, seen: target.cueId, how: "animated" };
-    });
-  }
-
-  /** Takes a layer off, on all screens or on one that has a page of its own there. */
-  layerOut(layerId: string, outputId: string | null = null): void {
-    const name = this.#snapshot.state.layers.find(({ id }) => id === layerId)?.name ?? "Layer";
-    if (this.#hasJustChanged(meaningOfLayer(layerId), `“${name} out” was not used: what is there`)) return;
-    this.#press(() => {
-      const pages = pagesOn(this.#snapshot.state, layerId, this.now());
-      const page = outputId === null ? [...pages.values()].find((each) => each) : pages.get(outputId);
-      const outputIds = outputId === null ? null : [outputId];
-      return { kind: "out", layerId, outputIds, seen: page?.cueId ?? null, how: "animated" };
-    });
-  }
-
-  /** Puts back this desk's last act, or where it has none, the last of all. */
-  undo(): void {
-    if (this.#hasJustChanged(meaningOfUndo(this.windowId), "“Undo” was not used: what it puts back")) return;
-    this.#press(() => {
-      const act = actToUndo(this.#snapshot.state.acts, this.windowId);
-      if (!act) this.say("word", "There is nothing left to undo. The air is as it was.");
-      return act && { kind: "undo", actId: act.actId };
-    });
-  }
-
-  /** The script goes on from the newest aside that is on air, or from a chosen one. */
-  goOn(cueId?: string): void {
-    this.#press(() => {
-      const { asides } = this.#snapshot.state.line;
-      const chosen = cueId ?? asides.at(-1)?.cueId;
-      if (chosen === undefined)
-        this.say("word", "Nothing came besides the line, so there is nothing else to go on from.");
-      return chosen === undefined ? undefined : { kind: "goOn", cueId: chosen };
-    });
-  }
-
-  arm(target: Target): void {
-    this.#press(() => ({ kind: "arm", target }));
-  }
-
-  /** Moves the arm by one step, or by one cue: a walk along the script, so that it goes on from there. */
-  armNeighbour(by: 1 | -1, unit: "step" | "cue"): void {
-    this.#press(() => {
-      const { next, ready } = this.#snapshot;
-      const from = next ?? lastTarget(ready);
-      const target =
-        from && (unit === "step" ? findNeighbour(from, by, ready) : neighbourCue(from, by, ready));
-      return target && { kind: "arm", target, isJump: true };
-    });
-  }
-
-  /** Arms the step before the line: once more from there. */
-  armBefore(): void {
-    this.#press(() => {
-      const { state, ready } = this.#snapshot;
-      const { at } = state.line;
-      const cue = at && ready.find(({ cueId }) => cueId === at.cueId);
-      const from = cue && { cueId: cue.cueId, content: cue.hash, step: at.step };
-      const target = from && findNeighbour(from, -1, ready);
-      return target ? { kind: "arm", target, isJump: true } : undefined;
-    });
-  }
-
-  /** Tells when the meaning of a key has changed by itself a moment ago, so that the press was meant for something else. */
-  #hasJustChanged(meaning: Meaning, what: string): boolean {
-    if (!hasJustChanged(this.#sights, meaning, this.now())) return false;
-    this.say("word", `${what} changed by itself a moment ago. The air is as it was; look, then press again.`);
-    return true;
-  }
-
   /** Goes over to the rehearsal, or back to the air; once the server has said so, all of the desk shows it. */
   rehearse(isOn: boolean): void {
     this.#wantedChannel = isOn ? "rehearsal" : "air";
@@ -394,31 +224,6 @@ export class DeskStore {
     this.#connection?.send({ kind: "desk", name: this.name, mode: this.#snapshot.mode });
   }
 
-  press(press: Press): void {
-    this.#press(() => press);
-  }
-
-  #press(work: () => Press | undefined): void {
-    const { status, mode } = this.#snapshot;
-    if (mode === "watching") {
-      this.say("word", refusalSentence("onlyWatching"));
-      return;
-    }
-    if (status.kind !== "open" && status.kind !== "silent") {
-      this.say(
-        "trouble",
-        "There is no connection to the server, so nothing was sent. The outputs keep their picture.",
-      );
-      return;
-    }
-    if (this.#wantedChannel !== this.#snapshot.channel) {
-      const where = this.#wantedChannel === "air" ? "back to the air" : "over to the rehearsal";
-      this.say("word", `This desk is just going ${where}, so nothing was sent. Look, then press again.`);
-      return;
-    }
-    this.#presses.push(work);
-  }
-
   #hear(message: ServerMessage): void {
     switch (message.kind) {
       case "rundown": {
@@ -446,7 +251,7 @@ export class DeskStore {
         this.#change({ desks: message.desks, rehearsedOn: message.rehearsedOn });
         return;
       case "answer":
-        if (this.#presses.hear(message.id, message.sentence !== null) && message.sentence !== null)
+        if (this.air.hearAnswer(message.id, message.sentence !== null) && message.sentence !== null)
           this.say("trouble", message.sentence);
         return;
       case "fault":

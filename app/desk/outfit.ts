@@ -4,5 +4,5 @@ export interface DeskOutfit {
   readonly name: string;
   readonly linesPerSlide: number;
   /** Field set → names of the templates it offers, the worn one first. */
-  readonly looks: Readonly<Record<string, readonly string[]>>;
+  readonly templates: Readonly<Record<string, readonly string[]>>;
 }

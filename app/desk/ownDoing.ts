@@ -1,6 +1,7 @@
+import { idOf } from "../../core/show/actor.ts";
 import type { ShowState } from "../../core/show/state.ts";
-import type { Channel, ServerMessage } from "../../core/show/wire.ts";
-import { hasJustAsked } from "../ui/deskHeaders.ts";
+import type { Channel, ServerMessage } from "../../core/wire/wire.ts";
+import { hasJustAsked } from "../api/deskHeaders.ts";
 
 /**
  * Whether what a message brings is this very window's doing, so that it surprises nobody: its commands; another evening, other
@@ -16,11 +17,11 @@ export function isOwnDoing(
       if (message.channel !== channel) return message.channel === wantedChannel;
       const known = new Set(state.acts.map(({ actId }) => actId));
       const missed = message.state.acts.filter(({ actId }) => !known.has(actId));
-      return missed.length > 0 && missed.every(({ by }) => by.kind === "desk" && by.id === windowId);
+      return missed.length > 0 && missed.every(({ by }) => idOf(by) === windowId);
     }
     case "event": {
       const { actor, event } = message.logged;
-      if (actor?.kind === "desk" && actor.id === windowId) return true;
+      if (actor && idOf(actor) === windowId) return true;
       return ["begunAnew", "planSwitched"].includes(event.kind) && hasJustAsked();
     }
     case "setUp":

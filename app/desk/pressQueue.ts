@@ -1,5 +1,5 @@
 import type { Command } from "../../core/show/commands.ts";
-import { newId } from "../ui/newId.ts";
+import { newId } from "../api/newId.ts";
 
 type Distribute<T> = T extends { id: string } ? Omit<T, "id"> : never;
 /** A command before it has its id. */

@@ -2,5 +2,5 @@ import type { DeskStore } from "./deskStore.ts";
 
 /** Says what was done on air, with the way back beside it. */
 export function sayWithUndo(store: DeskStore, sentence: string): void {
-  store.say("word", sentence, { label: "Undo", act: () => store.undo() });
+  store.say("word", sentence, { label: "Undo", act: () => store.air.undo() });
 }

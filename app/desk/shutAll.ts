@@ -5,5 +5,5 @@ export function shutAll(store: DeskStore, picture: "black" | "standBy"): void {
   const isOn = Object.values(store.getSnapshot().state.shutters).some(
     (shutter) => shutter.untilMs === null && shutter.byAll && shutter.picture === picture,
   );
-  store.press({ kind: "shut", outputIds: null, picture: isOn ? null : picture });
+  store.air.press({ kind: "shut", outputIds: null, picture: isOn ? null : picture });
 }

@@ -1,13 +1,13 @@
 import { useMemo } from "react";
 import { nextTimeOfDay, timeOfDayAt, timeOnDay } from "../../core/figures/clockText.ts";
 import { type EventTiming, eventTiming } from "../../core/rundown/timing.ts";
-import type { DeskSnapshot } from "./deskStore.ts";
+import type { DeskSnapshot } from "./deskSnapshot.ts";
 
 const HALF_DAY_MS = 43_200_000;
 
 /** The evening against its plan; undefined until the page is alive. */
 export function useEventTiming(
-  { cues, state, evening }: DeskSnapshot,
+  { cues, state, evening }: Pick<DeskSnapshot, "cues" | "state" | "evening">,
   nowMs: number | null,
 ): EventTiming | undefined {
   const { day, startsAt, endsAt } = evening;

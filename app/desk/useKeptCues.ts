@@ -1,7 +1,7 @@
 import { useEffect } from "react";
 import { cueDocSchema } from "../../core/rundown/cueDoc.ts";
-import { saveEdit } from "../prepare/saveEdit.ts";
-import { dropKeptDraft, findKeptDraft, keptDraftKeys } from "../ui/keptDrafts.ts";
+import { dropKeptDraft, findKeptDraft, keptDraftIds } from "../api/keptDrafts.ts";
+import { saveEdit } from "../api/saveEdit.ts";
 import type { DeskStore } from "./deskStore.ts";
 import { useActor } from "./useActor.ts";
 
@@ -15,7 +15,7 @@ export function useKeptCues(store: DeskStore): void {
     const sendAll = async () => {
       if (isSending || store.getSnapshot().status.kind !== "open") return;
       isSending = true;
-      for (const key of keptDraftKeys("cue")) await sendOne(store, actor, key);
+      for (const id of keptDraftIds("cue")) await sendOne(store, actor, id);
       isSending = false;
     };
     const timer = setInterval(() => void sendAll(), TRY_EVERY_MS);
@@ -23,14 +23,12 @@ export function useKeptCues(store: DeskStore): void {
   }, [store, actor]);
 }
 
-async function sendOne(store: DeskStore, actor: string, key: string): Promise<void> {
+async function sendOne(store: DeskStore, actor: string, cueId: string): Promise<void> {
+  const key = { kind: "cue", id: cueId } as const;
   const kept = findKeptDraft(key);
   const doc = cueDocSchema.safeParse(kept?.doc);
-  if (!kept || !doc.success) {
-    dropKeptDraft(key);
-    return;
-  }
-  const cueId = key.slice("cue/".length);
+  // What cannot be sent as it is waits until the cue is opened, where it says what is wrong.
+  if (!kept || !doc.success) return;
   const outcome = await saveEdit(actor, {
     kind: "changeCue",
     cueId,

@@ -7,6 +7,6 @@ export function useLocale(): Locale {
   const {
     state: { timeZone },
     venue: { language },
-  } = useDesk();
+  } = useDesk("state", "venue");
   return useMemo(() => ({ timeZone, language }), [timeZone, language]);
 }

@@ -1,22 +1,24 @@
 import { useEffect, useState } from "react";
 import type { CueDoc } from "../../core/rundown/cueDoc.ts";
 import type { EveningFields, OpenEvening } from "../../core/rundown/evening.ts";
-import { fieldClass, Labelled } from "../prepare/Labelled.tsx";
-import { cueKindName, typedTitle } from "../ui/cueWords.ts";
-import { TimeBox } from "../ui/TimeBox.tsx";
+import { CUE_KINDS, type CueKindName, kindOf } from "../../core/rundown/kinds.ts";
+import { ask } from "../api/call.ts";
+import { TimeBox } from "../desk/TimeBox.tsx";
+import { cueKindName, typedTitle } from "../ui/describeCue.ts";
+import { fieldClass, Labelled } from "../ui/Labelled.tsx";
 
 interface ListedCue {
   readonly cueId: string;
   readonly doc: CueDoc;
 }
 
-/** Kinds that can be emptied all at once. */
-const GROUPS = [
-  { name: "Songs", has: (doc: CueDoc) => doc.kind === "song" },
-  { name: "Readings", has: (doc: CueDoc) => doc.kind === "reading" },
-  { name: "Pages", has: (doc: CueDoc) => doc.kind === "page" },
-  { name: "Remarks", has: (doc: CueDoc) => doc.kind === "remark" && !doc.isHeading },
-] as const;
+/** Kinds that can be emptied all at once; headings stay. */
+const GROUPS = (Object.keys(CUE_KINDS) as CueKindName[])
+  .filter((kind) => CUE_KINDS[kind].hasWordsOfTheDay)
+  .map((kind) => ({
+    name: CUE_KINDS[kind].plural,
+    has: (doc: CueDoc) => doc.kind === kind && !("isHeading" in doc && doc.isHeading),
+  }));
 
 /** The cues of an evening for another day: which of them keep their words, and which are emptied. */
 export function AnotherDay({
@@ -37,14 +39,12 @@ export function AnotherDay({
   const [isMaking, setMaking] = useState(false);
   useEffect(() => {
     let gone = false;
-    fetch(`/evening/${evening.id}`)
-      .then((response) => response.json() as Promise<{ cues: ListedCue[] }>)
-      .then(({ cues: found }) => {
-        if (gone) return;
-        setCues(found.filter(({ doc }) => doc.kind !== "action"));
-        setEmptied(new Set(found.filter(({ doc }) => doc.isOfTheDay).map(({ cueId }) => cueId)));
-      })
-      .catch(() => !gone && setCues([]));
+    void ask("/evening/", evening.id).then((answer) => {
+      if (gone) return;
+      const found = "value" in answer ? answer.value.cues : [];
+      setCues(found.filter(({ doc }) => kindOf(doc).hasWordsOfTheDay));
+      setEmptied(new Set(found.filter(({ doc }) => doc.isOfTheDay).map(({ cueId }) => cueId)));
+    });
     return () => {
       gone = true;
     };

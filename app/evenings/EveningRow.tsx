@@ -1,6 +1,6 @@
 import { useState } from "react";
 import type { EveningEdit, EveningFields, ListedEvening } from "../../core/rundown/evening.ts";
-import { TimeBox } from "../ui/TimeBox.tsx";
+import { TimeBox } from "../desk/TimeBox.tsx";
 
 const boxClass = "min-h-9 rounded-md border border-edge-strong bg-ground px-3 text-paper";
 const buttonClass = "min-h-9 rounded-md bg-lifted px-3 text-[15px] hover:bg-edge aria-pressed:text-act";

@@ -1,9 +1,9 @@
 import { useState } from "react";
 import { useRevalidator } from "react-router";
 import type { EveningEdit, EveningFields, ListedEvening } from "../../core/rundown/evening.ts";
+import { call } from "../api/call.ts";
 import { useDesk, useDeskStore } from "../desk/deskContext.ts";
 import { NoticeBar } from "../desk/NoticeBar.tsx";
-import { postJson } from "../ui/postJson.ts";
 import { AnotherDay } from "./AnotherDay.tsx";
 import { EveningRow } from "./EveningRow.tsx";
 
@@ -11,20 +11,16 @@ const NEW: EveningFields = { name: "New evening", day: "", startsAt: "", endsAt:
 
 /** The evenings of the house: one is open; any can be taken for another day. */
 export function EveningsView({ evenings }: { evenings: readonly ListedEvening[] }) {
-  const { evening: open, state } = useDesk();
+  const { evening: open, state } = useDesk("evening", "state");
   const store = useDeskStore();
   const { revalidate } = useRevalidator();
   const [takenId, setTakenId] = useState<string | null>(null);
   const taken = evenings.find(({ id, isDeleted }) => id === takenId && !isDeleted);
   const edit = async (change: EveningEdit) => {
-    const answer = await postJson<{ sentence?: string }>("/evenings-edit", change);
-    if (!answer || answer.sentence !== undefined)
-      store.say(
-        "trouble",
-        answer?.sentence ?? "The server cannot be reached. All evenings are as they were.",
-      );
+    const answer = await call("/evenings-edit", change);
+    if ("problem" in answer) store.say("trouble", answer.problem.sentence);
     await revalidate();
-    return answer !== undefined && answer.sentence === undefined;
+    return "value" in answer;
   };
   const row = (evening: ListedEvening) => (
     <EveningRow

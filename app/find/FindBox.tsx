@@ -1,45 +1,14 @@
 import { Command } from "cmdk";
 import { Dialog } from "radix-ui";
-import { useEffect, useMemo, useRef, useState } from "react";
-import { useLocation, useNavigate } from "react-router";
-import type { Anchor } from "../../core/rundown/anchor.ts";
-import { type CueDoc, pageCue, readingCue, songCue } from "../../core/rundown/cueDoc.ts";
-import { stepsOf } from "../../core/rundown/steps.ts";
-import type { Target } from "../../core/show/line.ts";
-import { foldWords } from "../../core/words/foldWords.ts";
-import type { SongFields } from "../../core/words/songFields.ts";
-import { useDesk, useDeskStore } from "../desk/deskContext.ts";
-import type { DeskCue } from "../desk/deskCues.ts";
-import type { DeskOutfit } from "../desk/outfit.ts";
-import { useActor } from "../desk/useActor.ts";
-import { saveEdit } from "../prepare/saveEdit.ts";
-import { newId } from "../ui/newId.ts";
-import { deskCommands, findCommands } from "./commands.ts";
-import { chosenStep, fieldSetName, findSteps, findTemplates } from "./localFinds.ts";
+import { useEffect, useRef, useState } from "react";
+import { useLocation } from "react-router";
+import type { Row, Wish } from "./findRow.ts";
 import { useFindKey } from "./useFindKey.ts";
+import { useFindRows } from "./useFindRows.ts";
 import { useServerFinds } from "./useServerFinds.ts";
 
-/** What to do with what was found. */
-type Wish = "go" | "add" | "take";
-
-/** One row: what it is, and how it becomes a step that can be armed, added or taken. */
-interface Row {
-  readonly value: string;
-  readonly group: string;
-  readonly name: string;
-  readonly more: string;
-  readonly words: string;
-  /** What stands before and after the words, for knowing where they are. */
-  readonly around?: readonly [before: string, after: string];
-  /** What Enter does here, in a few words; Alt+Enter and Ctrl+Enter where they do anything. */
-  readonly enter: string;
-  readonly canAdd: boolean;
-  readonly canTake: boolean;
-  readonly act: (wish: Wish) => void | Promise<void>;
-}
-
 /** One box for everything: what is in the rundown, songs, passages, verses, kinds of pages, commands. */
-export function FindBox({ outfits }: { outfits: readonly DeskOutfit[] }) {
+export function FindBox() {
   const [isOpen, setIsOpen] = useState(false);
   useFindKey(() => setIsOpen(true));
   return (
@@ -52,20 +21,16 @@ export function FindBox({ outfits }: { outfits: readonly DeskOutfit[] }) {
           className="fixed top-15 left-4 z-50 flex max-h-[calc(100dvh-170px)] w-[min(768px,94vw)] flex-col overflow-hidden rounded-xl border border-edge-strong bg-raised shadow-2xl"
         >
           <Dialog.Title className="sr-only">Find</Dialog.Title>
-          <FindPanel outfits={outfits} close={() => setIsOpen(false)} />
+          <FindPanel close={() => setIsOpen(false)} />
         </Dialog.Content>
       </Dialog.Portal>
     </Dialog.Root>
   );
 }
 
-function FindPanel({ outfits, close }: { outfits: readonly DeskOutfit[]; close: () => void }) {
+function FindPanel({ close }: { close: () => void }) {
   const [query, setQuery] = useState("");
   const [value, setValue] = useState("");
-  const desk = useDesk();
-  const store = useDeskStore();
-  const actor = useActor(store.windowId);
-  const navigate = useNavigate();
   const isRun = useLocation().pathname.startsWith("/run");
   const { finds, of } = useServerFinds(query);
   /** Whether a row was gone to by hand; until then the first is meant, whatever comes later. */
@@ -73,157 +38,7 @@ function FindPanel({ outfits, close }: { outfits: readonly DeskOutfit[]; close: 
   /** A press of a key that came before what it meant was found. */
   const waiting = useRef<Wish | null>(null);
 
-  const commands = useMemo(
-    () => deskCommands(store, desk.venue.keys, (path) => void navigate(path)),
-    [store, desk.venue.keys, navigate],
-  );
-
-  const rows = useMemo((): Row[] => {
-    /** Where new cues go: after what is on air in Run, after the chosen cue elsewhere. */
-    const after = () =>
-      (isRun ? store.getSnapshot().state.line.at?.cueId : null) ??
-      store.getSnapshot().chosenId ??
-      store.getSnapshot().cues.at(-1)?.view.cueId ??
-      null;
-    const add = async (wish: Wish, make: () => CueDoc | Promise<CueDoc | undefined>) => {
-      const doc = await make();
-      if (!doc) return;
-      const cueId = newId();
-      const outcome = await saveEdit(actor, { kind: "addCue", cueId, doc, afterId: after() });
-      if (outcome.kind !== "saved") return store.say("trouble", outcome.sentence);
-      store.choose(cueId);
-      if (wish === "add" || (wish === "go" && !isRun)) {
-        store.say("word", "Added to the rundown.");
-        return;
-      }
-      const ready = await store.whenReady(cueId);
-      const step = ready && stepsOf(ready.content)[0];
-      if (!ready || !step)
-        return store.say(
-          "trouble",
-          "It was added but cannot be taken yet; Prepare says why. The air is as it was.",
-        );
-      aim(wish, { cueId, content: ready.hash, step: step.anchor });
-    };
-    const aim = (wish: Wish, target: Target) =>
-      wish === "take" ? store.takeTarget(target) : store.arm(target);
-    const toStep = (wish: Wish, cue: DeskCue, anchor: Anchor | null) => {
-      const { ready } = cue;
-      if (wish === "go" && !isRun) {
-        store.choose(cue.view.cueId);
-        void navigate("/prepare");
-        return;
-      }
-      if (!ready || !anchor) return store.say("trouble", "That cue cannot be taken yet; Prepare says why.");
-      aim(wish, { cueId: cue.view.cueId, content: ready.hash, step: anchor });
-    };
-    const enterNew = isRun ? "adds and arms it" : "adds it";
-    const commandRows = findCommands(query, commands).map(
-      ({ name, key, changesAir, act }): Row => ({
-        value: `command ${name}`,
-        group: "Commands",
-        name,
-        more: key ? `key ${key} in Run` : "",
-        words: "",
-        enter: changesAir ? "" : "does it",
-        canAdd: false,
-        canTake: changesAir,
-        act: (wish) => {
-          if (!changesAir || wish === "take") act();
-          else store.say("word", "That changes what people see: press Ctrl+Enter for it.");
-        },
-      }),
-    );
-    const songRows = finds.songs.map(
-      (song): Row => ({
-        value: `song ${song.id}`,
-        group: finds.songsAreGuesses ? "Songs spelt like it" : "Songs",
-        name: song.title,
-        more: [song.version, song.writers, song.number].filter(Boolean).join(" · "),
-        words: song.firstLine,
-        enter: enterNew,
-        canAdd: true,
-        canTake: true,
-        act: (wish) =>
-          add(wish, async () => {
-            const response = await fetch(`/song/${encodeURIComponent(song.id)}`).catch(() => undefined);
-            if (!response?.ok) {
-              store.say("trouble", "That song could not be fetched. Nothing was added; try again.");
-              return undefined;
-            }
-            const known = (await response.json()) as { song: SongFields; revision: number };
-            return songCue({ ...known.song, source: { songId: song.id, revision: known.revision } });
-          }),
-      }),
-    );
-    // Who types how a command begins means the command; one that changes the air needs more of it.
-    const typed = foldWords(query);
-    const isCommand = commandRows.some(
-      ({ name, canTake }) => typed.length >= (canTake ? 8 : 3) && foldWords(name).startsWith(typed),
-    );
-    return [
-      ...(isCommand ? commandRows : []),
-      ...finds.passages.map(
-        ({ reference, text, textName, verses, words }): Row => ({
-          value: `passage ${text} ${reference}`,
-          group: "Passages",
-          name: reference,
-          more: `${textName} · ${verses} ${verses === 1 ? "verse" : "verses"}`,
-          words,
-          enter: enterNew,
-          canAdd: true,
-          canTake: true,
-          act: (wish) => add(wish, () => readingCue({ reference, text })),
-        }),
-      ),
-      ...(query.trim() === "" ? (isRun ? [] : chosenStep(desk)) : findSteps(query, desk.cues)).map(
-        ({ cue, title, kind, anchor, words }): Row => ({
-          value: `step ${cue.view.cueId} ${anchor?.occurrence ?? ""} ${anchor?.unit ?? ""}`,
-          group: query.trim() === "" ? "Chosen" : "In the rundown",
-          name: `${cue.index + 1} · ${title}`,
-          more: kind,
-          words: words.replaceAll("\n", " / "),
-          enter: isRun ? "arms it" : "opens it",
-          canAdd: false,
-          canTake: true,
-          act: (wish) => toStep(wish, cue, anchor),
-        }),
-      ),
-      ...(finds.songsAreGuesses ? [] : songRows),
-      ...finds.verses.map(
-        ({ reference, text, textName, words, before, after: following }): Row => ({
-          value: `verse ${text} ${reference}`,
-          group: "Verses",
-          name: reference,
-          more: textName,
-          words,
-          around: [before && `… ${before.slice(-36)}`, following && `${following.slice(0, 80)} …`],
-          enter: enterNew,
-          canAdd: true,
-          canTake: true,
-          act: (wish) => add(wish, () => readingCue({ reference, text })),
-        }),
-      ),
-      ...(finds.songsAreGuesses ? songRows : []),
-      ...findTemplates(query, outfits).map(
-        ({ fieldSet, name, look }): Row => ({
-          value: `template ${fieldSet} ${look ?? ""}`,
-          group: "New page",
-          name: look ?? name,
-          more: look ? fieldSetName(fieldSet) : "kind of page",
-          words: "",
-          enter: "adds an empty one",
-          canAdd: true,
-          canTake: false,
-          act: () => {
-            void add("add", () => pageCue({ fieldSet, look }));
-            void navigate("/prepare");
-          },
-        }),
-      ),
-      ...(isCommand ? [] : commandRows),
-    ];
-  }, [query, finds, desk, outfits, commands, isRun, store, actor, navigate]);
+  const rows = useFindRows(query, finds);
 
   const chosen = rows.find((row) => row.value.toLowerCase() === value.toLowerCase()) ?? rows[0];
   const isSettled = of === query;

@@ -3,6 +3,7 @@ import { foldWords } from "../../core/words/foldWords.ts";
 import { isNearAny } from "../../core/words/nearWords.ts";
 import type { DeskStore } from "../desk/deskStore.ts";
 import { shutAll } from "../desk/shutAll.ts";
+import { FINDABLE } from "../views.ts";
 
 /** Something the desk can do, by name. */
 export interface DeskCommand {
@@ -45,35 +46,25 @@ export function deskCommands(
     act,
   });
   return [
-    view("Go to Prepare", "/prepare"),
-    view("Go to Run", "/run"),
-    view("Go to Songs", "/songs"),
-    view("Go to Texts", "/texts"),
-    view("Go to Screens", "/screens"),
-    view("Go to Timing", "/timing"),
-    view("Go to Keys", "/keys"),
-    view("Go to Evenings", "/evenings"),
-    view("Go to Design", "/looks"),
-    view("Go to Material: pictures, clips, fonts", "/library"),
-    view("Go to Health", "/health"),
+    ...FINDABLE.map(({ path, name }) => view(`Go to ${name}`, `/${path}`)),
     view("Find and replace words in the rundown", "/prepare?panel=replace"),
     view("Credits that are missing", "/prepare?panel=credits"),
     view("Bin: cues that were deleted", "/prepare?panel=bin"),
     view("Import a scripture text", "/texts"),
     view("Import songs", "/songs"),
-    air("Take the next step", keyOf("take"), () => store.take("usual")),
-    air("Cut to the next step", keyOf("cut"), () => store.take("cut")),
-    air("Undo", keyOf("undo"), () => store.undo()),
+    air("Take the next step", keyOf("take"), () => store.air.take("usual")),
+    air("Cut to the next step", keyOf("cut"), () => store.air.take("cut")),
+    air("Undo", keyOf("undo"), () => store.air.undo()),
     ...store
       .getSnapshot()
       .plans.map(({ id, name }, at) =>
         air(`Switch to the screen plan “${name}”`, at < 9 ? `⇧${at + 1}` : null, () =>
-          store.press({ kind: "switchPlan", planId: id, builtOn: store.getSnapshot().state.airRevision }),
+          store.air.press({ kind: "switchPlan", planId: id, builtOn: store.getSnapshot().state.airRevision }),
         ),
       ),
     desk("Rehearse, or back to the air", null, () => store.rehearse(store.getSnapshot().channel === "air")),
-    desk("Arm the step after", keyOf("armNext"), () => store.armNeighbour(1, "step")),
-    desk("Arm the cue after", keyOf("armNextCue"), () => store.armNeighbour(1, "cue")),
+    desk("Arm the step after", keyOf("armNext"), () => store.air.armNeighbour(1, "step")),
+    desk("Arm the cue after", keyOf("armNextCue"), () => store.air.armNeighbour(1, "cue")),
     air("All screens to black, or back to their picture", null, () => shutAll(store, "black")),
     air("All screens to their stand-by, or back to their picture", null, () => shutAll(store, "standBy")),
     desk("Lock this desk, or unlock it", null, () =>
@@ -82,7 +73,7 @@ export function deskCommands(
     desk("Only watch on this desk, or work again", null, () =>
       store.setMode(store.getSnapshot().mode === "watching" ? "free" : "watching"),
     ),
-    desk("Follow the script again", keyOf("follow"), () => store.press({ kind: "disarm" })),
+    desk("Follow the script again", keyOf("follow"), () => store.air.press({ kind: "disarm" })),
   ];
 }
 

@@ -1,8 +1,10 @@
 import { describe, expect, test } from "vitest";
 import { keyMapSchema } from "../../core/keys/keyMap.ts";
-import { compile, prepareBench, readyCues, song, strap } from "../../core/test-support/contents.ts";
+import { pageCue } from "../../core/rundown/cueDoc.ts";
+import { compile, prepareBench, readyCues, song, strap } from "../../test-support/contents.ts";
 import type { DeskCue } from "../desk/deskCues.ts";
 import type { DeskStore } from "../desk/deskStore.ts";
+import { typedTitle } from "../ui/describeCue.ts";
 import { deskCommands, findCommands } from "./commands.ts";
 import { findSteps, findTemplates } from "./localFinds.ts";
 
@@ -55,8 +57,14 @@ describe("steps of the rundown", () => {
   test("by number; one that cannot be taken is found by its name all the same", () => {
     expect(findSteps("3", cues()).map(({ cue }) => cue.index)).toEqual([2]);
     const [first, ...others] = cues();
-    const empty = { ...(first as DeskCue), ready: undefined };
-    expect(findSteps("empty name", [empty, ...others])[0]).toMatchObject({ anchor: null });
+    const { view } = first as DeskCue;
+    const notReady = { ...(first as DeskCue), ready: undefined };
+    expect(findSteps(typedTitle(view.doc), [notReady, ...others])[0]).toMatchObject({
+      cue: notReady,
+      anchor: null,
+    });
+    const empty = { ...notReady, view: { ...view, doc: pageCue({ fieldSet: "name" }) } };
+    expect(findSteps("empty name", [empty, ...others])[0]).toMatchObject({ cue: empty, anchor: null });
     expect(compile(bench, strap("x"))).toBeDefined();
   });
 
@@ -65,11 +73,11 @@ describe("steps of the rundown", () => {
       id: "full",
       name: "Full",
       linesPerSlide: 4,
-      looks: { name: ["Name, plain", "Name, on a bar"] },
+      templates: { name: ["Name, plain", "Name, on a bar"] },
     };
     const found = findTemplates("name", [outfit, { ...outfit, id: "band" }]);
-    expect(found[0]).toEqual({ fieldSet: "name", name: "Name strap", look: null });
-    expect(found.filter(({ look }) => look === "Name, on a bar")).toHaveLength(1);
+    expect(found[0]).toEqual({ fieldSet: "name", name: "Name strap", template: null });
+    expect(found.filter(({ template }) => template === "Name, on a bar")).toHaveLength(1);
     expect(findTemplates("n", [outfit])).toEqual([]);
   });
 });
@@ -82,10 +90,12 @@ describe("commands", () => {
       channel: "air",
       state: { airRevision: 7 },
     }),
-    take: (how: string) => did.push(`take ${how}`),
-    press: (press: unknown) => did.push(JSON.stringify(press)),
+    air: {
+      take: (how: string) => did.push(`take ${how}`),
+      press: (press: unknown) => did.push(JSON.stringify(press)),
+      armNeighbour: () => did.push("arm"),
+    },
     rehearse: (isOn: boolean) => did.push(`rehearse ${isOn}`),
-    armNeighbour: () => did.push("arm"),
   } as unknown as DeskStore;
 
   test("are named with the venue's own keys", () => {

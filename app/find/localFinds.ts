@@ -1,12 +1,13 @@
 import type { Anchor } from "../../core/rundown/anchor.ts";
+import { kindOf } from "../../core/rundown/kinds.ts";
 import { stepsOf } from "../../core/rundown/steps.ts";
 import { foldWords } from "../../core/words/foldWords.ts";
 import { isNearAny } from "../../core/words/nearWords.ts";
 import { FIELD_SETS, PAGE_FIELD_SETS } from "../../designs/fieldSets.ts";
 import type { DeskCue } from "../desk/deskCues.ts";
-import type { DeskSnapshot } from "../desk/deskStore.ts";
+import type { DeskSnapshot } from "../desk/deskSnapshot.ts";
 import type { DeskOutfit } from "../desk/outfit.ts";
-import { cueKindName, cueTitle } from "../ui/cueWords.ts";
+import { cueKindName, cueTitle, typedTitle } from "../ui/describeCue.ts";
 
 /** A step of the rundown that is meant by typed words. */
 export interface FoundStep {
@@ -18,11 +19,11 @@ export interface FoundStep {
   readonly words: string;
 }
 
-/** A kind of page, or one look of it, that can be added. */
+/** A kind of page, or one template of it, that can be added. */
 export interface FoundTemplate {
   readonly fieldSet: string;
   readonly name: string;
-  readonly look: string | null;
+  readonly template: string | null;
 }
 
 interface Folded {
@@ -37,11 +38,7 @@ function foldedOf({ view, ready }: DeskCue): Folded {
   let folded = foldedByView.get(view);
   if (!folded) {
     const { doc } = view;
-    const aside = [
-      doc.note,
-      ...(doc.kind === "page" ? Object.values(doc.values) : []),
-      doc.kind === "remark" ? doc.text : "",
-    ];
+    const aside = [doc.note, typedTitle(doc), ...kindOf(doc).asides(doc)];
     folded = {
       title: foldWords(cueTitle(doc, ready?.content)),
       aside: foldWords(aside.join(" ")),
@@ -96,8 +93,12 @@ export function findSteps(query: string, cues: readonly DeskCue[]): FoundStep[] 
 
 /** What a cue says besides its title, as it was typed. */
 function asideOf({ view: { doc } }: DeskCue): string {
-  if (doc.kind === "page") return Object.values(doc.values).slice(1).join(" · ") || doc.note;
-  return doc.note;
+  return (
+    kindOf(doc)
+      .asides(doc)
+      .filter((text) => text !== "")
+      .join(" · ") || doc.note
+  );
 }
 
 /** Nothing is called so: what is spelt nearly so, title, words, fields and notes alike. */
@@ -120,7 +121,7 @@ function spelledNearly(
 }
 
 /** The cue chosen for editing, before anything is typed: what was just made can be taken at once. */
-export function chosenStep({ cues, chosenId }: DeskSnapshot): FoundStep[] {
+export function chosenStep({ cues, chosenId }: Pick<DeskSnapshot, "cues" | "chosenId">): FoundStep[] {
   const cue = cues.find(({ view }) => view.cueId === chosenId);
   if (!cue) return [];
   const [first] = foldedOf(cue).steps;
@@ -137,18 +138,18 @@ export function chosenStep({ cues, chosenId }: DeskSnapshot): FoundStep[] {
 
 const MOST_TEMPLATES = 4;
 
-/** Kinds of pages and the looks that outfits offer for them, by name. */
+/** Kinds of pages and the templates that outfits offer for them, by name. */
 export function findTemplates(query: string, outfits: readonly DeskOutfit[]): FoundTemplate[] {
   const wanted = foldWords(query);
   if (wanted.length < 2) return [];
   const found: FoundTemplate[] = PAGE_FIELD_SETS.filter(({ name }) => foldWords(name).includes(wanted)).map(
-    ({ id, name }) => ({ fieldSet: id, name, look: null }),
+    ({ id, name }) => ({ fieldSet: id, name, template: null }),
   );
-  for (const { looks } of outfits)
+  for (const { templates } of outfits)
     for (const { id, name } of PAGE_FIELD_SETS)
-      for (const look of looks[id] ?? [])
-        if (foldWords(look).includes(wanted) && !found.some((other) => other.look === look))
-          found.push({ fieldSet: id, name, look });
+      for (const template of templates[id] ?? [])
+        if (foldWords(template).includes(wanted) && !found.some((other) => other.template === template))
+          found.push({ fieldSet: id, name, template });
   return found.slice(0, MOST_TEMPLATES);
 }
 

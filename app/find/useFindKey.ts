@@ -1,18 +1,7 @@
-import { useEffect } from "react";
-import { isTyping } from "../ui/isTyping.ts";
+import { useKeys } from "../ui/useKeys.ts";
 
 /** F opens Find where nobody types; Ctrl+F everywhere. */
 export function useFindKey(open: () => void): void {
-  useEffect(() => {
-    const onKeyDown = (event: KeyboardEvent) => {
-      if (event.key.toLowerCase() !== "f" || event.altKey || event.shiftKey) return;
-      const target = event.target as HTMLElement;
-      const typing = isTyping(target);
-      if (!event.ctrlKey && !event.metaKey && typing) return;
-      event.preventDefault();
-      open();
-    };
-    window.addEventListener("keydown", onKeyDown);
-    return () => window.removeEventListener("keydown", onKeyDown);
-  }, [open]);
+  const everywhere = { run: open, where: "everywhere" } as const;
+  useKeys({ f: { run: open }, "Control+f": everywhere, "Meta+f": everywhere });
 }

@@ -1,5 +1,6 @@
 import { useEffect, useState } from "react";
-import type { Finds } from "../routes/find.ts";
+import type { Finds } from "../../core/words/finds.ts";
+import { ask } from "../api/call.ts";
 
 const NOTHING: Finds = { songs: [], songsAreGuesses: false, passages: [], verses: [], problem: null };
 
@@ -12,9 +13,9 @@ export function useServerFinds(query: string): { readonly finds: Finds; readonly
       return;
     }
     const asking = new AbortController();
-    fetch(`/find?q=${encodeURIComponent(query)}`, { signal: asking.signal })
-      .then(async (response) => setKnown({ finds: (await response.json()) as Finds, of: query }))
-      .catch(() => {});
+    void ask("/find", `?q=${encodeURIComponent(query)}`, asking.signal).then((answer) => {
+      if ("value" in answer) setKnown({ finds: answer.value, of: query });
+    });
     return () => asking.abort();
   }, [query]);
   return known;

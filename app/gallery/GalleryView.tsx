@@ -5,7 +5,7 @@ import { FALLBACK_FONTS } from "../../core/text/fontList.ts";
 import { HARBOUR_LAMP } from "../../designs/houseStyles.ts";
 import { useDrawing } from "../desk/deskContext.ts";
 import type { Drawing } from "../live/drawing.ts";
-import { PagePicture } from "../ui/PagePicture.tsx";
+import { PagePicture } from "../pictures/PagePicture.tsx";
 import { EXHIBITS } from "./exhibits.ts";
 import { PainterCheck } from "./PainterCheck.tsx";
 

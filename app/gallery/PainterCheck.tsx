@@ -1,10 +1,10 @@
 import { useEffect, useState } from "react";
+import { composeSlot } from "../../core/compose/compose.ts";
+import { platesOf } from "../../core/compose/placements.ts";
 import type { LaidOutPage, Plate } from "../../core/scene/part.ts";
-import { composeSlot } from "../../core/screens/compose.ts";
-import { platesOf } from "../../core/screens/placements.ts";
 import { type Canvas2D, paintPicture } from "../../painters/paint.ts";
 import type { Drawing } from "../live/drawing.ts";
-import { arrival } from "../ui/arrival.ts";
+import { arrival } from "../pictures/arrival.ts";
 import type { PaintedPixels, PaintJob } from "./paintWorker.ts";
 
 /** Paints every plate of the gallery in the window and in a worker, and says how far they are apart. */

@@ -1,11 +1,12 @@
 import { useEffect, useState } from "react";
 import { useRevalidator } from "react-router";
 import type { HealthReport } from "../../core/report/health.ts";
-import { useDesk } from "../desk/deskContext.ts";
+import { call } from "../api/call.ts";
+import { useDesk, useDeskStore } from "../desk/deskContext.ts";
 import { NoticeBar } from "../desk/NoticeBar.tsx";
 import { useLocale } from "../desk/useLocale.ts";
-import { deskHeaders } from "../ui/deskHeaders.ts";
 import { formatDate, formatLength } from "../ui/format.ts";
+import { KeptInFull } from "./KeptInFull.tsx";
 
 const LOOK_EVERY_MS = 2_000;
 
@@ -20,7 +21,8 @@ const HEADS = {
 /** How the server and its disk do, for whoever looks before the evening or when something is odd. */
 export function HealthView({ report, atMs }: { report: HealthReport; atMs: number }) {
   const { revalidate, state } = useRevalidator();
-  const { outputs } = useDesk();
+  const { outputs } = useDesk("outputs");
+  const store = useDeskStore();
   const locale = useLocale();
   const [isCopying, setIsCopying] = useState(false);
   useEffect(() => {
@@ -31,11 +33,8 @@ export function HealthView({ report, atMs }: { report: HealthReport; atMs: numbe
   }, [revalidate, state]);
   const copyNow = async () => {
     setIsCopying(true);
-    await fetch("/health/back-up", {
-      method: "POST",
-      headers: { "Content-Type": "application/json", ...deskHeaders() },
-      body: "{}",
-    }).catch(() => undefined);
+    const answer = await call("/health/back-up", {});
+    if ("problem" in answer) store.say("trouble", answer.problem.sentence);
     setIsCopying(false);
     await revalidate();
   };
@@ -81,6 +80,7 @@ export function HealthView({ report, atMs }: { report: HealthReport; atMs: numbe
           <Fact name="Memory of the server">{report.memoryMb} MB</Fact>
           <Fact name="Running for">{formatLength(Math.max(0, atMs - report.startedAtMs))}</Fact>
         </dl>
+        {report.setAside.length > 0 && <SetAside rows={report.setAside} />}
         <NoticeBar />
       </main>
       <aside
@@ -123,6 +123,7 @@ export function HealthView({ report, atMs }: { report: HealthReport; atMs: numbe
             </li>
           ))}
         </ul>
+        <KeptInFull />
       </aside>
     </div>
   );
@@ -150,3 +151,28 @@ function Fact({
 
 const formatBytes = (bytes: number): string =>
   bytes > 10 * 1024 ** 3 ? `${Math.round(bytes / 1024 ** 3)} GB` : `${Math.round(bytes / 1024 ** 2)} MB`;
+
+/** What could not be read when the show was opened: named, so that it can be made anew or brought back from a copy. */
+function SetAside({ rows }: { rows: HealthReport["setAside"] }) {
+  return (
+    <section aria-label="Left out" className="mt-6 max-w-3xl border-t border-edge pt-4">
+      <h2 className="mb-1 text-[17px] font-semibold text-attention">
+        {rows.length === 1 ? "1 thing" : `${rows.length} things`} could not be read
+      </h2>
+      <p className="mb-3 text-[15px] text-second">
+        The show goes on without {rows.length === 1 ? "it" : "them"}; nothing was deleted. Make{" "}
+        {rows.length === 1 ? "it" : "them"} anew, or start with a copy of the show from before.
+      </p>
+      <ul className="flex flex-col gap-2 text-[16px]">
+        {rows.map(({ what, name, why }) => (
+          <li key={`${what}/${name}`} className="grid grid-cols-[minmax(0,2fr)_minmax(0,3fr)] gap-4">
+            <span className="break-words">
+              {what} “{name}”
+            </span>
+            <span className="break-words text-second">{why}</span>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}

@@ -10,14 +10,14 @@ import {
   nameOfKey,
   removeKey,
 } from "../../core/keys/keyMap.ts";
+import { call } from "../api/call.ts";
 import { useDesk, useDeskStore } from "../desk/deskContext.ts";
 import { NoticeBar } from "../desk/NoticeBar.tsx";
 import { HoldButton } from "../ui/HoldButton.tsx";
-import { postJson } from "../ui/postJson.ts";
 
 /** Which key does what while the evening runs: the venue's own, with clashes refused. */
 export function KeysView() {
-  const { keys } = useDesk().venue;
+  const { keys } = useDesk("venue").venue;
   const store = useDeskStore();
   const [waiting, setWaiting] = useState<AirAction | null>(null);
 
@@ -26,9 +26,8 @@ export function KeysView() {
       store.say("trouble", change.problem);
       return;
     }
-    const answer = await postJson<{ sentence?: string }>("/venue-settings", { keys: change.map });
-    if (!answer || answer.sentence !== undefined)
-      store.say("trouble", answer?.sentence ?? "The server cannot be reached. The keys are as they were.");
+    const answer = await call("/venue-settings", { keys: change.map });
+    if ("problem" in answer) store.say("trouble", answer.problem.sentence);
   };
 
   // biome-ignore lint/correctness/useExhaustiveDependencies: the listener lives as long as a key is waited for

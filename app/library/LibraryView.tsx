@@ -2,20 +2,13 @@ import { Upload } from "lucide-react";
 import { useState } from "react";
 import { useRevalidator } from "react-router";
 import type { ChromaKey } from "../../core/picture/chromaKey.ts";
-import type { MediaInfo } from "../../core/scene/media.ts";
+import { call } from "../api/call.ts";
+import type { LibraryData } from "../api/loaded.ts";
 import { useDeskStore } from "../desk/deskContext.ts";
 import { NoticeBar } from "../desk/NoticeBar.tsx";
-import { deskHeaders } from "../ui/deskHeaders.ts";
-import { postJson } from "../ui/postJson.ts";
+import { MediaPicture, mediaFacts } from "../pictures/MediaPicture.tsx";
 import { bringIn } from "./bringIn.ts";
 import { KeyControls } from "./KeyControls.tsx";
-import { MediaPicture, mediaFacts } from "./MediaPicture.tsx";
-
-export interface LibraryItem {
-  readonly id: string;
-  readonly info: MediaInfo;
-  readonly usedBy: readonly string[];
-}
 
 /** A file on its way in. */
 interface Sending {
@@ -25,13 +18,7 @@ interface Sending {
 }
 
 /** Pictures and clips: brought in by a button or by dropping them, each with what it is and where it is used. */
-export function LibraryView({
-  items,
-  fonts,
-}: {
-  items: readonly LibraryItem[];
-  fonts: readonly { id: string; name: string }[];
-}) {
+export function LibraryView({ items, fonts }: LibraryData) {
   const store = useDeskStore();
   const { revalidate } = useRevalidator();
   const [chosenId, setChosenId] = useState<string | null>(items[0]?.id ?? null);
@@ -42,27 +29,21 @@ export function LibraryView({
     for (const file of files ?? []) {
       setSending({ name: file.name, share: 0, callOff: () => {} });
       const result = await bringIn(file, (share, callOff) => setSending({ name: file.name, share, callOff }));
-      if ("problem" in result) store.say("trouble", result.problem);
-      else if ("item" in result) setChosenId(result.item.id);
+      if ("problem" in result) store.say("trouble", result.problem.sentence);
+      else if (result.value.item) setChosenId(result.value.item.id);
     }
     setSending(null);
     await revalidate();
   };
   const remove = async (kind: "media" | "font", id: string, name: string) => {
-    const answer = await postJson<{ problem?: string }>("/library-remove", { kind, id });
-    if (!answer || answer.problem !== undefined)
-      store.say("trouble", answer?.problem ?? "The server cannot be reached. Nothing was deleted.");
+    const answer = await call("/library-remove", { kind, id });
+    if ("problem" in answer) store.say("trouble", answer.problem.sentence);
     else store.say("word", `“${name}” is deleted from the library. What is on air keeps it.`);
     await revalidate();
   };
   const saveKey = async (id: string, key: ChromaKey | null) => {
-    const saved = await fetch("/library-key", {
-      method: "POST",
-      headers: { "Content-Type": "application/json", ...deskHeaders() },
-      body: JSON.stringify({ id, key }),
-    }).catch(() => undefined);
-    if (!saved?.ok)
-      store.say("trouble", "The settings could not be saved. The air is as it was; change them again.");
+    const answer = await call("/library-key", { id, key });
+    if ("problem" in answer) store.say("trouble", answer.problem.sentence);
     await revalidate();
   };
 

@@ -1,49 +1,47 @@
 import type { MediaInfo } from "../../core/scene/media.ts";
-import { newId } from "../ui/newId.ts";
-import { sendFile } from "../ui/sendFile.ts";
+import { problemOf } from "../../core/wire/problem.ts";
+import type { Answered } from "../api/call.ts";
+import { newId } from "../api/newId.ts";
+import { sendFile } from "../api/sendFile.ts";
 
-export type BroughtIn =
-  | { readonly item: { readonly id: string; readonly info: MediaInfo } }
-  | { readonly problem: string };
+/** A picture or clip; nothing more is said of a font. */
+export interface BroughtIn {
+  readonly item?: { readonly id: string; readonly info: MediaInfo };
+}
 
 /**
- * Sends a file to the library; of a clip also a still and its length, as this browser sees them.
+ * Sends a file to the library; of a clip also a still, as this browser sees it.
  * @param onSending told how much of it is sent, 0 to 1, and how to call it off
  */
 export async function bringIn(
   file: File,
   onSending: (share: number, callOff: () => void) => void,
-): Promise<BroughtIn> {
-  const seen = file.type.startsWith("video/") ? await lookAtClip(file) : undefined;
+): Promise<Answered<BroughtIn>> {
+  const poster = file.type.startsWith("video/") ? await posterOf(file) : undefined;
   const about = {
     id: newId(),
     name: file.name.slice(0, 200),
-    ...(seen && { durationMs: String(seen.durationMs), posterBytes: String(seen.poster.size) }),
+    ...(poster && { posterBytes: String(poster.size) }),
   };
   let isCalledOff = false;
-  const sending = sendFile<BroughtIn>(
-    "/library",
-    about,
-    seen ? new Blob([seen.poster, file]) : file,
-    (share) => onSending(share, callOff),
+  const sending = sendFile<BroughtIn>("/library", about, poster ? new Blob([poster, file]) : file, (share) =>
+    onSending(share, callOff),
   );
   const callOff = () => {
     isCalledOff = true;
     sending.callOff();
   };
   onSending(0, callOff);
-  return (
-    (await sending.answer) ?? {
-      problem: isCalledOff
-        ? `“${file.name}” was called off. Nothing was added.`
-        : `“${file.name}” could not be sent: the server cannot be reached, or the file is larger than 300 MB. Nothing was added.`,
-    }
-  );
+  const sentence = () =>
+    isCalledOff
+      ? `“${file.name}” was called off. Nothing was added.`
+      : `“${file.name}” could not be sent: the server cannot be reached, or the file is larger than 300 MB. Nothing was added.`;
+  return (await sending.answer) ?? problemOf("unreachable", sentence());
 }
 
 const LOOK_MS = 8_000;
 
-async function lookAtClip(file: File): Promise<{ poster: Blob; durationMs: number } | undefined> {
+async function posterOf(file: File): Promise<Blob | undefined> {
   const video = document.createElement("video");
   video.muted = true;
   video.preload = "auto";
@@ -55,7 +53,6 @@ async function lookAtClip(file: File): Promise<{ poster: Blob; durationMs: numbe
       video.currentTime = 1e7;
       await once(video, "seeked");
     }
-    const durationMs = video.duration * 1_000;
     video.currentTime = Math.min(video.duration / 3, 2);
     await once(video, "seeked");
     const canvas = document.createElement("canvas");
@@ -63,7 +60,7 @@ async function lookAtClip(file: File): Promise<{ poster: Blob; durationMs: numbe
     canvas.height = video.videoHeight;
     canvas.getContext("2d")?.drawImage(video, 0, 0);
     const poster = await new Promise<Blob | null>((resolve) => canvas.toBlob(resolve, "image/png"));
-    return poster && Number.isFinite(durationMs) && durationMs > 0 ? { poster, durationMs } : undefined;
+    return poster ?? undefined;
   } catch {
     // The server says what is wrong with it.
     return undefined;

@@ -1,5 +1,5 @@
-import type { ClientMessage, ServerMessage } from "../../core/show/wire.ts";
 import { type ServerClock, UNKNOWN_CLOCK, updateClock } from "../../core/time/serverClock.ts";
+import type { ClientMessage, ServerMessage } from "../../core/wire/wire.ts";
 import { localNow } from "./clock.ts";
 import { fontsChanged } from "./shaper.ts";
 

@@ -1,5 +1,6 @@
-import type { Dress } from "../../core/screens/compose.ts";
-import { createDresser, type Documents, type PinnedDocument } from "../../core/screens/dress.ts";
+import type { Dress } from "../../core/compose/compose.ts";
+import { createDresser } from "../../core/compose/dress.ts";
+import type { Documents, PinnedDocument } from "../../core/rundown/pinnedDocument.ts";
 import type { Shaper } from "../../core/text/shaper.ts";
 import { ImageShelf } from "../../painters/imageShelf.ts";
 import type { PaintKit } from "../../painters/paint.ts";
@@ -32,7 +33,7 @@ export class Drawing {
     };
     this.#lateFonts = createLateFonts(shaper, layOutAnew);
     onFonts(layOutAnew);
-    for (const document of documents.values()) this.look(document);
+    for (const document of documents.values()) this.loadFontsFor(document);
   }
 
   static async load(documents: Documents, timeZone: string): Promise<Drawing> {
@@ -42,7 +43,7 @@ export class Drawing {
   readonly dress: Dress = (page, outfitId, output, armed) => this.#dress(page, outfitId, output, armed);
 
   /** A document has come: its words may want a font. */
-  look(document: PinnedDocument): void {
+  loadFontsFor(document: PinnedDocument): void {
     if (document.kind === "page") this.#lateFonts(JSON.stringify([document.values, document.flow]));
   }
 

@@ -1,9 +1,10 @@
-import type { PinnedDocument } from "../../core/screens/dress.ts";
-import type { Output, ScreenPlan } from "../../core/screens/plan.ts";
+import type { PinnedDocument } from "../../core/rundown/pinnedDocument.ts";
 import { evolve } from "../../core/show/evolve.ts";
 import type { Target } from "../../core/show/line.ts";
 import type { ShowState } from "../../core/show/state.ts";
-import type { Channel, ServerMessage } from "../../core/show/wire.ts";
+import { evolveValues, type LiveValues, NO_VALUES } from "../../core/values/values.ts";
+import type { Output, ScreenPlan } from "../../core/venue/plan.ts";
+import type { Channel, ServerMessage } from "../../core/wire/wire.ts";
 
 /** This window's copy of the show: the same events, the same state. */
 export class ShowCopy {
@@ -12,7 +13,9 @@ export class ShowCopy {
   outputs: readonly Output[] = [];
   plans: readonly ScreenPlan[] = [];
   outputId: string | null = null;
-  primed: readonly Target[] = [];
+  preloaded: readonly Target[] = [];
+  /** Values that change often. */
+  values: LiveValues = NO_VALUES;
   channel: Channel = "air";
   #buildId: string | undefined;
 
@@ -35,7 +38,7 @@ export class ShowCopy {
    * @returns what has changed: "nothing" here, "documents" or "state"; "broken" when an event is missing and the
    *   window must connect anew; "outdated" when the server runs a newer build and the window must load anew
    */
-  hear(message: ServerMessage): "nothing" | "documents" | "state" | "prime" | "broken" | "outdated" {
+  hear(message: ServerMessage): "nothing" | "documents" | "state" | "preload" | "broken" | "outdated" {
     switch (message.kind) {
       case "documents":
         for (const [hash, document] of Object.entries(message.documents)) this.documents.set(hash, document);
@@ -63,9 +66,15 @@ export class ShowCopy {
         if (message.logged.seq !== this.state.seq + 1) return "broken";
         this.state = evolve(this.state, message.logged);
         return "state";
-      case "prime":
-        this.primed = message.targets;
-        return "prime";
+      case "allValues":
+        this.values = message.values;
+        return "nothing";
+      case "values":
+        this.values = message.changes.reduce(evolveValues, this.values);
+        return "nothing";
+      case "preload":
+        this.preloaded = message.targets;
+        return "preload";
       default:
         return "nothing";
     }

@@ -1,5 +1,5 @@
 import { useEffect, useRef } from "react";
-import type { Output } from "../../core/screens/plan.ts";
+import type { Output } from "../../core/venue/plan.ts";
 import { groundOf } from "./ground.ts";
 import { runOutput } from "./runOutput.ts";
 

@@ -1,11 +1,11 @@
-import { cssOf, fittingMap, glassSize, IDENTITY, scaled } from "../../core/screens/fitting.ts";
-import { canvasOf, type Output, pictureSize } from "../../core/screens/plan.ts";
+import { cssOf, fittingMap, glassSize, IDENTITY, scaled } from "../../core/venue/fitting.ts";
+import { canvasOf, type Output, pictureSize } from "../../core/venue/plan.ts";
 import { ElementStage } from "../../painters/elementStage.ts";
 import { PlateCache } from "../../painters/plateCache.ts";
 import { type Stage, sideBySide } from "../../painters/stage.ts";
 import { StraightStage } from "../../painters/straightStage.ts";
 import type { Drawing } from "../live/drawing.ts";
-import { makeProgramPicture } from "../ui/programPicture.ts";
+import { makeProgramPicture } from "../pictures/programPicture.ts";
 
 const SVG = "http://www.w3.org/2000/svg";
 

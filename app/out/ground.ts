@@ -1,5 +1,5 @@
-import type { Output } from "../../core/screens/plan.ts";
-import standIn from "../ui/standInPicture.svg";
+import type { Output } from "../../core/venue/plan.ts";
+import standIn from "../pictures/standInPicture.svg";
 
 /** What lies beneath an output's picture, as CSS: a keyer's halves are always over black. */
 export function groundOf({ backdrop, signal }: Output, overPicture: boolean): string {

@@ -1,28 +1,26 @@
-import { wornIn } from "../../core/rundown/content.ts";
-import { composeTimeline } from "../../core/screens/compose.ts";
-import type { Timeline } from "../../core/screens/piece.ts";
-import { settledUntil } from "../../core/screens/placements.ts";
-import { canvasOf, type Output } from "../../core/screens/plan.ts";
-import { contentsOf } from "../../core/show/state.ts";
+import { composeTimeline } from "../../core/compose/compose.ts";
+import type { Timeline } from "../../core/compose/piece.ts";
+import { settledUntil } from "../../core/compose/placements.ts";
 import { FRAME_RATES, type FrameRateName, framesPerSecond } from "../../core/time/timecode.ts";
+import { canvasOf, type Output } from "../../core/venue/plan.ts";
 import { hasGpu } from "../../painters/hasGpu.ts";
 import { type FrameReport, StageLoop } from "../../painters/stageLoop.ts";
+import { newId } from "../api/newId.ts";
 import { Connection } from "../live/connection.ts";
 import { Drawing } from "../live/drawing.ts";
-import { primePlates } from "../live/primePlates.ts";
+import { preloadPlates } from "../live/preloadPlates.ts";
 import { ShowCopy } from "../live/showCopy.ts";
-import { drawTestPicture } from "../ui/drawTestPicture.ts";
-import { newId } from "../ui/newId.ts";
+import { drawTestPicture } from "../pictures/drawTestPicture.ts";
+import { FrameTally } from "./frameTally.ts";
 import { type Glass, makeGlass } from "./glass.ts";
 import { groundOf } from "./ground.ts";
-import { coverWith, findKeptShow, keepPage, keepShow, loadStandBy } from "./standBy.ts";
+import { ShowKeeping } from "./showKeeping.ts";
+import { coverWith, findKeptShow, keepPage, loadStandBy } from "./standBy.ts";
 import { Ticks } from "./ticks.ts";
 
 const REPORT_MS = 500;
 const SOON_MS = 100;
 const RELOAD_FONTS_MS = 1_000;
-/** The show is kept for a start without the server once it has been quiet for this long. */
-const KEEP_AFTER_MS = 1_500;
 
 /** Browsers draw 60 frames a second; a slower output places its frames by the clock at its own rate. */
 const FASTEST_OWN_RATE = 59;
@@ -56,8 +54,8 @@ export function runOutput(
   let stopped = false;
   let isWelcome = false;
   let retry: ReturnType<typeof setTimeout> | undefined;
-  let keeping: ReturnType<typeof setTimeout> | undefined;
-  const tally = { firstFrameMs: 0, frames: 0, missed: 0, slowestMs: 0, paintedSeq: -1 };
+  const keeping = new ShowKeeping(token, copy);
+  const tally = new FrameTally();
   // Looking for one starts the browser's 3D machinery: only where the answer matters.
   let isGpu: boolean | null = null;
   const stopKeeping = keepPage();
@@ -69,13 +67,13 @@ export function runOutput(
       const change = copy.hear(message);
       if (message.kind === "welcome") isWelcome = true;
       if (message.kind === "documents")
-        for (const document of Object.values(message.documents)) drawing?.look(document);
+        for (const document of Object.values(message.documents)) drawing?.loadFontsFor(document);
       if (change === "broken") connection.restart();
       else if (change === "outdated") location.reload();
-      else if (change === "prime") primeSoon();
+      else if (change === "preload") preloadSoon();
       else if (message.kind === "setUp") setUpAnew();
       else if (change !== "nothing") update();
-      if (change === "state" && isWelcome) keepSoon();
+      if (change === "state" && isWelcome) keeping.soon();
     },
     (status) => {
       root.dataset.connection = status.kind;
@@ -85,13 +83,8 @@ export function runOutput(
   const ticks = new Ticks(() => connection.now());
 
   const onFrame = (report: FrameReport) => {
-    tally.frames++;
-    tally.missed += report.missed;
-    tally.slowestMs = Math.max(tally.slowestMs, report.drawMs);
     const seq = copy.state?.seq ?? 0;
-    if (seq !== tally.paintedSeq) {
-      tally.paintedSeq = seq;
-      tally.firstFrameMs = report.atMs;
+    if (tally.add(report, seq)) {
       root.dataset.seq = `${seq}`;
       root.dataset.firstFrameMs = `${report.atMs}`;
       sendReport();
@@ -138,44 +131,25 @@ export function runOutput(
     const kept = show === "last" ? await findKeptShow(token) : undefined;
     if (!kept || isWelcome) return;
     copy.learn(kept);
-    for (const document of copy.documents.values()) drawing?.look(document);
+    for (const document of copy.documents.values()) drawing?.loadFontsFor(document);
     update();
   };
 
-  const keepSoon = () => {
-    clearTimeout(keeping);
-    keeping = setTimeout(() => {
-      const { state, outputs, plans } = copy;
-      if (!state) return;
-      const documents = Object.fromEntries(
-        [...contentsOf(state)].flatMap((hash) => {
-          const content = copy.documents.get(hash);
-          const needed = content?.kind === "page" ? [hash, ...wornIn(content), ...content.media] : [];
-          return needed.flatMap((each) => {
-            const document = copy.documents.get(each);
-            return document ? [[each, document] as const] : [];
-          });
-        }),
-      );
-      keepShow(token, { state, outputs, plans, documents }).catch((error) => console.warn(error));
-    }, KEEP_AFTER_MS);
-  };
-
-  let giveUpPriming = () => {};
-  const primeSoon = () => {
-    giveUpPriming();
-    const { state, primed } = copy;
+  let giveUpPreloading = () => {};
+  const preloadSoon = () => {
+    giveUpPreloading();
+    const { state, preloaded } = copy;
     const { dress } = drawing ?? {};
     if (!state || !dress || !fitted) return;
     const onDone = () => {
-      root.dataset.primed = primed
+      root.dataset.preloaded = preloaded
         .map(({ content, step }) => `${content.slice(0, 8)}/${step.occurrence}/${step.unit}`)
         .join(" ");
     };
     const endings = fitted.caches.map((plates) =>
-      primePlates(primed, state, canvasOf(output), dress, plates, onDone),
+      preloadPlates(preloaded, state, canvasOf(output), dress, plates, onDone),
     );
-    giveUpPriming = () => {
+    giveUpPreloading = () => {
       for (const end of endings) end();
     };
   };
@@ -199,7 +173,7 @@ export function runOutput(
     fitted = { ...glass, loop };
     update();
     if (root.dataset.connection === "lost" && !isWelcome) void standBy();
-    primeSoon();
+    preloadSoon();
   };
 
   const sendReport = () => {
@@ -212,11 +186,7 @@ export function runOutput(
     if (root.dataset.test) drawTest();
     connection.send({
       kind: "painted",
-      seq: Math.max(0, tally.paintedSeq),
-      atMs: tally.firstFrameMs,
-      frames: tally.frames,
-      missed: tally.missed,
-      slowestMs: tally.slowestMs,
+      ...tally.take(),
       coldPaints: sum("coldPaints"),
       plateBytes: sum("bytes"),
       widthPx: Math.round(window.innerWidth * ratio),
@@ -227,9 +197,6 @@ export function runOutput(
       hasGpu: isGpu,
       isSecure: window.isSecureContext,
     });
-    tally.frames = 0;
-    tally.missed = 0;
-    tally.slowestMs = 0;
   };
 
   const start = async () => {
@@ -259,10 +226,10 @@ export function runOutput(
   return () => {
     stopped = true;
     clearTimeout(retry);
-    clearTimeout(keeping);
+    keeping.close();
     stopKeeping();
     clearInterval(reporting);
-    giveUpPriming();
+    giveUpPreloading();
     ticks.close();
     window.removeEventListener("resize", makeStage);
     document.removeEventListener("visibilitychange", onHidden);

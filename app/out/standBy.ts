@@ -1,6 +1,6 @@
-import type { PinnedDocument } from "../../core/screens/dress.ts";
-import type { Output, ScreenPlan } from "../../core/screens/plan.ts";
+import type { PinnedDocument } from "../../core/rundown/pinnedDocument.ts";
 import type { ShowState } from "../../core/show/state.ts";
+import type { Output, ScreenPlan } from "../../core/venue/plan.ts";
 
 /** What a window keeps so that it can start with no server. */
 export interface KeptShow {

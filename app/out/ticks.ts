@@ -1,4 +1,4 @@
-import { FLASH_MS } from "../../core/screens/testPicture.ts";
+import { FLASH_MS } from "../../core/venue/testPicture.ts";
 
 const SECOND_MS = 1_000;
 const TICK_HZ = 1_000;

@@ -1,5 +1,4 @@
-import { useEffect, useRef } from "react";
-import { isTyping } from "../ui/isTyping.ts";
+import { type KeyAct, useKeys } from "../ui/useKeys.ts";
 
 export interface PrepareActions {
   readonly select: (by: 1 | -1) => void;
@@ -16,61 +15,27 @@ export interface PrepareActions {
 
 /** The keys of Prepare. In a text box only Escape is ours: everything else is typing. */
 export function usePrepareKeys(actions: PrepareActions): void {
-  const current = useRef(actions);
-  current.current = actions;
-  useEffect(() => {
-    const onKeyDown = (event: KeyboardEvent) => {
-      const target = event.target as HTMLElement;
-      const typing = isTyping(target);
-      if (typing) {
-        if (event.key === "Escape") target.blur();
-        return;
-      }
-      const act = findAction(event, target, current.current);
-      if (!act) return;
-      event.preventDefault();
-      act();
-    };
-    window.addEventListener("keydown", onKeyDown);
-    return () => window.removeEventListener("keydown", onKeyDown);
-  }, []);
-}
-
-function findAction(
-  event: KeyboardEvent,
-  target: HTMLElement,
-  actions: PrepareActions,
-): (() => void) | undefined {
-  const key = event.key.toLowerCase();
-  if (event.ctrlKey || event.metaKey) {
-    if (key === "z") return () => actions.step(event.shiftKey ? "redo" : "undo");
-    if (key === "y") return () => actions.step("redo");
-    return undefined;
-  }
-  // A control that has the focus keeps its own keys, and so does a cue being carried by the keyboard.
-  const onControl = target.closest("button, a, [role=menu], [aria-pressed=true]") !== null;
-  switch (event.key) {
-    case "ArrowDown":
-    case "ArrowUp": {
-      if (onControl) return undefined;
-      const by = event.key === "ArrowDown" ? 1 : -1;
-      if (event.altKey) return () => actions.move(by);
-      return event.shiftKey ? () => actions.mark(by) : () => actions.select(by);
-    }
-    case "Enter":
-      return onControl ? undefined : actions.open;
-    case "Delete":
-      return actions.remove;
-    case "d":
-    case "D":
-      return event.altKey ? undefined : actions.duplicate;
-    case "r":
-    case "R":
-      return actions.replace;
-    case "n":
-    case "N":
-      return actions.add;
-    default:
-      return undefined;
-  }
+  const offControls = (run: () => void): KeyAct => ({ run, where: "offControls" });
+  const undo = { run: () => actions.step("undo") };
+  const redo = { run: () => actions.step("redo") };
+  useKeys({
+    ArrowDown: offControls(() => actions.select(1)),
+    ArrowUp: offControls(() => actions.select(-1)),
+    "Shift+ArrowDown": offControls(() => actions.mark(1)),
+    "Shift+ArrowUp": offControls(() => actions.mark(-1)),
+    "Alt+ArrowDown": offControls(() => actions.move(1)),
+    "Alt+ArrowUp": offControls(() => actions.move(-1)),
+    Enter: offControls(actions.open),
+    Delete: { run: actions.remove },
+    d: { run: actions.duplicate },
+    r: { run: actions.replace },
+    n: { run: actions.add },
+    "Control+z": undo,
+    "Meta+z": undo,
+    "Control+Shift+z": redo,
+    "Meta+Shift+z": redo,
+    "Control+y": redo,
+    "Meta+y": redo,
+    Escape: { run: () => (document.activeElement as HTMLElement | null)?.blur(), where: "typing" },
+  });
 }

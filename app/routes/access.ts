@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { answer, refuse, tell } from "../answers.server.ts";
 import { only } from "../rights.server.ts";
 import { getAccess, getServices } from "../services.server.ts";
 import type { Route } from "./+types/access.ts";
@@ -15,7 +16,7 @@ const requestSchema = z.discriminatedUnion("kind", [
 export function loader({ context }: Route.LoaderArgs) {
   const { sessions, links } = getServices(context);
   const { caller } = getAccess(context);
-  return Response.json({
+  return tell("/access", {
     sessions: sessions.list(),
     ownId: caller.kind === "session" ? caller.sessionId : null,
     // Whoever was let in could otherwise come back with it after being shown out.
@@ -26,17 +27,17 @@ export function loader({ context }: Route.LoaderArgs) {
 /** Takes access back: a new desk link ends the old one and all it had let in; a session is ended by itself. */
 export async function action({ request, context }: Route.ActionArgs) {
   const body = await readJsonBody(request, requestSchema);
-  if ("problem" in body) return Response.json({ sentence: body.problem }, { status: 400 });
+  if ("problem" in body) return refuse(body.problem, "notUnderstood");
   const { sessions, links } = getServices(context);
   const { caller } = getAccess(context);
   switch (body.value.kind) {
     case "renewDesk":
       await links.renew("desk");
       await sessions.endAll(caller.kind === "session" ? caller.sessionId : null, "link");
-      return Response.json({});
+      return answer("/access", {});
     case "endSession": {
       const wasThere = await sessions.end(body.value.id);
-      return Response.json(wasThere ? {} : { sentence: "That browser was shown out already." });
+      return wasThere ? answer("/access", {}) : refuse("That browser was shown out already.", "gone");
     }
   }
 }

@@ -1,8 +1,9 @@
 import { useEffect, useState } from "react";
 import { Outlet, type ShouldRevalidateFunctionArgs } from "react-router";
-import type { PinnedDocument } from "../../core/screens/dress.ts";
+import type { PinnedDocument } from "../../core/rundown/pinnedDocument.ts";
 import { contentsOf } from "../../core/show/state.ts";
 import { DeskContext } from "../desk/deskContext.ts";
+import type { DeskData } from "../desk/deskData.ts";
 import { DeskStore } from "../desk/deskStore.ts";
 import { Header } from "../desk/Header.tsx";
 import { RehearsalBanner } from "../desk/RehearsalBanner.tsx";
@@ -15,9 +16,10 @@ import type { Route } from "./+types/desk.ts";
 
 export const middleware = [only("desk")];
 
-export function loader({ context }: Route.LoaderArgs) {
+export function loader({ context }: Route.LoaderArgs): DeskData {
   const services = getServices(context);
-  const { show, host, rundown, contents, links, live, wardrobes, buildId, scriptures, screens } = services;
+  const { show, host, rundown, contents, links, live, templates, house, buildId, scriptures, screens } =
+    services;
   const { caller, peer } = getAccess(context);
   if (caller.kind === "session")
     services.sessions
@@ -32,11 +34,11 @@ export function loader({ context }: Route.LoaderArgs) {
     if (document) documents[hash] = document;
   }
   return {
-    place: services.place(),
+    place: house.place,
     outfits: show.outfits.map((outfit) => ({
       ...outfit,
-      looks: Object.fromEntries(
-        [...(wardrobes().find(({ outfitId }) => outfitId === outfit.id)?.templates ?? [])].map(
+      templates: Object.fromEntries(
+        [...(templates.wardrobes().find(({ outfitId }) => outfitId === outfit.id)?.templates ?? [])].map(
           ([fieldSet, offered]) => [fieldSet, offered.map(({ template }) => template.name)],
         ),
       ),
@@ -54,7 +56,7 @@ export function loader({ context }: Route.LoaderArgs) {
     documents,
     screens: live.screens(),
     texts: scriptures.list().map(({ code, name, language }) => ({ code, name, language })),
-    licence: services.licence(),
+    licence: house.licence,
     venue: services.venue.settings,
     evening: services.evenings.open,
   };
@@ -79,7 +81,7 @@ export default function DeskRoute({ loaderData }: Route.ComponentProps) {
         <StorageBanner />
         <RehearsalBanner />
         <Outlet />
-        <FindBox outfits={loaderData.outfits} />
+        <FindBox />
       </div>
     </DeskContext>
   );

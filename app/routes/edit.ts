@@ -1,4 +1,5 @@
 import { editRequestSchema } from "../../core/rundown/edits.ts";
+import { answer, refuse } from "../answers.server.ts";
 import { only } from "../rights.server.ts";
 import { getServices } from "../services.server.ts";
 import type { Route } from "./+types/edit.ts";
@@ -9,7 +10,7 @@ export const middleware = [only("desk")];
 /** One edit of the rundown. The answer says whether it is on the disk. */
 export async function action({ request, context }: Route.ActionArgs) {
   const body = await readJsonBody(request, editRequestSchema);
-  if ("problem" in body) return Response.json({ kind: "refused", sentence: body.problem }, { status: 400 });
+  if ("problem" in body) return refuse(body.problem, "notUnderstood");
   const { rundown, now } = getServices(context);
-  return Response.json(await rundown.edit(body.value.actor, body.value.edit, Math.round(now())));
+  return answer("/edit", await rundown.edit(body.value.actor, body.value.edit, Math.round(now())));
 }

@@ -1,3 +1,4 @@
+import { tell } from "../answers.server.ts";
 import { only } from "../rights.server.ts";
 import { getServices } from "../services.server.ts";
 import type { Route } from "./+types/evening.ts";
@@ -6,5 +7,5 @@ export const middleware = [only("desk")];
 
 /** The cues of any evening, to choose from what is taken for another day. */
 export async function loader({ params, context }: Route.LoaderArgs) {
-  return Response.json({ cues: await getServices(context).evenings.cuesOf(params.id) });
+  return tell("/evening/", { cues: await getServices(context).evenings.cuesOf(params.id) });
 }

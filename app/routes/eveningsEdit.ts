@@ -1,4 +1,5 @@
 import { eveningEditSchema } from "../../core/rundown/evening.ts";
+import { answer, refuse } from "../answers.server.ts";
 import { only } from "../rights.server.ts";
 import { getServices } from "../services.server.ts";
 import type { Route } from "./+types/eveningsEdit.ts";
@@ -9,7 +10,7 @@ export const middleware = [only("desk")];
 /** Evenings are made, duplicated, named, opened, deleted and brought back. */
 export async function action({ request, context }: Route.ActionArgs) {
   const body = await readJsonBody(request, eveningEditSchema);
-  if ("problem" in body) return Response.json({ sentence: body.problem }, { status: 400 });
+  if ("problem" in body) return refuse(body.problem, "notUnderstood");
   const sentence = await getServices(context).editEvenings(body.value);
-  return sentence === undefined ? Response.json({}) : Response.json({ sentence }, { status: 409 });
+  return sentence === undefined ? answer("/evenings-edit", {}) : refuse(sentence);
 }

@@ -1,6 +1,7 @@
 import { HealthView } from "../health/HealthView.tsx";
 import { only } from "../rights.server.ts";
 import { getServices } from "../services.server.ts";
+import { titleOf } from "../views.ts";
 import type { Route } from "./+types/health.ts";
 
 export const middleware = [only("desk")];
@@ -10,7 +11,7 @@ export function loader({ context }: Route.LoaderArgs) {
   return { report: health.report(), atMs: now() };
 }
 
-export const meta: Route.MetaFunction = () => [{ title: "Health · Vesko" }];
+export const meta: Route.MetaFunction = () => [{ title: titleOf("health") }];
 
 export default function HealthRoute({ loaderData }: Route.ComponentProps) {
   return <HealthView {...loaderData} />;

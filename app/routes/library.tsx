@@ -1,11 +1,13 @@
+import type { LibraryData } from "../api/loaded.ts";
 import { LibraryView } from "../library/LibraryView.tsx";
 import { only } from "../rights.server.ts";
 import { getServices } from "../services.server.ts";
+import { titleOf } from "../views.ts";
 import type { Route } from "./+types/library.ts";
 
 export const middleware = [only("desk")];
 
-export function loader({ context }: Route.LoaderArgs) {
+export function loader({ context }: Route.LoaderArgs): LibraryData {
   const { media, rundown, fonts } = getServices(context);
   const views = rundown.views();
   const titles = new Map(rundown.ready().map(({ cueId, content }) => [cueId, content.title]));
@@ -21,7 +23,7 @@ export function loader({ context }: Route.LoaderArgs) {
   };
 }
 
-export const meta: Route.MetaFunction = () => [{ title: "Library · Vesko" }];
+export const meta: Route.MetaFunction = () => [{ title: titleOf("library") }];
 
 export default function LibraryRoute({ loaderData }: Route.ComponentProps) {
   return <LibraryView {...loaderData} />;

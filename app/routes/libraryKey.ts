@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { chromaKeySchema } from "../../core/scene/media.ts";
+import { answer, refuse } from "../answers.server.ts";
 import { only } from "../rights.server.ts";
 import { getServices } from "../services.server.ts";
 import type { Route } from "./+types/libraryKey.ts";
@@ -12,9 +13,9 @@ const settingsSchema = z.strictObject({ id: z.string().max(60), key: chromaKeySc
 /** How a clip is cut out. Cues take it with their next take; the air keeps what it has. */
 export async function action({ request, context }: Route.ActionArgs) {
   const body = await readJsonBody(request, settingsSchema);
-  if ("problem" in body) return Response.json({ problem: body.problem }, { status: 400 });
+  if ("problem" in body) return refuse(body.problem, "notUnderstood");
   const { media, now } = getServices(context);
   const item = await media.setKey(body.value.id, body.value.key, now());
-  if (!item) return Response.json({ problem: "That clip is not in the library any more." }, { status: 404 });
-  return Response.json({ hash: item.hash });
+  if (!item) return refuse("That clip is not in the library any more. The air is as it was.", "gone");
+  return answer("/library-key", { hash: item.hash });
 }

@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { nameSchema } from "../../core/names/name.ts";
+import { answer, refuse } from "../answers.server.ts";
 import { only } from "../rights.server.ts";
 import { getServices } from "../services.server.ts";
 import type { Route } from "./+types/libraryRemove.ts";
@@ -12,9 +13,9 @@ const requestSchema = z.strictObject({ kind: z.enum(["media", "font"]), id: name
 /** Takes a picture, a clip or a font out of the library. What is on air keeps it. */
 export async function action({ request, context }: Route.ActionArgs) {
   const body = await readJsonBody(request, requestSchema);
-  if ("problem" in body) return Response.json({ problem: body.problem }, { status: 400 });
+  if ("problem" in body) return refuse(body.problem, "notUnderstood");
   const { media, removeFont } = getServices(context);
   const { kind, id } = body.value;
   const wasThere = kind === "media" ? await media.remove(id) : await removeFont(id);
-  return Response.json(wasThere ? {} : { problem: "That is not in the library any more." });
+  return wasThere ? answer("/library-remove", {}) : refuse("That is not in the library any more.", "gone");
 }

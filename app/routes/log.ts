@@ -1,5 +1,7 @@
 import { tellStory } from "../../core/report/airStory.ts";
+import { lineOfRow } from "../../core/report/reportRow.ts";
 import { contentsIn } from "../../core/show/events.ts";
+import { tell } from "../answers.server.ts";
 import { only } from "../rights.server.ts";
 import { getServices } from "../services.server.ts";
 import type { Route } from "./+types/log.ts";
@@ -16,14 +18,19 @@ export async function loader({ request, context }: Route.LoaderArgs) {
   const { rehearsal } = live;
   const log = isRehearsal ? rehearsal.log.slice(-MOST_LINES) : await airLog.latest(MOST_LINES);
   // What was only rehearsed is not stored.
-  if (!isRehearsal) await contents.load(log.flatMap(({ event }) => contentsIn(event)));
+  const known = isRehearsal
+    ? rehearsal.contents
+    : await contents.read(log.flatMap(({ event }) => contentsIn(event)));
+  // Of what is long past, lines are all that is kept.
+  const past =
+    isRehearsal || log.length >= MOST_LINES ? [] : await airLog.latestRows(MOST_LINES - log.length);
   const lines = tellStory(log, {
     findContent: (hash) => {
-      const found = isRehearsal ? rehearsal.contents.get(hash) : contents.find(hash);
+      const found = known.get(hash);
       return found?.kind === "page" ? found : undefined;
     },
     layerName: (id) => show.layers.find((layer) => layer.id === id)?.name ?? id,
     outputName: (id) => screens.outputs.find((output) => output.id === id)?.name ?? id,
   });
-  return Response.json({ lines });
+  return tell("/log", { lines: [...past.map(lineOfRow), ...lines] });
 }

@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { answer, refuse } from "../answers.server.ts";
 import { only } from "../rights.server.ts";
 import { getAccess, getServices } from "../services.server.ts";
 import type { Route } from "./+types/passcode.ts";
@@ -13,11 +14,11 @@ const requestSchema = z.strictObject({
 /** Sets the passcode with which the desk opens on another machine; empty takes it away. */
 export async function action({ request, context }: Route.ActionArgs) {
   const body = await readJsonBody(request, requestSchema);
-  if ("problem" in body) return Response.json({ sentence: body.problem }, { status: 400 });
+  if ("problem" in body) return refuse(body.problem, "notUnderstood");
   const { passcode, sessions } = getServices(context);
   const { caller } = getAccess(context);
   await passcode.set(body.value.passcode);
   // Whoever was let in has to come in anew, but for the one who set it.
   await sessions.endAll(caller.kind === "session" ? caller.sessionId : null);
-  return Response.json({});
+  return answer("/passcode", {});
 }

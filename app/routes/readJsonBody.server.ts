@@ -1,16 +1,16 @@
 import type { z } from "zod";
-import { BODY_LIMITS, BodyTooLarge } from "../../server/http/bodies.ts";
+import { BODY_LIMITS, type BodyKind, BodyTooLarge } from "../../server/http/bodies.ts";
 
 /** A request's JSON body by its schema, or a sentence that says what is wrong with it. */
 export async function readJsonBody<T>(
   request: Request,
   schema: z.ZodType<T>,
 ): Promise<{ readonly value: T } | { readonly problem: string }> {
-  const text = await readText(request);
-  if (text === undefined) return { problem: new BodyTooLarge("action").message };
+  const read = await readBodyText(request, "action");
+  if ("problem" in read) return read;
   let value: unknown;
   try {
-    value = JSON.parse(text);
+    value = JSON.parse(read.text);
   } catch {
     return { problem: "That was not understood, so nothing was changed. Load the page again." };
   }
@@ -22,19 +22,22 @@ export async function readJsonBody<T>(
   };
 }
 
-/** The body as it comes; undefined as soon as it is more than may be. */
-async function readText(request: Request): Promise<string | undefined> {
+/** The body as it comes, or a sentence as soon as it is more than may be. */
+export async function readBodyText(
+  request: Request,
+  kind: BodyKind,
+): Promise<{ readonly text: string } | { readonly problem: string }> {
   const reader = request.body?.getReader();
-  if (!reader) return "";
+  if (!reader) return { text: "" };
   const parts: Uint8Array[] = [];
   let bytes = 0;
   for (;;) {
     const { value, done } = await reader.read();
-    if (done) return Buffer.concat(parts).toString("utf8");
+    if (done) return { text: Buffer.concat(parts).toString("utf8") };
     bytes += value.length;
-    if (bytes > BODY_LIMITS.action) {
+    if (bytes > BODY_LIMITS[kind]) {
       await reader.cancel();
-      return undefined;
+      return { problem: new BodyTooLarge(kind).message };
     }
     parts.push(value);
   }

@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { nameSchema } from "../../core/names/name.ts";
+import { answer, refuse } from "../answers.server.ts";
 import { only } from "../rights.server.ts";
 import { getServices } from "../services.server.ts";
 import type { Route } from "./+types/removeTemplate.ts";
@@ -12,9 +13,7 @@ const requestSchema = z.strictObject({ outfitId: nameSchema(60), name: z.string(
 /** Takes a template that is offered, and not worn, from an outfit. Pages that chose it wear the outfit's own. */
 export async function action({ request, context }: Route.ActionArgs) {
   const body = await readJsonBody(request, requestSchema);
-  if ("problem" in body) return Response.json({ problem: body.problem }, { status: 400 });
-  const problem = await getServices(context).removeTemplate(body.value.outfitId, body.value.name);
-  return Response.json(problem === undefined ? {} : { problem }, {
-    status: problem === undefined ? 200 : 409,
-  });
+  if ("problem" in body) return refuse(body.problem, "notUnderstood");
+  const problem = await getServices(context).templates.remove(body.value.outfitId, body.value.name);
+  return problem === undefined ? answer("/remove-template", {}) : refuse(problem);
 }

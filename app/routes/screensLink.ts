@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { nameSchema } from "../../core/names/name.ts";
+import { answer, refuse } from "../answers.server.ts";
 import { only } from "../rights.server.ts";
 import { getServices } from "../services.server.ts";
 import type { Route } from "./+types/screensLink.ts";
@@ -16,10 +17,12 @@ const requestSchema = z.discriminatedUnion("kind", [
 /** A new link for an output or for those who watch (the old one opens nothing any more), or a short code for a device. */
 export async function action({ request, context }: Route.ActionArgs) {
   const body = await readJsonBody(request, requestSchema);
-  if ("problem" in body) return Response.json({ sentence: body.problem }, { status: 400 });
+  if ("problem" in body) return refuse(body.problem, "notUnderstood");
   const { links, pairing } = getServices(context);
   const wanted = body.value;
-  if (wanted.kind === "pair") return Response.json({ code: pairing.codeFor(wanted.id) });
+  if (wanted.kind === "pair") return answer("/screens-link", { code: pairing.codeFor(wanted.id) });
   const token = await links.renew(wanted.kind === "renewWatch" ? "watch" : { outputId: wanted.id });
-  return Response.json(token === undefined ? { sentence: "That screen is not there any more." } : { token });
+  return token === undefined
+    ? refuse("That screen is not there any more.", "gone")
+    : answer("/screens-link", { token });
 }

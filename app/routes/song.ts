@@ -1,3 +1,4 @@
+import { refuse, tell } from "../answers.server.ts";
 import { only } from "../rights.server.ts";
 import { getServices } from "../services.server.ts";
 import type { Route } from "./+types/song.ts";
@@ -8,7 +9,7 @@ export const middleware = [only("desk")];
 export async function loader({ params, request, context }: Route.LoaderArgs) {
   const { songs } = getServices(context);
   const found = await songs.find(params.id);
-  if (!found) return Response.json({ problem: "That song is not in the library any more." }, { status: 404 });
+  if (!found) return refuse("That song is not in the library any more.", "gone");
   const versions = new URL(request.url).searchParams.has("versions") ? await songs.versions(params.id) : [];
-  return Response.json({ ...found, versions });
+  return tell("/song/", { ...found, versions });
 }

@@ -1,6 +1,7 @@
 import { only } from "../rights.server.ts";
 import { getServices } from "../services.server.ts";
 import { SongsView } from "../songs/SongsView.tsx";
+import { titleOf } from "../views.ts";
 import type { Route } from "./+types/songs.ts";
 
 export const middleware = [only("desk")];
@@ -14,7 +15,7 @@ export async function loader({ request, context }: Route.LoaderArgs) {
   return { query, songs: await songs.list(query, MOST_LISTED), count: await songs.count() };
 }
 
-export const meta: Route.MetaFunction = () => [{ title: "Songs · Vesko" }];
+export const meta: Route.MetaFunction = () => [{ title: titleOf("songs") }];
 
 export default function SongsRoute({ loaderData }: Route.ComponentProps) {
   return <SongsView {...loaderData} />;

@@ -1,6 +1,7 @@
 import { only } from "../rights.server.ts";
 import { getServices } from "../services.server.ts";
 import { TextsView } from "../texts/TextsView.tsx";
+import { titleOf } from "../views.ts";
 import type { Route } from "./+types/texts.ts";
 
 export const middleware = [only("desk")];
@@ -13,7 +14,7 @@ export function loader({ context }: Route.LoaderArgs) {
   };
 }
 
-export const meta: Route.MetaFunction = () => [{ title: "Texts · Vesko" }];
+export const meta: Route.MetaFunction = () => [{ title: titleOf("texts") }];
 
 export default function TextsRoute({ loaderData }: Route.ComponentProps) {
   return <TextsView {...loaderData} />;

@@ -4,12 +4,13 @@ import { stepsOf } from "../../core/rundown/steps.ts";
 import { textsInUse } from "../../core/rundown/textsInUse.ts";
 import { understand } from "../../core/rundown/understand.ts";
 import { MOST_TOLD, toldSchema } from "../../core/words/reader/told.ts";
+import { answer, refuse } from "../answers.server.ts";
 import { only } from "../rights.server.ts";
 import { getServices } from "../services.server.ts";
 import type { Route } from "./+types/understand.ts";
 import { readJsonBody } from "./readJsonBody.server.ts";
 
-export const middleware = [only("desk")];
+export const middleware = [only("desk", "see")];
 
 const requestSchema = z.strictObject({
   typed: z.string(),
@@ -21,16 +22,17 @@ const requestSchema = z.strictObject({
 /** What typed or pasted text would become, before it is added. Changes nothing. */
 export async function action({ request, context }: Route.ActionArgs) {
   const body = await readJsonBody(request, requestSchema);
-  if ("problem" in body) return Response.json({ problem: body.problem });
+  if ("problem" in body) return refuse(body.problem, "notUnderstood");
   const { rundown, scriptures } = getServices(context);
   const understood = understand(body.value.typed, scriptures, {
     told: body.value.told,
     texts: body.value.text ? [body.value.text] : textsInUse(rundown.views(), scriptures.list()),
   });
-  if (!understood || "problem" in understood) return Response.json(understood ?? { problem: "" });
+  if (!understood || "problem" in understood)
+    return answer("/understand", { whyNot: understood?.problem ?? "" });
   const compiled = rundown.tryOut(understood.doc);
-  if (!("content" in compiled)) return Response.json({ problem: whyNot(compiled) });
-  return Response.json({
+  if (!("content" in compiled)) return answer("/understand", { whyNot: whyNot(compiled) });
+  return answer("/understand", {
     doc: understood.doc,
     others: understood.others ?? [],
     title: compiled.content.title,

@@ -1,4 +1,5 @@
 import { venueSettingsSchema } from "../../core/show/venueSettings.ts";
+import { answer, refuse } from "../answers.server.ts";
 import { only } from "../rights.server.ts";
 import { getServices } from "../services.server.ts";
 import type { Route } from "./+types/venueSettings.ts";
@@ -8,11 +9,15 @@ export const middleware = [only("desk")];
 
 const requestSchema = venueSettingsSchema.partial();
 
-/** The venue's own keys, and the language of its dates and times. */
+/** The venue's own keys, the language of its dates and times, and how much of the past is kept in full. */
 export async function action({ request, context }: Route.ActionArgs) {
   const body = await readJsonBody(request, requestSchema);
-  if ("problem" in body) return Response.json({ sentence: body.problem }, { status: 400 });
-  const { keys, language } = body.value;
-  await getServices(context).venue.save({ ...(keys && { keys }), ...(language && { language }) });
-  return Response.json({});
+  if ("problem" in body) return refuse(body.problem, "notUnderstood");
+  const { keys, language, kept } = body.value;
+  await getServices(context).venue.save({
+    ...(keys && { keys }),
+    ...(language && { language }),
+    ...(kept && { kept }),
+  });
+  return answer("/venue-settings", {});
 }

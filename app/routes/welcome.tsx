@@ -1,5 +1,6 @@
 import { only } from "../rights.server.ts";
 import { getServices, isFresh } from "../services.server.ts";
+import { titleOf } from "../views.ts";
 import { WelcomeView } from "../welcome/WelcomeView.tsx";
 import type { Route } from "./+types/welcome.ts";
 
@@ -7,17 +8,17 @@ export const middleware = [only("desk")];
 
 export function loader({ context }: Route.LoaderArgs) {
   const services = getServices(context);
-  const [wardrobe] = services.wardrobes();
+  const [wardrobe] = services.templates.wardrobes();
   return {
     fresh: isFresh(services),
-    place: services.place(),
-    worn: services.style().name,
+    place: services.house.place,
+    worn: services.house.style.name,
     templates: ["backdrop", "title"].flatMap((set) => wardrobe?.templates.get(set)?.[0]?.template ?? []),
     texts: services.scriptures.list().map(({ code, name, language }) => ({ code, name, language })),
   };
 }
 
-export const meta: Route.MetaFunction = () => [{ title: "First steps · Vesko" }];
+export const meta: Route.MetaFunction = () => [{ title: titleOf("welcome") }];
 
 export default function WelcomeRoute({ loaderData }: Route.ComponentProps) {
   return <WelcomeView {...loaderData} />;

@@ -1,8 +1,7 @@
 import { Users } from "lucide-react";
 import { Popover } from "radix-ui";
-import type { DeskPresence } from "../../core/show/wire.ts";
-import { useDeskStore } from "../desk/deskContext.ts";
-import type { DeskSnapshot } from "../desk/deskStore.ts";
+import type { DeskPresence } from "../../core/wire/wire.ts";
+import { useDesk, useDeskStore } from "../desk/deskContext.ts";
 
 const DOES: Readonly<Record<DeskPresence["mode"], string>> = {
   free: "takes part",
@@ -11,9 +10,10 @@ const DOES: Readonly<Record<DeskPresence["mode"], string>> = {
 };
 
 /** Who is at which desk, and what this one is called. */
-export function Desks({ desk }: { desk: DeskSnapshot }) {
+export function Desks() {
   const store = useDeskStore();
-  const count = desk.desks.length;
+  const { desks } = useDesk("desks");
+  const count = desks.length;
   return (
     <Popover.Root>
       <Popover.Trigger className="flex min-h-7 items-center gap-1.5 rounded-md border border-edge-strong bg-raised px-2 hover:text-paper">
@@ -29,7 +29,7 @@ export function Desks({ desk }: { desk: DeskSnapshot }) {
         >
           <h3 className="font-semibold">Desks that are open</h3>
           <ul className="flex flex-col gap-1.5">
-            {desk.desks.map(({ windowId, name, mode, channel }) => (
+            {desks.map(({ windowId, name, mode, channel }) => (
               <li key={windowId} className="flex items-baseline justify-between gap-3">
                 <span className="truncate">
                   {name}

@@ -1,26 +1,30 @@
-import type { Output } from "../../core/screens/plan.ts";
-import { useDeskStore } from "../desk/deskContext.ts";
-import type { DeskSnapshot } from "../desk/deskStore.ts";
+import { memo } from "react";
+import { actorName, idOf, isHand } from "../../core/show/actor.ts";
+import type { Output } from "../../core/venue/plan.ts";
+import { useDesk, useDeskStore, useIsAlive, useReading, useServerTime } from "../desk/deskContext.ts";
+import type { DeskSnapshot } from "../desk/deskSnapshot.ts";
 import { useEventTiming } from "../desk/useEventTiming.ts";
 import { useLocale } from "../desk/useLocale.ts";
-import { cueTitle } from "../ui/cueWords.ts";
+import { cueTitle } from "../ui/describeCue.ts";
 import { formatLength, formatMinute, formatWait } from "../ui/format.ts";
 import { Desks } from "./Desks.tsx";
 
 /** How the evening stands: the present cue against its plan, the end, what comes by itself, and who may act. */
-export function EventStrip({ desk, nowMs }: { desk: DeskSnapshot; nowMs: number | null }) {
+export const EventStrip = memo(function EventStrip() {
   const store = useDeskStore();
-  const locale = useLocale();
-  const timing = useEventTiming(desk, nowMs);
-  const { state, mode, channel } = desk;
+  const { state, mode, channel, outputs, rehearsedOn } = useDesk(
+    "state",
+    "mode",
+    "channel",
+    "outputs",
+    "rehearsedOn",
+  );
+  const isAlive = useIsAlive();
   const isRehearsal = channel === "rehearsal";
-  const present = timing?.present;
-  const due = state.due[0];
-  const dueCue = due && desk.cues.find(({ view }) => view.cueId === due.cueId);
-  const shut = desk.outputs.filter(({ id }) => state.shutters[id]?.untilMs === null);
+  const shut = outputs.filter(({ id }) => state.shutters[id]?.untilMs === null);
   const isShut = shut.length > 0;
   const by = state.arm?.by;
-  const elsewhere = nowMs !== null && by?.kind === "desk" && by.id !== store.windowId ? by : null;
+  const elsewhere = isAlive && by && isHand(by) && idOf(by) !== store.windowId ? by : null;
   const note = state.stageNote.at(-1)?.page;
   const noteContent = note && store.findContent(note.content);
   return (
@@ -36,52 +40,19 @@ export function EventStrip({ desk, nowMs }: { desk: DeskSnapshot; nowMs: number 
       )}
       {isShut ? (
         <strong className="rounded bg-ground px-3 py-1 text-[16px] text-paper">
-          {shutWords(state, shut, desk.outputs.length)}
+          {describeShut(state, shut, outputs.length)}
         </strong>
       ) : (
-        <>
-          {present ? (
-            <span>
-              This cue <strong className="font-mono text-paper">{formatLength(present.tookMs ?? 0)}</strong>
-              {present.overMs !== null && (
-                <span className={present.overMs > 0 ? "font-semibold text-attention" : ""}>
-                  {" "}
-                  {present.overMs > 0 ? "over by" : "left"}{" "}
-                  <span className="font-mono">{formatLength(Math.abs(present.overMs))}</span>
-                </span>
-              )}
-            </span>
-          ) : (
-            <StartsIn timing={timing} nowMs={nowMs} />
-          )}
-          {timing?.projectedEndMs != null && (
-            <span>
-              Ends{" "}
-              <strong className="font-mono text-paper">{formatMinute(timing.projectedEndMs, locale)}</strong>
-              {timing.plannedEndMs !== null && (
-                <>
-                  , planned <span className="font-mono">{formatMinute(timing.plannedEndMs, locale)}</span>
-                </>
-              )}
-            </span>
-          )}
-        </>
+        <Standing />
       )}
-      {due && dueCue && nowMs !== null && (
-        <span className="text-paper">
-          {cueTitle(dueCue.view.doc, dueCue.ready?.content)} comes in{" "}
-          <span className="font-mono">{formatLength(Math.max(0, due.atMs - nowMs) + 999)}</span>
-        </span>
-      )}
+      <ComesByItself />
       {noteContent && <span className="truncate">To the stage: “{noteContent.values.note}”</span>}
-      {elsewhere && (
-        <span className="font-semibold text-next">armed by {elsewhere.name ?? "another desk"}</span>
-      )}
-      {channel === "air" && desk.rehearsedOn.length > 0 && (
+      {elsewhere && <span className="font-semibold text-next">armed by {actorName(elsewhere)}</span>}
+      {channel === "air" && rehearsedOn.length > 0 && (
         <span className="font-semibold text-attention">
           Rehearsal on{" "}
-          {desk.outputs
-            .filter(({ id }) => desk.rehearsedOn.includes(id))
+          {outputs
+            .filter(({ id }) => rehearsedOn.includes(id))
             .map(({ name }) => name)
             .join(", ")}
         </span>
@@ -89,7 +60,7 @@ export function EventStrip({ desk, nowMs }: { desk: DeskSnapshot; nowMs: number 
       <span className="ml-auto flex items-center gap-2">
         {mode === "locked" && <strong className="text-attention">LOCKED</strong>}
         {mode === "watching" && <strong className="text-attention">WATCHING</strong>}
-        <Desks desk={desk} />
+        <Desks />
         <button
           type="button"
           aria-pressed={isRehearsal}
@@ -109,10 +80,60 @@ export function EventStrip({ desk, nowMs }: { desk: DeskSnapshot; nowMs: number 
       </span>
     </section>
   );
+});
+
+/** The present cue against its plan, and the end of the evening. */
+function Standing() {
+  const locale = useLocale();
+  const nowMs = useServerTime(250);
+  const timing = useEventTiming(useDesk("cues", "state", "evening"), nowMs);
+  const present = timing?.present;
+  return (
+    <>
+      {present ? (
+        <span>
+          This cue <strong className="font-mono text-paper">{formatLength(present.tookMs ?? 0)}</strong>
+          {present.overMs !== null && (
+            <span className={present.overMs > 0 ? "font-semibold text-attention" : ""}>
+              {" "}
+              {present.overMs > 0 ? "over by" : "left"}{" "}
+              <span className="font-mono">{formatLength(Math.abs(present.overMs))}</span>
+            </span>
+          )}
+        </span>
+      ) : (
+        <StartsIn timing={timing} nowMs={nowMs} />
+      )}
+      {timing?.projectedEndMs != null && (
+        <span>
+          Ends <strong className="font-mono text-paper">{formatMinute(timing.projectedEndMs, locale)}</strong>
+          {timing.plannedEndMs !== null && (
+            <>
+              , planned <span className="font-mono">{formatMinute(timing.plannedEndMs, locale)}</span>
+            </>
+          )}
+        </span>
+      )}
+    </>
+  );
+}
+
+/** What comes by itself next, and when. */
+function ComesByItself() {
+  const { state, cues } = useDesk("state", "cues");
+  const due = state.due[0];
+  const cue = due && cues.find(({ view }) => view.cueId === due.cueId);
+  const inLength = useReading((nowMs) => (due ? formatLength(Math.max(0, due.atMs - nowMs) + 999) : ""));
+  if (!cue || inLength === null) return null;
+  return (
+    <span className="text-paper">
+      {cueTitle(cue.view.doc, cue.ready?.content)} comes in <span className="font-mono">{inLength}</span>
+    </span>
+  );
 }
 
 /** Which screens are shut, and by what. */
-function shutWords(state: DeskSnapshot["state"], shut: readonly Output[], count: number): string {
+function describeShut(state: DeskSnapshot["state"], shut: readonly Output[], count: number): string {
   const of = (picture: "black" | "standBy") =>
     shut.filter(({ id }) => state.shutters[id]?.picture === picture);
   const list = (word: string, outputs: readonly Output[]) =>

@@ -1,6 +1,6 @@
 import { SlidersHorizontal } from "lucide-react";
 import { Popover } from "radix-ui";
-import type { Layer } from "../../core/screens/plan.ts";
+import type { Layer } from "../../core/venue/plan.ts";
 import { useDeskStore } from "../desk/deskContext.ts";
 import { NumberBox } from "../ui/NumberBox.tsx";
 
@@ -16,7 +16,7 @@ export function LayerSettings({
   const store = useDeskStore();
   const change = (part: Partial<Pick<Layer, "how" | "opacity" | "persistent" | "effectMs">>) => {
     const { id, how, opacity, persistent, effectMs } = { ...layer, ...part };
-    store.press({ kind: "setLayer", layerId: id, how, opacity, persistent, effectMs });
+    store.air.press({ kind: "setLayer", layerId: id, how, opacity, persistent, effectMs });
   };
   return (
     <Popover.Root>
@@ -84,7 +84,7 @@ export function LayerSettings({
             <button
               key={outputId}
               type="button"
-              onClick={() => store.layerOut(layer.id, outputId)}
+              onClick={() => store.air.layerOut(layer.id, outputId)}
               className="min-h-9 truncate rounded-md bg-lifted px-3 text-left hover:bg-edge"
             >
               Take “{title}” off {name} alone

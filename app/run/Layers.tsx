@@ -1,35 +1,31 @@
 import { Pin } from "lucide-react";
+import { memo } from "react";
 import { isFilled, pagesOn } from "../../core/show/layers.ts";
 import { pageAt } from "../../core/show/slot.ts";
-import { useDeskStore } from "../desk/deskContext.ts";
-import type { DeskSnapshot } from "../desk/deskStore.ts";
+import { useDesk, useDeskStore, useReading } from "../desk/deskContext.ts";
+import { useHeldIds } from "../desk/useHeldIds.ts";
+import { usePresentTime } from "../desk/usePresentTime.ts";
 import { formatLength } from "../ui/format.ts";
 import { LayerSettings } from "./LayerSettings.tsx";
 
 /** One strip for each layer: what is on it, for how long, what is left, its own out. */
-export function Layers({
-  desk,
-  heldIds,
-  nowMs,
-}: {
-  desk: DeskSnapshot;
-  /** Cues on air whose edits are held. */
-  heldIds: ReadonlySet<string>;
-  nowMs: number | null;
-}) {
+export const Layers = memo(function Layers() {
   const store = useDeskStore();
+  const { state, outputs } = useDesk("state", "outputs");
+  const heldIds = useHeldIds();
+  const presentMs = usePresentTime();
   const titleOf = (content: string) => store.findContent(content)?.title ?? "on air";
   return (
     <section
       aria-label="Layers"
       className="relative grid h-full shrink-0 auto-cols-[minmax(132px,1fr)] grid-flow-col overflow-x-auto border-t border-edge max-[1100px]:h-auto"
     >
-      {desk.state.layers.map((layer, index) => {
-        const slot = desk.state.slots[layer.id] ?? [];
-        const page = pageAt(slot, nowMs ?? 0);
+      {state.layers.map((layer, index) => {
+        const slot = state.slots[layer.id] ?? [];
+        const page = pageAt(slot, presentMs ?? 0);
         const moment = slot.at(-1);
-        const own = [...pagesOn(desk.state, layer.id, nowMs ?? 0)].flatMap(([outputId, other]) => {
-          const output = outputId === null ? undefined : desk.outputs.find(({ id }) => id === outputId);
+        const own = [...pagesOn(state, layer.id, presentMs ?? 0)].flatMap(([outputId, other]) => {
+          const output = outputId === null ? undefined : outputs.find(({ id }) => id === outputId);
           return output ? [{ output, title: other ? titleOf(other.content) : null }] : [];
         });
         const alone = own.filter(({ title }) => title !== null);
@@ -40,8 +36,10 @@ export function Layers({
           ]
             .filter((words) => words)
             .join(" · ") || undefined;
-        const isOn = title !== undefined && isFilled(desk.state, layer.id, nowMs ?? 0);
+        const isOn = title !== undefined && isFilled(state, layer.id, presentMs ?? 0);
         const edited = page !== null && heldIds.has(page.cueId);
+        // In the place of how long it has been there; at the top where "send" needs the room.
+        const leaves = page && moment?.endsAtMs != null ? <LeavesIn endsAtMs={moment.endsAtMs} /> : undefined;
         return (
           <div
             key={layer.id}
@@ -57,11 +55,7 @@ export function Layers({
                   ○
                 </span>
               )}
-              {page && nowMs !== null && moment?.endsAtMs != null && (
-                <span title="until it leaves by itself" className="font-mono text-paper tabular-nums">
-                  −{formatLength(moment.endsAtMs - nowMs + 999)}
-                </span>
-              )}
+              {edited && leaves}
               <span className="ml-auto shrink-0">
                 <LayerSettings
                   layer={layer}
@@ -81,13 +75,13 @@ export function Layers({
             </p>
             <div className="mt-auto flex items-center justify-between gap-1 pt-0.5">
               <p className="min-w-0 truncate font-mono text-[14px] text-second tabular-nums">
-                {page && moment && nowMs !== null && !edited && formatLength(nowMs - moment.sinceMs)}
+                {page && moment && !edited && (leaves ?? <SinceWhen sinceMs={moment.sinceMs} />)}
               </p>
               {edited && (
                 <button
                   type="button"
                   title="This page was edited since it was taken: the edits are held until they are sent"
-                  onClick={() => store.press({ kind: "send", layerId: layer.id })}
+                  onClick={() => store.air.press({ kind: "send", layerId: layer.id })}
                   className="min-h-8 shrink-0 rounded-md border border-attention px-1.5 text-[14px] text-attention hover:bg-lifted"
                 >
                   send
@@ -98,7 +92,7 @@ export function Layers({
                   key={output.id}
                   type="button"
                   title={`Takes ${layer.name} off ${output.name} alone`}
-                  onClick={() => store.layerOut(layer.id, output.id)}
+                  onClick={() => store.air.layerOut(layer.id, output.id)}
                   className="min-h-8 min-w-0 truncate rounded-md bg-lifted px-1.5 text-[14px] hover:bg-edge"
                 >
                   {output.name} out
@@ -107,7 +101,7 @@ export function Layers({
               <button
                 type="button"
                 disabled={!isOn}
-                onClick={() => store.layerOut(layer.id)}
+                onClick={() => store.air.layerOut(layer.id)}
                 className="flex min-h-8 shrink-0 items-center gap-1 rounded-md bg-lifted px-1.5 text-[14px] hover:bg-edge disabled:text-quiet disabled:hover:bg-lifted"
               >
                 <span className="sr-only">{layer.name} </span>
@@ -120,4 +114,19 @@ export function Layers({
       })}
     </section>
   );
+});
+
+function LeavesIn({ endsAtMs }: { endsAtMs: number }) {
+  const left = useReading((nowMs) => formatLength(endsAtMs - nowMs + 999));
+  return (
+    left !== null && (
+      <span title="until it leaves by itself" className="font-mono text-paper tabular-nums">
+        −{left}
+      </span>
+    )
+  );
+}
+
+function SinceWhen({ sinceMs }: { sinceMs: number }) {
+  return useReading((nowMs) => formatLength(nowMs - sinceMs));
 }

@@ -1,8 +1,9 @@
 import { ExternalLink } from "lucide-react";
 import type { ReactNode } from "react";
-import type { Output } from "../../core/screens/plan.ts";
-import type { HealthFacts } from "../screens/health.ts";
-import { cardWidth } from "./pictureRoom.ts";
+import type { Output } from "../../core/venue/plan.ts";
+import type { HealthFacts } from "../desk/outputHealth.ts";
+import { useHealthFacts } from "../desk/useHealthFacts.ts";
+import { cardWidth } from "../pictures/pictureSizes.ts";
 
 /** One output: what is on air, what is next beside it, and how its screen does. */
 export function OutputCard({
@@ -13,7 +14,6 @@ export function OutputCard({
   isOnAir,
   hasNext,
   hidden,
-  facts,
   link,
   pictureWidthPx,
   now,
@@ -31,13 +31,13 @@ export function OutputCard({
   hasNext: boolean;
   /** Layers with something on air that the plan does not show here. */
   hidden: readonly string[];
-  facts: HealthFacts;
   link: string;
   pictureWidthPx: number;
   now: ReactNode;
   next: ReactNode;
   onEnlarge: (what: "now" | "next") => void;
 }) {
+  const facts = useHealthFacts(output);
   const widthPx = cardWidth(pictureWidthPx);
   const isNarrow = widthPx < 220;
   const isShort = widthPx < 330;

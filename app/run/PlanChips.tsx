@@ -1,5 +1,4 @@
-import { useDeskStore } from "../desk/deskContext.ts";
-import type { DeskSnapshot } from "../desk/deskStore.ts";
+import { useDesk, useDeskStore } from "../desk/deskContext.ts";
 
 /** Plans that have a key of their own. */
 export const MOST_PLAN_KEYS = 9;
@@ -9,16 +8,14 @@ export const MOST_PLAN_KEYS = 9;
  * time, switches all screens to it. What is next stays as it is.
  */
 export function PlanChips({
-  desk,
   shownId,
   onShow,
 }: {
-  desk: DeskSnapshot;
   shownId: string | null;
   onShow: (planId: string | null) => void;
 }) {
   const store = useDeskStore();
-  const { plans, state } = desk;
+  const { plans, state } = useDesk("plans", "state");
   const shown = plans.find(({ id }) => id === shownId);
   return (
     <div className="flex min-w-0 flex-wrap items-center gap-1.5 text-[14px]">
@@ -49,7 +46,7 @@ export function PlanChips({
         <button
           type="button"
           onClick={() => {
-            store.press({ kind: "switchPlan", planId: shown.id, builtOn: state.airRevision });
+            store.air.press({ kind: "switchPlan", planId: shown.id, builtOn: state.airRevision });
             onShow(null);
           }}
           className="min-h-8 rounded-md bg-next px-2.5 font-bold text-on-bright"

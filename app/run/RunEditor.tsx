@@ -1,31 +1,29 @@
-import { X } from "lucide-react";
 import { useEffect, useRef } from "react";
 import type { Anchor } from "../../core/rundown/anchor.ts";
-import { useDeskStore } from "../desk/deskContext.ts";
-import type { DeskCue } from "../desk/deskCues.ts";
-import type { DeskOutfit } from "../desk/outfit.ts";
+import { useDesk, useDeskStore } from "../desk/deskContext.ts";
 import { useActor } from "../desk/useActor.ts";
-import { CueEditor } from "../prepare/CueEditor.tsx";
-import { editorId } from "../prepare/editorId.ts";
-import { cueTitle } from "../ui/cueWords.ts";
+import { CueEditor } from "../prepare/forms/CueEditor.tsx";
+import { editorId } from "../prepare/forms/editorId.ts";
+import { CloseButton } from "../ui/CloseButton.tsx";
+import { cueTitle } from "../ui/describeCue.ts";
 
 /** The cue on air, opened beside the script: its words are mended without leaving the air. */
 export function RunEditor({
-  cue,
+  cueId,
   caretAt,
-  outfits,
   onClose,
 }: {
-  cue: DeskCue;
+  cueId: string;
   caretAt: Anchor;
-  outfits: readonly DeskOutfit[];
   onClose: () => void;
 }) {
   const store = useDeskStore();
   const actor = useActor(store.windowId);
   const pane = useRef<HTMLElement>(null);
-  const { cueId } = cue.view;
+  const { cues } = useDesk("cues");
+  const cue = cues.find(({ view }) => view.cueId === cueId);
   useEffect(() => document.getElementById(editorId(cueId))?.focus(), [cueId]);
+  if (!cue) return null;
   return (
     <section
       ref={pane}
@@ -38,31 +36,16 @@ export function RunEditor({
         onClose();
       }}
     >
-      <header className="flex items-center gap-3 px-4 py-2 text-[15px]">
-        <h2 className="truncate font-semibold">{cueTitle(cue.view.doc, cue.ready?.content)}</h2>
-        <p className="truncate text-second">
-          {cue.view.doc.isLive ? "every save goes on air" : "held until it is sent"} · <kbd>Ctrl+Enter</kbd>{" "}
-          takes · <kbd>Ctrl+Shift</kbd> and a key: <kbd>O</kbd> out, <kbd>K</kbd> black · <kbd>Esc</kbd>{" "}
-          closes
+      <header className="flex items-center gap-3 px-4 py-1.5 text-[15px]">
+        <h2 className="min-w-24 truncate font-semibold">{cueTitle(cue.view.doc, cue.ready?.content)}</h2>
+        <p className="truncate py-1 text-second">
+          {cue.view.doc.isLive ? "every save goes on air" : "held until it is sent"} · with{" "}
+          <kbd>Ctrl+Shift</kbd>: <kbd>O</kbd> out, <kbd>K</kbd> black
         </p>
-        <button
-          type="button"
-          aria-label="Close the editor"
-          onClick={onClose}
-          className="ml-auto grid size-8 shrink-0 place-content-center rounded text-second hover:bg-lifted hover:text-paper"
-        >
-          <X aria-hidden="true" className="size-4" />
-        </button>
+        <CloseButton label="Close the editor" onClose={onClose} />
       </header>
       <div className="min-h-0 overflow-y-auto px-4 pb-3">
-        <CueEditor
-          key={cueId}
-          cue={cue}
-          outfits={outfits}
-          actor={actor}
-          caretAt={caretAt}
-          onAnchor={() => undefined}
-        />
+        <CueEditor key={cueId} cue={cue} actor={actor} caretAt={caretAt} onAnchor={() => undefined} />
       </div>
     </section>
   );

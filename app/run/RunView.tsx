@@ -1,11 +1,11 @@
 import { useMemo, useRef, useState } from "react";
 import { disableGlobalCursorStyles, Panel, PanelGroup, PanelResizeHandle } from "react-resizable-panels";
 import type { Anchor } from "../../core/rundown/anchor.ts";
-import { heldCues } from "../../core/show/held.ts";
-import { useDesk, useDeskStore, useServerTime } from "../desk/deskContext.ts";
+import { useDesk, useDeskStore } from "../desk/deskContext.ts";
 import { NoticeBar } from "../desk/NoticeBar.tsx";
-import type { DeskOutfit } from "../desk/outfit.ts";
-import { useMedia } from "../ui/useMedia.ts";
+import { useAirActs } from "../desk/useAirActs.ts";
+import { useAirKeys } from "../desk/useAirKeys.ts";
+import { useMedia } from "../pictures/useMedia.ts";
 import { EventStrip } from "./EventStrip.tsx";
 import { KeyList } from "./KeyList.tsx";
 import { Layers } from "./Layers.tsx";
@@ -15,8 +15,6 @@ import { Screens } from "./Screens.tsx";
 import { Script } from "./Script.tsx";
 import { StageNote } from "./StageNote.tsx";
 import { TakeBar } from "./TakeBar.tsx";
-import { useAirActs } from "./useAirActs.ts";
-import { useAirKeys } from "./useAirKeys.ts";
 
 // Its way to change the pointer writes a style sheet, which the pages' policy does not let in.
 disableGlobalCursorStyles();
@@ -27,23 +25,14 @@ export const ONE_COLUMN = "(max-width: 1100px)";
 const WIDE = "(min-width: 1440px)";
 
 /** The view the evening is run from: script, screens, layers, keys. */
-export function RunView({
-  outfits,
-  outputTokens,
-}: {
-  outfits: readonly DeskOutfit[];
-  outputTokens: Readonly<Record<string, string>>;
-}) {
-  const desk = useDesk();
+export function RunView() {
+  const { mode, venue } = useDesk("mode", "venue");
   const store = useDeskStore();
-  const nowMs = useServerTime(250);
   const isOneColumn = useMedia(ONE_COLUMN);
   const isWide = useMedia(WIDE);
   const [isNoting, setIsNoting] = useState(false);
   const [editing, setEditing] = useState<{ readonly cueId: string; readonly at: Anchor } | null>(null);
   const editButton = useRef<HTMLElement | null>(null);
-  const { state, mode, venue } = desk;
-  const heldIds = useMemo(() => heldCues(state, desk.ready, nowMs ?? 0), [state, desk.ready, nowMs]);
   const own = useMemo(
     () => ({
       lock: () => store.setMode(store.getSnapshot().mode === "locked" ? "free" : "locked"),
@@ -59,32 +48,28 @@ export function RunView({
   );
   const acts = useAirActs(store, mode, own);
   const held = useAirKeys(venue.keys, acts);
-  const edited = editing && desk.cues.find(({ view }) => view.cueId === editing.cueId);
   const closeEditor = () => {
     setEditing(null);
     if (editButton.current?.isConnected) editButton.current.focus();
   };
   const script = (
     <main aria-label="Script" className="relative flex min-h-0 flex-1 flex-col">
-      <EventStrip desk={desk} nowMs={nowMs} />
+      <EventStrip />
       <div className="relative min-h-0 flex-1">
-        <Script desk={desk} heldIds={heldIds} nowMs={nowMs} />
+        <Script />
         <NoticeBar />
       </div>
-      {edited && editing && (
-        <RunEditor cue={edited} caretAt={editing.at} outfits={outfits} onClose={closeEditor} />
-      )}
+      {editing && <RunEditor cueId={editing.cueId} caretAt={editing.at} onClose={closeEditor} />}
       {isNoting && <StageNote onClose={() => setIsNoting(false)} />}
     </main>
   );
-  const screens = { desk, outfits, outputTokens, heldIds, nowMs };
-  const takeBar = <TakeBar desk={desk} map={venue.keys} acts={acts} held={held} nowMs={nowMs} />;
-  const layers = <Layers desk={desk} heldIds={heldIds} nowMs={nowMs} />;
+  const takeBar = <TakeBar map={venue.keys} acts={acts} held={held} />;
+  const layers = <Layers />;
   if (isOneColumn)
     return (
       <div className="flex min-h-0 flex-1 flex-col">
         {script}
-        <ScreenChooser {...screens} />
+        <ScreenChooser />
         {layers}
         {takeBar}
       </div>
@@ -102,7 +87,7 @@ export function RunView({
       </Panel>
       <section aria-label="Between script and screens" className="flex shrink-0">
         <PanelResizeHandle
-          aria-label="Room of the script"
+          aria-label="Width of the script"
           data-own-keys="the split"
           className="w-1.5 bg-edge hover:bg-act data-[resize-handle-state=drag]:bg-act"
         />
@@ -110,7 +95,7 @@ export function RunView({
       <Panel minSize={25} className="flex min-h-0 flex-col bg-raised">
         <aside aria-label="Screens" className="flex min-h-0 flex-1 flex-col">
           <div className="min-h-0 flex-1">
-            <Screens {...screens} />
+            <Screens />
           </div>
           <KeyList map={venue.keys} />
         </aside>

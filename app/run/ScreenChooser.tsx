@@ -1,30 +1,21 @@
 import { useState } from "react";
-import type { DeskSnapshot } from "../desk/deskStore.ts";
-import type { DeskOutfit } from "../desk/outfit.ts";
+import { useDesk } from "../desk/deskContext.ts";
 import { Screens } from "./Screens.tsx";
 
 /** Where there is no room for all screens: the two pictures of one of them, and the names of the others. */
-export function ScreenChooser({
-  desk,
-  ...screens
-}: {
-  desk: DeskSnapshot;
-  outfits: readonly DeskOutfit[];
-  outputTokens: Readonly<Record<string, string>>;
-  heldIds: ReadonlySet<string>;
-  nowMs: number | null;
-}) {
+export function ScreenChooser() {
+  const { outputs } = useDesk("outputs");
   const [chosenId, setChosenId] = useState<string | null>(null);
-  const chosen = desk.outputs.find(({ id }) => id === chosenId) ?? desk.outputs[0];
+  const chosen = outputs.find(({ id }) => id === chosenId) ?? outputs[0];
   return (
     <aside aria-label="Screens" className="flex shrink-0 flex-col border-t border-edge bg-raised">
-      {desk.outputs.length > 1 && (
+      {outputs.length > 1 && (
         <div
           role="toolbar"
           aria-label="Which screen"
           className="relative flex gap-1.5 overflow-x-auto px-4 pt-2"
         >
-          {desk.outputs.map(({ id, name }) => (
+          {outputs.map(({ id, name }) => (
             <button
               key={id}
               type="button"
@@ -38,7 +29,7 @@ export function ScreenChooser({
         </div>
       )}
       <div className="h-[clamp(150px,26dvh,300px)] max-sm:h-[128px]">
-        {chosen && <Screens desk={desk} {...screens} only={chosen.id} />}
+        {chosen && <Screens only={chosen.id} />}
       </div>
     </aside>
   );

@@ -1,42 +1,35 @@
-import { useMemo, useRef, useState } from "react";
-import type { Output } from "../../core/screens/plan.ts";
-import { stateUnderPlan } from "../../core/screens/preview.ts";
+import { memo, useMemo, useRef, useState } from "react";
 import { showsAny } from "../../core/show/held.ts";
 import { pagesOn, showsAnything } from "../../core/show/layers.ts";
-import { useDeskStore, useDrawing } from "../desk/deskContext.ts";
-import type { DeskSnapshot } from "../desk/deskStore.ts";
-import type { DeskOutfit } from "../desk/outfit.ts";
+import { stateUnderPlan } from "../../core/show/stateAfterTake.ts";
+import type { Output } from "../../core/venue/plan.ts";
+import { useDesk, useDeskStore, useDrawing } from "../desk/deskContext.ts";
+import { useDeskData } from "../desk/useDeskData.ts";
+import { useHeldIds } from "../desk/useHeldIds.ts";
 import { useNextState } from "../desk/useNextState.ts";
-import { describeHealth } from "../screens/health.ts";
-import { Enlarged } from "../ui/Enlarged.tsx";
-import { OutputPicture } from "../ui/OutputPicture.tsx";
+import { usePresentTime } from "../desk/usePresentTime.ts";
+import { Enlarged } from "../pictures/Enlarged.tsx";
+import { OutputPicture } from "../pictures/OutputPicture.tsx";
+import { fillRoom } from "../pictures/pictureSizes.ts";
 import { useSize } from "../ui/useSize.ts";
 import { OutputCard } from "./OutputCard.tsx";
 import { PlanChips } from "./PlanChips.tsx";
-import { fillRoom } from "./pictureRoom.ts";
 
 /** How high the pictures are that show a plan before it is used, px. */
 const LOOKED_AT_PX = 64;
 
 /** Every output: what is on air, live, and beside it what the take key would make of it, as large as the room allows. */
-export function Screens({
-  desk,
-  outfits,
-  outputTokens,
-  heldIds,
-  nowMs,
+export const Screens = memo(function Screens({
   only = null,
 }: {
-  desk: DeskSnapshot;
-  outfits: readonly DeskOutfit[];
-  outputTokens: Readonly<Record<string, string>>;
-  /** Cues on air whose edits are held. */
-  heldIds: ReadonlySet<string>;
-  nowMs: number | null;
   /** The only output shown, where there is no room for all. */
   only?: string | null;
 }) {
   const store = useDeskStore();
+  const desk = useDesk("state", "plans", "outputs", "channel", "rehearsedOn", "next");
+  const { outfits, outputTokens } = useDeskData();
+  const presentMs = usePresentTime();
+  const heldIds = useHeldIds();
   const drawing = useDrawing();
   const room = useRef<HTMLDivElement>(null);
   const size = useSize(room);
@@ -44,7 +37,7 @@ export function Screens({
     null,
   );
   const { state } = desk;
-  const nextState = useNextState(desk, nowMs);
+  const nextState = useNextState();
   const [shownPlanId, setShownPlanId] = useState<string | null>(null);
   const shownPlan = desk.plans.find(({ id }) => id === shownPlanId && id !== state.plan.id);
   const planState = useMemo(
@@ -53,7 +46,7 @@ export function Screens({
   );
   // What people sing or read must not be missed by whoever looks at a screen without it.
   const wordLayers = state.layers.filter(({ id }) =>
-    [...pagesOn(state, id, nowMs ?? 0).values()].some(
+    [...pagesOn(state, id, presentMs ?? 0).values()].some(
       (page) => page && store.findContent(page.content)?.flow,
     ),
   );
@@ -67,13 +60,13 @@ export function Screens({
       <div
         className={`flex min-h-8 shrink-0 flex-wrap items-center gap-2 text-[14px] text-second ${only === null ? "" : "max-sm:hidden"}`}
       >
-        <PlanChips desk={desk} shownId={shownPlanId} onShow={setShownPlanId} />
+        <PlanChips shownId={shownPlanId} onShow={setShownPlanId} />
         {Object.keys(state.tests).length > 0 && (
           <span className="flex items-center gap-2 font-semibold text-attention">
             <span aria-hidden="true" className="hatched size-4 rounded" /> test pictures are on
             <button
               type="button"
-              onClick={() => store.press({ kind: "test", outputIds: null, picture: null })}
+              onClick={() => store.air.press({ kind: "test", outputIds: null, picture: null })}
               className="min-h-8 rounded-md bg-attention px-2.5 text-on-bright"
             >
               Off
@@ -109,7 +102,6 @@ export function Screens({
           {size.widthPx > 0 &&
             outputs.map((output, index) => {
               const planned = state.plan.outputs[output.id];
-              const health = desk.screens.find(({ outputId }) => outputId === output.id);
               const layerIds = planned?.layerIds ?? [];
               return (
                 <OutputCard
@@ -123,11 +115,10 @@ export function Screens({
                         ? "here"
                         : "elsewhere"
                   }
-                  isHeld={showsAny(state, output.id, heldIds, nowMs ?? 0)}
-                  isOnAir={showsAnything(state, output.id, layerIds, nowMs ?? 0)}
+                  isHeld={showsAny(state, output.id, heldIds, presentMs ?? 0)}
+                  isOnAir={showsAnything(state, output.id, layerIds, presentMs ?? 0)}
                   hasNext={desk.next !== undefined}
                   hidden={wordLayers.filter(({ id }) => !layerIds.includes(id)).map(({ name }) => name)}
-                  facts={describeHealth(output, health, nowMs)}
                   link={`/out/${outputTokens[output.id]}${output.backdrop === "transparent" ? "?over=picture" : ""}`}
                   pictureWidthPx={widths[index] ?? 0}
                   now={
@@ -164,4 +155,4 @@ export function Screens({
       )}
     </section>
   );
-}
+});

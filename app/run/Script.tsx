@@ -1,14 +1,15 @@
 import { defaultRangeExtractor, useVirtualizer } from "@tanstack/react-virtual";
-import { useMemo, useRef, useState } from "react";
+import { memo, useMemo, useRef, useState } from "react";
 import { Link } from "react-router";
 import { sameAnchor } from "../../core/rundown/anchor.ts";
-import { placeNow } from "../../core/rundown/next.ts";
-import { stepNow } from "../../core/rundown/placeWords.ts";
 import { stepsOf } from "../../core/rundown/steps.ts";
+import { stepNow } from "../../core/rundown/textPlace.ts";
 import { pagesOn } from "../../core/show/layers.ts";
-import { useDeskStore } from "../desk/deskContext.ts";
+import { placeNow } from "../../core/show/next.ts";
+import { useDesk, useDeskStore } from "../desk/deskContext.ts";
 import type { DeskCue } from "../desk/deskCues.ts";
-import type { DeskSnapshot } from "../desk/deskStore.ts";
+import { useHeldIds } from "../desk/useHeldIds.ts";
+import { usePresentTime } from "../desk/usePresentTime.ts";
 import { ScriptCue } from "./ScriptCue.tsx";
 import { GONE, stepKey } from "./stepKey.ts";
 import { useReadingLine } from "./useReadingLine.ts";
@@ -23,30 +24,30 @@ const estimatedPx = (cue: DeskCue | undefined): number =>
   Math.max(CUE_PX, (cue?.ready ? stepsOf(cue.ready.content).length : 0) * STEP_PX);
 
 /** The rundown as running text. The step on air stands at the reading line; each take glides the script under it. */
-export function Script({
-  desk,
-  heldIds,
-  nowMs,
-}: {
-  desk: DeskSnapshot;
-  /** Cues on air whose edits are held. */
-  heldIds: ReadonlySet<string>;
-  nowMs: number | null;
-}) {
+export const Script = memo(function Script() {
   const store = useDeskStore();
-  const { state, cues, next } = desk;
+  const { state, cues, next, channel, plans, outputs } = useDesk(
+    "state",
+    "cues",
+    "next",
+    "channel",
+    "plans",
+    "outputs",
+  );
+  const heldIds = useHeldIds();
+  const presentMs = usePresentTime();
 
   /** Cue id → steps of it that are on air now, as keys joined by spaces (a string, so that cues can tell it is the same). */
   const pinned = useMemo(() => {
     const found = new Map<string, string>();
     for (const { id } of state.layers)
-      for (const page of pagesOn(state, id, nowMs ?? 0).values())
+      for (const page of pagesOn(state, id, presentMs ?? 0).values())
         if (page) found.set(page.cueId, page.content);
     return found;
-  }, [state, nowMs]);
+  }, [state, presentMs]);
   const onAir = useMemo(() => {
     const found = new Map<string, string>();
-    for (const [, page] of state.layers.flatMap(({ id }) => [...pagesOn(state, id, nowMs ?? 0)])) {
+    for (const [, page] of state.layers.flatMap(({ id }) => [...pagesOn(state, id, presentMs ?? 0)])) {
       const content = page && cues.find(({ view }) => view.cueId === page.cueId)?.ready?.content;
       if (!page || !content) continue;
       const now = stepNow(store.findContent(page.content), content, page.step);
@@ -54,7 +55,7 @@ export function Script({
       found.set(page.cueId, `${found.get(page.cueId) ?? ""} ${key}`.trim());
     }
     return found;
-  }, [state, nowMs, cues, store]);
+  }, [state, presentMs, cues, store]);
 
   const position = state.line.at;
   const contentOf = (cueId: string) => cues.find(({ view }) => view.cueId === cueId)?.ready?.content;
@@ -155,12 +156,12 @@ export function Script({
                 isArmed={state.arm !== null}
                 heldContent={heldIds.has(cue.view.cueId) ? (pinned.get(cue.view.cueId) ?? "") : ""}
                 isAside={state.line.asides.some(({ cueId }) => cueId === cue.view.cueId)}
-                isRehearsal={desk.channel === "rehearsal"}
+                isRehearsal={channel === "rehearsal"}
                 takenStep={isCurrent && positionStep ? stepKey(positionStep) : ""}
                 doneSteps={doneSteps}
                 plan={state.plan}
-                plans={desk.plans}
-                outputs={desk.outputs}
+                plans={plans}
+                outputs={outputs}
                 store={store}
               />
             );
@@ -184,4 +185,4 @@ export function Script({
       )}
     </div>
   );
-}
+});

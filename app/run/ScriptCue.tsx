@@ -1,17 +1,17 @@
 import { Check, MonitorCog, TriangleAlert } from "lucide-react";
 import { memo } from "react";
 import type { PageContent } from "../../core/rundown/content.ts";
-import { planNeededAt } from "../../core/rundown/planNeed.ts";
 import { type Step, stepsOf } from "../../core/rundown/steps.ts";
-import type { Output, ScreenPlan } from "../../core/screens/plan.ts";
+import { planNeededAt } from "../../core/show/planNeed.ts";
+import type { Output, ScreenPlan } from "../../core/venue/plan.ts";
 import { nameMissing } from "../../core/words/credits.ts";
 import type { DeskCue } from "../desk/deskCues.ts";
 import type { DeskStore } from "../desk/deskStore.ts";
+import { missingIn } from "../desk/missingCredits.ts";
 import { useDeskData } from "../desk/useDeskData.ts";
-import { missingIn } from "../prepare/missingCredits.ts";
+import { CueThumbnail } from "../pictures/CueThumbnail.tsx";
 import { CueTagMark } from "../ui/CueTagMark.tsx";
-import { CueThumbnail } from "../ui/CueThumbnail.tsx";
-import { cueKindName, cueTiming, cueTitle, describeAction, wordsOf } from "../ui/cueWords.ts";
+import { cueKindName, cueTiming, cueTitle, describeAction, wordsOf } from "../ui/describeCue.ts";
 import { GONE, stepKey } from "./stepKey.ts";
 
 interface Props {
@@ -88,7 +88,7 @@ export const ScriptCue = memo(function ScriptCue(props: Props) {
         {"problem" in view.compiled && (
           <p className="flex items-start gap-2.5 px-6 py-2 text-[15px] text-attention">
             <TriangleAlert aria-hidden="true" className="mt-0.5 size-5 shrink-0" />
-            <span>Skipped: {view.compiled.problem}</span>
+            <span>Skipped: {view.compiled.problem.sentence}</span>
           </p>
         )}
         {view.doc.kind === "remark" && (
@@ -127,9 +127,9 @@ export const ScriptCue = memo(function ScriptCue(props: Props) {
                 isTaken={props.takenStep === key}
                 isArmed={props.isArmed}
                 isHeld={held !== undefined}
-                onGoOn={props.isAside && air.has(key) ? () => store.goOn(view.cueId) : null}
+                onGoOn={props.isAside && air.has(key) ? () => store.air.goOn(view.cueId) : null}
                 isRehearsal={props.isRehearsal}
-                onArm={() => store.arm({ cueId: view.cueId, content: ready.hash, step: step.anchor })}
+                onArm={() => store.air.arm({ cueId: view.cueId, content: ready.hash, step: step.anchor })}
               >
                 {step.kind === "page" && <PageWords {...props} step={step} />}
               </StepRow>

@@ -13,7 +13,7 @@ export function StageNote({ onClose }: { onClose: () => void }) {
       className="flex items-center gap-2.5 border-t border-edge bg-raised px-4 py-2.5"
       onSubmit={(event) => {
         event.preventDefault();
-        store.press({ kind: "stageNote", text });
+        store.air.press({ kind: "stageNote", text });
         onClose();
       }}
     >

@@ -1,42 +1,42 @@
+import { memo } from "react";
 import { AIR_ACTIONS, type AirAction, type KeyMap, keysOf, nameOfKey } from "../../core/keys/keyMap.ts";
 import { actToUndo } from "../../core/show/acts.ts";
 import { outTarget } from "../../core/show/meaning.ts";
-import { actWords } from "../desk/actWords.ts";
-import { useDeskStore } from "../desk/deskContext.ts";
-import type { DeskSnapshot } from "../desk/deskStore.ts";
+import { describeAct } from "../desk/describeAct.ts";
+import { useDesk, useDeskStore, useIsAlive } from "../desk/deskContext.ts";
+import type { AirActs } from "../desk/useAirActs.ts";
+import { usePresentTime } from "../desk/usePresentTime.ts";
 import { HoldButton } from "../ui/HoldButton.tsx";
-import { forecastWords } from "./forecastWords.ts";
-import type { AirActs } from "./useAirActs.ts";
+import { describeForecast } from "./describeForecast.ts";
 import { useKeysElsewhere } from "./useKeysElsewhere.ts";
 
 /** The commands that change the air, as buttons. The take is the one bright control; under it stands what it would do. */
-export function TakeBar({
-  desk,
+export const TakeBar = memo(function TakeBar({
   map,
   acts,
   held,
-  nowMs,
 }: {
-  desk: DeskSnapshot;
   map: KeyMap;
   acts: AirActs;
   held: AirAction | null;
-  nowMs: number | null;
 }) {
   const store = useDeskStore();
+  const desk = useDesk("state", "next", "ready", "plans", "outputs", "cues");
+  const isAlive = useIsAlive();
+  const presentMs = usePresentTime();
   const keysElsewhere = useKeysElsewhere();
   const keyOf = (action: AirAction) => nameOfKey(keysOf(map, action)[0] ?? "");
   const { state, next } = desk;
   // Whose acts are whose is known once the page is alive: the server does not know this window.
-  const act = nowMs === null ? undefined : actToUndo(state.acts, store.windowId);
+  const act = !isAlive ? undefined : actToUndo(state.acts, store.windowId);
   const armed = state.arm !== null;
-  const out = outTarget(state, nowMs ?? 0);
+  const out = outTarget(state, presentMs ?? 0);
   const outName = state.layers.find(({ id }) => id === out?.layerId)?.name;
   const isBlack = Object.values(state.shutters).some(
     ({ untilMs, picture, byAll }) => untilMs === null && byAll && picture === "black",
   );
-  const forecast = nowMs === null ? "" : forecastWords(desk, store.windowId, nowMs);
-  const undoWords = act ? actWords(act, desk, store.windowId) : "";
+  const forecast = presentMs === null ? "" : describeForecast(desk, store.windowId, store.now());
+  const undoName = act ? describeAct(act, desk, store.windowId) : "";
   return (
     <section
       aria-label="Air"
@@ -90,13 +90,13 @@ export function TakeBar({
             {forecast}
           </p>
         )}
-        <p className="truncate text-second" title={undoWords}>
-          {act ? `${keyOf("undo")} puts back: ${undoWords}` : "Nothing to undo"}
+        <p className="truncate text-second" title={undoName}>
+          {act ? `${keyOf("undo")} puts back: ${undoName}` : "Nothing to undo"}
         </p>
       </div>
     </section>
   );
-}
+});
 
 const smallClass =
   "relative flex min-h-16 max-sm:min-h-12 flex-col items-center justify-center gap-1 overflow-hidden rounded-lg bg-lifted px-0.5 text-center text-[14px] leading-tight wrap-anywhere text-paper hover:bg-edge disabled:text-quiet disabled:hover:bg-lifted";

@@ -1,9 +1,9 @@
 import { useState } from "react";
 import { NavLink, useRevalidator } from "react-router";
+import { call } from "../api/call.ts";
 import { useDeskStore } from "../desk/deskContext.ts";
 import { useDeskData } from "../desk/useDeskData.ts";
-import { fieldClass, Labelled } from "../prepare/Labelled.tsx";
-import { postJson } from "../ui/postJson.ts";
+import { fieldClass, Labelled } from "../ui/Labelled.tsx";
 import { DeskAccess } from "./DeskAccess.tsx";
 
 /** Who may see everything, and who may open the desk from another machine. */
@@ -13,9 +13,9 @@ export function Access() {
   const { revalidate } = useRevalidator();
   const [typed, setTyped] = useState("");
   const save = async (passcode: string) => {
-    const answer = await postJson<{ sentence?: string }>("/passcode", { passcode });
-    if (!answer || answer.sentence !== undefined) {
-      store.say("trouble", answer?.sentence ?? "The server cannot be reached. The passcode is as it was.");
+    const answer = await call("/passcode", { passcode });
+    if ("problem" in answer) {
+      store.say("trouble", answer.problem.sentence);
       return;
     }
     setTyped("");
@@ -41,7 +41,7 @@ export function Access() {
           type="button"
           title="The old link ends at once"
           className="min-h-8 rounded-md bg-lifted px-3 hover:bg-edge"
-          onClick={() => void postJson("/screens-link", { kind: "renewWatch" }).then(() => void revalidate())}
+          onClick={() => void call("/screens-link", { kind: "renewWatch" }).then(() => void revalidate())}
         >
           New link
         </button>

@@ -1,40 +1,23 @@
 import { useCallback, useEffect, useState } from "react";
+import { ask, call } from "../api/call.ts";
+import type { Calls, LetIn } from "../api/calls.ts";
 import { useDeskStore } from "../desk/deskContext.ts";
 import { formatLength } from "../ui/format.ts";
-import { postJson } from "../ui/postJson.ts";
-
-interface Session {
-  readonly id: string;
-  readonly name: string;
-  readonly way: "link" | "passcode";
-  readonly address: string;
-  readonly seenAtMs: number;
-}
-interface LetIn {
-  readonly sessions: readonly Session[];
-  /** This browser's own, where it was let in. */
-  readonly ownId: string | null;
-  /** Null for a browser that was let in: it could come back with it. */
-  readonly deskLink: string | null;
-}
 
 /** Browsers on other machines that were let in to the desk, and ways to show them out. */
 export function DeskAccess({ hasPasscode }: { hasPasscode: boolean }) {
   const store = useDeskStore();
   const [letIn, setLetIn] = useState<LetIn | null>(null);
   const load = useCallback(async () => {
-    const answer = await fetch("/access")
-      .then((response) => response.json() as Promise<LetIn>)
-      .catch(() => undefined);
-    if (answer) setLetIn(answer);
+    const answer = await ask("/access");
+    if ("value" in answer) setLetIn(answer.value);
   }, []);
   // Another passcode shows everybody out: look again.
   // biome-ignore lint/correctness/useExhaustiveDependencies: that is when
   useEffect(() => void load(), [load, hasPasscode]);
-  const act = async (body: object, done: string) => {
-    const answer = await postJson<{ sentence?: string }>("/access", body);
-    if (!answer || answer.sentence !== undefined)
-      store.say("trouble", answer?.sentence ?? "The server cannot be reached. Nothing was changed.");
+  const act = async (body: Calls["/access"]["sends"], done: string) => {
+    const answer = await call("/access", body);
+    if ("problem" in answer) store.say("trouble", answer.problem.sentence);
     else store.say("word", done);
     await load();
   };

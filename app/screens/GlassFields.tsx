@@ -1,6 +1,7 @@
-import { fittingMap } from "../../core/screens/fitting.ts";
-import { NO_FITTING, type Output } from "../../core/screens/plan.ts";
-import { Check, Choice, NumberField } from "./fields.tsx";
+import { fittingMap } from "../../core/venue/fitting.ts";
+import { NO_FITTING, type Output } from "../../core/venue/plan.ts";
+import { CheckBox } from "../ui/CheckBox.tsx";
+import { Choice, NumberField } from "./fields.tsx";
 
 /** How the picture is put onto the glass: turned, mirrored, off the edges, pinned, brighter or darker. */
 export function GlassFields({ output, onSave }: { output: Output; onSave: (output: Output) => void }) {
@@ -25,10 +26,10 @@ export function GlassFields({ output, onSave }: { output: Output; onSave: (outpu
             ]}
             onSave={(turn) => refit({ turnDeg: Number(turn) as 0 | 90 | 180 | 270 })}
           />
-          <Check
+          <CheckBox
             label="Mirrored, from behind"
-            value={fitting.mirrored}
-            onSave={(mirrored) => refit({ mirrored })}
+            isOn={fitting.mirrored}
+            onChange={(mirrored) => refit({ mirrored })}
           />
         </div>
         <div className="flex gap-2 *:flex-1">

@@ -2,9 +2,9 @@ import { ExternalLink } from "lucide-react";
 import qrcode from "qrcode-generator";
 import { useEffect, useMemo, useState } from "react";
 import { useRevalidator } from "react-router";
-import type { Output } from "../../core/screens/plan.ts";
+import type { Output } from "../../core/venue/plan.ts";
+import { call } from "../api/call.ts";
 import { useDeskData } from "../desk/useDeskData.ts";
-import { postJson } from "../ui/postJson.ts";
 import { Monitors } from "./Monitors.tsx";
 
 /** Link, code for a camera, and a short code to type on a device. */
@@ -49,8 +49,8 @@ export function OpenWays({ output }: { output: Output }) {
             type="button"
             className="min-h-8 self-start rounded-md bg-lifted px-3 hover:bg-edge"
             onClick={() =>
-              void postJson<{ code?: string }>("/screens-link", { kind: "pair", id: output.id }).then(
-                (answer) => setPairCode(answer?.code ?? ""),
+              void call("/screens-link", { kind: "pair", id: output.id }).then((answer) =>
+                setPairCode("value" in answer ? (answer.value.code ?? "") : ""),
               )
             }
           >
@@ -68,7 +68,7 @@ export function OpenWays({ output }: { output: Output }) {
             title="The old link ends at once"
             className="min-h-8 self-start rounded-md bg-lifted px-3 hover:bg-edge"
             onClick={() =>
-              void postJson("/screens-link", { kind: "renew", id: output.id }).then(() => void revalidate())
+              void call("/screens-link", { kind: "renew", id: output.id }).then(() => void revalidate())
             }
           >
             New link

@@ -1,8 +1,8 @@
 import { Copy, Trash2 } from "lucide-react";
 import { type ReactNode, useEffect, useState } from "react";
-import type { ScreenPlan } from "../../core/screens/plan.ts";
+import type { ScreenPlan } from "../../core/venue/plan.ts";
+import { newId } from "../api/newId.ts";
 import { HoldButton } from "../ui/HoldButton.tsx";
-import { newId } from "../ui/newId.ts";
 
 /** The plans by name: one is used, one is looked at; what every screen would become stands below before it is used. */
 export function PlanBar({

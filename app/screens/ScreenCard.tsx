@@ -1,19 +1,16 @@
-import type { Output, ScreenPlan } from "../../core/screens/plan.ts";
-import type { TestPictureName } from "../../core/screens/testPicture.ts";
 import type { ShowState } from "../../core/show/state.ts";
-import type { ScreenHealth } from "../../core/show/wire.ts";
+import type { Output, ScreenPlan } from "../../core/venue/plan.ts";
+import type { TestPictureName } from "../../core/venue/testPicture.ts";
 import type { DeskOutfit } from "../desk/outfit.ts";
+import { useHealthFacts } from "../desk/useHealthFacts.ts";
 import type { Drawing } from "../live/drawing.ts";
-import { OutputPicture } from "../ui/OutputPicture.tsx";
-import { describeHealth } from "./health.ts";
+import { OutputPicture } from "../pictures/OutputPicture.tsx";
 
 /** One screen in the list: its picture, what it would become, how it does, and its part of the plan that is looked at. */
 export function ScreenCard({
   number,
   output,
   isChosen,
-  health,
-  nowMs,
   state,
   would,
   plan,
@@ -27,8 +24,6 @@ export function ScreenCard({
   number: number;
   output: Output;
   isChosen: boolean;
-  health: ScreenHealth | undefined;
-  nowMs: number | null;
   state: ShowState;
   /** Under the plan that is looked at, when that is not the one in use. */
   would: ShowState | undefined;
@@ -46,7 +41,7 @@ export function ScreenCard({
   const planned = plan?.outputs[output.id];
   const change = (entry: ScreenPlan["outputs"][string]) =>
     plan && void onPlan({ ...plan, outputs: { ...plan.outputs, [output.id]: entry } });
-  const facts = describeHealth(output, health, nowMs);
+  const facts = useHealthFacts(output);
   const isTall = output.heightPx > output.widthPx;
   const width = isTall ? 92 : would ? 178 : 250;
   return (

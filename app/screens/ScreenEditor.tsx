@@ -1,11 +1,12 @@
 import { Trash2 } from "lucide-react";
 import { useEffect, useState } from "react";
-import type { Output } from "../../core/screens/plan.ts";
-import { smallestReadable } from "../../core/screens/seat.ts";
 import { FRAME_RATES, type FrameRateName } from "../../core/time/timecode.ts";
-import { fieldClass, Labelled } from "../prepare/Labelled.tsx";
+import type { Output } from "../../core/venue/plan.ts";
+import { smallestReadable } from "../../core/venue/seat.ts";
+import { CheckBox } from "../ui/CheckBox.tsx";
 import { HoldButton } from "../ui/HoldButton.tsx";
-import { Check, Choice, NumberField, TextField } from "./fields.tsx";
+import { fieldClass, Labelled } from "../ui/Labelled.tsx";
+import { Choice, NumberField, TextField } from "./fields.tsx";
 import { GlassFields } from "./GlassFields.tsx";
 import { OpenWays } from "./OpenWays.tsx";
 import { shapeAdvice } from "./shapeAdvice.ts";
@@ -154,15 +155,15 @@ export function ScreenEditor({
         </div>
       )}
       <div className="flex flex-wrap gap-x-6 gap-y-2">
-        <Check
+        <CheckBox
           label="Clips are heard here"
-          value={output.sound}
-          onSave={(sound) => onSave({ ...output, sound })}
+          isOn={output.sound}
+          onChange={(sound) => onSave({ ...output, sound })}
         />
-        <Check
+        <CheckBox
           label="Program beneath"
-          value={output.program}
-          onSave={(program) => onSave({ ...output, program })}
+          isOn={output.program}
+          onChange={(program) => onSave({ ...output, program })}
         />
       </div>
       <div className="flex gap-3 *:flex-1">

@@ -1,14 +1,14 @@
 import { Plus } from "lucide-react";
 import { useMemo, useState } from "react";
 import { useRevalidator } from "react-router";
-import { type Output, outputSchema, type ScreenPlan, type Venue } from "../../core/screens/plan.ts";
-import { stateUnderPlan } from "../../core/screens/preview.ts";
-import { TEST_PICTURES, type TestPictureName } from "../../core/screens/testPicture.ts";
-import { useDesk, useDeskStore, useDrawing, useServerTime } from "../desk/deskContext.ts";
+import { stateUnderPlan } from "../../core/show/stateAfterTake.ts";
+import { type Output, outputSchema, type ScreenPlan, type Venue } from "../../core/venue/plan.ts";
+import { TEST_PICTURES, type TestPictureName } from "../../core/venue/testPicture.ts";
+import { newId } from "../api/newId.ts";
+import { useDesk, useDeskStore, useDrawing } from "../desk/deskContext.ts";
 import { NoticeBar } from "../desk/NoticeBar.tsx";
 import { sayWithUndo } from "../desk/sayWithUndo.ts";
 import { useDeskData } from "../desk/useDeskData.ts";
-import { newId } from "../ui/newId.ts";
 import { Access } from "./Access.tsx";
 import { PlanBar } from "./PlanBar.tsx";
 import { ScreenCard } from "./ScreenCard.tsx";
@@ -37,11 +37,10 @@ export function ScreensView({
   /** The sizes that templates are made for. */
   made: readonly { readonly widthPx: number; readonly heightPx: number }[];
 }) {
-  const desk = useDesk();
+  const desk = useDesk("outputs", "plans", "state");
   const store = useDeskStore();
   const drawing = useDrawing();
   const { outfits } = useDeskData();
-  const nowMs = useServerTime(500);
   const { outputs, plans, state } = desk;
   const [chosenId, setChosenId] = useState<string | null>(outputs[0]?.id ?? null);
   const [isRoom, setIsRoom] = useState(false);
@@ -77,7 +76,7 @@ export function ScreensView({
   const save = (output: Output) => saveScreens(store, { kind: "saveOutput", output });
   const savePlan = (next: ScreenPlan) => saveScreens(store, { kind: "savePlan", plan: next });
   const test = (picture: TestPictureName | null, outputIds: string[] | null) => {
-    store.press({ kind: "test", picture, outputIds });
+    store.air.press({ kind: "test", picture, outputIds });
     if (picture !== null) sayWithUndo(store, `${TEST_NAMES[picture]} on ${nameOf(outputIds)}.`);
   };
   const nameOf = (ids: string[] | null) =>
@@ -91,7 +90,7 @@ export function ScreensView({
   const setStandBy = (file: string) => {
     const picture = pictures.find((each) => each.file === file);
     const shown = picture && { file, widthPx: picture.widthPx, heightPx: picture.heightPx };
-    store.press({ kind: "setStandBy", picture: shown ?? null });
+    store.air.press({ kind: "setStandBy", picture: shown ?? null });
   };
 
   useTestKey(store, chosen?.id);
@@ -105,7 +104,7 @@ export function ScreensView({
           hasDraft={hasDraft}
           shownId={plan?.id ?? ""}
           onShow={setPlanId}
-          onUse={(id) => store.press({ kind: "switchPlan", planId: id, builtOn: state.airRevision })}
+          onUse={(id) => store.air.press({ kind: "switchPlan", planId: id, builtOn: state.airRevision })}
           onSave={savePlan}
           onRemove={(id) => saveScreens(store, { kind: "removePlan", planId: id })}
         >
@@ -185,8 +184,6 @@ export function ScreensView({
                   number={index + 1}
                   output={output}
                   isChosen={output.id === chosen?.id}
-                  health={desk.screens.find(({ outputId }) => outputId === output.id)}
-                  nowMs={nowMs}
                   state={state}
                   would={would}
                   plan={plan}
@@ -197,7 +194,7 @@ export function ScreensView({
                   onTest={(picture) => test(picture, [output.id])}
                   onShut={() => {
                     const isShut = state.shutters[output.id]?.untilMs === null;
-                    store.press({
+                    store.air.press({
                       kind: "shut",
                       outputIds: [output.id],
                       picture: isShut ? null : "black",

@@ -8,7 +8,7 @@ import {
 } from "@dnd-kit/core";
 import { RotateCw } from "lucide-react";
 import { useEffect, useRef, useState } from "react";
-import type { Output, Venue } from "../../core/screens/plan.ts";
+import type { Output, Venue } from "../../core/venue/plan.ts";
 import { NumberField } from "./fields.tsx";
 
 const STEP_M = 0.5;

@@ -1,5 +1,6 @@
-import type { Output } from "../../core/screens/plan.ts";
-import { Check, NumberField } from "./fields.tsx";
+import type { Output } from "../../core/venue/plan.ts";
+import { CheckBox } from "../ui/CheckBox.tsx";
+import { NumberField } from "./fields.tsx";
 
 /** Which part of a larger canvas the screen shows: one page over a wall of several. */
 export function WallFields({ output, onSave }: { output: Output; onSave: (output: Output) => void }) {
@@ -7,10 +8,10 @@ export function WallFields({ output, onSave }: { output: Output; onSave: (output
     <details className="rounded-lg border border-edge p-3" open={output.region !== null}>
       <summary className="cursor-pointer text-[15px] font-semibold">Part of a wall</summary>
       <div className="mt-3 flex flex-col gap-3">
-        <Check
+        <CheckBox
           label="Shows a part of a larger canvas"
-          value={output.region !== null}
-          onSave={(isPart) =>
+          isOn={output.region !== null}
+          onChange={(isPart) =>
             onSave({
               ...output,
               region: isPart

@@ -1,4 +1,4 @@
-import { fieldClass, Labelled } from "../prepare/Labelled.tsx";
+import { fieldClass, Labelled } from "../ui/Labelled.tsx";
 import { NumberBox } from "../ui/NumberBox.tsx";
 
 export function TextField({
@@ -89,27 +89,5 @@ export function Choice<T extends string>({
         ))}
       </select>
     </Labelled>
-  );
-}
-
-export function Check({
-  label,
-  value,
-  onSave,
-}: {
-  label: string;
-  value: boolean;
-  onSave: (value: boolean) => void;
-}) {
-  return (
-    <label className="flex min-h-9 items-center gap-2.5 text-[15px]">
-      <input
-        type="checkbox"
-        checked={value}
-        onChange={(event) => onSave(event.target.checked)}
-        className="size-5 accent-act"
-      />
-      {label}
-    </label>
   );
 }

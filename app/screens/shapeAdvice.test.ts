@@ -1,5 +1,5 @@
 import { describe, expect, test } from "vitest";
-import type { Output } from "../../core/screens/plan.ts";
+import type { Output } from "../../core/venue/plan.ts";
 import { STARTER_OUTPUTS } from "../../designs/starter.ts";
 import { shapeAdvice } from "./shapeAdvice.ts";
 

@@ -1,5 +1,5 @@
-import { canvasOf, type Output } from "../../core/screens/plan.ts";
-import { shapesApart } from "../../core/screens/shape.ts";
+import { canvasOf, type Output } from "../../core/venue/plan.ts";
+import { shapesApart } from "../../core/venue/shape.ts";
 
 /** Shapes further apart than this are seen to differ. */
 const SAME_SHAPE = 0.02;

@@ -2,10 +2,10 @@ import { useState } from "react";
 import { songCue } from "../../core/rundown/cueDoc.ts";
 import { keepSong } from "../../core/words/reader/keepSong.ts";
 import { type SongFields, songFieldsOf } from "../../core/words/songFields.ts";
+import { asOutcome, call } from "../api/call.ts";
+import { newId } from "../api/newId.ts";
 import { SongReview } from "../review/SongReview.tsx";
 import { useReview } from "../review/useReview.ts";
-import { newId } from "../ui/newId.ts";
-import { postJson } from "../ui/postJson.ts";
 
 /** A song of a file that was read with doubts. */
 export interface SongToLookAt {
@@ -13,10 +13,6 @@ export interface SongToLookAt {
   /** Its title, or what its file is called. */
   readonly title: string;
 }
-
-type Saved =
-  | { readonly kind: "saved"; readonly id: string }
-  | { readonly kind: "refused"; readonly sentence: string };
 
 /** Songs of an import that want a look before they are added, one after another; the rest are in the library. */
 export function ImportReview({
@@ -39,11 +35,11 @@ export function ImportReview({
     else onDone();
   };
   const add = async (fields: SongFields) => {
-    const saved = await postJson<Saved>("/song/save", { id: newId(), actor, song: fields, baseRevision: 0 });
-    if (saved?.kind === "saved") {
+    const saved = asOutcome(await call("/song/save", { id: newId(), actor, song: fields, baseRevision: 0 }));
+    if (saved.kind === "saved") {
       onAdded(saved.id);
       goOn();
-    } else setProblem(saved?.sentence ?? "The server cannot be reached. Nothing was added; try again.");
+    } else setProblem(saved.sentence);
   };
   if (!song) return null;
   return (

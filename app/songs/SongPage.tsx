@@ -1,35 +1,22 @@
 import { Download, ListPlus, Trash2 } from "lucide-react";
 import { useEffect, useMemo, useState } from "react";
 import type { Anchor } from "../../core/rundown/anchor.ts";
-import type { SongDoc } from "../../core/rundown/cueDoc.ts";
-import { songCue } from "../../core/rundown/cueDoc.ts";
-import { type SongFields, songFieldsOf } from "../../core/words/songFields.ts";
+import { type SongDoc, songCue } from "../../core/rundown/cueDoc.ts";
+import { songFieldsOf } from "../../core/words/songFields.ts";
+import { type Answered, ask, asOutcome, call } from "../api/call.ts";
+import type { KeptSong } from "../api/calls.ts";
+import { newId } from "../api/newId.ts";
+import { saveEdit } from "../api/saveEdit.ts";
+import { useDraftSaver } from "../api/useDraftSaver.ts";
 import { useDesk, useDeskStore } from "../desk/deskContext.ts";
 import { NoticeBar } from "../desk/NoticeBar.tsx";
 import type { DeskOutfit } from "../desk/outfit.ts";
 import { useLocale } from "../desk/useLocale.ts";
-import { CuePictures } from "../prepare/CuePictures.tsx";
-import { SongEditor } from "../prepare/SongEditor.tsx";
-import { saveEdit } from "../prepare/saveEdit.ts";
-import type { SaveOutcome } from "../ui/draftSaver.ts";
-import { failedAnswer } from "../ui/failedAnswer.ts";
+import { CuePictures } from "../pictures/CuePictures.tsx";
+import { SongEditor } from "../prepare/forms/SongEditor.tsx";
 import { formatDay } from "../ui/format.ts";
-import { newId } from "../ui/newId.ts";
-import { postJson } from "../ui/postJson.ts";
 import { SaveLine } from "../ui/SaveLine.tsx";
-import { useDraftSaver } from "../ui/useDraftSaver.ts";
 import { useTryOut } from "./useTryOut.ts";
-
-interface Version {
-  readonly revision: number;
-  readonly atMs: number;
-  readonly song: SongFields;
-}
-interface LoadedSong {
-  readonly song: SongFields;
-  readonly revision: number;
-  readonly versions: readonly Version[];
-}
 
 interface PageProps {
   readonly id: string;
@@ -42,37 +29,24 @@ interface PageProps {
 /** One song of the library, fetched when it is chosen. */
 export function SongPage(props: PageProps) {
   const { id } = props;
-  const [loaded, setLoaded] = useState<LoadedSong | "gone" | "lost" | "failed" | null>(null);
+  const [loaded, setLoaded] = useState<Answered<KeptSong> | null>(null);
   useEffect(() => {
     let left = false;
-    const load = async () => {
-      try {
-        const response = await fetch(`/song/${encodeURIComponent(id)}?versions`);
-        const answer = response.ok
-          ? ((await response.json()) as LoadedSong)
-          : response.status === 404
-            ? "gone"
-            : "failed";
-        if (!left) setLoaded(answer);
-      } catch {
-        if (!left) setLoaded("lost");
-      }
-    };
-    void load();
+    void ask("/song/", `${encodeURIComponent(id)}?versions`).then((answer) => !left && setLoaded(answer));
     return () => {
       left = true;
     };
   }, [id]);
-  if (loaded === null || loaded === "gone" || loaded === "lost" || loaded === "failed")
+  if (!loaded || "problem" in loaded)
     return (
       <main aria-label="Song" className="relative p-8 text-[16px] text-second">
-        {loaded === "gone" && "That song is not in the library any more."}
-        {loaded === "failed" && failedAnswer(500).sentence}
-        {loaded === "lost" && "The server cannot be reached. Choose the song again once it is back."}
+        {loaded?.problem.code === "unreachable"
+          ? "The server cannot be reached. Choose the song again once it is back."
+          : loaded?.problem.sentence}
         <NoticeBar />
       </main>
     );
-  return <LoadedSong {...props} loaded={loaded} />;
+  return <LoadedSong {...props} loaded={loaded.value} />;
 }
 
 function LoadedSong({
@@ -82,28 +56,19 @@ function LoadedSong({
   onChanged,
   onGone,
   loaded,
-}: PageProps & { readonly loaded: LoadedSong }) {
-  const desk = useDesk();
+}: PageProps & { readonly loaded: KeptSong }) {
+  const desk = useDesk("chosenId", "cues");
   const store = useDeskStore();
   const locale = useLocale();
   const [anchor, setAnchor] = useState<Anchor | null>(null);
-  const saver = useDraftSaver<SongFields>(
-    `song/${id}`,
+  const saver = useDraftSaver(
+    "song",
+    id,
     { revision: loaded.revision, doc: loaded.song },
     async (song, baseRevision) => {
-      const outcome = await postJson<SaveOutcome<SongFields>>("/song/save", {
-        id,
-        actor,
-        song,
-        baseRevision,
-      });
-      if (outcome?.kind === "saved") void onChanged();
-      return (
-        outcome ?? {
-          kind: "refused",
-          sentence: "The server cannot be reached, so this is not saved yet. What you typed is still here.",
-        }
-      );
+      const outcome = asOutcome(await call("/song/save", { id, actor, song, baseRevision }));
+      if (outcome.kind === "saved") void onChanged();
+      return outcome;
     },
   );
   const { draft } = saver;
@@ -114,13 +79,14 @@ function LoadedSong({
   const addToRundown = async () => {
     await saver.flush();
     const cueId = newId();
-    const latest = await fetch(`/song/${encodeURIComponent(id)}`)
-      .then((response) => response.json() as Promise<LoadedSong>)
-      .catch(() => undefined);
+    const latest = await ask("/song/", encodeURIComponent(id));
     const outcome = await saveEdit(actor, {
       kind: "addCue",
       cueId,
-      doc: songCue({ ...draft, source: latest ? { songId: id, revision: latest.revision } : null }),
+      doc: songCue({
+        ...draft,
+        source: "value" in latest ? { songId: id, revision: latest.value.revision } : null,
+      }),
       afterId: desk.chosenId ?? desk.cues.at(-1)?.view.cueId ?? null,
     });
     if (outcome.kind !== "saved") return store.say("trouble", outcome.sentence);
@@ -131,11 +97,12 @@ function LoadedSong({
     );
   };
   const takeOut = async () => {
-    await postJson("/song/delete", { id, isDeleted: true });
+    const answer = await call("/song/delete", { id, isDeleted: true });
+    if ("problem" in answer) return store.say("trouble", answer.problem.sentence);
     store.say("word", `“${draft.title}” is out of the library. Rundowns that sing it keep their copies.`, {
       label: "Put it back",
       act: () =>
-        void postJson("/song/delete", { id, isDeleted: false }).then(async () => {
+        void call("/song/delete", { id, isDeleted: false }).then(async () => {
           store.dismissNotice();
           await onChanged();
         }),
@@ -195,7 +162,7 @@ function LoadedSong({
             onType={(typed: SongDoc) => saver.type(songFieldsOf(typed))}
             onAnchor={setAnchor}
           />
-          {problem && <p className="text-[15px] text-attention">{problem}</p>}
+          {problem && <p className="text-[15px] text-attention">{problem.sentence}</p>}
           <SaveLine saver={saver} />
         </div>
         <NoticeBar />
@@ -206,13 +173,7 @@ function LoadedSong({
         tabIndex={0}
         className="min-h-0 overflow-y-auto border-l border-edge max-[1100px]:border-t max-[1100px]:border-l-0 bg-raised px-4 py-3"
       >
-        <CuePictures
-          desk={desk}
-          cue={{ ...cue, index: desk.cues.length }}
-          anchor={anchor}
-          onAnchor={setAnchor}
-          outfits={outfits}
-        />
+        <CuePictures cue={{ ...cue, index: desk.cues.length }} anchor={anchor} onAnchor={setAnchor} />
       </aside>
     </div>
   );

@@ -2,13 +2,13 @@ import { Download, Plus, Search, Upload } from "lucide-react";
 import { useEffect, useRef, useState } from "react";
 import { useFetcher, useRevalidator, useSearchParams } from "react-router";
 import { songOf } from "../../core/words/songFields.ts";
+import { asOutcome, call } from "../api/call.ts";
+import { newId } from "../api/newId.ts";
+import { sendFile } from "../api/sendFile.ts";
 import { useDeskStore } from "../desk/deskContext.ts";
 import { NoticeBar } from "../desk/NoticeBar.tsx";
 import { useActor } from "../desk/useActor.ts";
 import { useDeskData } from "../desk/useDeskData.ts";
-import { newId } from "../ui/newId.ts";
-import { postJson } from "../ui/postJson.ts";
-import { sendFile } from "../ui/sendFile.ts";
 import { ImportReview, type SongToLookAt } from "./ImportReview.tsx";
 import { SongPage } from "./SongPage.tsx";
 
@@ -59,14 +59,11 @@ export function SongsView({
   };
   const add = async () => {
     const id = newId();
-    const saved = await postJson<{ kind: string; sentence?: string }>("/song/save", {
-      id,
-      actor,
-      song: songOf(query, ""),
-      baseRevision: 0,
-    });
-    if (saved?.kind !== "saved") {
-      store.say("trouble", saved?.sentence ?? "The server cannot be reached. Nothing was added; try again.");
+    const saved = asOutcome(
+      await call("/song/save", { id, actor, song: songOf(query, ""), baseRevision: 0 }),
+    );
+    if (saved.kind !== "saved") {
+      store.say("trouble", saved.sentence);
       return;
     }
     setQuery("");
@@ -76,26 +73,29 @@ export function SongsView({
   const bring = async (files: FileList | null) => {
     setIsBusy(true);
     const left: string[] = [];
-    const look: SongToLookAt[] = [];
+    const doubtful: SongToLookAt[] = [];
     let added = 0;
     let last: string | undefined;
     for (const file of files ?? []) {
-      const result = await sendFile<
-        | { added: { id: string; title: string }[]; left: string[]; notes: string[]; look: SongToLookAt[] }
-        | { problem: string }
-      >("/files/songs", { fileName: file.name, actor }, file).answer;
-      if (!result) left.push(`${file.name}: it could not be sent`);
-      else if ("problem" in result) left.push(`${file.name}: ${result.problem}`);
+      const answer = await sendFile<{
+        added: { id: string; title: string }[];
+        left: string[];
+        notes: string[];
+        doubtful: SongToLookAt[];
+      }>("/files/songs", { fileName: file.name, actor }, file).answer;
+      if (!answer) left.push(`${file.name}: it could not be sent`);
+      else if ("problem" in answer) left.push(`${file.name}: ${answer.problem.sentence}`);
       else {
-        added += result.added.length;
-        last = result.added[0]?.id ?? last;
-        left.push(...result.left, ...result.notes);
-        look.push(...result.look);
+        const { value } = answer;
+        added += value.added.length;
+        last = value.added[0]?.id ?? last;
+        left.push(...value.left, ...value.notes);
+        doubtful.push(...value.doubtful);
       }
     }
     setIsBusy(false);
     await refresh();
-    if (look.length > 0) setLooking(look);
+    if (doubtful.length > 0) setLooking(doubtful);
     else if (last) choose(last);
     const news = `${added} ${added === 1 ? "song was" : "songs were"} imported.`;
     store.say(

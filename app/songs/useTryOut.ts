@@ -1,15 +1,11 @@
 import { useEffect, useState } from "react";
 import type { CueDoc } from "../../core/rundown/cueDoc.ts";
-import type { PinnedDocument } from "../../core/screens/dress.ts";
+import { call } from "../api/call.ts";
+import type { TriedOut } from "../api/calls.ts";
 import { useDeskStore } from "../desk/deskContext.ts";
 import type { DeskCue } from "../desk/deskCues.ts";
-import { postJson } from "../ui/postJson.ts";
 
 const AFTER_MS = 150;
-type TriedOut =
-  | { readonly hash: string; readonly documents: Readonly<Record<string, PinnedDocument>> }
-  | { readonly problem: string };
-
 /** Words that are in no rundown as a cue, for seeing their slides; made anew shortly after they change. */
 export function useTryOut(id: string, doc: CueDoc): DeskCue {
   const store = useDeskStore();
@@ -17,8 +13,9 @@ export function useTryOut(id: string, doc: CueDoc): DeskCue {
   useEffect(() => {
     let gone = false;
     const timer = setTimeout(async () => {
-      const result = await postJson<TriedOut>("/try-out", { doc });
-      if (gone || !result) return;
+      const answer = await call("/try-out", { doc });
+      if (gone || "problem" in answer) return;
+      const result = answer.value;
       if ("hash" in result) store.learn(result.documents);
       setTried({ doc, result });
     }, AFTER_MS);
@@ -37,7 +34,9 @@ export function useTryOut(id: string, doc: CueDoc): DeskCue {
   const content = hash ? store.findContent(hash) : undefined;
   const compiled = hash
     ? { hash }
-    : { problem: tried && "problem" in tried.result ? tried.result.problem : "" };
+    : tried && "problem" in tried.result
+      ? { problem: tried.result.problem }
+      : ({ pending: true } as const);
   return {
     view: { cueId: id, revision: 0, doc, compiled },
     index: 0,

@@ -2,12 +2,13 @@ import { zipSync } from "fflate";
 import { Upload } from "lucide-react";
 import { useEffect, useState } from "react";
 import { useRevalidator } from "react-router";
+import type { ImportState } from "../../core/words/importState.ts";
+import { ask, call } from "../api/call.ts";
+import { sendFile } from "../api/sendFile.ts";
 import { useDeskStore } from "../desk/deskContext.ts";
 import { NoticeBar } from "../desk/NoticeBar.tsx";
-import { fieldClass, Labelled } from "../prepare/Labelled.tsx";
+import { fieldClass, Labelled } from "../ui/Labelled.tsx";
 import { LANGUAGES, languageName } from "../ui/languages.ts";
-import { postJson } from "../ui/postJson.ts";
-import { sendFile } from "../ui/sendFile.ts";
 
 interface ListedText {
   readonly code: string;
@@ -16,11 +17,6 @@ interface ListedText {
   readonly rights: string;
   readonly verses: number;
 }
-type ImportState =
-  | { readonly kind: "idle" }
-  | { readonly kind: "importing"; readonly name: string; readonly verses: number; readonly of: number }
-  | { readonly kind: "done" | "failed"; readonly name: string; readonly sentence: string };
-
 const LOOK_EVERY_MS = 400;
 const TEXT_FILE = /\.(xml|osis|usfm|sfm|ptx|txt)$/i;
 const SHIPPED = new Set(["web", "rv1909"]);
@@ -42,10 +38,9 @@ export function TextsView({
   useEffect(() => {
     if (!isImporting) return;
     const timer = setInterval(async () => {
-      const now = await fetch("/files/texts")
-        .then((response) => response.json() as Promise<ImportState>)
-        .catch(() => undefined);
-      if (!now) return;
+      const answer = await ask("/files/texts");
+      if ("problem" in answer) return;
+      const now = answer.value;
       setState(now);
       if (now.kind !== "importing") await revalidate();
     }, LOOK_EVERY_MS);
@@ -58,11 +53,11 @@ export function TextsView({
     const [first] = list;
     if (!first) return;
     const { file, fileName } = await onePacket(list);
-    const answer = await sendFile<{ problem?: string }>("/files/texts", { fileName, ...wanted }, file).answer;
-    if (answer?.problem !== undefined || !answer) {
+    const answer = await sendFile("/files/texts", { fileName, ...wanted }, file).answer;
+    if (!answer || "problem" in answer) {
       store.say(
         "trouble",
-        answer?.problem ??
+        answer?.problem.sentence ??
           "The file could not be sent, or is larger than 64 MB. Nothing was imported; try again.",
       );
       return;
@@ -71,12 +66,8 @@ export function TextsView({
     setWanted({ name: "", rights: "", language: "" });
   };
   const remove = async (code: string, name: string) => {
-    const answer = await postJson<{ problem?: string }>("/remove-text", { code });
-    if (!answer || answer.problem !== undefined)
-      store.say(
-        "trouble",
-        answer?.problem ?? `The server was not reached: ${name} is still here. Try again.`,
-      );
+    const answer = await call("/remove-text", { code });
+    if ("problem" in answer) store.say("trouble", `${name} is still here. ${answer.problem.sentence}`);
     await revalidate();
   };
 
@@ -207,7 +198,7 @@ export function TextsView({
               <p className="mt-1 text-second">The show goes on meanwhile. It is here when all of it is.</p>
               <button
                 type="button"
-                onClick={() => void postJson("/files/texts/call-off", {})}
+                onClick={() => void call("/files/texts/call-off", {})}
                 className="mt-2 min-h-9 rounded-md bg-lifted px-3 hover:bg-edge"
               >
                 Call it off

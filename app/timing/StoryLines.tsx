@@ -1,11 +1,12 @@
 import { useEffect, useState } from "react";
 import type { StoryLine } from "../../core/report/airStory.ts";
-import type { DeskSnapshot } from "../desk/deskStore.ts";
+import { ask } from "../api/call.ts";
+import type { DeskSnapshot } from "../desk/deskSnapshot.ts";
 import { useLocale } from "../desk/useLocale.ts";
 import { formatTimeOfDay } from "../ui/format.ts";
 
 /** What was done, the latest first: on the air, or in the rehearsal, which has a log of its own. */
-export function StoryLines({ desk }: { desk: DeskSnapshot }) {
+export function StoryLines({ desk }: { desk: Pick<DeskSnapshot, "channel" | "state"> }) {
   const { channel, state } = desk;
   const locale = useLocale();
   const [of, setOf] = useState(channel);
@@ -13,10 +14,9 @@ export function StoryLines({ desk }: { desk: DeskSnapshot }) {
   // biome-ignore lint/correctness/useExhaustiveDependencies: asked for again when something was done
   useEffect(() => {
     let gone = false;
-    fetch(`/log?of=${of}`)
-      .then((response) => response.json() as Promise<{ lines: StoryLine[] }>)
-      .then((answer) => !gone && setLines(answer.lines))
-      .catch(() => !gone && setLines([]));
+    void ask("/log", `?of=${of}`).then((answer) => {
+      if (!gone) setLines("value" in answer ? answer.value.lines : []);
+    });
     return () => {
       gone = true;
     };

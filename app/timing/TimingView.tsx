@@ -1,15 +1,15 @@
 import { lazy, Suspense, useState } from "react";
 import type { CueTiming } from "../../core/rundown/timing.ts";
+import { call } from "../api/call.ts";
 import { useDesk, useDeskStore, useServerTime } from "../desk/deskContext.ts";
 import { NoticeBar } from "../desk/NoticeBar.tsx";
 import { sayWithUndo } from "../desk/sayWithUndo.ts";
+import { TimeBox } from "../desk/TimeBox.tsx";
 import { useEventTiming } from "../desk/useEventTiming.ts";
 import { useLocale } from "../desk/useLocale.ts";
-import { cueTitle } from "../ui/cueWords.ts";
+import { cueTitle } from "../ui/describeCue.ts";
 import { formatLength, formatMinute } from "../ui/format.ts";
 import { HoldButton } from "../ui/HoldButton.tsx";
-import { postJson } from "../ui/postJson.ts";
-import { TimeBox } from "../ui/TimeBox.tsx";
 import { StoryLines } from "./StoryLines.tsx";
 
 // The chart's package is large: it is read when a chart is wanted.
@@ -17,7 +17,7 @@ const TimingChart = lazy(() => import("./TimingChart.tsx").then((file) => ({ def
 
 /** Every cue against its plan: when it was to begin, how long it was to take, how long it took. */
 export function TimingView() {
-  const desk = useDesk();
+  const desk = useDesk("evening", "cues", "state", "channel");
   const store = useDeskStore();
   const locale = useLocale();
   const nowMs = useServerTime(1_000);
@@ -28,13 +28,12 @@ export function TimingView() {
   const cues = desk.cues.filter(({ view }) => !("silent" in view.compiled));
   const saveTimes = async (times: { startsAt?: string; endsAt?: string }) => {
     const { id: eveningId, ...fields } = desk.evening;
-    const answer = await postJson<{ sentence?: string }>("/evenings-edit", {
+    const answer = await call("/evenings-edit", {
       kind: "change",
       eveningId,
       fields: { ...fields, ...times },
     });
-    if (!answer || answer.sentence !== undefined)
-      store.say("trouble", answer?.sentence ?? "The server cannot be reached. All times are as they were.");
+    if ("problem" in answer) store.say("trouble", answer.problem.sentence);
   };
   const rows = cues.map(({ view, ready, index }, at) => ({
     index,
@@ -85,7 +84,7 @@ export function TimingView() {
           title="Hold for half a second: times are counted from the next take, and the script stands at its start. What is on air stays."
           disabled={Object.keys(desk.state.cueTimes).length === 0}
           onHeld={() => {
-            store.press({ kind: "beginAnew" });
+            store.air.press({ kind: "beginAnew" });
             sayWithUndo(store, "The evening starts over with the next take.");
           }}
           className="min-h-10 rounded-md bg-lifted px-4 text-[15px] hover:bg-edge disabled:text-quiet disabled:hover:bg-lifted"

@@ -1,4 +1,4 @@
-import type { DraftSaver } from "./draftSaver.ts";
+import type { DraftSaver } from "../api/draftSaver.ts";
 
 /** Whether what was typed is on the disk; when somebody else changed it too, whose words stay. */
 export function SaveLine<T>({ saver }: { saver: DraftSaver<T> }) {
@@ -27,7 +27,7 @@ export function SaveLine<T>({ saver }: { saver: DraftSaver<T> }) {
             className="min-h-9 rounded-md bg-lifted px-3 hover:bg-edge"
             onClick={() => saver.settle("theirs")}
           >
-            Take theirs
+            {status.by === "other" ? "Take theirs" : "Take what is saved"}
           </button>
           <button
             type="button"

@@ -1,7 +1,7 @@
-import type { Layer, ScreenPlan } from "../../core/screens/plan.ts";
-import { stateWithOnly } from "../../core/screens/preview.ts";
 import { NO_LINE, type Target } from "../../core/show/line.ts";
 import type { ShowState } from "../../core/show/state.ts";
+import { stateWithOnly } from "../../core/show/stateAfterTake.ts";
+import type { Layer, ScreenPlan } from "../../core/venue/plan.ts";
 
 /** A state with one page at rest and nothing else: for true pictures of what is not on air. */
 export function emptyState(

@@ -1,14 +1,17 @@
 import { useEffect, useMemo, useRef, useState } from "react";
 import { showsAnything } from "../../core/show/layers.ts";
 import { pageAt } from "../../core/show/slot.ts";
-import { DeskContext, useDesk, useDeskStore, useDrawing, useServerTime } from "../desk/deskContext.ts";
-import { type DeskStart, DeskStore } from "../desk/deskStore.ts";
+import type { Output } from "../../core/venue/plan.ts";
+import { DeskContext, useDesk, useDeskStore, useDrawing, useReading } from "../desk/deskContext.ts";
+import type { DeskStart } from "../desk/deskSnapshot.ts";
+import { DeskStore } from "../desk/deskStore.ts";
+import { useHealthFacts } from "../desk/useHealthFacts.ts";
 import { useLocale } from "../desk/useLocale.ts";
 import { useNextState } from "../desk/useNextState.ts";
-import { cardWidth, fillRoom } from "../run/pictureRoom.ts";
-import { describeHealth } from "../screens/health.ts";
+import { usePresentTime } from "../desk/usePresentTime.ts";
+import { OutputPicture } from "../pictures/OutputPicture.tsx";
+import { cardWidth, fillRoom } from "../pictures/pictureSizes.ts";
 import { formatLength, formatTimeOfDay } from "../ui/format.ts";
-import { OutputPicture } from "../ui/OutputPicture.tsx";
 import { useSize } from "../ui/useSize.ts";
 
 /** Everything at a glance, for anyone with the link: it sees and can do nothing. */
@@ -29,13 +32,10 @@ export function WatchView({ start, showName }: { start: DeskStart; showName: str
 const FRAMES_PX = 16;
 
 function Wall({ showName }: { showName: string }) {
-  const desk = useDesk();
+  const desk = useDesk("state", "outputs", "status");
   const store = useDeskStore();
-  const locale = useLocale();
-  const drawing = useDrawing();
-  const nowMs = useServerTime(250);
+  const presentMs = usePresentTime();
   const { state, outputs } = desk;
-  const nextState = useNextState(desk, nowMs);
   const room = useRef<HTMLElement>(null);
   const { widthPx, heightPx } = useSize(room);
   const { widths } = useMemo(
@@ -66,9 +66,7 @@ function Wall({ showName }: { showName: string }) {
             {desk.status.kind === "silent" ? "no answer from the server" : "no connection"}
           </p>
         )}
-        <time className="ml-auto font-mono text-[34px] font-semibold" suppressHydrationWarning>
-          {nowMs === null ? "--:--:--" : formatTimeOfDay(nowMs, locale)}
-        </time>
+        <Clock />
       </header>
       <main
         ref={room}
@@ -78,67 +76,13 @@ function Wall({ showName }: { showName: string }) {
         className="flex min-h-0 flex-1 flex-wrap content-start items-end gap-x-4 gap-y-2.5 overflow-y-auto overflow-x-hidden"
       >
         {widthPx > 0 &&
-          outputs.map((output, index) => {
-            const planned = state.plan.outputs[output.id];
-            const isOnAir = showsAnything(state, output.id, planned?.layerIds ?? [], nowMs ?? 0);
-            const facts = describeHealth(
-              output,
-              desk.screens.find(({ outputId }) => outputId === output.id),
-              nowMs,
-            );
-            const pictureWidthPx = widths[index] ?? 0;
-            const isNarrow = pictureWidthPx < 190;
-            return (
-              <article key={output.id} style={{ width: cardWidth(pictureWidthPx) }}>
-                <h2
-                  className={`flex h-8 items-baseline gap-3 overflow-hidden font-bold whitespace-nowrap ${isNarrow ? "text-[16px]" : "text-[20px]"}`}
-                >
-                  <span className="min-w-0 truncate">
-                    {index + 1} · {output.name}
-                  </span>
-                  <span
-                    className={`shrink-0 text-[16px] font-normal ${facts.isBad ? "text-attention" : "text-second"}`}
-                  >
-                    {facts.word}
-                  </span>
-                  {isOnAir && !facts.isEmpty && (
-                    <span className="ml-auto shrink-0 rounded bg-air px-2 text-[16px] text-on-bright">
-                      ON AIR
-                    </span>
-                  )}
-                </h2>
-                <div className="flex items-end gap-2.5">
-                  <div
-                    className={`min-w-0 rounded border-4 ${isOnAir && !facts.isEmpty ? "border-air" : "border-edge"}`}
-                    style={{ width: pictureWidthPx }}
-                  >
-                    <OutputPicture
-                      output={output}
-                      state={state}
-                      drawing={drawing}
-                      label={`On ${output.name} now`}
-                    />
-                  </div>
-                  <div
-                    className={`min-w-0 rounded border-4 ${desk.next ? "border-dashed border-next" : "border-edge"}`}
-                    style={{ width: pictureWidthPx }}
-                  >
-                    <OutputPicture
-                      output={output}
-                      state={nextState}
-                      drawing={drawing}
-                      label={`On ${output.name} after the next take`}
-                      isStill
-                    />
-                  </div>
-                </div>
-              </article>
-            );
-          })}
+          outputs.map((output, index) => (
+            <Screen key={output.id} output={output} index={index} pictureWidthPx={widths[index] ?? 0} />
+          ))}
       </main>
       <footer className="flex flex-wrap gap-3 text-[18px]">
         {state.layers.map((layer) => {
-          const page = pageAt(state.slots[layer.id] ?? [], nowMs ?? 0);
+          const page = pageAt(state.slots[layer.id] ?? [], presentMs ?? 0);
           const since = state.slots[layer.id]?.at(-1)?.sinceMs;
           return (
             <div
@@ -148,11 +92,7 @@ function Wall({ showName }: { showName: string }) {
               <p className="text-second">{layer.name}</p>
               <p className="truncate font-semibold">
                 {page ? (store.findContent(page.content)?.title ?? "…") : "empty"}
-                {page && since !== undefined && nowMs !== null && (
-                  <span className="ml-2 font-mono font-normal text-second">
-                    {formatLength(nowMs - since)}
-                  </span>
-                )}
+                {page && since !== undefined && <SinceWhen sinceMs={since} />}
               </p>
             </div>
           );
@@ -160,4 +100,78 @@ function Wall({ showName }: { showName: string }) {
       </footer>
     </div>
   );
+}
+
+/** One screen: what it shows, what it would show next, how it does. */
+function Screen({
+  output,
+  index,
+  pictureWidthPx,
+}: {
+  output: Output;
+  index: number;
+  pictureWidthPx: number;
+}) {
+  const { state, next } = useDesk("state", "next");
+  const nextState = useNextState();
+  const presentMs = usePresentTime();
+  const drawing = useDrawing();
+  const facts = useHealthFacts(output);
+  const layerIds = state.plan.outputs[output.id]?.layerIds ?? [];
+  const isOnAir = showsAnything(state, output.id, layerIds, presentMs ?? 0);
+  const isNarrow = pictureWidthPx < 190;
+  return (
+    <article style={{ width: cardWidth(pictureWidthPx) }}>
+      <h2
+        className={`flex h-8 items-baseline gap-3 overflow-hidden font-bold whitespace-nowrap ${isNarrow ? "text-[16px]" : "text-[20px]"}`}
+      >
+        <span className="min-w-0 truncate">
+          {index + 1} · {output.name}
+        </span>
+        <span
+          className={`shrink-0 text-[16px] font-normal ${facts.isBad ? "text-attention" : "text-second"}`}
+        >
+          {facts.word}
+        </span>
+        {isOnAir && !facts.isEmpty && (
+          <span className="ml-auto shrink-0 rounded bg-air px-2 text-[16px] text-on-bright">ON AIR</span>
+        )}
+      </h2>
+      <div className="flex items-end gap-2.5">
+        <div
+          className={`min-w-0 rounded border-4 ${isOnAir && !facts.isEmpty ? "border-air" : "border-edge"}`}
+          style={{ width: pictureWidthPx }}
+        >
+          <OutputPicture output={output} state={state} drawing={drawing} label={`On ${output.name} now`} />
+        </div>
+        <div
+          className={`min-w-0 rounded border-4 ${next ? "border-dashed border-next" : "border-edge"}`}
+          style={{ width: pictureWidthPx }}
+        >
+          <OutputPicture
+            output={output}
+            state={nextState}
+            drawing={drawing}
+            label={`On ${output.name} after the next take`}
+            isStill
+          />
+        </div>
+      </div>
+    </article>
+  );
+}
+
+function Clock() {
+  const locale = useLocale();
+  const time = useReading((nowMs) => formatTimeOfDay(nowMs, locale));
+  return (
+    <time className="ml-auto font-mono text-[34px] font-semibold" suppressHydrationWarning>
+      {time ?? "--:--:--"}
+    </time>
+  );
+}
+
+function SinceWhen({ sinceMs }: { sinceMs: number }) {
+  const length = useReading((nowMs) => formatLength(nowMs - sinceMs));
+  return <span className="ml-2 font-mono font-normal text-second">{length}</span>;
 }

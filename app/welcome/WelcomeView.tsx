@@ -4,13 +4,13 @@ import { Link, useNavigate } from "react-router";
 import type { FirstScreen, ScreenUse } from "../../core/rundown/firstSteps.ts";
 import type { Template } from "../../core/scene/template.ts";
 import { nearestVenueLanguage, type VenueLanguage } from "../../core/time/venueLanguage.ts";
+import { call } from "../api/call.ts";
+import { StylePicker } from "../design/StylePicker.tsx";
 import { useDeskStore, useDrawing } from "../desk/deskContext.ts";
 import { NoticeBar } from "../desk/NoticeBar.tsx";
-import { StylePicker } from "../looks/StylePicker.tsx";
-import { fieldClass, Labelled } from "../prepare/Labelled.tsx";
 import { findMonitors } from "../ui/findMonitors.ts";
+import { fieldClass, Labelled } from "../ui/Labelled.tsx";
 import { LanguageSelect } from "../ui/LanguageSelect.tsx";
-import { postJson } from "../ui/postJson.ts";
 
 const USES: Readonly<
   Record<ScreenUse, { readonly name: string; readonly widthPx: number; readonly heightPx: number }>
@@ -85,19 +85,15 @@ export function WelcomeView({
   };
   const make = async () => {
     setIsBusy(true);
-    const answer = await postJson<{ sentence?: string }>("/first-steps", {
+    const answer = await call("/first-steps", {
       place,
       language,
       style,
-      screens,
+      screens: [...screens],
       text,
     });
     setIsBusy(false);
-    if (!answer || answer.sentence !== undefined)
-      store.say(
-        "trouble",
-        answer?.sentence ?? "The server cannot be reached, so nothing was made. Try again.",
-      );
+    if ("problem" in answer) store.say("trouble", answer.problem.sentence);
     else void navigate("/run");
   };
 
@@ -110,7 +106,7 @@ export function WelcomeView({
         <p className="font-words text-[22px]">The first steps are done.</p>
         <p className="text-second">
           Style and templates are in{" "}
-          <Link className="text-act underline" to="/looks">
+          <Link className="text-act underline" to="/design">
             Design
           </Link>
           , screens in{" "}

@@ -1,6 +1,6 @@
 import * as fc from "fast-check";
 import { describe, expect, test } from "vitest";
-import { fading, move, rising, sliding, springing, uncovering } from "../../designs/moves.ts";
+import { fading, move, rising, sliding, springing, uncovering } from "../../test-support/designs.ts";
 import { type Life, lifePoseAt, movingSpans, poseAt, REST } from "./pose.ts";
 import { durationOf, MOVING_PROPERTIES, trackAt, trackSchema } from "./track.ts";
 
@@ -38,7 +38,7 @@ describe("motion", () => {
         fc.constantFrom(...MOVES),
         fc.integer({ min: 1, max: 700 }),
         fc.boolean(),
-        (motion, cutAt, isChange) => {
+        (motion, breakAt, isChange) => {
           const leaving = isChange
             ? { kind: "tracks" as const, tracks: motion.change.out, lengthMs: durationOf(motion.change.out) }
             : { kind: "mirror" as const, tracks: motion.enter, lengthMs: durationOf(motion.enter) };
@@ -46,13 +46,13 @@ describe("motion", () => {
             fromMs: 0,
             arriving: motion.enter,
             stay: null,
-            until: { atMs: cutAt, leaving },
+            until: { atMs: breakAt, leaving },
           };
-          const before = lifePoseAt(life, cutAt - 0.001);
-          const after = lifePoseAt(life, cutAt);
+          const before = lifePoseAt(life, breakAt - 0.001);
+          const after = lifePoseAt(life, breakAt);
           if (!before || !after) throw new Error("gone at the moment it begins to leave");
           for (const property of MOVING_PROPERTIES) expect(after[property]).toBeCloseTo(before[property], 1);
-          expect(lifePoseAt(life, cutAt + 10_000)).toBeUndefined();
+          expect(lifePoseAt(life, breakAt + 10_000)).toBeUndefined();
         },
       ),
       { seed: 7 },

@@ -1,7 +1,7 @@
 import { expect, test } from "vitest";
+import { DESK, prepareBench, readyCues, song } from "../../test-support/contents.ts";
 import { stepsOf } from "../rundown/steps.ts";
 import type { AirEvent, LoggedEvent } from "../show/events.ts";
-import { DESK, prepareBench, readyCues, song } from "../test-support/contents.ts";
 import { tellStory } from "./airStory.ts";
 
 const bench = prepareBench();

@@ -1,5 +1,5 @@
 import { describe, expect, test } from "vitest";
-import { FIELD_SETS } from "../../designs/fieldSets.ts";
+import { FIELD_SETS } from "../../test-support/designs.ts";
 import { bulkPages, guessMapping, looksLikeRows, readRows } from "./bulkPages.ts";
 
 const NAME = FIELD_SETS.find(({ id }) => id === "name") as (typeof FIELD_SETS)[number];

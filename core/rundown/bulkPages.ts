@@ -1,4 +1,5 @@
 import Papa from "papaparse";
+import { fieldKind } from "../scene/fieldKinds.ts";
 import type { FieldSet } from "../scene/fieldSet.ts";
 import { isChordLine } from "../words/chords.ts";
 import { foldWords } from "../words/foldWords.ts";
@@ -120,7 +121,7 @@ export function looksLikeRows(text: string): boolean {
 
 /** Which column goes to which field: by the heading where there is one, else in order. */
 export function guessMapping(pasted: PastedRows, fieldSet: FieldSet): (string | null)[] {
-  const fields = fieldSet.fields.filter(({ kind }) => kind === "line" || kind === "lines");
+  const fields = fieldSet.fields.filter(({ kind }) => fieldKind(kind).takesColumns);
   if (!pasted.heading)
     return Array.from({ length: pasted.columns }, (_, column) => fields[column]?.name ?? null);
   const byName = new Map(

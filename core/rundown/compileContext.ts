@@ -1,9 +1,10 @@
+import type { Finding } from "../findings/finding.ts";
 import type { FieldSet } from "../scene/fieldSet.ts";
 import type { HouseStyle } from "../scene/houseStyle.ts";
 import type { FallbackFonts } from "../scene/layOut.ts";
 import type { Template } from "../scene/template.ts";
-import type { Output, ScreenPlan } from "../screens/plan.ts";
 import type { Shaper } from "../text/shaper.ts";
+import type { Output, ScreenPlan } from "../venue/plan.ts";
 import type { Scripture } from "../words/scripture.ts";
 import type { Hash, PageContent } from "./content.ts";
 
@@ -42,12 +43,12 @@ export interface CompileContext {
   readonly licence: string;
 }
 
-/** A content, the sentence that says why there is none yet, or nothing to take at all. */
+/** A content, the finding that says why there is none yet, or nothing to take at all. */
 export type Compiled =
   | { readonly content: PageContent }
-  | { readonly problem: string }
+  | { readonly problem: Finding }
   | { readonly silent: true };
 
 /** Why there is nothing to take. */
 export const whyNot = (compiled: Exclude<Compiled, { readonly content: PageContent }>): string =>
-  "problem" in compiled ? compiled.problem : "Nothing of it is taken.";
+  "problem" in compiled ? compiled.problem.sentence : "Nothing of it is taken.";

@@ -1,10 +1,11 @@
 import { z } from "zod";
 import { byNameSchema, nameSchema } from "../names/name.ts";
 import { adjustmentsSchema, wholeSchema } from "../scene/adjust.ts";
-import { effectMsSchema } from "../screens/plan.ts";
+import { effectMsSchema } from "../venue/plan.ts";
 import { CREDIT_PLACES } from "../words/credits.ts";
 import { flowUnitSchema } from "../words/flow.ts";
-import { planNeedSchema, REFERENCE_PLACES, stepPlanSchema } from "./cueDoc.ts";
+import { planNeedSchema, stepPlanSchema } from "./kinds/onAnyCue.ts";
+import { REFERENCE_PLACES } from "./kinds/reading/doc.ts";
 
 /**
  * Everything a cue needs to be on air, pinned: it is stored under its hash and never changes. The air refers to

@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { findingSchema } from "../findings/finding.ts";
 import { nameSchema } from "../names/name.ts";
 import { MOST_BULK_PAGES } from "./bulkPages.ts";
 import { cueDocSchema } from "./cueDoc.ts";
@@ -52,13 +53,16 @@ export const cueViewSchema = z.strictObject({
   doc: cueDocSchema,
   compiled: z.union([
     z.strictObject({ hash: z.string() }),
-    z.strictObject({ problem: z.string() }),
+    z.strictObject({ problem: findingSchema }),
     z.strictObject({ silent: z.literal(true) }),
     /** Many came at once: its content is being made. */
     z.strictObject({ pending: z.literal(true) }),
   ]),
 });
 export type CueView = z.infer<typeof cueViewSchema>;
+
+/** Whose change a save met: somebody else's, one's own, or one's own undo. */
+export type ConflictBy = "other" | "own" | "ownUndo";
 
 export type EditOutcome =
   | {
@@ -68,5 +72,10 @@ export type EditOutcome =
       readonly cueId: string | null;
     }
   /** The cue has moved on since: here is how it stands. */
-  | { readonly kind: "conflict"; readonly sentence: string; readonly current: CueView | null }
+  | {
+      readonly kind: "conflict";
+      readonly by: ConflictBy;
+      readonly sentence: string;
+      readonly current: CueView | null;
+    }
   | { readonly kind: "refused"; readonly sentence: string };

@@ -1,5 +1,5 @@
 import { expect, test } from "vitest";
-import { FIELD_SETS } from "../../designs/fieldSets.ts";
+import { FIELD_SETS } from "../../test-support/designs.ts";
 import { actionCue, cueDocSchema, pageCue, readingCue, remarkCue, songCue } from "./cueDoc.ts";
 import { emptied } from "./ofTheDay.ts";
 
@@ -18,7 +18,7 @@ test.each([
     only: ["wall"],
     fieldSet: "name",
     values: { name: "Ilse", role: "net mender" },
-    look: "Small",
+    template: "Small",
     note: "wave",
   }),
   songCue({
@@ -39,7 +39,7 @@ test.each([
   const said = JSON.stringify(bare);
   for (const word of ["Ilse", "net mender", "Nine", "Ps 23", "Lights", "wave", "slow"])
     expect(said).not.toContain(word);
-  if (bare.kind === "page") expect(bare).toMatchObject({ look: "Small", values: {} });
+  if (bare.kind === "page") expect(bare).toMatchObject({ template: "Small", values: {} });
   if (bare.kind === "song") expect(bare.lines).toEqual({ full: 3 });
   if (bare.kind === "reading") expect(bare).toMatchObject({ text: "web", numbers: false });
   if (bare.kind === "action") expect(bare.clear).toEqual(["words"]);

@@ -1,5 +1,5 @@
 import { describe, expect, test } from "vitest";
-import { FIELD_SETS } from "../../designs/fieldSets.ts";
+import { FIELD_SETS } from "../../test-support/designs.ts";
 import { pageCue, readingCue, songCue } from "./cueDoc.ts";
 import { findInCue, replaceInCue, type WordsQuery } from "./replaceWords.ts";
 

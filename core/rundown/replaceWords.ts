@@ -1,5 +1,6 @@
 import type { FieldSet } from "../scene/fieldSet.ts";
 import type { CueDoc } from "./cueDoc.ts";
+import { kindOf } from "./kinds.ts";
 
 /** What is looked for in the words of a rundown. */
 export interface WordsQuery {
@@ -17,8 +18,6 @@ export interface FoundWords {
   readonly to: number;
 }
 
-type Visit = (text: string, where: string) => string;
-
 /** Every place of a cue's words, in reading order. Scripture is not ours to change. */
 export function findInCue(
   doc: CueDoc,
@@ -28,7 +27,7 @@ export function findInCue(
   const pattern = patternOf(query);
   if (!pattern) return [];
   const found: FoundWords[] = [];
-  visitWords(doc, fieldSets, (text, where) => {
+  kindOf(doc).visitTexts(doc, fieldSets, (text, where) => {
     for (const line of text.split("\n"))
       for (const match of line.matchAll(pattern))
         found.push({ where, line, from: match.index, to: match.index + match[0].length });
@@ -47,7 +46,7 @@ export function replaceInCue(
   const pattern = patternOf(query);
   let count = 0;
   if (!pattern) return { doc, count };
-  const changed = visitWords(doc, fieldSets, (text) =>
+  const changed = kindOf(doc).visitTexts(doc, fieldSets, (text) =>
     text.replace(pattern, (match) => {
       count++;
       return query.matchCase ? by : likeCase(match, by);
@@ -72,30 +71,4 @@ function patternOf({ find, matchCase, wholeWords }: WordsQuery): RegExp | undefi
     .replace(/['’]/g, "['’]");
   const body = wholeWords ? `(?<![\\p{L}\\p{N}])${escaped}(?![\\p{L}\\p{N}])` : escaped;
   return new RegExp(body, matchCase ? "gu" : "giu");
-}
-
-function visitWords(doc: CueDoc, fieldSets: ReadonlyMap<string, FieldSet>, visit: Visit): CueDoc {
-  switch (doc.kind) {
-    case "page": {
-      const values = { ...doc.values };
-      for (const { name, label, kind } of fieldSets.get(doc.fieldSet)?.fields ?? []) {
-        const value = values[name];
-        if (value !== undefined && (kind === "line" || kind === "lines")) values[name] = visit(value, label);
-      }
-      return { ...doc, values };
-    }
-    case "song":
-      return {
-        ...doc,
-        title: visit(doc.title, "Title"),
-        text: visit(doc.text, "Words"),
-        second: doc.second && { ...doc.second, text: visit(doc.second.text, "Second language") },
-      };
-    case "action":
-      return { ...doc, title: visit(doc.title, "Title") };
-    case "remark":
-      return { ...doc, text: visit(doc.text, "Text") };
-    case "reading":
-      return doc;
-  }
 }

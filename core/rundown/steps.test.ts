@@ -1,7 +1,7 @@
 import * as fc from "fast-check";
 import { describe, expect, test } from "vitest";
-import { CARRY_THE_LAMP_DOWN } from "../../demo/songs.ts";
-import { compile, prepareBench, reading, song, strap } from "../test-support/contents.ts";
+import { compile, prepareBench, reading, song, strap } from "../../test-support/contents.ts";
+import { CARRY_THE_LAMP_DOWN } from "../../test-support/demo.ts";
 import { compileCue } from "./compile.ts";
 import { pageCue } from "./cueDoc.ts";
 import { findChunk, findStepAfter, LEAVE_ANCHOR, stepsOf, valuesAt } from "./steps.ts";
@@ -108,13 +108,20 @@ describe("pages", () => {
   test("have one step, and say what is missing", () => {
     expect(stepsOf(compile(bench, strap("Ilse Tarrow", "net mender")))).toHaveLength(1);
     expect(compileCue(strap("  "), bench.context)).toEqual({
-      problem: "The name is empty. Fill it in and the page can be taken.",
+      problem: {
+        code: "emptyField",
+        severity: "fault",
+        subject: { kind: "page", id: "" },
+        place: "name",
+        figures: { label: "name" },
+        sentence: "The name is empty. Fill it in and the page can be taken.",
+      },
     });
     expect(compileCue(pageCue({ fieldSet: "no-such" }), bench.context)).toMatchObject({
-      problem: expect.stringContaining("no-such"),
+      problem: { code: "unknownFields", sentence: expect.stringContaining("no-such") },
     });
     expect(compileCue(song("x\n".repeat(20_000)), bench.context)).toMatchObject({
-      problem: expect.stringContaining("20,001 lines"),
+      problem: { code: "unreadSong", sentence: expect.stringContaining("20,001 lines") },
     });
   });
 });

@@ -150,7 +150,7 @@ export function valuesAt(content: PageContent, outfitId: string, anchor: Anchor)
     second: joinSecond(occurrence.units, from, to),
     section: occurrence.label,
     title: content.title,
-    next: nextWords(flow, outfitId, chunk),
+    next: textAfter(flow, outfitId, chunk),
   };
   const first = occurrence.units[from]?.verse;
   const last = occurrence.units[to - 1]?.verse;
@@ -167,7 +167,7 @@ export function valuesAt(content: PageContent, outfitId: string, anchor: Anchor)
 }
 
 /** What the next slide of an outfit will say: for those who sing and read from a screen. */
-function nextWords(flow: Flow, outfitId: string, { occurrence, to }: Chunk): string {
+function textAfter(flow: Flow, outfitId: string, { occurrence, to }: Chunk): string {
   const index = flow.occurrences.indexOf(occurrence);
   const later = to < occurrence.units.length ? occurrence : flow.occurrences[index + 1];
   if (!later) return "";
@@ -176,7 +176,7 @@ function nextWords(flow: Flow, outfitId: string, { occurrence, to }: Chunk): str
 }
 
 /** How the words of a step begin on an outfit, for those who read ahead; undefined when it brings no running words there. */
-export function wordsAhead(content: PageContent, outfitId: string, anchor: Anchor): string | undefined {
+export function textAhead(content: PageContent, outfitId: string, anchor: Anchor): string | undefined {
   const chunk =
     content.flow && wornAt(content, outfitId, anchor) && findChunk(content.flow, outfitId, anchor);
   return chunk && content.flow

@@ -1,5 +1,5 @@
 import { describe, expect, test } from "vitest";
-import { prepareBench } from "../test-support/contents.ts";
+import { prepareBench } from "../../test-support/contents.ts";
 import type { Scripture } from "../words/scripture.ts";
 import { pageCue, readingCue } from "./cueDoc.ts";
 import { understand } from "./understand.ts";

@@ -8,8 +8,8 @@ import { textsFor } from "../words/reference/chooseText.ts";
 import { looksLikeReference, saysVerses } from "../words/reference/reference.ts";
 import { readReference, type Scripture } from "../words/scripture.ts";
 import { parseSong } from "../words/song.ts";
-import { explainSongProblem } from "./compileSong.ts";
 import { type CueDoc, pageCue, readingCue, songCue } from "./cueDoc.ts";
+import { explainSongProblem } from "./kinds/song/compile.ts";
 import { readNameAndRole } from "./nameAndRole.ts";
 
 export interface UnderstoodAs {

@@ -1,8 +1,7 @@
 import { describe, expect, test } from "vitest";
-import { box, crawl, rectangle, solid } from "../../designs/parts.ts";
-import { ALL_OUTFITS } from "../../designs/starter.ts";
-import { prepareBench } from "../test-support/contents.ts";
-import { HD, lay, partOf, plateOf, templateOf } from "../test-support/pages.ts";
+import { prepareBench } from "../../test-support/contents.ts";
+import { ALL_OUTFITS, box, crawl, rectangle, solid } from "../../test-support/designs.ts";
+import { HD, lay, partOf, plateOf, templateOf } from "../../test-support/pages.ts";
 import { adjusted, NO_ADJUSTMENT } from "./adjust.ts";
 import { findTextOf, type TextObject } from "./template.ts";
 

@@ -1,4 +1,5 @@
 import { describe, expect, test } from "vitest";
+import { prepareBench } from "../../test-support/contents.ts";
 import {
   bars,
   box,
@@ -11,12 +12,10 @@ import {
   table,
   text,
   video,
-} from "../../designs/parts.ts";
-import { prepareBench } from "../test-support/contents.ts";
-import { lay, templateOf } from "../test-support/pages.ts";
+} from "../../test-support/designs.ts";
+import { lay, templateOf } from "../../test-support/pages.ts";
 import type { HouseStyle } from "./houseStyle.ts";
 import type { MediaInfo } from "./media.ts";
-import { explainFinding } from "./part.ts";
 import { readTemplate } from "./readTemplate.ts";
 import type { SceneObject } from "./template.ts";
 
@@ -27,8 +26,8 @@ const kinds = (objects: SceneObject[], values: Record<string, string>) => {
   const page = lay(templateOf(ground, ...objects), values, bench.shaper);
   // Whatever is wrong, the page is never blank, and every finding says something whole.
   expect(page.parts.length).toBeGreaterThan(0);
-  for (const finding of page.findings) expect(explainFinding(finding)).toMatch(/^“.+” .+\.$/);
-  return page.findings.map(({ kind, objectId }) => `${objectId}: ${kind}`);
+  for (const finding of page.findings) expect(finding.sentence).toMatch(/^“.+” .+\.$/);
+  return page.findings.map(({ code, subject }) => `${subject.id}: ${code}`);
 };
 
 describe("what cannot be drawn is left out and named", () => {
@@ -57,7 +56,11 @@ describe("what cannot be drawn is left out and named", () => {
     ]);
     const page = lay(read.template, { name: "Ilse" }, bench.shaper);
     expect(page.parts.map(({ objectId }) => objectId)).toEqual(["ground", "words"]);
-    expect(page.findings.map(({ kind }) => kind)).toEqual(["unreadable", "unreadable", "unreadable"]);
+    expect(page.findings.map(({ code }) => code)).toEqual([
+      "unreadableObject",
+      "unreadableObject",
+      "unreadableObject",
+    ]);
     // What was not understood is kept as it came, for the version that does.
     expect(read.template.objects[2]).toMatchObject({ was: { kind: "hologram", depth: 3 } });
     expect(readTemplate(JSON.stringify(read.template))).toMatchObject({ template: read.template });
@@ -105,7 +108,7 @@ describe("what cannot be drawn is left out and named", () => {
       bench.shaper,
       { style, media: (hash) => (hash.startsWith("c") ? info : undefined) },
     );
-    expect(page.findings.map(({ kind, objectId }) => `${objectId}: ${kind}`)).toEqual([
+    expect(page.findings.map(({ code, subject }) => `${subject.id}: ${code}`)).toEqual([
       "flat: emptyBox",
       "gone: missingMedia",
       "still: wrongMedia",
@@ -118,10 +121,10 @@ describe("what cannot be drawn is left out and named", () => {
   test("letters that no font has are told, never a silent box; those of every script are there", () => {
     const page = (text: string) =>
       lay(templateOf(ground, words("words")), { name: text }, bench.shaper).findings.filter(
-        ({ kind }) => kind === "noGlyph",
+        ({ code }) => code === "noGlyph",
       );
     expect(page("The lamp \u{13080} on the quay")).toMatchObject([
-      { objectId: "words", letters: "\u{13080}" },
+      { subject: { id: "words" }, figures: { letters: "\u{13080}" } },
     ]);
     expect(page("물가로 灯火 দীপ விளக்கு ላምፕ 🕯️ ❤️ “quay” … naïve")).toEqual([]);
   });
@@ -151,7 +154,7 @@ describe("what cannot be drawn is left out and named", () => {
       crawl("it", "items", box(0, 0, 900, 80), 40),
       table("it", "rows", box(0, 0, 900, 400), [[1, "start"]], { min: 20, max: 40 }),
     ])
-      expect(kinds([object], values)).toContain("it: cutText");
+      expect(kinds([object], values)).toContain("it: tooLongText");
   });
 
   test("words that spill, and words at their smallest size, are told apart", () => {

@@ -1,3 +1,5 @@
+import type { FieldKindName } from "./fieldKinds.ts";
+
 /** A named list of fields. Templates that offer the same set are interchangeable. */
 export interface FieldSet {
   readonly id: string;
@@ -16,8 +18,9 @@ export interface FieldDef {
   readonly label: string;
   readonly hint: string;
   readonly maxLength: number;
-  /** One line, several, a picture or clip of the library, or a colour. */
-  readonly kind: "line" | "lines" | "media" | "color";
+  readonly kind: FieldKindName;
   /** A field that may stay empty does not hold the page back. */
   readonly optional?: boolean;
+  /** Its template shows something of its own where it is empty. */
+  readonly hasStandIn?: boolean;
 }

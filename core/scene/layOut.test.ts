@@ -1,11 +1,18 @@
 import { describe, expect, test } from "vitest";
-import { HARBOUR_LAMP, HOUSE_STYLES } from "../../designs/houseStyles.ts";
-import { box, color, rectangle, solid, text } from "../../designs/parts.ts";
-import { sampleValues } from "../../designs/samples.ts";
-import { ALL_OUTFITS } from "../../designs/starter.ts";
-import * as band from "../../designs/templates/band.ts";
-import { prepareBench } from "../test-support/contents.ts";
-import { HD, lay, partOf, plateOf, templateOf } from "../test-support/pages.ts";
+import { prepareBench } from "../../test-support/contents.ts";
+import * as band from "../../test-support/designs.ts";
+import {
+  ALL_OUTFITS,
+  box,
+  color,
+  HARBOUR_LAMP,
+  HOUSE_STYLES,
+  rectangle,
+  sampleValues,
+  solid,
+  text,
+} from "../../test-support/designs.ts";
+import { HD, lay, partOf, plateOf, templateOf } from "../../test-support/pages.ts";
 import { LayOutMemory } from "./layOut.ts";
 import { Lookup } from "./lookup.ts";
 import { NO_MEDIA } from "./media.ts";
@@ -28,7 +35,7 @@ describe("layout", () => {
         for (const style of HOUSE_STYLES) {
           const output = template.canvas;
           const page = lay(template, sampleValues(template.fieldSet), bench.shaper, { output, style });
-          const faults = page.findings.filter(({ kind }) => kind !== "smallestSize");
+          const faults = page.findings.filter(({ code }) => code !== "smallestSize");
           expect([template.name, style.name, faults]).toEqual([template.name, style.name, []]);
           // A clip has no sample; everything else shows something.
           if (!["loop", "clip", "picture"].includes(template.fieldSet))
@@ -103,7 +110,9 @@ describe("layout", () => {
     expect(bounds.x + bounds.width + partOf(long.parts, "name").at.x).toBeLessThan(150 + 880 + 40);
     const much = lay(band.lyrics, { words: "lamp ".repeat(600), credit: "" }, bench.shaper);
     expect(much.texts).toEqual([{ objectId: "words", sizePx: 26, fits: false }]);
-    expect(much.findings).toEqual([{ kind: "overflow", objectId: "words" }]);
+    expect(much.findings).toMatchObject([
+      { code: "overflow", severity: "warning", subject: { kind: "object", id: "words" } },
+    ]);
   });
 
   test("another size of output is laid out at that size, centred, not scaled from pixels", () => {

@@ -1,3 +1,7 @@
+import { type Finding, objectSubject } from "../findings/finding.ts";
+import { emptyBox } from "../findings/kinds/emptyBox.ts";
+import { fitted } from "../findings/kinds/fitted.ts";
+import { unreadableObject } from "../findings/kinds/unreadableObject.ts";
 import type { Point, Rect } from "../picture/picture.ts";
 import type { Shaper } from "../text/shaper.ts";
 import { FRAME_RATES, type FrameRate } from "../time/timecode.ts";
@@ -13,7 +17,7 @@ import { layOutList, layOutWords } from "./layOutWords.ts";
 import { type FieldValues, Lookup } from "./lookup.ts";
 import { type MediaCatalog, NO_MEDIA } from "./media.ts";
 import { makePart, type ObjectContext, type Placing, placeBox, resolveCorners } from "./objectContext.ts";
-import type { ClipShape, LaidOutPage, Part, SceneFinding, TextSize } from "./part.ts";
+import type { ClipShape, LaidOutPage, Part, TextSize } from "./part.ts";
 import { drawnObjects } from "./showWhen.ts";
 import { allObjects, type ReadableObject, type SceneObject, type Template } from "./template.ts";
 
@@ -55,7 +59,7 @@ interface Remembered {
 interface LaidOutObject {
   readonly parts: readonly Part[];
   readonly texts: readonly TextSize[];
-  readonly findings: readonly SceneFinding[];
+  readonly findings: readonly Finding[];
 }
 
 /**
@@ -107,7 +111,7 @@ export function layOut(
   };
   // A page that was placed by hand stands as it is; others fill a screen of another shape to its edges.
   const isPlaced = size !== 1 || xPercent !== 0 || yPercent !== 0;
-  const room = {
+  const screen = {
     x: -place.originX / scale,
     y: -place.originY / scale,
     width: output.widthPx / scale,
@@ -123,26 +127,23 @@ export function layOut(
     parents,
   );
   const texts: TextSize[] = [];
-  const findings: SceneFinding[] = [];
+  const findings: Finding[] = [];
   const stretch = output.widthPx / output.heightPx / (canvas.widthPx / canvas.heightPx);
   if (Math.abs(Math.log(stretch)) > SAME_SHAPE)
-    findings.push({
-      kind: "fitted",
-      objectId: "",
-      madeForWidthPx: canvas.widthPx,
-      madeForHeightPx: canvas.heightPx,
-    });
+    findings.push(
+      fitted({ kind: "page", id: "" }, { madeForWidthPx: canvas.widthPx, madeForHeightPx: canvas.heightPx }),
+    );
   const layOutAll = (objects: readonly SceneObject[], delayEachMs: number, isTop = false): Part[] => {
     const parts: Part[] = [];
     for (const object of objects) {
       if (object.kind === "unreadable") {
-        findings.push({ kind: "unreadable", objectId: object.id, why: object.why });
+        findings.push(unreadableObject(objectSubject(object.id), { why: object.why }));
         continue;
       }
       if (!drawn.has(object.id)) continue;
       const wanted = adjusted(object, resources.adjust);
       if (!wanted) continue;
-      const laidOut = remember(isPlaced || !isTop ? wanted : bled(wanted, canvas, room));
+      const laidOut = remember(isPlaced || !isTop ? wanted : bled(wanted, canvas, screen));
       texts.push(...laidOut.texts);
       findings.push(...laidOut.findings);
       for (const part of laidOut.parts) {
@@ -170,7 +171,7 @@ export function layOut(
   };
   const begin = () => {
     const lookup = new Lookup(style, values, resources.media ?? NO_MEDIA);
-    const found = { texts: [] as TextSize[], findings: [] as SceneFinding[] };
+    const found = { texts: [] as TextSize[], findings: [] as Finding[] };
     const context: ObjectContext = {
       lookup,
       place,
@@ -192,7 +193,7 @@ export function layOut(
 
 function layOutObject(object: Exclude<ReadableObject, { kind: "group" }>, context: ObjectContext): Part[] {
   if (isEmpty(object)) {
-    context.report({ kind: "emptyBox", objectId: object.id });
+    context.report(emptyBox(objectSubject(object.id), {}));
     return [];
   }
   switch (object.kind) {

@@ -1,21 +1,23 @@
 import { charactersOf, type FiguresValue, widestOf } from "../figures/figures.ts";
 import { parseNumber } from "../figures/number.ts";
+import { objectSubject } from "../findings/finding.ts";
+import { notANumber } from "../findings/kinds/notANumber.ts";
 import type { Rect } from "../picture/picture.ts";
 import type { FontChoice } from "../text/fontChoice.ts";
 import { findScript } from "../text/itemise.ts";
 import type { Shaper } from "../text/shaper.ts";
 import {
   inCase,
-  type Looks,
   makePart,
   type ObjectContext,
   placeBox,
   plateAround,
+  type ResolvedPaint,
   resolveFonts,
-  resolveLooks,
+  resolvePaint,
 } from "./objectContext.ts";
 import type { Figure, Part } from "./part.ts";
-import { glyphItem, overhang } from "./placeWords.ts";
+import { glyphItem, overhang } from "./placeText.ts";
 import type { FiguresObject } from "./template.ts";
 
 export function layOutFigures(object: FiguresObject, context: ObjectContext): Part[] {
@@ -35,7 +37,7 @@ export function layOutFigures(object: FiguresObject, context: ObjectContext): Pa
       maxSizePx: object.maxSizePx * scale,
       verticalAlign: object.verticalAlign,
     },
-    resolveLooks(object, local, context),
+    resolvePaint(object, local, context),
     context.shaper,
   );
   context.reportText({ objectId: object.id, sizePx: set.sizePx, fits: true });
@@ -75,7 +77,7 @@ export function numberValue(
   const number = parseNumber(typed);
   if (!number) {
     if (typed.trim() !== "")
-      context.report({ kind: "notANumber", objectId, text: typed.trim().slice(0, 60) });
+      context.report(notANumber(objectSubject(objectId), { text: typed.trim().slice(0, 60) }));
     return { kind: "fixed", text: typed.trim() };
   }
   const { value, decimals, before, after } = number;
@@ -104,7 +106,7 @@ export function setFigures(
     readonly maxSizePx: number;
     readonly verticalAlign: FiguresObject["verticalAlign"];
   },
-  looks: Looks,
+  paint: ResolvedPaint,
   shaper: Shaper,
 ): { readonly figures: Record<string, Figure>; readonly sizePx: number } {
   const { box, fonts, trackingEm } = how;
@@ -155,7 +157,7 @@ export function setFigures(
       return { id: glyph.id, x, y: baseline + glyph.offsetYEm * sizePx };
     });
     const ink = overhang({ x: 0, y: top, width: advancePx, height: (ascentEm + descentEm) * sizePx }, sizePx);
-    const item = { ...glyphItem({ fontId, sizePx }, placed), ...looks };
+    const item = { ...glyphItem({ fontId, sizePx }, placed), ...paint };
     figures[character] = { plate: plateAround([item], ink), advancePx };
   }
   return { figures, sizePx };

@@ -1,3 +1,6 @@
+import { objectSubject } from "../findings/finding.ts";
+import { missingMedia } from "../findings/kinds/missingMedia.ts";
+import { wrongMedia } from "../findings/kinds/wrongMedia.ts";
 import { placeInBox } from "../picture/place.ts";
 import {
   makePart,
@@ -5,7 +8,7 @@ import {
   placeBox,
   plateAround,
   resolveCorners,
-  resolveLooks,
+  resolvePaint,
 } from "./objectContext.ts";
 import type { Part } from "./part.ts";
 import type { ReadableObject } from "./template.ts";
@@ -19,7 +22,7 @@ export function layOutVideo(
   if (hash === "") return [];
   if (info?.type !== "video" || info.durationMs === null) {
     const name = info?.name ?? hash.slice(0, 12);
-    context.report({ kind: info ? "wrongMedia" : "missingMedia", objectId: object.id, name });
+    context.report((info ? wrongMedia : missingMedia)(objectSubject(object.id), { name }));
     return [];
   }
   const { at, local } = placeBox(object.box, context.place);
@@ -64,7 +67,7 @@ export function layOutProgram(
 ): Part[] {
   const { at, local } = placeBox(object.box, context.place);
   const radiiPx = resolveCorners(object.corners, local, context);
-  const { stroke, shadows } = resolveLooks({ ...object, fill: { kind: "none" } }, local, context);
+  const { stroke, shadows } = resolvePaint({ ...object, fill: { kind: "none" } }, local, context);
   const border = stroke
     ? plateAround(
         [{ kind: "rectangle", rect: local, radiiPx, fill: { kind: "none" }, stroke, shadows }],

@@ -1,5 +1,7 @@
 import { charactersOf, widestOf } from "../figures/figures.ts";
 import { parseNumber } from "../figures/number.ts";
+import { objectSubject } from "../findings/finding.ts";
+import { notANumber } from "../findings/kinds/notANumber.ts";
 import type { PictureItem, Rect } from "../picture/picture.ts";
 import type { FontChoice } from "../text/fontChoice.ts";
 import { layOutText } from "../text/layOutText.ts";
@@ -8,19 +10,19 @@ import { numberValue, setFigures } from "./layOutFigures.ts";
 import {
   capWords,
   inCase,
-  type Looks,
   makePart,
   type ObjectContext,
   type PlacedBox,
   placeBox,
   plateAround,
+  type ResolvedPaint,
   resolveCorners,
   resolveFill,
   resolveFonts,
-  resolveLooks,
+  resolvePaint,
 } from "./objectContext.ts";
 import type { Part } from "./part.ts";
-import { placeWords } from "./placeWords.ts";
+import { placeText } from "./placeText.ts";
 import type { BarsObject, Fill, TableObject, TextObject } from "./template.ts";
 
 interface Row {
@@ -55,7 +57,7 @@ export function layOutTable(object: TableObject, context: ObjectContext): Part[]
   const padPx = object.padPx * scale;
   const rankPx = object.rankWidthPx * scale;
   const box: Rect = { x: local.x, y: local.y, width: local.width, height };
-  const looks = resolveLooks({ ...object, stroke: null }, box, context);
+  const paint = resolvePaint({ ...object, stroke: null }, box, context);
   const radiiPx = resolveCorners(object.corners, box, context);
   const shares = object.columns.reduce((sum, { share }) => sum + share, 0);
   const room = Math.max(1, box.width - rankPx - 2 * padPx);
@@ -76,7 +78,7 @@ export function layOutTable(object: TableObject, context: ObjectContext): Part[]
         radiiPx,
         fill: background,
         stroke: null,
-        shadows: looks.shadows,
+        shadows: paint.shadows,
       });
     let x = box.x + rankPx + padPx;
     for (const [column, { share, align }] of object.columns.entries()) {
@@ -88,7 +90,7 @@ export function layOutTable(object: TableObject, context: ObjectContext): Part[]
           align,
           object,
           fonts,
-          looks,
+          paint,
           context,
         ),
       );
@@ -105,14 +107,14 @@ export function layOutTable(object: TableObject, context: ObjectContext): Part[]
     const color = lookup.color(object.rankColor);
     for (const i of shown.keys()) {
       const rankBox = { ...box, x: box.x + padPx, width: rankPx };
-      const rankLooks: Looks = { fill: { kind: "solid", color }, stroke: null, shadows: [] };
+      const rankPaint: ResolvedPaint = { fill: { kind: "solid", color }, stroke: null, shadows: [] };
       const items = cellItems(
         String(i + 1),
         rankBox,
         "start",
         object,
         { ...fonts, regular: fonts.bold },
-        rankLooks,
+        rankPaint,
         context,
       );
       parts.push(
@@ -141,7 +143,7 @@ function cellItems(
   align: TextObject["align"],
   object: TableObject | BarsObject,
   fonts: FontChoice,
-  looks: Looks,
+  paint: ResolvedPaint,
   context: ObjectContext,
 ): PictureItem[] {
   const text = inCase(words, object.letterCase);
@@ -165,11 +167,11 @@ function cellItems(
     },
     context.shaper,
   );
-  return placeWords(
+  return placeText(
     block,
     box,
     { align, verticalAlign: "middle", by: "whole" },
-    { ...looks, shadows: [] },
+    { ...paint, shadows: [] },
     context,
   ).flatMap(({ items }) => items);
 }
@@ -187,7 +189,7 @@ export function layOutBars(object: BarsObject, context: ObjectContext): Part[] {
   );
   for (const { typed, value, key } of rows)
     if (value === undefined)
-      context.report({ kind: "notANumber", objectId: object.id, text: `${key}: ${typed}`.slice(0, 60) });
+      context.report(notANumber(objectSubject(object.id), { text: `${key}: ${typed}`.slice(0, 60) }));
   if (object.sorted)
     rows.sort((a, b) => (b.value ?? Number.NEGATIVE_INFINITY) - (a.value ?? Number.NEGATIVE_INFINITY));
   const placed: PlacedBox = placeBox(object.box, place);
@@ -195,7 +197,7 @@ export function layOutBars(object: BarsObject, context: ObjectContext): Part[] {
   const height = Math.round(object.rowHeightPx * scale);
   const pitch = height + Math.round(object.rowGapPx * scale);
   const fonts = resolveFonts(object, context, JSON.stringify(rows));
-  const looks = resolveLooks({ ...object, stroke: null }, local, context);
+  const paint = resolvePaint({ ...object, stroke: null }, local, context);
   const labelPx = local.width * object.labelShare;
   const valuePx = object.valueWidthPx * scale;
   const trackPx = Math.max(1, Math.round(local.width - labelPx - valuePx));
@@ -218,7 +220,7 @@ export function layOutBars(object: BarsObject, context: ObjectContext): Part[] {
     const y = at.y + i * pitch;
     const delayMs = i * object.motion.staggerMs;
     const labelBox = { x: local.x, y: local.y, width: labelPx - 20 * scale, height };
-    const label = cellItems(row.cells[0] ?? "", labelBox, object.align, object, fonts, looks, context);
+    const label = cellItems(row.cells[0] ?? "", labelBox, object.align, object, fonts, paint, context);
     const value = numberValue(row.typed, object.countMs, object.id, { ...context, report: () => {} });
     const valueBox = { x: 0, y: local.y, width: Math.max(1, valuePx - 20 * scale), height };
     const set = setFigures(
@@ -232,7 +234,7 @@ export function layOutBars(object: BarsObject, context: ObjectContext): Part[] {
         maxSizePx: object.maxSizePx * scale,
         verticalAlign: "middle",
       },
-      looks,
+      paint,
       context.shaper,
     );
     const part = (subId: string, x: number, extent: number, content: Part["content"]) =>

@@ -1,3 +1,6 @@
+import { objectSubject } from "../findings/finding.ts";
+import { missingMedia } from "../findings/kinds/missingMedia.ts";
+import { wrongMedia } from "../findings/kinds/wrongMedia.ts";
 import type { PictureItem, Shape } from "../picture/picture.ts";
 import { placeInBox } from "../picture/place.ts";
 import {
@@ -6,7 +9,7 @@ import {
   placeBox,
   plateAround,
   resolveCorners,
-  resolveLooks,
+  resolvePaint,
 } from "./objectContext.ts";
 import type { Part } from "./part.ts";
 import type { ReadableObject } from "./template.ts";
@@ -19,7 +22,7 @@ type ShapeObject = Extract<
 /** Shapes and pictures: one plate each. */
 export function layOutShape(object: ShapeObject, context: ObjectContext): Part[] {
   const { at, local } = placeBox(object.box, context.place);
-  const looks = resolveLooks(object, local, context);
+  const paint = resolvePaint(object, local, context);
   const shape = ((): Shape => {
     switch (object.kind) {
       case "rectangle":
@@ -49,25 +52,25 @@ export function layOutShape(object: ShapeObject, context: ObjectContext): Part[]
   const items: PictureItem[] = [];
   if (object.kind === "picture") {
     const { hash, info } = context.lookup.media(object.source);
-    if (looks.fill.kind !== "none") items.push({ ...shape, ...looks, stroke: null });
+    if (paint.fill.kind !== "none") items.push({ ...shape, ...paint, stroke: null });
     if (info?.type === "picture") {
       const dest = placeInBox(info, local, object.mode, object.focus, context.place.scale);
-      const shadows = looks.fill.kind === "none" ? looks.shadows : [];
+      const shadows = paint.fill.kind === "none" ? paint.shadows : [];
       items.push({ ...shape, fill: { kind: "image", file: info.file, dest }, stroke: null, shadows });
     } else if (hash !== "") {
-      context.report({
-        kind: info ? "wrongMedia" : "missingMedia",
-        objectId: object.id,
-        name: info?.name ?? hash.slice(0, 12),
-      });
+      context.report(
+        (info ? wrongMedia : missingMedia)(objectSubject(object.id), {
+          name: info?.name ?? hash.slice(0, 12),
+        }),
+      );
       items.push({ ...shape, fill: { kind: "image", file: hash, dest: local }, stroke: null, shadows: [] });
     }
-    if (looks.stroke) items.push({ ...shape, fill: { kind: "none" }, stroke: looks.stroke, shadows: [] });
+    if (paint.stroke) items.push({ ...shape, fill: { kind: "none" }, stroke: paint.stroke, shadows: [] });
     if (items.length === 0) return [];
   } else {
     const dashPx = object.kind === "line" ? object.dashPx.map((px) => px * context.place.scale) : [];
-    const stroke = looks.stroke && dashPx.length > 0 ? { ...looks.stroke, dashPx } : looks.stroke;
-    items.push({ ...shape, ...looks, stroke });
+    const stroke = paint.stroke && dashPx.length > 0 ? { ...paint.stroke, dashPx } : paint.stroke;
+    items.push({ ...shape, ...paint, stroke });
   }
   const cornerPx = shape.kind === "rectangle" ? Math.max(...shape.radiiPx) : 0;
   const scale = context.place.scale;

@@ -1,4 +1,7 @@
 import { pxPerSecondOf, travelPx } from "../crawl/rate.ts";
+import { objectSubject } from "../findings/finding.ts";
+import { missingMedia } from "../findings/kinds/missingMedia.ts";
+import { wrongMedia } from "../findings/kinds/wrongMedia.ts";
 import type { PictureItem } from "../picture/picture.ts";
 import { placeInBox } from "../picture/place.ts";
 import { layOutText, type TextBlockRequest } from "../text/layOutText.ts";
@@ -9,17 +12,17 @@ import { wrapLines } from "../text/wrap.ts";
 import {
   capWords,
   inCase,
-  type Looks,
   makePart,
   type ObjectContext,
   placeBox,
   plateAround,
+  type ResolvedPaint,
   resolveFonts,
-  resolveLooks,
+  resolvePaint,
   toHundredths,
 } from "./objectContext.ts";
 import type { Part, Plate } from "./part.ts";
-import { glyphItem, overhang, placeWords } from "./placeWords.ts";
+import { glyphItem, overhang, placeText } from "./placeText.ts";
 import type { CrawlObject } from "./template.ts";
 
 /** The longest plate of a strip: longer ones are slow to move without a GPU. */
@@ -84,7 +87,7 @@ function crawlStrip(
   const byHeight = Math.floor((box.height / (ascentEm + descentEm)) * 4) / 4;
   const sizePx = Math.max(4, Math.min(object.maxSizePx * place.scale, byHeight));
   const spacing = { trackingEm: lookup.number(object.trackingEm), hangNumbers: false };
-  const looks = resolveLooks(object, { ...box, x: 0 }, context);
+  const paint = resolvePaint(object, { ...box, x: 0 }, context);
   const baseline = box.y + (box.height - (ascentEm + descentEm) * sizePx) / 2 + ascentEm * sizePx;
   const gapPx = object.itemGapPx * place.scale;
   const set = (words: string) => {
@@ -100,14 +103,14 @@ function crawlStrip(
   };
   const pieces: Piece[] = [];
   let pen = 0;
-  const addWords = (words: string, own: Looks) => {
+  const addWords = (words: string, own: ResolvedPaint) => {
     const line = set(words);
     for (const run of line.runs)
       for (const glyph of run.glyphs)
         pieces.push({
           kind: "glyph",
           run,
-          looks: own,
+          paint: own,
           id: glyph.id,
           x: toHundredths(pen + glyph.xPx),
           y: toHundredths(baseline + glyph.yPx),
@@ -120,16 +123,16 @@ function crawlStrip(
     if (i > 0) {
       pen += addDivider(object, pen, gapPx, baseline, sizePx, pieces, addWords, set, context);
     }
-    pen += addWords(words, looks);
+    pen += addWords(words, paint);
   }
-  return { tiles: cutIntoTiles(pieces, box, sizePx), lengthPx: Math.ceil(pen), sizePx };
+  return { tiles: splitIntoTiles(pieces, box, sizePx), lengthPx: Math.ceil(pen), sizePx };
 }
 
 type Piece =
   | {
       readonly kind: "glyph";
       readonly run: SetRun;
-      readonly looks: Looks;
+      readonly paint: ResolvedPaint;
       readonly id: number;
       readonly x: number;
       readonly y: number;
@@ -144,7 +147,7 @@ function addDivider(
   baseline: number,
   sizePx: number,
   pieces: Piece[],
-  addWords: (words: string, looks: Looks) => number,
+  addWords: (words: string, paint: ResolvedPaint) => number,
   measure: (words: string) => { readonly widthPx: number },
   context: ObjectContext,
 ): number {
@@ -170,11 +173,11 @@ function addDivider(
       const room = Math.max(gapPx, side);
       if (info?.type !== "picture") {
         if (hash !== "")
-          context.report({
-            kind: "missingMedia",
-            objectId: object.id,
-            name: info?.name ?? hash.slice(0, 12),
-          });
+          context.report(
+            (info ? wrongMedia : missingMedia)(objectSubject(object.id), {
+              name: info?.name ?? hash.slice(0, 12),
+            }),
+          );
         return room;
       }
       const rect = {
@@ -202,7 +205,7 @@ function addDivider(
 }
 
 /** Every piece goes to the tile its origin lies in, so that none is painted twice. */
-function cutIntoTiles(
+function splitIntoTiles(
   pieces: readonly Piece[],
   box: { y: number; height: number },
   sizePx: number,
@@ -219,7 +222,7 @@ function cutIntoTiles(
     const items: PictureItem[] = [];
     const byRun = new Map<
       string,
-      { run: SetRun; looks: Looks; glyphs: { id: number; x: number; y: number }[] }
+      { run: SetRun; paint: ResolvedPaint; glyphs: { id: number; x: number; y: number }[] }
     >();
     for (const piece of list) {
       if (piece.kind === "item") {
@@ -232,12 +235,12 @@ function cutIntoTiles(
         });
         continue;
       }
-      const key = `${piece.run.fontId}/${piece.run.sizePx}/${JSON.stringify(piece.looks.fill)}`;
-      const open = byRun.get(key) ?? { run: piece.run, looks: piece.looks, glyphs: [] };
+      const key = `${piece.run.fontId}/${piece.run.sizePx}/${JSON.stringify(piece.paint.fill)}`;
+      const open = byRun.get(key) ?? { run: piece.run, paint: piece.paint, glyphs: [] };
       byRun.set(key, open);
       open.glyphs.push({ id: piece.id, x: piece.x - left, y: piece.y });
     }
-    for (const { run, looks, glyphs } of byRun.values()) items.push({ ...glyphItem(run, glyphs), ...looks });
+    for (const { run, paint, glyphs } of byRun.values()) items.push({ ...glyphItem(run, glyphs), ...paint });
     const xs = list.map(({ x }) => x - left);
     const from = Math.min(...xs);
     // The last piece reaches on by its own width: a generous letter.
@@ -277,12 +280,12 @@ function rollStrip(
   const gap = object.itemGapPx * place.scale || 0;
   const paragraphOf = (line: number) => block.lines[line]?.paragraph ?? 0;
   const lengthPx = Math.ceil(block.heightPx + paragraphOf(block.lines.length - 1) * gap);
-  const looks = resolveLooks(object, { x: box.x, y: 0, width: box.width, height: box.height }, context);
-  const cells = placeWords(
+  const paint = resolvePaint(object, { x: box.x, y: 0, width: box.width, height: box.height }, context);
+  const cells = placeText(
     block,
     { x: box.x, y: 0, width: box.width, height: lengthPx },
     { align: object.align, verticalAlign: "top", by: "line", extraY: (line) => paragraphOf(line) * gap },
-    looks,
+    paint,
     context,
   );
   const tiles: { plate: Plate; x: number; y: number }[] = [];

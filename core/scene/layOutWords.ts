@@ -1,3 +1,6 @@
+import { objectSubject } from "../findings/finding.ts";
+import { overflow } from "../findings/kinds/overflow.ts";
+import { smallestSize } from "../findings/kinds/smallestSize.ts";
 import type { PictureItem, Rect } from "../picture/picture.ts";
 import type { FontChoice } from "../text/fontChoice.ts";
 import { layOutText, type TextBlockRequest } from "../text/layOutText.ts";
@@ -15,10 +18,10 @@ import {
   placeBox,
   plateAround,
   resolveFonts,
-  resolveLooks,
+  resolvePaint,
 } from "./objectContext.ts";
 import type { Part, Plate } from "./part.ts";
-import { placeWords, type WordCell } from "./placeWords.ts";
+import { placeText, type WordCell } from "./placeText.ts";
 import type { ListObject, TextObject } from "./template.ts";
 
 export function layOutWords(object: TextObject, context: ObjectContext): Part[] {
@@ -35,8 +38,8 @@ export function layOutWords(object: TextObject, context: ObjectContext): Part[] 
   );
   const block = layOutText(object.marked ? readMarks(words) : words, request, context.shaper);
   reportFit(object, block, request, context);
-  const looks = resolveLooks(object, local, context);
-  const cells = placeWords(block, local, { ...object, by: object.revealBy }, looks, context);
+  const paint = resolvePaint(object, local, context);
+  const cells = placeText(block, local, { ...object, by: object.revealBy }, paint, context);
   const clip = object.mode === "clip" ? local : undefined;
   const { scale } = context.place;
   const blurPx = object.blurPx * scale;
@@ -143,9 +146,9 @@ function reportFit(
   context: ObjectContext,
 ): void {
   context.reportText({ objectId: object.id, sizePx: block.sizePx, fits: block.fits });
-  if (!block.fits) context.report({ kind: "overflow", objectId: object.id });
+  if (!block.fits) context.report(overflow(objectSubject(object.id), {}));
   else if (block.sizePx < minSizePx + 0.25 && minSizePx + 0.25 < maxSizePx)
-    context.report({ kind: "smallestSize", objectId: object.id, sizePx: block.sizePx });
+    context.report(smallestSize(objectSubject(object.id), { sizePx: block.sizePx }));
 }
 
 /** Where the words of a point begin, in sizes of its letters. */
@@ -177,9 +180,9 @@ export function layOutList(object: ListObject, context: ObjectContext): Part[] {
   };
   const block = layOutText(points.join("\n"), request, shaper);
   reportFit(object, block, request, context);
-  const looks = resolveLooks(object, local, context);
+  const paint = resolvePaint(object, local, context);
   const gapPx = object.gap * leading * block.sizePx;
-  const cells = placeWords(
+  const cells = placeText(
     block,
     inner,
     {
@@ -188,7 +191,7 @@ export function layOutList(object: ListObject, context: ObjectContext): Part[] {
       by: "paragraph",
       extraY: (line) => (block.lines[line]?.paragraph ?? 0) * gapPx,
     },
-    looks,
+    paint,
     context,
   );
   const shown = shownCount(object.shownField === null ? "" : lookup.value(object.shownField), points.length);
@@ -273,7 +276,7 @@ function markerItems(
         context.shaper,
       );
       const at = { ...box, y: top, height: number.heightPx };
-      return placeWords(
+      return placeText(
         number,
         at,
         { align: "start", verticalAlign: "top", by: "whole" },

@@ -1,3 +1,9 @@
+import { type Finding, objectSubject } from "../findings/finding.ts";
+import { missingFont } from "../findings/kinds/missingFont.ts";
+import { missingMedia } from "../findings/kinds/missingMedia.ts";
+import { noGlyph } from "../findings/kinds/noGlyph.ts";
+import { tooLongText } from "../findings/kinds/tooLongText.ts";
+import { wrongMedia } from "../findings/kinds/wrongMedia.ts";
 import { scaleTracks } from "../motion/track.ts";
 import { contentKey } from "../picture/contentKey.ts";
 import {
@@ -18,7 +24,7 @@ import type { FrameRate } from "../time/timecode.ts";
 import type { Lookup } from "./lookup.ts";
 import { withAlpha } from "./lookup.ts";
 import type { Motion } from "./motion.ts";
-import type { Part, PartContent, PartMotion, Plate, SceneFinding, TextSize } from "./part.ts";
+import type { Part, PartContent, PartMotion, Plate, TextSize } from "./part.ts";
 import type { Box, Corners, Fill, ReadableObject, TextObject } from "./template.ts";
 
 /** From the template's canvas to the output. */
@@ -37,7 +43,7 @@ export interface ObjectContext {
   readonly fallbackFonts: readonly string[];
   readonly timeZone: string;
   readonly frameRate: FrameRate;
-  readonly report: (finding: SceneFinding) => void;
+  readonly report: (finding: Finding) => void;
   readonly reportText: (size: TextSize) => void;
 }
 
@@ -152,18 +158,18 @@ interface Drawn {
   }[];
 }
 
-export interface Looks {
+export interface ResolvedPaint {
   readonly fill: Paint;
   readonly stroke: Stroke | null;
   readonly shadows: readonly Shadow[];
 }
 
 /** @param box where gradients and pictures lie, in the coordinates of the picture */
-export function resolveLooks(
+export function resolvePaint(
   object: Drawn & { readonly id: string },
   box: Rect,
   context: ObjectContext,
-): Looks {
+): ResolvedPaint {
   const { lookup, place } = context;
   const strength = object.shadows.length > 0 ? lookup.shadowStrength() : 1;
   return {
@@ -227,11 +233,11 @@ export function resolveFill(fill: Fill, box: Rect, objectId: string, context: Ob
           dest: placeInBox(info, box, fill.mode, fill.focus, context.place.scale),
         };
       if (hash !== "")
-        context.report({
-          kind: info ? "wrongMedia" : "missingMedia",
-          objectId,
-          name: info?.name ?? hash.slice(0, 12),
-        });
+        context.report(
+          (info ? wrongMedia : missingMedia)(objectSubject(objectId), {
+            name: info?.name ?? hash.slice(0, 12),
+          }),
+        );
       // Clear, so that what lies beneath is seen; a named picture that is gone gets the painter's stand-in.
       return hash === "" ? { kind: "none" } : { kind: "image", file: hash, dest: box };
     }
@@ -264,10 +270,10 @@ export function resolveFonts(
   const own = lookup.typeface(object.font);
   const asked = new Set(own ? [...own.regular, ...own.bold, ...own.italic, ...own.boldItalic] : []);
   for (const fontId of missing)
-    if (asked.has(fontId)) report({ kind: "missingFont", objectId: object.id, fontId });
+    if (asked.has(fontId)) report(missingFont(objectSubject(object.id), { fontId }));
   const letters = lettersWithout(words, fonts.regular, shaper);
   if (letters.length > 0)
-    report({ kind: "noGlyph", objectId: object.id, letters: letters.slice(0, MOST_TOLD_LETTERS).join(" ") });
+    report(noGlyph(objectSubject(object.id), { letters: letters.slice(0, MOST_TOLD_LETTERS).join(" ") }));
   return fonts;
 }
 
@@ -306,6 +312,6 @@ const MOST_CHARACTERS = 6_000;
 
 export function capWords(words: string, objectId: string, context: ObjectContext): string {
   if (words.length <= MOST_CHARACTERS) return words;
-  context.report({ kind: "cutText", objectId, characters: words.length });
+  context.report(tooLongText(objectSubject(objectId), { characters: words.length }));
   return words.slice(0, MOST_CHARACTERS);
 }

@@ -1,10 +1,11 @@
 import { describe, expect, test } from "vitest";
-import { fading, staggered } from "../../designs/moves.ts";
+import { prepareBench } from "../../test-support/contents.ts";
 import {
   bars,
   box,
   color,
   crawl,
+  fading,
   figures,
   group,
   linear,
@@ -14,12 +15,12 @@ import {
   radial,
   rectangle,
   solid,
+  staggered,
   table,
   text,
   video,
-} from "../../designs/parts.ts";
-import { prepareBench } from "../test-support/contents.ts";
-import { HD, lay, partOf, plateOf, templateOf } from "../test-support/pages.ts";
+} from "../../test-support/designs.ts";
+import { HD, lay, partOf, plateOf, templateOf } from "../../test-support/pages.ts";
 import { parseRows } from "./layOutRows.ts";
 import type { MediaInfo } from "./media.ts";
 import type { SceneObject } from "./template.ts";

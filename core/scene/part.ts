@@ -1,4 +1,5 @@
 import type { FiguresValue } from "../figures/figures.ts";
+import type { Finding } from "../findings/finding.ts";
 import type { Track } from "../motion/track.ts";
 import type { CornerRadii, Picture, Point, Rect } from "../picture/picture.ts";
 import type { Blend } from "./template.ts";
@@ -128,56 +129,6 @@ export interface Part {
   readonly content: PartContent;
 }
 
-/** A fault that laying out a page met with. The page shows all the rest. */
-export type SceneFinding =
-  | { readonly kind: "smallestSize"; readonly objectId: string; readonly sizePx: number }
-  | { readonly kind: "overflow"; readonly objectId: string }
-  | { readonly kind: "cutText"; readonly objectId: string; readonly characters: number }
-  | { readonly kind: "missingFont"; readonly objectId: string; readonly fontId: string }
-  /** No font has these letters: boxes stand in their place. */
-  | { readonly kind: "noGlyph"; readonly objectId: string; readonly letters: string }
-  | { readonly kind: "missingMedia"; readonly objectId: string; readonly name: string }
-  | { readonly kind: "wrongMedia"; readonly objectId: string; readonly name: string }
-  | { readonly kind: "emptyBox"; readonly objectId: string }
-  | { readonly kind: "notANumber"; readonly objectId: string; readonly text: string }
-  | { readonly kind: "unreadable"; readonly objectId: string; readonly why: string }
-  /** The template is made for another shape: it stands in the middle, as large as it goes. */
-  | {
-      readonly kind: "fitted";
-      readonly objectId: "";
-      readonly madeForWidthPx: number;
-      readonly madeForHeightPx: number;
-    };
-
-/** What a finding says to people: what is wrong, what is still fine, what to do. */
-export function explainFinding(finding: SceneFinding): string {
-  if (finding.kind === "fitted")
-    return `Made for ${finding.madeForWidthPx}×${finding.madeForHeightPx} and fitted into this shape. All of it is shown; a template of this shape would fill the screen.`;
-  const { objectId } = finding;
-  switch (finding.kind) {
-    case "smallestSize":
-      return `“${objectId}” is at its smallest size (${finding.sizePx} px). The words are all there; fewer would be larger.`;
-    case "overflow":
-      return `“${objectId}” does not fit its box even at its smallest size. Shorten it or divide it.`;
-    case "cutText":
-      return `“${objectId}” has ${finding.characters} characters; the first 6,000 are shown. Divide it.`;
-    case "missingFont":
-      return `“${objectId}” asks for the font “${finding.fontId}”, which is not here. Another one is used; add the font or choose one.`;
-    case "noGlyph":
-      return `No font here has the letters ${finding.letters}; empty boxes stand in their place. Add a font that has them, or write them otherwise.`;
-    case "missingMedia":
-      return `“${objectId}” asks for a picture or clip that is not here (${finding.name}). The rest of the page is shown; choose another.`;
-    case "wrongMedia":
-      return `“${objectId}” cannot show “${finding.name}”: it is of the other kind. The rest of the page is shown; choose another.`;
-    case "emptyBox":
-      return `“${objectId}” has a box without width or height, so it is left out. Give it a size.`;
-    case "notANumber":
-      return `“${objectId}” wants a number and has “${finding.text}”. It is shown as it was typed; correct it.`;
-    case "unreadable":
-      return `“${objectId}” cannot be read (${finding.why}). It is left out; the rest of the page is shown.`;
-  }
-}
-
 /** Size and fit of the text parts of a page, largest first: for what tells people how large words are. */
 export interface TextSize {
   readonly objectId: string;
@@ -191,5 +142,6 @@ export interface LaidOutPage {
   /** From the back to the front. */
   readonly parts: readonly Part[];
   readonly texts: readonly TextSize[];
-  readonly findings: readonly SceneFinding[];
+  /** What could not be drawn as it was wanted, and what was done in its place. */
+  readonly findings: readonly Finding[];
 }

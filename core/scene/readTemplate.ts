@@ -2,14 +2,12 @@ import { z } from "zod";
 import { nameSchema } from "../names/name.ts";
 import { findCircle } from "./showWhen.ts";
 import { allObjects, sceneObjectSchema, type Template, templateSchema } from "./template.ts";
+import { findTooLarge, findTooLargeFile } from "./templateLimits.ts";
 
 /** A template from outside, with what could not be read in it told in sentences. */
 export type ReadTemplate =
   | { readonly template: Template; readonly problems: readonly string[] }
   | { readonly problem: string };
-
-/** A generous bound: a template is some tens of kilobytes. */
-const LARGEST_JSON = 4 * 1024 * 1024;
 
 /**
  * Reads a template in the open format. An object that this version cannot read (a newer kind, keyframes out of
@@ -17,15 +15,15 @@ const LARGEST_JSON = 4 * 1024 * 1024;
  * names that come twice are refused by name.
  */
 export function readTemplate(json: string): ReadTemplate {
-  if (json.length > LARGEST_JSON)
-    return { problem: "The template is larger than 4 MB, so it was not read. Nothing was changed." };
+  const tooLong = findTooLargeFile(utf8Bytes(json));
+  if (tooLong) return { problem: tooLong };
   let raw: unknown;
   try {
     raw = JSON.parse(json);
   } catch {
     return { problem: "The file is not JSON, so no template could be read from it. Nothing was changed." };
   }
-  const outline = z.looseObject({ objects: z.array(z.unknown()).max(200) }).safeParse(raw);
+  const outline = z.looseObject({ objects: z.array(z.unknown()) }).safeParse(raw);
   if (!outline.success)
     return {
       problem: "The file is JSON but not a template (it has no list of objects). Nothing was changed.",
@@ -36,6 +34,8 @@ export function readTemplate(json: string): ReadTemplate {
   if (!whole.success)
     return { problem: `The template cannot be read: ${firstFault(whole.error)}. Nothing was changed.` };
   const template = whole.data;
+  const tooLarge = findTooLarge(template);
+  if (tooLarge) return { problem: tooLarge };
   const all = allObjects(template);
   const names = new Set<string>();
   for (const { object } of all) {
@@ -57,6 +57,15 @@ export function readTemplate(json: string): ReadTemplate {
       problem: `The show-when rules go in a circle (${circle.map((id) => `“${id}”`).join(" → ")}). Change one of them; nothing was changed.`,
     };
   return { template, problems };
+}
+
+function utf8Bytes(text: string): number {
+  let bytes = 0;
+  for (const letter of text) {
+    const code = letter.codePointAt(0) ?? 0;
+    bytes += code < 0x80 ? 1 : code < 0x800 ? 2 : code < 0x10000 ? 3 : 4;
+  }
+  return bytes;
 }
 
 function readObject(raw: unknown, index: number, problems: string[]): unknown {

@@ -1,6 +1,6 @@
 import { describe, expect, test } from "vitest";
-import { box, group, rectangle, solid } from "../../designs/parts.ts";
-import { templateOf } from "../test-support/pages.ts";
+import { box, group, rectangle, solid } from "../../test-support/designs.ts";
+import { templateOf } from "../../test-support/pages.ts";
 import { readTemplate } from "./readTemplate.ts";
 import { drawnObjects, type ShowWhen, showWhenSchema } from "./showWhen.ts";
 

@@ -3,7 +3,7 @@ import { crawlSpeedSchema } from "../crawl/rate.ts";
 import { nameSchema } from "../names/name.ts";
 import { SCALE_MODES } from "../picture/place.ts";
 import { colorRefSchema, numberRefSchema } from "./houseStyle.ts";
-import { type Motion, motionSchema, STILL } from "./motion.ts";
+import { motionSchema } from "./motion.ts";
 import { showWhenSchema } from "./showWhen.ts";
 
 /**
@@ -363,12 +363,12 @@ const groupCommon = {
 };
 const innerGroupSchema = z.strictObject({
   ...groupCommon,
-  objects: z.array(z.discriminatedUnion("kind", [...leafSchemas])).max(200),
+  objects: z.array(z.discriminatedUnion("kind", [...leafSchemas])),
 });
 /** Groups hold objects and groups of objects. Boxes of members are on the canvas, not in the group. */
 const groupSchema = z.strictObject({
   ...groupCommon,
-  objects: z.array(z.discriminatedUnion("kind", [...leafSchemas, innerGroupSchema])).max(200),
+  objects: z.array(z.discriminatedUnion("kind", [...leafSchemas, innerGroupSchema])),
 });
 
 export const sceneObjectSchema = z.discriminatedUnion("kind", [...leafSchemas, groupSchema]);
@@ -385,8 +385,8 @@ export const templateSchema = z.strictObject({
     widthPx: z.number().int().min(16).max(16_000),
     heightPx: z.number().int().min(16).max(16_000),
   }),
-  /** From the back to the front. */
-  objects: z.array(sceneObjectSchema).max(200),
+  /** From the back to the front. How many there may be is one of `TEMPLATE_LIMITS`. */
+  objects: z.array(sceneObjectSchema),
 });
 export type Template = z.infer<typeof templateSchema>;
 
@@ -413,5 +413,3 @@ export function findTextOf(template: Template, field: string): TextObject | unde
       return object;
   return undefined;
 }
-
-export { type Motion, STILL };

@@ -1,7 +1,8 @@
 import { describe, expect, test } from "vitest";
-import { ALL_OUTFITS } from "../../designs/starter.ts";
+import { ALL_OUTFITS } from "../../test-support/designs.ts";
 import type { SceneObject, Template } from "./template.ts";
-import { costOf, DEAREST_TEMPLATE_MEGAPIXELS } from "./templateCost.ts";
+import { costOf } from "./templateCost.ts";
+import { TEMPLATE_LIMITS } from "./templateLimits.ts";
 
 const templates = ALL_OUTFITS.flatMap((outfit) => outfit.templates);
 const [sample] = templates;
@@ -17,7 +18,7 @@ const withObject = (change: object): Template => {
 describe("what a template costs", () => {
   test("every template that ships is far from the limit", () => {
     for (const template of templates)
-      expect(costOf(template).megapixels, template.name).toBeLessThan(DEAREST_TEMPLATE_MEGAPIXELS / 4);
+      expect(costOf(template).megapixels, template.name).toBeLessThan(TEMPLATE_LIMITS.megapixels / 4);
   });
 
   test("a box of 20 000 by 20 000 pixels is beyond it, and is named", () => {

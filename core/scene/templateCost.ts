@@ -8,9 +8,6 @@ export interface TemplateCost {
   readonly dearest: { readonly id: string; readonly megapixels: number } | null;
 }
 
-/** What a machine with no graphics processor paints while a page may still be waited for: some twenty full screens. */
-export const DEAREST_TEMPLATE_MEGAPIXELS = 160;
-
 /** Plates prepared for an object whose blur or tint moves. */
 const STEPS = 8;
 

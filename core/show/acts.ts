@@ -1,9 +1,9 @@
 import { z } from "zod";
 import { byNameSchema, nameSchema } from "../names/name.ts";
-import { layerSchema, outputSchema, screenPlanSchema, shownPictureSchema } from "../screens/plan.ts";
-import { TEST_PICTURES } from "../screens/testPicture.ts";
-import { actorSchema } from "./actor.ts";
-import { dueSchema } from "./due.ts";
+import { layerSchema, outputSchema, screenPlanSchema, shownPictureSchema } from "../venue/plan.ts";
+import { TEST_PICTURES } from "../venue/testPicture.ts";
+import { actorSchema, idOf } from "./actor.ts";
+import { dueSchema } from "./followAndRepeat.ts";
 import { armSchema, lineSchema } from "./line.ts";
 import { shutterSchema } from "./shutter.ts";
 import { momentSchema } from "./slot.ts";
@@ -75,5 +75,5 @@ export type Act = z.infer<typeof actSchema>;
 
 /** The act that undo would put back for an actor: the newest of its own, else the newest of anybody. */
 export function actToUndo(acts: readonly Act[], actorId: string): Act | undefined {
-  return acts.findLast(({ by }) => by.kind === "desk" && by.id === actorId) ?? acts.at(-1);
+  return acts.findLast(({ by }) => idOf(by) === actorId) ?? acts.at(-1);
 }

@@ -1,15 +1,15 @@
 import { describe, expect, test } from "vitest";
-import { STARTER_PLAN } from "../../designs/starter.ts";
+import { Clocked } from "../../test-support/clocked.ts";
+import { page, prepareBench, readyCues, song, strap } from "../../test-support/contents.ts";
+import { STARTER_PLAN } from "../../test-support/designs.ts";
 import { actionCue, type CueDoc } from "../rundown/cueDoc.ts";
-import { findNext } from "../rundown/next.ts";
 import type { ReadyCue } from "../rundown/readyCue.ts";
 import { stepsOf } from "../rundown/steps.ts";
-import { stateAfterTake } from "../screens/preview.ts";
-import { Clocked } from "../test-support/clocked.ts";
-import { page, prepareBench, readyCues, song, strap } from "../test-support/contents.ts";
 import type { Command } from "./commands.ts";
 import { isFilled, slotOn } from "./layers.ts";
+import { findNext } from "./next.ts";
 import { pageAt } from "./slot.ts";
+import { stateAfterTake } from "./stateAfterTake.ts";
 
 const bench = prepareBench();
 const with_ = (doc: CueDoc, more: Partial<CueDoc>): CueDoc => ({ ...doc, ...more }) as CueDoc;

@@ -1,8 +1,8 @@
 import { z } from "zod";
 import { nameSchema } from "../names/name.ts";
-import { effectMsSchema, shownPictureSchema } from "../screens/plan.ts";
-import { TEST_PICTURES } from "../screens/testPicture.ts";
-import type { Due } from "./due.ts";
+import { effectMsSchema, shownPictureSchema } from "../venue/plan.ts";
+import { TEST_PICTURES } from "../venue/testPicture.ts";
+import type { Due } from "./followAndRepeat.ts";
 import { targetSchema } from "./line.ts";
 
 const id = z.string().min(8).max(60);
@@ -100,6 +100,8 @@ export const refusalSchema = z.enum([
   "undoTooLate",
   "outMoved",
   "onlyWatching",
+  "onlyShows",
+  "notAllowed",
   "locked",
   "noSuchLayer",
   "noSuchPlan",
@@ -138,6 +140,10 @@ export function refusalSentence(refused: Refusal, who = "another desk"): string 
       return `What you saw there has left or changed by itself. Nothing was taken off; look, then press again.`;
     case "onlyWatching":
       return `This desk only watches, so nothing was done. ${AIR}; choose “takes part” to act.`;
+    case "onlyShows":
+      return `This window can only show. ${AIR}.`;
+    case "notAllowed":
+      return `This is not among what you may do here, so nothing was done. ${AIR}; ask at the desk.`;
     case "locked":
       return `The desk is locked to take, arm and out. Hold the lock key to unlock it; the air is as it was.`;
     case "noSuchLayer":

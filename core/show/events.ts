@@ -1,17 +1,17 @@
 import { z } from "zod";
 import { byNameSchema, nameSchema } from "../names/name.ts";
 import { anchorSchema } from "../rundown/anchor.ts";
-import { placeWordsSchema } from "../rundown/placeWords.ts";
+import { textPlaceSchema } from "../rundown/textPlace.ts";
 import {
   effectMsSchema,
   layerSchema,
   outputSchema,
   screenPlanSchema,
   shownPictureSchema,
-} from "../screens/plan.ts";
-import { TEST_PICTURES } from "../screens/testPicture.ts";
+} from "../venue/plan.ts";
+import { TEST_PICTURES } from "../venue/testPicture.ts";
 import { actorSchema } from "./actor.ts";
-import { dueSchema } from "./due.ts";
+import { dueSchema } from "./followAndRepeat.ts";
 import { armSchema, targetSchema } from "./line.ts";
 import { slotPageSchema } from "./slot.ts";
 
@@ -20,7 +20,7 @@ const how = z.enum(["animated", "dissolve", "cut"]);
 const takesLine = z.enum(["moves", "stays"]).default("moves");
 
 /** What happened to the air. Written down before anybody is told; never changed after. */
-const presentEventSchema = z.discriminatedUnion("kind", [
+export const airEventSchema = z.discriminatedUnion("kind", [
   z.strictObject({
     kind: z.literal("showOpened"),
     showId: z.string(),
@@ -42,7 +42,7 @@ const presentEventSchema = z.discriminatedUnion("kind", [
     takeId: z.string(),
     target: targetSchema,
     cueIndex: z.number().int().min(0),
-    words: placeWordsSchema.nullable().default(null),
+    words: textPlaceSchema.nullable().default(null),
     line: takesLine,
     layerId: z.string(),
     /** Null when the step takes the words off. */
@@ -61,7 +61,7 @@ const presentEventSchema = z.discriminatedUnion("kind", [
     takeId: z.string(),
     target: targetSchema,
     cueIndex: z.number().int().min(0),
-    words: placeWordsSchema.nullable().default(null),
+    words: textPlaceSchema.nullable().default(null),
     line: takesLine,
     startAtMs: z.number(),
   }),
@@ -73,7 +73,7 @@ const presentEventSchema = z.discriminatedUnion("kind", [
     pages: byNameSchema(slotPageSchema),
     /** Where the line is in the new words, where its page was sent. */
     place: z
-      .strictObject({ cueId: z.string(), step: anchorSchema, words: placeWordsSchema.nullable() })
+      .strictObject({ cueId: z.string(), step: anchorSchema, words: textPlaceSchema.nullable() })
       .nullable()
       .default(null),
     startAtMs: z.number(),
@@ -142,7 +142,7 @@ const presentEventSchema = z.discriminatedUnion("kind", [
     kind: z.literal("lineMoved"),
     target: targetSchema,
     cueIndex: z.number().int().min(0),
-    words: placeWordsSchema.nullable().default(null),
+    words: textPlaceSchema.nullable().default(null),
   }),
   z.strictObject({
     kind: z.literal("tested"),
@@ -152,16 +152,7 @@ const presentEventSchema = z.discriminatedUnion("kind", [
   }),
   z.strictObject({ kind: z.literal("undone"), actId: z.string(), startAtMs: z.number() }),
 ]);
-/** An event as it is written down; what earlier versions wrote is read forward. */
-export const airEventSchema = z.preprocess(readForward, presentEventSchema);
-export type AirEvent = z.infer<typeof presentEventSchema>;
-
-/** Only takes could be undone once. */
-function readForward(raw: unknown): unknown {
-  if (typeof raw !== "object" || raw === null || !("kind" in raw) || raw.kind !== "takeUndone") return raw;
-  const { takeId, startAtMs } = raw as Record<string, unknown>;
-  return { kind: "undone", actId: takeId, startAtMs };
-}
+export type AirEvent = z.infer<typeof airEventSchema>;
 
 export const loggedEventSchema = z.strictObject({
   seq: z.number().int().min(1),

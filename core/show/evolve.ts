@@ -1,6 +1,6 @@
 import { LONGEST_MOTION_MS } from "../motion/track.ts";
-import type { Due } from "./due.ts";
 import type { AirEvent, LoggedEvent } from "./events.ts";
+import type { Due } from "./followAndRepeat.ts";
 import { addToLayer, type Layered, slotOn } from "./layers.ts";
 import { addAside, armAfterTake, moveLine, NO_LINE, placeLine } from "./line.ts";
 import type { Shutter } from "./shutter.ts";

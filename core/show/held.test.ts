@@ -1,7 +1,7 @@
 import { expect, test } from "vitest";
+import { Clocked } from "../../test-support/clocked.ts";
+import { page, prepareBench, readyCues, strap } from "../../test-support/contents.ts";
 import type { CueDoc } from "../rundown/cueDoc.ts";
-import { Clocked } from "../test-support/clocked.ts";
-import { page, prepareBench, readyCues, strap } from "../test-support/contents.ts";
 import { heldCues, showsAny } from "./held.ts";
 
 const bench = prepareBench();

@@ -1,18 +1,18 @@
 import * as fc from "fast-check";
 import { describe, expect, test } from "vitest";
-import { STARTER_PLAN } from "../../designs/starter.ts";
+import { DESK, openedState, prepareBench, readyCues, song, strap } from "../../test-support/contents.ts";
+import { STARTER_PLAN } from "../../test-support/designs.ts";
 import type { CueDoc } from "../rundown/cueDoc.ts";
-import { planNeededAt } from "../rundown/planNeed.ts";
 import type { ReadyCue } from "../rundown/readyCue.ts";
 import { stepsOf } from "../rundown/steps.ts";
-import { stateAfterTake } from "../screens/preview.ts";
-import { DESK, openedState, prepareBench, readyCues, song, strap } from "../test-support/contents.ts";
 import type { Command } from "./commands.ts";
 import { decide } from "./decide.ts";
 import { evolve } from "./evolve.ts";
 import { isFilled, slotOn } from "./layers.ts";
+import { planNeededAt } from "./planNeed.ts";
 import { pageAt } from "./slot.ts";
 import { type ShowState, showStateSchema } from "./state.ts";
+import { stateAfterTake } from "./stateAfterTake.ts";
 
 const OTHER = { ...STARTER_PLAN, id: "other", name: "Other" };
 const bench = prepareBench();

@@ -1,13 +1,13 @@
 import { describe, expect, test } from "vitest";
-import { STARTER_PLAN } from "../../designs/starter.ts";
+import { Clocked } from "../../test-support/clocked.ts";
+import { prepareBench, readyCues, song, strap } from "../../test-support/contents.ts";
+import { STARTER_PLAN } from "../../test-support/designs.ts";
 import { actionCue, type CueDoc } from "../rundown/cueDoc.ts";
-import { findNext } from "../rundown/next.ts";
 import type { ReadyCue } from "../rundown/readyCue.ts";
 import { stepsOf } from "../rundown/steps.ts";
-import type { ScreenPlan } from "../screens/plan.ts";
-import { Clocked } from "../test-support/clocked.ts";
-import { prepareBench, readyCues, song, strap } from "../test-support/contents.ts";
+import type { ScreenPlan } from "../venue/plan.ts";
 import type { Actor } from "./actor.ts";
+import { findNext } from "./next.ts";
 
 const bench = prepareBench();
 const BALCONY: Actor = { kind: "desk", id: "another-desk", name: "Balcony" };

@@ -1,11 +1,11 @@
 import { z } from "zod";
 import { nameSchema } from "../names/name.ts";
 import { anchorSchema, sameAnchor } from "../rundown/anchor.ts";
-import { hashSchema } from "../rundown/content.ts";
-import { placeWordsSchema } from "../rundown/placeWords.ts";
+import { hashSchema, type PageContent } from "../rundown/content.ts";
 import type { ReadyCue } from "../rundown/readyCue.ts";
-import { stepsOf } from "../rundown/steps.ts";
-import { type Actor, actorSchema } from "./actor.ts";
+import { stepAtOrBefore, stepsOf } from "../rundown/steps.ts";
+import { findPlace, textPlaceSchema } from "../rundown/textPlace.ts";
+import { type Actor, actorSchema, isHand } from "./actor.ts";
 
 /** A step of a cue, in the very content that was seen when it was chosen. */
 export const targetSchema = z.strictObject({
@@ -22,7 +22,7 @@ export const positionSchema = z.strictObject({
   cueIndex: z.number().int().min(0),
   step: anchorSchema,
   /** The words that stood there, so that edits do not move it; null where it has none. */
-  words: placeWordsSchema.nullable().default(null),
+  words: textPlaceSchema.nullable().default(null),
 });
 export type Position = z.infer<typeof positionSchema>;
 
@@ -63,7 +63,7 @@ export function isLineThrough({ at }: Line, cues: readonly ReadyCue[]): boolean 
  * cue is not through.
  */
 export function isAside(line: Line, target: Target, by: Actor, cues: readonly ReadyCue[]): boolean {
-  if (by.kind !== "desk") return true;
+  if (!isHand(by)) return true;
   const { at } = line;
   if (!at || at.cueId === target.cueId || isLineThrough(line, cues)) return false;
   const find = (cueId: string) => cues.find((cue) => cue.cueId === cueId)?.content;
@@ -115,3 +115,7 @@ export function armAfterTake(arm: Arm | null, taken: Target, isLineMoved: boolea
   if (!isSameStep(arm.target, taken)) return arm;
   return arm.over && { ...arm.over, isJump: false, over: null };
 }
+
+/** The step that a place is in now: by its words, else by where it was. */
+export const stepAt = (content: PageContent, { step, words }: Position): Target["step"] =>
+  (words && findPlace(content, words, step)?.at) ?? stepAtOrBefore(content, step);

@@ -1,14 +1,14 @@
 import { describe, expect, test } from "vitest";
+import { Clocked } from "../../test-support/clocked.ts";
+import { DESK, page, prepareBench, readyCues, song, strap } from "../../test-support/contents.ts";
+import { LineModel, type Place } from "../../test-support/lineModel.ts";
+import { mulberry } from "../../test-support/random.ts";
 import type { CueDoc } from "../rundown/cueDoc.ts";
-import { findNext } from "../rundown/next.ts";
 import type { ReadyCue } from "../rundown/readyCue.ts";
 import { stepsOf } from "../rundown/steps.ts";
-import { Clocked } from "../test-support/clocked.ts";
-import { DESK, page, prepareBench, readyCues, song, strap } from "../test-support/contents.ts";
-import { LineModel, type Place } from "../test-support/lineModel.ts";
-import { mulberry } from "../test-support/random.ts";
 import type { Actor } from "./actor.ts";
 import { isSameStep } from "./line.ts";
+import { findNext } from "./next.ts";
 
 const bench = prepareBench();
 const BALCONY: Actor = { kind: "desk", id: "another-desk" };

@@ -1,6 +1,6 @@
 import { describe, expect, test } from "vitest";
-import { Clocked } from "../test-support/clocked.ts";
-import { prepareBench, readyCues, song, strap } from "../test-support/contents.ts";
+import { Clocked } from "../../test-support/clocked.ts";
+import { prepareBench, readyCues, song, strap } from "../../test-support/contents.ts";
 import { addSight, hasJustChanged, meaningOfLayer, meaningOfOut, outTarget, type Sight } from "./meaning.ts";
 
 const bench = prepareBench();

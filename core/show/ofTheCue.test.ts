@@ -1,9 +1,9 @@
 import { describe, expect, test } from "vitest";
-import { FIELD_SETS, STAGE_NOTE } from "../../designs/fieldSets.ts";
+import { Clocked } from "../../test-support/clocked.ts";
+import { compile, page, prepareBench, readyCues, strap } from "../../test-support/contents.ts";
+import { FIELD_SETS, STAGE_NOTE } from "../../test-support/designs.ts";
 import { actionCue, type CueDoc, pageCue } from "../rundown/cueDoc.ts";
 import type { ReadyCue } from "../rundown/readyCue.ts";
-import { Clocked } from "../test-support/clocked.ts";
-import { compile, page, prepareBench, readyCues, strap } from "../test-support/contents.ts";
 import { pageAt } from "./slot.ts";
 import { contentsOf } from "./state.ts";
 

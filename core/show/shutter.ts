@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { shownPictureSchema } from "../screens/plan.ts";
+import { shownPictureSchema } from "../venue/plan.ts";
 
 /** What an output shows in place of its picture: nothing but black, or its stand-by. It fades in and out. */
 export const shutterSchema = z.strictObject({

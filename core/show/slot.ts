@@ -94,23 +94,3 @@ export function addMoment(slot: Slot, moment: NewMoment): Slot {
 }
 
 const isOver = ({ startAtMs, lastsMs }: Moment, atMs: number) => startAtMs + lastsMs <= atMs;
-
-/** The chain with stays that ended by themselves written out as moments of their own. */
-export function expandStays(slot: Slot): Moment[] {
-  const expanded: Moment[] = [];
-  for (const [index, moment] of slot.entries()) {
-    const next = slot[index + 1];
-    expanded.push(moment);
-    if (moment.page && moment.endsAtMs !== null && (!next || next.startAtMs > moment.endsAtMs))
-      expanded.push({
-        startAtMs: moment.endsAtMs,
-        sinceMs: moment.endsAtMs,
-        page: null,
-        how: "animated",
-        endsAtMs: null,
-        lastsMs: moment.lastsMs,
-        effectMs: moment.effectMs,
-      });
-  }
-  return expanded;
-}

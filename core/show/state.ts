@@ -1,15 +1,15 @@
 import { z } from "zod";
 import { byNameSchema } from "../names/name.ts";
-import { layerSchema, screenPlanSchema, shownPictureSchema } from "../screens/plan.ts";
-import { TEST_PICTURES } from "../screens/testPicture.ts";
+import { layerSchema, screenPlanSchema, shownPictureSchema } from "../venue/plan.ts";
+import { TEST_PICTURES } from "../venue/testPicture.ts";
 import { actSchema, touchSchema } from "./acts.ts";
-import { dueSchema } from "./due.ts";
+import { dueSchema } from "./followAndRepeat.ts";
 import { armSchema, lineSchema, NO_LINE } from "./line.ts";
 import { shutterSchema } from "./shutter.ts";
 import { type SlotPage, slotSchema } from "./slot.ts";
 
 /** What is on air, armed and planned. Not the rundown: that is rows. */
-const presentStateSchema = z.strictObject({
+export const showStateSchema = z.strictObject({
   showId: z.string(),
   /** Number of the last event in it. */
   seq: z.number().int().min(0),
@@ -48,16 +48,7 @@ const presentStateSchema = z.strictObject({
   /** Cue → when the line last came to it. */
   cueTimes: byNameSchema(z.number()).default({}),
 });
-/** The state as it is written down; what earlier versions wrote is read forward. */
-export const showStateSchema = z.preprocess(readForward, presentStateSchema);
-export type ShowState = z.infer<typeof presentStateSchema>;
-
-/** Until the line was a thing of its own, the state had a position, and one take that could be undone. */
-function readForward(raw: unknown): unknown {
-  if (typeof raw !== "object" || raw === null || !("position" in raw)) return raw;
-  const { position, undo: _, ...others } = raw as Record<string, unknown>;
-  return { ...others, line: { at: position, asides: [] } };
-}
+export type ShowState = z.infer<typeof showStateSchema>;
 
 /** Every page that may still be seen, leaving ones included. */
 export function pagesInSight(state: ShowState): SlotPage[] {

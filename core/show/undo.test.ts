@@ -1,18 +1,16 @@
 import * as fc from "fast-check";
 import { describe, expect, test } from "vitest";
-import { STARTER_PLAN } from "../../designs/starter.ts";
+import { Clocked } from "../../test-support/clocked.ts";
+import { prepareBench, readyCues, song, strap } from "../../test-support/contents.ts";
+import { STARTER_PLAN } from "../../test-support/designs.ts";
 import type { CueDoc } from "../rundown/cueDoc.ts";
-import { findNext } from "../rundown/next.ts";
 import type { ReadyCue } from "../rundown/readyCue.ts";
 import { stepsOf } from "../rundown/steps.ts";
-import type { ScreenPlan } from "../screens/plan.ts";
-import { Clocked } from "../test-support/clocked.ts";
-import { prepareBench, readyCues, song, strap } from "../test-support/contents.ts";
+import type { ScreenPlan } from "../venue/plan.ts";
 import type { Actor } from "./actor.ts";
-import { airEventSchema } from "./events.ts";
 import { slotOn } from "./layers.ts";
+import { findNext } from "./next.ts";
 import { pageAt } from "./slot.ts";
-import { type ShowState, showStateSchema } from "./state.ts";
 
 const bench = prepareBench();
 const BALCONY: Actor = { kind: "desk", id: "another-desk", name: "Balcony" };
@@ -204,18 +202,6 @@ describe("undo", () => {
     // What the other did is undone: nothing stands in the way any more.
     expect(clocked.undo(BALCONY)).toBeNull();
     expect(clocked.press({ kind: "undo", id: id(), actId: again })).toBeNull();
-  });
-
-  test("what an earlier version wrote down is read forward", () => {
-    const { line, acts: _, touched: __, handPlan: ___, ...old } = show().state as ShowState;
-    const read = showStateSchema.parse({ ...old, position: null, undo: null });
-    expect(read.line).toEqual(line);
-    expect(read.acts).toEqual([]);
-    expect(airEventSchema.parse({ kind: "takeUndone", takeId: "an-old-take", startAtMs: 5 })).toEqual({
-      kind: "undone",
-      actId: "an-old-take",
-      startAtMs: 5,
-    });
   });
 });
 

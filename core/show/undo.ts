@@ -1,7 +1,7 @@
 import { sameActor } from "./actor.ts";
 import type { Act, ActKind, Before, Touch } from "./acts.ts";
-import { isSameDue } from "./due.ts";
 import type { AirEvent, LoggedEvent } from "./events.ts";
+import { isSameDue } from "./followAndRepeat.ts";
 import { addMomentTo, type Layered, lastMomentOn } from "./layers.ts";
 import { addAside } from "./line.ts";
 import { addMoment, plainMoment, resumedMoment } from "./slot.ts";

@@ -1,9 +1,9 @@
 import { describe, expect, test } from "vitest";
-import { STARTER_PLAN } from "../../designs/starter.ts";
+import { Clocked } from "../../test-support/clocked.ts";
+import { DESK, prepareBench, readyCues, song, strap } from "../../test-support/contents.ts";
+import { STARTER_PLAN } from "../../test-support/designs.ts";
 import type { CueDoc } from "../rundown/cueDoc.ts";
-import { findNext } from "../rundown/next.ts";
-import { Clocked } from "../test-support/clocked.ts";
-import { DESK, prepareBench, readyCues, song, strap } from "../test-support/contents.ts";
+import { findNext } from "./next.ts";
 import { forecastTake } from "./whatTake.ts";
 
 const bench = prepareBench();

@@ -1,11 +1,11 @@
 import { sameAnchor } from "../rundown/anchor.ts";
-import { planOfTake } from "../rundown/planNeed.ts";
 import type { ReadyCue } from "../rundown/readyCue.ts";
 import { LEAVE_ANCHOR, stepsOf, wornAt } from "../rundown/steps.ts";
 import { takenTogether } from "../rundown/together.ts";
-import type { ScreenPlan } from "../screens/plan.ts";
+import type { ScreenPlan } from "../venue/plan.ts";
 import { pagesOn } from "./layers.ts";
 import { isAside, type Target } from "./line.ts";
+import { planOfTake } from "./planNeed.ts";
 import type { ShowState } from "./state.ts";
 
 /** What a take of what is next would do, before it is pressed. */

@@ -1,6 +1,6 @@
 import * as fc from "fast-check";
 import { beforeAll, describe, expect, test } from "vitest";
-import { loadShaper } from "../../server/fonts.ts";
+import { loadShaper } from "../../test-support/onDisk.ts";
 import { blockHeightPx, SIZE_STEP_PX } from "./fit.ts";
 import { FALLBACK_FONTS } from "./fontList.ts";
 import { layOutText, type TextBlockRequest } from "./layOutText.ts";

@@ -1,7 +1,7 @@
 import { readFileSync } from "node:fs";
 import { createRequire } from "node:module";
 import { beforeAll, describe, expect, test } from "vitest";
-import { loadShaper } from "../../server/fonts.ts";
+import { loadShaper } from "../../test-support/onDisk.ts";
 import { FALLBACK_FONTS, orderFor, SHIPPED_FONTS } from "./fontList.ts";
 import { prepareText } from "./prepare.ts";
 import type { Shaper } from "./shaper.ts";

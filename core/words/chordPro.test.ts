@@ -1,5 +1,5 @@
 import { describe, expect, test } from "vitest";
-import { HARBOUR_KIND } from "../../demo/songs.ts";
+import { HARBOUR_KIND } from "../../test-support/demo.ts";
 import { isChordPro, mergeChordLines, readChordPro, splitChordPro, writeChordPro } from "./chordPro.ts";
 import { isChord, isChordLine, mergeChords } from "./chords.ts";
 import { parseSong } from "./song.ts";

@@ -2,9 +2,7 @@ import { hasChords, isChordLine, mergeChords } from "./chords.ts";
 import { dropInvisible, splitLines } from "./cleanLines.ts";
 import { NO_CREDITS } from "./credits.ts";
 import { findLoneLabel } from "./reader/label.ts";
-import { parseSong } from "./song.ts";
 import { type SongFields, songOf } from "./songFields.ts";
-import { formatOrder, orderOf } from "./songOrder.ts";
 
 /**
  * Songs in the ChordPro format: directives in braces, chords in brackets. Published directives that say what we
@@ -288,12 +286,6 @@ export function writeChordPro(song: SongFields): string {
     .join("\n")
     .replace(/\n{3,}/g, "\n\n")
     .trim()}\n`;
-}
-
-/** The order a song is sung in, for showing beside it. */
-export function songOrderText(song: SongFields): string {
-  const parsed = parseSong(song.text, song.title);
-  return "problem" in parsed ? "" : formatOrder(orderOf(song.order, parsed.song).items);
 }
 
 /** Whether any line has chords that slides leave out. */

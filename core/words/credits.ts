@@ -1,4 +1,6 @@
 import { z } from "zod";
+import type { Finding } from "../findings/finding.ts";
+import { missingCredit } from "../findings/kinds/missingCredit.ts";
 
 /** Who made a song and under which terms it may be shown. */
 export const creditsSchema = z.strictObject({
@@ -54,18 +56,6 @@ export function creditLine(credits: Credits, venueLicence: string): string {
 export const MISSING_CREDITS = ["writers", "publisher", "year", "number", "licence"] as const;
 export type MissingCredit = (typeof MISSING_CREDITS)[number];
 
-/** What a song that is shown should say and does not. A song in the public domain needs its writers only. */
-export function findMissingCredits(credits: Credits, venueLicence: string): MissingCredit[] {
-  const missing: MissingCredit[] = [];
-  if (credits.writers === "") missing.push("writers");
-  if (credits.publicDomain) return missing;
-  if (credits.publisher === "") missing.push("publisher");
-  if (credits.year === "") missing.push("year");
-  if (credits.number === "") missing.push("number");
-  if (venueLicence.trim() === "") missing.push("licence");
-  return missing;
-}
-
 const NAMES: Readonly<Record<MissingCredit, string>> = {
   writers: "who wrote it",
   publisher: "the publisher",
@@ -74,6 +64,19 @@ const NAMES: Readonly<Record<MissingCredit, string>> = {
   licence: "the venue’s licence number",
 };
 
+/** What a song that is shown should say and does not. A song in the public domain needs its writers only. */
+export function findMissingCredits(credits: Credits, venueLicence: string): Finding[] {
+  const missing: MissingCredit[] = [];
+  if (credits.writers === "") missing.push("writers");
+  if (!credits.publicDomain) {
+    if (credits.publisher === "") missing.push("publisher");
+    if (credits.year === "") missing.push("year");
+    if (credits.number === "") missing.push("number");
+    if (venueLicence.trim() === "") missing.push("licence");
+  }
+  return missing.map((what) => missingCredit({ kind: "song", id: "" }, { what, name: NAMES[what] }, what));
+}
+
 /** "who wrote it, the year" */
-export const nameMissing = (missing: readonly MissingCredit[]): string =>
-  missing.map((credit) => NAMES[credit]).join(", ");
+export const nameMissing = (missing: readonly Finding[]): string =>
+  missing.map(({ figures }) => figures.name).join(", ");

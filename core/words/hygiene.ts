@@ -1,3 +1,5 @@
+import type { Finding } from "../findings/finding.ts";
+import { cleaned } from "../findings/kinds/cleaned.ts";
 import { isChordLine } from "./chords.ts";
 import { splitLines } from "./cleanLines.ts";
 import { findLoneLabel } from "./reader/label.ts";
@@ -8,8 +10,8 @@ export type Cleaning = (typeof CLEANINGS)[number];
 
 export interface Cleaned {
   readonly text: string;
-  /** How many times each was done; only what was done. */
-  readonly done: readonly { readonly cleaning: Cleaning; readonly count: number }[];
+  /** What was done, and how many times each; only what was done. */
+  readonly done: readonly Finding[];
 }
 
 const INVISIBLE = /[\u200b\u2060\ufeff\u00ad\ufffe\uffff]|(?!\t)\p{Cc}/gu;
@@ -83,7 +85,9 @@ export function cleanPasted(text: string, keep: readonly Cleaning[] = []): Clean
     text: lines.join("\n"),
     done: CLEANINGS.flatMap((cleaning) => {
       const times = counts.get(cleaning);
-      return times ? [{ cleaning, count: times }] : [];
+      if (!times) return [];
+      const name = NAMES[cleaning][times === 1 ? 0 : 1];
+      return [cleaned({ kind: "text", id: "" }, { what: cleaning, count: times, name })];
     }),
   };
 }
@@ -135,4 +139,4 @@ const NAMES: Readonly<Record<Cleaning, readonly [one: string, many: string]>> = 
 
 /** "Cleaned: 4 straight quotes, 2 lines of chords" */
 export const describeCleaning = ({ done }: Cleaned): string =>
-  `Cleaned: ${done.map(({ cleaning, count }) => `${count} ${NAMES[cleaning][count === 1 ? 0 : 1]}`).join(", ")}`;
+  `Cleaned: ${done.map(({ sentence }) => sentence).join(", ")}`;

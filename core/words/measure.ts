@@ -1,8 +1,8 @@
 import type { PreparedParagraph } from "../text/prepare.ts";
 import type { FlowUnit } from "./flow.ts";
 
-/** The room of a text box at its smallest readable size. */
-export interface Room {
+/** A text box at its smallest readable size. */
+export interface TextBox {
   readonly widthEm: number;
   readonly maxLines: number;
 }
@@ -19,9 +19,9 @@ const SPACE_EM = 0.25;
 /**
  * How full a slide with units [from, to) is: lines needed over lines there are; undefined when it does not fit.
  */
-export function fillOfRoom(
+export function fillOfBox(
   measured: MeasuredUnits,
-  room: Room,
+  box: TextBox,
   from: number,
   to: number,
 ): number | undefined {
@@ -42,14 +42,14 @@ export function fillOfRoom(
     for (const [line, segments] of unit.lines.entries()) {
       if (line > 0) breakLine();
       for (const { widthEm, spaceEm } of segments) {
-        if (used > 0 && used + pending + widthEm > room.widthEm) {
+        if (used > 0 && used + pending + widthEm > box.widthEm) {
           lines++;
           used = widthEm;
         } else used += pending + widthEm;
-        if (used > room.widthEm) return undefined;
+        if (used > box.widthEm) return undefined;
         pending = spaceEm;
       }
     }
   }
-  return lines <= room.maxLines ? lines / room.maxLines : undefined;
+  return lines <= box.maxLines ? lines / box.maxLines : undefined;
 }

@@ -1,5 +1,5 @@
 import { describe, expect, test } from "vitest";
-import { CARRY_THE_LAMP_DOWN, HARBOUR_KIND } from "../../demo/songs.ts";
+import { CARRY_THE_LAMP_DOWN, HARBOUR_KIND } from "../../test-support/demo.ts";
 import { parseSong, type Song } from "./song.ts";
 
 function song(text: string, title = ""): Song {

@@ -1,7 +1,7 @@
 import { z } from "zod";
 import { byNameSchema } from "../names/name.ts";
 import { creditsSchema, NO_CREDITS } from "./credits.ts";
-import { cutSchema, MOST_CUTS } from "./cuts.ts";
+import { MOST_BREAKS, manualBreakSchema } from "./manualBreaks.ts";
 import { MOST_TOLD, toldSchema } from "./reader/told.ts";
 
 /** What is known of a song: the same in the library and, as its own copy, in a rundown. */
@@ -24,7 +24,7 @@ export const songFields = {
   /** Lines per slide where this song differs from the outfit, by outfit. */
   lines: byNameSchema(z.number().int().min(1).max(20)).default({}),
   /** Slides parted and joined by hand. */
-  cuts: z.array(cutSchema).max(MOST_CUTS).default([]),
+  breaks: z.array(manualBreakSchema).max(MOST_BREAKS).default([]),
   /** Lines of the text that a person said are something else than they look. */
   told: z.array(toldSchema).max(MOST_TOLD).default([]),
   /** Lines of a song file that are not understood, kept for when it is written again. */
@@ -38,8 +38,9 @@ export type SongFields = z.infer<typeof songSchema>;
 
 /** The fields of a song alone, whatever else an object has. */
 export function songFieldsOf(source: SongFields): SongFields {
-  const { title, text, order, language, second, version, credits, lines, cuts, told, kept, keptAt } = source;
-  return { title, text, order, language, second, version, credits, lines, cuts, told, kept, keptAt };
+  const { title, text, order, language, second, version, credits, lines, breaks, told, kept, keptAt } =
+    source;
+  return { title, text, order, language, second, version, credits, lines, breaks, told, kept, keptAt };
 }
 
 export const songOf = (title: string, text: string): SongFields => songSchema.parse({ title, text });

@@ -1,8 +1,7 @@
 import { readFileSync } from "node:fs";
 import { join } from "node:path";
 import { beforeAll, describe, expect, test } from "vitest";
-import { readScriptureFile } from "../../server/files/readScriptureFile.ts";
-import type { ParsedVerse } from "../../server/files/scriptureFile.ts";
+import { type ParsedVerse, readScriptureFile } from "../../test-support/onDisk.ts";
 import type { VerseRef } from "./reference/passage.ts";
 import { type NumberedText, samePassages, sameVerses } from "./versification.ts";
 import { ENGLISH_TO_HEBREW, PSALM_TITLES } from "./versificationTables.ts";

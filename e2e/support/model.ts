@@ -2,12 +2,12 @@ import { expect, type Page } from "@playwright/test";
 import { WebSocket } from "ws";
 import { ShowCopy } from "../../app/live/showCopy.ts";
 import type { CueView } from "../../core/rundown/edits.ts";
-import { findNext } from "../../core/rundown/next.ts";
 import type { ReadyCue } from "../../core/rundown/readyCue.ts";
 import type { AirEvent } from "../../core/show/events.ts";
 import type { Target } from "../../core/show/line.ts";
+import { findNext } from "../../core/show/next.ts";
 import type { ShowState } from "../../core/show/state.ts";
-import type { ServerMessage } from "../../core/show/wire.ts";
+import type { ServerMessage } from "../../core/wire/wire.ts";
 
 /** The show as the pure core knows it: a copy that hears the same events, and nothing of the windows. */
 export class ShowModel {

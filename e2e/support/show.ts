@@ -1,4 +1,12 @@
-import { type BrowserContext, test as base, expect, type Locator, type Page } from "@playwright/test";
+import {
+  type Browser,
+  type BrowserContext,
+  test as base,
+  expect,
+  type Locator,
+  type Page,
+} from "@playwright/test";
+import type { ViewPath } from "../../app/views.ts";
 import { RunningShow } from "./runningShow.ts";
 
 /** A demo show that is started while the test before runs, so that the next one need not wait for it. */
@@ -69,23 +77,7 @@ export { expect };
 export const output = (page: Page) => page.locator("main");
 
 /** Opens a desk view and waits until it is alive and connected. */
-export async function openDesk(
-  page: Page,
-  show: RunningShow,
-  view:
-    | "run"
-    | "prepare"
-    | "songs"
-    | "texts"
-    | "screens"
-    | "looks"
-    | "library"
-    | "evenings"
-    | "health"
-    | "timing"
-    | "keys"
-    | "welcome" = "run",
-): Promise<void> {
+export async function openDesk(page: Page, show: RunningShow, view: ViewPath = "run"): Promise<void> {
   await page.goto(`${show.base}/${view}`);
   await expect(page.getByText("connected", { exact: true })).toBeVisible();
 }
@@ -115,6 +107,9 @@ export async function hold(page: Page, button: Locator): Promise<void> {
   await page.mouse.up();
 }
 
+/** A short press of a key that is held: both ends are sent at once, for on a busy machine the second came half a second late. */
+export const tap = (page: Page, key: string) => Promise.all([page.keyboard.down(key), page.keyboard.up(key)]);
+
 /** Waits until an output shows event `seq`, at rest. */
 export async function settled(page: Page, seq: number): Promise<void> {
   await expect(output(page)).toHaveAttribute("data-seq", `${seq}`);
@@ -140,6 +135,14 @@ export async function takeSteps(desk: Page, screen: Page, count: number): Promis
     await expect(output(screen)).toHaveAttribute("data-seq", `${before + 1}`);
   }
   await expect(output(screen)).toHaveAttribute("data-moving", "no");
+}
+
+/** Takes on until it was seen, at most four times: a machine that stalls passes over a short motion between two frames. */
+export async function takeUntil(desk: Page, screen: Page, isSeen: () => Promise<boolean>): Promise<void> {
+  for (let takes = 0; !(await isSeen()); takes++) {
+    expect(takes, "takes in which it was not seen").toBeLessThan(4);
+    await takeSteps(desk, screen, 1);
+  }
 }
 
 /** The demo show up to the first words of its first song, with the strap before it taken out: it would lie over the band. */
@@ -173,4 +176,28 @@ export async function scrollTo(page: Page, what: Locator): Promise<Locator> {
 /** Waits until the rundown in Prepare has so many cues, drawn or not. */
 export async function expectCues(page: Page, count: number): Promise<void> {
   await expect(page.locator("[data-cue]").first()).toHaveAttribute("aria-setsize", `${count}`);
+}
+
+/** All that was typed in the open cue, or song, is on the disk. */
+export const saved = (page: Page) => expect(page.getByText("saved", { exact: true })).toBeVisible();
+
+/** A cue's row in Prepare. */
+export const cueRow = (page: Page, cueId: string): Locator => page.locator(`[data-cue=${cueId}]`);
+
+/** The part of a cue's row in Prepare that chooses it. */
+export const cueButton = (page: Page, cueId: string): Locator =>
+  cueRow(page, cueId).locator("[aria-pressed]").first();
+
+/** Chooses a cue in Prepare: it opens for editing. */
+export const chooseCue = (page: Page, cueId: string) => cueButton(page, cueId).click();
+
+/** Another desk: a browser of its own, on Run unless another view is said. */
+export async function anotherDesk(
+  browser: Browser,
+  show: RunningShow,
+  view: ViewPath = "run",
+): Promise<Page> {
+  const desk = await (await browser.newContext()).newPage();
+  await openDesk(desk, show, view);
+  return desk;
 }

@@ -1,5 +1,5 @@
 import { Worker } from "node:worker_threads";
-import { log } from "../log.ts";
+import { log } from "../log/log.ts";
 import { TASKS, type TaskInput, type TaskName, type TaskResult } from "./tasks.ts";
 
 /** What is asked of a thread, and what it answers. */

@@ -1,7 +1,7 @@
 import { checkFont } from "../files/checkFont.ts";
+import { packSongs } from "../files/packSongs.ts";
 import { probeMedia } from "../files/probeMedia.ts";
-import { packSongs } from "../words/packSongs.ts";
-import { readSongFile } from "../words/readSongFile.ts";
+import { readSongFile } from "../files/readSongFile.ts";
 
 /** What can be done aside. Inputs and results are plain data; files are named by where they lie on the server. */
 export const TASKS = { checkFont, probeMedia, packSongs, readSongFile } as const;

@@ -1,4 +1,5 @@
 import { createHash, randomUUID } from "node:crypto";
+import { once } from "node:events";
 import { createWriteStream, mkdirSync, readdirSync, rmSync, type WriteStream } from "node:fs";
 import { open, rm, writeFile } from "node:fs/promises";
 import { join } from "node:path";
@@ -53,6 +54,8 @@ export class Incoming {
     } catch (error) {
       file.on("error", () => {});
       file.destroy();
+      // One that is not open yet would be made after it was removed.
+      if (!file.closed) await once(file, "close");
       await rm(path, { force: true });
       throw error;
     }
@@ -61,7 +64,12 @@ export class Incoming {
   /** A file whose bytes are here already. */
   async hold(bytes: Uint8Array): Promise<IncomingFile> {
     const path = join(this.#folder, randomUUID());
-    await writeFile(path, bytes, { flag: "wx", mode: 0o600, flush: true });
+    try {
+      await writeFile(path, bytes, { flag: "wx", mode: 0o600, flush: true });
+    } catch (error) {
+      await rm(path, { force: true });
+      throw error;
+    }
     const hash = createHash("sha256").update(bytes).digest("hex");
     return { path, hash, bytes: bytes.length, head: new Uint8Array() };
   }

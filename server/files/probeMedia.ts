@@ -21,7 +21,7 @@ export async function probeMedia({
   readonly poster: Uint8Array;
 }): Promise<ProbedMedia> {
   const bytes = readFileSync(path);
-  const video = probeVideo(bytes);
+  const video = await probeVideo(bytes);
   if (!("problem" in video)) {
     const hasPoster = poster.length > 0 && !("problem" in (await probePicture(poster)));
     return { type: "video", hasPoster, ...video };

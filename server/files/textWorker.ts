@@ -1,6 +1,6 @@
 import { readFileSync } from "node:fs";
 import { parentPort } from "node:worker_threads";
-import { log } from "../log.ts";
+import { log } from "../log/log.ts";
 import { readScriptureFile } from "./readScriptureFile.ts";
 import { FileProblem, type ParsedVerse } from "./scriptureFile.ts";
 

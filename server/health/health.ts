@@ -1,6 +1,6 @@
-import type { HealthReport } from "../../core/report/health.ts";
-import type { ScreenHealth, StorageStatus } from "../../core/show/wire.ts";
-import type { KeptJournal } from "../live/journal.ts";
+import type { HealthReport, SetAsideRow, StorageStatus } from "../../core/report/health.ts";
+import type { ScreenHealth } from "../../core/wire/wire.ts";
+import type { KeptJournal } from "../host/journal.ts";
 import type { ShowKeeper } from "../store/showKeeper.ts";
 import type { ShowClock } from "./showClock.ts";
 import type { Stalls } from "./stalls.ts";
@@ -14,6 +14,7 @@ export interface HealthParts {
   readonly clock: ShowClock;
   readonly screens: () => readonly ScreenHealth[];
   readonly stillsWaiting: () => number;
+  readonly setAside: () => readonly SetAsideRow[];
   readonly startedAtMs: number;
 }
 
@@ -55,6 +56,19 @@ export class Health {
     return { kind: "well" };
   }
 
+  /** Told when the disk does otherwise than before. */
+  onStorage(listener: () => void): void {
+    let told = "";
+    const look = () => {
+      const storage = JSON.stringify(this.storage());
+      if (storage === told) return;
+      told = storage;
+      listener();
+    };
+    this.#parts.journal.onChange(look);
+    this.#parts.keeper?.onChange(look);
+  }
+
   /** Copies the show now. @returns whether it was done */
   async backUp(): Promise<boolean> {
     return (await this.#parts.keeper?.backUp()) ?? false;
@@ -62,7 +76,7 @@ export class Health {
 
   /** All of it, for the health page. */
   report(): HealthReport {
-    const { keeper, stalls, clock, screens, stillsWaiting, startedAtMs } = this.#parts;
+    const { keeper, stalls, clock, screens, stillsWaiting, setAside, startedAtMs } = this.#parts;
     const { rss } = process.memoryUsage();
     return {
       storage: this.storage(),
@@ -71,6 +85,7 @@ export class Health {
       clockAheadMs: clock.aheadMs,
       windows: screens().map(({ outputId, windows }) => ({ outputId, windows: windows.length })),
       stillsWaiting: stillsWaiting(),
+      setAside: setAside(),
       memoryMb: Math.round(rss / MB),
       startedAtMs,
     };

@@ -1,5 +1,5 @@
 import { followClock, type SteadyClock, startClock } from "../../core/time/steadyClock.ts";
-import { log } from "../log.ts";
+import { log } from "../log/log.ts";
 
 const LOOK_EVERY_MS = 500;
 const TOLD_EVERY_MS = 30 * 60_000;

@@ -1,4 +1,4 @@
-import { log } from "../log.ts";
+import { log } from "../log/log.ts";
 
 const EVERY_MS = 250;
 /** Later than this, something held the server's thread: a take would have waited for it. */

@@ -1,12 +1,15 @@
 import type { IncomingMessage } from "node:http";
+import { TEMPLATE_LIMITS } from "../../core/scene/templateLimits.ts";
 
 const KB = 1024;
 const MB = 1024 * KB;
 
 /** The most bytes of each kind of body. Counted as they come, whatever the request says of its length. */
 export const BODY_LIMITS = {
-  /** What pages send to the actions: the longest song, twice; a template file as JSON within JSON. */
+  /** What pages send to the actions: the longest song, twice. */
   action: 1 * MB,
+  /** A template file, as it is. */
+  template: TEMPLATE_LIMITS.bytes,
   passcode: 2 * KB,
   /** A picture or clip, or a font, with the still of a clip before it. */
   media: 300 * MB,
@@ -26,9 +29,9 @@ export class BodyTooLarge extends Error {
 }
 
 /** The other side went away, or did not send all of what it had begun. */
-export class BodyCutOff extends Error {}
+export class BodyBrokenOff extends Error {}
 
-/** A body piece by piece. @throws BodyTooLarge, BodyCutOff */
+/** A body piece by piece. @throws BodyTooLarge, BodyBrokenOff */
 export async function* bodyParts(request: IncomingMessage, kind: BodyKind): AsyncGenerator<Buffer> {
   const limitBytes = BODY_LIMITS[kind];
   if (Number(request.headers["content-length"] ?? 0) > limitBytes) throw new BodyTooLarge(kind);
@@ -41,12 +44,12 @@ export async function* bodyParts(request: IncomingMessage, kind: BodyKind): Asyn
     }
   } catch (error) {
     if (error instanceof BodyTooLarge) throw error;
-    throw new BodyCutOff("The other side went away before all of it had come.", { cause: error });
+    throw new BodyBrokenOff("The other side went away before all of it had come.", { cause: error });
   }
-  if (!request.complete) throw new BodyCutOff("The other side went away before all of it had come.");
+  if (!request.complete) throw new BodyBrokenOff("The other side went away before all of it had come.");
 }
 
-/** All of a body in memory. @throws BodyTooLarge, BodyCutOff */
+/** All of a body in memory. @throws BodyTooLarge, BodyBrokenOff */
 export async function readBody(request: IncomingMessage, kind: BodyKind): Promise<Buffer> {
   const parts: Buffer[] = [];
   for await (const part of bodyParts(request, kind)) parts.push(part);

@@ -8,7 +8,7 @@ import { afterAll, beforeAll, describe, expect, test, vi } from "vitest";
 import { createAccessReader } from "../access/access.ts";
 import { createPeerReader } from "../access/peer.ts";
 import { Incoming } from "../files/incoming.ts";
-import type { Services } from "../services.ts";
+import type { Services } from "../services/services.ts";
 import { BODY_LIMITS, bodyParts, readBody } from "./bodies.ts";
 import { Doors } from "./doors.ts";
 

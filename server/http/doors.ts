@@ -1,11 +1,12 @@
 import type { Express, Request, RequestHandler, Response } from "express";
+import { problemOf } from "../../core/wire/problem.ts";
 import type { Access, ReadAccess } from "../access/access.ts";
 import { closedByMode, DESK_HEADER } from "../access/deskMode.ts";
 import { judge, type Right } from "../access/rights.ts";
-import { log } from "../log.ts";
-import type { Services } from "../services.ts";
+import { log } from "../log/log.ts";
+import type { Services } from "../services/services.ts";
 import { isStorageTrouble, STORAGE_SENTENCE } from "../store/storageTrouble.ts";
-import { BodyCutOff, BodyTooLarge } from "./bodies.ts";
+import { BodyBrokenOff, BodyTooLarge } from "./bodies.ts";
 import { sayPlainly } from "./plainPage.ts";
 
 type Answer = (request: Request, response: Response) => unknown;
@@ -46,8 +47,10 @@ export class Doors {
       this.#guarded(right, (request, response) => {
         if (!this.access(request).isOwnOrigin || !request.is(type))
           return void sayPlainly(response, 403, FOREIGN);
-        const closed = closedByMode(request.get(DESK_HEADER), (id) => this.#services.live.modeOf(id));
-        if (closed !== undefined) return void response.status(403).json({ sentence: closed });
+        const closed = closedByMode(request.get(DESK_HEADER), "edit", (id) =>
+          this.#services.live.grantOf(id),
+        );
+        if (closed !== undefined) return void response.status(403).json(problemOf("forbidden", closed));
         return answer(request, response);
       }),
     );
@@ -83,16 +86,19 @@ export const FOREIGN = "Only the desk’s own pages can change anything here. No
 
 /** Expected failures of a request, as sentences; any other is logged, and told without its insides. */
 export function tellFailure(response: Response, error: unknown): void {
-  if (error instanceof BodyCutOff) {
+  if (error instanceof BodyBrokenOff) {
     response.destroy();
     return;
   }
   const [status, problem] =
     error instanceof BodyTooLarge
-      ? [413, error.message]
+      ? ([413, problemOf("tooLarge", error.message)] as const)
       : isStorageTrouble(error)
-        ? [507, STORAGE_SENTENCE]
-        : [500, "The server failed on that. What is on air is as it was; try again."];
+        ? ([507, problemOf("diskFull", STORAGE_SENTENCE)] as const)
+        : ([
+            500,
+            problemOf("failed", "The server failed on that. What is on air is as it was; try again."),
+          ] as const);
   if (status !== 413) log.error("A request failed", error);
   if (response.headersSent) {
     response.destroy();
@@ -100,5 +106,5 @@ export function tellFailure(response: Response, error: unknown): void {
   }
   // What is still coming is not read: the connection ends with the answer.
   if (error instanceof BodyTooLarge) response.setHeader("Connection", "close");
-  response.status(status as number).json({ problem, sentence: problem, kind: "refused" });
+  response.status(status).json(problem);
 }

@@ -1,7 +1,8 @@
 import type { Request, Response } from "express";
 import { z } from "zod";
+import { problemOf } from "../../core/wire/problem.ts";
 import { cookieName } from "../access/access.ts";
-import type { Services } from "../services.ts";
+import type { Services } from "../services/services.ts";
 import { readBody } from "./bodies.ts";
 import type { Doors } from "./doors.ts";
 import { plainPage, sayPlainly } from "./plainPage.ts";
@@ -44,21 +45,32 @@ export function addEnterRoutes(doors: Doors, services: Services): void {
     const body = requestSchema.safeParse(readJson(await readBody(request, "passcode")));
     if (waitMs > 0) {
       response.setHeader("Retry-After", Math.ceil(waitMs / 1_000));
-      response.status(429).json({
-        sentence: `Too many wrong tries from this device. Wait ${Math.ceil(waitMs / 1_000)} seconds; the show goes on meanwhile.`,
-      });
+      response
+        .status(429)
+        .json(
+          problemOf(
+            "refused",
+            `Too many wrong tries from this device. Wait ${Math.ceil(waitMs / 1_000)} seconds; the show goes on meanwhile.`,
+          ),
+        );
     } else if (!passcode.isSet)
-      response.status(403).json({
-        sentence:
-          "No passcode is set. Set one on the machine the desk runs on, or use the desk link printed there.",
-      });
+      response
+        .status(403)
+        .json(
+          problemOf(
+            "forbidden",
+            "No passcode is set. Set one on the machine the desk runs on, or use the desk link printed there.",
+          ),
+        );
     else {
       // Counted before it is looked at: many at once are no way round.
       guesses.wrong(address);
       const matches = body.success ? await passcode.matches(body.data.passcode) : false;
       if (matches === "busy")
-        response.status(429).json({ sentence: "Many are trying at once. Wait a moment and try again." });
-      else if (!matches) response.status(403).json({ sentence: "That is not the passcode." });
+        response
+          .status(429)
+          .json(problemOf("refused", "Many are trying at once. Wait a moment and try again."));
+      else if (!matches) response.status(403).json(problemOf("forbidden", "That is not the passcode."));
       else {
         guesses.right(address);
         await letIn(request, response, "passcode");

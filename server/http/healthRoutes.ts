@@ -1,4 +1,4 @@
-import type { Services } from "../services.ts";
+import type { Services } from "../services/services.ts";
 import type { Doors } from "./doors.ts";
 
 /** For whatever watches the machine: whether the server answers, and whether what is on air is written down. */

@@ -12,7 +12,7 @@ import type { ServerBuild } from "react-router";
 import { createAccessReader } from "../access/access.ts";
 import type { Peer, ReadPeer } from "../access/peer.ts";
 import { Throttle } from "../access/throttle.ts";
-import type { Services } from "../services.ts";
+import type { Services } from "../services/services.ts";
 import { BODY_LIMITS, BodyTooLarge } from "./bodies.ts";
 import { Doors, FOREIGN, tellFailure } from "./doors.ts";
 import { addEnterRoutes } from "./enterRoutes.ts";
@@ -135,7 +135,7 @@ export function createHttpApp(
     // A page of another origin can send a form here unseen; it can neither name this origin nor send JSON so.
     if (changes && !(access.isOwnOrigin && request.is("application/json")))
       return sayPlainly(response, 403, FOREIGN);
-    if (Number(request.headers["content-length"] ?? 0) > BODY_LIMITS.action)
+    if (Number(request.headers["content-length"] ?? 0) > Math.max(BODY_LIMITS.action, BODY_LIMITS.template))
       return tellFailure(response, new BodyTooLarge("action"));
     next();
   });

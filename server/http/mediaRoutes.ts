@@ -1,6 +1,7 @@
 import { z } from "zod";
-import { FONT_FILES } from "../fonts.ts";
-import type { Services } from "../services.ts";
+import { problemOf } from "../../core/wire/problem.ts";
+import { FONT_FILES } from "../fonts/shippedFonts.ts";
+import type { Services } from "../services/services.ts";
 import { bodyParts } from "./bodies.ts";
 import type { Doors } from "./doors.ts";
 import { sayPlainly } from "./plainPage.ts";
@@ -11,7 +12,6 @@ const LARGEST_POSTER = 8 * 1024 * 1024;
 const describedSchema = z.strictObject({
   id: z.string().min(8).max(60),
   name: z.string().min(1).max(200),
-  durationMs: z.coerce.number().positive().max(86_400_000).optional(),
   /** Bytes of the still that stands before the file in the body. */
   posterBytes: z.coerce.number().int().min(0).max(LARGEST_POSTER).default(0),
 });
@@ -44,17 +44,15 @@ export function addMediaRoutes(doors: Doors, services: Services): void {
   doors.post("desk", "/library", "application/octet-stream", async (request, response) => {
     const described = describedSchema.safeParse(request.query);
     if (!described.success)
-      return void response.status(400).json({ problem: "No file came with that. Nothing was added." });
-    const { id, name, durationMs, posterBytes } = described.data;
+      return void response
+        .status(400)
+        .json(problemOf("notUnderstood", "No file came with that. Nothing was added."));
+    const { id, name, posterBytes } = described.data;
     const file = await services.media.incoming.receive(bodyParts(request, "media"), posterBytes);
     await runWhileAsked(response, async (signal) => {
       if (/\.(ttf|otf)$/i.test(name)) return services.addFont(id, name, file, signal);
       const { head: poster } = file;
-      return services.media.add(
-        { id, name, file, poster, durationMs: durationMs ?? null, key: null },
-        services.now(),
-        signal,
-      );
+      return services.media.add({ id, name, file, poster, key: null }, services.now(), signal);
     });
   });
 }

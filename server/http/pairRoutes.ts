@@ -1,4 +1,4 @@
-import type { Services } from "../services.ts";
+import type { Services } from "../services/services.ts";
 import type { Doors } from "./doors.ts";
 import { plainPage } from "./plainPage.ts";
 

@@ -1,6 +1,6 @@
 import { createContext, RouterContextProvider } from "react-router";
 import type { Access } from "../access/access.ts";
-import type { Services } from "../services.ts";
+import type { Services } from "../services/services.ts";
 
 /** What loaders and actions know of a request. Services are given out only by a guard: see `only`. */
 export interface RequestFacts {

@@ -36,7 +36,7 @@ test("an action that meets a full disk answers with a sentence; another fault go
   const full = await run("full");
   expect([full.status, (await full.json()) as object]).toEqual([
     507,
-    expect.objectContaining({ kind: "refused", sentence: expect.stringMatching(/disk is full/) }),
+    { problem: { code: "diskFull", sentence: expect.stringMatching(/disk is full/) } },
   ]);
   await expect(run("broken")).rejects.toThrow("broken");
   expect((await run("fine")).status).toBe(200);

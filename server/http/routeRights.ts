@@ -1,6 +1,7 @@
 import type { ServerBuild } from "react-router";
+import { problemOf } from "../../core/wire/problem.ts";
 import type { Right } from "../access/rights.ts";
-import { log } from "../log.ts";
+import { log } from "../log/log.ts";
 import { StartProblem } from "../store/database.ts";
 import { isStorageTrouble, STORAGE_SENTENCE } from "../store/storageTrouble.ts";
 
@@ -37,8 +38,7 @@ export function guardRoutes(build: ServerBuild): ServerBuild {
         } catch (error) {
           if (!isStorageTrouble(error)) throw error;
           log.error(`${id} could not save`, error);
-          const sentence = STORAGE_SENTENCE;
-          return Response.json({ kind: "refused", sentence, problem: sentence }, { status: 507 });
+          return Response.json(problemOf("diskFull", STORAGE_SENTENCE), { status: 507 });
         }
       };
       return [id, { ...route, module: { ...route.module, action: told } }];

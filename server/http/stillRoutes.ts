@@ -2,8 +2,8 @@ import type { Request, Response } from "express";
 import { z } from "zod";
 import { hashSchema } from "../../core/rundown/content.ts";
 import { stepsOf, valuesAt } from "../../core/rundown/steps.ts";
-import { canvasOf } from "../../core/screens/plan.ts";
-import type { Services } from "../services.ts";
+import { canvasOf } from "../../core/venue/plan.ts";
+import type { Services } from "../services/services.ts";
 import type { Doors } from "./doors.ts";
 import { sayPlainly } from "./plainPage.ts";
 
@@ -52,7 +52,8 @@ export function addStillRoutes(doors: Doors, services: Services): void {
     const outfitId = services.host.state.plan.outputs[output.id]?.outfitId;
     const first = stepsOf(content)[0]?.anchor;
     const step = occurrence === undefined ? first : { occurrence, unit };
-    if (!outfitId || !step || !valuesAt(content, outfitId, step))
+    const outfitIds = outfitId ? [outfitId, ...(content.variants[outfitId] ?? [])] : [];
+    if (!outfitId || !step || !outfitIds.some((id) => valuesAt(content, id, step)))
       return tell(404, "That step is not in the cue.");
     const ownWidthPx = (isWholeWall ? canvasOf(output) : output).widthPx;
     const widthPx = wanted.data.width ?? ownWidthPx;

@@ -1,8 +1,9 @@
 import type { Response } from "express";
 import { z } from "zod";
+import { problemOf } from "../../core/wire/problem.ts";
 import { writeChordPro } from "../../core/words/chordPro.ts";
-import type { Services } from "../services.ts";
-import { fileNameOf } from "../words/packSongs.ts";
+import { fileNameOf } from "../files/packSongs.ts";
+import type { Services } from "../services/services.ts";
 import { allSongs, bringSongsIn } from "../words/songFiles.ts";
 import { bodyParts } from "./bodies.ts";
 import type { Doors } from "./doors.ts";
@@ -19,7 +20,7 @@ const wantedSongs = z.strictObject({
   fileName: z.string().min(1).max(200),
   actor: z.string().min(8).max(60),
 });
-const NO_FILE = { problem: "No file came with that. Nothing was brought in." };
+const NO_FILE = "No file came with that. Nothing was brought in.";
 
 /** Scripture texts and songs as files, in and out. Only the desk reaches these. */
 export function addWordsRoutes(doors: Doors, services: Services): void {
@@ -27,13 +28,13 @@ export function addWordsRoutes(doors: Doors, services: Services): void {
 
   doors.post("desk", "/files/texts", "application/octet-stream", async (request, response) => {
     const wanted = wantedText.safeParse(request.query);
-    if (!wanted.success) return void response.status(400).json(NO_FILE);
+    if (!wanted.success) return void response.status(400).json(problemOf("notUnderstood", NO_FILE));
     const file = await media.incoming.receive(bodyParts(request, "scripture"));
     const problem =
-      file.bytes === 0 ? NO_FILE.problem : textImport.start({ ...wanted.data, file }, services.readAgain);
+      file.bytes === 0 ? NO_FILE : textImport.start({ ...wanted.data, file }, services.readAgain);
     if (problem === undefined) return void response.json({});
     await media.incoming.discard(file);
-    response.status(409).json({ problem });
+    response.status(409).json(problemOf("refused", problem));
   });
   doors.get("desk", "/files/texts", (_request, response) => {
     response.setHeader("Cache-Control", "no-store");
@@ -46,7 +47,7 @@ export function addWordsRoutes(doors: Doors, services: Services): void {
 
   doors.post("desk", "/files/songs", "application/octet-stream", async (request, response) => {
     const wanted = wantedSongs.safeParse(request.query);
-    if (!wanted.success) return void response.status(400).json(NO_FILE);
+    if (!wanted.success) return void response.status(400).json(problemOf("notUnderstood", NO_FILE));
     const { fileName, actor } = wanted.data;
     const file = await media.incoming.receive(bodyParts(request, "songs"));
     await runWhileAsked(response, async (signal) => {

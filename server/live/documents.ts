@@ -1,6 +1,6 @@
-import type { PinnedDocument } from "../../core/screens/dress.ts";
+import type { PinnedDocument } from "../../core/rundown/pinnedDocument.ts";
+import { wornBy } from "../host/showHost.ts";
 import type { ContentStore } from "../store/contentStore.ts";
-import { wornBy } from "./showHost.ts";
 import { type LiveWindow, send } from "./window.ts";
 
 /** Sends the documents behind these hashes, and what they wear, unless this window has them. */

@@ -1,24 +1,19 @@
-import { randomUUID } from "node:crypto";
 import type { IncomingMessage } from "node:http";
 import type { Duplex } from "node:stream";
 import { type WebSocket, WebSocketServer } from "ws";
+import { type Grant, neededFor, refusalOf } from "../../core/show/capabilities.ts";
 import { type Refusal, refusalSentence } from "../../core/show/commands.ts";
-import { type DeskMode, refusalOfMode } from "../../core/show/deskMode.ts";
-import { contentsOf } from "../../core/show/state.ts";
-import {
-  type Channel,
-  type ClientMessage,
-  type DeskPresence,
-  LARGEST_CLIENT_MESSAGE,
-  type ScreenHealth,
-  type StorageStatus,
-} from "../../core/show/wire.ts";
+import { type ClientMessage, LARGEST_CLIENT_MESSAGE, type ScreenHealth } from "../../core/wire/wire.ts";
 import { type Entry, findEntry } from "../access/entry.ts";
 import { isOwnOrigin, type ReadPeer } from "../access/peer.ts";
 import type { DeskSessions } from "../access/sessions.ts";
 import { Throttle } from "../access/throttle.ts";
+import type { Health } from "../health/health.ts";
 import type { Stalls } from "../health/stalls.ts";
-import { log } from "../log.ts";
+import type { ShowHost } from "../host/showHost.ts";
+import type { ValueHost } from "../host/valueHost.ts";
+import { log } from "../log/log.ts";
+import type { Rundown } from "../rundown/rundown.ts";
 import type { ContentStore } from "../store/contentStore.ts";
 import type { EveningStore } from "../store/eveningStore.ts";
 import type { FontStore } from "../store/fontStore.ts";
@@ -27,12 +22,12 @@ import type { ScreenStore } from "../store/screenStore.ts";
 import type { VenueStore } from "../store/venueStore.ts";
 import { spend } from "./allowance.ts";
 import { findGivingWay, HELLO_WITHIN_MS, hasRoom } from "./crowd.ts";
-import { letGo, sendDocuments } from "./documents.ts";
-import { RehearsalLog } from "./rehearsalLog.ts";
-import type { Rundown, RundownChange } from "./rundown.ts";
-import { type ShowHost, wornBy } from "./showHost.ts";
-import { targetsSoon } from "./targetsSoon.ts";
+import { Feed } from "./feed.ts";
+import { actorOf, grantOfWindow, Presence } from "./presence.ts";
+import type { RehearsalLog } from "./rehearsalLog.ts";
+import { Rehearsals } from "./rehearsals.ts";
 import { isTooSlow, type LiveWindow, openedWindow, readMessage, send } from "./window.ts";
+import { Windows } from "./windows.ts";
 
 export const LIVE_PATH = "/live";
 /** A window that has said nothing for this long is gone. */
@@ -49,9 +44,6 @@ const OPENINGS_PER_SECOND = 3;
 
 type HelloMessage = Extract<ClientMessage, { kind: "hello" }>;
 
-/** Documents an output holds before it lets go of those that are no longer wanted. */
-const MOST_DOCUMENTS = 200;
-
 export interface LiveParts {
   readonly host: ShowHost;
   readonly rundown: Rundown;
@@ -62,36 +54,31 @@ export interface LiveParts {
   readonly links: LinkStore;
   readonly sessions: DeskSessions;
   readonly screens: ScreenStore;
+  readonly values: ValueHost;
   readonly buildId: string;
   readonly now: () => number;
   readonly readPeer: ReadPeer;
-  readonly storage: () => StorageStatus;
-  /** Told when the disk does otherwise than before. */
-  readonly onStorage: (listener: () => void) => void;
+  readonly health: Pick<Health, "storage" | "onStorage">;
   /** What every desk has to know. */
   readonly onNews: (listener: (sentence: string) => void) => void;
   readonly stalls: Stalls;
+  /** What a desk is told when it comes; undefined for nothing. */
+  readonly greeting: () => string | undefined;
   /** How long a rehearsal waits for a desk whose window was lost, before it ends. */
   readonly rehearsalWaitsMs?: number;
 }
-
-/** A page that is loaded again, or a network that is gone for a moment, ends no rehearsal. */
-const REHEARSAL_WAITS_MS = 10_000;
 
 /** The live channel: every window holds one WebSocket, on the same port as the pages. */
 export class LiveServer {
   readonly #parts: LiveParts;
   readonly #sockets = new WebSocketServer({ noServer: true, maxPayload: LARGEST_CLIENT_MESSAGE });
-  readonly #connections = new Set<LiveWindow>();
+  readonly #windows = new Windows();
+  readonly #rehearsals: Rehearsals;
+  readonly #presence: Presence;
+  readonly #feed: Feed;
   readonly #ticker: ReturnType<typeof setInterval>;
   readonly #clock: ReturnType<typeof setInterval>;
   readonly #openings: Throttle;
-  readonly #run = randomUUID().slice(0, 8);
-  #rehearsal: ShowHost | undefined;
-  /** Outputs that show the rehearsal in place of the air. */
-  #rehearsedOn: readonly string[] = [];
-  #rehearsalLog = new RehearsalLog();
-  #rehearsalWaits: ReturnType<typeof setTimeout> | undefined;
   #screensSaid = "";
   /** Output → when one of its windows was last heard. */
   readonly #lastHeard = new Map<string, number>();
@@ -99,33 +86,55 @@ export class LiveServer {
   constructor(parts: LiveParts) {
     this.#parts = parts;
     this.#openings = new Throttle(OPENINGS_BURST, OPENINGS_PER_SECOND, parts.now);
-    this.#tell(parts.host, "air");
+    this.#rehearsals = new Rehearsals({
+      air: parts.host,
+      contents: parts.contents,
+      screens: parts.screens,
+      windows: this.#windows,
+      onBegun: (host) => this.#feed.follow(host, "rehearsal"),
+      onMoved: (moved) => {
+        for (const window of moved) this.#feed.welcome(window);
+        this.#presence.tell();
+      },
+      ...(parts.rehearsalWaitsMs !== undefined && { waitsMs: parts.rehearsalWaitsMs }),
+    });
+    this.#presence = new Presence(this.#windows, () => this.#rehearsals.rehearsedOn);
+    this.#feed = new Feed({
+      ...parts,
+      windows: this.#windows,
+      rehearsals: () => this.#rehearsals,
+      screensHealth: () => this.screens(),
+    });
+    this.#feed.follow(parts.host, "air");
     parts.screens.onChange(() => {
       const { outputs, plans } = parts.screens;
-      for (const connection of this.#joined()) send(connection, { kind: "setUp", outputs, plans });
+      for (const connection of this.#windows.joined()) send(connection, { kind: "setUp", outputs, plans });
     });
     const drop = (isOver: (link: Entry) => boolean) => {
-      for (const { link, socket } of this.#connections) if (link && isOver(link)) socket.close(4401);
+      for (const { link, socket } of this.#windows.all) if (link && isOver(link)) socket.close(4401);
     };
     parts.links.onRevoked((token) => drop((link) => link.token === token));
     parts.sessions.onEnded((id) => drop((link) => link.kind === "desk" && link.sessionId === id));
     parts.stalls.onStall((ms) => {
       // The silence was the server's own: it throws nobody out.
-      for (const connection of this.#connections) connection.heardAtMs += ms;
+      for (const connection of this.#windows.all) connection.heardAtMs += ms;
     });
-    parts.rundown.onChange((change) => this.#tellRundown(change));
+    parts.rundown.onChange((change) => this.#feed.tellRundown(change));
+    parts.values.onChange((changes) => {
+      for (const connection of this.#windows.joined()) send(connection, { kind: "values", changes });
+    });
     parts.venue.onChange((settings) => {
-      for (const connection of this.#joined())
+      for (const connection of this.#windows.joined())
         if (connection.link?.kind !== "output") send(connection, { kind: "venue", settings });
     });
     parts.fonts.onChange(() => {
-      for (const connection of this.#joined()) send(connection, { kind: "fonts" });
+      for (const connection of this.#windows.joined()) send(connection, { kind: "fonts" });
     });
-    parts.onStorage(() => this.#tellStorage(this.#desks()));
+    parts.health.onStorage(() => this.#feed.tellStorage(this.#windows.desks()));
     parts.onNews((sentence) => {
-      for (const connection of this.#desks()) send(connection, { kind: "news", sentence });
+      for (const connection of this.#windows.desks()) send(connection, { kind: "news", sentence });
     });
-    parts.evenings.onChange(() => this.#tellRundown({ ...this.#rundownNow(), changed: [] }));
+    parts.evenings.onChange(() => this.#feed.tellRundown({ ...this.#feed.rundownNow(), changed: [] }));
     this.#ticker = setInterval(() => this.#tick(), SCREENS_EVERY_MS);
     this.#clock = setInterval(() => {
       for (const host of this.hosts())
@@ -133,108 +142,40 @@ export class LiveServer {
     }, CLOCK_EVERY_MS);
   }
 
-  /** Tells the windows of a channel what happens in it. */
-  #tell(host: ShowHost, channel: Channel): void {
-    host.onEvent((logged, state) => {
-      const heard = this.#joined().filter((connection) => connection.channel === channel);
-      for (const connection of heard) {
-        sendDocuments(connection, this.#parts.contents, contentsOf(state));
-        send(connection, { kind: "event", logged });
-      }
-      this.#sendPrime(heard);
-    });
-  }
-
-  #hostOf({ channel }: LiveWindow): ShowHost {
-    return channel === "rehearsal" && this.#rehearsal ? this.#rehearsal : this.#parts.host;
-  }
-
-  /**
-   * A desk changes over. The rehearsal begins with the air as it is when the first desk comes, and ends when the last goes back
-   * to the air; for one that was lost it waits a while.
-   */
-  #setChannel(connection: LiveWindow, channel: Channel): void {
-    if (channel === "rehearsal" && !this.#rehearsal) {
-      this.#rehearsal = this.#parts.host.rehearse();
-      const log = new RehearsalLog();
-      this.#rehearsalLog = log;
-      this.#rehearsal.onEvent((logged) => log.add(logged, this.#parts.contents));
-      this.#tell(this.#rehearsal, "rehearsal");
-    }
-    connection.channel = channel;
-    this.#endRehearsal();
-    this.#welcome(connection, true);
-    this.#tellDesks();
-  }
-
-  #endRehearsal(): void {
-    clearTimeout(this.#rehearsalWaits);
-    if (this.#isRehearsing()) return;
-    this.#rehearsal = undefined;
-    this.#rehearseOn([]);
-  }
-
-  #isRehearsing(): boolean {
-    return this.#desks().some(({ channel }) => channel === "rehearsal");
-  }
-
   /** The air, and the rehearsal that goes on. */
   hosts(): readonly ShowHost[] {
-    return this.#rehearsal ? [this.#parts.host, this.#rehearsal] : [this.#parts.host];
-  }
-
-  /** Gives these outputs the rehearsal to show, and the others the air again. */
-  #rehearseOn(outputIds: readonly string[]): void {
-    this.#rehearsedOn = this.#parts.screens.outputs
-      .map(({ id }) => id)
-      .filter((id) => outputIds.includes(id));
-    for (const connection of this.#joined()) {
-      const channel = this.#channelOf(connection.link);
-      if (connection.link?.kind !== "output" || connection.channel === channel) continue;
-      connection.channel = channel;
-      this.#welcome(connection);
-    }
-    this.#tellDesks();
-  }
-
-  #channelOf(link: Entry | null): Channel {
-    return link?.kind === "output" && this.#rehearsedOn.includes(link.outputId) ? "rehearsal" : "air";
+    const { host } = this.#rehearsals;
+    return host ? [this.#parts.host, host] : [this.#parts.host];
   }
 
   /** What was done in the rehearsal that goes on, or else in the last one. */
   get rehearsal(): RehearsalLog {
-    return this.#rehearsalLog;
+    return this.#rehearsals.log;
   }
 
-  #desks(): LiveWindow[] {
-    return this.#joined().filter(({ link }) => link?.kind === "desk");
+  /** What the person at a desk may do; undefined when no such desk is open. */
+  grantOf(windowId: string): Grant | undefined {
+    return this.#presence.grantOf(windowId);
   }
 
-  #tellDesks(to?: readonly LiveWindow[]): void {
-    const desks = this.#desks();
-    const present = desks.map(
-      ({ windowId, desk, channel }): DeskPresence => ({
-        windowId,
-        name: nameOf({ desk }),
-        mode: desk.mode,
-        channel,
-      }),
-    );
-    for (const connection of to ?? desks)
-      send(connection, { kind: "desks", desks: present, rehearsedOn: this.#rehearsedOn });
+  contentsInSight(): Set<string> {
+    return this.#feed.contentsInSight();
   }
 
-  /** What a desk lets its person do; undefined when no such desk is open. */
-  modeOf(windowId: string): DeskMode | undefined {
-    // Loaded again, a window may be there twice for a moment: what it said last counts.
-    return this.#desks().findLast((desk) => desk.windowId === windowId)?.desk.mode;
+  /** Names the rundown as it is now. */
+  get rundownStamp(): string {
+    return this.#feed.rundownStamp;
   }
 
-  #freeDeskNumber(): number {
-    const taken = new Set(this.#desks().map(({ desk }) => desk.number));
-    let number = 1;
-    while (taken.has(number)) number++;
-    return number;
+  screens(): ScreenHealth[] {
+    return this.#parts.screens.outputs.map(({ id }) => ({
+      outputId: id,
+      lastHeardAtMs: this.#lastHeard.get(id) ?? null,
+      windows: this.#windows
+        .joined()
+        .filter(({ link }) => link?.kind === "output" && link.outputId === id)
+        .map(({ windowId, painted, heardAtMs }) => ({ windowId, painted, heardAtMs })),
+    }));
   }
 
   handleUpgrade(request: IncomingMessage, socket: Duplex, head: Buffer): void {
@@ -250,31 +191,21 @@ export class LiveServer {
       setTimeout(() => socket.end(TOO_MANY), TARPIT_MS);
       return;
     }
-    findGivingWay(this.#connections, peer.address)?.socket.terminate();
+    findGivingWay(this.#windows.all, peer.address)?.socket.terminate();
     this.#sockets.handleUpgrade(request, socket, head, (opened) => this.#open(opened, peer.address));
   }
 
   close(): void {
     clearInterval(this.#ticker);
     clearInterval(this.#clock);
-    clearTimeout(this.#rehearsalWaits);
-    for (const { socket } of this.#connections) socket.close(1001);
+    this.#rehearsals.close();
+    for (const { socket } of this.#windows.all) socket.close(1001);
     this.#sockets.close();
-  }
-
-  screens(): ScreenHealth[] {
-    return this.#parts.screens.outputs.map(({ id }) => ({
-      outputId: id,
-      lastHeardAtMs: this.#lastHeard.get(id) ?? null,
-      windows: this.#joined()
-        .filter(({ link }) => link?.kind === "output" && link.outputId === id)
-        .map(({ windowId, painted, heardAtMs }) => ({ windowId, painted, heardAtMs })),
-    }));
   }
 
   #open(socket: WebSocket, address: string): void {
     const connection = openedWindow(socket, address, this.#parts.now());
-    this.#connections.add(connection);
+    this.#windows.all.add(connection);
     socket.on("message", (data, isBinary) => {
       void this.#hear(connection, isBinary ? undefined : data.toString()).catch((error) => {
         log.error("A message of a window failed", error);
@@ -285,16 +216,10 @@ export class LiveServer {
       });
     });
     socket.on("close", () => {
-      this.#connections.delete(connection);
+      this.#windows.all.delete(connection);
       if (connection.link?.kind !== "desk") return;
-      if (connection.channel === "rehearsal" && !this.#isRehearsing()) {
-        clearTimeout(this.#rehearsalWaits);
-        this.#rehearsalWaits = setTimeout(
-          () => this.#endRehearsal(),
-          this.#parts.rehearsalWaitsMs ?? REHEARSAL_WAITS_MS,
-        );
-      }
-      this.#tellDesks();
+      this.#rehearsals.lost(connection);
+      this.#presence.tell();
     });
     // A broken or too large message: the library says why to the other side and closes by itself.
     socket.on("error", () => {});
@@ -337,34 +262,41 @@ export class LiveServer {
       return;
     }
     if (connection.link.kind !== "desk") {
-      send(connection, { kind: "fault", sentence: "This window can only show. The air is as it was." });
+      send(connection, { kind: "fault", sentence: refusalSentence("onlyShows") });
       return;
     }
     switch (message.kind) {
       case "channel":
-        this.#setChannel(connection, message.channel);
+        this.#rehearsals.setChannel(connection, message.channel);
+        this.#feed.welcome(connection, true);
+        this.#presence.tell();
         return;
+      case "values": {
+        const { tableId, cells } = message;
+        const refused = refusalOf(grantOfWindow(connection), "score", tableId);
+        const problem = refused
+          ? refusalSentence(refused)
+          : this.#parts.values.set(tableId, cells, actorOf(connection));
+        if (problem !== undefined) send(connection, { kind: "fault", sentence: problem });
+        return;
+      }
       case "rehearseOn":
-        if (connection.channel === "rehearsal") this.#rehearseOn(message.outputIds);
+        if (connection.channel === "rehearsal") this.#rehearsals.showOn(message.outputIds);
         return;
       case "desk":
         connection.desk = { ...connection.desk, name: message.name, mode: message.mode };
         if (connection.link.sessionId !== null)
           await this.#parts.sessions.rename(connection.link.sessionId, message.name);
-        this.#tellDesks();
+        this.#presence.tell();
         return;
     }
     const { command } = message;
     const refuse = (refused: Refusal) =>
       send(connection, { kind: "answer", id: command.id, refused, sentence: refusalSentence(refused) });
     if (verdict === "tooFast") return refuse("tooFast");
-    const forbidden = refusalOfMode(connection.desk.mode, command.kind);
+    const forbidden = refusalOf(grantOfWindow(connection), neededFor(command.kind));
     if (forbidden) return refuse(forbidden);
-    const answer = await this.#hostOf(connection).submit(command, {
-      kind: "desk",
-      id: connection.windowId,
-      name: nameOf(connection),
-    });
+    const answer = await this.#rehearsals.hostOf(connection).submit(command, actorOf(connection));
     send(connection, { kind: "answer", id: command.id, ...answer });
   }
 
@@ -378,111 +310,26 @@ export class LiveServer {
       this.#drop(connection, 4401, "This link is not valid any more. Ask the desk for a new one.");
       return;
     }
-    if (!hasRoom(this.#connections, link)) {
+    if (!hasRoom(this.#windows.all, link)) {
       this.#drop(connection, 4429, "Too many windows have this link open. Close some; the air is as it was.");
       return;
     }
-    if (link.kind === "desk") connection.desk = { ...connection.desk, mode, number: this.#freeDeskNumber() };
+    if (link.kind === "desk")
+      connection.desk = { ...connection.desk, mode, number: this.#presence.freeNumber() };
     connection.link = link;
-    connection.channel = this.#channelOf(link);
+    connection.channel = this.#rehearsals.channelOf(link);
     connection.windowId = windowId;
-    this.#welcome(connection, rundownStamp === this.rundownStamp);
-    if (link.kind === "desk") this.#tellDesks();
-  }
-
-  /** @param knowsRundown it has all cues as they are now, and their documents: its page came with them */
-  #welcome(connection: LiveWindow, knowsRundown = false): void {
-    const { screens, buildId, now } = this.#parts;
-    const { state } = this.#hostOf(connection);
-    connection.sent.clear();
-    sendDocuments(connection, this.#parts.contents, contentsOf(state));
-    send(connection, {
-      kind: "welcome",
-      serverAtMs: now(),
-      buildId,
-      state,
-      channel: connection.channel,
-      outputs: screens.outputs,
-      plans: screens.plans,
-      outputId: connection.link?.kind === "output" ? connection.link.outputId : null,
-    });
-    if (connection.link && connection.link.kind !== "output") {
-      const now = this.#rundownNow();
-      if (knowsRundown)
-        for (const { compiled } of now.changed)
-          if ("hash" in compiled)
-            for (const hash of [compiled.hash, ...wornBy(this.#parts.contents, compiled.hash)])
-              connection.sent.add(hash);
-      this.#tellRundown(knowsRundown ? { ...now, changed: [] } : now, [connection]);
-      send(connection, { kind: "screens", screens: this.screens() });
-    }
-    if (connection.link?.kind === "desk") {
-      send(connection, { kind: "venue", settings: this.#parts.venue.settings });
-      this.#tellStorage([connection]);
-    }
-    this.#sendPrime([connection]);
-  }
-
-  #tellStorage(to: readonly LiveWindow[]): void {
-    const storage = this.#parts.storage();
-    for (const connection of to) send(connection, { kind: "storage", storage });
-  }
-
-  /** What is on air, and what may be taken next: all that links besides the desk's may see. */
-  contentsInSight(): Set<string> {
-    const cues = this.#parts.rundown.ready();
-    return new Set([
-      ...contentsOf(this.#parts.host.state),
-      ...targetsSoon(this.#parts.host.state, cues).map(({ content }) => content),
-    ]);
-  }
-
-  /** Names the rundown as it is now: another for every change, and in every run of the server. */
-  get rundownStamp(): string {
-    return `${this.#run}/${this.#parts.rundown.revision}`;
-  }
-
-  #rundownNow(): RundownChange {
-    const { rundown } = this.#parts;
-    const changed = rundown.views();
-    return { revision: rundown.revision, order: changed.map(({ cueId }) => cueId), changed };
-  }
-
-  #tellRundown(change: RundownChange, to = this.#joined()): void {
-    const evening = this.#parts.evenings.open;
-    const hashes = change.changed.flatMap(({ compiled }) => ("hash" in compiled ? [compiled.hash] : []));
-    for (const connection of to) {
-      if (!connection.link || connection.link.kind === "output") continue;
-      sendDocuments(connection, this.#parts.contents, hashes);
-      const { order, changed } = change;
-      send(connection, { kind: "rundown", stamp: this.rundownStamp, order, changed, evening });
-    }
-    this.#sendPrime();
-  }
-
-  /** What the take key would bring, and the step after it, for painting ahead. */
-  #sendPrime(to = this.#joined()): void {
-    const cues = this.#parts.rundown.ready();
-    const onAir = targetsSoon(this.#parts.host.state, cues);
-    const rehearsed = this.#rehearsal && targetsSoon(this.#rehearsal.state, cues);
-    for (const connection of to) {
-      const targets = connection.channel === "rehearsal" && rehearsed ? rehearsed : onAir;
-      const hashes = targets.map(({ content }) => content);
-      sendDocuments(connection, this.#parts.contents, hashes);
-      if (connection.link?.kind === "output" && connection.sent.size > MOST_DOCUMENTS)
-        letGo(connection, this.#parts.contents, [...contentsOf(this.#hostOf(connection).state), ...hashes]);
-      send(connection, { kind: "prime", targets });
-    }
-  }
-
-  #joined(): LiveWindow[] {
-    return [...this.#connections].filter(({ link }) => link !== null);
+    this.#feed.welcome(connection, rundownStamp === this.rundownStamp);
+    if (link.kind !== "desk") return;
+    this.#presence.tell();
+    const sentence = this.#parts.greeting();
+    if (sentence !== undefined) send(connection, { kind: "news", sentence });
   }
 
   #tick(): void {
     this.#parts.stalls.look();
     const nowMs = this.#parts.now();
-    for (const connection of this.#connections) {
+    for (const connection of this.#windows.all) {
       const isNobody = connection.link === null && nowMs - connection.openedAtMs > HELLO_WITHIN_MS;
       if (isNobody || nowMs - connection.heardAtMs > SILENCE_MS || isTooSlow(connection, nowMs))
         connection.socket.terminate();
@@ -491,9 +338,7 @@ export class LiveServer {
     const said = JSON.stringify(screens);
     if (said === this.#screensSaid) return;
     this.#screensSaid = said;
-    for (const connection of this.#joined())
+    for (const connection of this.#windows.joined())
       if (connection.link?.kind !== "output") send(connection, { kind: "screens", screens });
   }
 }
-
-const nameOf = ({ desk }: Pick<LiveWindow, "desk">): string => desk.name || `Desk ${desk.number}`;

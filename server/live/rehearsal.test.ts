@@ -2,10 +2,10 @@ import { mkdtempSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { afterAll, beforeAll, describe, expect, test } from "vitest";
-import { findNext } from "../../core/rundown/next.ts";
+import { findNext } from "../../core/show/next.ts";
 import { pageAt } from "../../core/show/slot.ts";
 import type { ShowState } from "../../core/show/state.ts";
-import { type OpenShow, openShow, TestWindow } from "../test-support/openShow.ts";
+import { type OpenShow, openShow, TestWindow } from "../../test-support/openShow.ts";
 
 const folder = mkdtempSync(join(tmpdir(), "vesko-rehearsal-"));
 const WAITS_MS = 300;

@@ -1,4 +1,4 @@
-import type { PinnedDocument } from "../../core/screens/dress.ts";
+import type { PinnedDocument } from "../../core/rundown/pinnedDocument.ts";
 import { contentsIn, type LoggedEvent } from "../../core/show/events.ts";
 import type { ContentStore } from "../store/contentStore.ts";
 

@@ -6,7 +6,7 @@ import {
   clientMessageSchema,
   type ScreenHealth,
   type ServerMessage,
-} from "../../core/show/wire.ts";
+} from "../../core/wire/wire.ts";
 import type { Entry } from "../access/entry.ts";
 import { type Allowance, FULL_ALLOWANCE } from "./allowance.ts";
 

@@ -1,9 +1,9 @@
 import { type Canvas, createCanvas, type Image, loadImage, Path2D as NapiPath } from "@napi-rs/canvas";
-import type { Placement } from "../../core/screens/placements.ts";
+import type { Placement } from "../../core/compose/placements.ts";
 import type { Shaper } from "../../core/text/shaper.ts";
 import { type CanvasMaker, drawOnCanvas } from "../../painters/canvasStage.ts";
 import type { Canvas2D, PaintKit } from "../../painters/paint.ts";
-import { log } from "../log.ts";
+import { log } from "../log/log.ts";
 
 /** The server's painter: the same lists on a canvas library of its own. */
 export const SERVER_CANVASES: CanvasMaker = {

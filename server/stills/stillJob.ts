@@ -1,6 +1,6 @@
-import type { PinnedDocument } from "../../core/screens/dress.ts";
-import type { Output } from "../../core/screens/plan.ts";
+import type { PinnedDocument } from "../../core/rundown/pinnedDocument.ts";
 import type { SlotPage } from "../../core/show/slot.ts";
+import type { Output } from "../../core/venue/plan.ts";
 
 /** A still to be painted. Files are named by where they lie: the painter reads them itself. */
 export interface StillJob {

@@ -2,7 +2,7 @@ import { mkdtempSync, rmSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { afterAll, beforeAll, describe, expect, test } from "vitest";
-import { compile, OUTPUTS, prepareBench, strap } from "../../core/test-support/contents.ts";
+import { compile, OUTPUTS, prepareBench, strap } from "../../test-support/contents.ts";
 import { hashOf } from "../store/contentStore.ts";
 import { type Asker, StillPainter } from "./stillPainter.ts";
 

@@ -1,10 +1,10 @@
 import { type ChildProcess, fork } from "node:child_process";
 import { createHash } from "node:crypto";
-import { wornAt } from "../../core/rundown/steps.ts";
-import type { PinnedDocument } from "../../core/screens/dress.ts";
-import { canvasOf } from "../../core/screens/plan.ts";
-import { log } from "../log.ts";
+import type { PinnedDocument } from "../../core/rundown/pinnedDocument.ts";
+import { canvasOf } from "../../core/venue/plan.ts";
+import { log } from "../log/log.ts";
 import type { AddedFont } from "../store/fontStore.ts";
+import { stillDocuments } from "./stillDocuments.ts";
 import type { StillJob, StillResult } from "./stillJob.ts";
 
 /** Stills kept in memory, by what they show. */
@@ -142,7 +142,8 @@ export class StillPainter {
     if (this.#current || this.#isClosed) return;
     const [job] = this.#jobs.values();
     if (!job) return;
-    const documents = this.#documentsOf(job.wanted);
+    const { page, outfitId } = job.wanted;
+    const documents = stillDocuments(page, outfitId, this.#parts.findDocument);
     if (!documents) {
       this.#finish(job, refused("unknown"));
       return;
@@ -185,18 +186,6 @@ export class StillPainter {
       this.#kept.delete(oldest);
       this.#bytes -= bytes.byteLength;
     }
-  }
-
-  #documentsOf({ page, outfitId }: Wanted): (readonly [string, PinnedDocument])[] | undefined {
-    const { findDocument } = this.#parts;
-    const content = findDocument(page.content);
-    if (content?.kind !== "page") return undefined;
-    const worn = wornAt(content, outfitId, page.step);
-    const hashes = [page.content, ...(worn ? [worn.template, worn.style] : []), ...content.media];
-    return hashes.flatMap((hash) => {
-      const document = findDocument(hash);
-      return document ? [[hash, document] as const] : [];
-    });
   }
 
   /** Ends the process; what it was painting has failed. */

@@ -1,12 +1,12 @@
 import { readFile } from "node:fs/promises";
-import { createDresser } from "../../core/screens/dress.ts";
-import { placementsAt } from "../../core/screens/placements.ts";
-import { canvasOf } from "../../core/screens/plan.ts";
-import { ARRIVED_MS, pageTimeline } from "../../core/screens/still.ts";
+import { createDresser } from "../../core/compose/dress.ts";
+import { placementsAt } from "../../core/compose/placements.ts";
+import { ARRIVED_MS, pageTimeline } from "../../core/compose/still.ts";
 import { FALLBACK_FONTS } from "../../core/text/fontList.ts";
 import type { Shaper } from "../../core/text/shaper.ts";
+import { canvasOf } from "../../core/venue/plan.ts";
 import { fillAndKey } from "../../painters/canvasStage.ts";
-import { loadShaper } from "../fonts.ts";
+import { loadShaper } from "../fonts/shippedFonts.ts";
 import { contextOf, decodeImages, drawPlacements, serverPaintKit } from "./serverCanvas.ts";
 import type { StillJob, StillResult } from "./stillJob.ts";
 

@@ -1,20 +1,31 @@
+import { setImmediate as nextTurn } from "node:timers/promises";
+import type { ReportRow } from "../../core/report/reportRow.ts";
 import { actorSchema } from "../../core/show/actor.ts";
-import { airEventSchema, type LoggedEvent } from "../../core/show/events.ts";
+import type { AirEvent, LoggedEvent } from "../../core/show/events.ts";
 import { evolve } from "../../core/show/evolve.ts";
-import { type ShowState, showStateSchema } from "../../core/show/state.ts";
+import type { ShowState } from "../../core/show/state.ts";
+import { airEventKind } from "../../core/stored/kinds/airEvent.ts";
+import { reportRowKind } from "../../core/stored/kinds/reportRow.ts";
+import { showStateKind } from "../../core/stored/kinds/showState.ts";
+import { writeStored } from "../../core/stored/storedKind.ts";
 import type { ContentStore } from "./contentStore.ts";
 import type { Db } from "./database.ts";
+import { SetAside } from "./setAside.ts";
 
 /** A snapshot after so many events: a restart replays fewer than this. */
 const SNAPSHOT_EVERY = 200;
+/** Rows read before other work has its turn. */
+const ROWS_AT_ONCE = 100;
 
 /** The append-only log of the air. What `append` has returned from is on the disk. */
 export class AirLog {
   readonly #db: Db;
   readonly #contents: ContentStore;
   readonly #showId: string;
+  readonly #setAside: SetAside;
 
-  constructor(db: Db, contents: ContentStore, showId: string) {
+  constructor(db: Db, contents: ContentStore, showId: string, setAside = new SetAside()) {
+    this.#setAside = setAside;
     this.#db = db;
     this.#contents = contents;
     this.#showId = showId;
@@ -39,8 +50,7 @@ export class AirLog {
             at_ms: Math.round(atMs),
             actor: actor && JSON.stringify(actor),
             act_id: actId,
-            // What cannot be read back is never written.
-            event: JSON.stringify(airEventSchema.parse(event)),
+            event: writeStored(airEventKind, event),
           })),
         )
         .execute();
@@ -50,7 +60,7 @@ export class AirLog {
           .values({
             show_id: this.#showId,
             seq: after.seq,
-            state: JSON.stringify(showStateSchema.parse(after)),
+            state: writeStored(showStateKind, after),
           })
           .onConflict((oc) => oc.doNothing())
           .execute();
@@ -58,18 +68,38 @@ export class AirLog {
     this.#contents.markStored(documents.map(({ hash }) => hash));
   }
 
-  /** The state from the newest snapshot and the events after it; undefined for a show that was never opened. */
-  async restore(): Promise<ShowState | undefined> {
-    const snapshot = await this.#db
-      .selectFrom("air_snapshot")
-      .selectAll()
-      .where("show_id", "=", this.#showId)
-      .orderBy("seq", "desc")
-      .limit(1)
-      .executeTakeFirst();
-    let state = snapshot && showStateSchema.parse(JSON.parse(snapshot.state));
-    for (const logged of await this.eventsAfter(state?.seq ?? 0)) state = evolve(state, logged);
+  /**
+   * The state from the newest snapshot that can be read, and the events after it; undefined for a show that was never opened.
+   * An event that cannot be read is left out: what it did is not done.
+   * @param opening stands in for a first event that cannot be read
+   */
+  async restore(opening: AirEvent): Promise<ShowState | undefined> {
+    let state = await this.#newestSnapshot();
+    for (const row of await this.#events()
+      .where("seq", ">", state?.seq ?? 0)
+      .orderBy("seq")
+      .execute()) {
+      const logged = this.#read(row);
+      const first = state ? undefined : { ...loggedAt(row), event: opening };
+      try {
+        if (logged) state = evolve(state, logged);
+        else if (first) state = evolve(undefined, first);
+      } catch (error) {
+        this.#setAside.leaveOut("event of the air", String(row.seq), row.event, String(error));
+      }
+      if (state) state = { ...state, seq: row.seq };
+    }
     return state;
+  }
+
+  async #newestSnapshot(): Promise<ShowState | undefined> {
+    const snapshots = this.#snapshots();
+    for (const { seq } of await snapshots.select("seq").orderBy("seq", "desc").execute()) {
+      const { state } = await snapshots.select("state").where("seq", "=", seq).executeTakeFirstOrThrow();
+      const read = this.#setAside.read(showStateKind, String(seq), state);
+      if (read) return read;
+    }
+    return undefined;
   }
 
   /** When the last event was written; undefined before the first. */
@@ -80,13 +110,137 @@ export class AirLog {
 
   async eventsAfter(seq: number): Promise<LoggedEvent[]> {
     const rows = await this.#events().where("seq", ">", seq).orderBy("seq").execute();
-    return rows.map(readRow);
+    return rows.flatMap((row) => this.#read(row) ?? []);
   }
 
   /** The latest so many events, in order. */
   async latest(count: number): Promise<LoggedEvent[]> {
     const rows = await this.#events().orderBy("seq", "desc").limit(count).execute();
-    return rows.reverse().map(readRow);
+    return rows.reverse().flatMap((row) => this.#read(row) ?? []);
+  }
+
+  /** Rows of the report: what is kept of events that are let go. The latest so many, in order. */
+  async latestRows(count: number): Promise<ReportRow[]> {
+    const rows = await this.#db
+      .selectFrom("report_row")
+      .selectAll()
+      .where("show_id", "=", this.#showId)
+      .orderBy("seq", "desc")
+      .limit(count)
+      .execute();
+    return rows
+      .reverse()
+      .flatMap(({ seq, doc }) => this.#setAside.read(reportRowKind, `row ${seq}`, doc) ?? []);
+  }
+
+  /** Seq of the oldest snapshot; 0 when there is none. */
+  async oldestSnapshot(): Promise<number> {
+    const row = await this.#snapshots().select("seq").orderBy("seq").limit(1).executeTakeFirst();
+    return row?.seq ?? 0;
+  }
+
+  /** The states that were written down, the newest first; those that cannot be read are left out. */
+  async snapshots(): Promise<ShowState[]> {
+    const rows = await this.#snapshots().select(["seq", "state"]).orderBy("seq", "desc").execute();
+    return rows.flatMap(({ seq, state }) => this.#setAside.read(showStateKind, String(seq), state) ?? []);
+  }
+
+  /** Drops snapshots but the newest so many. @returns how many went */
+  async dropSnapshots(kept: number): Promise<number> {
+    const newest = this.#snapshots().select("seq").orderBy("seq", "desc").limit(kept);
+    const { numDeletedRows } = await this.#db
+      .deleteFrom("air_snapshot")
+      .where("show_id", "=", this.#showId)
+      .where("seq", "not in", newest)
+      .executeTakeFirst();
+    return Number(numDeletedRows);
+  }
+
+  /** Seq of the event with which the current evening began, as far back as a seq; 0 when it is not among those. */
+  async lastBeginning(notBefore: number): Promise<number> {
+    for await (const { seq, event } of this.#backwards(notBefore))
+      if (event.includes('"kind":"begunAnew"')) return seq;
+    return 0;
+  }
+
+  /** Seq of the last event before a time; 0 when there is none. */
+  async lastBefore(atMs: number): Promise<number> {
+    const row = await this.#events()
+      .where("at_ms", "<", Math.round(atMs))
+      .orderBy("seq", "desc")
+      .limit(1)
+      .executeTakeFirst();
+    return row?.seq ?? 0;
+  }
+
+  /** Seq of the newest event that is too many: it and those after it are together larger than so many bytes; 0 when none is. */
+  async lastBeyond(bytes: number): Promise<number> {
+    let size = 0;
+    for await (const { seq, event } of this.#backwards(0)) {
+      size += event.length;
+      if (size > bytes) return seq;
+    }
+    return 0;
+  }
+
+  /** The oldest events up to a seq, those that cannot be read among the numbers only. */
+  async first(
+    count: number,
+    upTo: number,
+  ): Promise<{ readonly seqs: readonly number[]; readonly logged: readonly LoggedEvent[] }> {
+    const rows = await this.#events().where("seq", "<=", upTo).orderBy("seq").limit(count).execute();
+    return { seqs: rows.map(({ seq }) => seq), logged: rows.flatMap((row) => this.#read(row) ?? []) };
+  }
+
+  /** Puts rows of the report in the place of events, in one transaction. */
+  async compact(seqs: readonly number[], rows: readonly ReportRow[]): Promise<void> {
+    await this.#db.transaction().execute(async (transaction) => {
+      for (const row of rows)
+        await transaction
+          .insertInto("report_row")
+          .values({ show_id: this.#showId, seq: row.seq, doc: writeStored(reportRowKind, row) })
+          .onConflict((oc) => oc.doNothing())
+          .execute();
+      await transaction
+        .deleteFrom("air_event")
+        .where("show_id", "=", this.#showId)
+        .where("seq", "in", [...seqs])
+        .execute();
+    });
+  }
+
+  /** Every event that is still there, the newest first. */
+  async *allEvents(): AsyncGenerator<AirEvent> {
+    for await (const row of this.#backwards(0)) {
+      const logged = this.#read(row);
+      if (logged) yield logged.event;
+    }
+  }
+
+  /** The newest first, a few at a time: other work comes in between. */
+  async *#backwards(after: number): AsyncGenerator<Row> {
+    for (let before = Number.MAX_SAFE_INTEGER; ; ) {
+      const rows = await this.#events()
+        .where("seq", "<", before)
+        .where("seq", ">", after)
+        .orderBy("seq", "desc")
+        .limit(ROWS_AT_ONCE)
+        .execute();
+      yield* rows;
+      const last = rows.at(-1);
+      if (!last) return;
+      before = last.seq;
+      await nextTurn();
+    }
+  }
+
+  #snapshots() {
+    return this.#db.selectFrom("air_snapshot").where("show_id", "=", this.#showId);
+  }
+
+  #read(row: Row): LoggedEvent | undefined {
+    const event = this.#setAside.read(airEventKind, String(row.seq), row.event);
+    return event && { ...loggedAt(row), event };
   }
 
   #events() {
@@ -102,12 +256,7 @@ interface Row {
   event: string;
 }
 
-function readRow(row: Row): LoggedEvent {
-  return {
-    seq: row.seq,
-    atMs: row.at_ms,
-    actor: row.actor === null ? null : actorSchema.parse(JSON.parse(row.actor)),
-    actId: row.act_id,
-    event: airEventSchema.parse(JSON.parse(row.event)),
-  };
+function loggedAt({ seq, at_ms, act_id, actor }: Row): Omit<LoggedEvent, "event"> {
+  const who = actor === null ? undefined : actorSchema.safeParse(JSON.parse(actor));
+  return { seq, atMs: at_ms, actor: who?.data ?? null, actId: act_id };
 }

@@ -12,6 +12,9 @@ import * as unspaced from "./migrations/m0006_unspaced.ts";
 import * as access from "./migrations/m0007_access.ts";
 import * as acts from "./migrations/m0008_acts.ts";
 import * as language from "./migrations/m0009_language.ts";
+import * as ranks from "./migrations/m0010_ranks.ts";
+import * as report from "./migrations/m0011_report.ts";
+import * as values from "./migrations/m0012_values.ts";
 import type { Tables } from "./schema.ts";
 
 export type Db = Kysely<Tables>;
@@ -26,7 +29,13 @@ const MIGRATIONS: Readonly<Record<string, Migration>> = {
   m0007_access: access,
   m0008_acts: acts,
   m0009_language: language,
+  m0010_ranks: ranks,
+  m0011_report: report,
+  m0012_values: values,
 };
+
+/** Name of the last migration: what an up-to-date database has. */
+export const NEWEST_MIGRATION = Object.keys(MIGRATIONS).sort().at(-1);
 
 /** A start that cannot go on, told in a sentence for the person at the terminal. */
 export class StartProblem extends Error {}

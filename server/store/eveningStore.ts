@@ -1,15 +1,16 @@
 import { randomUUID } from "node:crypto";
-import { type CueDoc, cueDocSchema } from "../../core/rundown/cueDoc.ts";
+import type { CueDoc } from "../../core/rundown/cueDoc.ts";
 import {
   type EveningFields,
   eveningFieldsSchema,
   type ListedEvening,
   type OpenEvening,
 } from "../../core/rundown/evening.ts";
+import { cueKind } from "../../core/stored/kinds/cue.ts";
+import { writeStored } from "../../core/stored/storedKind.ts";
 import type { Db } from "./database.ts";
-
-/** Steps between the ranks of cues, so that others find room between. */
-const RANK_STEP = 1024;
+import { firstRanks } from "./ranks.ts";
+import { SetAside } from "./setAside.ts";
 
 /** The evenings of a show. One is open: its cues are the rundown. */
 export class EveningStore {
@@ -18,9 +19,12 @@ export class EveningStore {
   #open: OpenEvening | undefined;
   readonly #listeners = new Set<() => void>();
 
-  constructor(db: Db, showId: string) {
+  readonly #setAside: SetAside;
+
+  constructor(db: Db, showId: string, setAside = new SetAside()) {
     this.#db = db;
     this.#showId = showId;
+    this.#setAside = setAside;
   }
 
   async load(): Promise<void> {
@@ -75,7 +79,10 @@ export class EveningStore {
       .orderBy("rank")
       .orderBy("id")
       .execute();
-    return rows.map(({ id, doc }) => ({ cueId: id, doc: cueDocSchema.parse(JSON.parse(doc)) }));
+    return rows.flatMap(({ id, doc: text }) => {
+      const doc = this.#setAside.read(cueKind, id, text);
+      return doc ? [{ cueId: id, doc }] : [];
+    });
   }
 
   /** @returns the id of the new evening */
@@ -157,6 +164,7 @@ export async function insertEvening(
       deleted_at_ms: null,
     })
     .execute();
+  const ranks = firstRanks(docs.length);
   for (const [index, doc] of docs.entries())
     await db
       .insertInto("cue")
@@ -164,9 +172,9 @@ export async function insertEvening(
         id: randomUUID(),
         show_id: showId,
         evening_id: id,
-        rank: (index + 1) * RANK_STEP,
+        rank: ranks[index] as string,
         revision: index + 1,
-        doc: JSON.stringify(doc),
+        doc: writeStored(cueKind, doc),
       })
       .execute();
   return id;

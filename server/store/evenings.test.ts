@@ -2,9 +2,9 @@ import { mkdtempSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { afterAll, beforeAll, describe, expect, test } from "vitest";
-import { findNext } from "../../core/rundown/next.ts";
+import { findNext } from "../../core/show/next.ts";
 import { pageAt } from "../../core/show/slot.ts";
-import { type OpenShow, openShow, TestWindow } from "../test-support/openShow.ts";
+import { type OpenShow, openShow, TestWindow } from "../../test-support/openShow.ts";
 
 const folder = mkdtempSync(join(tmpdir(), "vesko-evenings-"));
 const file = join(folder, "show.db");

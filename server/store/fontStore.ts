@@ -2,7 +2,7 @@ import { readFile } from "node:fs/promises";
 import type { Shaper } from "../../core/text/shaper.ts";
 import type { Aside } from "../aside/aside.ts";
 import type { IncomingFile } from "../files/incoming.ts";
-import { log } from "../log.ts";
+import { log } from "../log/log.ts";
 import type { Db } from "./database.ts";
 import type { MediaStore } from "./mediaStore.ts";
 

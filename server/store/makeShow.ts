@@ -8,12 +8,12 @@ import { CueStore } from "./cueStore.ts";
 import type { Db } from "./database.ts";
 import { EveningStore } from "./eveningStore.ts";
 import { MediaStore } from "./mediaStore.ts";
+import { firstRanks } from "./ranks.ts";
 import { ScriptureStore } from "./scriptureStore.ts";
 import { createShow } from "./showStore.ts";
 import { SongStore } from "./songStore.ts";
 
 const ACTOR = "seed-of-show";
-const RANK_STEP = 1024;
 
 const SHIPPED_TEXTS = [
   { code: "web", name: "World English Bible", file: "web.osis.xml.gz" },
@@ -38,7 +38,6 @@ export async function makeShow(
         name,
         file: await media.incoming.hold(readFileSync(join(home, file))),
         poster: poster === null ? new Uint8Array() : readFileSync(join(home, poster)),
-        durationMs: null,
         key,
       },
       atMs,
@@ -52,9 +51,10 @@ export async function makeShow(
   await evenings.load();
   const cues = new CueStore(db, seed.show.id);
   await cues.open(evenings.open.id);
+  const ranks = firstRanks(seed.cues.length);
   const rows = seed.cues.map((doc, index) => ({
     cueId: `cue-${String(index + 1).padStart(4, "0")}`,
-    after: { rank: (index + 1) * RANK_STEP, doc },
+    after: { rank: ranks[index] as string, doc },
   }));
   if (rows.length > 0) await cues.change(ACTOR, "Add", rows, atMs);
   await addShippedTexts(db, home);

@@ -5,7 +5,7 @@ import { createCanvas } from "@napi-rs/canvas";
 import { afterAll, beforeAll, describe, expect, test, vi } from "vitest";
 import type { ReadyCue } from "../../core/rundown/readyCue.ts";
 import { REGATTA } from "../../designs/houseStyles.ts";
-import { type OpenShow, openShow } from "../test-support/openShow.ts";
+import { type OpenShow, openShow } from "../../test-support/openShow.ts";
 
 const folder = mkdtempSync(join(tmpdir(), "vesko-media-test-"));
 const databaseFile = join(folder, "show.db");
@@ -27,10 +27,7 @@ const png = (color: string) => {
 };
 const hold = (bytes: Uint8Array) => show.services.media.incoming.hold(bytes);
 const add = async (id: string, bytes: Uint8Array, name = "a file.png") =>
-  show.services.media.add(
-    { id, name, file: await hold(bytes), poster: new Uint8Array(), durationMs: null, key: null },
-    1_000,
-  );
+  show.services.media.add({ id, name, file: await hold(bytes), poster: new Uint8Array(), key: null }, 1_000);
 const cueOf = (title: string): ReadyCue => {
   const cue = show.services.rundown.ready().find(({ content }) => content.title === title);
   if (!cue) throw new Error(`no cue ${title}`);
@@ -110,7 +107,7 @@ describe("the library", () => {
     expect(host.state.slots.words?.at(-1)?.page?.content).toBe(before.hash);
     await show.close();
     show = await openShow(databaseFile);
-    expect(show.services.style().name).toBe("Regatta");
+    expect(show.services.house.style.name).toBe("Regatta");
     expect(show.services.host.state.slots.words?.at(-1)?.page?.content).toBe(before.hash);
   });
 

@@ -5,7 +5,7 @@ import type { ChromaKey } from "../../core/picture/chromaKey.ts";
 import type { MediaInfo } from "../../core/scene/media.ts";
 import type { Aside } from "../aside/aside.ts";
 import { Incoming, type IncomingFile } from "../files/incoming.ts";
-import { log } from "../log.ts";
+import { log } from "../log/log.ts";
 import type { ContentStore } from "./contentStore.ts";
 import type { Db } from "./database.ts";
 
@@ -23,8 +23,6 @@ export interface NewMedia {
   readonly file: IncomingFile;
   /** A still of a clip, made by the window that brought it; empty for none. */
   readonly poster: Uint8Array;
-  /** What the window measured, for clips whose file does not say. */
-  readonly durationMs: number | null;
   readonly key: ChromaKey | null;
 }
 
@@ -65,7 +63,8 @@ export class MediaStore {
     await this.#contents.load(rows.map(({ content_hash }) => content_hash));
     for (const { id, content_hash } of rows) {
       const info = this.#contents.find(content_hash);
-      if (info?.kind !== "media") throw new Error(`Media ${id} names ${content_hash}; that is ${info?.kind}`);
+      // What cannot be read was named when it was read; a stand-in is shown for it.
+      if (info?.kind !== "media") continue;
       if (this.findFile(info.file) === undefined)
         log.warn(`The file of “${info.name}” is missing from the library; a stand-in is shown for it.`);
       this.#items.set(id, { id, hash: content_hash, info });
@@ -132,7 +131,7 @@ export class MediaStore {
   }
 
   async #examine(
-    { file, name, key, poster, durationMs: measuredMs }: NewMedia,
+    { file, name, key, poster }: NewMedia,
     signal?: AbortSignal,
   ): Promise<{ readonly info: MediaInfo } | { readonly problem: string }> {
     const probed = await this.#aside.run("probeMedia", { path: file.path, name, poster }, signal);
@@ -145,11 +144,6 @@ export class MediaStore {
       };
     }
     const { hasPoster, ...video } = probed;
-    const durationMs = video.durationMs ?? measuredMs;
-    if (durationMs === null || !(durationMs > 0))
-      return {
-        problem: "The clip does not say how long it is, and this browser cannot play it. Nothing was added.",
-      };
     await this.keepFile(file);
     let posterFile: string | null = null;
     if (hasPoster) {
@@ -157,7 +151,7 @@ export class MediaStore {
       await this.keepFile(still);
       posterFile = still.hash;
     }
-    return { info: { ...common, poster: posterFile, ...video, durationMs, key } };
+    return { info: { ...common, poster: posterFile, ...video, key } };
   }
 
   async #save(id: string, info: MediaInfo, atMs: number): Promise<MediaItem> {

@@ -21,6 +21,9 @@ export interface Tables {
     keys: Generated<string>;
     /** BCP 47 tag: how dates and times are written. */
     language: Generated<string>;
+    /** How long, and how much, of what was done is kept in full. */
+    kept_days: Generated<number>;
+    kept_mb: Generated<number>;
     /** The evening that is open. */
     evening_id: Generated<string>;
   };
@@ -64,7 +67,7 @@ export interface Tables {
     id: string;
     show_id: string;
     evening_id: string;
-    rank: number;
+    rank: string;
     revision: number;
     doc: string;
   };
@@ -86,6 +89,10 @@ export interface Tables {
     act_id: string | null;
     event: string;
   };
+  /** What is kept of events that are let go. */
+  report_row: { show_id: string; seq: number; doc: string };
+  value_change: { show_id: string; seq: number; doc: string };
+  value_state: { show_id: string; doc: string };
   air_snapshot: { show_id: string; seq: number; state: string };
   /** Browsers on other machines that were let in to the desk. */
   desk_session: {

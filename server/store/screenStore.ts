@@ -1,5 +1,8 @@
 import { z } from "zod";
 import { nameSchema } from "../../core/names/name.ts";
+import { outputKind } from "../../core/stored/kinds/output.ts";
+import { planKind } from "../../core/stored/kinds/plan.ts";
+import { writeStored } from "../../core/stored/storedKind.ts";
 import {
   type Output,
   outputSchema,
@@ -7,12 +10,14 @@ import {
   screenPlanSchema,
   type Venue,
   venueSchema,
-} from "../../core/screens/plan.ts";
-import { log } from "../log.ts";
+} from "../../core/venue/plan.ts";
 import type { Db } from "./database.ts";
+import { SetAside } from "./setAside.ts";
 
 export const MOST_OUTPUTS = 24;
 export const MOST_PLANS = 24;
+/** Of a show whose own cannot be read. */
+const USUAL_ROOM: Venue = { widthM: 20, depthM: 14 };
 
 /** What can be done to screens and plans, besides switching. */
 export const screensEditSchema = z.discriminatedUnion("kind", [
@@ -33,21 +38,24 @@ export class ScreenStore {
   #venue: Venue | undefined;
   readonly #listeners = new Set<() => void>();
 
-  constructor(db: Db, showId: string) {
+  readonly #setAside: SetAside;
+
+  constructor(db: Db, showId: string, setAside = new SetAside()) {
     this.#db = db;
     this.#showId = showId;
+    this.#setAside = setAside;
   }
 
   async load(): Promise<void> {
     const outputs = await this.#db
       .selectFrom("output")
-      .select("doc")
+      .select(["id", "doc"])
       .where("show_id", "=", this.#showId)
       .orderBy("rank")
       .execute();
     const plans = await this.#db
       .selectFrom("screen_plan")
-      .select("doc")
+      .select(["id", "doc"])
       .where("show_id", "=", this.#showId)
       .orderBy("rank")
       .execute();
@@ -56,9 +64,9 @@ export class ScreenStore {
       .select("venue")
       .where("id", "=", this.#showId)
       .executeTakeFirstOrThrow();
-    this.#venue = venueSchema.parse(JSON.parse(show.venue));
-    this.#outputs = outputs.flatMap(({ doc }) => readable(outputSchema, "screen", doc));
-    this.#plans = plans.flatMap(({ doc }) => readable(screenPlanSchema, "plan", doc));
+    this.#venue = this.#setAside.readValue("room", this.#showId, venueSchema, show.venue, USUAL_ROOM);
+    this.#outputs = outputs.flatMap(({ id, doc }) => this.#setAside.read(outputKind, id, doc) ?? []);
+    this.#plans = plans.flatMap(({ id, doc }) => this.#setAside.read(planKind, id, doc) ?? []);
   }
 
   get outputs(): readonly Output[] {
@@ -86,7 +94,7 @@ export class ScreenStore {
         const isNew = !this.#outputs.some(({ id }) => id === output.id);
         if (isNew && this.#outputs.length >= MOST_OUTPUTS)
           return `There are ${MOST_OUTPUTS} screens, which is the most. Nothing was added; take one away first.`;
-        await this.#save("output", outputSchema.parse(output), this.#outputs);
+        await this.#save("output", output.id, writeStored(outputKind, output), this.#outputs);
         break;
       }
       case "removeOutput":
@@ -100,7 +108,7 @@ export class ScreenStore {
         const isNew = !this.#plans.some(({ id }) => id === edit.plan.id);
         if (isNew && this.#plans.length >= MOST_PLANS)
           return `There are ${MOST_PLANS} plans, which is the most. Nothing was added; take one away first.`;
-        await this.#save("screen_plan", screenPlanSchema.parse(edit.plan), this.#plans);
+        await this.#save("screen_plan", edit.plan.id, writeStored(planKind, edit.plan), this.#plans);
         break;
       }
       case "saveVenue":
@@ -126,25 +134,15 @@ export class ScreenStore {
 
   async #save(
     table: "output" | "screen_plan",
-    document: { readonly id: string },
+    id: string,
+    doc: string,
     known: readonly { readonly id: string }[],
   ): Promise<void> {
-    const at = known.findIndex(({ id }) => id === document.id);
-    const doc = JSON.stringify(document);
+    const at = known.findIndex((each) => each.id === id);
     await this.#db
       .insertInto(table)
-      .values({ id: document.id, show_id: this.#showId, rank: at < 0 ? known.length : at, doc })
+      .values({ id, show_id: this.#showId, rank: at < 0 ? known.length : at, doc })
       .onConflict((oc) => oc.columns(["show_id", "id"]).doUpdateSet({ doc }))
       .execute();
   }
-}
-
-/** A row that cannot be read is left out and stays as it is: it must not keep the show from opening. */
-function readable<T>(schema: z.ZodType<T>, what: string, doc: string): T[] {
-  const read = schema.safeParse(JSON.parse(doc));
-  if (read.success) return [read.data];
-  log.warn(
-    `A ${what} cannot be read and is left out: ${read.error.issues[0]?.message} in ${doc.slice(0, 200)}`,
-  );
-  return [];
 }

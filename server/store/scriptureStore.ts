@@ -4,8 +4,8 @@ import { BOOKS } from "../../core/words/reference/books.ts";
 import type { Passage } from "../../core/words/reference/passage.ts";
 import type { Scripture, ScriptureInfo, Verse } from "../../core/words/scripture.ts";
 import type { ParsedVerse } from "../files/scriptureFile.ts";
-import { WordIndex } from "../search/wordIndex.ts";
 import type { Db } from "./database.ts";
+import { WordIndex } from "./wordIndex.ts";
 
 /** Verses written at once: the write lock is held for a few milliseconds. */
 const BATCH = 60;

@@ -14,7 +14,7 @@ import { dirname, join } from "node:path";
 import SQLite from "better-sqlite3";
 import { sql } from "kysely";
 import type { Seed } from "../../designs/seed.ts";
-import { log } from "../log.ts";
+import { log } from "../log/log.ts";
 import {
   backUp,
   backupFolder,

@@ -2,7 +2,8 @@ import { statfs } from "node:fs/promises";
 import { dirname } from "node:path";
 import { Worker } from "node:worker_threads";
 import type { KeeperStatus } from "../../core/report/health.ts";
-import { log } from "../log.ts";
+import { log } from "../log/log.ts";
+import { SerialQueue } from "../queue/serialQueue.ts";
 import { listBackups } from "./backupFiles.ts";
 import type { KeeperAnswer, KeeperJob } from "./keeperWorker.ts";
 
@@ -33,7 +34,7 @@ export class ShowKeeper {
   readonly #timer: ReturnType<typeof setInterval>;
   readonly #listeners = new Set<(status: KeeperStatus) => void>();
   #worker: Worker | undefined;
-  #queue: Promise<unknown> = Promise.resolve();
+  readonly #queue = new SerialQueue();
   #isBusy = false;
   #copiedAtCount = -1;
   #triedAtMs: number;
@@ -105,7 +106,7 @@ export class ShowKeeper {
 
   async close(): Promise<void> {
     clearInterval(this.#timer);
-    await this.#queue;
+    await this.#queue.idle();
     await this.#worker?.terminate();
   }
 
@@ -128,7 +129,7 @@ export class ShowKeeper {
   }
 
   #ask(job: KeeperJob): Promise<KeeperAnswer> {
-    const run = this.#queue.then(
+    return this.#queue.run(
       () =>
         new Promise<KeeperAnswer>((resolve) => {
           const worker = this.#getWorker();
@@ -150,8 +151,6 @@ export class ShowKeeper {
           worker.postMessage(job);
         }),
     );
-    this.#queue = run;
-    return run;
   }
 
   #getWorker(): Worker {

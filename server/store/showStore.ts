@@ -2,11 +2,17 @@ import { z } from "zod";
 import type { Wardrobe } from "../../core/rundown/compileContext.ts";
 import type { HouseStyle } from "../../core/scene/houseStyle.ts";
 import type { Template } from "../../core/scene/template.ts";
-import { type Layer, layerSchema, type ScreenPlan, screenPlanSchema } from "../../core/screens/plan.ts";
+import { outputKind } from "../../core/stored/kinds/output.ts";
+import { planKind } from "../../core/stored/kinds/plan.ts";
+import { writeStored } from "../../core/stored/storedKind.ts";
+import { type Layer, layerSchema, type ScreenPlan } from "../../core/venue/plan.ts";
+import { HARBOUR_LAMP } from "../../designs/houseStyles.ts";
 import type { NewShow } from "../../designs/seed.ts";
+import { STARTER_LAYERS, STARTER_PLAN } from "../../designs/starter.ts";
 import type { ContentStore } from "./contentStore.ts";
 import type { Db } from "./database.ts";
 import { EveningStore, insertEvening } from "./eveningStore.ts";
+import { SetAside } from "./setAside.ts";
 
 /** A show with its screens and what they wear, as read at start. */
 export interface Show {
@@ -32,7 +38,7 @@ export async function createShow(db: Db, contents: ContentStore, show: NewShow, 
       name: show.name,
       place: show.place,
       layers: JSON.stringify(show.layers),
-      plan: JSON.stringify(show.plan),
+      plan: writeStored(planKind, show.plan),
       style_hash: styleHash,
       time_zone: show.timeZone,
       licence: show.licence,
@@ -44,12 +50,12 @@ export async function createShow(db: Db, contents: ContentStore, show: NewShow, 
   for (const [rank, plan] of [show.plan, ...show.otherPlans].entries())
     await db
       .insertInto("screen_plan")
-      .values({ id: plan.id, show_id: show.id, rank, doc: JSON.stringify(plan) })
+      .values({ id: plan.id, show_id: show.id, rank, doc: writeStored(planKind, plan) })
       .execute();
   for (const [rank, output] of show.outputs.entries())
     await db
       .insertInto("output")
-      .values({ id: output.id, show_id: show.id, rank, doc: JSON.stringify(output) })
+      .values({ id: output.id, show_id: show.id, rank, doc: writeStored(outputKind, output) })
       .execute();
   for (const [rank, outfit] of show.outfits.entries()) {
     await db
@@ -82,7 +88,13 @@ export async function findShowId(db: Db): Promise<string | undefined> {
   return row?.id;
 }
 
-export async function loadShow(db: Db, contents: ContentStore, showId: string): Promise<Show> {
+/** A style, layers or plan that cannot be read has the usual ones in its place; a template that cannot is offered no more. */
+export async function loadShow(
+  db: Db,
+  contents: ContentStore,
+  showId: string,
+  setAside = new SetAside(),
+): Promise<Show> {
   const row = await db.selectFrom("show").selectAll().where("id", "=", showId).executeTakeFirstOrThrow();
   const outfits = await db
     .selectFrom("outfit")
@@ -98,9 +110,9 @@ export async function loadShow(db: Db, contents: ContentStore, showId: string): 
     .orderBy("id")
     .execute();
   await contents.load([row.style_hash, ...templates.map(({ content_hash }) => content_hash)]);
-  const style = contents.find(row.style_hash);
-  if (style?.kind !== "style")
-    throw new Error(`Show ${showId} names ${row.style_hash} as its style; that is ${style?.kind}`);
+  const named = contents.find(row.style_hash);
+  const style = named?.kind === "style" ? named : HARBOUR_LAMP;
+  const styleHash = style === named ? row.style_hash : await contents.keep(style);
   const wardrobes = outfits.map(({ id, lines_per_slide, variants }): Wardrobe => {
     const worn = new Map<string, { hash: string; template: Template }[]>();
     for (const { outfit_id, field_set, content_hash } of templates) {
@@ -111,7 +123,7 @@ export async function loadShow(db: Db, contents: ContentStore, showId: string): 
     return {
       outfitId: id,
       linesPerSlide: lines_per_slide,
-      variants: z.array(z.string()).parse(JSON.parse(variants)),
+      variants: setAside.readValue("outfit", id, z.array(z.string()), variants, []),
       templates: worn,
     };
   });
@@ -119,13 +131,13 @@ export async function loadShow(db: Db, contents: ContentStore, showId: string): 
     id: row.id,
     name: row.name,
     place: row.place,
-    layers: z.array(layerSchema).parse(JSON.parse(row.layers)),
-    plan: screenPlanSchema.parse(JSON.parse(row.plan)),
+    layers: setAside.readValue("layers", row.id, z.array(layerSchema), row.layers, [...STARTER_LAYERS]),
+    plan: setAside.read(planKind, row.id, row.plan) ?? STARTER_PLAN,
     timeZone: row.time_zone,
     licence: row.licence,
     outfits: outfits.map(({ id, name, lines_per_slide }) => ({ id, name, linesPerSlide: lines_per_slide })),
     wardrobes,
-    style: { hash: row.style_hash, style },
+    style: { hash: styleHash, style },
   };
 }
 

@@ -1,8 +1,13 @@
 import { setImmediate as nextTurn } from "node:timers/promises";
+import { isDeepStrictEqual } from "node:util";
+import { songKind } from "../../core/stored/kinds/song.ts";
+import { writeStored } from "../../core/stored/storedKind.ts";
+import type { SongLine } from "../../core/words/finds.ts";
 import { parseSong } from "../../core/words/song.ts";
-import { type SongFields, songFieldsOf, songSchema } from "../../core/words/songFields.ts";
-import { WordIndex } from "../search/wordIndex.ts";
+import { type SongFields, songFieldsOf } from "../../core/words/songFields.ts";
 import type { Db } from "./database.ts";
+import { SetAside } from "./setAside.ts";
+import { WordIndex } from "./wordIndex.ts";
 
 /** Songs taken in at once: the write lock is held for a few milliseconds. */
 const BATCH = 50;
@@ -18,17 +23,6 @@ export interface StoredSong {
   readonly changedAtMs: number;
 }
 
-/** A song as a list shows it. */
-export interface SongLine {
-  readonly id: string;
-  readonly title: string;
-  readonly version: string;
-  readonly firstLine: string;
-  readonly writers: string;
-  readonly number: string;
-  readonly changedAtMs: number;
-}
-
 export interface SongVersion {
   readonly revision: number;
   readonly atMs: number;
@@ -37,7 +31,7 @@ export interface SongVersion {
 
 export type SongSaved =
   | { readonly kind: "saved"; readonly revision: number }
-  | { readonly kind: "conflict"; readonly current: StoredSong }
+  | { readonly kind: "conflict"; readonly by: "own" | "other"; readonly current: StoredSong }
   | { readonly kind: "gone" };
 
 /** The venue's songs, found by title, first line, any words, writer or number. */
@@ -45,8 +39,11 @@ export class SongStore {
   readonly #db: Db;
   readonly #index: WordIndex;
 
-  constructor(db: Db) {
+  readonly #setAside: SetAside;
+
+  constructor(db: Db, setAside = new SetAside()) {
     this.#db = db;
+    this.#setAside = setAside;
     this.#index = new WordIndex(db, {
       name: "song_words",
       columns: [
@@ -70,7 +67,10 @@ export class SongStore {
     await this.#db.transaction().execute(async (transaction) => {
       for (let at = 0; at < songs.length; at += BATCH) {
         const batch = songs.slice(at, at + BATCH);
-        const rows = batch.map((row) => ({ row: row.number, texts: indexedTexts(storedOf(row).song) }));
+        const rows = batch.flatMap((row) => {
+          const stored = this.#read(row);
+          return stored ? [{ row: row.number, texts: indexedTexts(stored.song) }] : [];
+        });
         await this.#index.add(rows, transaction);
       }
     });
@@ -95,7 +95,7 @@ export class SongStore {
         .orderBy("title")
         .limit(limit)
         .execute();
-      return rows.map(lineOf);
+      return rows.flatMap((row) => this.#line(row));
     }
     return (await this.search(query, limit)).songs;
   }
@@ -117,7 +117,7 @@ export class SongStore {
     const byNumber = new Map(rows.map((row) => [row.number, row]));
     const songs = found.flatMap(({ row }) => {
       const song = byNumber.get(row);
-      return song ? [lineOf(song)] : [];
+      return song ? this.#line(song) : [];
     });
     return { songs, areGuesses: found.some(({ isGuess }) => isGuess) };
   }
@@ -129,7 +129,7 @@ export class SongStore {
       .where("id", "=", id)
       .where("deleted_at_ms", "is", null)
       .executeTakeFirst();
-    return row && storedOf(row);
+    return row && this.#read(row);
   }
 
   /**
@@ -149,7 +149,7 @@ export class SongStore {
       await this.#db.transaction().execute(async (transaction) => {
         const rows: { row: number; texts: readonly string[] }[] = [];
         for (const { id, song } of batch) {
-          const doc = JSON.stringify(song);
+          const doc = writeStored(songKind, song);
           const { number } = await transaction
             .insertInto("song")
             .values({ id, revision: 1, title: titleOf(song), doc, changed_at_ms: atMs, deleted_at_ms: null })
@@ -184,9 +184,21 @@ export class SongStore {
         .where("deleted_at_ms", "is", null)
         .executeTakeFirst();
       if (!row) return { kind: "gone" };
-      if (row.revision !== baseRevision) return { kind: "conflict", current: storedOf(row) };
+      if (row.revision !== baseRevision) {
+        const current = this.#read(row);
+        if (!current) return { kind: "gone" };
+        // The answer to this very save was lost on the way: it is saved.
+        if (isDeepStrictEqual(current.song, song)) return { kind: "saved", revision: row.revision };
+        const last = await transaction
+          .selectFrom("song_version")
+          .select("actor")
+          .where("song_number", "=", row.number)
+          .where("revision", "=", row.revision)
+          .executeTakeFirst();
+        return { kind: "conflict", by: last?.actor === actor ? "own" : "other", current };
+      }
       const revision = row.revision + 1;
-      const doc = JSON.stringify(song);
+      const doc = writeStored(songKind, song);
       await transaction
         .updateTable("song")
         .set({ revision, title: titleOf(song), doc, changed_at_ms: atMs })
@@ -242,11 +254,10 @@ export class SongStore {
       .orderBy("song_version.revision", "desc")
       .limit(KEPT_VERSIONS)
       .execute();
-    return rows.map(({ revision, at_ms, doc }) => ({
-      revision,
-      atMs: at_ms,
-      song: songSchema.parse(JSON.parse(doc)),
-    }));
+    return rows.flatMap(({ revision, at_ms, doc }) => {
+      const song = this.#setAside.read(songKind, `${id} of revision ${revision}`, doc);
+      return song ? [{ revision, atMs: at_ms, song }] : [];
+    });
   }
 
   /** Takes a song out of the library, or puts it back. Cues that sing it have their own copy. */
@@ -260,8 +271,9 @@ export class SongStore {
         .where("number", "=", row.number)
         .execute();
       await this.#index.remove(row.number, row.number, transaction);
-      if (deletedAtMs === null)
-        await this.#index.add([{ row: row.number, texts: indexedTexts(storedOf(row).song) }], transaction);
+      const stored = this.#read(row);
+      if (deletedAtMs === null && stored)
+        await this.#index.add([{ row: row.number, texts: indexedTexts(stored.song) }], transaction);
     });
     return true;
   }
@@ -278,29 +290,37 @@ export class SongStore {
         .limit(100)
         .offset(offset)
         .execute();
-      for (const row of rows) yield storedOf(row);
+      for (const row of rows) {
+        const stored = this.#read(row);
+        if (stored) yield stored;
+      }
       if (rows.length < 100) return;
     }
+  }
+
+  #read({ id, revision, doc, changed_at_ms }: SongRow): StoredSong | undefined {
+    const song = this.#setAside.read(songKind, id, doc);
+    return song && { id, revision, song, changedAtMs: changed_at_ms };
+  }
+
+  #line(row: SongRow): SongLine[] {
+    const stored = this.#read(row);
+    return stored ? [lineOf(stored)] : [];
   }
 }
 
 type SongRow = { id: string; revision: number; doc: string; changed_at_ms: number };
 
-function storedOf({ id, revision, doc, changed_at_ms }: SongRow): StoredSong {
-  return { id, revision, song: songSchema.parse(JSON.parse(doc)), changedAtMs: changed_at_ms };
-}
-
-function lineOf(row: SongRow): SongLine {
-  const { song } = storedOf(row);
+function lineOf({ id, song, changedAtMs }: StoredSong): SongLine {
   const { firstLine, writers } = readOf(song);
   return {
-    id: row.id,
+    id,
     title: titleOf(song),
     version: song.version,
     firstLine,
     writers,
     number: song.credits.number,
-    changedAtMs: row.changed_at_ms,
+    changedAtMs,
   };
 }
 

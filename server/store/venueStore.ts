@@ -2,6 +2,7 @@ import { keyMapSchema } from "../../core/keys/keyMap.ts";
 import { USUAL_VENUE, type VenueSettings } from "../../core/show/venueSettings.ts";
 import { nearestVenueLanguage } from "../../core/time/venueLanguage.ts";
 import type { Db } from "./database.ts";
+import { SetAside } from "./setAside.ts";
 
 /** What a venue has set for all its desks: columns, with a copy in memory. */
 export class VenueStore {
@@ -10,20 +11,24 @@ export class VenueStore {
   #settings: VenueSettings = USUAL_VENUE;
   readonly #listeners = new Set<(settings: VenueSettings) => void>();
 
-  constructor(db: Db, showId: string) {
+  readonly #setAside: SetAside;
+
+  constructor(db: Db, showId: string, setAside = new SetAside()) {
     this.#db = db;
     this.#showId = showId;
+    this.#setAside = setAside;
   }
 
   async load(): Promise<void> {
-    const { keys, language } = await this.#db
+    const { keys, language, kept_days, kept_mb } = await this.#db
       .selectFrom("show")
-      .select(["keys", "language"])
+      .select(["keys", "language", "kept_days", "kept_mb"])
       .where("id", "=", this.#showId)
       .executeTakeFirstOrThrow();
     this.#settings = {
-      keys: keyMapSchema.parse(JSON.parse(keys)),
+      keys: this.#setAside.readValue("keys", this.#showId, keyMapSchema, keys, USUAL_VENUE.keys),
       language: nearestVenueLanguage(language),
+      kept: { days: kept_days, mb: kept_mb },
     };
   }
 
@@ -33,11 +38,15 @@ export class VenueStore {
 
   /** Only what is said changes: what another desk sets at the same moment stays. */
   async save(change: Partial<VenueSettings>): Promise<void> {
-    const { keys, language } = change;
-    if (!keys && !language) return;
+    const { keys, language, kept } = change;
+    if (!keys && !language && !kept) return;
     await this.#db
       .updateTable("show")
-      .set({ ...(keys && { keys: JSON.stringify(keys) }), ...(language && { language }) })
+      .set({
+        ...(keys && { keys: JSON.stringify(keys) }),
+        ...(language && { language }),
+        ...(kept && { kept_days: kept.days, kept_mb: kept.mb }),
+      })
       .where("id", "=", this.#showId)
       .execute();
     this.#settings = { ...this.#settings, ...change };

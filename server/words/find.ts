@@ -1,32 +1,9 @@
+import type { Finds } from "../../core/words/finds.ts";
 import { textsFor } from "../../core/words/reference/chooseText.ts";
 import { formatPassage, looksLikeReference, saysVerses } from "../../core/words/reference/reference.ts";
 import { baseLanguage, readReference, type ScriptureInfo } from "../../core/words/scripture.ts";
 import type { ScriptureStore } from "../store/scriptureStore.ts";
-import type { SongLine, SongStore } from "../store/songStore.ts";
-
-/** What is found for typed words, beyond what a desk has itself. */
-export interface Finds {
-  readonly songs: readonly SongLine[];
-  /** They are spelt like what was typed, and not so. */
-  readonly songsAreGuesses: boolean;
-  readonly passages: readonly {
-    readonly reference: string;
-    readonly text: string;
-    readonly textName: string;
-    readonly verses: number;
-    readonly words: string;
-  }[];
-  readonly verses: readonly {
-    readonly reference: string;
-    readonly text: string;
-    readonly textName: string;
-    readonly words: string;
-    readonly before: string;
-    readonly after: string;
-  }[];
-  /** Why what looks like a reference is none. */
-  readonly problem: string | null;
-}
+import type { SongStore } from "../store/songStore.ts";
 
 const MOST_SONGS = 8;
 const MOST_VERSES = 8;

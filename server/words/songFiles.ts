@@ -1,8 +1,8 @@
 import { createHash, randomUUID } from "node:crypto";
 import { foldWords } from "../../core/words/foldWords.ts";
 import type { SongFields } from "../../core/words/songFields.ts";
+import type { ReadSongs } from "../files/readSongFile.ts";
 import type { SongStore } from "../store/songStore.ts";
-import type { ReadSongs } from "./readSongFile.ts";
 
 export interface SongsBroughtIn {
   readonly added: readonly { readonly id: string; readonly title: string }[];
@@ -10,7 +10,7 @@ export interface SongsBroughtIn {
   readonly left: readonly string[];
   readonly notes: readonly string[];
   /** Those that a person should look at before they are added; the rest are in the library. */
-  readonly look: readonly { readonly text: string; readonly title: string }[];
+  readonly doubtful: readonly { readonly text: string; readonly title: string }[];
 }
 
 /** So many are looked at one by one; more go in as they were read. */
@@ -24,25 +24,25 @@ export async function bringSongsIn(
   atMs: number,
 ): Promise<SongsBroughtIn> {
   const { songs, notes } = read;
-  const look: { text: string; title: string }[] = [];
+  const doubtful: { text: string; title: string }[] = [];
   const left = [...read.left];
   const known = new Set<string>();
   for await (const { song } of store.all()) known.add(fingerprint(song));
   const fresh: { id: string; song: SongFields }[] = [];
-  for (const { song, look: text } of songs) {
+  for (const { song, doubtful: text } of songs) {
     const print = fingerprint(song);
     if (known.has(print)) left.push(`${song.title}: it is in the library already`);
-    else if (text !== null && look.length < MOST_LOOKED_AT) {
+    else if (text !== null && doubtful.length < MOST_LOOKED_AT) {
       known.add(print);
-      look.push({ text, title: song.title });
+      doubtful.push({ text, title: song.title });
     } else {
       known.add(print);
       fresh.push({ id: randomUUID(), song });
     }
   }
   const refused = await store.addAll(fresh, actor, atMs);
-  if (refused !== undefined) return { added: [], left: [refused, ...left], notes, look };
-  return { added: fresh.map(({ id, song }) => ({ id, title: song.title })), left, notes, look };
+  if (refused !== undefined) return { added: [], left: [refused, ...left], notes, doubtful };
+  return { added: fresh.map(({ id, song }) => ({ id, title: song.title })), left, notes, doubtful };
 }
 
 const fingerprint = (song: SongFields) =>

@@ -1,9 +1,10 @@
 import { Worker } from "node:worker_threads";
+import type { ImportState } from "../../core/words/importState.ts";
 import type { ScriptureInfo } from "../../core/words/scripture.ts";
 import type { Incoming, IncomingFile } from "../files/incoming.ts";
 import { FileProblem, type ParsedVerse } from "../files/scriptureFile.ts";
 import type { TextMessage } from "../files/textWorker.ts";
-import { log } from "../log.ts";
+import { log } from "../log/log.ts";
 import type { ScriptureStore } from "../store/scriptureStore.ts";
 
 export type TextHead = Omit<Extract<TextMessage, { kind: "head" }>, "kind">;
@@ -95,12 +96,6 @@ export function readInWorker(workerFile: URL): ReadText {
     return { head, batches: batches() };
   };
 }
-
-export type ImportState =
-  | { readonly kind: "idle" }
-  | { readonly kind: "importing"; readonly name: string; readonly verses: number; readonly of: number }
-  | { readonly kind: "done"; readonly name: string; readonly sentence: string }
-  | { readonly kind: "failed"; readonly name: string; readonly sentence: string };
 
 export interface WantedText {
   /** As the file is called. */

@@ -7,15 +7,15 @@ import { afterAll, beforeAll, describe, expect, test } from "vitest";
 import { songOf } from "../../core/words/songFields.ts";
 import { HARBOUR_KIND } from "../../demo/songs.ts";
 import { Incoming } from "../files/incoming.ts";
+import { packSongs } from "../files/packSongs.ts";
 import { readScriptureFile } from "../files/readScriptureFile.ts";
+import { readSongFile } from "../files/readSongFile.ts";
 import { FileProblem, type ParsedVerse } from "../files/scriptureFile.ts";
 import { type Db, openDatabase } from "../store/database.ts";
 import { up as emptyIndexes } from "../store/migrations/m0006_unspaced.ts";
 import { ScriptureStore } from "../store/scriptureStore.ts";
 import { SongStore } from "../store/songStore.ts";
 import { findWords } from "./find.ts";
-import { packSongs } from "./packSongs.ts";
-import { readSongFile } from "./readSongFile.ts";
 import { allSongs, bringSongsIn } from "./songFiles.ts";
 import { TextImport } from "./textImport.ts";
 
@@ -193,7 +193,7 @@ describe("songs as files", () => {
     ]);
     expect(result.notes).toEqual([expect.stringMatching(/^Lämpchen was read as /)]);
     // It is not in the library before somebody has looked at it.
-    expect(result.look).toMatchObject([{ title: "doubt", text: expect.stringContaining("Refrain") }]);
+    expect(result.doubtful).toMatchObject([{ title: "doubt", text: expect.stringContaining("Refrain") }]);
     expect(await songs.list("hold the line", 5)).toEqual([]);
   });
 

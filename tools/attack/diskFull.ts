@@ -35,7 +35,10 @@ export const diskFull: Attack = {
           },
         }),
       });
-      return [answer.status, (await answer.json()) as { kind?: string; sentence?: string }] as const;
+      return [
+        answer.status,
+        (await answer.json()) as { problem?: { code: string; sentence: string } },
+      ] as const;
     };
     let waited = 0;
     let edits = 0;
@@ -59,7 +62,7 @@ export const diskFull: Attack = {
         edits++;
         [code, refused] = await edit(`while-full-${i}`);
       }
-      if (code !== 507 || !/disk is full/.test(refused.sentence ?? ""))
+      if (code !== 507 || !/disk is full/.test(refused.problem?.sentence ?? ""))
         broken.push(`an edit was answered with ${code} ${JSON.stringify(refused)}`);
       if (!show.isRunning) broken.push("the server ended");
       if (/A fault of ours/.test(show.said))

@@ -11,7 +11,7 @@ import type { Right } from "../../server/access/rights.ts";
 import { ShowClock } from "../../server/health/showClock.ts";
 import { createHttpApp } from "../../server/http/httpApp.ts";
 import { rightsOf } from "../../server/http/routeRights.ts";
-import { openServices, type Services } from "../../server/services.ts";
+import { openServices, type Services } from "../../server/services/services.ts";
 import { closeShowFile, openShowFile } from "../../server/store/showFile.ts";
 import { type Attack, someOf } from "./attack.ts";
 import { type RawAnswer, request } from "./raw.ts";

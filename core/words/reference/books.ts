@@ -132,7 +132,6 @@ const NAMES: ReadonlyMap<string, Names> = new Map([
       ] as const,
   ),
 ]);
-export const BOOK_LANGUAGES: readonly string[] = [...NAMES.keys()];
 
 const ORDINALS: readonly (readonly [RegExp, string])[] = [
   [/^(first|1st|1ª|1º|1er|primera?|primeir[ao]|prim[ao]|premi[eè]re?|erste[rs]?|i)[\s.]+/iu, "1 "],

@@ -7,7 +7,7 @@ import * as spanish from "bible-passage-reference-parser/esm/lang/es.js";
 import * as french from "bible-passage-reference-parser/esm/lang/fr.js";
 import * as portuguese from "bible-passage-reference-parser/esm/lang/pt.js";
 import { describe, expect, test } from "vitest";
-import { readScriptureFile } from "../../../server/files/readScriptureFile.ts";
+import { readScriptureFile } from "../../../test-support/onDisk.ts";
 import { bookName } from "./books.ts";
 import { TYPED_REFERENCES, type TypedReference } from "./corpus.ts";
 import { parseReference } from "./reference.ts";

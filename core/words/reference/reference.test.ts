@@ -7,7 +7,7 @@ import * as spanish from "bible-passage-reference-parser/esm/lang/es.js";
 import * as french from "bible-passage-reference-parser/esm/lang/fr.js";
 import * as portuguese from "bible-passage-reference-parser/esm/lang/pt.js";
 import { beforeAll, describe, expect, test } from "vitest";
-import { readScriptureFile } from "../../../server/files/readScriptureFile.ts";
+import { readScriptureFile } from "../../../test-support/onDisk.ts";
 import { BOOKS, bookName, findBook } from "./books.ts";
 import type { VerseCounts } from "./passage.ts";
 import { explainReferenceProblem, formatPassage, parseReference } from "./reference.ts";

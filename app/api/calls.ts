@@ -1,0 +1,120 @@
+import type { ChromaKey } from "../../core/picture/chromaKey.ts";
+import type { StoryLine } from "../../core/report/airStory.ts";
+import type { Compiled } from "../../core/rundown/compileContext.ts";
+import type { PageContent } from "../../core/rundown/content.ts";
+import type { CueDoc } from "../../core/rundown/cueDoc.ts";
+import type { ConflictBy, Edit, EditOutcome } from "../../core/rundown/edits.ts";
+import type { EveningEdit } from "../../core/rundown/evening.ts";
+import type { FirstSteps } from "../../core/rundown/firstSteps.ts";
+import type { PinnedDocument } from "../../core/rundown/pinnedDocument.ts";
+import type { VenueSettings } from "../../core/show/venueSettings.ts";
+import type { Output, ScreenPlan, Venue } from "../../core/venue/plan.ts";
+import type { Finds } from "../../core/words/finds.ts";
+import type { ImportState } from "../../core/words/importState.ts";
+import type { Told } from "../../core/words/reader/told.ts";
+import type { SongFields } from "../../core/words/songFields.ts";
+
+/** What may be done to screens and plans, besides switching. */
+export type ScreensEdit =
+  | { readonly kind: "saveOutput"; readonly output: Output }
+  | { readonly kind: "removeOutput"; readonly outputId: string }
+  | { readonly kind: "savePlan"; readonly plan: ScreenPlan }
+  | { readonly kind: "removePlan"; readonly planId: string }
+  | { readonly kind: "saveVenue"; readonly venue: Venue };
+
+export type SongSaveOutcome =
+  | { readonly kind: "saved"; readonly id: string; readonly revision: number }
+  | {
+      readonly kind: "conflict";
+      readonly by: ConflictBy;
+      readonly sentence: string;
+      readonly current: { readonly revision: number; readonly doc: SongFields };
+    }
+  | { readonly kind: "refused"; readonly sentence: string };
+
+export type TriedOut =
+  | { readonly hash: string; readonly documents: Readonly<Record<string, PinnedDocument>> }
+  | Exclude<Compiled, { readonly content: PageContent }>;
+
+/** What Prepare's box would add; nothing where nothing is typed, or what is typed says why not. */
+export type Understood =
+  | {
+      readonly doc: CueDoc;
+      readonly others: readonly string[];
+      readonly title: string;
+      readonly steps: number;
+    }
+  | { readonly whyNot: string };
+
+type Done = Record<never, never>;
+interface Call<Sends, Answers = Done> {
+  readonly sends: Sends;
+  readonly answers: Answers;
+}
+
+/** Everything the desk asks the server to do: where, what is sent, what comes back. Whatever fails comes back as a problem. */
+export interface Calls {
+  "/edit": Call<{ actor: string; edit: Edit }, EditOutcome>;
+  "/first-steps": Call<FirstSteps>;
+  "/try-out": Call<{ doc: CueDoc }, TriedOut>;
+  "/understand": Call<{ typed: string; told?: readonly Told[]; text?: string }, Understood>;
+  "/licence": Call<{ licence: string }>;
+  "/song/save": Call<{ id: string; actor: string; song: SongFields; baseRevision: number }, SongSaveOutcome>;
+  "/song/delete": Call<{ id: string; isDeleted: boolean }>;
+  "/remove-text": Call<{ code: string }>;
+  "/files/texts/call-off": Call<Done>;
+  "/library-key": Call<{ id: string; key: ChromaKey | null }, { hash: string }>;
+  "/library-remove": Call<{ kind: "media" | "font"; id: string }>;
+  "/remove-template": Call<{ outfitId: string; name: string }>;
+  "/wear-style": Call<{ name: string; fonts: Readonly<Record<string, string>> }, { worn: string }>;
+  "/access": Call<{ kind: "renewDesk" } | { kind: "endSession"; id: string }>;
+  "/passcode": Call<{ passcode: string }>;
+  "/screens-edit": Call<ScreensEdit>;
+  "/screens-link": Call<
+    { kind: "pair"; id: string } | { kind: "renew"; id: string } | { kind: "renewWatch" },
+    { code?: string; token?: string }
+  >;
+  "/venue-settings": Call<Partial<VenueSettings>>;
+  "/evenings-edit": Call<EveningEdit>;
+  "/health/back-up": Call<Done, { done: boolean }>;
+}
+export type CallPath = keyof Calls;
+
+export interface KeptSong {
+  readonly id: string;
+  readonly revision: number;
+  readonly song: SongFields;
+  readonly changedAtMs: number;
+  readonly versions: readonly {
+    readonly revision: number;
+    readonly atMs: number;
+    readonly song: SongFields;
+  }[];
+}
+
+export interface LetIn {
+  readonly sessions: readonly {
+    readonly id: string;
+    readonly name: string;
+    readonly way: "link" | "passcode";
+    readonly address: string;
+    readonly beganAtMs: number;
+    readonly seenAtMs: number;
+  }[];
+  /** This browser's own, where it was let in. */
+  readonly ownId: string | null;
+  /** Null for a browser that was let in: it could come back with it. */
+  readonly deskLink: string | null;
+}
+
+/** Everything the desk only asks for: by the beginning of the address, what comes back. */
+export interface Asks {
+  "/bin": { cues: readonly { cueId: string; atMs: number; doc: CueDoc }[] };
+  "/evening/": { cues: readonly { cueId: string; doc: CueDoc }[] };
+  "/log": { lines: readonly StoryLine[] };
+  "/song/": KeptSong;
+  "/find": Finds;
+  "/access": LetIn;
+  "/files/texts": ImportState;
+}
+export type AskPath = keyof Asks;

@@ -1,0 +1,27 @@
+import type { HouseStyle } from "../../core/scene/houseStyle.ts";
+import type { Template } from "../../core/scene/template.ts";
+import type { Drawing } from "../live/drawing.ts";
+import { PagePicture } from "../pictures/PagePicture.tsx";
+import { RESTING_MS, useLaidOut } from "../pictures/useLaidOut.ts";
+
+/** A style at a glance: templates over one another, with sample words. */
+export function StyleCard({
+  style,
+  templates,
+  drawing,
+}: {
+  style: HouseStyle;
+  templates: readonly Template[];
+  drawing: Drawing;
+}) {
+  const pages = useLaidOut(templates, style, drawing);
+  return (
+    <PagePicture
+      pages={pages}
+      drawing={drawing}
+      atMs={RESTING_MS}
+      label={`${style.name}, an example`}
+      ground="#000"
+    />
+  );
+}

@@ -1,0 +1,24 @@
+import type { DeskStart } from "./deskSnapshot.ts";
+import type { DeskOutfit } from "./outfit.ts";
+
+/** A scripture text that can be read from. */
+export interface ListedText {
+  readonly code: string;
+  readonly name: string;
+  readonly language: string;
+}
+
+/** What the desk's loader gives: where the store begins, and names, links and outfits that do not change while it is open. */
+export interface DeskData extends DeskStart {
+  /** Name of the house. */
+  readonly place: string;
+  readonly outfits: readonly DeskOutfit[];
+  /** Opens the multi-view. */
+  readonly watchToken: string;
+  readonly hasPasscode: boolean;
+  /** Output → the token its window says. */
+  readonly outputTokens: Readonly<Record<string, string>>;
+  readonly texts: readonly ListedText[];
+  /** The venue's licence number for this event. */
+  readonly licence: string;
+}

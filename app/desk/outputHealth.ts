@@ -1,0 +1,96 @@
+import { glassSize } from "../../core/venue/fitting.ts";
+import { type Output, pictureSize } from "../../core/venue/plan.ts";
+import type { ScreenHealth } from "../../core/wire/wire.ts";
+import { formatLength } from "../ui/format.ts";
+
+/** A window that has not been heard for this long is late. */
+export const LATE_MS = 1_800;
+/** A clock that cannot be known better than this shows motion early or late by frames. */
+const UNSURE_CLOCK_MS = 40;
+
+export interface HealthFacts {
+  readonly word: string;
+  readonly isBad: boolean;
+  /** No window of it is open: nobody sees it. */
+  readonly isEmpty: boolean;
+  /** How long the quietest of its windows has been silent; null when all are well, or none is there. */
+  readonly lateMs: number | null;
+  readonly lines: readonly string[];
+}
+
+/** How a screen does, in a word and in figures. */
+export function describeHealth(
+  output: Output,
+  health: ScreenHealth | undefined,
+  nowMs: number | null,
+): HealthFacts {
+  const windows = health?.windows ?? [];
+  if (windows.length === 0) {
+    const { lastHeardAtMs = null } = health ?? {};
+    const isLost = lastHeardAtMs !== null;
+    const ago = isLost && nowMs !== null ? ` ${formatLength(nowMs - lastHeardAtMs)}` : "";
+    return {
+      word: isLost ? `lost${ago}` : "no window",
+      isBad: isLost,
+      isEmpty: true,
+      lateMs: isLost && nowMs !== null ? nowMs - lastHeardAtMs : null,
+      lines: [isLost ? "Its window is gone, or its network is." : "Nothing is open for it."],
+    };
+  }
+  const lines: string[] = [];
+  const bad: string[] = [];
+  if (windows.length > 1) lines.push(`${windows.length} windows, all shown alike`);
+  const silent = windows.map(({ heardAtMs }) => (nowMs === null ? 0 : nowMs - heardAtMs));
+  const late = silent.filter((ms) => ms > LATE_MS);
+  const lateMs = late.length > 0 ? Math.max(...late) : null;
+  if (lateMs !== null)
+    bad.push(
+      `late ${(lateMs / 1_000).toFixed(0)} s${late.length < windows.length ? `, ${late.length} of ${windows.length}` : ""}`,
+    );
+  const whole = pictureSize(output);
+  const glass = glassSize(whole.widthPx, whole.heightPx, output.fitting);
+  for (const { painted } of windows) {
+    if (!painted) {
+      lines.push("not painted yet");
+      continue;
+    }
+    if (painted.isHidden) {
+      bad.push("asleep");
+      lines.push("asleep: hidden, minimised or its device sleeps");
+    }
+    if (painted.sound === "refused") {
+      bad.push("no sound");
+      lines.push("its browser lets no sound out until its window is clicked");
+    }
+    if (painted.widthPx !== glass.widthPx || painted.heightPx !== glass.heightPx) {
+      bad.push("other size");
+      lines.push(`window ${painted.widthPx}×${painted.heightPx}, set ${glass.widthPx}×${glass.heightPx}`);
+    }
+    const isTrimmed = output.trim.brightness !== 1 || output.trim.gamma !== 1;
+    if (isTrimmed && painted.hasGpu === false) lines.push("no graphics processor: its trim costs frames");
+    if (!painted.isSecure) lines.push("plain HTTP: it cannot start without the server");
+    if (painted.frames > 0)
+      lines.push(`${Math.round(painted.frames * 2)} frames a second, ${painted.missed} missed`);
+    else lines.push("at rest");
+    if (painted.slowestMs > 0) lines.push(`slowest frame ${painted.slowestMs.toFixed(1)} ms`);
+    const { clock } = painted;
+    if (clock) {
+      const sure = clock.roundTripMs / 2;
+      if (sure > UNSURE_CLOCK_MS) bad.push("clock unsure");
+      lines.push(`clock ${formatOffset(clock.offsetMs)}, known to ${sure.toFixed(1)} ms`);
+    }
+  }
+  return {
+    word: bad[0] ?? "live",
+    isBad: bad.length > 0,
+    isEmpty: false,
+    lateMs,
+    lines: [...new Set(lines)],
+  };
+}
+
+function formatOffset(offsetMs: number): string {
+  const size = Math.abs(offsetMs);
+  if (size < 1_000) return `${offsetMs < 0 ? "−" : "+"}${size.toFixed(0)} ms`;
+  return `${formatLength(Math.round(size / 1_000) * 1_000)} ${offsetMs > 0 ? "behind" : "ahead"}`;
+}

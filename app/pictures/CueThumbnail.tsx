@@ -1,0 +1,55 @@
+import type { Anchor } from "../../core/rundown/anchor.ts";
+import type { PageContent } from "../../core/rundown/content.ts";
+import { canvasOf, type Output, type ScreenPlan } from "../../core/venue/plan.ts";
+import standIn from "./standInPicture.svg";
+
+const WIDTH_PX = 128;
+
+/** The true picture of a page at a step, small, as the server paints it: on the first output that shows it; of a part of a wall, the wall. */
+export function CueThumbnail({
+  content,
+  cueId,
+  hash,
+  anchor,
+  outputs,
+  plan,
+}: {
+  content: PageContent;
+  cueId: string;
+  hash: string;
+  anchor: Anchor;
+  outputs: readonly Output[];
+  plan: ScreenPlan;
+}) {
+  const output = outputs.find(({ id }) => {
+    const outfitId = plan.outputs[id]?.outfitId;
+    return outfitId !== undefined && content.wardrobe[outfitId] !== undefined;
+  });
+  if (!output) return null;
+  const { widthPx, heightPx } = canvasOf(output);
+  const isTall = heightPx > widthPx;
+  const width = isTall ? Math.round((72 * widthPx) / heightPx) : WIDTH_PX;
+  const query = new URLSearchParams({
+    cue: cueId,
+    content: hash,
+    output: output.id,
+    occurrence: anchor.occurrence,
+    unit: `${anchor.unit}`,
+    width: `${width * 2}`,
+    of: "wall",
+  });
+  return (
+    <img
+      src={`/still/desk?${query}`}
+      alt={`${content.title} on ${output.name}`}
+      width={width}
+      height={Math.round((width * heightPx) / widthPx)}
+      loading="lazy"
+      decoding="async"
+      className="block shrink-0 rounded border border-edge"
+      style={{
+        background: output.backdrop === "opaque" ? "#000" : `#3a3330 url(${standIn}) center / cover`,
+      }}
+    />
+  );
+}

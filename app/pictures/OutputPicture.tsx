@@ -1,0 +1,145 @@
+import { useEffect, useRef, useState } from "react";
+import { composeTimeline } from "../../core/compose/compose.ts";
+import type { Piece, Timeline } from "../../core/compose/piece.ts";
+import { placementsAt } from "../../core/compose/placements.ts";
+import type { ShowState } from "../../core/show/state.ts";
+import { canvasOf, type Output } from "../../core/venue/plan.ts";
+import { ElementStage } from "../../painters/elementStage.ts";
+import { PlateCache } from "../../painters/plateCache.ts";
+import { StageLoop } from "../../painters/stageLoop.ts";
+import { useDeskStore } from "../desk/deskContext.ts";
+import type { Drawing } from "../live/drawing.ts";
+import { drawTestPicture } from "./drawTestPicture.ts";
+import { makeProgramPicture } from "./programPicture.ts";
+import standIn from "./standInPicture.svg";
+import { useDeviceWidth } from "./useDeviceWidth.ts";
+
+/** Pictures on the desk draw at 15 to 20 frames a second: the outputs need the machine more. */
+const LIVE_INTERVAL_MS = 50;
+/** A picture of what is next can wait for a quiet moment, but not for long. */
+const STILL_WITHIN_MS = 250;
+
+/** Clocks run in pictures that stand still otherwise. */
+const CLOCK_MS = 1_000;
+const hasClock = (pieces: readonly Piece[]): boolean =>
+  pieces.some(
+    ({ content }) =>
+      (content.kind === "figures" && content.value.kind !== "number") ||
+      (content.kind === "group" && hasClock(content.pieces)),
+  );
+
+/**
+ * What an output shows in a state, by the very code that draws the output, at the width it is given.
+ * Transparent outputs lie over a stand-in picture.
+ */
+export function OutputPicture({
+  output,
+  state,
+  drawing,
+  label,
+  isStill = false,
+}: {
+  output: Output;
+  state: ShowState;
+  drawing: Drawing | undefined;
+  label: string;
+  /** It is drawn once and may come a little later than what moves. */
+  isStill?: boolean;
+}) {
+  const store = useDeskStore();
+  const frame = useRef<HTMLDivElement>(null);
+  const widthPx = useDeviceWidth(frame);
+  const loop = useRef<StageLoop>(undefined);
+  const coverOf = useRef<HTMLElement>(undefined);
+  const still = useRef<(timeline: Timeline) => void>(undefined);
+  const [laidOutAnew, setLaidOutAnew] = useState(0);
+
+  useEffect(() => {
+    if (!frame.current || !drawing || widthPx === 0) return;
+    const scale = widthPx / output.widthPx;
+    const canvas = canvasOf(output);
+    const css = (px: number) => `${(px * scale) / window.devicePixelRatio}px`;
+    const element = document.createElement("div");
+    Object.assign(element.style, {
+      position: "absolute",
+      left: css(-(output.region?.xPx ?? 0)),
+      top: css(-(output.region?.yPx ?? 0)),
+      width: css(canvas.widthPx),
+      height: css(canvas.heightPx),
+    });
+    frame.current.append(element);
+    const cover = document.createElement("div");
+    Object.assign(cover.style, { position: "absolute", inset: "0", zIndex: "2147483647" });
+    frame.current.append(cover);
+    coverOf.current = cover;
+    const plates = new PlateCache(drawing.kit, scale);
+    const stage = new ElementStage(element, {
+      plates,
+      scale,
+      pixelRatio: window.devicePixelRatio,
+      makeProgram: makeProgramPicture,
+      ...(isStill ? {} : { videos: drawing.videos(false) }),
+    });
+    const endRepaint = drawing.shelf.onLoaded((file) => plates.repaint(file));
+    const endLayOut = drawing.onChange(() => setLaidOutAnew((count) => count + 1));
+    if (isStill) {
+      let ticking: ReturnType<typeof setInterval> | undefined;
+      still.current = (timeline) => {
+        const draw = () => stage.draw(placementsAt(timeline, store.now(), canvas));
+        clearInterval(ticking);
+        draw();
+        if (hasClock(timeline.pieces)) ticking = setInterval(draw, CLOCK_MS);
+      };
+      return () => {
+        clearInterval(ticking);
+        endRepaint();
+        endLayOut();
+        still.current = undefined;
+        stage.discard();
+        element.remove();
+        cover.remove();
+      };
+    }
+    loop.current = new StageLoop(stage, canvas, () => store.now(), undefined, LIVE_INTERVAL_MS);
+    return () => {
+      endRepaint();
+      endLayOut();
+      loop.current?.stop();
+      loop.current = undefined;
+      element.remove();
+      cover.remove();
+    };
+  }, [drawing, widthPx, output, store, isStill]);
+
+  // Runs after the stage above was made anew, too: a new width needs the picture again.
+  // biome-ignore lint/correctness/useExhaustiveDependencies: a late font lays everything out again
+  useEffect(() => {
+    if (!drawing || widthPx === 0) return;
+    if (coverOf.current) {
+      const number = store.getSnapshot().outputs.findIndex(({ id }) => id === output.id) + 1;
+      drawTestPicture(coverOf.current, output, state.tests[output.id]?.picture ?? null, number, () =>
+        store.now(),
+      );
+    }
+    const compose = () => composeTimeline(state, output, drawing.dress);
+    if (!isStill) {
+      loop.current?.setTimeline(compose());
+      return;
+    }
+    const waiting = requestIdleCallback(() => still.current?.(compose()), { timeout: STILL_WITHIN_MS });
+    return () => cancelIdleCallback(waiting);
+  }, [state, output, drawing, widthPx, isStill, laidOutAnew, store]);
+
+  return (
+    <div
+      ref={frame}
+      role="img"
+      aria-label={label}
+      className="relative w-full overflow-hidden"
+      style={{
+        aspectRatio: `${output.widthPx} / ${output.heightPx}`,
+        background: output.backdrop === "opaque" ? "#000" : `#3a3330 url(${standIn}) center / cover`,
+      }}
+    />
+  );
+}

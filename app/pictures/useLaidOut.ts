@@ -1,0 +1,52 @@
+import { useMemo } from "react";
+import { fieldKind } from "../../core/scene/fieldKinds.ts";
+import type { HouseStyle } from "../../core/scene/houseStyle.ts";
+import { layOut } from "../../core/scene/layOut.ts";
+import type { Template } from "../../core/scene/template.ts";
+import { FIELD_SETS } from "../../designs/fieldSets.ts";
+import { sampleValues } from "../../designs/samples.ts";
+import type { Samples } from "../api/loaded.ts";
+import type { Drawing } from "../live/drawing.ts";
+import { fallbackFonts } from "../live/shaper.ts";
+
+const NO_SAMPLES: Samples = { picture: null, clip: null };
+
+/** Long after everything has arrived, and in the middle of what passes by. */
+export const RESTING_MS = 9_000;
+
+/** Templates with sample words, laid out in a style. */
+export function useLaidOut(
+  templates: readonly Template[],
+  style: HouseStyle,
+  drawing: Drawing,
+  samples = NO_SAMPLES,
+) {
+  return useMemo(() => {
+    const { picture, clip } = samples;
+    const shown = (fieldSet: string): Record<string, string> => {
+      const fields = FIELD_SETS.find(({ id }) => id === fieldSet)?.fields ?? [];
+      return Object.fromEntries(
+        fields.flatMap(({ name, kind, hasStandIn }) => {
+          const { media } = fieldKind(kind);
+          const sample = media === "picture" ? picture : media === "video" ? clip : null;
+          return sample && !hasStandIn ? [[name, sample.hash]] : [];
+        }),
+      );
+    };
+    const media = (hash: string) => [picture, clip].find((sample) => sample?.hash === hash)?.info;
+    return templates.map((template) =>
+      layOut(
+        template,
+        { ...sampleValues(template.fieldSet), ...shown(template.fieldSet) },
+        style,
+        template.canvas,
+        {
+          media,
+          shaper: drawing.shaper,
+          fallbackFonts: fallbackFonts(),
+          timeZone: drawing.timeZone,
+        },
+      ),
+    );
+  }, [templates, style, drawing, samples]);
+}

@@ -1,0 +1,244 @@
+import { CUE_TAGS, type CueDoc, type CueStart } from "../../../core/rundown/cueDoc.ts";
+import { kindOf } from "../../../core/rundown/kinds.ts";
+import { TimeBox } from "../../desk/TimeBox.tsx";
+import { CheckBox } from "../../ui/CheckBox.tsx";
+import { TAG_ICONS } from "../../ui/CueTagMark.tsx";
+import { NumberBox } from "../../ui/NumberBox.tsx";
+
+type Details = Pick<
+  CueDoc,
+  | "start"
+  | "delayMs"
+  | "repeatMs"
+  | "plannedMs"
+  | "plannedAt"
+  | "isOff"
+  | "tag"
+  | "note"
+  | "stageNote"
+  | "isLive"
+  | "isOfTheDay"
+  | "opacity"
+  | "effectMs"
+>;
+
+const boxClass = "min-h-9 rounded-md border border-edge-strong bg-ground px-2 text-[15px] text-paper";
+
+/** What a cue does by itself, how long it is planned to take, and what is noted to it. */
+export function CueDetails({
+  id,
+  doc,
+  onChange,
+}: {
+  id: string;
+  doc: CueDoc;
+  onChange: (change: Partial<Details>) => void;
+}) {
+  const { start, delayMs, repeatMs, plannedMs, plannedAt, isOff, tag, note, stageNote } = doc;
+  const { isLive, isOfTheDay, opacity, effectMs } = doc;
+  const isQuiet =
+    start.kind === "hand" &&
+    delayMs === 0 &&
+    repeatMs === null &&
+    !isOff &&
+    !isLive &&
+    !isOfTheDay &&
+    tag === null &&
+    effectMs === null &&
+    note === "" &&
+    stageNote === "";
+  const { isTaken, bringsPage, canRepeat, hasWordsOfTheDay } = kindOf(doc);
+  return (
+    <details
+      className="rounded-lg border border-edge px-3 py-2 text-[15px]"
+      open={!isQuiet || plannedMs !== null || plannedAt !== ""}
+    >
+      <summary className="cursor-pointer text-second">By itself, timing and notes</summary>
+      <div className="mt-3 flex flex-col gap-3 text-second">
+        {isTaken && (
+          <p className="flex flex-wrap items-center gap-2.5">
+            Starts
+            <select
+              aria-label="How it starts"
+              value={start.kind}
+              onChange={({ target }) => onChange({ start: startOf(target.value as CueStart["kind"]) })}
+              className={boxClass}
+            >
+              <option value="hand">by hand</option>
+              <option value="with">with the cue before</option>
+              <option value="after">after the cue before</option>
+              <option value="at">at a time of day</option>
+            </select>
+            {start.kind === "after" && (
+              <Seconds
+                label="Seconds after the cue before"
+                ms={start.ms}
+                onSave={(ms) => onChange({ start: { kind: "after", ms: ms ?? 0 } })}
+              />
+            )}
+            {start.kind === "at" && (
+              <TimeBox
+                label="Time of day it starts"
+                time={start.time}
+                isToTheSecond
+                onSave={(time) => onChange({ start: { kind: "at", time } })}
+              />
+            )}
+            <span className="flex items-center gap-2">
+              enters later by
+              <Seconds label="Delay" ms={delayMs} onSave={(ms) => onChange({ delayMs: ms ?? 0 })} />
+            </span>
+            {canRepeat && (
+              <span className="flex items-center gap-2">
+                again every
+                <Seconds
+                  label="Repeat every"
+                  ms={repeatMs}
+                  least={1}
+                  onSave={(ms) => onChange({ repeatMs: ms })}
+                />
+              </span>
+            )}
+          </p>
+        )}
+        <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
+          <span className="flex items-center gap-2">
+            Planned
+            <Seconds label="Planned length" ms={plannedMs} onSave={(ms) => onChange({ plannedMs: ms })} />
+            <span>at</span>
+            <TimeBox
+              label="Planned to begin at"
+              time={plannedAt}
+              onSave={(time) => onChange({ plannedAt: time })}
+            />
+          </span>
+          {bringsPage && (
+            <span className="flex items-center gap-2">
+              Takes to arrive
+              <Seconds
+                label="Time it takes to arrive"
+                ms={effectMs}
+                least={0.04}
+                most={8}
+                step={0.05}
+                onSave={(ms) => onChange({ effectMs: ms })}
+              />
+            </span>
+          )}
+          {bringsPage && (
+            <span className="flex items-center gap-2">
+              Opacity
+              <NumberBox
+                label="Opacity, %"
+                value={Math.round(opacity * 100)}
+                min={5}
+                max={100}
+                step={5}
+                onSave={(percent) => onChange({ opacity: percent / 100 })}
+              />
+              %
+            </span>
+          )}
+          <fieldset aria-label="Mark" className="flex items-center gap-1">
+            {CUE_TAGS.map((name) => {
+              const Icon = TAG_ICONS[name];
+              return (
+                <button
+                  key={name}
+                  type="button"
+                  aria-label={`Mark with a ${name}`}
+                  aria-pressed={tag === name}
+                  onClick={() => onChange({ tag: tag === name ? null : name })}
+                  className="grid size-9 place-content-center rounded-md bg-lifted hover:bg-edge aria-pressed:bg-act-ground aria-pressed:text-act"
+                >
+                  <Icon aria-hidden="true" className="size-4.5" />
+                </button>
+              );
+            })}
+          </fieldset>
+          <CheckBox label="Left out of the run" isOn={isOff} onChange={(isOff) => onChange({ isOff })} />
+          {bringsPage && (
+            <CheckBox
+              label="Edits go on air as they are saved"
+              isOn={isLive}
+              onChange={(isLive) => onChange({ isLive })}
+            />
+          )}
+          {hasWordsOfTheDay && (
+            <CheckBox
+              label="Of this day only"
+              isOn={isOfTheDay}
+              onChange={(isOfTheDay) => onChange({ isOfTheDay })}
+            />
+          )}
+        </div>
+        {isTaken && (
+          <label htmlFor={`${id}-stage-note`} className="flex flex-col gap-1">
+            Note to the stage, shown there while this is the cue on air
+            <input
+              id={`${id}-stage-note`}
+              value={stageNote}
+              maxLength={200}
+              onChange={({ target }) => onChange({ stageNote: target.value })}
+              className={`${boxClass} w-full px-3`}
+            />
+          </label>
+        )}
+        <label htmlFor={`${id}-note`} className="flex flex-col gap-1">
+          Note for the operator
+          <textarea
+            id={`${id}-note`}
+            value={note}
+            rows={Math.min(4, note.split("\n").length)}
+            maxLength={2_000}
+            onChange={({ target }) => onChange({ note: target.value })}
+            className={`${boxClass} w-full px-3 py-2`}
+          />
+        </label>
+      </div>
+    </details>
+  );
+}
+
+const startOf = (kind: CueStart["kind"]): CueStart => {
+  switch (kind) {
+    case "after":
+      return { kind, ms: 5_000 };
+    case "at":
+      return { kind, time: "19:00:00" };
+    default:
+      return { kind };
+  }
+};
+
+function Seconds({
+  label,
+  ms,
+  least = 0,
+  most = 86_400,
+  step = 0.5,
+  onSave,
+}: {
+  label: string;
+  ms: number | null;
+  least?: number;
+  most?: number;
+  step?: number;
+  onSave: (ms: number | null) => void;
+}) {
+  return (
+    <>
+      <NumberBox
+        label={`${label}, s`}
+        value={ms === null ? null : ms / 1_000}
+        min={least}
+        max={most}
+        step={step}
+        className="w-16"
+        onSave={(seconds) => onSave(Math.round(seconds * 1_000))}
+        onClear={() => onSave(null)}
+      />
+      s
+    </>
+  );
+}

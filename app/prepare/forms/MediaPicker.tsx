@@ -1,0 +1,47 @@
+import { useEffect } from "react";
+import { Link, useFetcher } from "react-router";
+import { LIBRARY_PATH, type LibraryData } from "../../api/loaded.ts";
+import { MediaPicture } from "../../pictures/MediaPicture.tsx";
+
+/** Pictures or clips of the library side by side; a press chooses one, another press lets it go. */
+export function MediaPicker({
+  id,
+  type,
+  value,
+  onChange,
+}: {
+  id: string;
+  type: "picture" | "video";
+  value: string;
+  onChange: (id: string) => void;
+}) {
+  const { load, data } = useFetcher<LibraryData>();
+  useEffect(() => {
+    void load(LIBRARY_PATH);
+  }, [load]);
+  const items = (data?.items ?? []).filter(({ info }) => info.type === type);
+  return (
+    <div id={id} tabIndex={-1} className="flex flex-wrap items-center gap-2">
+      {items.map((item) => (
+        <button
+          key={item.id}
+          type="button"
+          aria-pressed={item.id === value}
+          onClick={() => onChange(item.id === value ? "" : item.id)}
+          className={`flex w-[150px] flex-col gap-1 rounded-md border-2 p-1 text-left text-[14px] ${item.id === value ? "border-act bg-act-ground" : "border-edge hover:border-edge-strong"}`}
+        >
+          <MediaPicture info={item.info} />
+          <span className="truncate">{item.info.name}</span>
+        </button>
+      ))}
+      {data && items.length === 0 && (
+        <p className="text-[15px] text-second">
+          No {type === "video" ? "clips" : "pictures"} are here yet.{" "}
+          <Link to="/library" className="text-act underline">
+            Bring some in
+          </Link>
+        </p>
+      )}
+    </div>
+  );
+}

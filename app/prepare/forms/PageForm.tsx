@@ -1,0 +1,99 @@
+import type { PageDoc } from "../../../core/rundown/cueDoc.ts";
+import { FIELD_SETS } from "../../../designs/fieldSets.ts";
+import { useDesk } from "../../desk/deskContext.ts";
+import type { DeskOutfit } from "../../desk/outfit.ts";
+import { fieldClass, Labelled } from "../../ui/Labelled.tsx";
+import { NumberBox } from "../../ui/NumberBox.tsx";
+import { editorId } from "./editorId.ts";
+import { FIELD_FORMS } from "./fieldForms.ts";
+
+/** A page's form, made from its fields: lines, texts, pictures; which template it wears; when it leaves. */
+export function PageForm({
+  cueId,
+  doc,
+  outfits,
+  onType,
+}: {
+  cueId: string;
+  doc: PageDoc;
+  outfits: readonly DeskOutfit[];
+  onType: (doc: PageDoc) => void;
+}) {
+  const fields = FIELD_SETS.find(({ id }) => id === doc.fieldSet)?.fields ?? [];
+  const { state } = useDesk("state");
+  const stayId = `${editorId(cueId)}-stay`;
+  const templates = outfits.flatMap(({ name, templates: byFieldSet }) => {
+    const offered = byFieldSet[doc.fieldSet] ?? [];
+    return offered.length > 1 ? offered.map((template) => ({ outfit: name, template })) : [];
+  });
+  return (
+    <>
+      {fields.map((field, index) => {
+        const Field = FIELD_FORMS[field.kind];
+        const id = index === 0 ? editorId(cueId) : `${editorId(cueId)}-${field.name}`;
+        return (
+          <Labelled key={field.name} id={id} label={field.label}>
+            <Field
+              id={id}
+              field={field}
+              isFirst={index === 0}
+              value={doc.values[field.name] ?? ""}
+              onChange={(value) => onType({ ...doc, values: { ...doc.values, [field.name]: value } })}
+            />
+          </Labelled>
+        );
+      })}
+      {templates.length > 0 && (
+        <Labelled id={`${editorId(cueId)}-template`} label="Template">
+          <select
+            id={`${editorId(cueId)}-template`}
+            value={doc.template ?? ""}
+            onChange={(event) =>
+              onType({ ...doc, template: event.target.value === "" ? null : event.target.value })
+            }
+            className={`${fieldClass} max-w-md text-[16px]`}
+          >
+            <option value="">The outfit’s own</option>
+            {templates.map(({ outfit, template }) => (
+              <option key={`${outfit}/${template}`} value={template}>
+                {template} ({outfit})
+              </option>
+            ))}
+          </select>
+        </Labelled>
+      )}
+      <div className="flex flex-wrap items-center gap-2.5 text-[15px]">
+        <label htmlFor={`${stayId}-layer`} className="text-second">
+          On the layer
+        </label>
+        <select
+          id={`${stayId}-layer`}
+          value={doc.layerId ?? ""}
+          onChange={({ target }) => onType({ ...doc, layerId: target.value === "" ? null : target.value })}
+          className="mr-4 min-h-10 rounded-md border border-edge-strong bg-ground px-2"
+        >
+          <option value="">its usual one</option>
+          {state.layers.map(({ id, name }) => (
+            <option key={id} value={id}>
+              {name}
+            </option>
+          ))}
+        </select>
+        <label htmlFor={stayId} className="text-second">
+          Leaves by itself after
+        </label>
+        <NumberBox
+          id={stayId}
+          value={doc.stayMs === null ? null : doc.stayMs / 1_000}
+          min={0.5}
+          max={3_600}
+          step={0.5}
+          onSave={(seconds) => onType({ ...doc, stayMs: Math.round(seconds * 1_000) })}
+          onClear={() => onType({ ...doc, stayMs: null })}
+          className="w-16"
+        />
+        <span className="text-second">s</span>
+      </div>
+    </>
+  );
+}

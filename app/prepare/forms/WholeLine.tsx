@@ -1,0 +1,50 @@
+import { AS_MADE, type Whole } from "../../../core/scene/adjust.ts";
+import { NumberBox } from "../../ui/NumberBox.tsx";
+
+const BOXES = [
+  { name: "to the right", field: "xPercent", per: 1, min: -100, max: 100 },
+  { name: "down", field: "yPercent", per: 1, min: -100, max: 100 },
+  { name: "size", field: "scale", per: 100, min: 10, max: 300 },
+] as const;
+
+/** Where the whole page stands on every screen, and how large, for this cue alone. */
+export function WholeLine({
+  whole,
+  onChange,
+}: {
+  whole: Whole | null;
+  onChange: (whole: Whole | null) => void;
+}) {
+  const now = whole ?? AS_MADE;
+  return (
+    <p className="flex flex-wrap items-center gap-x-3 gap-y-1 text-[14px] text-second">
+      The whole page
+      {BOXES.map(({ name, field, per, min, max }) => (
+        <span key={field} className="flex items-center gap-1.5">
+          {name}
+          <NumberBox
+            label={`The whole page, ${name}, %`}
+            value={Math.round(now[field] * per)}
+            min={min}
+            max={max}
+            onSave={(percent) => {
+              const next = { ...now, [field]: percent / per };
+              onChange(JSON.stringify(next) === JSON.stringify(AS_MADE) ? null : next);
+            }}
+            className="w-18"
+          />
+          %
+        </span>
+      ))}
+      {whole && (
+        <button
+          type="button"
+          onClick={() => onChange(null)}
+          className="min-h-8 rounded-md bg-lifted px-2 text-paper hover:bg-edge"
+        >
+          put back
+        </button>
+      )}
+    </p>
+  );
+}

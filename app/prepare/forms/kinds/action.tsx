@@ -1,0 +1,14 @@
+import { Hand } from "lucide-react";
+import { type ActionDoc, actionCue } from "../../../../core/rundown/cueDoc.ts";
+import { ActionForm } from "../ActionForm.tsx";
+import type { CueForm, CueFormProps } from "./cueForm.ts";
+
+function Form({ cue, doc, onType }: CueFormProps<ActionDoc>) {
+  return <ActionForm cueId={cue.view.cueId} doc={doc} onType={onType} />;
+}
+
+export const actionForm: CueForm<ActionDoc> = {
+  Form,
+  hasAdjust: false,
+  offers: [{ name: "Action or wait", Icon: Hand, make: () => actionCue({}) }],
+};

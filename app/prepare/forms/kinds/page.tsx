@@ -1,0 +1,15 @@
+import type { PageDoc } from "../../../../core/rundown/cueDoc.ts";
+import { PageForm } from "../PageForm.tsx";
+import { SpeedLine } from "../SpeedLine.tsx";
+import type { CueForm, CueFormProps } from "./cueForm.ts";
+
+function Form({ cue, doc, outfits, onType }: CueFormProps<PageDoc>) {
+  return (
+    <>
+      <PageForm cueId={cue.view.cueId} doc={doc} outfits={outfits} onType={onType} />
+      <SpeedLine cue={cue} doc={doc} onChange={(adjust) => onType({ ...doc, adjust })} />
+    </>
+  );
+}
+
+export const pageForm: CueForm<PageDoc> = { Form, hasAdjust: true, offers: [] };

@@ -1,0 +1,119 @@
+import { Plus } from "lucide-react";
+import { DropdownMenu } from "radix-ui";
+import { type ReactNode, useEffect, useMemo, useState } from "react";
+import { useFetcher } from "react-router";
+import { type CueDoc, pageCue } from "../../../core/rundown/cueDoc.ts";
+import type { Template } from "../../../core/scene/template.ts";
+import { PAGE_FIELD_SETS } from "../../../designs/fieldSets.ts";
+import { HOUSE_STYLES } from "../../../designs/houseStyles.ts";
+import { DESIGN_PATH, type DesignData } from "../../api/loaded.ts";
+import { useDrawing } from "../../desk/deskContext.ts";
+import type { Drawing } from "../../live/drawing.ts";
+import { PagePicture } from "../../pictures/PagePicture.tsx";
+import { RESTING_MS, useLaidOut } from "../../pictures/useLaidOut.ts";
+import { OFFERED_CUES } from "../forms/cueForms.ts";
+
+/** Kinds of pages as people look for them. What is in none of these stands under "other". */
+const GROUPS: readonly { readonly name: string; readonly fieldSets: readonly string[] }[] = [
+  { name: "Names and titles", fieldSets: ["name", "title", "comment", "nowNext"] },
+  { name: "Words to read", fieldSets: ["points", "roll", "crawl", "credit"] },
+  { name: "Pictures and clips", fieldSets: ["picture", "clip", "backdrop", "loop", "corner", "squeeze"] },
+  { name: "Times and figures", fieldSets: ["countdown", "clock", "standings", "bars"] },
+];
+
+/** For a page of a chosen kind, empty, to be filled where it stands: each as its true picture. */
+export function AddMenu({ onAdd }: { onAdd: (doc: CueDoc) => Promise<boolean> }) {
+  const [isOpen, setIsOpen] = useState(false);
+  const grouped = new Set(GROUPS.flatMap(({ fieldSets }) => fieldSets));
+  const others = PAGE_FIELD_SETS.filter(({ id }) => !grouped.has(id)).map(({ id }) => id);
+  const groups = others.length > 0 ? [...GROUPS, { name: "Other", fieldSets: others }] : GROUPS;
+  return (
+    <DropdownMenu.Root open={isOpen} onOpenChange={setIsOpen}>
+      <DropdownMenu.Trigger className="flex min-h-11 shrink-0 items-center gap-1.5 rounded-lg bg-lifted px-3.5 text-[15px] hover:bg-edge">
+        <Plus aria-hidden="true" className="size-4.5" /> Empty page
+      </DropdownMenu.Trigger>
+      <DropdownMenu.Portal>
+        <DropdownMenu.Content
+          align="end"
+          sideOffset={6}
+          className="z-30 max-h-[78vh] w-[min(46rem,94vw)] overflow-y-auto rounded-lg border border-edge-strong bg-raised p-3 shadow-xl"
+        >
+          <DropdownMenu.Group className="mb-2 flex flex-wrap gap-1.5">
+            {OFFERED_CUES.map(({ name, Icon, make }) => (
+              <Plain key={name} name={name} icon={<Icon />} onAdd={() => onAdd(make())} />
+            ))}
+          </DropdownMenu.Group>
+          <KindsInGroups groups={groups} onAdd={onAdd} />
+        </DropdownMenu.Content>
+      </DropdownMenu.Portal>
+    </DropdownMenu.Root>
+  );
+}
+
+const itemClass = "rounded-md text-[15px] outline-none data-highlighted:bg-lifted";
+
+function Plain({ name, icon, onAdd }: { name: string; icon: ReactNode; onAdd: () => Promise<boolean> }) {
+  return (
+    <DropdownMenu.Item
+      onSelect={() => void onAdd()}
+      className={`${itemClass} flex min-h-10 items-center gap-2 border border-edge px-3 [&>svg]:size-4.5 [&>svg]:text-second`}
+    >
+      {icon}
+      {name}
+    </DropdownMenu.Item>
+  );
+}
+
+function KindsInGroups({
+  groups,
+  onAdd,
+}: {
+  groups: typeof GROUPS;
+  onAdd: (doc: CueDoc) => Promise<boolean>;
+}) {
+  const drawing = useDrawing();
+  const { load, data } = useFetcher<DesignData>();
+  useEffect(() => {
+    void load(DESIGN_PATH);
+  }, [load]);
+  return groups.map(({ name, fieldSets }) => (
+    <DropdownMenu.Group key={name} className="mb-2">
+      <DropdownMenu.Label className="px-1 py-1.5 text-[14px] text-second">{name}</DropdownMenu.Label>
+      <div className="grid grid-cols-2 gap-2 sm:grid-cols-4">
+        {fieldSets.map((id) => {
+          const fieldSet = PAGE_FIELD_SETS.find((candidate) => candidate.id === id);
+          if (!fieldSet) return null;
+          const template = data?.wardrobes
+            .flatMap(({ templates }) => templates)
+            .find((offered) => offered.isWorn && offered.template.fieldSet === id)?.template;
+          return (
+            <DropdownMenu.Item
+              key={id}
+              onSelect={() => void onAdd(pageCue({ fieldSet: id }))}
+              className={`${itemClass} border border-edge p-1`}
+            >
+              {drawing && data && template ? (
+                <Kind template={template} drawing={drawing} data={data} />
+              ) : (
+                <span className="block aspect-video" />
+              )}
+              <span className="mt-1 block px-1">{fieldSet.name}</span>
+            </DropdownMenu.Item>
+          );
+        })}
+      </div>
+    </DropdownMenu.Group>
+  ));
+}
+
+/** A kind of page as the house wears it, with sample words. */
+function Kind({ template, drawing, data }: { template: Template; drawing: Drawing; data: DesignData }) {
+  const list = useMemo(() => [template], [template]);
+  const style = HOUSE_STYLES.find(({ name }) => name === data.worn) ?? HOUSE_STYLES[0];
+  const pages = useLaidOut(list, style as (typeof HOUSE_STYLES)[number], drawing, data.samples);
+  return (
+    <span aria-hidden="true" className="block">
+      <PagePicture pages={pages} drawing={drawing} atMs={RESTING_MS} label={template.name} ground="#2a221d" />
+    </span>
+  );
+}

@@ -1,0 +1,52 @@
+import type { PageContent } from "../../core/rundown/content.ts";
+import type { CueDoc } from "../../core/rundown/cueDoc.ts";
+import { kindOf } from "../../core/rundown/kinds.ts";
+import { fieldKind } from "../../core/scene/fieldKinds.ts";
+import { FIELD_SETS } from "../../designs/fieldSets.ts";
+
+const fieldSets = new Map(FIELD_SETS.map((fieldSet) => [fieldSet.id, fieldSet]));
+
+/** What kind of cue it is, in a word or two. */
+export const cueKindName = (doc: CueDoc): string => kindOf(doc).nameOf(doc, fieldSets);
+
+/** The name of a cue for lists; something even when it is empty. */
+export const cueTitle = (doc: CueDoc, content: PageContent | undefined): string =>
+  content?.title ?? typedTitle(doc);
+
+/** The name of a cue before it is compiled: the first words of a page stand for it. */
+export function typedTitle(doc: CueDoc): string {
+  const kind = kindOf(doc);
+  return kind.typedTitle(doc) ?? kind.emptyTitle(doc, fieldSets);
+}
+
+/** What it does by itself, in a few words. */
+export function cueTiming(doc: CueDoc): string | undefined {
+  const seconds = (ms: number) => `${ms / 1000} s`;
+  const parts: string[] = [];
+  if (doc.start.kind === "with") parts.push("with the one before");
+  if (doc.start.kind === "after")
+    parts.push(doc.start.ms === 0 ? "follows at once" : `follows after ${seconds(doc.start.ms)}`);
+  if (doc.start.kind === "at") parts.push(`at ${doc.start.time}`);
+  if (doc.delayMs > 0) parts.push(`${seconds(doc.delayMs)} later`);
+  if ("stayMs" in doc && doc.stayMs !== null) parts.push(`leaves after ${seconds(doc.stayMs)}`);
+  if (doc.repeatMs !== null) parts.push(`again every ${seconds(doc.repeatMs)}`);
+  return parts.length > 0 ? parts.join(", ") : undefined;
+}
+
+/** What a page says, field by field, as people typed it; pictures and clips are seen, not read. */
+export function wordsOf(doc: Extract<CueDoc, { kind: "page" }>, title: string): string[] {
+  const fields = FIELD_SETS.find(({ id }) => id === doc.fieldSet)?.fields ?? [];
+  const words = fields.flatMap(({ name, kind }) => fieldKind(kind).words(doc.values[name] ?? "") || []);
+  return words.length > 0 ? words : [title];
+}
+
+/** What an action does, in a sentence. */
+export function describeAction({ action, plan }: PageContent): string {
+  const parts: string[] = [];
+  if (action && action.clear.length > 0) parts.push(`takes off ${action.clear.join(", ")}`);
+  if (action?.shutter === "black") parts.push("all screens go to black");
+  if (action?.shutter === "standBy") parts.push("all screens show their stand-by");
+  if (action?.shutter === "back") parts.push("all screens show their picture again");
+  if (plan?.otherwise === "switch") parts.push("switches the screen plan");
+  return parts.length > 0 ? parts.join("; ") : "waits for a press";
+}

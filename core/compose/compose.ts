@@ -1,0 +1,85 @@
+import { slotOn } from "../show/layers.ts";
+import type { Target } from "../show/line.ts";
+import type { Moment, Slot } from "../show/slot.ts";
+import type { ShowState } from "../show/state.ts";
+import { type Canvas, canvasOf, type Output } from "../venue/plan.ts";
+import { type DressedPage, type Stretch, stretchesOf } from "./changeOrReplace.ts";
+import { composeParts } from "./composeParts.ts";
+import { arrivalMs } from "./pace.ts";
+import type { Piece, Timeline } from "./piece.ts";
+import { withShutter } from "./shutterPieces.ts";
+
+/** The dressed page of a moment on one output; undefined where that output shows nothing of it. */
+export type Dress = (
+  page: NonNullable<Moment["page"]>,
+  outfitId: string,
+  output: Canvas,
+  /** What the next take brings, where that is armed: pages that say what comes next say that. */
+  armed?: Target,
+) => DressedPage | undefined;
+
+/** What an output shows and will show: a pure function of state, output and pinned contents. Per event, not per frame. */
+export function composeTimeline(state: ShowState, output: Output, dress: Dress): Timeline {
+  const now = state.plan.outputs[output.id];
+  const switched = state.planBefore;
+  const before = switched ? switched.plan.outputs[output.id] : now;
+  const canvas = canvasOf(output);
+  const pieces: Piece[] = [];
+  for (const layer of state.layers) {
+    const outfitAt = (atMs: number) => {
+      const planned = switched && atMs < switched.untilMs ? before : now;
+      return planned?.layerIds.includes(layer.id) ? planned.outfitId : undefined;
+    };
+    const slot = slotOn(state, layer.id, output.id);
+    // Another outfit, or a layer that comes or goes here, is a change like any other: it moves as templates say.
+    const isChanged = switched && outfitAt(switched.untilMs - 1) !== outfitAt(switched.untilMs);
+    const composed = composeSlot(
+      isChanged ? withMomentAt(slot, switched.untilMs) : slot,
+      layer.id,
+      (page, atMs) => {
+        const outfitId = outfitAt(atMs);
+        // Who reads ahead on the stage reads what is armed, if anything is.
+        const armed = page === slot.at(-1)?.page ? state.arm?.target : undefined;
+        return outfitId === undefined ? undefined : dress(page, outfitId, canvas, armed);
+      },
+    );
+    const { opacity } = layer;
+    for (const piece of composed)
+      pieces.push(opacity === 1 ? piece : { ...piece, opacity: piece.opacity * opacity });
+  }
+  // The note to the stage lies above all layers, where the outfit has a place for it.
+  if (now && state.stageNote.length > 0)
+    pieces.push(...composeSlot(state.stageNote, "stage-note", (page) => dress(page, now.outfitId, canvas)));
+  const shutter = state.shutters[output.id];
+  return { pieces: withShutter(pieces, shutter, canvas), silence: shutter ?? null };
+}
+
+/** The chain with a moment of its own at a time, which shows what was there. */
+function withMomentAt(slot: Slot, atMs: number): Slot {
+  const index = slot.findLastIndex(({ startAtMs }) => startAtMs < atMs);
+  const there = slot[index];
+  if (!there?.page || (there.endsAtMs !== null && there.endsAtMs <= atMs)) return slot;
+  const again: Moment = { ...there, startAtMs: atMs, how: "animated" };
+  return [...slot.slice(0, index), { ...there, endsAtMs: null }, again, ...slot.slice(index + 1)];
+}
+
+/** The pieces of one slot: same template → what changed changes; another → the old leaves while the new enters. */
+export function composeSlot(
+  slot: Slot,
+  slotId: string,
+  dress: (page: NonNullable<Moment["page"]>, atMs: number) => DressedPage | undefined,
+): Piece[] {
+  return stretchesOf(slot, slotId, dress).flatMap(composeStretch);
+}
+
+function composeStretch(stretch: Stretch): Piece[] {
+  const last = stretch.moments.at(-1);
+  return composeParts(stretch.moments, {
+    id: stretch.id,
+    first: stretch.moments[0]?.moment,
+    end: stretch.end,
+    mirrorMs: last ? arrivalMs(last.parts, ({ exit }) => exit === "mirror") : 0,
+    holdMs: 0,
+    isCarried: false,
+  });
+}

@@ -1,0 +1,9 @@
+import { defineFinding } from "../finding.ts";
+
+/** A clip where a picture is wanted, or the other way about. */
+export const wrongMedia = defineFinding<{ readonly name: string }>(
+  "wrongMedia",
+  "warning",
+  ({ name }, { id }) =>
+    `“${id}” cannot show “${name}”: it is of the other kind. The rest of the page is shown; choose another.`,
+);

@@ -1,0 +1,40 @@
+import type { Compiled } from "../../compileContext.ts";
+import type { ActionDoc } from "./doc.ts";
+
+export function compileAction({ title, clear, shutter }: ActionDoc): Compiled {
+  return {
+    content: {
+      kind: "page",
+      cueKind: "action",
+      title: title.trim() || actionTitle(clear, shutter),
+      fieldSet: "",
+      layerId: "",
+      values: {},
+      flow: null,
+      points: null,
+      wardrobe: {},
+      endPage: null,
+      opacity: 1,
+      adjust: {},
+      whole: null,
+      effectMs: null,
+      stageNote: "",
+      action: { clear, shutter },
+      stayMs: null,
+      plan: null,
+      stepPlans: [],
+      only: null,
+      stepsBy: null,
+      variants: {},
+      lastsMs: 0,
+      media: [],
+    },
+  };
+}
+
+function actionTitle(clear: readonly string[], shutter: ActionDoc["shutter"]): string {
+  if (shutter === "black") return "To black";
+  if (shutter === "standBy") return "To the stand-by";
+  if (shutter === "back") return "The picture again";
+  return clear.length > 0 ? "Layers out" : "Wait";
+}

@@ -1,0 +1,22 @@
+import { z } from "zod";
+import { byNameSchema, nameSchema } from "../../../names/name.ts";
+import { onAnyCue } from "../onAnyCue.ts";
+
+/** What a person typed for a cue: the row in the rundown. From it the content for the air is compiled. */
+export const pageDocSchema = z.strictObject({
+  kind: z.literal("page"),
+  fieldSet: z.string().min(1).max(40),
+  values: byNameSchema(z.string().max(2_000)),
+  /** Name of the template it wears where an outfit offers several; null: the outfit's own. */
+  template: z.string().max(80).nullable(),
+  /** The layer it goes to; null: the usual one of its kind. */
+  layerId: nameSchema(40).nullable().default(null),
+  /** Leaves by itself after this long; null stays until taken out. */
+  stayMs: z.number().int().min(500).max(3_600_000).nullable(),
+  ...onAnyCue,
+});
+
+export type PageDoc = z.infer<typeof pageDocSchema>;
+
+export const pageCue = (fields: { readonly fieldSet: string } & Partial<PageDoc>): PageDoc =>
+  pageDocSchema.parse({ values: {}, template: null, stayMs: null, ...fields, kind: "page" });

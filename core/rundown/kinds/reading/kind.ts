@@ -1,0 +1,20 @@
+import type { CueKind } from "../cueKind.ts";
+import { compileReading } from "./compile.ts";
+import type { ReadingDoc } from "./doc.ts";
+
+export const readingKind: CueKind<ReadingDoc> = {
+  nameOf: () => "reading",
+  plural: "Readings",
+  typedTitle: ({ reference }) => reference || undefined,
+  emptyTitle: () => "Reading",
+  isTaken: true,
+  bringsPage: true,
+  canRepeat: false,
+  hasWordsOfTheDay: true,
+  madeOf: ["scripture"],
+  compile: compileReading,
+  emptied: (doc) => ({ ...doc, reference: "", breaks: [] }),
+  // Scripture is not ours to change.
+  visitTexts: (doc) => doc,
+  asides: () => [],
+};

@@ -1,0 +1,5 @@
+import type { FieldKind } from "./fieldKind.ts";
+import { lineKind } from "./line.ts";
+
+/** Words on several lines. */
+export const linesKind: FieldKind = { ...lineKind, name: "Several lines" };

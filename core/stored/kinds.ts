@@ -1,0 +1,39 @@
+import type { PinnedDocument } from "../rundown/pinnedDocument.ts";
+import { airEventKind } from "./kinds/airEvent.ts";
+import { cueKind } from "./kinds/cue.ts";
+import { liveValuesKind } from "./kinds/liveValues.ts";
+import { mediaKind } from "./kinds/media.ts";
+import { outputKind } from "./kinds/output.ts";
+import { pageKind } from "./kinds/page.ts";
+import { planKind } from "./kinds/plan.ts";
+import { reportRowKind } from "./kinds/reportRow.ts";
+import { showStateKind } from "./kinds/showState.ts";
+import { songKind } from "./kinds/song.ts";
+import { styleKind } from "./kinds/style.ts";
+import { templateKind } from "./kinds/template.ts";
+import { valueChangeKind } from "./kinds/valueChange.ts";
+import type { StoredKind } from "./storedKind.ts";
+
+/** What is stored under its hash, by the kind that it says. */
+export const PINNED_KINDS: {
+  readonly [K in PinnedDocument["kind"]]: StoredKind<Extract<PinnedDocument, { kind: K }>>;
+} = {
+  page: pageKind,
+  template: templateKind,
+  style: styleKind,
+  media: mediaKind,
+};
+
+/** Every kind of document that is kept on the disk. */
+export const STORED_KINDS = {
+  ...PINNED_KINDS,
+  cue: cueKind,
+  song: songKind,
+  output: outputKind,
+  plan: planKind,
+  airEvent: airEventKind,
+  showState: showStateKind,
+  reportRow: reportRowKind,
+  valueChange: valueChangeKind,
+  liveValues: liveValuesKind,
+} as const;

@@ -1,0 +1,59 @@
+import { z } from "zod";
+import { byNameSchema, nameSchema } from "../names/name.ts";
+import { actorSchema } from "../show/actor.ts";
+
+/** Cells of one table by their names; null takes one away. */
+export const cellsSchema = byNameSchema(z.string().max(2_000).nullable(), 120);
+export type Cells = z.infer<typeof cellsSchema>;
+
+/**
+ * A change of values that come often: scores, standings, what a feed says. A class of events beside the air's, with a sequence
+ * of its own that grows and may have gaps, so that changes of the same table can be joined.
+ */
+export const valueChangeSchema = z.strictObject({
+  seq: z.number().int().min(1),
+  /** Server time, ms. */
+  atMs: z.number(),
+  actor: actorSchema,
+  tableId: nameSchema(60),
+  cells: cellsSchema,
+});
+export type ValueChange = z.infer<typeof valueChangeSchema>;
+
+/** All values as they stand. */
+export const liveValuesSchema = z.strictObject({
+  seq: z.number().int().min(0),
+  /** Table → cell → its text. */
+  tables: byNameSchema(byNameSchema(z.string().max(2_000), 120)),
+});
+export type LiveValues = z.infer<typeof liveValuesSchema>;
+
+export const NO_VALUES: LiveValues = { seq: 0, tables: {} };
+
+/** The values after a change; the same object when it was known already, and tables that it says nothing of stay the same objects. */
+export function evolveValues(values: LiveValues, { seq, tableId, cells }: ValueChange): LiveValues {
+  if (seq <= values.seq) return values;
+  const before = values.tables[tableId] ?? {};
+  const table: Record<string, string> = { ...before };
+  for (const [name, text] of Object.entries(cells)) {
+    if (text === null) delete table[name];
+    else table[name] = text;
+  }
+  return { seq, tables: { ...values.tables, [tableId]: table } };
+}
+
+/** The same changes in fewer: those of one table by one hand that come one after another are one, as the last of them left it. */
+export function joinChanges(changes: readonly ValueChange[]): ValueChange[] {
+  const joined: ValueChange[] = [];
+  for (const change of changes) {
+    const last = joined.at(-1);
+    if (
+      last &&
+      last.tableId === change.tableId &&
+      JSON.stringify(last.actor) === JSON.stringify(change.actor)
+    )
+      joined[joined.length - 1] = { ...change, cells: { ...last.cells, ...change.cells } };
+    else joined.push(change);
+  }
+  return joined;
+}

@@ -1,0 +1,148 @@
+import { randomUUID } from "node:crypto";
+import { contentsOf } from "../../core/show/state.ts";
+import type { Channel, ScreenHealth } from "../../core/wire/wire.ts";
+import type { Health } from "../health/health.ts";
+import { type ShowHost, wornBy } from "../host/showHost.ts";
+import { targetsSoon } from "../host/targetsSoon.ts";
+import type { ValueHost } from "../host/valueHost.ts";
+import type { Rundown, RundownChange } from "../rundown/rundown.ts";
+import type { ContentStore } from "../store/contentStore.ts";
+import type { EveningStore } from "../store/eveningStore.ts";
+import type { ScreenStore } from "../store/screenStore.ts";
+import type { VenueStore } from "../store/venueStore.ts";
+import { letGo, sendDocuments } from "./documents.ts";
+import type { Rehearsals } from "./rehearsals.ts";
+import { type LiveWindow, send } from "./window.ts";
+import type { Windows } from "./windows.ts";
+
+/** Documents an output holds before it lets go of those that are no longer wanted. */
+const MOST_DOCUMENTS = 200;
+
+export interface FeedParts {
+  readonly host: ShowHost;
+  readonly rundown: Rundown;
+  readonly contents: ContentStore;
+  readonly evenings: EveningStore;
+  readonly venue: VenueStore;
+  readonly screens: ScreenStore;
+  readonly values: ValueHost;
+  readonly buildId: string;
+  readonly now: () => number;
+  readonly health: Pick<Health, "storage">;
+  readonly windows: Windows;
+  readonly rehearsals: () => Rehearsals;
+  readonly screensHealth: () => readonly ScreenHealth[];
+}
+
+/** What windows are told of the show: all of it when they come, then what changes, always with the documents it needs. */
+export class Feed {
+  readonly #parts: FeedParts;
+  readonly #run = randomUUID().slice(0, 8);
+
+  constructor(parts: FeedParts) {
+    this.#parts = parts;
+  }
+
+  /** Tells the windows of a channel what happens in it. */
+  follow(host: ShowHost, channel: Channel): void {
+    host.onEvent((logged, state) => {
+      const heard = this.#parts.windows.joined().filter((connection) => connection.channel === channel);
+      for (const connection of heard) {
+        sendDocuments(connection, this.#parts.contents, contentsOf(state));
+        send(connection, { kind: "event", logged });
+      }
+      this.#sendPrime(heard);
+    });
+  }
+
+  /** @param knowsRundown it has all cues as they are now, and their documents: its page came with them */
+  welcome(connection: LiveWindow, knowsRundown = false): void {
+    const { screens, buildId, now } = this.#parts;
+    const { state } = this.#parts.rehearsals().hostOf(connection);
+    connection.sent.clear();
+    sendDocuments(connection, this.#parts.contents, contentsOf(state));
+    send(connection, {
+      kind: "welcome",
+      serverAtMs: now(),
+      buildId,
+      state,
+      channel: connection.channel,
+      outputs: screens.outputs,
+      plans: screens.plans,
+      outputId: connection.link?.kind === "output" ? connection.link.outputId : null,
+    });
+    if (connection.link && connection.link.kind !== "output") {
+      const now = this.rundownNow();
+      if (knowsRundown)
+        for (const { compiled } of now.changed)
+          if ("hash" in compiled)
+            for (const hash of [compiled.hash, ...wornBy(this.#parts.contents, compiled.hash)])
+              connection.sent.add(hash);
+      this.tellRundown(knowsRundown ? { ...now, changed: [] } : now, [connection]);
+      send(connection, { kind: "screens", screens: this.#parts.screensHealth() });
+    }
+    if (connection.link?.kind === "desk") {
+      send(connection, { kind: "venue", settings: this.#parts.venue.settings });
+      this.tellStorage([connection]);
+    }
+    send(connection, { kind: "allValues", values: this.#parts.values.values });
+    this.#sendPrime([connection]);
+  }
+
+  tellStorage(to: readonly LiveWindow[]): void {
+    const storage = this.#parts.health.storage();
+    for (const connection of to) send(connection, { kind: "storage", storage });
+  }
+
+  /** What is on air, and what may be taken next: all that links besides the desk's may see. */
+  contentsInSight(): Set<string> {
+    const cues = this.#parts.rundown.ready();
+    return new Set([
+      ...contentsOf(this.#parts.host.state),
+      ...targetsSoon(this.#parts.host.state, cues).map(({ content }) => content),
+    ]);
+  }
+
+  /** Names the rundown as it is now: another for every change, and in every run of the server. */
+  get rundownStamp(): string {
+    return `${this.#run}/${this.#parts.rundown.revision}`;
+  }
+
+  rundownNow(): RundownChange {
+    const { rundown } = this.#parts;
+    const changed = rundown.views();
+    return { revision: rundown.revision, order: changed.map(({ cueId }) => cueId), changed };
+  }
+
+  /** Tells windows what changed in the rundown. */
+  tellRundown(change: RundownChange, to = this.#parts.windows.joined()): void {
+    const evening = this.#parts.evenings.open;
+    const hashes = change.changed.flatMap(({ compiled }) => ("hash" in compiled ? [compiled.hash] : []));
+    for (const connection of to) {
+      if (!connection.link || connection.link.kind === "output") continue;
+      sendDocuments(connection, this.#parts.contents, hashes);
+      const { order, changed } = change;
+      send(connection, { kind: "rundown", stamp: this.rundownStamp, order, changed, evening });
+    }
+    this.#sendPrime();
+  }
+
+  /** What the take key would bring, and the step after it, for painting ahead. */
+  #sendPrime(to = this.#parts.windows.joined()): void {
+    const cues = this.#parts.rundown.ready();
+    const onAir = targetsSoon(this.#parts.host.state, cues);
+    const { host: rehearsal } = this.#parts.rehearsals();
+    const rehearsed = rehearsal && targetsSoon(rehearsal.state, cues);
+    for (const connection of to) {
+      const targets = connection.channel === "rehearsal" && rehearsed ? rehearsed : onAir;
+      const hashes = targets.map(({ content }) => content);
+      sendDocuments(connection, this.#parts.contents, hashes);
+      if (connection.link?.kind === "output" && connection.sent.size > MOST_DOCUMENTS)
+        letGo(connection, this.#parts.contents, [
+          ...contentsOf(this.#parts.rehearsals().hostOf(connection).state),
+          ...hashes,
+        ]);
+      send(connection, { kind: "preload", targets });
+    }
+  }
+}

@@ -1,0 +1,86 @@
+import type { HouseStyle } from "../../core/scene/houseStyle.ts";
+import { FALLBACK_FONTS } from "../../core/text/fontList.ts";
+import { namingLanguage } from "../../core/words/reader/labelWords.ts";
+import { FIELD_SETS } from "../../designs/fieldSets.ts";
+import { outfitsSeen } from "../rundown/outfitsSeen.ts";
+import { Rundown } from "../rundown/rundown.ts";
+import type { FontStore } from "../store/fontStore.ts";
+import type { Stores } from "./openStores.ts";
+
+/** What changes what cues are compiled with: they are made anew. */
+export interface Ingredients {
+  /** Compiles readings anew: other texts are here now. */
+  readonly readAgain: () => void;
+  /** Takes a text out; cues that read from it say so. */
+  readonly removeText: (code: string) => Promise<void>;
+  readonly setLicence: (licence: string) => Promise<void>;
+  /** Dresses the whole show in another style; the air keeps the one it has. */
+  readonly wearStyle: (style: HouseStyle) => Promise<void>;
+  readonly addFont: FontStore["add"];
+  readonly removeFont: FontStore["remove"];
+}
+
+/** The open evening's cues, compiled with what the stores hold, and anew whenever that changes. */
+export function openRundown(stores: Stores): {
+  readonly rundown: Rundown;
+  readonly ingredients: Ingredients;
+} {
+  const { show, fonts, media, screens, scriptures, venue, house } = stores;
+  const fallbackFonts = () => [...FALLBACK_FONTS, ...fonts.list().map(({ id }) => id)];
+  const findMedia = (id: string) => media.find(id)?.hash;
+  let language = namingLanguage(venue.settings.language);
+  let seen = outfitsSeen(screens, show.wardrobes);
+  const rundown = new Rundown(stores.cues, stores.contents, {
+    fieldSets: new Map(FIELD_SETS.map((fieldSet) => [fieldSet.id, fieldSet])),
+    wardrobes: show.wardrobes,
+    style: show.style,
+    fallbackFonts: fallbackFonts(),
+    shaper: stores.shaper,
+    findMedia,
+    plans: screens.plans,
+    outputs: screens.outputs,
+    scripture: scriptures,
+    language,
+    licence: show.licence,
+  });
+  venue.onChange((settings) => {
+    // Sections that are called as before need not be made anew.
+    const named = namingLanguage(settings.language);
+    if (named === language) return;
+    language = named;
+    rundown.setContext({ language }, "sectionNames");
+  });
+  media.onChange(() => rundown.setContext({ findMedia }, "media"));
+  screens.onChange(() => {
+    const now = outfitsSeen(screens, show.wardrobes);
+    if (now === seen) return;
+    seen = now;
+    rundown.setContext({ plans: screens.plans, outputs: screens.outputs });
+  });
+  const readAgain = () => rundown.setContext({ scripture: scriptures }, "scripture");
+  return {
+    rundown,
+    ingredients: {
+      readAgain,
+      removeText: async (code) => {
+        await scriptures.remove(code);
+        readAgain();
+      },
+      setLicence: async (licence) => {
+        await house.setLicence(licence);
+        rundown.setContext({ licence }, "licence");
+      },
+      wearStyle: async (style) => rundown.setContext({ style: await house.setStyle(style) }),
+      addFont: async (id, name, file, signal) => {
+        const added = await fonts.add(id, name, file, signal);
+        if ("font" in added) rundown.setContext({ fallbackFonts: fallbackFonts() });
+        return added;
+      },
+      removeFont: async (id) => {
+        const removed = await fonts.remove(id);
+        if (removed) rundown.setContext({ fallbackFonts: fallbackFonts() });
+        return removed;
+      },
+    },
+  };
+}

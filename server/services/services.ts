@@ -1,0 +1,203 @@
+import { fileURLToPath } from "node:url";
+import { sql } from "kysely";
+import { setAsideSentence } from "../../core/report/health.ts";
+import type { EveningEdit } from "../../core/rundown/evening.ts";
+import { Guesses } from "../access/guesses.ts";
+import { Pairing } from "../access/pairing.ts";
+import type { ReadPeer } from "../access/peer.ts";
+import { type Aside, createAside } from "../aside/aside.ts";
+import { processFile, workerFile } from "../aside/workerFile.ts";
+import { Health } from "../health/health.ts";
+import type { ShowClock } from "../health/showClock.ts";
+import { Stalls } from "../health/stalls.ts";
+import { Compaction } from "../host/compaction.ts";
+import { createEveningsEditor } from "../host/editEvenings.ts";
+import { createScreensEditor } from "../host/editScreens.ts";
+import { createTemplatesEditor, type TemplatesEditor } from "../host/editTemplates.ts";
+import { KeptJournal } from "../host/journal.ts";
+import { sendSavedCues } from "../host/sendSavedCues.ts";
+import { ShowHost } from "../host/showHost.ts";
+import { ValueHost } from "../host/valueHost.ts";
+import { LiveServer } from "../live/liveServer.ts";
+import type { Rundown } from "../rundown/rundown.ts";
+import { StillPainter } from "../stills/stillPainter.ts";
+import type { Db } from "../store/database.ts";
+import type { ScreensEdit } from "../store/screenStore.ts";
+import { ShowKeeper } from "../store/showKeeper.ts";
+import { type ReadText, readInWorker, TextImport } from "../words/textImport.ts";
+import { type Ingredients, openRundown } from "./openRundown.ts";
+import { openStores, type Stores } from "./openStores.ts";
+
+/** Everything that loaders, actions and the live channel need. One per process. */
+export interface Services extends Omit<Stores, "cues" | "shaper" | "setAside" | "valueLog">, Ingredients {
+  readonly host: ShowHost;
+  readonly rundown: Rundown;
+  /** Brings scripture texts in. */
+  readonly textImport: TextImport;
+  readonly pairing: Pairing;
+  /** Changes what evenings there are, or which is open. @returns a sentence when it cannot be done */
+  readonly editEvenings: (edit: EveningEdit) => Promise<string | undefined>;
+  /** Changes screens and plans; the air follows where it must. @returns a sentence when it cannot be done */
+  readonly editScreens: (edit: ScreensEdit, deskId?: string) => Promise<string | undefined>;
+  readonly live: LiveServer;
+  readonly stills: StillPainter;
+  /** What each outfit wears and offers. */
+  readonly templates: TemplatesEditor;
+  /** Work on files, beside the server's own thread. */
+  readonly aside: Aside;
+  readonly guesses: Guesses;
+  readonly health: Health;
+  /** Values that change often, beside the air. */
+  readonly values: ValueHost;
+  /** Lets go of what is old. */
+  readonly compaction: Compaction;
+  readonly buildId: string;
+  readonly now: () => number;
+  /** Ends what runs by itself; what is not written yet is written. */
+  readonly close: () => Promise<void>;
+}
+
+export interface ServiceOptions {
+  /** Folder of this project. */
+  readonly home: string;
+  readonly buildId: string;
+  readonly clock: ShowClock;
+  readonly readPeer: ReadPeer;
+  /** Looked after when it is said: folded, copied, its room watched. */
+  readonly databaseFile?: string;
+  /** Where work on files is done; in threads of their own when not said. */
+  readonly aside?: Aside;
+  /** Where pictures and clips are kept. */
+  readonly mediaFolder: string;
+  /** How long a rehearsal waits for a desk whose window was lost; ten seconds when not said. */
+  readonly rehearsalWaitsMs?: number;
+  /** How files of scripture are read; in a thread of its own when not said. */
+  readonly readText?: ReadText;
+}
+
+export async function openServices(db: Db, options: ServiceOptions): Promise<Services> {
+  const { clock, home, mediaFolder, readPeer, buildId, rehearsalWaitsMs } = options;
+  const { now } = clock;
+  const startedAtMs = now();
+  const aside = options.aside ?? createAside(workerFile("aside/asideWorker"));
+  const { cues, shaper, setAside, valueLog, ...stores } = await openStores(db, {
+    home,
+    mediaFolder,
+    aside,
+    now,
+  });
+  const { show, airLog, contents, scriptures, media, fonts, screens, evenings, venue, links, sessions } =
+    stores;
+  const { rundown, ingredients } = openRundown({ ...stores, cues, shaper, setAside, valueLog });
+  clock.notBefore((await airLog.lastAtMs()) ?? 0);
+  const journal = new KeptJournal(airLog, now);
+  const host = await ShowHost.open(
+    airLog,
+    journal,
+    contents,
+    rundown,
+    screens,
+    {
+      kind: "showOpened",
+      showId: show.id,
+      layers: [...show.layers],
+      timeZone: show.timeZone,
+      plan: show.plan,
+    },
+    now,
+  );
+  const values = new ValueHost(await valueLog.restore(), valueLog, now);
+  const compaction = new Compaction({
+    airLog,
+    contents,
+    host,
+    kept: () => venue.settings.kept,
+    layerName: (id) => show.layers.find((layer) => layer.id === id)?.name ?? id,
+    outputName: (id) => screens.outputs.find((output) => output.id === id)?.name ?? id,
+    now,
+  });
+  const stalls = new Stalls();
+  const { databaseFile } = options;
+  const keeper =
+    databaseFile === undefined
+      ? undefined
+      : new ShowKeeper({
+          file: databaseFile,
+          workerFile: workerFile("store/keeperWorker"),
+          now,
+          isQuiet: () => host.isQuiet,
+          changeCount: async () =>
+            (await sql<{ count: number }>`select total_changes() as count`.execute(db)).rows[0]?.count ?? 0,
+        });
+  const stills = new StillPainter({
+    findDocument: (hash) => contents.find(hash),
+    findFile: (file) => media.findFile(file),
+    listFonts: () => fonts.list(),
+    workerFile: fileURLToPath(processFile("stills/stillWorker")),
+  });
+  const health: Health = new Health({
+    journal,
+    keeper,
+    stalls,
+    clock,
+    screens: () => live.screens(),
+    stillsWaiting: () => stills.waiting,
+    setAside: () => setAside.rows,
+    startedAtMs,
+  });
+  const live: LiveServer = new LiveServer({
+    host,
+    rundown,
+    evenings,
+    venue,
+    fonts,
+    contents,
+    links,
+    sessions,
+    screens,
+    values,
+    stalls,
+    health,
+    now,
+    readPeer,
+    buildId,
+    onNews: (listener) => clock.onJump(listener),
+    greeting: () => setAsideSentence(setAside.rows),
+    ...(rehearsalWaitsMs !== undefined && { rehearsalWaitsMs }),
+  });
+  // After what is on air is known: a cue that is the same has its very content.
+  rundown.compileAll();
+  sendSavedCues(rundown, () => live.hosts());
+  const guesses = new Guesses(now);
+  const readText = options.readText ?? readInWorker(workerFile("files/textWorker"));
+  return {
+    ...stores,
+    ...ingredients,
+    host,
+    rundown,
+    live,
+    stills,
+    values,
+    compaction,
+    health,
+    aside,
+    guesses,
+    pairing: new Pairing(now, guesses),
+    textImport: new TextImport(scriptures, media.incoming, readText),
+    templates: createTemplatesEditor(db, contents, show, rundown, setAside),
+    editScreens: createScreensEditor(screens, links, host, show.outfits[0]?.id ?? ""),
+    editEvenings: createEveningsEditor(evenings, rundown, () => live.hosts(), now),
+    buildId,
+    now,
+    close: async () => {
+      live.close();
+      stills.close();
+      stalls.close();
+      compaction.close();
+      await values.close();
+      await journal.flush();
+      journal.close();
+      await keeper?.close();
+    },
+  };
+}

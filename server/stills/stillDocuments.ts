@@ -1,0 +1,25 @@
+import type { PinnedDocument } from "../../core/rundown/pinnedDocument.ts";
+import { wornAt } from "../../core/rundown/steps.ts";
+import type { SlotPage } from "../../core/show/slot.ts";
+
+/**
+ * What a page is painted from: its content, what it may wear in an outfit on a screen of any shape, its media.
+ * @returns undefined when the content is not there
+ */
+export function stillDocuments(
+  page: SlotPage,
+  outfitId: string,
+  findDocument: (hash: string) => PinnedDocument | undefined,
+): (readonly [hash: string, document: PinnedDocument])[] | undefined {
+  const content = findDocument(page.content);
+  if (content?.kind !== "page") return undefined;
+  const worn = [outfitId, ...(content.variants[outfitId] ?? [])].flatMap((id) => {
+    const at = wornAt(content, id, page.step);
+    return at ? [at.template, at.style] : [];
+  });
+  const hashes = new Set([page.content, ...worn, ...content.media]);
+  return [...hashes].flatMap((hash) => {
+    const document = findDocument(hash);
+    return document ? [[hash, document] as const] : [];
+  });
+}

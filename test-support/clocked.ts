@@ -1,0 +1,107 @@
+import type { ReadyCue } from "../core/rundown/readyCue.ts";
+import { stepsOf } from "../core/rundown/steps.ts";
+import type { Actor } from "../core/show/actor.ts";
+import type { Command, TimerCommand } from "../core/show/commands.ts";
+import { decide } from "../core/show/decide.ts";
+import type { DecideContext, Decision } from "../core/show/decideContext.ts";
+import { decideTimer } from "../core/show/decideTimer.ts";
+import type { LoggedEvent } from "../core/show/events.ts";
+import { evolve } from "../core/show/evolve.ts";
+import { pageAt } from "../core/show/slot.ts";
+import { type ShowState, showStateSchema } from "../core/show/state.ts";
+import { timerCommands } from "../core/show/timerCommands.ts";
+import type { ScreenPlan } from "../core/venue/plan.ts";
+import { STARTER_PLAN } from "../designs/starter.ts";
+import { DESK, openedState } from "./contents.ts";
+
+/** A show with a clock: what is due is brought when its time comes, as the server does. */
+export class Clocked {
+  state: ShowState = openedState();
+  atMs = 10_000;
+  readonly kinds: string[] = [];
+  /** All that was written down. */
+  readonly logged: LoggedEvent[] = [];
+
+  /** Whether every state is read back by its schema; thousands of presses are quicker without. */
+  isChecked = true;
+  plans: readonly ScreenPlan[] = [];
+  sparedIds: readonly string[] = [];
+
+  constructor(
+    public cues: readonly ReadyCue[],
+    readonly compileStageNote: DecideContext["compileStageNote"] = () => undefined,
+  ) {}
+
+  press(command: Command, actor: Actor = DESK): string | null {
+    return this.#apply(decide(this.state, command, this.#context(actor)), actor, command.id);
+  }
+
+  /** Undoes the newest act. */
+  undo(actor: Actor = DESK): string | null {
+    const actId = this.state.acts.at(-1)?.actId ?? "none";
+    return this.press({ kind: "undo", id: `undo-${actId}`, actId }, actor);
+  }
+
+  take(index: number, step = 0, more: { actor?: Actor; isJump?: boolean } = {}): string | null {
+    const cue = this.cues[index] as ReadyCue;
+    const anchor = (stepsOf(cue.content)[step] as ReturnType<typeof stepsOf>[number]).anchor;
+    const command: Command = {
+      kind: "take",
+      id: `take-${this.atMs}-${this.state.seq}-${index}`,
+      how: "usual",
+      builtOn: this.state.airRevision,
+      isJump: more.isJump ?? false,
+      target: { cueId: cue.cueId, content: cue.hash, step: anchor },
+    };
+    return this.press(command, more.actor);
+  }
+
+  /** Lets time pass, in steps no longer than the server's. */
+  wait(ms: number, stepMs = 20): void {
+    const until = this.atMs + ms;
+    while (this.atMs < until) {
+      const sinceMs = this.atMs;
+      this.atMs = Math.min(until, this.atMs + stepMs);
+      for (const command of timerCommands(this.state, this.cues, sinceMs, this.atMs)) this.#byItself(command);
+    }
+  }
+
+  /** The time of day of a cue has come. */
+  timed(index: number): void {
+    this.#byItself({ kind: "timed", cueId: (this.cues[index] as ReadyCue).cueId, atMs: this.atMs });
+  }
+
+  #byItself(command: TimerCommand): void {
+    const actor = { kind: "timer" } as const;
+    this.#apply(decideTimer(this.state, command, this.#context(actor)), actor, null);
+  }
+
+  on(layerId: string): string | null {
+    return pageAt(this.state.slots[layerId] ?? [], this.atMs)?.cueId ?? null;
+  }
+
+  #context(actor: Actor): DecideContext {
+    return {
+      atMs: this.atMs,
+      startAtMs: this.atMs,
+      cues: this.cues,
+      findPlan: (id: string) => [STARTER_PLAN, ...this.plans].find((plan) => plan.id === id),
+      outputIds: ["wall", "stream"],
+      sparedIds: this.sparedIds,
+      actor,
+      compileStageNote: this.compileStageNote,
+    };
+  }
+
+  #apply(decision: Decision, actor: Actor, actId: string | null): string | null {
+    if ("refused" in decision) return decision.refused;
+    for (const event of decision.events) {
+      this.kinds.push(event.kind);
+      const logged: LoggedEvent = { seq: this.state.seq + 1, atMs: this.atMs, actor, actId, event };
+      this.logged.push(logged);
+      this.state = evolve(this.state, logged);
+    }
+    if (this.isChecked) showStateSchema.parse(this.state);
+    return null;
+  }
+}

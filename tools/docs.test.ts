@@ -1,0 +1,44 @@
+import { existsSync, readdirSync, readFileSync } from "node:fs";
+import { expect, test } from "vitest";
+
+const ROOT = new URL("..", import.meta.url);
+const FOLDERS = [
+  "core",
+  "painters",
+  "designs",
+  "demo",
+  "server",
+  "app",
+  "tools",
+  "test-support",
+  "e2e",
+  "bench",
+  "public",
+  "docs",
+];
+const files = FOLDERS.flatMap((folder) =>
+  readdirSync(new URL(folder, ROOT), { recursive: true, encoding: "utf8" }).map(
+    (path) => `/${folder}/${path}`,
+  ),
+);
+const documents = [
+  "README.md",
+  "core/README.md",
+  ...readdirSync(new URL("docs", ROOT))
+    .filter((name) => name.endsWith(".md"))
+    .map((name) => `docs/${name}`),
+];
+
+test.each(documents)("%s names files that are there, and pictures that open", (document) => {
+  const text = readFileSync(new URL(document, ROOT), "utf8");
+  const named = [...text.matchAll(/`([\w./-]+\.(?:tsx?|[mc]?js|md))`/g)]
+    .map(([, path = ""]) => path)
+    .filter((path) => !path.startsWith("build/"));
+  expect(
+    named.filter(
+      (path) => !files.some((file) => file.endsWith(`/${path}`)) && !existsSync(new URL(path, ROOT)),
+    ),
+  ).toEqual([]);
+  const pictures = [...text.matchAll(/\]\(([\w./-]+\.png)\)/g)].map(([, path = ""]) => path);
+  expect(pictures.filter((path) => !existsSync(new URL(path, ROOT)))).toEqual([]);
+});
