@@ -151,7 +151,7 @@ test("a window loaded again in the middle of a motion, or opened late, shows wha
   const wall = await openOutput(show, 0);
   const other = await openOutput(show, 0);
   await page.keyboard.press("Space");
-  await expect(output(wall)).toHaveAttribute("data-moving", "yes");
+  await expect(output(wall)).toHaveAttribute("data-seq", "2");
   await wall.reload();
   await expect(output(wall)).toHaveAttribute("data-ready", "yes");
   await settled(wall, 2);

@@ -5,6 +5,7 @@ import { PNG } from "pngjs";
 import { brightness, largestDifference, pixel, shoot } from "./support/pixels.ts";
 import {
   chooseCue,
+  cueButton,
   expect,
   goTo,
   openDesk,
@@ -79,35 +80,28 @@ test("a picture is brought in, put on a page and seen on the outputs; a file tha
   await expect.poll(async () => pixel(await shoot(wall), 960, 500)).toEqual([0, 255, 0, 255]);
 });
 
-test("a clip plays by the page's clock on two outputs at once, and a keyed one shows what lies beneath", async ({
+test("a keyed clip plays on two outputs at once, cut out by a worker, and shows what lies beneath", async ({
   page,
   show,
   openOutput,
 }) => {
-  await openDesk(page, show);
-  const wall = await openOutput(show, 0);
-  const stream = await openOutput(show, 1);
-  // The boat: full frame on the wall, over the picture on the stream, cut out on both.
-  await takeCue(page, "cue-0021");
-  const positions = () =>
-    Promise.all(
-      [wall, stream].map((screen) =>
-        screen.evaluate(() => {
-          const frames = Number(
-            document.querySelector<HTMLElement>("canvas[data-keyed-by]")?.dataset.frames ?? 0,
-          );
-          return {
-            frames,
-            keyedBy: document.querySelector<HTMLElement>("canvas[data-keyed-by]")?.dataset.keyedBy,
-          };
-        }),
-      ),
-    );
-  await expect.poll(async () => (await positions()).every(({ frames }) => frames > 3)).toBe(true);
-  expect((await positions()).map(({ keyedBy }) => keyedBy)).toEqual(["worker", "worker"]);
-  // The green is gone: a corner of the stream is clear, and nowhere is it green.
-  const shot = await shoot(stream);
-  expect(pixel(shot, 60, 60)[3]).toBeLessThan(10);
+  // The boat as a moving backdrop: it goes round, so that no slow machine finds it ended.
+  await openDesk(page, show, "prepare");
+  await (await scrollTo(page, cueButton(page, "cue-0019"))).click();
+  await page.getByRole("button", { name: "Paper boat" }).click();
+  await saved(page);
+  await goTo(page, "Run");
+  const screens = [await openOutput(show, 0), await openOutput(show, 3)] as const;
+  await takeCue(page, "cue-0019");
+  for (const screen of screens) {
+    const keyed = screen.locator("canvas[data-keyed-by]");
+    await expect(keyed).toHaveAttribute("data-keyed-by", "worker");
+    await expect.poll(async () => Number(await keyed.getAttribute("data-frames"))).toBeGreaterThan(3);
+  }
+  // The green is gone: through a corner of the clip the porch's black is seen, and the boat stands before it.
+  const shot = await shoot(screens[1]);
+  expect(pixel(shot, 60, 60)).toEqual([0, 0, 0, 255]);
+  expect(brightness(shot)).toBeGreaterThan(1);
 });
 
 test("clips on two outputs are at the same place, and are heard only where sound is on", async ({
@@ -118,30 +112,28 @@ test("clips on two outputs are at the same place, and are heard only where sound
   await openDesk(page, show);
   const wall = await openOutput(show, 0);
   const stream = await openOutput(show, 1);
-  await takeCue(page, "cue-0020");
   const clip = (screen: typeof wall) =>
     screen.evaluate(() => {
       const video = document.querySelector("video");
       const box = video?.parentElement;
       return video && !video.paused
         ? {
-            at: video.currentTime - performance.now() / 1_000,
-            timeOrigin: performance.timeOrigin / 1_000,
+            beganAtS: (performance.timeOrigin + performance.now()) / 1_000 - video.currentTime,
             muted: video.muted && box?.dataset.silenced !== "yes",
           }
         : undefined;
     });
-  await expect.poll(async () => (await clip(wall)) && (await clip(stream)) && true).toBe(true);
   // Each clip's beginning on the clock of the machine: the same for both, to within a few frames.
-  await expect
-    .poll(async () => {
-      const [a, b] = await Promise.all([clip(wall), clip(stream)]);
-      return a && b ? Math.abs(a.at - a.timeOrigin - (b.at - b.timeOrigin)) : 9;
-    })
-    .toBeLessThan(0.2);
+  const mutedTogether = async () => {
+    const [a, b] = await Promise.all([clip(wall), clip(stream)]);
+    return a && b && Math.abs(a.beganAtS - b.beganAtS) < 0.2 ? [a.muted, b.muted] : "not together";
+  };
+  // The clip has five seconds, which a machine that stalls may pass over: then it is taken again.
   // The wall plays sound (or was silenced by the browser, and says so); the stream does not.
-  expect((await clip(wall))?.muted).toBe(false);
-  expect((await clip(stream))?.muted).toBe(true);
+  await expect(async () => {
+    await takeCue(page, "cue-0020");
+    await expect.poll(mutedTogether, { timeout: 8_000 }).toEqual([false, true]);
+  }).toPass();
 });
 
 test("an output of the key shows the alpha of the page in white over black", async ({
