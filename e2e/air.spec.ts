@@ -1,10 +1,10 @@
 import { brightness, LAYER_ROUNDING, largestDifference, pixel, shoot } from "./support/pixels.ts";
 import {
+  arm,
   expect,
   marked,
   openDesk,
   output,
-  scrollTo,
   seqOf,
   settled,
   takeSteps,
@@ -211,7 +211,7 @@ test("a short press of a guarded key does nothing; arming and scrolling do nothi
   await page.keyboard.press("ArrowDown");
   await page.keyboard.press("ArrowRight");
   await expect(page.getByText("NEXT · ARMED")).toBeVisible();
-  await (await scrollTo(page, page.locator("[data-step]", { hasText: "boat school" }).first())).click();
+  await arm(page, page.locator("[data-step]", { hasText: "boat school" }).first());
   await expect(page.locator("[data-mark=next]")).toContainText("Noor Halvard");
   await page.mouse.wheel(0, 900);
   expect(largestDifference(await shoot(wall), before)).toBe(0);

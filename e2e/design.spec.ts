@@ -4,6 +4,7 @@ import SQLite from "better-sqlite3";
 import { PNG } from "pngjs";
 import { brightness, largestDifference, pixel, shoot } from "./support/pixels.ts";
 import {
+  arm,
   chooseCue,
   cueButton,
   expect,
@@ -18,8 +19,7 @@ import {
 
 /** Arms a cue by its number and takes it. */
 async function takeCue(desk: import("@playwright/test").Page, cueId: string): Promise<void> {
-  await (await scrollTo(desk, desk.locator(`[data-step^="${cueId}/"]`).first())).click();
-  await expect(desk.locator(`[data-step^="${cueId}/"][data-mark=next]`)).toBeVisible();
+  await arm(desk, desk.locator(`[data-step^="${cueId}/"]`).first());
   await desk.keyboard.press("Space");
 }
 
@@ -74,8 +74,7 @@ test("a picture is brought in, put on a page and seen on the outputs; a file tha
   await saved(page);
   await goTo(page, "Run");
   const wall = await openOutput(show, 0);
-  await (await scrollTo(page, page.locator("[data-step]", { hasText: "A field" }))).click();
-  await expect(page.locator("[data-mark=next]", { hasText: "A field" })).toBeVisible();
+  await arm(page, page.locator("[data-step]", { hasText: "A field" }));
   await page.keyboard.press("Space");
   await expect.poll(async () => pixel(await shoot(wall), 960, 500)).toEqual([0, 255, 0, 255]);
 });

@@ -2,6 +2,7 @@ import type { Page } from "@playwright/test";
 import { brightness, shoot } from "./support/pixels.ts";
 import {
   anotherDesk,
+  arm,
   chooseCue,
   expect,
   goTo,
@@ -9,7 +10,6 @@ import {
   marked,
   openDesk,
   saved,
-  scrollTo,
   seqOf,
   settled,
   takeSteps,
@@ -35,8 +35,7 @@ test("a strap taken out of order during a song is an aside: line, next and arm s
   await openDesk(page, show);
   const wall = await openOutput(show, 0);
   await takeToSong(page, wall);
-  await step(page, "cue-0005/B").click();
-  await expect(page.getByText("NEXT · ARMED")).toBeVisible();
+  await arm(page, step(page, "cue-0005/B"));
   await page.keyboard.press("f");
   await page.keyboard.type("Noor Halvard");
   await expect(page.getByRole("option", { name: /Noor Halvard/ }).first()).toBeVisible();
@@ -226,8 +225,7 @@ test("what is next can be enlarged, its clock runs, and no air key is swallowed 
 }) => {
   await openDesk(page, show);
   const wall = await openOutput(show, 0);
-  await (await scrollTo(page, page.locator('[data-step^="cue-0026"]').first())).click();
-  await expect(page.getByText("NEXT · ARMED")).toBeVisible();
+  await arm(page, page.locator('[data-step^="cue-0026"]').first());
   await page.getByRole("button", { name: "Enlarge what is next on Loft wall" }).click();
   const large = page.getByRole("img", { name: "On Loft wall after the next take, enlarged" });
   await expect(large).toBeVisible();

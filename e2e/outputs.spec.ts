@@ -2,6 +2,7 @@ import type { Locator, Page } from "@playwright/test";
 import type { PNG } from "pngjs";
 import { brightness, largestDifference, pixel, shoot, withoutEdge } from "./support/pixels.ts";
 import {
+  arm,
   chooseCue,
   expect,
   goTo,
@@ -35,8 +36,7 @@ async function fill(page: Page, label: string, value: string): Promise<void> {
 /** Arms the first words of the demo's first song and takes them. */
 async function takeSong(page: Page, screen: Page): Promise<void> {
   const before = await seqOf(screen);
-  await page.locator('[data-step^="cue-0005/V1"]').first().click();
-  await expect(page.getByText("NEXT · ARMED")).toBeVisible();
+  await arm(page, page.locator('[data-step^="cue-0005/V1"]').first());
   await page.keyboard.press("Space");
   await settled(screen, before + 2);
 }

@@ -2,6 +2,7 @@ import type { Page } from "@playwright/test";
 import { brightness, LAYER_ROUNDING, largestDifference, shoot } from "./support/pixels.ts";
 import {
   anotherDesk,
+  arm,
   chooseCue,
   expect,
   expectCues,
@@ -320,7 +321,7 @@ test("the evening is held against its plan @long", async ({ page, show, openOutp
   await openDesk(page, show);
   const wall = await openOutput(show, 0);
   await expect(page.getByText(/Begins in|Late to begin/)).toBeVisible();
-  await page.locator('[data-step^="cue-0005/V1"]').first().click();
+  await arm(page, page.locator('[data-step^="cue-0005/V1"]').first());
   await page.keyboard.press("Space");
   await settled(wall, 3);
   // Planned for 3:20, and just begun.

@@ -1,5 +1,6 @@
 import { brightness, largestDifference, pixel, shoot } from "./support/pixels.ts";
 import {
+  arm,
   chooseCue,
   expect,
   goTo,
@@ -56,7 +57,7 @@ test("a plan is seen before it is used, switches all screens as one, and a cue m
 }) => {
   await openDesk(page, show);
   const wall = await openOutput(show, 0);
-  await page.locator('[data-step^="cue-0005/V1"]').first().click();
+  await arm(page, page.locator('[data-step^="cue-0005/V1"]').first());
   await page.keyboard.press("Space");
   await settled(wall, 3);
   expect(brightness(await shoot(wall))).toBeGreaterThan(1);
@@ -78,8 +79,7 @@ test("a plan is seen before it is used, switches all screens as one, and a cue m
   await page.getByRole("combobox", { name: "Under another plan" }).selectOption({ label: "do not take" });
   await saved(page);
   await goTo(page, "Run");
-  await page.locator('[data-step^="cue-0005/V1"]').first().click();
-  await expect(page.getByText("NEXT · ARMED")).toBeVisible();
+  await arm(page, page.locator('[data-step^="cue-0005/V1"]').first());
   const before = await seqOf(wall);
   await page.keyboard.press("Space");
   await expect(page.getByText("made for another screen plan")).toBeVisible();
@@ -91,8 +91,7 @@ test("a plan is seen before it is used, switches all screens as one, and a cue m
     .selectOption({ label: "switch to it with the take" });
   await saved(page);
   await goTo(page, "Run");
-  await page.locator('[data-step^="cue-0005/V1"]').first().click();
-  await expect(page.getByText("NEXT · ARMED")).toBeVisible();
+  await arm(page, page.locator('[data-step^="cue-0005/V1"]').first());
   await page.keyboard.press("Space");
   await expect.poll(async () => brightness(await shoot(wall))).toBeGreaterThan(1);
   await expect(page.getByRole("button", { name: /^Evening ⇧1/ })).toHaveAttribute("title", "In use");

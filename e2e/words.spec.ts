@@ -3,6 +3,7 @@ import { strToU8, zipSync } from "fflate";
 import { brightness, shoot } from "./support/pixels.ts";
 import type { RunningShow } from "./support/runningShow.ts";
 import {
+  arm,
   chooseCue,
   expect,
   goTo,
@@ -10,7 +11,6 @@ import {
   openDesk,
   output,
   saved,
-  scrollTo,
   seqOf,
   settled,
   test,
@@ -264,7 +264,7 @@ test("the credit is a step of its own at the end, in each outfit's own template;
 
   const wall = await openOutput(show, 0);
   await goTo(page, "Run");
-  await (await scrollTo(page, page.locator('[data-step^="cue-0013/credit"]'))).click();
+  await arm(page, page.locator('[data-step^="cue-0013/credit"]'));
   await page.keyboard.press("Space");
   await settled(wall, 3);
   await expect(page.locator("[data-mark=air]")).toContainText("Traditional on the quay");

@@ -178,6 +178,12 @@ export async function expectCues(page: Page, count: number): Promise<void> {
   await expect(page.locator("[data-cue]").first()).toHaveAttribute("aria-setsize", `${count}`);
 }
 
+/** Arms a step of the script, and waits until the desk says so: a press that waits behind one the server is slow to answer is let go. */
+export async function arm(page: Page, step: Locator): Promise<void> {
+  await (await scrollTo(page, step)).click();
+  await expect(step).toContainText("NEXT · ARMED");
+}
+
 /** All that was typed in the open cue, or song, is on the disk. */
 export const saved = (page: Page) => expect(page.getByText("saved", { exact: true })).toBeVisible();
 
