@@ -23,6 +23,7 @@ export default defineConfig({
       "harfbuzzjs",
       "cmdk",
       "fflate",
+      "p-retry",
       "papaparse",
       "qrcode-generator",
       "@dnd-kit/core",

@@ -1,6 +1,7 @@
+import type { Page } from "@playwright/test";
 import { CutProxy } from "./support/cutProxy.ts";
 import { brightness, LAYER_ROUNDING, largestDifference, shoot } from "./support/pixels.ts";
-import { expect, goTo, openDesk, output, seqOf, settled, takeSteps, test } from "./support/show.ts";
+import { arm, expect, goTo, openDesk, output, seqOf, settled, takeSteps, test } from "./support/show.ts";
 
 const HOUR_MS = 3_600_000;
 /** Longer than the server waits for a silent window (10 s). Half a minute when asked: CUT_MS=30000. */
@@ -158,4 +159,73 @@ test("a window that starts with no server shows what it was told to: its last pi
   await wall.reload();
   await expect(output(wall)).toHaveAttribute("data-stand-by", "nothing");
   expect(brightness(await shoot(wall))).toBe(0);
+});
+
+/** Files that a window asks for do not come, until they are let through. */
+async function withholdFiles(screen: Page): Promise<{ readonly refused: () => number; letThrough(): void }> {
+  let refused = 0;
+  let isCut = true;
+  await screen.route(/\/(media|fonts)\//, (route) => {
+    if (!isCut) return route.continue();
+    refused++;
+    return route.abort();
+  });
+  return {
+    refused: () => refused,
+    letThrough: () => {
+      isCut = false;
+    },
+  };
+}
+
+test("a picture and a clip that could not be fetched come when the network does", async ({
+  page,
+  show,
+  openOutput,
+}) => {
+  await openDesk(page, show);
+  const whole = await openOutput(show, 0);
+  const picture = await openOutput(show, 0);
+  const withheld = await withholdFiles(picture);
+  await arm(page, page.locator('[data-step^="cue-0018/"]').first());
+  await page.keyboard.press("Space");
+  await settled(picture, 3);
+  await settled(whole, 3);
+  const isWhole = async () => largestDifference(await shoot(picture), await shoot(whole)) <= LAYER_ROUNDING;
+  await expect.poll(withheld.refused).toBeGreaterThan(0);
+  expect(await isWhole()).toBe(false);
+  withheld.letThrough();
+  await expect.poll(isWhole).toBe(true);
+
+  const clip = await openOutput(show, 0);
+  const clips = await withholdFiles(clip);
+  await arm(page, page.locator('[data-step^="cue-0019/"]').first());
+  await page.keyboard.press("Space");
+  const playedS = () => clip.evaluate(() => document.querySelector("video")?.currentTime ?? 0);
+  await expect.poll(clips.refused).toBeGreaterThan(0);
+  expect(await playedS()).toBe(0);
+  clips.letThrough();
+  await expect.poll(playedS).toBeGreaterThan(0);
+});
+
+test("a font that could not be fetched comes when the network does, and the words with it", async ({
+  page,
+  emptyShow,
+  openOutput,
+}) => {
+  await openDesk(page, emptyShow, "prepare");
+  const wall = await openOutput(emptyShow, 0);
+  const files = await withholdFiles(wall);
+  const box = page.getByRole("textbox", { name: "Add" });
+  await box.fill("海の灯, 港");
+  await expect(page.getByText(/name strap: 海の灯/)).toBeVisible();
+  await box.press("Enter");
+  await goTo(page, "Run");
+  await expect(page.locator("[data-mark=next]")).toContainText("海の灯");
+  await expect.poll(files.refused).toBeGreaterThan(0);
+  await page.keyboard.press("Space");
+  await settled(wall, 2);
+  const boxes = await shoot(wall);
+  files.letThrough();
+  await expect.poll(async () => largestDifference(await shoot(wall), boxes)).toBeGreaterThan(100);
 });

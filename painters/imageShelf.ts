@@ -1,6 +1,17 @@
+import { fetchPatiently } from "./fetchPatiently.ts";
+
+/** A picture, decoded, as soon as it can be had. */
+export const loadImage = (address: string): Promise<HTMLImageElement> =>
+  fetchPatiently(async () => {
+    const image = new Image();
+    image.src = address;
+    await image.decode();
+    return image;
+  });
+
 /** Picture files of a window, loaded when a plate first asks for them. */
 export class ImageShelf {
-  readonly #images = new Map<string, HTMLImageElement | "loading" | "broken">();
+  readonly #images = new Map<string, HTMLImageElement | "loading">();
   readonly #addressOf: (file: string) => string;
   readonly #listeners = new Set<(file: string) => void>();
 
@@ -8,7 +19,7 @@ export class ImageShelf {
     this.#addressOf = addressOf;
   }
 
-  /** The decoded picture; undefined while it loads and when it cannot be read. */
+  /** The decoded picture; undefined until it has come. */
   readonly find = (file: string): HTMLImageElement | undefined => {
     const known = this.#images.get(file);
     if (known instanceof HTMLImageElement) return known;
@@ -24,14 +35,9 @@ export class ImageShelf {
 
   #load(file: string): void {
     this.#images.set(file, "loading");
-    const image = new Image();
-    image.src = this.#addressOf(file);
-    image.decode().then(
-      () => {
-        this.#images.set(file, image);
-        for (const listener of this.#listeners) listener(file);
-      },
-      () => this.#images.set(file, "broken"),
-    );
+    void loadImage(this.#addressOf(file)).then((image) => {
+      this.#images.set(file, image);
+      for (const listener of this.#listeners) listener(file);
+    });
   }
 }

@@ -2,6 +2,7 @@ import type { PieceContent } from "../core/compose/piece.ts";
 import type { Placement } from "../core/compose/placements.ts";
 import type { ChromaKey } from "../core/picture/chromaKey.ts";
 import { ChromaKeyer } from "./chromaKeyer.ts";
+import { fetchPatiently } from "./fetchPatiently.ts";
 
 /** What clips need to know of the window they play in. */
 export interface VideoMaker {
@@ -26,12 +27,14 @@ export class VideoPlate {
   readonly #content: Video;
   readonly #sound: boolean;
   readonly #keyer: ChromaKeyer | undefined;
+  readonly #end = new AbortController();
 
   constructor(content: Video, maker: VideoMaker) {
     this.#content = content;
     this.#sound = maker.sound && content.level > 0;
     this.#video = document.createElement("video");
     this.#video.src = maker.addressOf(content.file);
+    this.#loadAnewOnError();
     this.#video.muted = !this.#sound;
     this.#video.playsInline = true;
     this.#video.preload = "auto";
@@ -62,6 +65,7 @@ export class VideoPlate {
   }
 
   discard(): void {
+    this.#end.abort();
     this.#keyer?.discard();
     this.#video.pause();
     this.#video.removeAttribute("src");
@@ -92,6 +96,26 @@ export class VideoPlate {
       video.currentTime = Math.min(positionS, video.duration || positionS);
     video.playbackRate = Math.abs(off) < IN_STEP_S || Math.abs(off) > JUMP_S ? 1 : 1 + Math.sign(off) * NUDGE;
     if (video.paused) void this.#play();
+  }
+
+  #loadAnewOnError(): void {
+    const video = this.#video;
+    const { signal } = this.#end;
+    const load = async () => {
+      // Loading takes the last frame off: only once the file is there again.
+      const { ok, status } = await fetch(video.src, { method: "HEAD", signal });
+      if (!ok) throw new Error(`${status} for ${video.src}`);
+      await new Promise((resolve, reject) => {
+        video.onloadeddata = resolve;
+        video.onerror = reject;
+        video.load();
+      });
+    };
+    video.onerror = () =>
+      void fetchPatiently(load, signal).then(
+        () => this.#loadAnewOnError(),
+        () => undefined,
+      );
   }
 
   async #play(): Promise<void> {

@@ -1,6 +1,7 @@
 import { FALLBACK_FONTS, SHIPPED_FONTS, type ShippedFont } from "../../core/text/fontList.ts";
 import { createHarfBuzzShaper } from "../../core/text/harfbuzz.ts";
 import type { Shaper } from "../../core/text/shaper.ts";
+import { fetchPatiently } from "../../painters/fetchPatiently.ts";
 
 export interface LoadedShaper {
   readonly shaper: Shaper;
@@ -21,7 +22,7 @@ export function onFonts(listener: () => void): () => void {
 /** The venue added a font or took one out: this window has it from now on. */
 export async function fontsChanged(): Promise<void> {
   const { shaper } = await loadShaper();
-  await loadAdded(shaper);
+  await fetchPatiently(() => loadAdded(shaper));
   for (const listener of listeners) listener();
 }
 
@@ -53,7 +54,8 @@ async function load(): Promise<LoadedShaper> {
 /** Fonts that the venue added by file. */
 async function listAdded(): Promise<readonly { readonly id: string }[]> {
   const response = await fetch("/fonts");
-  return response.ok ? ((await response.json()) as { id: string }[]) : [];
+  if (!response.ok) throw new Error(`The venue's fonts could not be listed: ${response.status}`);
+  return (await response.json()) as { id: string }[];
 }
 
 async function fetchFont({ id }: { readonly id: string }): Promise<[string, Uint8Array]> {
@@ -77,16 +79,10 @@ export function createLateFonts(shaper: Shaper, onLoaded: () => void): (words: s
       if (asked.has(font.id) || shaper.hasFont(font.id) || !lines.some((line) => font.late?.wanted(line)))
         continue;
       asked.add(font.id);
-      fetchFont(font).then(
-        ([id, bytes]) => {
-          shaper.addFont(id, bytes);
-          onLoaded();
-        },
-        (error: unknown) => {
-          asked.delete(font.id);
-          console.error(error);
-        },
-      );
+      void fetchPatiently(() => fetchFont(font)).then(([id, bytes]) => {
+        shaper.addFont(id, bytes);
+        onLoaded();
+      });
     }
   };
 }
