@@ -1,6 +1,7 @@
-import type { Page } from "@playwright/test";
+import type { Browser } from "@playwright/test";
 import { CutProxy } from "./support/cutProxy.ts";
 import { brightness, LAYER_ROUNDING, largestDifference, shoot } from "./support/pixels.ts";
+import type { RunningShow } from "./support/runningShow.ts";
 import { arm, expect, goTo, openDesk, output, seqOf, settled, takeSteps, test } from "./support/show.ts";
 
 const HOUR_MS = 3_600_000;
@@ -161,71 +162,69 @@ test("a window that starts with no server shows what it was told to: its last pi
   expect(brightness(await shoot(wall))).toBe(0);
 });
 
-/** Files that a window asks for do not come, until they are let through. */
-async function withholdFiles(screen: Page): Promise<{ readonly refused: () => number; letThrough(): void }> {
+/** An output whose window gets no more files, until they are let through. Its worker is off: it would fetch them unseen. */
+async function openWithoutFiles(browser: Browser, show: RunningShow) {
+  const context = await browser.newContext({
+    viewport: { width: 960, height: 540 },
+    serviceWorkers: "block",
+  });
+  const screen = await context.newPage();
+  await screen.goto(show.outputLink(0));
+  await expect(output(screen)).toHaveAttribute("data-ready", "yes");
   let refused = 0;
-  let isCut = true;
-  await screen.route(/\/(media|fonts)\//, (route) => {
-    if (!isCut) return route.continue();
+  const address = /\/(media|fonts)\//;
+  await screen.route(address, (route) => {
     refused++;
     return route.abort();
   });
-  return {
-    refused: () => refused,
-    letThrough: () => {
-      isCut = false;
-    },
-  };
+  return { screen, refused: () => refused, letThrough: () => screen.unroute(address) };
 }
 
 test("a picture and a clip that could not be fetched come when the network does", async ({
   page,
   show,
-  openOutput,
+  browser,
 }) => {
   await openDesk(page, show);
-  const whole = await openOutput(show, 0);
-  const picture = await openOutput(show, 0);
-  const withheld = await withholdFiles(picture);
+  const picture = await openWithoutFiles(browser, show);
   await arm(page, page.locator('[data-step^="cue-0018/"]').first());
   await page.keyboard.press("Space");
-  await settled(picture, 3);
-  await settled(whole, 3);
-  const isWhole = async () => largestDifference(await shoot(picture), await shoot(whole)) <= LAYER_ROUNDING;
-  await expect.poll(withheld.refused).toBeGreaterThan(0);
-  expect(await isWhole()).toBe(false);
-  withheld.letThrough();
-  await expect.poll(isWhole).toBe(true);
+  await settled(picture.screen, 3);
+  await expect.poll(picture.refused).toBeGreaterThan(0);
+  const without = await shoot(picture.screen);
+  await picture.letThrough();
+  await expect.poll(async () => largestDifference(await shoot(picture.screen), without)).toBeGreaterThan(100);
+  await picture.screen.context().close();
 
-  const clip = await openOutput(show, 0);
-  const clips = await withholdFiles(clip);
+  const clip = await openWithoutFiles(browser, show);
   await arm(page, page.locator('[data-step^="cue-0019/"]').first());
   await page.keyboard.press("Space");
-  const playedS = () => clip.evaluate(() => document.querySelector("video")?.currentTime ?? 0);
-  await expect.poll(clips.refused).toBeGreaterThan(0);
+  const playedS = () => clip.screen.evaluate(() => document.querySelector("video")?.currentTime ?? 0);
+  await expect.poll(clip.refused).toBeGreaterThan(0);
   expect(await playedS()).toBe(0);
-  clips.letThrough();
+  await clip.letThrough();
   await expect.poll(playedS).toBeGreaterThan(0);
+  await clip.screen.context().close();
 });
 
 test("a font that could not be fetched comes when the network does, and the words with it", async ({
   page,
   emptyShow,
-  openOutput,
+  browser,
 }) => {
   await openDesk(page, emptyShow, "prepare");
-  const wall = await openOutput(emptyShow, 0);
-  const files = await withholdFiles(wall);
+  const wall = await openWithoutFiles(browser, emptyShow);
   const box = page.getByRole("textbox", { name: "Add" });
   await box.fill("海の灯, 港");
   await expect(page.getByText(/name strap: 海の灯/)).toBeVisible();
   await box.press("Enter");
   await goTo(page, "Run");
   await expect(page.locator("[data-mark=next]")).toContainText("海の灯");
-  await expect.poll(files.refused).toBeGreaterThan(0);
+  await expect.poll(wall.refused).toBeGreaterThan(0);
   await page.keyboard.press("Space");
-  await settled(wall, 2);
-  const boxes = await shoot(wall);
-  files.letThrough();
-  await expect.poll(async () => largestDifference(await shoot(wall), boxes)).toBeGreaterThan(100);
+  await settled(wall.screen, 2);
+  const boxes = await shoot(wall.screen);
+  await wall.letThrough();
+  await expect.poll(async () => largestDifference(await shoot(wall.screen), boxes)).toBeGreaterThan(100);
+  await wall.screen.context().close();
 });
