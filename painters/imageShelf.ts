@@ -1,14 +1,5 @@
 import { fetchPatiently } from "./fetchPatiently.ts";
 
-/** A picture, decoded, as soon as it can be had. */
-export const loadImage = (address: string): Promise<HTMLImageElement> =>
-  fetchPatiently(async () => {
-    const image = new Image();
-    image.src = address;
-    await image.decode();
-    return image;
-  });
-
 /** Picture files of a window, loaded when a plate first asks for them. */
 export class ImageShelf {
   readonly #images = new Map<string, HTMLImageElement | "loading">();
@@ -35,7 +26,12 @@ export class ImageShelf {
 
   #load(file: string): void {
     this.#images.set(file, "loading");
-    void loadImage(this.#addressOf(file)).then((image) => {
+    void fetchPatiently(async () => {
+      const image = new Image();
+      image.src = this.#addressOf(file);
+      await image.decode();
+      return image;
+    }).then((image) => {
       this.#images.set(file, image);
       for (const listener of this.#listeners) listener(file);
     });

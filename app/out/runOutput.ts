@@ -160,7 +160,7 @@ export function runOutput(
     fitted?.element.remove();
     for (const element of [document.documentElement, document.body])
       element.style.background = groundOf(output, overPicture);
-    loadStandBy(output, copy.state?.standBy ?? null);
+    loadStandBy(output, copy.state?.standBy ?? null, drawing.shelf);
     const glass = makeGlass(root, output, drawing, overPicture || output.program);
     const loop = new StageLoop(
       glass.stage,

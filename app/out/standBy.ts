@@ -1,7 +1,7 @@
 import type { PinnedDocument } from "../../core/rundown/pinnedDocument.ts";
 import type { ShowState } from "../../core/show/state.ts";
 import type { Output, ScreenPlan } from "../../core/venue/plan.ts";
-import { loadImage } from "../../painters/imageShelf.ts";
+import type { ImageShelf } from "../../painters/imageShelf.ts";
 
 /** What a window keeps so that it can start with no server. */
 export interface KeptShow {
@@ -55,9 +55,9 @@ export async function findKeptShow(token: string): Promise<KeptShow | undefined>
 }
 
 /** Loads the stand-by pictures ahead, the output's own and the show's: what was loaded is kept with the page. */
-export function loadStandBy({ standBy }: Output, ofShow: ShowState["standBy"]): void {
+export function loadStandBy({ standBy }: Output, ofShow: ShowState["standBy"], shelf: ImageShelf): void {
   for (const file of [standBy.show === "picture" ? standBy.file : null, ofShow?.file ?? null])
-    if (file !== null) void loadImage(`/media/${file}`);
+    if (file !== null) shelf.find(file);
 }
 
 /** Puts a picture of the library over a half of the output, or takes it away. */

@@ -101,7 +101,8 @@ export function CuePictures({
         const isMeant = ready.content.only?.includes(output.id) ?? true;
         const shows = isMeant && outfitId !== undefined && ready.content.wardrobe[outfitId] !== undefined;
         return (
-          <article key={output.id}>
+          // Others stand beside a tall one, instead of a hole.
+          <article key={output.id} className={output.heightPx > output.widthPx ? "row-span-3" : ""}>
             <h3 className="mb-1.5 flex items-baseline gap-2 text-[15px]">
               <span className="font-semibold">{output.name}</span>
               <span className="text-[14px] text-second">{outfit?.name.toLowerCase()}</span>
