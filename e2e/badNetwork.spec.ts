@@ -202,6 +202,15 @@ test("a picture and a clip that could not be fetched come when the network does"
   const playedS = () => clip.screen.evaluate(() => document.querySelector("video")?.currentTime ?? 0);
   await expect.poll(clip.refused).toBeGreaterThan(0);
   expect(await playedS()).toBe(0);
+  // While the file is away the clip is not loaded anew: that would take its last frame off.
+  await clip.screen.evaluate(() => {
+    document.querySelector("video")?.addEventListener("emptied", () => {
+      document.body.dataset.emptied = "yes";
+    });
+  });
+  const refusedBefore = clip.refused();
+  await expect.poll(clip.refused).toBeGreaterThan(refusedBefore + 1);
+  await expect(clip.screen.locator("body")).not.toHaveAttribute("data-emptied");
   await clip.letThrough();
   await expect.poll(playedS).toBeGreaterThan(0);
   await clip.screen.context().close();
