@@ -95,7 +95,7 @@ module.exports = {
       from: { path: "^core/", pathNot: "\\.test\\.ts$" },
       to: {
         pathNot:
-          "^core/|^node_modules/(zod|lru-cache|papaparse|node-diff3|bidi-js|linebreak|harfbuzzjs|base64-js|tiny-inflate|unicode-trie)/",
+          "^core/|^node_modules/(zod|lru-cache|papaparse|node-diff3|bidi-js|linebreak|harfbuzzjs|base64-js|tiny-inflate|unicode-trie|svgpath)/",
       },
     },
     {

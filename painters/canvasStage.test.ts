@@ -3,7 +3,7 @@ import { PNG } from "pngjs";
 import { beforeAll, describe, expect, test } from "vitest";
 import { composeSlot } from "../core/compose/compose.ts";
 import { placementsAt } from "../core/compose/placements.ts";
-import type { SceneObject } from "../core/scene/template.ts";
+import type { SceneObject } from "../core/scene/objectKinds.ts";
 import type { Shaper } from "../core/text/shaper.ts";
 import { box, ellipse, group, linear, rectangle, solid, text } from "../designs/parts.ts";
 import { loadShaper } from "../server/fonts/shippedFonts.ts";
@@ -97,7 +97,7 @@ describe("stills", () => {
       output: SIZE,
     });
     for (const { content } of laidOut.parts) {
-      if (content.kind !== "plate") throw new Error(content.kind);
+      if (content.kind !== "plate" && content.kind !== "shape") throw new Error(content.kind);
       const { picture } = content.plate;
       const { width, height } = picture.bounds;
       const [fill, key] = (["fill", "key"] as const).map((signal) => {

@@ -1,20 +1,14 @@
-import type { Placement } from "../core/compose/placements.ts";
+import type { Placement, PlatePlacement } from "../core/compose/placements.ts";
+import { clipOf } from "../core/compose/wipe.ts";
 import type { Pose } from "../core/motion/pose.ts";
+import type { Picture, Point, Rect } from "../core/picture/picture.ts";
+import { shapePath } from "../core/picture/shapePath.ts";
 import type { Plate } from "../core/scene/part.ts";
-import { allCorners, boundsOf, clipOf, isAtRest, opacityOf } from "./geometry.ts";
-import { type Canvas2D, type PaintKit, paintPicture, shapePath } from "./paint.ts";
-
-/** A canvas of the platform: an element, an offscreen one, or the server's. */
-export interface CanvasMaker {
-  readonly create: (
-    widthPx: number,
-    heightPx: number,
-  ) => { readonly image: CanvasImageSource; readonly context: Canvas2D };
-}
+import { boundsOf, isAtRest, opacityOf } from "./geometry.ts";
+import { type Canvas2D, canvasSize, type PaintKit, paintPicture } from "./paint.ts";
 
 export interface CanvasStageParts {
   readonly kit: PaintKit;
-  readonly maker: CanvasMaker;
   /** Device pixels to each output pixel. */
   readonly scale: number;
   readonly widthPx: number;
@@ -23,12 +17,14 @@ export interface CanvasStageParts {
   readonly from?: { readonly xPx: number; readonly yPx: number };
   /** Gives plates that are painted already; without it each is painted for every drawing. */
   readonly painted?: (plate: Plate) => CanvasImageSource;
+  /** The frame that a clip shows; without it, or before there is one, its poster stands for it. */
+  readonly frameOf?: (video: Extract<Placement, { kind: "video" }>) => CanvasImageSource | undefined;
   /** The program picture, for what is squeezed into a window; none leaves the window clear. */
   readonly program?: CanvasImageSource;
 }
 
 /**
- * Composes the same placements on one canvas: stills and tests. Clips show their posters.
+ * Composes the same placements on one canvas: stills, straight fills and tests.
  * @param context of a canvas of widthPx × heightPx times scale, cleared
  */
 export function drawOnCanvas(
@@ -49,6 +45,7 @@ function drawAll(
   within: Matrix,
 ): void {
   for (const placement of placements) {
+    if (placement.kind === "sound") continue;
     const opacity = opacityOf(placement.pose);
     if (opacity <= 0) continue;
     context.save();
@@ -56,27 +53,25 @@ function drawAll(
       case "plate":
         drawPlate(context, placement, parts, within, opacity);
         break;
+      case "drawn": {
+        const { picture, x, y, pose, pivot } = placement;
+        const { bounds } = picture;
+        const on = { ...bounds, x: x + bounds.x, y: y + bounds.y };
+        drawImage(context, paintNow(picture, parts), on, { pose, pivot }, SHARP, parts, within, opacity);
+        break;
+      }
       case "group":
         drawGroup(context, placement, parts, within, opacity);
         break;
-      case "video": {
-        const { video, x, y, pose, id } = placement;
-        if (video.poster)
-          drawPlate(
-            context,
-            { kind: "plate", id, plate: video.poster, x, y, pose, cornerPx: 0 },
-            parts,
-            within,
-            opacity,
-          );
+      case "video":
+        drawVideo(context, placement, parts, within, opacity);
         break;
-      }
       case "program": {
         if (!parts.program) break;
-        const { rect, radiiPx } = placement;
-        context.setTransform(...within);
+        const { rect, radiiPx, pose, pivot } = placement;
+        context.setTransform(...multiply(within, poseMatrix(pose, pivot)));
         context.globalAlpha = opacity;
-        context.clip(new parts.kit.MakePath(shapePath({ kind: "rectangle", rect, radiiPx })));
+        clipTo(context, cut(pose, rect) ?? rect, radiiPx, parts.kit);
         context.drawImage(parts.program, rect.x, rect.y, rect.width, rect.height);
       }
     }
@@ -84,26 +79,37 @@ function drawAll(
   }
 }
 
+const SHARP = [0, 0, 0, 0] as const;
+type Radii = Extract<Placement, { kind: "plate" }>["radiiPx"];
+
 function drawPlate(
   context: Canvas2D,
-  placement: Extract<Placement, { kind: "plate" }>,
+  placement: PlatePlacement,
   parts: CanvasStageParts,
   within: Matrix,
   opacity: number,
 ): void {
-  const { plate, pose, cornerPx } = placement;
-  const bounds = boundsOf(placement);
-  const { scale } = parts;
-  const painted = parts.painted?.(plate) ?? paintPlate(plate, parts);
-  const center = { x: bounds.x + bounds.width / 2, y: bounds.y + bounds.height / 2 };
-  context.setTransform(...multiply(within, poseMatrix(pose, center)));
+  const { plate, radiiPx, isAdded } = placement;
+  const painted = parts.painted?.(plate) ?? paintNow(plate.picture, parts);
+  if (isAdded) context.globalCompositeOperation = "lighter";
+  drawImage(context, painted, boundsOf(placement), placement, radiiPx, parts, within, opacity);
+}
+
+/** A painted picture on its bounds, as its pose has it. */
+function drawImage(
+  context: Canvas2D,
+  painted: CanvasImageSource,
+  bounds: Rect,
+  { pose, pivot }: { readonly pose: Pose; readonly pivot: Point },
+  radiiPx: Radii,
+  { scale, kit }: CanvasStageParts,
+  within: Matrix,
+  opacity: number,
+): void {
+  context.setTransform(...multiply(within, poseMatrix(pose, pivot)));
   context.globalAlpha = opacity;
-  const clip = clipOf(pose, bounds);
-  if (clip) {
-    const rect = { ...clip, x: bounds.x + clip.x, y: bounds.y + clip.y };
-    const radius = Math.min(cornerPx, clip.width / 2, clip.height / 2);
-    context.clip(new parts.kit.MakePath(shapePath({ kind: "rectangle", rect, radiiPx: allCorners(radius) })));
-  }
+  const clip = cut(pose, bounds);
+  if (clip) clipTo(context, clip, radiiPx, kit);
   // A plate at rest lies on whole pixels: it is copied, not resampled.
   context.imageSmoothingEnabled = !isAtRest(pose) || scale !== 1;
   context.drawImage(
@@ -115,13 +121,59 @@ function drawPlate(
   );
 }
 
-function paintPlate({ picture }: Plate, { maker, scale, kit }: CanvasStageParts): CanvasImageSource {
-  const { image, context } = maker.create(
-    Math.max(1, Math.ceil(picture.bounds.width * scale)),
-    Math.max(1, Math.ceil(picture.bounds.height * scale)),
-  );
+/** What is left of a rectangle when its edges are cut off; undefined when nothing is. */
+function cut(pose: Pose, rect: Rect): Rect | undefined {
+  const clip = clipOf(pose, rect);
+  return clip && { ...clip, x: rect.x + clip.x, y: rect.y + clip.y };
+}
+
+function clipTo(context: Canvas2D, rect: Rect, radii: Radii, kit: PaintKit): void {
+  const most = Math.min(rect.width, rect.height) / 2;
+  const radiiPx = radii.map((radius) => Math.min(radius, most)) as unknown as Radii;
+  context.clip(new kit.MakePath(shapePath({ kind: "rectangle", rect, radiiPx })));
+}
+
+function paintNow(picture: Picture, { scale, kit }: CanvasStageParts): CanvasImageSource {
+  const { widthPx, heightPx } = canvasSize(picture, scale);
+  const { image, context } = kit.makeCanvas(widthPx, heightPx);
   paintPicture(context, picture, scale, kit);
   return image;
+}
+
+function drawVideo(
+  context: Canvas2D,
+  placement: Extract<Placement, { kind: "video" }>,
+  parts: CanvasStageParts,
+  within: Matrix,
+  opacity: number,
+): void {
+  const { video, x, y, pose, pivot, radiiPx, blurPx, tints } = placement;
+  const box = { ...placement.box, x: x + placement.box.x, y: y + placement.box.y };
+  const frame = parts.frameOf?.(placement);
+  if (frame) {
+    context.setTransform(...multiply(within, poseMatrix(pose, pivot)));
+    context.globalAlpha = opacity;
+    clipTo(context, cut(pose, box) ?? box, radiiPx, parts.kit);
+    context.imageSmoothingEnabled = true;
+    context.imageSmoothingQuality = "high";
+    const { x: fx, y: fy, width, height } = video.frame;
+    context.drawImage(frame, x + fx, y + fy, width, height);
+    return;
+  }
+  if (!video.poster) return;
+  const { picture } = video.poster;
+  const tint = tints.at(-1);
+  const bare = blurPx <= 0 && !tint && placement.box === video.box;
+  const painted = bare
+    ? (parts.painted?.(video.poster) ?? paintNow(picture, parts))
+    : paintNow({ ...picture, ...(blurPx > 0 ? { blurPx } : {}), ...(tint ? { tint } : {}) }, parts);
+  const { bounds } = picture;
+  const on = { ...bounds, x: x + bounds.x, y: y + bounds.y };
+  if (placement.box !== video.box) {
+    context.setTransform(...multiply(within, poseMatrix(pose, pivot)));
+    clipTo(context, box, radiiPx, parts.kit);
+  }
+  drawImage(context, painted, on, { pose, pivot }, radiiPx, parts, within, opacity);
 }
 
 /** Members are drawn together and then laid on as one, where the group fades, blends or is cut. */
@@ -132,19 +184,18 @@ function drawGroup(
   within: Matrix,
   opacity: number,
 ): void {
-  const { pose, center, x, y, clip, blend, children } = placement;
+  const { pose, pivot, x, y, clip, blend, children, isIsolated } = placement;
   const own = multiply(
     within,
-    poseMatrix({ ...pose, offsetXPx: pose.offsetXPx + x, offsetYPx: pose.offsetYPx + y }, center),
+    poseMatrix({ ...pose, offsetXPx: pose.offsetXPx + x, offsetYPx: pose.offsetYPx + y }, pivot),
   );
-  if (opacity === 1 && blend === "normal" && !clip) {
+  if (opacity === 1 && blend === "normal" && !clip && !isIsolated) {
     drawAll(context, children, parts, own);
     return;
   }
-  const { image, context: inner } = parts.maker.create(
-    Math.ceil(parts.widthPx * parts.scale),
-    Math.ceil(parts.heightPx * parts.scale),
-  );
+  const widthPx = Math.ceil(parts.widthPx * parts.scale);
+  const heightPx = Math.ceil(parts.heightPx * parts.scale);
+  const { image, context: inner } = parts.kit.makeCanvas(widthPx, heightPx);
   if (clip) {
     inner.setTransform(...own);
     const shape =
@@ -155,13 +206,7 @@ function drawGroup(
   context.setTransform(1, 0, 0, 1, 0, 0);
   context.globalAlpha = opacity;
   context.globalCompositeOperation = blend === "normal" ? "source-over" : blend;
-  context.drawImage(
-    image,
-    0,
-    0,
-    Math.ceil(parts.widthPx * parts.scale),
-    Math.ceil(parts.heightPx * parts.scale),
-  );
+  context.drawImage(image, 0, 0, widthPx, heightPx);
 }
 
 /** translate, then turn and grow around a point: what CSS does with a transform-origin. */

@@ -10,8 +10,11 @@ export class ChromaKeyer {
   #handle = 0;
   #stopped = false;
 
-  constructor(video: HTMLVideoElement, key: ChromaKey) {
+  readonly #onDrawn: () => void;
+
+  constructor(video: HTMLVideoElement, key: ChromaKey, onDrawn: () => void) {
     this.#video = video;
+    this.#onDrawn = onDrawn;
     this.#keyer = createGpuKeyer(this.canvas, key) ?? createWorkerKeyer(this.canvas, key);
     this.canvas.dataset.keyedBy = this.#keyer.name;
     this.#wait();
@@ -28,7 +31,9 @@ export class ChromaKeyer {
       if (this.#stopped) return;
       void this.#keyer.draw(this.#video).finally(() => {
         this.canvas.dataset.frames = String(Number(this.canvas.dataset.frames ?? 0) + 1);
-        if (!this.#stopped) this.#wait();
+        if (this.#stopped) return;
+        this.#onDrawn();
+        this.#wait();
       });
     });
   }

@@ -1,9 +1,12 @@
 import type { Placement } from "../core/compose/placements.ts";
+import { clipOf } from "../core/compose/wipe.ts";
 import type { Pose } from "../core/motion/pose.ts";
-import type { CornerRadii, Rect } from "../core/picture/picture.ts";
+import type { CornerRadii, Picture, Point, Rect } from "../core/picture/picture.ts";
+import { withAlpha } from "../core/scene/lookup.ts";
 import type { ClipShape } from "../core/scene/part.ts";
-import { boundsOf, clipOf, isAtRest, opacityOf } from "./geometry.ts";
+import { boundsOf, isAtRest, opacityOf } from "./geometry.ts";
 import type { PlateCache } from "./plateCache.ts";
+import { SoundPlate } from "./soundPlate.ts";
 import type { Stage } from "./stage.ts";
 import { type VideoMaker, VideoPlate } from "./videoPlate.ts";
 
@@ -14,6 +17,9 @@ interface Shown {
   readonly children: Map<string, Shown> | null;
   readonly discard: () => void;
   readonly video?: VideoPlate;
+  readonly sound?: SoundPlate;
+  /** What is painted on its canvas now, of what is painted anew from frame to frame. */
+  drawn?: Picture;
 }
 
 export interface StageParts {
@@ -25,7 +31,6 @@ export interface StageParts {
   readonly videos?: VideoMaker;
   /** An element that shows the program picture and fills whatever box it is given. */
   readonly makeProgram?: () => HTMLElement;
-  readonly isKey?: boolean;
 }
 
 /**
@@ -96,11 +101,15 @@ export class ElementStage implements Stage {
         };
         return { element, mark, children: null, discard };
       }
+      case "drawn": {
+        const element = document.createElement("canvas");
+        return { element, mark, children: null, discard: () => element.remove() };
+      }
       case "group": {
         const element = document.createElement("div");
         element.style.inset = "0";
         if (placement.blend !== "normal") element.style.mixBlendMode = placement.blend;
-        else if (placement.clip) element.style.isolation = "isolate";
+        else if (placement.clip || placement.isIsolated) element.style.isolation = "isolate";
         const children = new Map<string, Shown>();
         const discard = () => {
           for (const child of children.values()) child.discard();
@@ -109,8 +118,8 @@ export class ElementStage implements Stage {
         return { element, mark, children, discard };
       }
       case "video": {
-        if (videos && !this.#parts.isKey) {
-          const video = new VideoPlate(placement.video, videos);
+        if (videos) {
+          const video = new VideoPlate(placement.video, videos, plates.signal);
           return { element: video.element, mark, children: null, discard: () => video.discard(), video };
         }
         const { poster } = placement.video;
@@ -121,6 +130,14 @@ export class ElementStage implements Stage {
         };
         return { element, mark, children: null, discard };
       }
+      case "sound": {
+        if (!videos?.sound) {
+          const element = document.createElement("span");
+          return { element, mark, children: null, discard: () => element.remove() };
+        }
+        const sound = new SoundPlate(placement, videos);
+        return { element: sound.element, mark, children: null, discard: () => sound.discard(), sound };
+      }
       case "program": {
         const element = makeProgram?.() ?? document.createElement("div");
         element.style.overflow = "hidden";
@@ -130,45 +147,71 @@ export class ElementStage implements Stage {
   }
 
   #update(item: Shown, placement: Placement): void {
+    if (placement.kind === "sound") {
+      item.sound?.update(placement);
+      return;
+    }
     const { style } = item.element;
-    const { pose } = placement;
+    const { pose, pivot } = placement;
+    set(style, "opacity", `${opacityOf(pose)}`);
     switch (placement.kind) {
       case "plate": {
         const bounds = boundsOf(placement);
         this.#box(style, bounds, item.element);
-        this.#transform(style, pose);
-        set(style, "opacity", `${opacityOf(pose)}`);
-        set(style, "clipPath", this.#inset(clipOf(pose, bounds), bounds, placement.cornerPx));
+        this.#transform(style, pose, pivot, bounds);
+        set(style, "clipPath", this.#inset(clipOf(pose, bounds), bounds, placement.radiiPx));
+        set(style, "mixBlendMode", placement.isAdded ? "plus-lighter" : "normal");
+        return;
+      }
+      case "drawn": {
+        const { picture, x, y } = placement;
+        const canvas = item.element as HTMLCanvasElement;
+        if (item.drawn !== picture) {
+          this.#parts.plates.paintOn(canvas, picture);
+          item.drawn = picture;
+        }
+        const { bounds } = picture;
+        const on = { ...bounds, x: x + bounds.x, y: y + bounds.y };
+        this.#box(style, on, canvas);
+        this.#transform(style, pose, pivot, on);
+        set(style, "clipPath", this.#inset(clipOf(pose, on), on, SHARP));
         return;
       }
       case "group": {
-        const { center, x, y } = placement;
-        set(style, "transformOrigin", `${this.#css(center.x)} ${this.#css(center.y)}`);
-        this.#transform(style, { ...pose, offsetXPx: pose.offsetXPx + x, offsetYPx: pose.offsetYPx + y });
-        set(style, "opacity", `${opacityOf(pose)}`);
+        const { x, y } = placement;
+        const moved = { ...pose, offsetXPx: pose.offsetXPx + x, offsetYPx: pose.offsetYPx + y };
+        this.#transform(style, moved, pivot, { x: 0, y: 0 });
         set(style, "clipPath", placement.clip ? this.#shape(placement.clip) : "none");
         this.#drawInto(item.element, item.children as Map<string, Shown>, placement.children);
         return;
       }
       case "video": {
-        const { box, poster } = placement.video;
+        const { video, x, y, radiiPx } = placement;
+        const box = { ...placement.box, x: x + placement.box.x, y: y + placement.box.y };
+        let on = box;
         if (item.video) {
-          this.#box(style, { ...box, x: placement.x + box.x, y: placement.y + box.y });
+          this.#box(style, box);
           item.video.update(placement, (px) => this.#css(px));
-        } else if (poster) {
-          const { bounds } = poster.picture;
-          this.#box(style, { ...bounds, x: placement.x + bounds.x, y: placement.y + bounds.y }, item.element);
+        } else if (video.poster) {
+          const { bounds } = video.poster.picture;
+          on = { ...bounds, x: x + bounds.x, y: y + bounds.y };
+          this.#box(style, on, item.element);
         }
-        this.#transform(style, pose);
-        set(style, "opacity", `${opacityOf(pose)}`);
-        const clip = clipOf(pose, box);
-        set(style, "clipPath", clip ? this.#inset(clip, box, 0) : this.#round(placement.video.radiiPx));
+        this.#transform(style, pose, pivot, on);
+        const clip = clipOf(pose, on);
+        set(style, "clipPath", clip ? this.#inset(clip, on, radiiPx) : this.#round(radiiPx));
         return;
       }
       case "program": {
-        this.#box(style, placement.rect);
-        set(style, "opacity", `${opacityOf(pose)}`);
-        set(style, "clipPath", this.#round(placement.radiiPx));
+        const { rect, radiiPx, blurPx, tints } = placement;
+        this.#box(style, rect);
+        this.#transform(style, pose, pivot, rect);
+        const clip = clipOf(pose, rect);
+        set(style, "clipPath", clip ? this.#inset(clip, rect, radiiPx) : this.#round(radiiPx));
+        set(style, "filter", blurPx > 0 ? `blur(${this.#css(blurPx)})` : "none");
+        const tint = tints.at(-1);
+        // A veil over the whole of it, so that what shows the program need not know.
+        set(style, "boxShadow", tint ? `inset 0 0 0 100vmax ${withAlpha(tint.color, tint.amount)}` : "none");
       }
     }
   }
@@ -183,11 +226,18 @@ export class ElementStage implements Stage {
     set(style, "height", isPlate ? `${painted.height / pixelRatio}px` : this.#css(box.height));
   }
 
-  #transform(style: CSSStyleDeclaration, pose: Pose): void {
+  /** @param from the top left of the element, from which CSS counts the point it turns around */
+  #transform(
+    style: CSSStyleDeclaration,
+    pose: Pose,
+    pivot: Point,
+    from: { readonly x: number; readonly y: number },
+  ): void {
     if (isAtRest(pose)) {
       set(style, "transform", "none");
       return;
     }
+    set(style, "transformOrigin", `${this.#css(pivot.x - from.x)} ${this.#css(pivot.y - from.y)}`);
     const turn = pose.rotationDeg === 0 ? "" : ` rotate(${pose.rotationDeg}deg)`;
     const grow = ` scale(${pose.scale * pose.scaleX}, ${pose.scale * pose.scaleY})`;
     set(
@@ -200,12 +250,14 @@ export class ElementStage implements Stage {
   #inset(
     clip: Rect | undefined,
     box: { readonly width: number; readonly height: number },
-    cornerPx: number,
+    radiiPx: CornerRadii,
   ): string {
     if (!clip) return "none";
     const right = box.width - clip.x - clip.width;
     const bottom = box.height - clip.y - clip.height;
-    const round = cornerPx > 0 ? ` round ${this.#css(cornerPx)}` : "";
+    const most = Math.min(clip.width, clip.height) / 2;
+    const radii = radiiPx.map((radius) => this.#css(Math.min(radius, most)));
+    const round = radiiPx.some((radius) => radius > 0) ? ` round ${radii.join(" ")}` : "";
     return `inset(${this.#css(clip.y)} ${this.#css(right)} ${this.#css(bottom)} ${this.#css(clip.x)}${round})`;
   }
 
@@ -240,7 +292,11 @@ function markOf(placement: Placement): string {
     case "plate":
       return placement.plate.key;
     case "group":
-      return `group ${placement.blend} ${placement.clip?.kind}`;
+      return `group ${placement.blend} ${placement.isIsolated}`;
+    case "drawn":
+      return "drawn";
+    case "sound":
+      return `sound ${placement.sound.hash}`;
     case "video":
       return `video ${placement.video.hash}`;
     case "program":
@@ -248,7 +304,20 @@ function markOf(placement: Placement): string {
   }
 }
 
-type Written = "transform" | "transformOrigin" | "opacity" | "clipPath" | "left" | "top" | "width" | "height";
+const SHARP: CornerRadii = [0, 0, 0, 0];
+
+type Written =
+  | "filter"
+  | "boxShadow"
+  | "mixBlendMode"
+  | "transform"
+  | "transformOrigin"
+  | "opacity"
+  | "clipPath"
+  | "left"
+  | "top"
+  | "width"
+  | "height";
 
 /** Writing a style that stands already would still cost a style pass. */
 function set(style: CSSStyleDeclaration, name: Written, value: string): void {

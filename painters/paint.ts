@@ -1,14 +1,6 @@
 import { blurPixels } from "../core/picture/blur.ts";
-import type {
-  CornerRadii,
-  Glyphs,
-  Paint,
-  Picture,
-  PictureItem,
-  Rect,
-  Shadow,
-  Shape,
-} from "../core/picture/picture.ts";
+import type { Glyphs, Matte, Paint, Picture, PictureItem, Shadow } from "../core/picture/picture.ts";
+import { toThousandths as n, shapePath } from "../core/picture/shapePath.ts";
 import type { Shaper } from "../core/text/shaper.ts";
 
 /** What a painter needs of its platform: browser window, worker and server canvases all have it. */
@@ -51,12 +43,19 @@ export interface Canvas2D {
   shadowOffsetY: number;
 }
 
+/** A canvas of the platform: an element, an offscreen one, or the server's. */
+export interface MadeCanvas {
+  readonly image: CanvasImageSource;
+  readonly context: Canvas2D;
+}
+
 /** What painting takes from its platform. */
 export interface PaintKit {
   readonly outlines: Pick<Shaper, "outline">;
   readonly MakePath: new (svg?: string) => Path2D;
   /** A picture file, decoded; undefined when it is not there (yet): a quiet stand-in is painted. */
   readonly findImage: (file: string) => CanvasImageSource | undefined;
+  readonly makeCanvas: (widthPx: number, heightPx: number) => MadeCanvas;
 }
 
 /**
@@ -64,9 +63,23 @@ export interface PaintKit {
  */
 export type Signal = "fill" | "key";
 
+/** How large a plate's canvas is. */
+export const canvasSize = (
+  { bounds }: Picture,
+  scale: number,
+): { readonly widthPx: number; readonly heightPx: number } => ({
+  widthPx: Math.max(1, Math.ceil(bounds.width * scale)),
+  heightPx: Math.max(1, Math.ceil(bounds.height * scale)),
+});
+
+/** Whether painting a picture reads its pixels back: it is better kept in memory then. */
+export const isReadBack = ({ blurPx, matte }: Picture): boolean =>
+  blurPx !== undefined || (matte !== undefined && matte.softPx > 0);
+
 /**
  * Paints a picture with the top left of its bounds at (0, 0), `scale` device pixels to each output pixel.
  * Words are painted as outlines, one path per item: the same in every painter, to the pixel.
+ * @param context of a canvas of `canvasSize`, cleared
  */
 export function paintPicture(
   context: Canvas2D,
@@ -75,8 +88,11 @@ export function paintPicture(
   kit: PaintKit,
   signal: Signal = "fill",
 ): void {
-  const { bounds } = picture;
-  context.setTransform(scale, 0, 0, scale, -bounds.x * scale, -bounds.y * scale);
+  const { bounds, matte } = picture;
+  const { widthPx, heightPx } = canvasSize(picture, scale);
+  const toPicture = (target: Canvas2D) =>
+    target.setTransform(scale, 0, 0, scale, -bounds.x * scale, -bounds.y * scale);
+  toPicture(context);
   context.save();
   if (picture.clip) {
     const { x, y, width, height } = picture.clip;
@@ -84,12 +100,13 @@ export function paintPicture(
     context.rect(x, y, width, height);
     context.clip();
   }
-  for (const item of picture.items) paintItem(context, item, scale, kit);
+  const plate: PlateSize = { widthPx, heightPx, scale, toPicture };
+  for (const item of picture.items) paintItem(context, item, plate, kit);
   context.restore();
-  const widthPx = Math.ceil(bounds.width * scale);
-  const heightPx = Math.ceil(bounds.height * scale);
   context.setTransform(1, 0, 0, 1, 0, 0);
-  if (picture.blurPx && widthPx > 0 && heightPx > 0) {
+  if (matte && matte.softPx > 0) softenEdges(context, widthPx, heightPx, matte.softPx * scale);
+  if (matte?.picture) layMatte(context, matte.picture, plate, kit);
+  if (picture.blurPx) {
     const pixels = context.getImageData(0, 0, widthPx, heightPx);
     blurPixels(pixels.data, widthPx, heightPx, picture.blurPx * scale);
     context.putImageData(pixels, 0, 0);
@@ -109,24 +126,105 @@ export function paintPicture(
   context.globalCompositeOperation = "source-over";
 }
 
+interface PlateSize {
+  readonly widthPx: number;
+  readonly heightPx: number;
+  readonly scale: number;
+  /** Sets a canvas of the plate's size to the coordinates of its picture. */
+  readonly toPicture: (target: Canvas2D) => void;
+}
+
 /** Farther than any plate is wide: casts shadows into the plate from outside it. */
 const FAR_PX = 20_000;
 
-function paintItem(context: Canvas2D, item: PictureItem, scale: number, kit: PaintKit): void {
+function paintItem(context: Canvas2D, item: PictureItem, plate: PlateSize, kit: PaintKit): void {
   const path = new kit.MakePath(item.kind === "glyphs" ? glyphsPath(item, kit.outlines) : shapePath(item));
-  if (item.shadows.length > 0) {
-    context.save();
-    // Only the shadows: what casts them stands outside, so that edges are not drawn twice.
+  if (item.shadows.length > 0) castShadows(context, item, path, plate, kit);
+  strokePath(context, item, path);
+  if (item.kind !== "line") fillPath(context, item.fill, path, kit);
+}
+
+/** Only the shadows: what casts them stands outside, so that edges are not drawn twice. */
+function castShadows(
+  context: Canvas2D,
+  item: PictureItem,
+  path: Path2D,
+  plate: PlateSize,
+  kit: PaintKit,
+): void {
+  const { scale } = plate;
+  const isOutlined = item.stroke !== null && item.stroke.widthPx > 0;
+  const isFilled = item.kind !== "line" && item.fill.kind !== "none";
+  context.save();
+  if (isOutlined && isFilled) {
+    // Outline and fill cast one shadow: that of both together.
+    const whole = kit.makeCanvas(plate.widthPx, plate.heightPx);
+    plate.toPicture(whole.context);
+    strokePath(whole.context, item, path);
+    fillPath(whole.context, item.fill, path, kit);
+    context.setTransform(1, 0, 0, 1, -FAR_PX, 0);
+    for (const shadow of item.shadows) {
+      setShadow(context, shadow, scale);
+      context.drawImage(whole.image, 0, 0, plate.widthPx, plate.heightPx);
+    }
+  } else {
     context.translate(-FAR_PX / scale, 0);
     for (const shadow of item.shadows) {
       setShadow(context, shadow, scale);
-      if (item.stroke) strokePath(context, item, path);
+      if (isOutlined) strokePath(context, item, path);
       else fillPath(context, item.fill, path, kit);
     }
-    context.restore();
   }
-  strokePath(context, item, path);
-  if (item.kind !== "line") fillPath(context, item.fill, path, kit);
+  context.restore();
+}
+
+/** Lets edges fade out inwards: clear at the edge, whole `softPx` from it. The same arithmetic in every painter. */
+function softenEdges(context: Canvas2D, widthPx: number, heightPx: number, softPx: number): void {
+  const pixels = context.getImageData(0, 0, widthPx, heightPx);
+  const { data } = pixels;
+  const inside = new Uint8ClampedArray(data.length);
+  for (let i = 3; i < data.length; i += 4) inside[i] = (data[i] as number) > 0 ? 255 : 0;
+  blurPixels(inside, widthPx, heightPx, softPx / 2);
+  // Half is inside at the edge itself, and nearly all two deviations from it.
+  for (let i = 3; i < data.length; i += 4)
+    data[i] = (data[i] as number) * Math.max(0, ((inside[i] as number) / 255) * 2 - 1);
+  context.putImageData(pixels, 0, 0);
+}
+
+/** Rec. 709 weights of the light of a colour. */
+const LUMA = [0.2126, 0.7152, 0.0722] as const;
+
+function layMatte(
+  context: Canvas2D,
+  { paint, by, isInverted }: NonNullable<Matte["picture"]>,
+  plate: PlateSize,
+  kit: PaintKit,
+): void {
+  const image = kit.findImage(paint.file);
+  // A matte that has not come yet hides nothing.
+  if (!image) return;
+  const { widthPx, heightPx } = plate;
+  const matte = kit.makeCanvas(widthPx, heightPx);
+  plate.toPicture(matte.context);
+  matte.context.imageSmoothingEnabled = true;
+  matte.context.imageSmoothingQuality = "high";
+  const { x, y, width, height } = paint.dest;
+  matte.context.drawImage(image, x, y, width, height);
+  matte.context.setTransform(1, 0, 0, 1, 0, 0);
+  if (by === "brightness" || isInverted) {
+    const pixels = matte.context.getImageData(0, 0, widthPx, heightPx);
+    const { data } = pixels;
+    for (let i = 0; i < data.length; i += 4) {
+      const alpha = data[i + 3] as number;
+      const light = LUMA.reduce((sum, weight, c) => sum + weight * (data[i + c] as number), 0);
+      const through = by === "alpha" ? alpha : (light * alpha) / 255;
+      data[i + 3] = isInverted ? 255 - through : through;
+    }
+    matte.context.putImageData(pixels, 0, 0);
+  }
+  context.globalCompositeOperation = "destination-in";
+  context.drawImage(matte.image, 0, 0, widthPx, heightPx);
+  context.globalCompositeOperation = "source-over";
 }
 
 function strokePath(context: Canvas2D, item: PictureItem, path: Path2D): void {
@@ -184,39 +282,6 @@ function fillStyle(
       : context.createRadialGradient(paint.x, paint.y, 0, paint.x, paint.y, paint.radius);
   for (const { at, color } of paint.stops) gradient.addColorStop(at, color);
   return gradient;
-}
-
-/** Numbers in paths to a thousandth of a pixel: the same text on every platform. */
-const n = (value: number) => Math.round(value * 1000) / 1000;
-
-/** A shape as SVG path data. */
-export function shapePath(shape: Shape): string {
-  switch (shape.kind) {
-    case "rectangle":
-      return roundedRectPath(shape.rect, shape.radiiPx);
-    case "ellipse": {
-      const { x, y, width, height } = shape.rect;
-      const arc = (toX: number) => `A${n(width / 2)} ${n(height / 2)} 0 1 1 ${n(toX)} ${n(y + height / 2)}`;
-      return `M${n(x)} ${n(y + height / 2)}${arc(x + width)}${arc(x)}Z`;
-    }
-    case "line":
-      return `M${n(shape.from.x)} ${n(shape.from.y)}L${n(shape.to.x)} ${n(shape.to.y)}`;
-    case "polygon":
-      return `${shape.points.map(({ x, y }, i) => `${i === 0 ? "M" : "L"}${n(x)} ${n(y)}`).join("")}Z`;
-  }
-}
-
-function roundedRectPath({ x, y, width, height }: Rect, radii: CornerRadii): string {
-  const right = x + width;
-  const bottom = y + height;
-  const most = Math.min(width, height) / 2;
-  const [tl, tr, br, bl] = radii.map((radius) => Math.min(radius, most)) as [number, number, number, number];
-  const arc = (r: number, toX: number, toY: number) =>
-    r > 0 ? `A${n(r)} ${n(r)} 0 0 1 ${n(toX)} ${n(toY)}` : "";
-  return (
-    `M${n(x + tl)} ${n(y)}H${n(right - tr)}${arc(tr, right, y + tr)}V${n(bottom - br)}${arc(br, right - br, bottom)}` +
-    `H${n(x + bl)}${arc(bl, x, bottom - bl)}V${n(y + tl)}${arc(tl, x + tl, y)}Z`
-  );
 }
 
 function glyphsPath(item: Glyphs, outlines: PaintKit["outlines"]): string {

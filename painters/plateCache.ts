@@ -1,6 +1,6 @@
 import { filesOf, type Picture } from "../core/picture/picture.ts";
 import type { Plate } from "../core/scene/part.ts";
-import { type Canvas2D, type PaintKit, paintPicture, type Signal } from "./paint.ts";
+import { type Canvas2D, canvasSize, isReadBack, type PaintKit, paintPicture, type Signal } from "./paint.ts";
 
 interface Copy {
   readonly canvas: HTMLCanvasElement;
@@ -24,16 +24,16 @@ const IDLE_SMALL_COPIES = 3;
  */
 export class PlateCache {
   readonly kit: PaintKit;
-  readonly #scale: number;
-  readonly #signal: Signal;
+  readonly scale: number;
+  readonly signal: Signal;
   readonly #entries = new Map<string, Entry>();
   /** How many plates had to be painted when they were already wanted on screen. */
   coldPaints = 0;
 
   constructor(kit: PaintKit, scale: number, signal: Signal = "fill") {
     this.kit = kit;
-    this.#scale = scale;
-    this.#signal = signal;
+    this.scale = scale;
+    this.signal = signal;
   }
 
   has({ key }: Plate): boolean {
@@ -75,7 +75,7 @@ export class PlateCache {
   /** A picture file has come: plates that were painted without it are painted again, where they stand. */
   repaint(file: string): void {
     for (const { picture, copies } of this.#entries.values())
-      if (filesOf(picture).includes(file)) for (const { canvas } of copies) this.#paintOn(canvas, picture);
+      if (filesOf(picture).includes(file)) for (const { canvas } of copies) this.paintOn(canvas, picture);
   }
 
   /** Bytes of all plates held. */
@@ -95,18 +95,24 @@ export class PlateCache {
 
   #paint(picture: Picture): HTMLCanvasElement {
     const canvas = document.createElement("canvas");
-    canvas.width = Math.max(1, Math.ceil(picture.bounds.width * this.#scale));
-    canvas.height = Math.max(1, Math.ceil(picture.bounds.height * this.#scale));
-    this.#paintOn(canvas, picture);
+    this.paintOn(canvas, picture);
     return canvas;
   }
 
-  #paintOn(canvas: HTMLCanvasElement, picture: Picture): void {
+  /** Paints a picture on a canvas, which becomes as large as it takes. */
+  paintOn(canvas: HTMLCanvasElement, picture: Picture): void {
+    const { widthPx, heightPx } = canvasSize(picture, this.scale);
     // A blurred one is read back once: better it is kept where that is cheap.
-    const context = canvas.getContext("2d", { willReadFrequently: picture.blurPx !== undefined });
-    if (!context) throw new Error(`No 2D context for a plate of ${canvas.width}×${canvas.height}`);
-    context.clearRect(0, 0, canvas.width, canvas.height);
-    paintPicture(context as Canvas2D, picture, this.#scale, this.kit, this.#signal);
+    const context = canvas.getContext("2d", { willReadFrequently: isReadBack(picture) });
+    if (!context) throw new Error(`No 2D context for a plate of ${widthPx}×${heightPx}`);
+    if (canvas.width !== widthPx || canvas.height !== heightPx) {
+      canvas.width = widthPx;
+      canvas.height = heightPx;
+    } else {
+      context.setTransform(1, 0, 0, 1, 0, 0);
+      context.clearRect(0, 0, widthPx, heightPx);
+    }
+    paintPicture(context as Canvas2D, picture, this.scale, this.kit, this.signal);
   }
 }
 

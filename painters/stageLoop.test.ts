@@ -47,8 +47,16 @@ const MOVING: Timeline = {
         stay: null,
         until: null,
       },
+      pivot: { x: 0, y: 0 },
+      looks: { blurPx: 0, tint: null, color: null },
       places: [{ fromMs: 0, x: 0, y: 0, extent: 1, glideMs: 0 }],
-      content: { kind: "group", pieces: [], blend: "normal", clip: null, center: { x: 0, y: 0 } },
+      content: {
+        kind: "group",
+        pieces: [],
+        blend: "normal",
+        clip: null,
+        rect: { x: 0, y: 0, width: 0, height: 0 },
+      },
     },
   ],
 };

@@ -1,5 +1,6 @@
 import type { Timeline } from "../core/compose/piece.ts";
-import { placementsAt, stillUntil } from "../core/compose/placements.ts";
+import { placementsAt } from "../core/compose/placements.ts";
+import { stillUntil } from "../core/compose/stillUntil.ts";
 import type { Stage } from "./stage.ts";
 
 /** Times of one drawn frame. */

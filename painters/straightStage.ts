@@ -1,18 +1,24 @@
 import type { Placement } from "../core/compose/placements.ts";
 import type { Plate } from "../core/scene/part.ts";
-import { type CanvasMaker, drawOnCanvas, toStraightFill } from "./canvasStage.ts";
+import { drawOnCanvas, toStraightFill } from "./canvasStage.ts";
 import type { PlateCache } from "./plateCache.ts";
 import type { Stage } from "./stage.ts";
+import { type VideoMaker, VideoPlate } from "./videoPlate.ts";
 
 /**
  * The straight fill: colours undimmed by their alpha, which no stack of elements can show. The picture is composed on a
- * canvas, read back and written out opaque, frame by frame: it costs what a still costs, and nothing while nothing moves.
+ * canvas, read back and written out opaque, frame by frame: it costs what a still costs, and nothing while nothing moves. A clip is
+ * drawn anew for each of its frames.
  */
 export class StraightStage implements Stage {
   readonly #plates: PlateCache;
   readonly #scale: number;
   readonly #shown: CanvasRenderingContext2D;
   readonly #composed: CanvasRenderingContext2D;
+  readonly #videos: VideoMaker;
+  readonly #playing = new Map<string, VideoPlate>();
+  #last: readonly Placement[] = [];
+  #request = 0;
   readonly #lent = new Map<string, { readonly plate: Plate; readonly canvas: HTMLCanvasElement }>();
 
   /** @param root an element the size of the picture; the stage owns what is in it */
@@ -21,7 +27,9 @@ export class StraightStage implements Stage {
     plates: PlateCache,
     scale: number,
     size: { readonly widthPx: number; readonly heightPx: number },
+    videos: VideoMaker,
   ) {
+    this.#videos = videos;
     this.#plates = plates;
     this.#scale = scale;
     const widthPx = Math.round(size.widthPx * scale);
@@ -34,13 +42,19 @@ export class StraightStage implements Stage {
   }
 
   draw(placements: readonly Placement[]): void {
+    this.#last = placements;
+    this.#play(placements);
+    this.#paint();
+  }
+
+  #paint(): void {
     const { canvas } = this.#composed;
     const used = new Set<string>();
     this.#composed.setTransform(1, 0, 0, 1, 0, 0);
     this.#composed.clearRect(0, 0, canvas.width, canvas.height);
-    drawOnCanvas(this.#composed, placements, {
+    drawOnCanvas(this.#composed, this.#last, {
       kit: this.#plates.kit,
-      maker: MAKER,
+      frameOf: ({ id }) => this.#playing.get(id)?.frame,
       scale: this.#scale,
       widthPx: canvas.width / this.#scale,
       heightPx: canvas.height / this.#scale,
@@ -64,18 +78,43 @@ export class StraightStage implements Stage {
     this.#shown.putImageData(picture, 0, 0);
   }
 
+  /** Clips play out of sight; what of them is seen is drawn from there. */
+  #play(placements: readonly Placement[]): void {
+    const wanted = new Set<string>();
+    const walk = (all: readonly Placement[]) => {
+      for (const placement of all) {
+        if (placement.kind === "group") walk(placement.children);
+        if (placement.kind !== "video") continue;
+        wanted.add(placement.id);
+        let playing = this.#playing.get(placement.id);
+        if (!playing) {
+          playing = new VideoPlate(placement.video, this.#videos, "fill", () => this.#paintSoon());
+          this.#playing.set(placement.id, playing);
+        }
+        playing.update(placement, (px) => `${px}px`);
+      }
+    };
+    walk(placements);
+    for (const [id, playing] of this.#playing)
+      if (!wanted.has(id)) {
+        playing.discard();
+        this.#playing.delete(id);
+      }
+  }
+
+  #paintSoon(): void {
+    this.#request ||= requestAnimationFrame(() => {
+      this.#request = 0;
+      this.#paint();
+    });
+  }
+
   discard(): void {
+    cancelAnimationFrame(this.#request);
     this.draw([]);
     this.#shown.canvas.remove();
   }
 }
-
-const MAKER: CanvasMaker = {
-  create: (widthPx, heightPx) => {
-    const context = contextOf(widthPx, heightPx);
-    return { image: context.canvas, context };
-  },
-};
 
 /** A canvas that is read back every frame lives in memory, not on a graphics processor. */
 function contextOf(widthPx: number, heightPx: number): CanvasRenderingContext2D {

@@ -1,10 +1,11 @@
 import type { Placement } from "../core/compose/placements.ts";
-import type { Adjustments, Whole } from "../core/scene/adjust.ts";
+import type { Adjustments, Whole } from "../core/scene/adjustment.ts";
 import type { HouseStyle } from "../core/scene/houseStyle.ts";
 import { type LayOutMemory, layOut } from "../core/scene/layOut.ts";
 import type { MediaCatalog } from "../core/scene/media.ts";
+import type { SceneObject } from "../core/scene/objectKinds.ts";
 import type { Part } from "../core/scene/part.ts";
-import type { SceneObject, Template } from "../core/scene/template.ts";
+import type { Template } from "../core/scene/template.ts";
 import { FALLBACK_FONTS } from "../core/text/fontList.ts";
 import type { Shaper } from "../core/text/shaper.ts";
 import { HARBOUR_LAMP } from "../designs/houseStyles.ts";
@@ -14,11 +15,14 @@ export const HD = { widthPx: 1920, heightPx: 1080 };
 /** A template of these objects on a 1920 × 1080 canvas. */
 export const templateOf = (...objects: SceneObject[]): Template => ({
   kind: "template",
-  format: 1,
+  format: 2,
+  id: "under-test",
   name: "under test",
   fieldSet: "name",
   canvas: HD,
   objects,
+  shapes: [],
+  editing: { guides: [], note: "" },
 });
 
 export function lay(
@@ -53,7 +57,8 @@ export function partOf(parts: readonly Part[], objectId: string): Part {
 
 export function plateOf(parts: readonly Part[], objectId: string) {
   const { content } = partOf(parts, objectId);
-  if (content.kind !== "plate") throw new Error(`${objectId} is a ${content.kind}`);
+  if (content.kind !== "plate" && content.kind !== "shape")
+    throw new Error(`${objectId} is a ${content.kind}`);
   return content.plate;
 }
 

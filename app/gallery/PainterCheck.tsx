@@ -1,6 +1,6 @@
 import { useEffect, useState } from "react";
 import { composeSlot } from "../../core/compose/compose.ts";
-import { platesOf } from "../../core/compose/placements.ts";
+import { platesOf } from "../../core/compose/platesOf.ts";
 import type { LaidOutPage, Plate } from "../../core/scene/part.ts";
 import { type Canvas2D, paintPicture } from "../../painters/paint.ts";
 import type { Drawing } from "../live/drawing.ts";

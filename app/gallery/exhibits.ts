@@ -1,4 +1,5 @@
-import type { SceneObject, Template } from "../../core/scene/template.ts";
+import type { SceneObject } from "../../core/scene/objectKinds.ts";
+import type { Template } from "../../core/scene/template.ts";
 import {
   breathing,
   fading,
@@ -23,6 +24,7 @@ import {
   group,
   linear,
   list,
+  make,
   onCanvas,
   PANEL_SHADOW,
   polygon,
@@ -58,16 +60,15 @@ const words = (name: string, more: Parameters<typeof text>[4], value = WORDS): E
 const line = (
   id: string,
   y: number,
-  more: Partial<Extract<SceneObject, { kind: "line" }>> = {},
-): SceneObject => ({
-  ...rectangle(id, box(40, y, 560, 0), { kind: "none" }),
-  kind: "line",
-  from: "topLeft",
-  dashPx: [],
-  stroke: { color: color("accent"), widthPx: 8 },
-  motion: uncovering(500),
-  ...more,
-});
+  more: Partial<Pick<Extract<SceneObject, { kind: "line" }>, "dashPx" | "stroke">> = {},
+): SceneObject =>
+  make("line", {
+    id,
+    box: box(40, y, 560, 0),
+    stroke: { color: color("accent"), widthPx: 8 },
+    motion: uncovering(500),
+    ...more,
+  });
 
 /** Every object, mode and move, each by itself. */
 export const EXHIBITS: readonly Exhibit[] = [

@@ -1,5 +1,6 @@
 import type { Picture } from "../../core/picture/picture.ts";
-import { type Canvas2D, paintPicture } from "../../painters/paint.ts";
+import { canvasSize, paintPicture } from "../../painters/paint.ts";
+import { makeOffscreen } from "../live/offscreen.ts";
 import { loadShaper } from "../live/shaper.ts";
 
 export interface PaintJob {
@@ -12,14 +13,12 @@ export type PaintedPixels = readonly Uint8ClampedArray[];
 
 self.onmessage = async ({ data: { pictures, scale } }: MessageEvent<PaintJob>) => {
   const { shaper } = await loadShaper();
-  const kit = { outlines: shaper, MakePath: Path2D, findImage: () => undefined };
+  const kit = { outlines: shaper, MakePath: Path2D, findImage: () => undefined, makeCanvas: makeOffscreen };
   const painted: PaintedPixels = pictures.map((picture) => {
-    const width = Math.max(1, Math.ceil(picture.bounds.width * scale));
-    const height = Math.max(1, Math.ceil(picture.bounds.height * scale));
-    const context = new OffscreenCanvas(width, height).getContext("2d");
-    if (!context) throw new Error("No 2D context in the paint worker");
-    paintPicture(context as unknown as Canvas2D, picture, scale, kit);
-    return context.getImageData(0, 0, width, height).data;
+    const { widthPx, heightPx } = canvasSize(picture, scale);
+    const { context } = makeOffscreen(widthPx, heightPx);
+    paintPicture(context, picture, scale, kit);
+    return context.getImageData(0, 0, widthPx, heightPx).data;
   });
   postMessage(painted);
 };

@@ -100,7 +100,7 @@ function ClipPicture({
     video.muted = true;
     video.loop = true;
     video.playsInline = true;
-    const keyer = key ? new ChromaKeyer(video, key) : undefined;
+    const keyer = key ? new ChromaKeyer(video, key, () => undefined) : undefined;
     const picture = keyer?.canvas ?? video;
     picture.className = "size-full object-contain";
     root.replaceChildren(picture);

@@ -3,11 +3,20 @@ import { createDresser } from "../../core/compose/dress.ts";
 import type { Documents, PinnedDocument } from "../../core/rundown/pinnedDocument.ts";
 import type { Shaper } from "../../core/text/shaper.ts";
 import { ImageShelf } from "../../painters/imageShelf.ts";
-import type { PaintKit } from "../../painters/paint.ts";
+import type { Canvas2D, MadeCanvas, PaintKit } from "../../painters/paint.ts";
 import type { VideoMaker } from "../../painters/videoPlate.ts";
 import { createLateFonts, fallbackFonts, type LoadedShaper, loadShaper, onFonts } from "./shaper.ts";
 
 const addressOf = (file: string) => `/media/${file}`;
+
+function makeCanvas(widthPx: number, heightPx: number): MadeCanvas {
+  const canvas = document.createElement("canvas");
+  canvas.width = widthPx;
+  canvas.height = heightPx;
+  const context = canvas.getContext("2d", { willReadFrequently: true });
+  if (!context) throw new Error(`No canvas of ${widthPx}×${heightPx}`);
+  return { image: canvas, context: context as Canvas2D };
+}
 
 /** How pictures are drawn in this window. */
 export class Drawing {
@@ -24,7 +33,7 @@ export class Drawing {
     this.shaper = shaper;
     this.#documents = documents;
     this.#timeZone = timeZone;
-    this.kit = { outlines: shaper, MakePath: Path2D, findImage: this.shelf.find };
+    this.kit = { outlines: shaper, MakePath: Path2D, findImage: this.shelf.find, makeCanvas };
     const dresser = () => createDresser(documents, shaper, fallbackFonts(), timeZone);
     this.#dress = dresser();
     const layOutAnew = () => {

@@ -1,5 +1,5 @@
 import type { Dress } from "../../core/compose/compose.ts";
-import { platesOf } from "../../core/compose/placements.ts";
+import { platesOf } from "../../core/compose/platesOf.ts";
 import { pageTimeline } from "../../core/compose/still.ts";
 import type { Target } from "../../core/show/line.ts";
 import type { ShowState } from "../../core/show/state.ts";

@@ -67,15 +67,15 @@ export function makeGlass(root: HTMLElement, output: Output, drawing: Drawing, h
     element.append(half);
     const isKey = signal === "key";
     const plates = new PlateCache(drawing.kit, scale, isKey ? "key" : "fill");
+    const videos = drawing.videos(output.sound && at === 0);
     const stage =
       signal === "fill" && output.fillAlpha === "straight"
-        ? new StraightStage(picture, plates, scale, canvas)
+        ? new StraightStage(picture, plates, scale, canvas, videos)
         : new ElementStage(picture, {
             plates,
             scale,
             pixelRatio: ratio,
-            isKey,
-            videos: drawing.videos(output.sound && at === 0),
+            videos,
             ...(hasProgram ? { makeProgram: makeProgramPicture } : {}),
           });
     return { plates, stage, cover };

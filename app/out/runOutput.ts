@@ -1,6 +1,6 @@
 import { composeTimeline } from "../../core/compose/compose.ts";
 import type { Timeline } from "../../core/compose/piece.ts";
-import { settledUntil } from "../../core/compose/placements.ts";
+import { settledUntil } from "../../core/compose/stillUntil.ts";
 import { FRAME_RATES, type FrameRateName, framesPerSecond } from "../../core/time/timecode.ts";
 import { canvasOf, type Output } from "../../core/venue/plan.ts";
 import { hasGpu } from "../../painters/hasGpu.ts";

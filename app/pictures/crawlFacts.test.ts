@@ -1,5 +1,5 @@
 import { expect, test } from "vitest";
-import { NO_ADJUSTMENT } from "../../core/scene/adjust.ts";
+import { NO_ADJUSTMENT } from "../../core/scene/adjustment.ts";
 import { FRAME_RATES } from "../../core/time/timecode.ts";
 import { box, crawl } from "../../designs/parts.ts";
 import { prepareBench } from "../../test-support/contents.ts";

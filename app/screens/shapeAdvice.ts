@@ -1,5 +1,5 @@
+import { shapesApart } from "../../core/scene/shapes.ts";
 import { canvasOf, type Output } from "../../core/venue/plan.ts";
-import { shapesApart } from "../../core/venue/shape.ts";
 
 /** Shapes further apart than this are seen to differ. */
 const SAME_SHAPE = 0.02;

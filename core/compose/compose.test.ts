@@ -10,7 +10,7 @@ import {
   strap,
 } from "../../test-support/contents.ts";
 import { flat } from "../../test-support/pages.ts";
-import { durationOf } from "../motion/track.ts";
+import { durationOf, type Track } from "../motion/track.ts";
 import type { ReadyCue } from "../rundown/readyCue.ts";
 import { stepsOf } from "../rundown/steps.ts";
 import { allObjects } from "../scene/template.ts";
@@ -22,7 +22,8 @@ import { canvasOf, type Output } from "../venue/plan.ts";
 import { composeTimeline } from "./compose.ts";
 import { createDresser } from "./dress.ts";
 import type { Timeline } from "./piece.ts";
-import { placementsAt as placedOn, stillUntil } from "./placements.ts";
+import { placementsAt as placedOn } from "./placements.ts";
+import { stillUntil } from "./stillUntil.ts";
 
 const bench = prepareBench();
 const placementsAt = (timeline: Timeline, atMs: number) =>
@@ -213,9 +214,9 @@ describe("what an output shows", () => {
       for (const {
         object: { motion },
       } of allObjects(document))
-        expect(durationOf([...motion.enter, ...motion.change.in, ...motion.change.out])).toBeLessThanOrEqual(
-          10_000,
-        );
+        expect(
+          durationOf([...motion.enter, ...motion.change.in, ...motion.change.out] as Track[]),
+        ).toBeLessThanOrEqual(10_000);
     }
   });
 });

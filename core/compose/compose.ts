@@ -80,6 +80,7 @@ function composeStretch(stretch: Stretch): Piece[] {
     end: stretch.end,
     mirrorMs: last ? arrivalMs(last.parts, ({ exit }) => exit === "mirror") : 0,
     holdMs: 0,
+    window: { fromMs: 0, untilMs: null },
     isCarried: false,
   });
 }

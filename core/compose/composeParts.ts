@@ -38,16 +38,19 @@ function composePart(moments: readonly PartsOfMoment[], objectId: string, level:
     const before = current;
     if (current)
       pieces.push(...closePart(current, objectId, { at: moment, isEnd: false, next: part }, level));
-    current = part ? openPart(part, moment, moment === level.first, before) : undefined;
+    current = part ? openPart(part, moment, level, before) : undefined;
   }
   if (current)
     pieces.push(...closePart(current, objectId, { at: level.end, isEnd: true, next: undefined }, level));
   return pieces;
 }
 
-function openPart(part: Part, moment: Moment, isFirst: boolean, before: OpenPart | undefined): OpenPart {
+function openPart(part: Part, moment: Moment, level: Level, before: OpenPart | undefined): OpenPart {
   const { content } = part;
-  const startMs = Math.max(moment.startAtMs, moment.sinceMs + part.timeWindow.fromMs);
+  const isFirst = moment === level.first;
+  // What lies in a group that is not seen yet comes with it.
+  const beganMs = moment.sinceMs + Math.max(level.window.fromMs, part.timeWindow.fromMs);
+  const startMs = Math.max(moment.startAtMs, beganMs);
   // What takes the place of a row or bar comes in where that one was, and both glide on together.
   const places: Place[] = [];
   const cameFrom = before?.places.at(-1);
@@ -62,11 +65,14 @@ function openPart(part: Part, moment: Moment, isFirst: boolean, before: OpenPart
     from: moment,
     isFirst,
     startMs,
+    beganMs,
     places,
     members: content.kind === "group" ? [{ moment, parts: content.parts }] : [],
     run: content.kind === "strip" ? startRun(content, moment, startMs, before) : null,
     value:
-      content.kind === "figures" ? startValue(content.value, moment, isFirst, before?.value ?? null) : null,
+      content.kind === "figures" || content.kind === "gauge"
+        ? startValue(content.value, moment, isFirst, before?.value ?? null)
+        : null,
     isHandedOver: before !== undefined && sharesMotion(before.part.content, content),
   };
 }
@@ -91,7 +97,7 @@ function closePart(open: OpenPart, objectId: string, closing: Closing, level: Le
   const arriving = open.isHandedOver ? [] : arrivalOf(part, from, isFirst, level);
   const until = endOf(open, closing, continues, level);
   if (until && until.atMs <= startMs && until.leaving.lengthMs <= 0) return [];
-  const life: Life = { fromMs: startMs, arriving, stay: stayOf(part, from), until };
+  const life: Life = { fromMs: startMs, arriving, stay: stayOf(open), until };
   const id = `${level.id}/${objectId}/${from.startAtMs}`;
   // What goes out as something new takes its place goes along to where that will be.
   const goesAlong = closing.at && closing.next && !isSudden(closing.at);
@@ -107,6 +113,8 @@ function closePart(open: OpenPart, objectId: string, closing: Closing, level: Le
       key: part.key,
       opacity: part.opacity,
       rotationDeg: part.rotationDeg,
+      pivot: part.pivot,
+      looks: part.looks,
       life: content.kind === "cells" ? frameOf(life, content) : life,
       places,
       content: pieceContent(open, id, life, closing, level),
@@ -118,10 +126,13 @@ function pieceContent(open: OpenPart, id: string, life: Life, closing: Closing, 
   const { content } = open.part;
   switch (content.kind) {
     case "plate":
+    case "shape":
     case "program":
       return content;
     case "video":
-      return { ...content, sinceMs: open.from.sinceMs };
+    case "sound":
+      return { ...content, sinceMs: open.beganMs };
+    case "gauge":
     case "figures": {
       const value = open.value ?? content.value;
       return { ...content, value, sinceMs: value.kind === "number" ? open.startMs : open.from.sinceMs };
@@ -138,6 +149,7 @@ function pieceContent(open: OpenPart, id: string, life: Life, closing: Closing, 
     case "cells":
       return {
         kind: "cells",
+        box: content.box,
         cells: content.cells.map((cell) => ({ ...cell, life: delayLife(life, cell.delayMs) })),
       };
     case "group": {
@@ -146,16 +158,29 @@ function pieceContent(open: OpenPart, id: string, life: Life, closing: Closing, 
         kind: "group",
         blend: content.blend,
         clip: content.clip,
-        center: content.center,
+        rect: content.rect,
         pieces: composeParts(open.members, {
           id,
           first: open.isFirst ? level.first : undefined,
           end: closing.at,
           mirrorMs: level.mirrorMs,
           holdMs: Math.max(level.holdMs, leaves),
+          window: windowWithin(level.window, open.part.timeWindow),
           isCarried: true,
         }),
       };
     }
   }
+}
+
+/** When what lies in a group can be seen at all: while both can. */
+function windowWithin(around: Level["window"], own: Level["window"]): Level["window"] {
+  const untilMs = Math.min(
+    around.untilMs ?? Number.POSITIVE_INFINITY,
+    own.untilMs ?? Number.POSITIVE_INFINITY,
+  );
+  return {
+    fromMs: Math.max(around.fromMs, own.fromMs),
+    untilMs: untilMs === Number.POSITIVE_INFINITY ? null : untilMs,
+  };
 }

@@ -9,12 +9,12 @@ import {
   layOut,
   type PageSize,
 } from "../scene/layOut.ts";
+import { shapeFor, shapesApart } from "../scene/shapes.ts";
 import type { Template } from "../scene/template.ts";
 import type { Target } from "../show/line.ts";
 import type { Shaper } from "../text/shaper.ts";
 import { FRAME_RATES } from "../time/timecode.ts";
 import type { Canvas } from "../venue/plan.ts";
-import { shapesApart } from "../venue/shape.ts";
 import type { Dress } from "./compose.ts";
 import { templateOnScreen } from "./templateOnScreen.ts";
 
@@ -59,7 +59,7 @@ export function createDresser(
       if (template?.kind !== "template" || style?.kind !== "style" || !values) return undefined;
       if (content.media.some((hash) => !documents.has(hash))) return undefined;
       const { widthPx, heightPx, frameRate } = output;
-      const area = areaOf(output, template.canvas);
+      const area = areaOf(output, template);
       const size = { widthPx, heightPx, frameRate: FRAME_RATES[frameRate], ...(area && { area }) };
       const whole = layOut(template, values, style, size, {
         shaper,
@@ -91,11 +91,12 @@ const fainter = (page: LaidOutPage, opacity: number): LaidOutPage => ({
  * Where a page stands on a canvas of several screens: the whole, or, when its template is of the shape of one of them, that one, so
  * that no words lie over a seam. Each screen then has the page for itself.
  */
-function areaOf(output: Canvas, canvas: Template["canvas"]): PageSize["area"] {
+function areaOf(output: Canvas, template: Template): PageSize["area"] {
   const { part } = output;
   if (!part) return undefined;
   const screen = { widthPx: part.width, heightPx: part.height };
-  return shapesApart(output, canvas) <= shapesApart(screen, canvas) ? undefined : part;
+  const apart = (size: typeof screen) => shapesApart(size, shapeFor(template, size).canvas);
+  return apart(output) <= apart(screen) ? undefined : part;
 }
 
 function pageKey(hash: string, step: Anchor, outfitId: string, output: Canvas): string {

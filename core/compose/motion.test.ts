@@ -24,16 +24,17 @@ import {
 } from "../../test-support/designs.ts";
 import { flat, HD, lay, templateOf } from "../../test-support/pages.ts";
 import { leavingPoseAt, poseAt } from "../motion/pose.ts";
-import { type Adjustments, NO_ADJUSTMENT } from "../scene/adjust.ts";
+import { type Adjustments, NO_ADJUSTMENT } from "../scene/adjustment.ts";
 import type { MediaInfo } from "../scene/media.ts";
 import { STILL } from "../scene/motion.ts";
-import type { SceneObject } from "../scene/template.ts";
+import type { SceneObject } from "../scene/objectKinds.ts";
 import type { Moment } from "../show/slot.ts";
 import { composeSlot } from "./compose.ts";
 import { GLIDE_MS, placeAt } from "./glide.ts";
 import { DISSOLVE_MS } from "./partLife.ts";
 import type { Piece, Timeline } from "./piece.ts";
-import { type Placement, placementsAt, settledUntil, stillUntil } from "./placements.ts";
+import { type Placement, placementsAt } from "./placements.ts";
+import { settledUntil, stillUntil } from "./stillUntil.ts";
 
 const bench = prepareBench();
 const CLIP: MediaInfo = {

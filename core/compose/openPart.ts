@@ -15,6 +15,8 @@ export interface Level {
   readonly mirrorMs: number;
   /** A member stays at least as long as its group takes to leave. */
   readonly holdMs: number;
+  /** When, from the start of the page, what these lie in can be seen; null: as long as the page. */
+  readonly window: { readonly fromMs: number; readonly untilMs: number | null };
   /** The group fades as a whole: members do not fade for themselves when the page comes or goes by a dissolve. */
   readonly isCarried: boolean;
 }
@@ -27,6 +29,8 @@ export interface OpenPart {
   readonly from: Moment;
   readonly isFirst: boolean;
   readonly startMs: number;
+  /** When it first could be seen, also where it comes back from an undo: clips and loops count from then. */
+  readonly beganMs: number;
   readonly places: Place[];
   readonly members: PartsOfMoment[];
   readonly run: StripRun | null;

@@ -47,10 +47,11 @@ export function endOf(open: OpenPart, closing: Closing, continues: boolean, leve
   }
   // By itself a part leaves along its own arrival, however long the page took.
   const own = ownLeaving(part, { ...level, mirrorMs: 0 });
-  if (part.timeWindow.untilMs !== null)
-    ends.push({ atMs: from.sinceMs + part.timeWindow.untilMs, leaving: own });
-  if (part.content.kind === "video" && part.content.atEnd === "leave")
-    ends.push({ atMs: from.sinceMs + part.content.durationMs, leaving: own });
+  for (const untilMs of [part.timeWindow.untilMs, level.window.untilMs])
+    if (untilMs !== null) ends.push({ atMs: from.sinceMs + untilMs, leaving: own });
+  const { content } = part;
+  if ((content.kind === "video" || content.kind === "sound") && content.atEnd === "leave")
+    ends.push({ atMs: open.beganMs + content.durationMs, leaving: own });
   if (open.run && open.run.passes !== null) ends.push({ atMs: endsAtMs(open.run), leaving: GONE });
   return ends.reduce<Life["until"]>((first, end) => (first && first.atMs <= end.atMs ? first : end), null);
 }
@@ -75,19 +76,27 @@ export function leavingOf(part: Part, moment: Moment, isEnd: boolean, level: Lev
   }
 }
 
-export function ownLeaving({ motion }: Part, { mirrorMs, holdMs }: Level): Leaving {
+export function ownLeaving(part: Part, { mirrorMs, holdMs }: Level): Leaving {
+  const { motion } = part;
+  const ownMs = leavesForMs(part);
   if (motion.exit === "mirror")
     return {
       kind: "mirror",
       tracks: delayTracks(motion.enter, motion.delayMs),
-      lengthMs: Math.max(mirrorMs, motion.delayMs + durationOf(motion.enter)),
+      lengthMs: Math.max(mirrorMs, ownMs),
     };
-  return { kind: "tracks", tracks: motion.exit, lengthMs: Math.max(holdMs, durationOf(motion.exit)) };
+  return { kind: "tracks", tracks: motion.exit, lengthMs: Math.max(holdMs, ownMs) };
 }
 
-export function stayOf({ motion }: Part, from: Moment): StayLoop | null {
+/** How long a part takes to leave by itself; a group until the last of its members is gone. */
+function leavesForMs({ motion, content }: Part): number {
+  const own = motion.exit === "mirror" ? motion.delayMs + durationOf(motion.enter) : durationOf(motion.exit);
+  return content.kind === "group" ? Math.max(own, ...content.parts.map(leavesForMs)) : own;
+}
+
+export function stayOf({ part: { motion }, beganMs }: OpenPart): StayLoop | null {
   if (!motion.stay) return null;
-  const arrivedMs = from.sinceMs + motion.delayMs + durationOf(motion.enter);
+  const arrivedMs = beganMs + motion.delayMs + durationOf(motion.enter);
   return {
     fromMs: arrivedMs + motion.stay.delayMs,
     periodMs: motion.stay.periodMs,

@@ -2,8 +2,8 @@ import type { StripRun } from "../crawl/strip.ts";
 import type { FiguresValue } from "../figures/figures.ts";
 import type { Life } from "../motion/pose.ts";
 import type { Point } from "../picture/picture.ts";
-import type { PartContent } from "../scene/part.ts";
-import type { Blend } from "../scene/template.ts";
+import type { Blend } from "../scene/kinds/group.ts";
+import type { Looks, PartContent } from "../scene/part.ts";
 import type { Shutter } from "../show/shutter.ts";
 import type { Place } from "./glide.ts";
 
@@ -12,12 +12,16 @@ export type ContentOf<Kind extends PartContent["kind"]> = Extract<PartContent, {
 /** A part's content with the times that are known once it is on air. */
 export type PieceContent =
   | ContentOf<"plate">
+  | ContentOf<"shape">
   | ContentOf<"program">
+  | (ContentOf<"gauge"> & { readonly value: FiguresValue; readonly sinceMs: number })
+  | (ContentOf<"sound"> & { readonly sinceMs: number })
   | (ContentOf<"video"> & { readonly sinceMs: number })
   | (ContentOf<"figures"> & { readonly value: FiguresValue; readonly sinceMs: number })
   | (ContentOf<"strip"> & { readonly run: StripRun })
   | {
       readonly kind: "cells";
+      readonly box: ContentOf<"cells">["box"];
       readonly cells: readonly (ContentOf<"cells">["cells"][number] & { readonly life: Life })[];
     }
   | {
@@ -25,7 +29,7 @@ export type PieceContent =
       readonly pieces: readonly Piece[];
       readonly blend: Blend;
       readonly clip: ContentOf<"group">["clip"];
-      readonly center: Point;
+      readonly rect: ContentOf<"group">["rect"];
     };
 
 /** One part with one content, from its coming to its going. */
@@ -35,6 +39,9 @@ export interface Piece {
   readonly key: string;
   readonly opacity: number;
   readonly rotationDeg: number;
+  /** What it turns and grows around, from its place. */
+  readonly pivot: Point;
+  readonly looks: Looks;
   readonly life: Life;
   readonly places: readonly Place[];
   readonly content: PieceContent;

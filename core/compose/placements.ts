@@ -1,172 +1,247 @@
-import { copiesAt } from "../crawl/strip.ts";
-import { figuresAt } from "../figures/figures.ts";
-import { lifePoseAt, movingSpans, type Pose, REST } from "../motion/pose.ts";
-import { type CornerRadii, growToPixels, type Point, type Rect } from "../picture/picture.ts";
-import type { ClipShape, Plate } from "../scene/part.ts";
-import type { Blend } from "../scene/template.ts";
+import { shareAt } from "../figures/figures.ts";
+import { lifePoseAt, type Pose, REST } from "../motion/pose.ts";
+import type { CornerRadii, Point, Rect } from "../picture/picture.ts";
+import { pictureOfGauge } from "../scene/gauge.ts";
+import type { ClipShape } from "../scene/part.ts";
+import { isReshaped, pictureOfShape } from "../scene/shapeSpec.ts";
 import { placeAt } from "./glide.ts";
+import { type Effects, effectsIn, NO_EFFECTS, placeMixed, SQUARE } from "./mixedPlate.ts";
 import type { Piece, PieceContent, Timeline } from "./piece.ts";
+import { placeFigures } from "./placeFigures.ts";
+import type { Placement } from "./placement.ts";
+import { placeStrip } from "./placeStrip.ts";
 import { shutAt } from "./shutterPieces.ts";
+import { shareLeft, uncut, wipedRect } from "./wipe.ts";
 
-/** What is on screen at one instant, from the back to the front: plates, and what only a window can show. */
-export type Placement =
-  | {
-      readonly kind: "plate";
-      /** Stable while the same thing stays on screen. */
-      readonly id: string;
-      readonly plate: Plate;
-      /** Where the picture's origin lies. */
-      readonly x: number;
-      readonly y: number;
-      readonly pose: Pose;
-      readonly cornerPx: number;
-    }
-  | {
-      readonly kind: "group";
-      readonly id: string;
-      readonly children: readonly Placement[];
-      readonly x: number;
-      readonly y: number;
-      readonly pose: Pose;
-      readonly blend: Blend;
-      readonly clip: ClipShape | null;
-      readonly center: Point;
-    }
-  | {
-      readonly kind: "video";
-      readonly id: string;
-      readonly video: Extract<PieceContent, { kind: "video" }>;
-      readonly x: number;
-      readonly y: number;
-      readonly pose: Pose;
-      /** Where in the clip. */
-      readonly positionMs: number;
-      readonly isPlaying: boolean;
-      /** Of its level: what it lies in fades, or the screen is shut. */
-      readonly gain: number;
-    }
-  | {
-      readonly kind: "program";
-      readonly id: string;
-      /** On the output, by how far it is squeezed. */
-      readonly rect: Rect;
-      readonly radiiPx: CornerRadii;
-      readonly pose: Pose;
-    };
+export type { Placement, PlatePlacement } from "./placement.ts";
 
-/** The picture of one instant. @param output its size, for a program picture that fills it */
-export function placementsAt(
-  timeline: Timeline,
-  atMs: number,
-  output: { readonly widthPx: number; readonly heightPx: number },
-): Placement[] {
-  const gain = timeline.silence ? 1 - shutAt(timeline.silence, atMs) : 1;
-  return timeline.pieces.flatMap((piece) => placePiece(piece, atMs, output, gain));
+interface Size {
+  readonly widthPx: number;
+  readonly heightPx: number;
 }
 
-function placePiece(
-  piece: Piece,
-  atMs: number,
-  output: { readonly widthPx: number; readonly heightPx: number },
-  gain: number,
-): Placement[] {
-  const pose = lifePoseAt(piece.life, atMs);
-  if (!pose) return [];
+/** What a piece has of the groups it lies in. */
+interface Within {
+  readonly output: Size;
+  /** How loud what it holds is. */
+  readonly gain: number;
+  readonly effects: Effects;
+}
+
+/** The picture of one instant, from the back to the front. @param output its size, for a program picture that fills it */
+export function placementsAt(timeline: Timeline, atMs: number, output: Size): Placement[] {
+  const gain = timeline.silence ? 1 - shutAt(timeline.silence, atMs) : 1;
+  const within: Within = { output, gain, effects: NO_EFFECTS };
+  return timeline.pieces.flatMap((piece) => placePiece(piece, atMs, within));
+}
+
+function placePiece(piece: Piece, atMs: number, within: Within): Placement[] {
+  const moved = lifePoseAt(piece.life, atMs);
+  if (!moved) return [];
   const { id, content } = piece;
-  const at = placeAt(piece.places, atMs);
-  const own = ownPose(piece, pose);
-  const { x, y } = at;
+  const { x, y, extent } = placeAt(piece.places, atMs);
+  const pose = ownPose(piece, moved);
+  const pivot: Point = { x: x + piece.pivot.x, y: y + piece.pivot.y };
+  const effects = effectsIn(piece.looks, pose, within.effects);
+  const gain = within.gain * Math.max(0, Math.min(1, pose.opacity)) * shareLeft(pose);
+  const at = (rect: Rect): Rect => ({ ...rect, x: rect.x + x, y: rect.y + y });
   switch (content.kind) {
     case "plate": {
-      const plate = variantOf(content, own);
-      // A bar shows as much of its width as its value says; its end stays round.
-      const clipped = at.extent < 1 ? { ...own, clipRight: Math.max(own.clipRight, 1 - at.extent) } : own;
-      if (at.extent <= 0) return [];
-      return [{ kind: "plate", id, plate, x, y, pose: clipped, cornerPx: content.cornerPx }];
+      if (extent <= 0) return [];
+      const { plate, radiiPx, growsFrom } = content;
+      // A bar shows as much of itself as its value says; its end stays round.
+      const edge = growsFrom === "left" ? "clipRight" : "clipTop";
+      const shown = extent < 1 ? { ...pose, [edge]: Math.max(pose[edge], 1 - extent) } : pose;
+      return [placeMixed({ id, plate, x, y, pose: shown, pivot, radiiPx }, effects)];
+    }
+    case "shape": {
+      const { plate, shape } = content;
+      if (isReshaped(pose)) {
+        const picture = pictureOfShape(shape, pose, effects.color);
+        return [drawn(id, inEffects(picture, effects), x, y, pose, pivot)];
+      }
+      const radiiPx = shape.shape.kind === "rectangle" ? shape.shape.radiiPx : SQUARE;
+      return [placeMixed({ id, plate, x, y, pose, pivot, radiiPx }, effects)];
+    }
+    case "gauge": {
+      const { share } = shareAt(content.value, content.gauge.fullAt, content.sinceMs, atMs, GAUGE_STEPS);
+      const picture = pictureOfGauge(content.gauge, share);
+      return [drawn(id, inEffects(picture, effects), x, y, pose, pivot)];
     }
     case "cells": {
       const children = content.cells.flatMap((cell, i): Placement[] => {
         const cellPose = lifePoseAt(cell.life, atMs);
-        return cellPose
-          ? [
-              {
-                kind: "plate",
-                id: `${id}/${i}`,
-                plate: cell.plate,
-                x: x + cell.x,
-                y: y + cell.y,
-                pose: cellPose,
-                cornerPx: 0,
-              },
-            ]
-          : [];
+        if (!cellPose) return [];
+        const { bounds } = cell.plate.picture;
+        const spot = { x: x + cell.x, y: y + cell.y };
+        const middle = {
+          x: spot.x + bounds.x + bounds.width / 2,
+          y: spot.y + bounds.y + bounds.height / 2,
+        };
+        const own = { id: `${id}/${i}`, plate: cell.plate, ...spot, pose: cellPose, pivot: middle };
+        return [placeMixed({ ...own, radiiPx: SQUARE }, effectsIn(piece.looks, cellPose, within.effects))];
       });
-      const center = { x, y };
-      return [
-        {
-          kind: "group",
-          id,
-          children,
-          x: 0,
-          y: 0,
-          pose: { ...REST, opacity: piece.opacity, rotationDeg: piece.rotationDeg },
-          blend: "normal",
-          clip: null,
-          center,
-        },
-      ];
+      const frame = { ...REST, opacity: piece.opacity, rotationDeg: piece.rotationDeg };
+      return [group(id, children, frame, pivot)];
     }
     case "figures":
-      return [placeFigures(id, content, x, y, own, atMs)];
-    case "strip":
-      return [placeStrip(id, content, x, y, own, atMs)];
-    case "group":
       return [
-        {
-          kind: "group",
-          id,
-          children: content.pieces.flatMap((member) => placePiece(member, atMs, output, gain * own.opacity)),
-          x,
-          y,
-          pose: own,
-          blend: content.blend,
-          clip: content.clip,
-          center: content.center,
-        },
+        group(id, placeFigures(id, content, x, y, pivot, effects, atMs), uncut(pose), pivot, {
+          clip: wipeOf(pose, at(content.box)),
+        }),
       ];
+    case "strip":
+      return [
+        group(id, placeStrip(id, content, x, y, pivot, effects, atMs), uncut(pose), pivot, {
+          clip: { kind: "box", rect: wipedRect(pose, at(content.box)), radiiPx: SQUARE },
+        }),
+      ];
+    case "group":
+      return [placeGroup(piece, content, { x, y }, pose, pivot, { ...within, gain, effects }, atMs)];
     case "video": {
       const { positionMs, isPlaying } = videoAt(content, atMs);
-      return [{ kind: "video", id, video: content, x, y, pose: own, positionMs, isPlaying, gain }];
+      const { box, radiiPx } = sized(content.box, content.radiiPx, piece.pivot, pose);
+      const { blurPx, tints } = effects;
+      return [
+        {
+          ...{ kind: "video", id, video: content, x, y, pose, pivot, box, radiiPx },
+          ...{ blurPx, tints, positionMs, isPlaying, gain },
+        },
+      ];
     }
-    case "program": {
-      const { box, radiiPx, border } = content;
-      const t = Math.max(0, Math.min(1, own.squeeze));
-      const mix = (a: number, b: number) => a * (1 - t) + b * t;
-      const rect = {
-        x: mix(0, x + box.x),
-        y: mix(0, y + box.y),
-        width: mix(output.widthPx, box.width),
-        height: mix(output.heightPx, box.height),
-      };
-      const radii = radiiPx.map((radius) => radius * t) as unknown as CornerRadii;
-      const program: Placement = { kind: "program", id, rect, radiiPx: radii, pose: own };
-      // The border belongs to the window: it is there when the window is.
-      const framed: Placement[] = border
-        ? [
-            {
-              kind: "plate",
-              id: `${id}/border`,
-              plate: border,
-              x,
-              y,
-              pose: { ...own, opacity: own.opacity * Math.max(0, t * 4 - 3) },
-              cornerPx: 0,
-            },
-          ]
-        : [];
-      return [program, ...framed];
-    }
+    case "sound":
+      return [{ kind: "sound", id, pose, pivot, sound: content, ...videoAt(content, atMs), gain }];
+    case "program":
+      return placeProgram(id, content, x, y, pose, pivot, effects, within.output);
   }
+}
+
+/** How finely a gauge tells one share from the next: about a quarter of a pixel on a ring of 300 pixels. */
+export const GAUGE_STEPS = 4_000;
+
+const drawn = (
+  id: string,
+  picture: Extract<Placement, { kind: "drawn" }>["picture"],
+  x: number,
+  y: number,
+  pose: Pose,
+  pivot: Point,
+): Placement => ({ kind: "drawn", id, picture, x, y, pose, pivot });
+
+/** A picture that is painted every frame takes blur and tint into itself; of several tints the outermost. */
+function inEffects(
+  picture: Extract<Placement, { kind: "drawn" }>["picture"],
+  { blurPx, tints }: Effects,
+): typeof picture {
+  const tint = tints.at(-1);
+  if (blurPx <= 0 && !tint) return picture;
+  return {
+    ...picture,
+    ...(blurPx > 0 ? { blurPx: Math.hypot(picture.blurPx ?? 0, blurPx) } : {}),
+    ...(tint ? { tint } : {}),
+  };
+}
+
+function group(
+  id: string,
+  children: readonly Placement[],
+  pose: Pose,
+  pivot: Point,
+  more: Partial<Pick<Extract<Placement, { kind: "group" }>, "x" | "y" | "blend" | "clip">> = {},
+): Placement {
+  return {
+    ...{ kind: "group", id, children, x: 0, y: 0, pose, pivot },
+    ...{ blend: "normal", clip: null, isIsolated: false },
+    ...more,
+  };
+}
+
+const wipeOf = (pose: Pose, rect: Rect): ClipShape | null => {
+  const wiped = wipedRect(pose, rect);
+  return wiped === rect ? null : { kind: "box", rect: wiped, radiiPx: SQUARE };
+};
+
+function placeGroup(
+  piece: Piece,
+  content: Extract<PieceContent, { kind: "group" }>,
+  { x, y }: { readonly x: number; readonly y: number },
+  pose: Pose,
+  pivot: Point,
+  within: Within,
+  atMs: number,
+): Placement {
+  const { id } = piece;
+  const children = content.pieces.flatMap((member) => placePiece(member, atMs, within));
+  const { clip, blend } = content;
+  const own = uncut(pose);
+  if (!clip) return group(id, children, own, pivot, { x, y, blend, clip: wipeOf(pose, content.rect) });
+  if (clip.kind === "box") {
+    const { box, radiiPx } = sized(clip.rect, clip.radiiPx, piece.pivot, pose);
+    const rect = wipedRect(pose, box);
+    return group(id, children, own, pivot, { x, y, blend, clip: { kind: "box", rect, radiiPx } });
+  }
+  // Cut to a shape and wiped as well: one within the other, whether it is being wiped or not.
+  const shape = sizedShape(clip, piece.pivot, pose);
+  const cut = group(`${id}/cut`, children, REST, pivot, { clip: shape });
+  return group(id, [cut], own, pivot, { x, y, blend, clip: wipeOf(pose, content.rect) });
+}
+
+/** A box and its corners as tracks of width, height and corners have them. */
+function sized(
+  box: Rect,
+  radiiPx: CornerRadii,
+  pivot: Point,
+  { width, height, corners }: Pose,
+): { readonly box: Rect; readonly radiiPx: CornerRadii } {
+  if (width === 1 && height === 1 && corners === 1) return { box, radiiPx };
+  const grown = {
+    x: pivot.x + (box.x - pivot.x) * Math.max(0, width),
+    y: pivot.y + (box.y - pivot.y) * Math.max(0, height),
+    width: box.width * Math.max(0, width),
+    height: box.height * Math.max(0, height),
+  };
+  const most = Math.min(grown.width, grown.height) / 2;
+  const radii = radiiPx.map((radius) => Math.max(0, Math.min(most, radius * corners)));
+  return { box: grown, radiiPx: radii as unknown as CornerRadii };
+}
+
+function sizedShape(clip: ClipShape, pivot: Point, pose: Pose): ClipShape {
+  if (clip.kind !== "polygon") return { ...clip, rect: sized(clip.rect, SQUARE, pivot, pose).box };
+  const { width, height } = pose;
+  if (width === 1 && height === 1) return clip;
+  const points = clip.points.map(({ x, y }) => ({
+    x: pivot.x + (x - pivot.x) * Math.max(0, width),
+    y: pivot.y + (y - pivot.y) * Math.max(0, height),
+  }));
+  return { kind: "polygon", points };
+}
+
+function placeProgram(
+  id: string,
+  { box, radiiPx, border }: Extract<PieceContent, { kind: "program" }>,
+  x: number,
+  y: number,
+  pose: Pose,
+  pivot: Point,
+  effects: Effects,
+  output: Size,
+): Placement[] {
+  const t = Math.max(0, Math.min(1, pose.squeeze));
+  const mix = (a: number, b: number) => a * (1 - t) + b * t;
+  const rect = {
+    x: mix(0, x + box.x),
+    y: mix(0, y + box.y),
+    width: mix(output.widthPx, box.width),
+    height: mix(output.heightPx, box.height),
+  };
+  const radii = radiiPx.map((radius) => radius * t) as unknown as CornerRadii;
+  const { blurPx, tints } = effects;
+  const program: Placement = { kind: "program", id, rect, radiiPx: radii, pose, pivot, blurPx, tints };
+  if (!border) return [program];
+  // The border belongs to the window: it is there when the window is.
+  const framed = { ...pose, opacity: pose.opacity * Math.max(0, t * 4 - 3) };
+  const own = { id: `${id}/border`, plate: border, x, y, pose: framed, pivot, radiiPx };
+  return [program, placeMixed(own, effects)];
 }
 
 function ownPose(piece: Piece, pose: Pose): Pose {
@@ -178,143 +253,7 @@ function ownPose(piece: Piece, pose: Pose): Pose {
   };
 }
 
-/** Steps of blur and tint that are prepared: a bounded set. */
-const VARIANT_STEPS = 6;
-const variants = new WeakMap<Plate, Map<string, Plate>>();
-
-/** The prepared plate for a pose: blurred and tinted by the nearest step. */
-function variantOf(content: Extract<PieceContent, { kind: "plate" }>, pose: Pose): Plate {
-  const blur = content.blurPx > 0 ? stepOf(pose.blur) : 0;
-  const tint = content.tint === null ? 0 : stepOf(pose.tint);
-  return blur === 0 && tint === 0 ? content.plate : getVariant(content, blur, tint);
-}
-
-const stepOf = (value: number) => Math.round(Math.max(0, Math.min(1, value)) * VARIANT_STEPS);
-
-function getVariant(
-  { plate, blurPx, tint }: Extract<PieceContent, { kind: "plate" }>,
-  blurStep: number,
-  tintStep: number,
-): Plate {
-  const name = `~b${blurStep}t${tintStep}`;
-  const made = variants.get(plate) ?? new Map<string, Plate>();
-  variants.set(plate, made);
-  const known = made.get(name);
-  if (known) return known;
-  const blur = (blurPx * blurStep) / VARIANT_STEPS;
-  const { picture } = plate;
-  const variant: Plate = {
-    key: plate.key + name + (tint ?? "") + blurPx,
-    picture: {
-      ...picture,
-      bounds: blur > 0 ? growToPixels(picture.bounds, blur * 3) : picture.bounds,
-      ...(blur > 0 ? { blurPx: Math.hypot(picture.blurPx ?? 0, blur) } : {}),
-      ...(tintStep > 0 && tint ? { tint: { color: tint, amount: tintStep / VARIANT_STEPS } } : {}),
-    },
-  };
-  made.set(name, variant);
-  return variant;
-}
-
-function placeFigures(
-  id: string,
-  content: Extract<PieceContent, { kind: "figures" }>,
-  x: number,
-  y: number,
-  pose: Pose,
-  atMs: number,
-): Placement {
-  const { text } = figuresAt(content.value, content.sinceMs, atMs);
-  const figures = [...text].flatMap((character) => content.figures[character] ?? []);
-  const widthPx = figures.reduce((sum, { advancePx }) => sum + advancePx, 0);
-  const room = content.widthPx - widthPx;
-  let pen = content.align === "center" ? room / 2 : content.align === "end" ? room : 0;
-  const children = figures.map(({ plate, advancePx }, i): Placement => {
-    // Whole pixels: digits must not shiver.
-    const placed: Placement = {
-      kind: "plate",
-      // From the right, so that the seconds stay the same things when the text grows.
-      id: `${id}/${figures.length - i}`,
-      plate,
-      x: x + Math.round(pen),
-      y,
-      pose: REST,
-      cornerPx: 0,
-    };
-    pen += advancePx;
-    return placed;
-  });
-  return {
-    kind: "group",
-    id,
-    children,
-    x: 0,
-    y: 0,
-    pose,
-    blend: "normal",
-    clip: null,
-    center: { x: x + content.widthPx / 2, y },
-  };
-}
-
-function placeStrip(
-  id: string,
-  content: Extract<PieceContent, { kind: "strip" }>,
-  x: number,
-  y: number,
-  pose: Pose,
-  atMs: number,
-): Placement {
-  const { box, towards, run, tiles, lengthPx } = content;
-  const children: Placement[] = [];
-  for (const { copy, headPx } of copiesAt(run, atMs)) {
-    // Where the strip's left (top) end stands, from the box's place.
-    const end = {
-      left: box.x + box.width - headPx,
-      right: box.x + headPx - lengthPx,
-      up: box.y + box.height - headPx,
-      down: box.y + headPx - lengthPx,
-    }[towards];
-    const moved = evenly(end, run.pxPerMs);
-    const isCrawl = towards === "left" || towards === "right";
-    for (const [i, tile] of tiles.entries()) {
-      const along = moved + (isCrawl ? tile.x : tile.y);
-      const length = isCrawl ? tile.plate.picture.bounds : tile.plate.picture.bounds;
-      const from = along + (isCrawl ? length.x : length.y);
-      const to = from + (isCrawl ? length.width : length.height);
-      const [boxFrom, boxTo] = isCrawl ? [box.x, box.x + box.width] : [box.y, box.y + box.height];
-      if (to <= boxFrom || from >= boxTo) continue;
-      const whole = Math.floor(along);
-      const part = along - whole;
-      children.push({
-        kind: "plate",
-        id: `${id}/${copy}.${i}`,
-        plate: tile.plate,
-        x: x + (isCrawl ? whole : tile.x),
-        y: y + (isCrawl ? tile.y : whole),
-        pose: part === 0 ? REST : { ...REST, [isCrawl ? "offsetXPx" : "offsetYPx"]: part },
-        cornerPx: 0,
-      });
-    }
-  }
-  const rect = { ...box, x: box.x + x, y: box.y + y };
-  return {
-    kind: "group",
-    id,
-    children,
-    x: 0,
-    y: 0,
-    pose,
-    blend: "normal",
-    clip: { kind: "box", rect, radiiPx: [0, 0, 0, 0] },
-    center: { x: rect.x + rect.width / 2, y: rect.y + rect.height / 2 },
-  };
-}
-
-/** From one pixel a frame on, steps are whole pixels: letters stay sharp. Slower ones move by fractions. */
-const evenly = (px: number, pxPerMs: number) => (pxPerMs * (1_000 / 60) >= 0.999 ? Math.round(px) : px);
-
-/** Where a clip is at a time. The page's own clock, so that all outputs show the same frame. */
+/** Where a clip or a sound is at a time. The page's own clock, so that all outputs show the same frame. */
 export function videoAt(
   {
     sinceMs,
@@ -326,98 +265,4 @@ export function videoAt(
   const playedMs = Math.max(0, atMs - sinceMs);
   if (atEnd === "loop") return { positionMs: playedMs % durationMs, isPlaying: true };
   return { positionMs: Math.min(playedMs, durationMs), isPlaying: playedMs < durationMs };
-}
-
-/** Clips play by themselves; from time to time they are looked after. */
-const LOOK_AFTER_MS = 500;
-
-/** Loops that only fade are slow to the eye: so many times a second will do. */
-const FADING_LOOP_MS = 1_000 / 15;
-
-/** Until when nothing needs drawing: null when it moves now, Infinity when nothing more is decided. */
-export function stillUntil(timeline: Timeline, atMs: number): number | null {
-  return stillPieces(timeline.pieces, atMs, false);
-}
-
-/** The same, but for what goes on for as long as a page is up: loops, crawls, clocks and clips. */
-export function settledUntil(timeline: Timeline, atMs: number): number | null {
-  return stillPieces(timeline.pieces, atMs, true);
-}
-
-function stillPieces(pieces: readonly Piece[], atMs: number, isChangeOnly: boolean): number | null {
-  let next = Number.POSITIVE_INFINITY;
-  const soon = (ms: number) => {
-    if (ms > atMs) next = Math.min(next, ms);
-  };
-  for (const piece of pieces) {
-    const { life, content } = piece;
-    const endMs = life.until ? life.until.atMs + life.until.leaving.lengthMs : Number.POSITIVE_INFINITY;
-    if (endMs < atMs) continue;
-    const spans = [...movingSpans(life)];
-    for (const { fromMs, glideMs } of piece.places) if (glideMs > 0) spans.push([fromMs, fromMs + glideMs]);
-    if (content.kind === "cells") for (const cell of content.cells) spans.push(...movingSpans(cell.life));
-    for (const [fromMs, toMs] of spans) {
-      // One frame is always drawn at the end of a span, so that the last pose is exact.
-      if (fromMs <= atMs && atMs <= toMs) return null;
-      soon(fromMs);
-    }
-    if (atMs < life.fromMs) continue;
-    const { stay } = life;
-    if (stay && stay.tracks.length > 0 && !isChangeOnly && !(life.until && life.until.atMs < atMs)) {
-      if (atMs < stay.fromMs) soon(stay.fromMs);
-      else if (stay.tracks.every(({ property }) => property === "opacity")) soon(atMs + FADING_LOOP_MS);
-      else return null;
-    }
-    if (isChangeOnly && content.kind !== "group") continue;
-    switch (content.kind) {
-      case "figures": {
-        const { changesAtMs } = figuresAt(content.value, content.sinceMs, atMs);
-        if (changesAtMs <= atMs) return null;
-        soon(changesAtMs);
-        break;
-      }
-      case "strip":
-        if (copiesAt(content.run, atMs).length > 0) return null;
-        soon(content.run.startMs + 1);
-        break;
-      case "video":
-        soon(atMs + LOOK_AFTER_MS);
-        break;
-      case "group": {
-        const members = stillPieces(content.pieces, atMs, isChangeOnly);
-        if (members === null) return null;
-        soon(members);
-        break;
-      }
-    }
-  }
-  return next;
-}
-
-/** Every plate that pieces may show, variants and characters included: what to paint ahead. */
-export const platesOf = (pieces: readonly Piece[]): Plate[] => pieces.flatMap(platesOfPiece);
-
-function platesOfPiece({ content }: Piece): Plate[] {
-  switch (content.kind) {
-    case "plate": {
-      const prepared = [content.plate];
-      for (let step = 1; step <= VARIANT_STEPS; step++) {
-        if (content.blurPx > 0) prepared.push(getVariant(content, step, 0));
-        if (content.tint !== null) prepared.push(getVariant(content, 0, step));
-      }
-      return prepared;
-    }
-    case "cells":
-      return content.cells.map(({ plate }) => plate);
-    case "figures":
-      return Object.values(content.figures).map(({ plate }) => plate);
-    case "strip":
-      return content.tiles.map(({ plate }) => plate);
-    case "group":
-      return platesOf(content.pieces);
-    case "program":
-      return content.border ? [content.border] : [];
-    case "video":
-      return [];
-  }
 }

@@ -74,9 +74,19 @@ describe("sound of a screen that is shut", () => {
       key: "clip",
       opacity: 1,
       rotationDeg: 0,
+      pivot: { x: 0, y: 0 },
+      looks: { blurPx: 0, tint: null, color: null },
       life: { fromMs: 0, arriving: [], stay: null, until: null },
       places: [{ fromMs: 0, x: 0, y: 0, extent: 1, glideMs: 0 }],
-      content: { kind: "video", level: 1, sinceMs: 0, durationMs: 60_000, atEnd: "loop" },
+      content: {
+        kind: "video",
+        box: { x: 0, y: 0, width: 9, height: 9 },
+        radiiPx: [0, 0, 0, 0],
+        level: 1,
+        sinceMs: 0,
+        durationMs: 60_000,
+        atEnd: "loop",
+      },
     } as unknown as Timeline["pieces"][number];
     const gainAt = (atMs: number) => {
       const timeline = { pieces: [video], silence: { sinceMs: 1_000, untilMs: null } };

@@ -46,7 +46,7 @@ export function withShutter(pieces: readonly Piece[], shutter: Shutter | undefin
         pieces,
         blend: "normal",
         clip: null,
-        center: { x: output.widthPx / 2, y: output.heightPx / 2 },
+        rect: { x: 0, y: 0, width: output.widthPx, height: output.heightPx },
       },
     });
     const before = { fromMs: 0, arriving: [], stay: null, until: { atMs: sinceMs, leaving: LEAVING } };
@@ -65,7 +65,7 @@ export function withShutter(pieces: readonly Piece[], shutter: Shutter | undefin
       stay: null,
       until: untilMs === null ? null : { atMs: untilMs, leaving: LEAVING },
     },
-    content: { kind: "plate", plate, cornerPx: 0, blurPx: 0, tint: null },
+    content: { kind: "plate", plate, radiiPx: [0, 0, 0, 0], growsFrom: "left" },
   };
   return [...pieces, over];
 }
@@ -73,6 +73,8 @@ export function withShutter(pieces: readonly Piece[], shutter: Shutter | undefin
 const STILL = {
   opacity: 1,
   rotationDeg: 0,
+  pivot: { x: 0, y: 0 },
+  looks: { blurPx: 0, tint: null, color: null },
   places: [{ fromMs: 0, x: 0, y: 0, extent: 1, glideMs: 0 }],
 } as const;
 

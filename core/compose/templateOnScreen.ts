@@ -1,6 +1,7 @@
 import type { PageContent } from "../rundown/content.ts";
 import type { Documents } from "../rundown/pinnedDocument.ts";
 import { wornAt } from "../rundown/steps.ts";
+import { shapeFor } from "../scene/shapes.ts";
 import type { SlotPage } from "../show/slot.ts";
 import type { Canvas } from "../venue/plan.ts";
 import { outfitForShape } from "../venue/shape.ts";
@@ -23,7 +24,7 @@ export function templateOnScreen(
 ): TemplateOnScreen | undefined {
   const shaped = outfitForShape(outfitId, content.variants[outfitId] ?? [], output, (id) => {
     const template = documents.get(wornAt(content, id, step)?.template ?? "");
-    return template?.kind === "template" ? template.canvas : undefined;
+    return template?.kind === "template" ? shapeFor(template, output).canvas : undefined;
   });
   const worn = wornAt(content, shaped, step);
   return worn && { outfitId: shaped, template: worn.template, style: worn.style };

@@ -26,15 +26,21 @@ export function timeOfDayAt(atMs: number, timeZone: string): TimeOfDay {
 
 const two = (n: number) => String(n).padStart(2, "0");
 
-export function formatClock(atMs: number, format: "hm" | "hms" | "hm12", timeZone: string): string {
+export type ClockFormat = "hm" | "hms" | "hm12" | "hms12";
+
+export function formatClock(atMs: number, format: ClockFormat, timeZone: string): string {
   const { hours, minutes, seconds } = timeOfDayAt(atMs, timeZone);
+  const half = hours < 12 ? "am" : "pm";
+  const ofTwelve = hours % 12 === 0 ? 12 : hours % 12;
   switch (format) {
     case "hm":
       return `${two(hours)}:${two(minutes)}`;
     case "hms":
       return `${two(hours)}:${two(minutes)}:${two(seconds)}`;
     case "hm12":
-      return `${hours % 12 === 0 ? 12 : hours % 12}:${two(minutes)} ${hours < 12 ? "am" : "pm"}`;
+      return `${ofTwelve}:${two(minutes)} ${half}`;
+    case "hms12":
+      return `${ofTwelve}:${two(minutes)}:${two(seconds)} ${half}`;
   }
 }
 
@@ -58,17 +64,77 @@ export function parseTimeOfDay(typed: string): TimeOfDay | undefined {
   return hours < 24 && minutes < 60 && seconds < 60 ? { hours, minutes, seconds } : undefined;
 }
 
-/** "5 min", "90 s", "1 h 30 min" or "1:30 min" in seconds; undefined when it is none of these. */
+/**
+ * A length in seconds: "5 min", "90 s", "1 h 30 min", "1:30 min"; a number alone is minutes ("5"), and what is no time of day but
+ * looks like one is minutes and seconds ("25:00"). Undefined when it is none of these.
+ */
 export function parseSpan(typed: string): number | undefined {
   const text = typed.trim().toLowerCase();
-  const clock = /^(\d{1,3}):(\d{2})\s*min(?:utes?)?$/.exec(text);
-  if (clock) return Number(clock[1]) * 60 + Number(clock[2]);
+  const alone = /^\d{1,3}$/.exec(text);
+  if (alone) return Number(text) * 60;
+  const clock = /^(\d{1,3}):([0-5]\d)(\s*min(?:utes?)?)?$/.exec(text);
+  if (clock && (clock[3] || !parseTimeOfDay(text))) return Number(clock[1]) * 60 + Number(clock[2]);
   const match =
     /^(?:(\d{1,2})\s*h(?:ours?)?)?\s*(?:(\d{1,3})\s*m(?:in(?:utes?)?)?)?\s*(?:(\d{1,4})\s*s(?:ec(?:onds?)?)?)?$/.exec(
       text,
     );
   if (!match || (match[1] ?? match[2] ?? match[3]) === undefined) return undefined;
   return Number(match[1] ?? 0) * 3_600 + Number(match[2] ?? 0) * 60 + Number(match[3] ?? 0);
+}
+
+/** A time on a day; the year may be left to be found. */
+export interface DayAndTime {
+  readonly year: number | null;
+  readonly month: number;
+  readonly day: number;
+  readonly time: TimeOfDay;
+}
+
+const MONTHS = ["jan", "feb", "mar", "apr", "may", "jun", "jul", "aug", "sep", "oct", "nov", "dec"];
+
+/** "2026-12-24 18:00", "24.12.2026 18:00", "24.12. 18:00", "24 Dec 18:00" or "Dec 24, 2026 6 pm"; undefined when it is none of these. */
+export function parseDayAndTime(typed: string): DayAndTime | undefined {
+  const text = typed.trim().toLowerCase().replace(/,/g, " ").replace(/\s+/g, " ");
+  const iso = /^(\d{4})-(\d{1,2})-(\d{1,2})(?:[t ](.+))?$/.exec(text);
+  const dotted = /^(\d{1,2})\.(\d{1,2})\.(\d{4})?(?: (.+))?$/.exec(text);
+  const named = /^(\d{1,2})\.? ([a-z]{3,9})\.?(?: (\d{4}))?(?: (.+))?$/.exec(text);
+  const american = /^([a-z]{3,9})\.? (\d{1,2})(?: (\d{4}))?(?: (.+))?$/.exec(text);
+  const parts = iso
+    ? [iso[1], iso[2], iso[3], iso[4]]
+    : dotted
+      ? [dotted[3], dotted[2], dotted[1], dotted[4]]
+      : named
+        ? [named[3], monthOf(named[2]), named[1], named[4]]
+        : american
+          ? [american[3], monthOf(american[1]), american[2], american[4]]
+          : undefined;
+  if (!parts) return undefined;
+  const [year, month, day, clock] = parts;
+  const bare = /^(\d{1,2}) ?(am|pm)$/.exec(clock ?? "");
+  const time = clock === undefined ? MIDNIGHT : parseTimeOfDay(bare ? `${bare[1]}:00 ${bare[2]}` : clock);
+  const found = { year: year === undefined ? null : Number(year), month: Number(month), day: Number(day) };
+  // The day must be one: 31.02. is none.
+  const check = new Date(Date.UTC(found.year ?? 2024, found.month - 1, found.day));
+  if (!time || check.getUTCMonth() !== found.month - 1 || check.getUTCDate() !== found.day) return undefined;
+  return { ...found, time };
+}
+
+const MIDNIGHT: TimeOfDay = { hours: 0, minutes: 0, seconds: 0 };
+const monthOf = (name = "") => String(MONTHS.indexOf(name.slice(0, 3)) + 1);
+
+/** The instant of a time on a day; of one without a year the first after `afterMs`. */
+export function instantOf({ year, month, day, time }: DayAndTime, afterMs: number, timeZone: string): number {
+  const on = (of: number) =>
+    timeOnDay(`${String(of).padStart(4, "0")}-${two(month)}-${two(day)}`, time, timeZone);
+  if (year !== null) return on(year);
+  // The 29th of February comes within eight years.
+  const first = new Date(afterMs).getUTCFullYear();
+  for (let of = first; of <= first + 8; of++) {
+    if (new Date(Date.UTC(of, month - 1, day)).getUTCMonth() !== month - 1) continue;
+    const atMs = on(of);
+    if (atMs > afterMs) return atMs;
+  }
+  throw new Error(`No year has a ${month}-${day}`);
 }
 
 const DAY_MS = 86_400_000;

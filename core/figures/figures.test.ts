@@ -32,7 +32,9 @@ describe("clocks and countdowns", () => {
     expect(["5 min", "90 s", "1 h 30 min", "1:30 min", "2h"].map(parseSpan)).toEqual([
       300, 90, 5_400, 90, 7_200,
     ]);
-    for (const wrong of ["", "soon", "19:00", "5"]) expect(parseSpan(wrong)).toBeUndefined();
+    for (const wrong of ["", "soon", "19:00", "1234", "5:"]) expect(parseSpan(wrong)).toBeUndefined();
+    // A number alone is minutes, and what is no time of day minutes and seconds.
+    expect(["5", "90", "25:00", "90:30"].map(parseSpan)).toEqual([300, 5_400, 1_500, 5_430]);
     expect([9, 750, 3_723].map(formatSpan)).toEqual(["0:09", "12:30", "1:02:03"]);
   });
 
@@ -105,7 +107,7 @@ describe("clocks and countdowns", () => {
       { kind: "clock", format: "hm12", timeZone: "Asia/Kolkata" },
       { kind: "countdown", to: "3 min", timeZone: "UTC", atZero: "countUp" },
       { kind: "countdown", to: "19:00", timeZone: LISBON, atZero: "hold" },
-      { kind: "countUp" },
+      { kind: "countUp", fromSeconds: 0 },
       {
         kind: "number",
         from: 0,

@@ -1,19 +1,28 @@
 import { type Easing, easeAt } from "../motion/easing.ts";
-import { formatClock, formatSpan, nextTimeOfDay, parseSpan, parseTimeOfDay } from "./clockText.ts";
+import {
+  type ClockFormat,
+  formatClock,
+  formatSpan,
+  instantOf,
+  nextTimeOfDay,
+  parseDayAndTime,
+  parseSpan,
+  parseTimeOfDay,
+} from "./clockText.ts";
 import { formatNumber } from "./number.ts";
 
 /** A text that the time alone decides. Resolved when its page is on air; `sinceMs` below is when that began. */
 export type FiguresValue =
   | { readonly kind: "fixed"; readonly text: string }
-  | { readonly kind: "clock"; readonly format: "hm" | "hms" | "hm12"; readonly timeZone: string }
+  | { readonly kind: "clock"; readonly format: ClockFormat; readonly timeZone: string }
   | {
       readonly kind: "countdown";
-      /** As typed: a time of day ("19:00"), or a length from when the page came ("5 min", "90 s"). */
+      /** As typed: a time of day ("19:00"), of a day ("24 Dec 18:00"), or a length from when the page came ("5 min", "25:00"). */
       readonly to: string;
       readonly timeZone: string;
       readonly atZero: "hold" | "blank" | "countUp";
     }
-  | { readonly kind: "countUp" }
+  | { readonly kind: "countUp"; readonly fromSeconds: number }
   | {
       readonly kind: "number";
       readonly from: number;
@@ -40,10 +49,10 @@ export function figuresAt(value: FiguresValue, sinceMs: number, atMs: number): F
     case "clock":
       return {
         text: formatClock(atMs, value.format, value.timeZone),
-        changesAtMs: nextOf(value.format === "hms" ? 1_000 : 60_000, atMs),
+        changesAtMs: nextOf(value.format === "hms" || value.format === "hms12" ? 1_000 : 60_000, atMs),
       };
     case "countUp":
-      return span(atMs - sinceMs, atMs, sinceMs);
+      return span(atMs - sinceMs + value.fromSeconds * 1_000, atMs, sinceMs);
     case "countdown": {
       const targetMs = countdownTargetMs(value, sinceMs);
       if (targetMs === undefined) return { text: value.to, changesAtMs: Number.POSITIVE_INFINITY };
@@ -70,7 +79,8 @@ export function figuresAt(value: FiguresValue, sinceMs: number, atMs: number): F
 
 function span(ms: number, atMs: number, fromMs: number): FiguresAt {
   const seconds = Math.max(0, Math.floor(ms / 1_000));
-  return { text: formatSpan(seconds), changesAtMs: atMs < fromMs ? fromMs : fromMs + (seconds + 1) * 1_000 };
+  const nextMs = atMs + 1_000 - ((((atMs - fromMs) % 1_000) + 1_000) % 1_000);
+  return { text: formatSpan(seconds), changesAtMs: atMs < fromMs ? fromMs : nextMs };
 }
 
 /** Zones differ from UTC by whole minutes, so seconds and minutes begin together everywhere. */
@@ -84,8 +94,17 @@ export function countdownTargetMs(
   const timeOfDay = parseTimeOfDay(to);
   if (timeOfDay) return nextTimeOfDay(sinceMs, timeOfDay, timeZone);
   const seconds = parseSpan(to);
-  return seconds === undefined ? undefined : sinceMs + seconds * 1_000;
+  if (seconds !== undefined) return sinceMs + seconds * 1_000;
+  const onDay = parseDayAndTime(to);
+  return onDay && instantOf(onDay, sinceMs, timeZone);
 }
+
+/** Whether a countdown can run to what was typed. */
+export const isCountable = (to: string): boolean =>
+  parseTimeOfDay(to) !== undefined || parseSpan(to) !== undefined || parseDayAndTime(to) !== undefined;
+
+/** The longest countdown that is reckoned with for the room it takes: some days, in hours. */
+const LONGEST_SECONDS = 999 * 3_600;
 
 /** Every character it can ever show, for preparing its plates. */
 export function charactersOf(value: FiguresValue): string {
@@ -93,9 +112,9 @@ export function charactersOf(value: FiguresValue): string {
     case "fixed":
       return value.text;
     case "clock":
-      return value.format === "hm12" ? "0123456789: apm" : "0123456789:";
+      return value.format === "hm12" || value.format === "hms12" ? "0123456789: apm" : "0123456789:";
     case "countdown":
-      return `0123456789:${countdownTargetMs(value, 0) === undefined ? value.to : ""}`;
+      return `0123456789:${isCountable(value.to) ? "" : value.to}`;
     case "countUp":
       return "0123456789:";
     case "number":
@@ -109,9 +128,11 @@ export function widestOf(value: FiguresValue): string {
     case "fixed":
       return value.text;
     case "clock":
-      return { hm: "00:00", hms: "00:00:00", hm12: "00:00 pm" }[value.format];
+      return { hm: "00:00", hms: "00:00:00", hm12: "00:00 pm", hms12: "00:00:00 pm" }[value.format];
     case "countdown": {
-      const seconds = parseTimeOfDay(value.to) ? 86_399 : parseSpan(value.to);
+      const seconds = parseTimeOfDay(value.to)
+        ? 86_399
+        : (parseSpan(value.to) ?? (isCountable(value.to) ? LONGEST_SECONDS : undefined));
       return seconds === undefined ? value.to : formatSpan(Math.max(600, seconds));
     }
     case "countUp":
@@ -120,6 +141,60 @@ export function widestOf(value: FiguresValue): string {
       const sides = [value.from, value.to].map((n) => formatNumber(n, value.decimals));
       const widest = sides.reduce((a, b) => (b.length > a.length ? b : a));
       return `${value.before}${widest}${value.after}`;
+    }
+  }
+}
+
+/** How much of a gauge is full at a time, and when it will next show something else. */
+export interface ShareAt {
+  readonly share: number;
+  readonly changesAtMs: number;
+}
+
+/**
+ * @param fullAt the number, or the seconds, at which it is full; null: a countdown is when it begins, a clock after a minute
+ * @param steps how finely its picture tells one share from the next
+ */
+export function shareAt(
+  value: FiguresValue,
+  fullAt: number | null,
+  sinceMs: number,
+  atMs: number,
+  steps: number,
+): ShareAt {
+  const running = (share: number, perMs: number): ShareAt => ({
+    share: Math.max(0, Math.min(1, share)),
+    changesAtMs:
+      share <= 0 && perMs < 0 ? Number.POSITIVE_INFINITY : atMs + Math.max(16, 1 / (Math.abs(perMs) * steps)),
+  });
+  switch (value.kind) {
+    case "fixed":
+      return { share: 0, changesAtMs: Number.POSITIVE_INFINITY };
+    case "clock":
+      return running((atMs % 60_000) / 60_000, 1 / 60_000);
+    case "countUp": {
+      const fullMs = (fullAt ?? 60) * 1_000;
+      const goneMs = Math.max(0, atMs - sinceMs) + value.fromSeconds * 1_000;
+      if (goneMs >= fullMs) return { share: 1, changesAtMs: Number.POSITIVE_INFINITY };
+      return running(goneMs / fullMs, 1 / fullMs);
+    }
+    case "countdown": {
+      const targetMs = countdownTargetMs(value, sinceMs);
+      if (targetMs === undefined) return { share: 0, changesAtMs: Number.POSITIVE_INFINITY };
+      const fullMs = fullAt === null ? Math.max(1, targetMs - sinceMs) : fullAt * 1_000;
+      const share = (targetMs - atMs) / fullMs;
+      if (share > 1) return { share: 1, changesAtMs: targetMs - fullMs };
+      return running(share, -1 / fullMs);
+    }
+    case "number": {
+      const full = fullAt ?? 100;
+      const progress = value.durationMs <= 0 ? 1 : (atMs - sinceMs - value.delayMs) / value.durationMs;
+      const t = easeAt(value.easing, progress);
+      const number = progress >= 1 ? value.to : value.from * (1 - t) + value.to * t;
+      return {
+        share: Math.max(0, Math.min(1, number / full)),
+        changesAtMs: progress >= 1 ? Number.POSITIVE_INFINITY : Math.max(atMs, sinceMs + value.delayMs),
+      };
     }
   }
 }

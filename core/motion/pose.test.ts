@@ -2,7 +2,7 @@ import * as fc from "fast-check";
 import { describe, expect, test } from "vitest";
 import { fading, move, rising, sliding, springing, uncovering } from "../../test-support/designs.ts";
 import { type Life, lifePoseAt, movingSpans, poseAt, REST } from "./pose.ts";
-import { durationOf, MOVING_PROPERTIES, trackAt, trackSchema } from "./track.ts";
+import { durationOf, MOVING_PROPERTIES, type Track, trackAt, trackSchema } from "./track.ts";
 
 const MOVES = [
   fading(600),
@@ -116,7 +116,7 @@ describe("motion", () => {
         { atMs: 50, value: 1, easing: "ease-out" },
         { atMs: 150, value: 3, easing: "linear" },
       ],
-    });
+    }) as Track;
     expect(trackAt(track, 0)).toBe(1);
     expect(trackAt(track, 50)).toBe(1);
     expect(trackAt(track, 150)).toBe(3);

@@ -19,6 +19,12 @@ export const REST: Pose = {
   blur: 0,
   tint: 0,
   squeeze: 1,
+  width: 1,
+  height: 1,
+  corners: 1,
+  color: 0,
+  lineDrawn: 1,
+  gradientDeg: 0,
 };
 
 export function poseAt(tracks: readonly Track[], atMs: number): Pose {
@@ -103,6 +109,12 @@ export function onTop(a: Pose, b: Pose): Pose {
     blur: Math.max(a.blur, b.blur),
     tint: Math.max(a.tint, b.tint),
     squeeze: a.squeeze * b.squeeze,
+    width: a.width * b.width,
+    height: a.height * b.height,
+    corners: a.corners * b.corners,
+    color: Math.max(a.color, b.color),
+    lineDrawn: a.lineDrawn * b.lineDrawn,
+    gradientDeg: a.gradientDeg + b.gradientDeg,
   };
 }
 

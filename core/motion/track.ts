@@ -1,9 +1,12 @@
 import { z } from "zod";
+import { measureSchema, type Resolved } from "../names/measure.ts";
 import { easeAt, easingSchema } from "./easing.ts";
 
 /**
- * What can move. Offsets are px from the part's place, scales are factors of its size, clips are fractions cut off
- * that edge, blur, tint and squeeze go from 0 to 1.
+ * What can move. Offsets are px from the part's place; scales are factors of its size, with all that is on it; width, height and
+ * corners are factors of its box alone, so that corners stay round and lines keep their width; clips are fractions cut off
+ * that edge; blur, tint and colour go from 0 to 1, as does squeeze; lineDrawn is how much of its outline is drawn, from its
+ * beginning, 0 to 1; gradientDeg turns the gradient on.
  */
 export const MOVING_PROPERTIES = [
   "offsetXPx",
@@ -20,6 +23,12 @@ export const MOVING_PROPERTIES = [
   "blur",
   "tint",
   "squeeze",
+  "width",
+  "height",
+  "corners",
+  "color",
+  "lineDrawn",
+  "gradientDeg",
 ] as const;
 export type MovingProperty = (typeof MOVING_PROPERTIES)[number];
 
@@ -29,8 +38,8 @@ export const LONGEST_MOTION_MS = 10_000;
 /** A track whose last keyframe comes no later than that. */
 const trackUpTo = (longestMs: number) => {
   const keyframe = z.strictObject({
-    atMs: z.number().min(0).max(longestMs),
-    value: z.number().min(-20_000).max(20_000),
+    atMs: measureSchema(0, longestMs),
+    value: measureSchema(-20_000, 20_000),
     /** From this keyframe to the next. */
     easing: easingSchema,
   });
@@ -40,17 +49,21 @@ const trackUpTo = (longestMs: number) => {
       .array(keyframe)
       .min(1)
       .max(64)
-      .refine((keys) => keys.every((key, i) => i === 0 || key.atMs > (keys[i - 1]?.atMs ?? 0)), {
+      .refine((keys) => keys.every((key, i) => i === 0 || isLater(key.atMs, keys[i - 1]?.atMs)), {
         message: "keyframes must be in order of time",
       }),
   });
 };
 
+/** What the style decides is looked at once the style is known. */
+const isLater = (atMs: unknown, thanMs: unknown): boolean =>
+  typeof atMs !== "number" || typeof thanMs !== "number" || atMs > thanMs;
+
 export const trackSchema = trackUpTo(LONGEST_MOTION_MS);
 /** Loops may be slow. */
 export const LONGEST_LOOP_MS = 600_000;
 export const loopTrackSchema = trackUpTo(LONGEST_LOOP_MS);
-export type Track = z.infer<typeof trackSchema>;
+export type Track = Resolved<z.infer<typeof trackSchema>>;
 
 /** The value of a track at a time; before the first keyframe its value, after the last its value. */
 export function trackAt(track: Track, atMs: number): number {

@@ -42,6 +42,17 @@ export interface Stroke {
   readonly dashPx?: readonly number[];
 }
 
+/** What lets a picture through: a picture file laid over it, edges that fade out, or both. */
+export interface Matte {
+  readonly picture: {
+    readonly paint: Extract<Paint, { kind: "image" }>;
+    readonly by: "alpha" | "brightness";
+    readonly isInverted: boolean;
+  } | null;
+  /** Over this much edges fade out, inwards; 0: they do not. */
+  readonly softPx: number;
+}
+
 export interface Shadow {
   readonly color: string;
   readonly blurPx: number;
@@ -69,7 +80,9 @@ export type Shape =
   | { readonly kind: "rectangle"; readonly rect: Rect; readonly radiiPx: CornerRadii }
   | { readonly kind: "ellipse"; readonly rect: Rect }
   | { readonly kind: "line"; readonly from: Point; readonly to: Point }
-  | { readonly kind: "polygon"; readonly points: readonly Point[] };
+  | { readonly kind: "polygon"; readonly points: readonly Point[] }
+  /** SVG path data in output pixels. */
+  | { readonly kind: "path"; readonly data: string };
 
 /** Letters of one font at one size. */
 export interface Glyphs {
@@ -92,6 +105,7 @@ export interface Picture {
   readonly clip?: Rect;
   /** Standard deviation of a blur over the whole. */
   readonly blurPx?: number;
+  readonly matte?: Matte;
   /** Every colour moved towards this one, by `amount` 0 to 1. */
   readonly tint?: { readonly color: string; readonly amount: number };
 }
@@ -118,6 +132,7 @@ export function shadowReachPx(shadows: readonly Shadow[]): number {
 }
 
 /** The files a picture needs before it can be painted. */
-export function filesOf(picture: Picture): string[] {
-  return picture.items.flatMap(({ fill }) => (fill.kind === "image" ? [fill.file] : []));
+export function filesOf({ items, matte }: Picture): string[] {
+  const painted = items.flatMap(({ fill }) => (fill.kind === "image" ? [fill.file] : []));
+  return matte?.picture ? [...painted, matte.picture.paint.file] : painted;
 }

@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { byNameSchema, nameSchema } from "../names/name.ts";
-import { adjustmentsSchema, wholeSchema } from "../scene/adjust.ts";
+import { adjustmentsSchema, wholeSchema } from "../scene/adjustment.ts";
 import { effectMsSchema } from "../venue/plan.ts";
 import { CREDIT_PLACES } from "../words/credits.ts";
 import { flowUnitSchema } from "../words/flow.ts";

@@ -1,4 +1,5 @@
-import { measureRequest } from "../scene/layOutWords.ts";
+import { measureRequest } from "../scene/kinds/text.ts";
+import { shapesOf } from "../scene/shapes.ts";
 import { findTextOf, type Template } from "../scene/template.ts";
 import type { FontChoice } from "../text/fontChoice.ts";
 import { prepareText } from "../text/prepare.ts";
@@ -35,10 +36,20 @@ export function boxesOf(
   );
 }
 
+/** Of a template of several shapes the box that holds least: a slide fits every shape. */
 function findBox(context: CompileContext, template: Template, field: string): WordsBox | undefined {
-  const object = findTextOf(template, field);
-  if (!object) return undefined;
-  const request = measureRequest(object, context.style.style, context.fallbackFonts, context.shaper);
+  const boxes = shapesOf(template).flatMap((shape) => boxIn(context, shape, field) ?? []);
+  const [first] = boxes;
+  if (!first) return undefined;
+  const widthEm = Math.min(...boxes.map(({ box }) => box.widthEm));
+  return { ...first, box: { widthEm, maxLines: Math.min(...boxes.map(({ box }) => box.maxLines)) } };
+}
+
+function boxIn(context: CompileContext, template: Template, field: string): WordsBox | undefined {
+  const spec = findTextOf(template, field);
+  const measured = spec && measureRequest(spec, context.style.style, context.fallbackFonts, context.shaper);
+  if (!measured) return undefined;
+  const { object, request } = measured;
   const fonts = request.fonts as FontChoice;
   const { ascentEm, descentEm } = context.shaper.metrics(fonts.regular[0] as string);
   const heightEm = object.box.height / object.readableSizePx;

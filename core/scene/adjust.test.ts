@@ -2,34 +2,47 @@ import { describe, expect, test } from "vitest";
 import { prepareBench } from "../../test-support/contents.ts";
 import { ALL_OUTFITS, box, crawl, rectangle, solid } from "../../test-support/designs.ts";
 import { HD, lay, partOf, plateOf, templateOf } from "../../test-support/pages.ts";
-import { adjusted, NO_ADJUSTMENT } from "./adjust.ts";
-import { findTextOf, type TextObject } from "./template.ts";
+import { adjusted, findAdjustment } from "./adjust.ts";
+import { NO_ADJUSTMENT } from "./adjustment.ts";
+import type { TextObject, TextSpec } from "./kinds/text.ts";
+import { findTextOf } from "./template.ts";
 
 const bench = prepareBench();
 const strap = ALL_OUTFITS[0]?.templates.find(({ fieldSet }) => fieldSet === "name");
 const name = strap && (findTextOf(strap, "name") as TextObject);
 
 describe("adjustments of one page", () => {
-  test("a text is moved and sized, others are the very same objects", () => {
-    if (!name || !strap) throw new Error("no strap ships");
-    const moved = adjusted(name, { name: { ...NO_ADJUSTMENT, xPx: 3, yPx: -10, scale: 1.5 } }) as TextObject;
+  test("a text is moved and sized", () => {
+    if (!name) throw new Error("no strap ships");
+    const moved = adjusted(name, { ...NO_ADJUSTMENT, xPx: 3, yPx: -10, scale: 1.5 }) as TextObject;
     expect([moved.box.x, moved.box.y]).toEqual([name.box.x + 3, name.box.y - 10]);
     expect([moved.box.width, moved.box.height]).toEqual([name.box.width, name.box.height]);
     expect(moved.maxSizePx).toBe(name.maxSizePx * 1.5);
-    expect(adjusted(name, { role: { ...NO_ADJUSTMENT, xPx: 3 } })).toBe(name);
-    expect(adjusted(name, {})).toBe(name);
+  });
+
+  test("what shows a field goes by it, what shows none by its own id", () => {
+    if (!strap) throw new Error("no strap ships");
+    const shape = rectangle("square", box(0, 0, 200, 200), solid("accent"));
+    const adjust = { name: { ...NO_ADJUSTMENT, xPx: 3 }, "#square": { ...NO_ADJUSTMENT, yPx: 4 } };
+    expect(findAdjustment(findTextOf(strap, "name") as TextSpec, adjust)).toBe(adjust.name);
+    expect(findAdjustment(shape, adjust)).toBe(adjust["#square"]);
+    expect(findAdjustment(findTextOf(strap, "name") as TextSpec, { role: NO_ADJUSTMENT })).toBeUndefined();
   });
 
   test("the same adjustment gives the same object, so that nothing is laid out anew", () => {
     if (!name) throw new Error("no strap ships");
-    const once = adjusted(name, { name: { ...NO_ADJUSTMENT, xPx: 1 } });
-    expect(adjusted(name, { name: { ...NO_ADJUSTMENT, xPx: 1 } })).toBe(once);
-    expect(adjusted(name, { name: { ...NO_ADJUSTMENT, xPx: 2 } })).not.toBe(once);
+    const once = adjusted(name, { ...NO_ADJUSTMENT, xPx: 1 });
+    expect(adjusted(name, { ...NO_ADJUSTMENT, xPx: 1 })).toBe(once);
+    expect(adjusted(name, { ...NO_ADJUSTMENT, xPx: 2 })).not.toBe(once);
   });
 
   test("a hidden text is left out", () => {
-    if (!name) throw new Error("no strap ships");
-    expect(adjusted(name, { name: { ...NO_ADJUSTMENT, isHidden: true } })).toBeUndefined();
+    if (!strap) throw new Error("no strap ships");
+    const adjust = { name: { ...NO_ADJUSTMENT, isHidden: true } };
+    const ids = (more = {}) =>
+      lay(strap, { name: "Ilse", role: "" }, bench.shaper, more).parts.map(({ objectId }) => objectId);
+    expect(ids()).toContain("name");
+    expect(ids({ adjust })).not.toContain("name");
   });
 
   test("a crawl goes as fast as the page says, on a smaller screen in proportion; a text has no speed", () => {
@@ -49,7 +62,7 @@ describe("adjustments of one page", () => {
     expect(pxPerMs({ widthPx: 960, heightPx: 540 }, { adjust })).toBeCloseTo(0.045, 9);
     expect(pxPerMs(HD)).not.toBeCloseTo(0.09, 3);
     if (!name) throw new Error("no strap ships");
-    expect(adjusted(name, { name: { ...NO_ADJUSTMENT, speed } })).not.toHaveProperty("speed");
+    expect(adjusted(name, { ...NO_ADJUSTMENT, speed })).not.toHaveProperty("speed");
   });
 
   test("a whole page stands elsewhere and in another size, on any screen in proportion to it", () => {

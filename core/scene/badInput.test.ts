@@ -16,8 +16,8 @@ import {
 import { lay, templateOf } from "../../test-support/pages.ts";
 import type { HouseStyle } from "./houseStyle.ts";
 import type { MediaInfo } from "./media.ts";
+import type { SceneObject } from "./objectKinds.ts";
 import { readTemplate } from "./readTemplate.ts";
-import type { SceneObject } from "./template.ts";
 
 const bench = prepareBench();
 const ground = rectangle("ground", box(0, 0, 1920, 1080), solid("ground"));
@@ -92,7 +92,7 @@ describe("what cannot be drawn is left out and named", () => {
     const style: HouseStyle = {
       kind: "style",
       name: "torn",
-      colors: {},
+      colors: { ground: "#000000", accent: "#ffffff", words: "#ffffff" },
       fonts: { words: { regular: ["lost-font"], bold: [], italic: [], boldItalic: [] } },
       numbers: {},
     };

@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { measureSchema, type Resolved } from "../names/measure.ts";
 import { byNameSchema, nameSchema } from "../names/name.ts";
 
 export const colorSchema = z
@@ -17,18 +18,6 @@ const typefaceSchema = z.strictObject({
 });
 export type Typeface = z.infer<typeof typefaceSchema>;
 
-/** Token → value; templates refer to tokens, so changing one here changes every page that wears them. */
-export const houseStyleSchema = z.strictObject({
-  kind: z.literal("style"),
-  name: z.string().min(1).max(80),
-  colors: byNameSchema(colorSchema),
-  /** Role (words, titles, plain) → typeface; fallbacks for other scripts follow by themselves. */
-  fonts: byNameSchema(typefaceSchema),
-  /** Lengths are px at a picture height of 1080; "shadow" is the strength of all shadows, 1 as drawn. */
-  numbers: byNameSchema(z.number().min(-1_000).max(1_000)),
-});
-export type HouseStyle = z.infer<typeof houseStyleSchema>;
-
 /** A colour written out, a token of the house style with its own opacity, or what a field says. */
 export const colorRefSchema = z.union([
   colorSchema,
@@ -37,10 +26,28 @@ export const colorRefSchema = z.union([
 ]);
 export type ColorRef = z.infer<typeof colorRefSchema>;
 
-/** A number within limits, or a token of the house style, times a factor. */
-export const numberRefSchema = (min: number, max: number) =>
-  z.union([
-    z.number().min(min).max(max),
-    z.strictObject({ token: tokenName, times: z.number().min(-100).max(100).optional() }),
-  ]);
-export type NumberRef = z.infer<ReturnType<typeof numberRefSchema>>;
+/** A shadow; a glow is one without an offset. */
+export const shadowSchema = z.strictObject({
+  color: colorRefSchema,
+  blurPx: measureSchema(0, 200).default(0),
+  offsetXPx: measureSchema(-200, 200).default(0),
+  offsetYPx: measureSchema(-200, 200).default(0),
+});
+export type Shadow = Resolved<z.infer<typeof shadowSchema>>;
+
+/** Shadows of an object: each its own, or those of the house style by their name. */
+export const shadowsSchema = z.array(z.union([shadowSchema, z.strictObject({ shadow: tokenName })])).max(3);
+
+/** Token → value; templates refer to tokens, so changing one here changes every page that wears them. */
+export const houseStyleSchema = z.strictObject({
+  kind: z.literal("style"),
+  name: z.string().min(1).max(80),
+  colors: byNameSchema(colorSchema),
+  /** Role (words, titles, plain) → typeface; fallbacks for other scripts follow by themselves. */
+  fonts: byNameSchema(typefaceSchema),
+  /** Lengths are px at a picture height of 1080, times are ms; "shadow" is the strength of all shadows, 1 as drawn. */
+  numbers: byNameSchema(z.number().min(-20_000).max(20_000)),
+  /** Shadows that templates name. */
+  shadows: byNameSchema(z.array(shadowSchema).max(3)).optional(),
+});
+export type HouseStyle = z.infer<typeof houseStyleSchema>;

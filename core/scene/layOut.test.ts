@@ -75,7 +75,7 @@ describe("layout", () => {
   test("changing a token lays out anew only what asks for it", () => {
     const memory = new LayOutMemory();
     const template = templateOf(
-      rectangle("bar", box(0, 0, 900, 100), solid("panel"), { corners: { token: "radius" } }),
+      rectangle("bar", box(0, 0, 900, 100), solid("panel"), { corners: { measure: "radius" } }),
       rectangle("edge", box(0, 0, 10, 100), solid("accent")),
       text("name", "name", box(20, 0, 800, 100), { min: 20, max: 60 }, { fill: solid("onPanel") }),
     );

@@ -1,25 +1,39 @@
 import { type Finding, objectSubject } from "../findings/finding.ts";
 import { emptyBox } from "../findings/kinds/emptyBox.ts";
 import { fitted } from "../findings/kinds/fitted.ts";
+import { unknownField } from "../findings/kinds/unknownField.ts";
+import { unknownToken } from "../findings/kinds/unknownToken.ts";
 import { unreadableObject } from "../findings/kinds/unreadableObject.ts";
-import type { Point, Rect } from "../picture/picture.ts";
+import type { Resolved } from "../names/measure.ts";
+import type { Rect } from "../picture/picture.ts";
 import type { Shaper } from "../text/shaper.ts";
 import { FRAME_RATES, type FrameRate } from "../time/timecode.ts";
-import { type Adjustments, AS_MADE, adjusted, type Whole } from "./adjust.ts";
+import { adjusted, changedOnce, findAdjustment } from "./adjust.ts";
+import { type Adjustments, AS_MADE, type Whole } from "./adjustment.ts";
 import { bled } from "./bleed.ts";
+import { findReferenceFaults } from "./findReferenceFaults.ts";
 import type { HouseStyle } from "./houseStyle.ts";
-import { layOutFigures } from "./layOutFigures.ts";
-import { layOutProgram, layOutVideo } from "./layOutLive.ts";
-import { layOutBars, layOutTable } from "./layOutRows.ts";
-import { layOutShape } from "./layOutShape.ts";
-import { layOutStrip } from "./layOutStrip.ts";
-import { layOutList, layOutWords } from "./layOutWords.ts";
+import { type TextObject, wordsRect } from "./kinds/text.ts";
 import { type FieldValues, Lookup } from "./lookup.ts";
 import { type MediaCatalog, NO_MEDIA } from "./media.ts";
+import { STILL } from "./motion.ts";
 import { makePart, type ObjectContext, type Placing, placeBox, resolveCorners } from "./objectContext.ts";
+import {
+  type GroupSpec,
+  groupSchema,
+  kindOf,
+  type LeafObject,
+  type LeafSpec,
+  type ReadableObject,
+  type SceneObject,
+} from "./objectKinds.ts";
 import type { ClipShape, LaidOutPage, Part, TextSize } from "./part.ts";
+import type { Box } from "./properties.ts";
+import { resolveObject } from "./resolveObject.ts";
+import { shapeFor } from "./shapes.ts";
 import { drawnObjects } from "./showWhen.ts";
-import { allObjects, type ReadableObject, type SceneObject, type Template } from "./template.ts";
+import { allObjects, type Template } from "./template.ts";
+import { isTied, tieBoxes } from "./ties.ts";
 
 /** Fonts tried after those of the house style, whatever the script. */
 export type FallbackFonts = readonly string[];
@@ -35,6 +49,8 @@ export interface Resources {
   readonly adjust?: Adjustments;
   /** Where this page stands, and how large; null: as its template was made. */
   readonly whole?: Whole | null;
+  /** The fields that pages of this kind have; where given, a template that shows another is told. */
+  readonly fields?: readonly string[];
   /** Keeps laid-out objects from page to page; see LayOutMemory. */
   readonly memory?: LayOutMemory;
 }
@@ -71,12 +87,12 @@ export class LayOutMemory {
   /** Objects laid out since it was made, for tests and measurements. */
   laidOutCount = 0;
 
-  find(object: ReadableObject, placeKey: string, lookup: Lookup): LaidOutObject | undefined {
+  find(object: object, placeKey: string, lookup: Lookup): LaidOutObject | undefined {
     return this.#known.get(object)?.find((entry) => entry.placeKey === placeKey && lookup.agrees(entry.asked))
       ?.laidOut;
   }
 
-  keep(object: ReadableObject, placeKey: string, lookup: Lookup, laidOut: LaidOutObject): void {
+  keep(object: object, placeKey: string, lookup: Lookup, laidOut: LaidOutObject): void {
     this.laidOutCount++;
     const entries = this.#known.get(object) ?? [];
     entries.unshift({ placeKey, asked: lookup.asked, laidOut });
@@ -89,20 +105,21 @@ export class LayOutMemory {
 const MOST_REMEMBERED = 24;
 
 /**
- * A template filled with values and dressed in a style, as parts in output pixels. The canvas is scaled to the
- * output and centred. Pure; runs when content changes, never per frame. What cannot be drawn is left out and named
+ * A template filled with values and dressed in a style, as parts in output pixels: of its shapes the one that is nearest to the
+ * output's, scaled to it and centred. Pure; runs when content changes, never per frame. What cannot be drawn is left out and named
  * in a finding: a page never goes blank for one object.
  */
 export function layOut(
-  template: Template,
+  wanted: Template,
   values: FieldValues,
   style: HouseStyle,
   output: PageSize,
   resources: Resources,
 ): LaidOutPage {
   const { xPercent, yPercent, scale: size } = resources.whole ?? AS_MADE;
-  const { canvas } = template;
   const area = output.area ?? { x: 0, y: 0, width: output.widthPx, height: output.heightPx };
+  const template = shapeFor(wanted, { widthPx: area.width, heightPx: area.height });
+  const { canvas } = template;
   const scale = size * Math.min(area.width / canvas.widthPx, area.height / canvas.heightPx);
   const place: Placing = {
     scale,
@@ -121,29 +138,83 @@ export function layOut(
   const parents = new Map(
     all.flatMap(({ object, parentId }) => (parentId === null ? [] : [[object.id, parentId]])),
   );
-  const drawn = drawnObjects(
+  const shown = drawnObjects(
     all.map(({ object }) => object),
     values,
     parents,
+    new Set(all.filter(({ object }) => isBlank(object, values)).map(({ object }) => object.id)),
   );
   const texts: TextSize[] = [];
-  const findings: Finding[] = [];
+  const findings: Finding[] = [...findReferenceFaults(template)];
   const stretch = output.widthPx / output.heightPx / (canvas.widthPx / canvas.heightPx);
   if (Math.abs(Math.log(stretch)) > SAME_SHAPE)
     findings.push(
       fitted({ kind: "page", id: "" }, { madeForWidthPx: canvas.widthPx, madeForHeightPx: canvas.heightPx }),
     );
-  const layOutAll = (objects: readonly SceneObject[], delayEachMs: number, isTop = false): Part[] => {
+
+  const begin = (objectId: string, placed: Placing): Begun => {
+    const found = { texts: [] as TextSize[], findings: [] as Finding[] };
+    const report = (finding: Finding) => {
+      const isKnown = found.findings.some((other) => JSON.stringify(other) === JSON.stringify(finding));
+      if (!isKnown) found.findings.push(finding);
+    };
+    const lookup = new Lookup(style, values, resources.media ?? NO_MEDIA, (what, name) => {
+      if (what !== "field") report(unknownToken(objectSubject(objectId), { what, name }));
+      else if (resources.fields && !resources.fields.includes(name))
+        report(unknownField(objectSubject(objectId), { field: name }));
+    });
+    const context: ObjectContext = {
+      lookup,
+      place: placed,
+      shaper: resources.shaper,
+      fallbackFonts: resources.fallbackFonts.filter((id) => resources.shaper.hasFont(id)),
+      timeZone: resources.timeZone ?? "UTC",
+      frameRate: output.frameRate ?? FRAME_RATES["60"],
+      report,
+      reportText: (text) => found.texts.push(text),
+    };
+    return { found, context };
+  };
+
+  // Each object as the style and the page have it, before any follows another.
+  const ready = new Map<string, Ready>();
+  for (const { object } of all) {
+    const adjustment = findAdjustment(object, resources.adjust);
+    if (!shown.has(object.id) || adjustment?.isHidden) continue;
+    const begun = begin(object.id, place);
+    const resolved = resolve(object, begun.context);
+    if (!resolved) {
+      findings.push(...begun.found.findings);
+      continue;
+    }
+    const isGroup = resolved.kind === "group";
+    ready.set(object.id, {
+      object: !adjustment || isGroup ? resolved : adjusted(resolved, adjustment),
+      begun,
+      move: isGroup && adjustment ? { x: adjustment.xPx, y: adjustment.yPx, scale: adjustment.scale } : null,
+    });
+  }
+  const boxes = followTies(all, ready, canvas, () => begin("", place).context);
+
+  const layOutAll = (
+    objects: readonly SceneObject[],
+    placed: Placing,
+    delayEachMs: number,
+    isTop = false,
+  ): Part[] => {
     const parts: Part[] = [];
-    for (const object of objects) {
-      if (object.kind === "unreadable") {
-        findings.push(unreadableObject(objectSubject(object.id), { why: object.why }));
+    for (const spec of objects) {
+      if (spec.kind === "unreadable") {
+        findings.push(unreadableObject(objectSubject(spec.id), { why: spec.why }));
         continue;
       }
-      if (!drawn.has(object.id)) continue;
-      const wanted = adjusted(object, resources.adjust);
-      if (!wanted) continue;
-      const laidOut = remember(isPlaced || !isTop ? wanted : bled(wanted, canvas, screen));
+      const one = ready.get(spec.id);
+      if (!one) continue;
+      const own = one.object;
+      const laidOut =
+        own.kind === "group" && spec.kind === "group"
+          ? layOutGroup(spec, own, one, placed)
+          : layOutLeaf(own as LeafObject, one, placed, isTop && !isPlaced);
       texts.push(...laidOut.texts);
       findings.push(...laidOut.findings);
       for (const part of laidOut.parts) {
@@ -153,110 +224,160 @@ export function layOut(
     }
     return parts;
   };
-  const remember = (object: ReadableObject): LaidOutObject => {
-    if (object.kind === "group") {
-      const { found, context } = begin();
-      return {
-        parts: groupParts(object, layOutAll(object.objects, object.motion.staggerMs), context),
-        ...found,
-      };
-    }
-    const placeKey = `${place.scale}/${place.originX}/${place.originY}/${resources.timeZone ?? ""}`;
-    const { lookup, found, context } = begin();
-    const known = resources.memory?.find(object, placeKey, lookup);
+
+  const layOutGroup = (
+    spec: GroupSpec,
+    own: GroupObject,
+    { begun, move }: Ready,
+    placed: Placing,
+  ): LaidOutObject => {
+    const box = boxes.get(own.id);
+    const tied = { x: box ? box.x - own.box.x : 0, y: box ? box.y - own.box.y : 0 };
+    // Members go along with a group that follows something, or that its page moves and sizes around its pivot.
+    const inner = movedPlace(placed, own, move, tied);
+    const context = { ...begun.context, place: inner };
+    const members = layOutAll(spec.objects, inner, own.motion.staggerMs);
+    return { parts: groupParts(own, members, context), ...begun.found };
+  };
+
+  const layOutLeaf = (
+    own: LeafObject,
+    { begun }: Ready,
+    placed: Placing,
+    mayBleed: boolean,
+  ): LaidOutObject => {
+    const kind = kindOf(own as { kind: LeafSpec["kind"] });
+    const box = boxes.get(own.id);
+    const tied = box ? changedOnce(own, `tied ${JSON.stringify(box)}`, () => ({ ...own, box })) : own;
+    const object = mayBleed && kind.bleeds && !box ? bled(tied, canvas, screen) : tied;
+    const { found } = begun;
+    const context: ObjectContext = placed === place ? begun.context : { ...begun.context, place: placed };
+    const placeKey = `${placed.scale}/${placed.originX}/${placed.originY}/${context.timeZone}`;
+    const known = resources.memory?.find(object, placeKey, context.lookup);
     if (known) return known;
     const laidOut = { parts: layOutObject(object, context), ...found };
-    resources.memory?.keep(object, placeKey, lookup, laidOut);
+    resources.memory?.keep(object, placeKey, context.lookup, laidOut);
     return laidOut;
   };
-  const begin = () => {
-    const lookup = new Lookup(style, values, resources.media ?? NO_MEDIA);
-    const found = { texts: [] as TextSize[], findings: [] as Finding[] };
-    const context: ObjectContext = {
-      lookup,
-      place,
-      shaper: resources.shaper,
-      fallbackFonts: resources.fallbackFonts.filter((id) => resources.shaper.hasFont(id)),
-      timeZone: resources.timeZone ?? "UTC",
-      frameRate: output.frameRate ?? FRAME_RATES["60"],
-      report: (finding) => {
-        const isKnown = found.findings.some((other) => JSON.stringify(other) === JSON.stringify(finding));
-        if (!isKnown) found.findings.push(finding);
-      },
-      reportText: (size) => found.texts.push(size),
-    };
-    return { lookup, found, context };
-  };
-  const parts = layOutAll(template.objects, 0, true);
+
+  const parts = layOutAll(template.objects, place, 0, true);
   return { widthPx: output.widthPx, heightPx: output.heightPx, parts, texts, findings };
 }
 
-function layOutObject(object: Exclude<ReadableObject, { kind: "group" }>, context: ObjectContext): Part[] {
-  if (isEmpty(object)) {
+type GroupObject = Resolved<GroupSpec>;
+
+interface Begun {
+  readonly found: { readonly texts: TextSize[]; readonly findings: Finding[] };
+  readonly context: ObjectContext;
+}
+
+interface Ready {
+  readonly object: LeafObject | GroupObject;
+  readonly begun: Begun;
+  /** How its page moves a group, and sizes it. */
+  readonly move: { readonly x: number; readonly y: number; readonly scale: number } | null;
+}
+
+const isBlank = (object: ReadableObject, values: FieldValues): boolean =>
+  object.kind !== "group" && kindOf(object).isBlank(object as never, values);
+
+/** An object as the style has it. A group's members are resolved for themselves. */
+const resolve = (object: ReadableObject, context: ObjectContext): LeafObject | GroupObject | undefined =>
+  object.kind === "group"
+    ? (resolveObject(object, groupSchema, context) as GroupObject | undefined)
+    : (resolveObject(object as never, kindOf(object).schema, context) as LeafObject | undefined);
+
+/** Boxes of the objects that follow others, on the canvas. */
+function followTies(
+  all: ReturnType<typeof allObjects>,
+  ready: ReadonlyMap<string, Ready>,
+  canvas: Template["canvas"],
+  quiet: () => ObjectContext,
+): ReadonlyMap<string, Rect> {
+  if (![...ready.values()].some(({ object }) => isTied(object.ties))) return NO_BOXES;
+  const tied = all.map(({ object }) => {
+    const one = ready.get(object.id)?.object;
+    // What is not drawn stands where it was written; what it follows is followed all the same.
+    const { box, ties } = one ?? (object as LeafObject);
+    return { id: object.id, box: one ? box : numbersOf(box), ties, isDrawn: one !== undefined };
+  });
+  return tieBoxes(tied, canvas, (id, box) => {
+    const one = ready.get(id)?.object;
+    return one?.kind === "text" ? wordsRect(one as TextObject, box, quiet()) : undefined;
+  });
+}
+
+const NO_BOXES: ReadonlyMap<string, Rect> = new Map();
+const numbersOf = (box: Box): Box => ({
+  x: Number(box.x) || 0,
+  y: Number(box.y) || 0,
+  width: Number(box.width) || 0,
+  height: Number(box.height) || 0,
+});
+
+function movedPlace(
+  place: Placing,
+  { box, pivot }: GroupObject,
+  move: Ready["move"],
+  tied: { readonly x: number; readonly y: number },
+): Placing {
+  if (!move && tied.x === 0 && tied.y === 0) return place;
+  const { x, y, scale } = move ?? { x: 0, y: 0, scale: 1 };
+  const about = { x: box.x + box.width * pivot.x, y: box.y + box.height * pivot.y };
+  return {
+    scale: place.scale * scale,
+    originX: place.originX + (x + tied.x + about.x * (1 - scale)) * place.scale,
+    originY: place.originY + (y + tied.y + about.y * (1 - scale)) * place.scale,
+  };
+}
+
+function layOutObject(object: LeafObject, context: ObjectContext): Part[] {
+  const kind = kindOf(object as { kind: LeafSpec["kind"] });
+  const { width, height } = object.box;
+  // A line may be level or upright: one side of its box may be nothing.
+  const isEmpty = kind.mayBeFlat
+    ? width <= 0 && height <= 0 && object.kind !== "sound"
+    : width <= 0 || height <= 0;
+  if (isEmpty) {
     context.report(emptyBox(objectSubject(object.id), {}));
     return [];
   }
-  switch (object.kind) {
-    case "rectangle":
-    case "ellipse":
-    case "line":
-    case "polygon":
-    case "picture":
-      return layOutShape(object, context);
-    case "text":
-      return layOutWords(object, context);
-    case "list":
-      return layOutList(object, context);
-    case "crawl":
-      return layOutStrip(object, context);
-    case "figures":
-      return layOutFigures(object, context);
-    case "table":
-      return layOutTable(object, context);
-    case "bars":
-      return layOutBars(object, context);
-    case "video":
-      return layOutVideo(object, context);
-    case "program":
-      return layOutProgram(object, context);
-  }
+  const parts = kind.layOut(object as never, context);
+  return parts.length > 1 && object.rotationDeg !== 0 ? turnedTogether(object, parts, context) : parts;
 }
 
-/** A line may be level or upright: one side of its box may be nothing. */
-function isEmpty({ kind, box }: ReadableObject): boolean {
-  return kind === "line" ? box.width <= 0 && box.height <= 0 : box.width <= 0 || box.height <= 0;
+/** What comes in several parts is turned as one. */
+function turnedTogether(object: LeafObject, parts: readonly Part[], context: ObjectContext): Part[] {
+  const { at, local } = placeBox(object.box, context.place);
+  const rect: Rect = { ...local, x: local.x + at.x, y: local.y + at.y };
+  const members = parts.map((part, z) => ({ ...part, z, rotationDeg: 0 }));
+  const whole = { ...object, motion: STILL, opacity: 1, timeWindow: ALWAYS };
+  return [
+    makePart(
+      whole,
+      context,
+      { x: 0, y: 0 },
+      { kind: "group", parts: members, blend: "normal", clip: null, rect },
+    ),
+  ];
 }
+const ALWAYS = { fromMs: 0, untilMs: null } as const;
 
-function groupParts(
-  object: Extract<ReadableObject, { kind: "group" }>,
-  parts: readonly Part[],
-  context: ObjectContext,
-): Part[] {
+function groupParts(object: GroupObject, parts: readonly Part[], context: ObjectContext): Part[] {
   if (parts.length === 0) return [];
   const { at, local } = placeBox(object.box, context.place);
   const rect: Rect = { ...local, x: local.x + at.x, y: local.y + at.y };
-  const center: Point = { x: rect.x + rect.width / 2, y: rect.y + rect.height / 2 };
   return [
     makePart(
       object,
       context,
       { x: 0, y: 0 },
-      {
-        kind: "group",
-        parts,
-        blend: object.blend,
-        clip: clipShape(object, rect, context),
-        center,
-      },
+      { kind: "group", parts, blend: object.blend, clip: clipShape(object, rect, context), rect },
     ),
   ];
 }
 
-function clipShape(
-  { clip }: Extract<ReadableObject, { kind: "group" }>,
-  rect: Rect,
-  context: ObjectContext,
-): ClipShape | null {
+function clipShape({ clip }: GroupObject, rect: Rect, context: ObjectContext): ClipShape | null {
   switch (clip.kind) {
     case "none":
       return null;

@@ -1,13 +1,16 @@
-import type { ColorRef, HouseStyle, NumberRef, Typeface } from "./houseStyle.ts";
+import type { ColorRef, HouseStyle, Shadow, Typeface } from "./houseStyle.ts";
 import { colorSchema } from "./houseStyle.ts";
 import type { MediaCatalog, MediaInfo } from "./media.ts";
-import type { MediaSource, WordSource } from "./template.ts";
+import type { MediaSource, WordSource } from "./properties.ts";
+import { writeWords } from "./writtenWords.ts";
 
 /** Field name → words. */
 export type FieldValues = Readonly<Record<string, string>>;
 
 /** A token that a style lacks must not blank a page. */
 const PAPER = "#ffffff";
+
+export type Missing = "colour" | "typeface" | "field";
 
 /**
  * Looks up what an object refers to, and remembers what was asked for and found: a layout stays good as long as the
@@ -17,13 +20,21 @@ export class Lookup {
   readonly #style: HouseStyle;
   readonly #values: FieldValues;
   readonly #media: MediaCatalog;
+  readonly #onMissing: (what: Missing, name: string) => void;
   /** Question → answer, both as text. */
   readonly asked = new Map<string, string>();
 
-  constructor(style: HouseStyle, values: FieldValues, media: MediaCatalog) {
+  /** @param onMissing told of what is asked for and not there */
+  constructor(
+    style: HouseStyle,
+    values: FieldValues,
+    media: MediaCatalog,
+    onMissing: (what: Missing, name: string) => void = () => {},
+  ) {
     this.#style = style;
     this.#values = values;
     this.#media = media;
+    this.#onMissing = onMissing;
   }
 
   /** Whether another layout's questions would get the same answers here. */
@@ -43,7 +54,9 @@ export class Lookup {
     const name = question.slice(2);
     switch (kind) {
       case "c":
-        return this.#style.colors[name] ?? PAPER;
+        return this.#style.colors[name] ?? "";
+      case "s":
+        return JSON.stringify(this.#style.shadows?.[name] ?? null);
       case "n":
         return String(this.#style.numbers[name] ?? "");
       case "t":
@@ -58,11 +71,19 @@ export class Lookup {
   }
 
   value(field: string): string {
+    if (!(field in this.#values)) this.#onMissing("field", field);
     return this.#ask(`v:${field}`);
   }
 
   words(source: WordSource): string {
-    return source.kind === "fixed" ? source.text : this.value(source.field);
+    switch (source.kind) {
+      case "fixed":
+        return source.text;
+      case "written":
+        return writeWords(source.text, (field) => this.value(field));
+      case "field":
+        return this.value(source.lines === "all" ? source.field : stepField(source.field, source.lines));
+    }
   }
 
   /** CSS hex with straight alpha. */
@@ -70,34 +91,60 @@ export class Lookup {
     if (typeof ref === "string") return ref;
     if ("field" in ref) {
       const typed = this.value(ref.field).trim();
-      return colorSchema.safeParse(typed).success ? typed : this.#ask(`c:${ref.or.token}`);
+      return colorSchema.safeParse(typed).success ? typed : this.#token(ref.or.token);
     }
-    return withAlpha(this.#ask(`c:${ref.token}`), ref.alpha);
+    return withAlpha(this.#token(ref.token), ref.alpha);
   }
 
-  /** @param otherwise when the style lacks the token */
-  number(ref: NumberRef, otherwise = 0): number {
-    if (typeof ref === "number") return ref;
-    const found = this.#ask(`n:${ref.token}`);
-    return (found === "" ? otherwise : Number(found)) * (ref.times ?? 1);
+  #token(name: string): string {
+    const found = this.#ask(`c:${name}`);
+    if (found === "") this.#onMissing("colour", name);
+    return found || PAPER;
+  }
+
+  /** A measure of the style; undefined when it has none of that name. */
+  measure(name: string): number | undefined {
+    const found = this.#ask(`n:${name}`);
+    return found === "" ? undefined : Number(found);
+  }
+
+  /** Shadows of the style; undefined when it has none of that name. */
+  shadows(name: string): readonly Shadow[] | undefined {
+    return (JSON.parse(this.#ask(`s:${name}`)) as Shadow[] | null) ?? undefined;
   }
 
   /** How strong the style's shadows are: 1 as drawn. */
   shadowStrength(): number {
-    return this.number({ token: "shadow" }, 1);
+    return this.measure("shadow") ?? 1;
   }
 
   typeface(role: string): Typeface | null {
-    return JSON.parse(this.#ask(`t:${role}`)) as Typeface | null;
+    const found = JSON.parse(this.#ask(`t:${role}`)) as Typeface | null;
+    if (!found) this.#onMissing("typeface", role);
+    return found;
   }
 
-  /** The picture or clip a source names; undefined when there is none, with the name that was asked for. */
+  /** The picture, clip or sound a source names; undefined when there is none, with the name that was asked for. */
   media(source: MediaSource): { readonly hash: string; readonly info: MediaInfo | undefined } {
-    const hash = source.kind === "media" ? source.hash : this.value(source.field).trim();
+    const hash = this.#mediaName(source);
     const info = hash === "" ? null : (JSON.parse(this.#ask(`m:${hash}`)) as MediaInfo | null);
     return { hash, info: info ?? undefined };
   }
+
+  #mediaName(source: MediaSource): string {
+    switch (source.kind) {
+      case "media":
+        return source.hash;
+      case "library":
+        return source.name;
+      case "field":
+        return this.value(source.field).trim();
+    }
+  }
 }
+
+/** Under which name a page has the lines of a field that its step shows. */
+export const stepField = (field: string, lines: "soFar" | "ofStep"): string => `${field}/${lines}`;
 
 /** A colour with its alpha multiplied. */
 export function withAlpha(color: string, alpha: number | undefined): string {

@@ -5,27 +5,31 @@ import { noGlyph } from "../findings/kinds/noGlyph.ts";
 import { tooLongText } from "../findings/kinds/tooLongText.ts";
 import { wrongMedia } from "../findings/kinds/wrongMedia.ts";
 import { scaleTracks } from "../motion/track.ts";
+import { type BoxPaint, paintFor } from "../picture/boxPaint.ts";
 import { contentKey } from "../picture/contentKey.ts";
 import {
   type CornerRadii,
   growToPixels,
+  type Matte,
   type Paint,
   type Picture,
   type PictureItem,
+  type Point,
   type Rect,
   type Shadow,
   type Stroke,
   shadowReachPx,
 } from "../picture/picture.ts";
-import { placeInBox } from "../picture/place.ts";
+import { placeInBox, type ScaleMode } from "../picture/place.ts";
 import { chooseFonts, type FontChoice } from "../text/fontChoice.ts";
 import type { Shaper } from "../text/shaper.ts";
 import type { FrameRate } from "../time/timecode.ts";
 import type { Lookup } from "./lookup.ts";
 import { withAlpha } from "./lookup.ts";
+import type { MediaInfo } from "./media.ts";
 import type { Motion } from "./motion.ts";
-import type { Part, PartContent, PartMotion, Plate, TextSize } from "./part.ts";
-import type { Box, Corners, Fill, ReadableObject, TextObject } from "./template.ts";
+import type { Looks, Part, PartContent, PartMotion, Plate, TextSize } from "./part.ts";
+import type { Box, CommonObject, Corners, Drawn, Fill, Letters, MediaSource } from "./properties.ts";
 
 /** From the template's canvas to the output. */
 export interface Placing {
@@ -76,22 +80,77 @@ export function plateOf(picture: Picture): Plate {
   return { key: contentKey(picture), picture };
 }
 
+/** What is done to a picture once its items are painted. */
+export interface Finish {
+  readonly clip?: Rect | undefined;
+  /** Standard deviation, px. */
+  readonly blurPx?: number;
+  readonly matte?: Matte | undefined;
+}
+
 /** A plate that holds these items, shadows and strokes included. */
-export function plateAround(items: readonly PictureItem[], ink: Rect, clip?: Rect, blurPx = 0): Plate {
+export function plateAround(items: readonly PictureItem[], ink: Rect, finish: Finish = {}): Plate {
+  const { clip, blurPx = 0, matte } = finish;
   const reachPx = items.reduce(
     (reach, { shadows, stroke }) => Math.max(reach, shadowReachPx(shadows) + (stroke?.widthPx ?? 0) / 2),
     0,
   );
   const bounds = clip && blurPx === 0 ? growToPixels(clip, 0) : growToPixels(ink, reachPx + blurPx * 3);
-  return plateOf({ bounds, items, ...(clip ? { clip } : {}), ...(blurPx > 0 ? { blurPx } : {}) });
+  return plateOf({
+    bounds,
+    items,
+    ...(clip ? { clip } : {}),
+    ...(blurPx > 0 ? { blurPx } : {}),
+    ...(matte ? { matte } : {}),
+  });
+}
+
+/** The same with blur, soft edges and matte as an object says. */
+export function drawnPlate(
+  object: Pick<Drawn, "blurPx" | "softEdgePx" | "matte"> & { readonly id: string },
+  items: readonly PictureItem[],
+  ink: Rect,
+  box: Rect,
+  context: ObjectContext,
+  clip?: Rect,
+): Plate {
+  const { scale } = context.place;
+  return plateAround(items, ink, {
+    clip,
+    blurPx: object.blurPx * scale,
+    matte: matteOf(object, box, context),
+  });
+}
+
+/** What lets an object through: a matte picture, edges that fade out, or both. */
+export function matteOf(
+  { id, softEdgePx, matte }: Pick<Drawn, "softEdgePx" | "matte"> & { readonly id: string },
+  box: Rect,
+  context: ObjectContext,
+): Matte | undefined {
+  const paint = matte ? picturePaint(matte, box, id, context) : null;
+  const softPx = softEdgePx * context.place.scale;
+  // A matte that is not there hides nothing.
+  const picture =
+    paint?.kind === "image" && matte ? { paint, by: matte.by, isInverted: matte.isInverted } : null;
+  if (!picture && softPx <= 0) return undefined;
+  return { picture, softPx };
+}
+
+/** What makes a part differ from the others of its object. */
+interface PartOf {
+  readonly subId?: string;
+  readonly delayMs?: number;
+  /** Its own box, from its place: what of an object moves for itself turns around its own pivot. */
+  readonly box?: Rect;
 }
 
 export function makePart(
-  object: ReadableObject,
+  object: CommonObject,
   context: ObjectContext,
   at: { readonly x: number; readonly y: number; readonly extent?: number },
   content: PartContent,
-  more: { readonly subId?: string; readonly delayMs?: number } = {},
+  more: PartOf = {},
 ): Part {
   return {
     objectId: more.subId === undefined ? object.id : `${object.id}/${more.subId}`,
@@ -100,9 +159,37 @@ export function makePart(
     at: { x: at.x, y: at.y, extent: at.extent ?? 1 },
     opacity: object.opacity,
     rotationDeg: object.rotationDeg,
+    pivot: more.box
+      ? {
+          x: toHundredths(more.box.x + more.box.width * object.pivot.x),
+          y: toHundredths(more.box.y + more.box.height * object.pivot.y),
+        }
+      : pivotOf(object, context, at),
+    looks: looksOf(object.motion, context),
     motion: partMotion(object.motion, context, more.delayMs ?? 0),
     timeWindow: object.timeWindow,
     content,
+  };
+}
+
+/** What an object turns and grows around, from the place of its part. */
+function pivotOf(
+  { box, pivot }: CommonObject,
+  { place: { scale, originX, originY } }: ObjectContext,
+  at: { readonly x: number; readonly y: number },
+): Point {
+  return {
+    x: toHundredths(originX + (box.x + box.width * pivot.x) * scale - at.x),
+    y: toHundredths(originY + (box.y + box.height * pivot.y) * scale - at.y),
+  };
+}
+
+/** What tracks of blur, tint and colour bring a part to. */
+function looksOf({ blurPx, tint, color }: Motion, { lookup, place }: ObjectContext): Looks {
+  return {
+    blurPx: blurPx * place.scale,
+    tint: tint === null ? null : lookup.color(tint),
+    color: color === null ? null : lookup.color(color),
   };
 }
 
@@ -111,6 +198,10 @@ function keyOf(content: PartContent): string {
   switch (content.kind) {
     case "plate":
       return content.plate.key;
+    case "shape":
+      return content.plate.key;
+    case "gauge":
+      return contentKey([content.gauge, content.value]);
     case "cells":
       return contentKey(content.cells.map(({ plate, x, y }) => `${plate.key}@${x},${y}`).join());
     case "figures":
@@ -125,6 +216,8 @@ function keyOf(content: PartContent): string {
       );
     case "video":
       return contentKey([content.hash, content.box, content.frame, content.atEnd, content.level]);
+    case "sound":
+      return contentKey([content.hash, content.atEnd, content.level]);
     case "program":
       return contentKey([content.box, content.radiiPx, content.border?.key]);
     case "group":
@@ -144,20 +237,6 @@ export function partMotion(motion: Motion, { place: { scale } }: ObjectContext, 
   };
 }
 
-interface Drawn {
-  readonly fill: Fill;
-  readonly stroke: {
-    readonly color: Parameters<Lookup["color"]>[0];
-    readonly widthPx: Parameters<Lookup["number"]>[0];
-  } | null;
-  readonly shadows: readonly {
-    readonly color: Parameters<Lookup["color"]>[0];
-    readonly blurPx: number;
-    readonly offsetXPx: number;
-    readonly offsetYPx: number;
-  }[];
-}
-
 export interface ResolvedPaint {
   readonly fill: Paint;
   readonly stroke: Stroke | null;
@@ -166,31 +245,37 @@ export interface ResolvedPaint {
 
 /** @param box where gradients and pictures lie, in the coordinates of the picture */
 export function resolvePaint(
-  object: Drawn & { readonly id: string },
+  object: Pick<Drawn, "fill" | "stroke" | "shadows"> & { readonly id: string },
   box: Rect,
   context: ObjectContext,
 ): ResolvedPaint {
-  const { lookup, place } = context;
-  const strength = object.shadows.length > 0 ? lookup.shadowStrength() : 1;
   return {
     fill: resolveFill(object.fill, box, object.id, context),
-    stroke: object.stroke && {
-      color: lookup.color(object.stroke.color),
-      widthPx: lookup.number(object.stroke.widthPx) * place.scale,
-    },
-    shadows:
-      strength <= 0
-        ? []
-        : object.shadows.map(({ color, blurPx, offsetXPx, offsetYPx }) => ({
-            color: withAlpha(lookup.color(color), strength),
-            blurPx: blurPx * place.scale,
-            offsetXPx: offsetXPx * place.scale,
-            offsetYPx: offsetYPx * place.scale,
-          })),
+    stroke: resolveStroke(object.stroke, context),
+    shadows: resolveShadows(object.shadows, context),
   };
 }
 
-export function resolveFill(fill: Fill, box: Rect, objectId: string, context: ObjectContext): Paint {
+export function resolveStroke(stroke: Drawn["stroke"], { lookup, place }: ObjectContext): Stroke | null {
+  return stroke && { color: lookup.color(stroke.color), widthPx: stroke.widthPx * place.scale };
+}
+
+export function resolveShadows(shadows: Drawn["shadows"], { lookup, place }: ObjectContext): Shadow[] {
+  const strength = shadows.length > 0 ? lookup.shadowStrength() : 1;
+  if (strength <= 0) return [];
+  return shadows.map(({ color, blurPx, offsetXPx, offsetYPx }) => ({
+    color: withAlpha(lookup.color(color), strength),
+    blurPx: blurPx * place.scale,
+    offsetXPx: offsetXPx * place.scale,
+    offsetYPx: offsetYPx * place.scale,
+  }));
+}
+
+export const resolveFill = (fill: Fill, box: Rect, objectId: string, context: ObjectContext): Paint =>
+  paintFor(boxPaintOf(fill, box, objectId, context), box);
+
+/** A fill with its colours looked up, for whatever box it will lie in. @param box for a picture, which keeps its place */
+export function boxPaintOf(fill: Fill, box: Rect, objectId: string, context: ObjectContext): BoxPaint {
   const { lookup } = context;
   const stops = (list: Extract<Fill, { kind: "linear" }>["stops"]) =>
     list.map(({ at, color }) => ({ at, color: lookup.color(color) }));
@@ -199,69 +284,60 @@ export function resolveFill(fill: Fill, box: Rect, objectId: string, context: Ob
       return { kind: "none" };
     case "solid":
       return { kind: "solid", color: lookup.color(fill.color) };
-    case "linear": {
-      // The gradient line of CSS: through the box's centre, as long as needed for the corners to get the end colours.
-      const angle = (fill.angleDeg * Math.PI) / 180;
-      const dx = Math.sin(angle);
-      const dy = -Math.cos(angle);
-      const half = (Math.abs(box.width * dx) + Math.abs(box.height * dy)) / 2;
-      const centerX = box.x + box.width / 2;
-      const centerY = box.y + box.height / 2;
-      return {
-        kind: "linear",
-        x0: centerX - dx * half,
-        y0: centerY - dy * half,
-        x1: centerX + dx * half,
-        y1: centerY + dy * half,
-        stops: stops(fill.stops),
-      };
-    }
+    case "linear":
+      return { kind: "linear", angleDeg: fill.angleDeg, stops: stops(fill.stops) };
     case "radial":
-      return {
-        kind: "radial",
-        x: box.x + box.width * fill.center.x,
-        y: box.y + box.height * fill.center.y,
-        radius: Math.max(box.width, box.height) * fill.radius,
-        stops: stops(fill.stops),
-      };
-    case "picture": {
-      const { hash, info } = lookup.media(fill.source);
-      if (info?.type === "picture")
-        return {
-          kind: "image",
-          file: info.file,
-          dest: placeInBox(info, box, fill.mode, fill.focus, context.place.scale),
-        };
-      if (hash !== "")
-        context.report(
-          (info ? wrongMedia : missingMedia)(objectSubject(objectId), {
-            name: info?.name ?? hash.slice(0, 12),
-          }),
-        );
-      // Clear, so that what lies beneath is seen; a named picture that is gone gets the painter's stand-in.
-      return hash === "" ? { kind: "none" } : { kind: "image", file: hash, dest: box };
-    }
+      return { kind: "radial", center: fill.center, radius: fill.radius, stops: stops(fill.stops) };
+    case "picture":
+      return picturePaint(fill, box, objectId, context);
   }
 }
 
 /** Corner radii in output pixels, no larger than the box allows. */
-export function resolveCorners(corners: Corners, box: Rect, { lookup, place }: ObjectContext): CornerRadii {
+export function resolveCorners(corners: Corners, box: Rect, { place }: ObjectContext): CornerRadii {
   const most = Math.min(box.width, box.height) / 2;
-  const one = (ref: Parameters<Lookup["number"]>[0]) =>
-    Math.max(0, Math.min(most, lookup.number(ref) * place.scale));
-  if (Array.isArray(corners)) return [one(corners[0]), one(corners[1]), one(corners[2]), one(corners[3])];
-  const radius = one(corners as Parameters<Lookup["number"]>[0]);
-  return [radius, radius, radius, radius];
+  const one = (radius: number) => Math.max(0, Math.min(most, radius * place.scale));
+  if (typeof corners === "number") return [one(corners), one(corners), one(corners), one(corners)];
+  return [one(corners[0]), one(corners[1]), one(corners[2]), one(corners[3])];
 }
 
-export type Letters = Pick<TextObject, "font" | "weight" | "italic" | "letterCase">;
+/** The picture that a source names; one that is gone, or is none, is told. */
+export function findPicture(
+  source: MediaSource,
+  objectId: string,
+  context: ObjectContext,
+): { readonly hash: string; readonly info: MediaInfo | undefined } {
+  const { hash, info } = context.lookup.media(source);
+  if (hash === "" || info?.type === "picture") return { hash, info };
+  context.report(
+    (info ? wrongMedia : missingMedia)(objectSubject(objectId), { name: info?.name ?? hash.slice(0, 12) }),
+  );
+  return { hash, info: undefined };
+}
+
+/** A picture as paint for a box; a named one that is gone gets the painter's stand-in, none leaves it clear. */
+export function picturePaint(
+  { source, mode, focus }: { readonly source: MediaSource; readonly mode: ScaleMode; readonly focus: Point },
+  box: Rect,
+  objectId: string,
+  context: ObjectContext,
+): Extract<Paint, { kind: "none" | "image" }> {
+  const { hash, info } = findPicture(source, objectId, context);
+  if (info)
+    return {
+      kind: "image",
+      file: info.file,
+      dest: placeInBox(info, box, mode, focus, context.place.scale),
+    };
+  return hash === "" ? { kind: "none" } : { kind: "image", file: hash, dest: box };
+}
 
 /**
  * The fonts of an object's typeface role; what is missing is told and replaced.
  * @param words that it sets: letters that none of its fonts has are told
  */
 export function resolveFonts(
-  object: Letters & { readonly id: string },
+  object: Pick<Letters, "font" | "weight" | "italic"> & { readonly id: string },
   context: ObjectContext,
   words = "",
 ): FontChoice {
@@ -289,22 +365,6 @@ function lettersWithout(words: string, fonts: readonly string[], shaper: ObjectC
       !UNSEEN.test(letter) &&
       !fonts.some((id) => shaper.hasGlyph(id, letter.codePointAt(0) as number)),
   );
-}
-
-export function inCase(words: string, letterCase: Letters["letterCase"]): string {
-  switch (letterCase) {
-    case "asTyped":
-      return words;
-    case "upper":
-      return words.toUpperCase();
-    case "lower":
-      return words.toLowerCase();
-    case "title":
-      return words.replace(
-        /(^|[^\p{L}\p{M}’'])(\p{L})/gu,
-        (_, before: string, letter: string) => before + letter.toUpperCase(),
-      );
-  }
 }
 
 /** The most characters one object sets; more is cut, and told. */

@@ -2,7 +2,10 @@ import type { FiguresValue } from "../figures/figures.ts";
 import type { Finding } from "../findings/finding.ts";
 import type { Track } from "../motion/track.ts";
 import type { CornerRadii, Picture, Point, Rect } from "../picture/picture.ts";
-import type { Blend } from "./template.ts";
+import type { GaugeSpec } from "./gauge.ts";
+import type { Blend } from "./kinds/group.ts";
+import type { Letters } from "./properties.ts";
+import type { ShapeSpec } from "./shapeSpec.ts";
 
 /** How a part moves, in output pixels. */
 export interface PartMotion {
@@ -41,14 +44,19 @@ export type PartContent =
       readonly kind: "plate";
       readonly plate: Plate;
       /** Corners that stay round while an edge is cut off; 0 cuts straight. */
-      readonly cornerPx: number;
-      /** What tracks of blur and tint go to. */
-      readonly blurPx: number;
-      readonly tint: string | null;
+      readonly radiiPx: CornerRadii;
+      /** Where its extent begins, when less than the whole is shown. */
+      readonly growsFrom: "left" | "bottom";
     }
+  /** An outline that can be drawn anew while its box, corners, colour or length move; at rest it is a plate. */
+  | { readonly kind: "shape"; readonly plate: Plate; readonly shape: ShapeSpec }
+  /** A ring, an arc or a bar that shows how far something has come. */
+  | { readonly kind: "gauge"; readonly gauge: GaugeSpec; readonly value: FiguresValue }
   /** One text in pieces that move one after another. */
   | {
       readonly kind: "cells";
+      /** Its object's box, from the part's place. */
+      readonly box: Rect;
       readonly cells: readonly {
         readonly plate: Plate;
         readonly x: number;
@@ -63,6 +71,9 @@ export type PartContent =
       readonly figures: Readonly<Record<string, Figure>>;
       readonly widthPx: number;
       readonly align: "start" | "center" | "end";
+      readonly letterCase: Letters["letterCase"];
+      /** Its object's box, from the part's place. */
+      readonly box: Rect;
     }
   /** A strip that goes through a box, in plates side by side. */
   | {
@@ -91,10 +102,20 @@ export type PartContent =
       readonly frame: Rect;
       readonly radiiPx: CornerRadii;
       readonly durationMs: number;
+      /** Something beneath it is seen through it. */
+      readonly hasAlpha: boolean;
       readonly atEnd: "loop" | "hold" | "leave";
       readonly level: number;
       /** What a painter that cannot play shows. */
       readonly poster: Plate | null;
+    }
+  | {
+      readonly kind: "sound";
+      readonly hash: string;
+      readonly file: string;
+      readonly durationMs: number;
+      readonly atEnd: "loop" | "leave";
+      readonly level: number;
     }
   /** The program picture in a window; at squeeze 0 it fills the output. */
   | {
@@ -108,9 +129,16 @@ export type PartContent =
       readonly parts: readonly Part[];
       readonly blend: Blend;
       readonly clip: ClipShape | null;
-      /** What it turns and grows around. */
-      readonly center: Point;
+      /** Where tracks that cut its edges off or size it begin. */
+      readonly rect: Rect;
     };
+
+/** What tracks of blur, tint and colour bring a part to at their value 1. */
+export interface Looks {
+  readonly blurPx: number;
+  readonly tint: string | null;
+  readonly color: string | null;
+}
 
 /** What moves as one. */
 export interface Part {
@@ -124,6 +152,9 @@ export interface Part {
   readonly at: { readonly x: number; readonly y: number; readonly extent: number };
   readonly opacity: number;
   readonly rotationDeg: number;
+  /** What it turns and grows around, from its place. */
+  readonly pivot: Point;
+  readonly looks: Looks;
   readonly motion: PartMotion;
   readonly timeWindow: { readonly fromMs: number; readonly untilMs: number | null };
   readonly content: PartContent;

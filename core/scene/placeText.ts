@@ -3,7 +3,7 @@ import type { TextBlock } from "../text/layOutText.ts";
 import type { PlacedGlyph, SetRun } from "../text/setLines.ts";
 import { isTracked } from "../text/spacing.ts";
 import { type ObjectContext, type ResolvedPaint, toHundredths } from "./objectContext.ts";
-import type { TextObject } from "./template.ts";
+import type { Align, RevealedBy, VerticalAlign } from "./properties.ts";
 
 /** A stretch of set words with the room it takes: a whole text, a line, a word or a letter. */
 export interface WordCell {
@@ -29,27 +29,20 @@ export function placeText(
   block: TextBlock,
   box: Rect,
   how: {
-    readonly align: TextObject["align"];
-    readonly verticalAlign: TextObject["verticalAlign"];
-    readonly by: TextObject["revealBy"] | "paragraph";
+    readonly align: Align;
+    readonly verticalAlign: VerticalAlign;
+    readonly by: RevealedBy | "paragraph";
     readonly extraY?: (line: number) => number;
-    readonly heightPx?: number;
+    /** Lines that do not stand in the box as a whole are left out; the first stays whatever it is. */
+    readonly onlyInside?: boolean;
   },
   paint: ResolvedPaint,
   context: ObjectContext,
 ): WordCell[] {
-  const heightPx = how.heightPx ?? block.heightPx;
-  const spare = box.height - heightPx;
-  const top =
-    box.y +
-    { top: 0, middle: spare / 2, bottom: spare, baseline: spare + block.descentPx }[how.verticalAlign];
   const cells = new Map<string, OpenCell>();
   const wordAt = block.paragraphs.map(how.by === "word" || how.by === "character" ? wordStarts : () => []);
-  for (const [index, line] of block.lines.entries()) {
-    const room = box.width - line.widthPx * block.condensed;
-    const atEnd = (how.align === "end") !== (block.rightToLeft[index] === true);
-    const x = box.x + (how.align === "center" ? room / 2 : atEnd ? room : 0);
-    const lineTop = top + index * block.leadingPx + (how.extraY?.(index) ?? 0);
+  for (const { index, x, top: lineTop } of placedLines(block, box, how)) {
+    const line = block.lines[index] as TextBlock["lines"][number];
     const baseline = lineTop + block.ascentPx;
     for (const run of line.runs)
       for (const glyph of run.glyphs) {
@@ -87,6 +80,40 @@ export function placeText(
     }));
 }
 
+/** Where each line of a set text begins: its left end and the top of its letters' room, in the coordinates of the box. */
+export function placedLines(
+  block: TextBlock,
+  box: Rect,
+  how: {
+    readonly align: Align;
+    readonly verticalAlign: VerticalAlign;
+    readonly extraY?: (line: number) => number;
+    readonly onlyInside?: boolean;
+  },
+): { readonly index: number; readonly x: number; readonly top: number; readonly widthPx: number }[] {
+  const extraY = how.extraY ?? (() => 0);
+  const lineBoxPx = block.ascentPx + block.descentPx;
+  const bottomOf = (index: number) => index * block.leadingPx + extraY(index) + lineBoxPx;
+  const all = block.lines.length;
+  let count = all;
+  if (how.onlyInside) while (count > 1 && bottomOf(count - 1) > box.height + 0.01) count--;
+  const spare = box.height - (count === all ? block.heightPx : bottomOf(count - 1));
+  const top =
+    box.y +
+    { top: 0, middle: spare / 2, bottom: spare, baseline: spare + block.descentPx }[how.verticalAlign];
+  return block.lines.slice(0, count).map((line, index) => {
+    const widthPx = line.widthPx * block.condensed;
+    const room = box.width - widthPx;
+    const atEnd = (how.align === "end") !== (block.rightToLeft[index] === true);
+    return {
+      index,
+      x: box.x + (how.align === "center" ? room / 2 : atEnd ? room : 0),
+      top: top + index * block.leadingPx + extraY(index),
+      widthPx,
+    };
+  });
+}
+
 export function glyphItem(
   run: { readonly fontId: string; readonly sizePx: number },
   glyphs: Glyphs["glyphs"],
@@ -112,7 +139,7 @@ const openCell = (order: number): OpenCell => ({
 
 /** Reading order as one number: line first, then the place in the paragraph. */
 function orderOf(
-  by: TextObject["revealBy"] | "paragraph",
+  by: RevealedBy | "paragraph",
   line: number,
   paragraph: number,
   run: SetRun,

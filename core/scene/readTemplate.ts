@@ -1,8 +1,12 @@
 import { z } from "zod";
 import { nameSchema } from "../names/name.ts";
+import { findReferenceFaults } from "./findReferenceFaults.ts";
+import { sceneObjectSchema } from "./objectKinds.ts";
+import { readTemplateForward } from "./readForward.ts";
 import { findCircle } from "./showWhen.ts";
-import { allObjects, sceneObjectSchema, type Template, templateSchema } from "./template.ts";
+import { allObjects, type Template, templateSchema } from "./template.ts";
 import { findTooLarge, findTooLargeFile } from "./templateLimits.ts";
+import { findTieCircle } from "./ties.ts";
 
 /** A template from outside, with what could not be read in it told in sentences. */
 export type ReadTemplate =
@@ -29,8 +33,14 @@ export function readTemplate(json: string): ReadTemplate {
       problem: "The file is JSON but not a template (it has no list of objects). Nothing was changed.",
     };
   const problems: string[] = [];
-  const objects = outline.data.objects.map((object, i) => readObject(object, i, problems));
-  const whole = templateSchema.safeParse({ ...outline.data, objects });
+  const { format } = outline.data;
+  if (typeof format === "number" && format > 2)
+    return {
+      problem: `The template is of version ${format} of the format, and this program reads up to 2. Nothing was changed.`,
+    };
+  const forward = readTemplateForward(outline.data);
+  const objects = (forward.objects as unknown[]).map((object, i) => readObject(object, i, problems));
+  const whole = templateSchema.safeParse({ ...forward, objects });
   if (!whole.success)
     return { problem: `The template cannot be read: ${firstFault(whole.error)}. Nothing was changed.` };
   const template = whole.data;
@@ -56,6 +66,12 @@ export function readTemplate(json: string): ReadTemplate {
     return {
       problem: `The show-when rules go in a circle (${circle.map((id) => `“${id}”`).join(" → ")}). Change one of them; nothing was changed.`,
     };
+  const tied = findTieCircle(all.map(({ object }) => object));
+  if (tied)
+    return {
+      problem: `The ties go in a circle (${tied.map((id) => `“${id}”`).join(" → ")}). Untie one of them; nothing was changed.`,
+    };
+  for (const { sentence } of findReferenceFaults(template)) problems.push(sentence);
   return { template, problems };
 }
 

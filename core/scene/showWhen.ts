@@ -47,11 +47,13 @@ interface Ruled {
  * The objects of a template that are drawn with these values.
  * @param objects all of them, groups' members included; references must not go in circles (see findCircle)
  * @param parents object → the group it lies in: what lies in an undrawn group is not drawn
+ * @param blank objects that there is nothing of to see: a text with no words counts as not drawn
  */
 export function drawnObjects(
   objects: readonly Ruled[],
   values: Readonly<Record<string, string>>,
   parents: ReadonlyMap<string, string>,
+  blank: ReadonlySet<string> = new Set(),
 ): Set<string> {
   const rules = new Map(objects.map((object) => [object.id, object.showWhen]));
   const known = new Map<string, boolean>();
@@ -62,7 +64,8 @@ export function drawnObjects(
     known.set(id, false);
     const rule = rules.get(id);
     const parent = parents.get(id);
-    const drawn = rule !== undefined && (parent === undefined || isDrawn(parent)) && holds(rule);
+    const drawn =
+      rule !== undefined && !blank.has(id) && (parent === undefined || isDrawn(parent)) && holds(rule);
     known.set(id, drawn);
     return drawn;
   };
@@ -145,7 +148,8 @@ export function findCircle(
   return undefined;
 }
 
-function referencesOf(rule: ShowWhen | Condition): string[] {
+/** The objects that a rule names. */
+export function referencesOf(rule: ShowWhen | Condition): string[] {
   switch (rule.kind) {
     case "all":
     case "any":

@@ -1,6 +1,7 @@
 import { describe, expect, test } from "vitest";
 import { ALL_OUTFITS } from "../../test-support/designs.ts";
-import type { SceneObject, Template } from "./template.ts";
+import type { SceneObject } from "./objectKinds.ts";
+import type { Template } from "./template.ts";
 import { costOf } from "./templateCost.ts";
 import { TEMPLATE_LIMITS } from "./templateLimits.ts";
 

@@ -1,4 +1,7 @@
-import { allObjects, type SceneObject, type Template } from "./template.ts";
+import type { MovingProperty } from "../motion/track.ts";
+import type { Measure } from "../names/measure.ts";
+import type { ReadableObject } from "./objectKinds.ts";
+import { allObjects, type Template } from "./template.ts";
 
 /** What drawing a template once takes, before any words are in it. */
 export interface TemplateCost {
@@ -8,8 +11,8 @@ export interface TemplateCost {
   readonly dearest: { readonly id: string; readonly megapixels: number } | null;
 }
 
-/** Plates prepared for an object whose blur or tint moves. */
-const STEPS = 8;
+/** Plates prepared for an object whose blur moves. */
+const STEPS = 6;
 
 /** Reckons what a template costs to draw, from its boxes. Boxes reach beyond the canvas for nothing, and count all the same. */
 export function costOf(template: Template): TemplateCost {
@@ -23,19 +26,26 @@ export function costOf(template: Template): TemplateCost {
   return { megapixels: sum, dearest };
 }
 
-function pixelsOf(object: SceneObject): number {
-  if (object.kind === "unreadable" || object.kind === "group") return 0;
-  const { width, height } = object.box;
+/** What a style decides is reckoned as this; its limits hold when it is known. */
+const OF_THE_STYLE_PX = 100;
+const px = (measure: Measure): number =>
+  typeof measure === "number" ? measure : (measure.or ?? OF_THE_STYLE_PX);
+
+function pixelsOf(object: ReadableObject): number {
+  if (object.kind === "group" || object.kind === "sound") return 0;
+  const [width, height] = [px(object.box.width), px(object.box.height)];
   const plate = (aroundPx: number) => (width + 2 * aroundPx) * (height + 2 * aroundPx);
-  const blurPx = "blurPx" in object ? object.blurPx : 0;
+  const blurPx = "blurPx" in object ? px(object.blurPx) : 0;
+  const softPx = "softEdgePx" in object ? px(object.softEdgePx) : 0;
   const shadows = "shadows" in object ? object.shadows : [];
-  const own = plate(blurPx * 3) * (blurPx > 0 ? 3 : 1);
   // A blur is worked out on all of its plate: about twice what painting it takes.
-  const cast = shadows.reduce(
-    (all, shadow) => all + plate(shadow.blurPx * 3) * (shadow.blurPx > 0 ? 3 : 1),
-    0,
-  );
-  const { enter, exit, change, stay, blurPx: movedPx, tint } = object.motion;
+  const own = plate(blurPx * 3) * (blurPx > 0 || softPx > 0 ? 3 : 1);
+  const cast = shadows.reduce((all, shadow) => {
+    const castPx = "shadow" in shadow ? OF_THE_STYLE_PX : px(shadow.blurPx);
+    return all + plate(castPx * 3) * (castPx > 0 ? 3 : 1);
+  }, 0);
+  const { enter, exit, change, stay, blurPx: moved, tint, color } = object.motion;
+  const movedPx = px(moved);
   const moves = [
     ...enter,
     ...(exit === "mirror" ? [] : exit),
@@ -43,9 +53,9 @@ function pixelsOf(object: SceneObject): number {
     ...change.out,
     ...(stay?.tracks ?? []),
   ];
-  const has = (property: string) => moves.some((track) => track.property === property);
-  const steps =
-    (has("blur") && movedPx > 0 ? STEPS * plate(movedPx * 3) * 3 : 0) +
-    (has("tint") && tint ? STEPS * plate(0) : 0);
-  return own + cast + steps;
+  const has = (property: MovingProperty) => moves.some((track) => track.property === property);
+  // Each colour that a motion goes to is one more plate, and each of them has its steps of blur.
+  const colors = 1 + (has("tint") && tint ? 1 : 0) + (has("color") && color ? 1 : 0);
+  const steps = has("blur") && movedPx > 0 ? STEPS * colors * plate(movedPx * 3) * 3 : 0;
+  return own + cast + steps + (colors - 1) * plate(0);
 }

@@ -1,7 +1,8 @@
 import { expect, test } from "vitest";
 import { STARTER_OUTFITS } from "../../test-support/designs.ts";
+import type { SceneObject } from "./objectKinds.ts";
 import { readTemplate } from "./readTemplate.ts";
-import type { SceneObject, Template } from "./template.ts";
+import type { Template } from "./template.ts";
 import { findTooLarge, TEMPLATE_LIMITS } from "./templateLimits.ts";
 
 const [shipped] = STARTER_OUTFITS.flatMap(({ templates }) => templates) as [Template];

@@ -1,3 +1,5 @@
+import { shapesApart } from "../scene/shapes.ts";
+
 interface Size {
   readonly widthPx: number;
   readonly heightPx: number;
@@ -5,10 +7,6 @@ interface Size {
 
 /** An outfit stands in for another only on screens that are nearly of its shape: within the square root of two. */
 const NEAR = Math.log(Math.SQRT2);
-
-/** How far two shapes are apart: 0 for the same, the same for twice as wide and twice as tall. */
-export const shapesApart = (a: Size, b: Size) =>
-  Math.abs(Math.log(a.widthPx / a.heightPx / (b.widthPx / b.heightPx)));
 
 /**
  * The outfit to wear on a screen of a shape: the one asked for, or one of those that stand in for it if its template comes

@@ -34,7 +34,7 @@ const QUIET = { font: "plain", fill: solid("quietPanel") } as const;
 const panel = (id: string, x: number, y: number, width: number, height: number, field?: string) =>
   rectangle(id, box(x, y, width, height), PANEL, {
     ...(field !== undefined && { showWhen: { kind: "notEmpty", field } }),
-    corners: { token: "radius" },
+    corners: { measure: "radius" },
     shadows: PANEL_SHADOW,
     motion: sliding("bottom", 60, 420),
   });
@@ -70,7 +70,7 @@ export const lyrics = template("Words, two-line band", "words", [
 
 export const reading = template("Reading, two-line band", "reading", [
   rectangle("tab", box(230, 750, 400, 74), solid("accent"), {
-    corners: { token: "radius", times: 0.6 },
+    corners: { measure: "radius", times: 0.6 },
     showWhen: { kind: "notEmpty", field: "reference" },
     motion: uncovering(420, 140),
   }),
@@ -119,7 +119,7 @@ export const reading = template("Reading, two-line band", "reading", [
 
 export const name = template("Name strap", "name", [
   rectangle("bar", box(96, 820, 980, 172), PANEL, {
-    corners: { token: "radius" },
+    corners: { measure: "radius" },
     shadows: PANEL_SHADOW,
     motion: uncovering(480),
   }),
@@ -186,7 +186,7 @@ export const title = template("Title, lower left", "title", [
 
 export const points = template("Points, at the side", "points", [
   rectangle("panel", box(1216, 130, 608, 820), PANEL, {
-    corners: { token: "radius" },
+    corners: { measure: "radius" },
     shadows: PANEL_SHADOW,
     motion: sliding("right", 80, 480),
   }),
@@ -258,10 +258,10 @@ export const pictureSide = template("Picture, over the shoulder", "picture", [
     box(1240, 120, 584, 470),
     [
       rectangle("frame", box(1240, 120, 584, 470), PANEL, {
-        corners: { token: "radius" },
+        corners: { measure: "radius" },
         shadows: PANEL_SHADOW,
       }),
-      picture("picture", "picture", box(1256, 136, 552, 368), { corners: { token: "radius", times: 0.6 } }),
+      picture("picture", "picture", box(1256, 136, 552, 368), { corners: { measure: "radius", times: 0.6 } }),
       text(
         "caption",
         "caption",
@@ -305,7 +305,7 @@ export const crawlBand = template("Crawl with clock, slim", "crawl", [
 
 export const countdown = template("Countdown, small", "countdown", [
   rectangle("panel", box(1440, 830, 384, 160), PANEL, {
-    corners: { token: "radius" },
+    corners: { measure: "radius" },
     shadows: PANEL_SHADOW,
     motion: sliding("right", 60, 480),
   }),
@@ -450,7 +450,7 @@ const sideHeading = text(
   },
 );
 const sidePanel = rectangle("panel", box(1120, 120, 704, 800), PANEL, {
-  corners: { token: "radius" },
+  corners: { measure: "radius" },
   shadows: PANEL_SHADOW,
   motion: sliding("right", 80, 480),
 });
@@ -505,8 +505,8 @@ export const squeeze = template("Squeeze, with words beside", "squeeze", [
     motion: fading(400),
   }),
   program("window", box(72, 72, 1296, 729), {
-    corners: { token: "radius" },
-    stroke: { color: color("accent"), widthPx: { token: "rule" } },
+    corners: { measure: "radius" },
+    stroke: { color: color("accent"), widthPx: { measure: "rule" } },
     shadows: PANEL_SHADOW,
     motion: squeezing(800),
   }),

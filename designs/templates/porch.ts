@@ -213,7 +213,7 @@ export const pictureCard = template("Picture, portrait", "picture", [
   rectangle("ground", box(0, 0, 1080, 1920), solid("ground"), { motion: fading(500) }),
   picture("picture", "picture", box(60, 240, 960, 1200), {
     mode: "fit",
-    corners: { token: "radius" },
+    corners: { measure: "radius" },
     motion: growing(700, 80),
   }),
   text(

@@ -1,4 +1,5 @@
-import type { SceneObject, Template } from "../../core/scene/template.ts";
+import type { SceneObject } from "../../core/scene/objectKinds.ts";
+import type { Template } from "../../core/scene/template.ts";
 import { fading } from "../moves.ts";
 import { box, figures, list, onCanvas, rectangle, text } from "../parts.ts";
 

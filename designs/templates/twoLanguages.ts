@@ -108,7 +108,7 @@ const wallReading = wall("Reading in two languages, side by side", "reading", [
 const band = (label: string, fieldSet: string, reference: boolean) =>
   wall(label, fieldSet, [
     rectangle("panel", box(170, 784, 1580, 216), PANEL, {
-      corners: { token: "radius" },
+      corners: { measure: "radius" },
       shadows: PANEL_SHADOW,
       showWhen: { kind: "notEmpty", field: "words" },
       motion: sliding("bottom", 60, 420),

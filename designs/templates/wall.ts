@@ -1,5 +1,6 @@
 // Data, and longer than other files for it: one template after another, each standing by itself.
-import type { SceneObject, Template } from "../../core/scene/template.ts";
+import type { SceneObject } from "../../core/scene/objectKinds.ts";
+import type { Template } from "../../core/scene/template.ts";
 import {
   breathing,
   fading,
@@ -276,7 +277,7 @@ export const nameBar = template("Name, on a bar", "name", [
     box(160, 784, 1180, 196),
     linear(90, [0, "panel", 0.96], [0.7, "panel", 0.92], [1, "panel", 0.78]),
     {
-      corners: { token: "radius" },
+      corners: { measure: "radius" },
       shadows: PANEL_SHADOW,
       motion: uncovering(520),
     },
@@ -316,7 +317,7 @@ export const nameBar = template("Name, on a bar", "name", [
 
 export const nameTab = template("Name, with a tab", "name", [
   rectangle("body", box(160, 836, 1120, 132), solid("panel", 0.95), {
-    corners: { token: "radius", times: 0.6 },
+    corners: { measure: "radius", times: 0.6 },
     shadows: PANEL_SHADOW,
     motion: sliding("bottom", 60, 480, 80),
   }),
@@ -334,7 +335,7 @@ export const nameTab = template("Name, with a tab", "name", [
     },
   ),
   rectangle("tab", box(200, 778, 760, 70), solid("accent"), {
-    corners: { token: "radius", times: 0.4 },
+    corners: { measure: "radius", times: 0.4 },
     motion: uncovering(420, 260),
     showWhen: { kind: "notEmpty", field: "role" },
   }),
@@ -414,7 +415,7 @@ export const pictureFull = template("Picture, full frame", "picture", [
   picture("soft", "picture", box(-60, -60, 2040, 1200), { blurPx: 40, opacity: 0.5, motion: fading(500) }),
   picture("picture", "picture", box(160, 96, 1600, 800), {
     mode: "fit",
-    corners: { token: "radius" },
+    corners: { measure: "radius" },
     motion: growing(700, 100),
   }),
   text(
@@ -436,7 +437,7 @@ export const clipFull = template("Clip, full frame", "clip", [
     mode: "fit",
     atEnd: "hold",
     level: 0.9,
-    corners: { token: "radius" },
+    corners: { measure: "radius" },
     motion: fading(600, 100),
   }),
   text(
@@ -531,7 +532,7 @@ export const countdown = template("Countdown, large", "countdown", [
 
 export const countdownSmall = template("Countdown, small", "countdown", [
   rectangle("panel", box(1400, 840, 400, 170), solid("panel", 0.92), {
-    corners: { token: "radius" },
+    corners: { measure: "radius" },
     shadows: PANEL_SHADOW,
     motion: sliding("right", 60, 480),
   }),
@@ -561,7 +562,7 @@ export const countdownSmall = template("Countdown, small", "countdown", [
 
 export const clock = template("Clock", "clock", [
   rectangle("panel", box(96, 54, 360, 96), solid("panel", 0.9), {
-    corners: { token: "radius", times: 0.7 },
+    corners: { measure: "radius", times: 0.7 },
     shadows: PANEL_SHADOW,
     motion: sliding("left", 60, 480),
   }),
@@ -640,7 +641,7 @@ export const nowNext = template("Now, next, later", "nowNext", [
 
 export const comment = template("Comment", "comment", [
   rectangle("panel", box(260, 300, 1400, 520), solid("panel", 0.95), {
-    corners: { token: "radius", times: 1.4 },
+    corners: { measure: "radius", times: 1.4 },
     shadows: PANEL_SHADOW,
     motion: springing(760),
   }),
@@ -740,8 +741,8 @@ export const squeeze = template("Squeeze", "squeeze", [
     motion: fading(500),
   }),
   program("window", box(96, 180, 1140, 641), {
-    corners: { token: "radius" },
-    stroke: { color: color("accent"), widthPx: { token: "rule" } },
+    corners: { measure: "radius" },
+    stroke: { color: color("accent"), widthPx: { measure: "rule" } },
     shadows: PANEL_SHADOW,
     motion: squeezing(800),
   }),

@@ -1,17 +1,15 @@
 import { type Canvas, createCanvas, type Image, loadImage, Path2D as NapiPath } from "@napi-rs/canvas";
 import type { Placement } from "../../core/compose/placements.ts";
 import type { Shaper } from "../../core/text/shaper.ts";
-import { type CanvasMaker, drawOnCanvas } from "../../painters/canvasStage.ts";
-import type { Canvas2D, PaintKit } from "../../painters/paint.ts";
+import { drawOnCanvas } from "../../painters/canvasStage.ts";
+import type { Canvas2D, MadeCanvas, PaintKit } from "../../painters/paint.ts";
 import { log } from "../log/log.ts";
 
 /** The server's painter: the same lists on a canvas library of its own. */
-export const SERVER_CANVASES: CanvasMaker = {
-  create(widthPx, heightPx) {
-    const canvas = createCanvas(widthPx, heightPx);
-    return { image: canvas as unknown as CanvasImageSource, context: contextOf(canvas) };
-  },
-};
+function makeCanvas(widthPx: number, heightPx: number): MadeCanvas {
+  const canvas = createCanvas(widthPx, heightPx);
+  return { image: canvas as unknown as CanvasImageSource, context: contextOf(canvas) };
+}
 
 export const contextOf = (canvas: Canvas): Canvas2D => canvas.getContext("2d") as unknown as Canvas2D;
 
@@ -23,6 +21,7 @@ export function serverPaintKit(
     outlines: shaper,
     MakePath: NapiPath as unknown as PaintKit["MakePath"],
     findImage: (file) => images.get(file) as unknown as CanvasImageSource | undefined,
+    makeCanvas,
   };
 }
 
@@ -62,6 +61,6 @@ export function drawPlacements(
     context.fillStyle = ground;
     context.fillRect(0, 0, canvas.width, canvas.height);
   }
-  drawOnCanvas(context, placements, { kit, maker: SERVER_CANVASES, scale, ...output, from });
+  drawOnCanvas(context, placements, { kit, scale, ...output, from });
   return canvas;
 }

@@ -1,5 +1,5 @@
 import type { CueDoc } from "../../../core/rundown/cueDoc.ts";
-import type { Adjustments } from "../../../core/scene/adjust.ts";
+import type { Adjustments } from "../../../core/scene/adjustment.ts";
 import { fieldLabel } from "./fieldLabel.ts";
 import { describeAdjustment } from "./nudges.ts";
 

@@ -1,7 +1,7 @@
 import type { CrawlFigures, CrawlSpeed } from "../../../core/crawl/rate.ts";
 import type { PageDoc } from "../../../core/rundown/cueDoc.ts";
 import { stepsOf } from "../../../core/rundown/steps.ts";
-import { NO_ADJUSTMENT } from "../../../core/scene/adjust.ts";
+import { NO_ADJUSTMENT } from "../../../core/scene/adjustment.ts";
 import { FRAME_RATES } from "../../../core/time/timecode.ts";
 import { useDesk, useDrawing } from "../../desk/deskContext.ts";
 import type { DeskCue } from "../../desk/deskCues.ts";

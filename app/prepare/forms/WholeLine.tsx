@@ -1,4 +1,4 @@
-import { AS_MADE, type Whole } from "../../../core/scene/adjust.ts";
+import { AS_MADE, type Whole } from "../../../core/scene/adjustment.ts";
 import { NumberBox } from "../../ui/NumberBox.tsx";
 
 const BOXES = [

@@ -1,5 +1,5 @@
 import { describe, expect, test } from "vitest";
-import { adjustmentsSchema, NO_ADJUSTMENT } from "../../../core/scene/adjust.ts";
+import { adjustmentsSchema, NO_ADJUSTMENT } from "../../../core/scene/adjustment.ts";
 import { describeAdjustment, nudge, withAdjustment } from "./nudges.ts";
 
 const press = (key: string, code = key, more = {}) => ({ key, code, altKey: true, shiftKey: false, ...more });

@@ -1,4 +1,4 @@
-import { type Adjustment, type Adjustments, NO_ADJUSTMENT } from "../../../core/scene/adjust.ts";
+import { type Adjustment, type Adjustments, NO_ADJUSTMENT } from "../../../core/scene/adjustment.ts";
 
 const FINE_PX = 1;
 const COARSE_PX = 10;

@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { nameSchema } from "../../names/name.ts";
-import { adjustmentsSchema, wholeSchema } from "../../scene/adjust.ts";
+import { adjustmentsSchema, wholeSchema } from "../../scene/adjustment.ts";
 import { plannedTimeSchema } from "../../time/timeOfDay.ts";
 import { effectMsSchema } from "../../venue/plan.ts";
 import { anchorSchema } from "../anchor.ts";

@@ -116,7 +116,7 @@ describe("songs of any shape", () => {
             });
             expect(findings.filter((finding) => /overflow|tooLongText/.test(finding.code))).toEqual([]);
             const size = texts.find(({ objectId }) => objectId === "words")?.sizePx ?? 0;
-            const readable = findTextOf(template, "words")?.readableSizePx ?? 0;
+            const readable = Number(findTextOf(template, "words")?.readableSizePx ?? 0);
             // A word alone may be longer than a line; nothing here is.
             expect(size).toBeGreaterThanOrEqual(readable - 0.25);
           }

@@ -1,17 +1,19 @@
-import { pxPerSecondOf, travelPx } from "../crawl/rate.ts";
-import { objectSubject } from "../findings/finding.ts";
-import { missingMedia } from "../findings/kinds/missingMedia.ts";
-import { wrongMedia } from "../findings/kinds/wrongMedia.ts";
-import type { PictureItem } from "../picture/picture.ts";
-import { placeInBox } from "../picture/place.ts";
-import { layOutText, type TextBlockRequest } from "../text/layOutText.ts";
-import { linesOf } from "../text/lines.ts";
-import { prepareText } from "../text/prepare.ts";
-import { type SetRun, setLines } from "../text/setLines.ts";
-import { wrapLines } from "../text/wrap.ts";
+import { z } from "zod";
+import { crawlSpeedSchema, pxPerSecondOf, travelPx } from "../../crawl/rate.ts";
+import { measureSchema, type Resolved } from "../../names/measure.ts";
+import { movePaint } from "../../picture/movePaint.ts";
+import type { PictureItem } from "../../picture/picture.ts";
+import { placeInBox } from "../../picture/place.ts";
+import { layOutText, type TextBlockRequest } from "../../text/layOutText.ts";
+import { linesOf } from "../../text/lines.ts";
+import { prepareText } from "../../text/prepare.ts";
+import { type SetRun, setLines } from "../../text/setLines.ts";
+import { wrapLines } from "../../text/wrap.ts";
+import { colorRefSchema } from "../houseStyle.ts";
+import { inCase } from "../letterCase.ts";
 import {
   capWords,
-  inCase,
+  findPicture,
   makePart,
   type ObjectContext,
   placeBox,
@@ -20,53 +22,109 @@ import {
   resolveFonts,
   resolvePaint,
   toHundredths,
-} from "./objectContext.ts";
-import type { Part, Plate } from "./part.ts";
-import { glyphItem, overhang, placeText } from "./placeText.ts";
-import type { CrawlObject } from "./template.ts";
+} from "../objectContext.ts";
+import type { Plate } from "../part.ts";
+import { glyphItem, overhang, placeText } from "../placeText.ts";
+import {
+  common,
+  drawn,
+  leadingProperty,
+  letters,
+  mediaSourceSchema,
+  named,
+  wordSourceSchema,
+} from "../properties.ts";
+import { areBlank } from "../writtenWords.ts";
+import { adjustedLetters, defineKind } from "./objectKind.ts";
+
+const { softEdgePx: _soft, matte: _matte, ...painted } = drawn;
+const schema = z.strictObject({
+  ...common,
+  ...painted,
+  ...letters,
+  kind: z.literal("crawl"),
+  /** One item for each line. */
+  words: named(wordSourceSchema, "Content", "Items"),
+  /** Where it goes. Left and right are crawls, up and down are rolls. */
+  towards: named(z.enum(["left", "right", "up", "down"]).default("left"), "Motion", "Goes"),
+  speed: named(crawlSpeedSchema, "Motion", "Speed"),
+  /** Null: without end. */
+  passes: named(z.number().int().min(1).max(1_000).nullable().default(null), "Motion", "Passes"),
+  /** Between one pass and the next. */
+  gapPx: named(measureSchema(0, 20_000).default(240), "Motion", "Between passes", "px"),
+  /** Between items: room, and a mark in its middle. */
+  itemGapPx: named(measureSchema(0, 4_000).default(0), "Letters", "Between items", "px"),
+  divider: named(
+    z
+      .discriminatedUnion("kind", [
+        z.strictObject({ kind: z.literal("none") }),
+        z.strictObject({ kind: z.literal("glyph"), text: z.string().min(1).max(8), color: colorRefSchema }),
+        z.strictObject({
+          kind: z.literal("picture"),
+          source: mediaSourceSchema,
+          sizePx: measureSchema(1, 400),
+        }),
+      ])
+      .default({ kind: "none" }),
+    "Look",
+    "Mark between items",
+  ),
+  leading: leadingProperty(1.4),
+});
+export type CrawlObject = Resolved<z.infer<typeof schema>>;
 
 /** The longest plate of a strip: longer ones are slow to move without a GPU. */
 const TILE_PX = 2_048;
 
-export function layOutStrip(object: CrawlObject, context: ObjectContext): Part[] {
-  const items = linesOf(
-    inCase(capWords(context.lookup.words(object.words), object.id, context), object.letterCase),
-  );
-  if (items.length === 0) return [];
-  const { at, local } = placeBox(object.box, context.place);
-  const isCrawl = object.towards === "left" || object.towards === "right";
-  const strip = isCrawl
-    ? crawlStrip(object, items, local, context)
-    : rollStrip(object, items, local, context);
-  const { scale } = context.place;
-  const boxPx = isCrawl ? local.width : local.height;
-  const speed = ((): CrawlObject["speed"] => {
-    switch (object.speed.kind) {
-      case "pxPerFrame":
-      case "pxPerSecond":
-        return { ...object.speed, px: object.speed.px * scale };
-      case "passSeconds":
-        return object.speed;
-    }
-  })();
-  const pxPerMs = pxPerSecondOf(speed, travelPx(boxPx, strip.lengthPx), context.frameRate) / 1_000;
-  context.reportText({ objectId: object.id, sizePx: strip.sizePx, fits: true });
-  return [
-    makePart(object, context, at, {
-      kind: "strip",
-      towards: object.towards,
-      tiles: strip.tiles,
-      box: local,
-      lengthPx: strip.lengthPx,
-      gapPx: object.gapPx * scale,
-      pxPerMs,
-      passes: object.passes,
-      words: items.reduce((sum, item) => sum + item.split(/\s+/).length, 0),
-      field: object.words.kind === "field" ? object.words.field : null,
-      scale,
-    }),
-  ];
-}
+export const crawlKind = defineKind({
+  name: "crawl",
+  schema,
+  fieldOf: ({ words }) => (words.kind === "field" ? words.field : null),
+  isBlank: ({ words }, values) => areBlank(words, values),
+  adjust: (object, adjustment) => ({
+    ...adjustedLetters(object, adjustment),
+    speed: adjustment.speed ?? object.speed,
+  }),
+  layOut: (object, context) => {
+    const items = linesOf(
+      inCase(capWords(context.lookup.words(object.words), object.id, context), object.letterCase),
+    );
+    if (items.length === 0) return [];
+    const { at, local } = placeBox(object.box, context.place);
+    const isCrawl = object.towards === "left" || object.towards === "right";
+    const strip = isCrawl
+      ? crawlStrip(object, items, local, context)
+      : rollStrip(object, items, local, context);
+    const { scale } = context.place;
+    const boxPx = isCrawl ? local.width : local.height;
+    const speed = ((): CrawlObject["speed"] => {
+      switch (object.speed.kind) {
+        case "pxPerFrame":
+        case "pxPerSecond":
+          return { ...object.speed, px: object.speed.px * scale };
+        case "passSeconds":
+          return object.speed;
+      }
+    })();
+    const pxPerMs = pxPerSecondOf(speed, travelPx(boxPx, strip.lengthPx), context.frameRate) / 1_000;
+    context.reportText({ objectId: object.id, sizePx: strip.sizePx, fits: true });
+    return [
+      makePart(object, context, at, {
+        kind: "strip",
+        towards: object.towards,
+        tiles: strip.tiles,
+        box: local,
+        lengthPx: strip.lengthPx,
+        gapPx: object.gapPx * scale,
+        pxPerMs,
+        passes: object.passes,
+        words: items.reduce((sum, item) => sum + item.split(/\s+/).length, 0),
+        field: object.words.kind === "field" ? object.words.field : null,
+        scale,
+      }),
+    ];
+  },
+});
 
 interface Strip {
   readonly tiles: readonly { readonly plate: Plate; readonly x: number; readonly y: number }[];
@@ -81,13 +139,12 @@ function crawlStrip(
   box: { x: number; y: number; width: number; height: number },
   context: ObjectContext,
 ): Strip {
-  const { shaper, lookup, place } = context;
+  const { shaper, place } = context;
   const fonts = resolveFonts(object, context, items.join(" "));
   const { ascentEm, descentEm } = shaper.metrics(fonts.regular[0] as string);
   const byHeight = Math.floor((box.height / (ascentEm + descentEm)) * 4) / 4;
   const sizePx = Math.max(4, Math.min(object.maxSizePx * place.scale, byHeight));
-  const spacing = { trackingEm: lookup.number(object.trackingEm), hangNumbers: false };
-  const paint = resolvePaint(object, { ...box, x: 0 }, context);
+  const spacing = { trackingEm: object.trackingEm, hangNumbers: false };
   const baseline = box.y + (box.height - (ascentEm + descentEm) * sizePx) / 2 + ascentEm * sizePx;
   const gapPx = object.itemGapPx * place.scale;
   const set = (words: string) => {
@@ -119,13 +176,21 @@ function crawlStrip(
   };
   // Towards the right the first item goes first: it is the strip's right end.
   const ordered = object.towards === "right" ? [...items].reverse() : items;
+  const wordsPx = items.reduce((sum, words) => sum + set(words).widthPx, 0);
+  // A gradient goes along the whole strip, from its first letter to its last.
+  const whole = { ...box, x: 0, width: wordsPx + gapPx * (items.length - 1) };
+  const paint = resolvePaint(object, whole, context);
   for (const [i, words] of ordered.entries()) {
     if (i > 0) {
       pen += addDivider(object, pen, gapPx, baseline, sizePx, pieces, addWords, set, context);
     }
     pen += addWords(words, paint);
   }
-  return { tiles: splitIntoTiles(pieces, box, sizePx), lengthPx: Math.ceil(pen), sizePx };
+  return {
+    tiles: splitIntoTiles(pieces, box, sizePx, object.blurPx * place.scale),
+    lengthPx: Math.ceil(pen),
+    sizePx,
+  };
 }
 
 type Piece =
@@ -168,18 +233,10 @@ function addDivider(
       return room;
     }
     case "picture": {
-      const { hash, info } = context.lookup.media(divider.source);
+      const { info } = findPicture(divider.source, object.id, context);
       const side = divider.sizePx * context.place.scale;
       const room = Math.max(gapPx, side);
-      if (info?.type !== "picture") {
-        if (hash !== "")
-          context.report(
-            (info ? wrongMedia : missingMedia)(objectSubject(object.id), {
-              name: info?.name ?? hash.slice(0, 12),
-            }),
-          );
-        return room;
-      }
+      if (!info) return room;
       const rect = {
         x: pen + (room - side) / 2,
         y: baseline - sizePx * 0.36 - side / 2,
@@ -209,6 +266,7 @@ function splitIntoTiles(
   pieces: readonly Piece[],
   box: { y: number; height: number },
   sizePx: number,
+  blurPx: number,
 ): Strip["tiles"] {
   const tiles = new Map<number, Piece[]>();
   for (const piece of pieces) {
@@ -231,7 +289,7 @@ function splitIntoTiles(
         items.push({
           ...piece.item,
           rect: { ...rect, x: rect.x - left },
-          fill: { ...fill, dest: { ...fill.dest, x: fill.dest.x - left } },
+          fill: movePaint(fill, left, 0),
         });
         continue;
       }
@@ -240,7 +298,8 @@ function splitIntoTiles(
       byRun.set(key, open);
       open.glyphs.push({ id: piece.id, x: piece.x - left, y: piece.y });
     }
-    for (const { run, paint, glyphs } of byRun.values()) items.push({ ...glyphItem(run, glyphs), ...paint });
+    for (const { run, paint, glyphs } of byRun.values())
+      items.push({ ...glyphItem(run, glyphs), ...paint, fill: movePaint(paint.fill, left, 0) });
     const xs = list.map(({ x }) => x - left);
     const from = Math.min(...xs);
     // The last piece reaches on by its own width: a generous letter.
@@ -248,7 +307,7 @@ function splitIntoTiles(
       { x: from, y: box.y, width: Math.max(...xs) - from + sizePx * 1.4, height: box.height },
       sizePx,
     );
-    return { plate: plateAround(items, ink), x: left, y: 0 };
+    return { plate: plateAround(items, ink, { blurPx }), x: left, y: 0 };
   });
 }
 
@@ -259,28 +318,27 @@ function rollStrip(
   box: { x: number; y: number; width: number; height: number },
   context: ObjectContext,
 ): Strip {
-  const { shaper, lookup, place } = context;
+  const { shaper, place } = context;
   const fonts = resolveFonts(object, context, items.join(" "));
-  const leading = Math.max(0.7, lookup.number(object.leading, 1.4));
   const request: TextBlockRequest = {
     widthPx: box.width,
     heightPx: Number.MAX_SAFE_INTEGER,
     minSizePx: object.minSizePx * place.scale,
     maxSizePx: object.maxSizePx * place.scale,
-    leading,
+    leading: object.leading,
     keepLinesAbovePx: null,
     balance: true,
     paragraphGap: 0,
     fonts,
     mode: "wrap",
     condenseTo: 1,
-    spacing: { trackingEm: lookup.number(object.trackingEm), hangNumbers: false },
+    spacing: { trackingEm: object.trackingEm, hangNumbers: false },
   };
   const block = layOutText(items.join("\n"), request, shaper);
   const gap = object.itemGapPx * place.scale || 0;
   const paragraphOf = (line: number) => block.lines[line]?.paragraph ?? 0;
   const lengthPx = Math.ceil(block.heightPx + paragraphOf(block.lines.length - 1) * gap);
-  const paint = resolvePaint(object, { x: box.x, y: 0, width: box.width, height: box.height }, context);
+  const paint = resolvePaint(object, { x: box.x, y: 0, width: box.width, height: lengthPx }, context);
   const cells = placeText(
     block,
     { x: box.x, y: 0, width: box.width, height: lengthPx },
@@ -301,12 +359,20 @@ function rollStrip(
       list.map(
         (item): PictureItem =>
           item.kind === "glyphs"
-            ? { ...item, glyphs: item.glyphs.map((g) => ({ ...g, y: toHundredths(g.y - top) })) }
+            ? {
+                ...item,
+                fill: movePaint(item.fill, 0, top),
+                glyphs: item.glyphs.map((g) => ({ ...g, y: toHundredths(g.y - top) })),
+              }
             : item,
       ),
     );
     tiles.push({
-      plate: plateAround(moved, { x: left, y: 0, width: right - left, height: bottom - top }),
+      plate: plateAround(
+        moved,
+        { x: left, y: 0, width: right - left, height: bottom - top },
+        { blurPx: object.blurPx * place.scale },
+      ),
       x: 0,
       y: top,
     });

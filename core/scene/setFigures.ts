@@ -1,98 +1,11 @@
-import { charactersOf, type FiguresValue, widestOf } from "../figures/figures.ts";
-import { parseNumber } from "../figures/number.ts";
-import { objectSubject } from "../findings/finding.ts";
-import { notANumber } from "../findings/kinds/notANumber.ts";
 import type { Rect } from "../picture/picture.ts";
 import type { FontChoice } from "../text/fontChoice.ts";
 import { findScript } from "../text/itemise.ts";
 import type { Shaper } from "../text/shaper.ts";
-import {
-  inCase,
-  makePart,
-  type ObjectContext,
-  placeBox,
-  plateAround,
-  type ResolvedPaint,
-  resolveFonts,
-  resolvePaint,
-} from "./objectContext.ts";
-import type { Figure, Part } from "./part.ts";
+import { plateAround, type ResolvedPaint } from "./objectContext.ts";
+import type { Figure } from "./part.ts";
 import { glyphItem, overhang } from "./placeText.ts";
-import type { FiguresObject } from "./template.ts";
-
-export function layOutFigures(object: FiguresObject, context: ObjectContext): Part[] {
-  const { at, local } = placeBox(object.box, context.place);
-  const value = figuresValue(object, context);
-  const { scale } = context.place;
-  const fonts = resolveFonts(object, context);
-  const trackingEm = context.lookup.number(object.trackingEm);
-  const set = setFigures(
-    inCase(charactersOf(value), object.letterCase),
-    inCase(widestOf(value), object.letterCase),
-    {
-      box: local,
-      fonts,
-      trackingEm,
-      minSizePx: object.minSizePx * scale,
-      maxSizePx: object.maxSizePx * scale,
-      verticalAlign: object.verticalAlign,
-    },
-    resolvePaint(object, local, context),
-    context.shaper,
-  );
-  context.reportText({ objectId: object.id, sizePx: set.sizePx, fits: true });
-  return [
-    makePart(object, context, at, {
-      kind: "figures",
-      value,
-      figures: set.figures,
-      widthPx: local.width,
-      align: object.align,
-    }),
-  ];
-}
-
-function figuresValue(object: FiguresObject, context: ObjectContext): FiguresValue {
-  const { shows } = object;
-  const { timeZone, lookup } = context;
-  switch (shows.kind) {
-    case "clock":
-      return { kind: "clock", format: shows.format, timeZone };
-    case "countdown":
-      return { kind: "countdown", to: lookup.value(shows.field).trim(), timeZone, atZero: shows.atZero };
-    case "countUp":
-      return { kind: "countUp" };
-    case "number":
-      return numberValue(lookup.value(shows.field), shows.durationMs, object.id, context);
-  }
-}
-
-/** A field's number, counted up from nothing; what is no number is shown as typed, and told. */
-export function numberValue(
-  typed: string,
-  durationMs: number,
-  objectId: string,
-  context: ObjectContext,
-): FiguresValue {
-  const number = parseNumber(typed);
-  if (!number) {
-    if (typed.trim() !== "")
-      context.report(notANumber(objectSubject(objectId), { text: typed.trim().slice(0, 60) }));
-    return { kind: "fixed", text: typed.trim() };
-  }
-  const { value, decimals, before, after } = number;
-  return {
-    kind: "number",
-    from: 0,
-    to: value,
-    decimals,
-    before,
-    after,
-    easing: "ease-out",
-    delayMs: 0,
-    durationMs,
-  };
-}
+import type { VerticalAlign } from "./properties.ts";
 
 /** Plates of every character a changing text can show, at the size at which its widest fits. Digits are equally wide. */
 export function setFigures(
@@ -104,10 +17,11 @@ export function setFigures(
     readonly trackingEm: number;
     readonly minSizePx: number;
     readonly maxSizePx: number;
-    readonly verticalAlign: FiguresObject["verticalAlign"];
+    readonly verticalAlign: VerticalAlign;
   },
   paint: ResolvedPaint,
   shaper: Shaper,
+  blurPx = 0,
 ): { readonly figures: Record<string, Figure>; readonly sizePx: number } {
   const { box, fonts, trackingEm } = how;
   const stack = fonts.regular;
@@ -158,7 +72,7 @@ export function setFigures(
     });
     const ink = overhang({ x: 0, y: top, width: advancePx, height: (ascentEm + descentEm) * sizePx }, sizePx);
     const item = { ...glyphItem({ fontId, sizePx }, placed), ...paint };
-    figures[character] = { plate: plateAround([item], ink), advancePx };
+    figures[character] = { plate: plateAround([item], ink, { blurPx }), advancePx };
   }
   return { figures, sizePx };
 }

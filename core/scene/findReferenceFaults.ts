@@ -1,0 +1,46 @@
+import { type Finding, objectSubject } from "../findings/finding.ts";
+import { unknownObject } from "../findings/kinds/unknownObject.ts";
+import { unusedTrack } from "../findings/kinds/unusedTrack.ts";
+import type { MovingProperty } from "../motion/track.ts";
+import { MOVES_OF_ALL, PAINTED_MOVES } from "./kinds/objectKind.ts";
+import { kindOf, type ReadableObject } from "./objectKinds.ts";
+import { referencesOf } from "./showWhen.ts";
+import { allObjects, type Template } from "./template.ts";
+import { tiedTo } from "./ties.ts";
+
+const known = new WeakMap<Template, readonly Finding[]>();
+
+/** Objects that a template's rules and ties name and that it does not have, and tracks that do nothing to their object. */
+export function findReferenceFaults(template: Template): readonly Finding[] {
+  let findings = known.get(template);
+  if (!findings) {
+    const all = allObjects(template).map(({ object }) => object);
+    const ids = new Set(all.map(({ id }) => id));
+    findings = all.flatMap((object) => [...unknownIn(object, ids), ...unusedIn(object)]);
+    known.set(template, findings);
+  }
+  return findings;
+}
+
+const unknownIn = ({ id, showWhen, ties }: ReadableObject, ids: ReadonlySet<string>): Finding[] =>
+  [...new Set([...referencesOf(showWhen), ...tiedTo(ties)])]
+    .filter((object) => !ids.has(object))
+    .map((object) => unknownObject(objectSubject(id), { object }));
+
+/** Groups hand blur, tint and colour on to their members; their own box sizes what cuts them. */
+const GROUP_MOVES: readonly MovingProperty[] = [...PAINTED_MOVES, "width", "height", "corners"];
+
+function unusedIn(object: ReadableObject): Finding[] {
+  const { enter, exit, change, stay } = object.motion;
+  const moves: readonly MovingProperty[] = object.kind === "group" ? GROUP_MOVES : kindOf(object).moves;
+  const used = new Set(
+    [...enter, ...(exit === "mirror" ? [] : exit), ...change.in, ...change.out, ...(stay?.tracks ?? [])].map(
+      ({ property }) => property,
+    ),
+  );
+  const all: readonly MovingProperty[] = [...MOVES_OF_ALL, ...moves];
+  const kind = object.kind === "group" ? "group" : kindOf(object).name;
+  return [...used]
+    .filter((property) => !all.includes(property))
+    .map((property) => unusedTrack(objectSubject(object.id), { property, kind }));
+}

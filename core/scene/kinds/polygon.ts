@@ -1,0 +1,27 @@
+import { z } from "zod";
+import { layOutShape } from "../layOutShape.ts";
+import { common, drawn, named, pointsSchema } from "../properties.ts";
+import { defineKind, SHAPE_MOVES } from "./objectKind.ts";
+
+const schema = z.strictObject({
+  ...common,
+  ...drawn,
+  kind: z.literal("polygon"),
+  /** As fractions of the box. */
+  points: named(pointsSchema, "Look", "Points"),
+});
+
+export const polygonKind = defineKind({
+  name: "polygon",
+  schema,
+  moves: SHAPE_MOVES,
+  layOut: (object, context) =>
+    layOutShape(
+      object,
+      (box) => ({
+        kind: "polygon",
+        points: object.points.map(({ x, y }) => ({ x: box.x + x * box.width, y: box.y + y * box.height })),
+      }),
+      context,
+    ),
+});

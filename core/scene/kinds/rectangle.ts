@@ -1,0 +1,25 @@
+import { z } from "zod";
+import { layOutShape } from "../layOutShape.ts";
+import { resolveCorners } from "../objectContext.ts";
+import { common, cornersSchema, drawn } from "../properties.ts";
+import { defineKind, SHAPE_MOVES } from "./objectKind.ts";
+
+const schema = z.strictObject({
+  ...common,
+  ...drawn,
+  kind: z.literal("rectangle"),
+  corners: cornersSchema,
+});
+
+export const rectangleKind = defineKind({
+  name: "rectangle",
+  schema,
+  moves: SHAPE_MOVES,
+  bleeds: true,
+  layOut: (object, context) =>
+    layOutShape(
+      object,
+      (rect) => ({ kind: "rectangle", rect, radiiPx: resolveCorners(object.corners, rect, context) }),
+      context,
+    ),
+});
