@@ -90,7 +90,7 @@ export function text(
   field: string,
   at: Box,
   sizes: Sizes,
-  more: More<"text", "words"> = {},
+  more: More<"text"> = {},
 ): Kind<"text"> {
   const isFixed = field.startsWith("=");
   return make("text", {

@@ -22,14 +22,12 @@ import {
   uncovering,
   video,
 } from "../../test-support/designs.ts";
-import { flat, HD, lay, templateOf } from "../../test-support/pages.ts";
+import { flat, HD } from "../../test-support/pages.ts";
+import { type Take, timelineOf as timelineOn } from "../../test-support/takes.ts";
 import { leavingPoseAt, poseAt } from "../motion/pose.ts";
-import { type Adjustments, NO_ADJUSTMENT } from "../scene/adjustment.ts";
-import type { MediaInfo } from "../scene/media.ts";
+import { NO_ADJUSTMENT } from "../scene/adjustment.ts";
 import { STILL } from "../scene/motion.ts";
 import type { SceneObject } from "../scene/objectKinds.ts";
-import type { Moment } from "../show/slot.ts";
-import { composeSlot } from "./compose.ts";
 import { GLIDE_MS, placeAt } from "./glide.ts";
 import { DISSOLVE_MS } from "./partLife.ts";
 import type { Piece, Timeline } from "./piece.ts";
@@ -37,51 +35,8 @@ import { type Placement, placementsAt } from "./placements.ts";
 import { settledUntil, stillUntil } from "./stillUntil.ts";
 
 const bench = prepareBench();
-const CLIP: MediaInfo = {
-  kind: "media",
-  name: "clip",
-  type: "video",
-  mime: "video/webm",
-  file: "d".repeat(64),
-  poster: null,
-  widthPx: 640,
-  heightPx: 360,
-  hasAlpha: true,
-  durationMs: 4_000,
-  hasSound: true,
-  key: null,
-};
-
-interface Take {
-  readonly atMs: number;
-  readonly values: Record<string, string> | null;
-  readonly how?: Moment["how"];
-  readonly adjust?: Adjustments;
-}
-
-/** One slot that wears a template of these objects and is taken with these values, one after another. */
-function timelineOf(objects: SceneObject[], takes: readonly Take[]): Timeline {
-  const template = templateOf(...objects);
-  const pages = takes.map(
-    ({ values, adjust }) => values && lay(template, values, bench.shaper, { media: () => CLIP, adjust }),
-  );
-  const slot = takes.map(
-    ({ atMs, values, how = "animated" }, i): Moment => ({
-      startAtMs: atMs,
-      sinceMs: atMs,
-      page: values && { cueId: `cue-${i}`, content: "0".repeat(64), step: { occurrence: "page", unit: i } },
-      how,
-      endsAtMs: null,
-      lastsMs: 10_000,
-      effectMs: null,
-    }),
-  );
-  const pieces = composeSlot(slot, "words", ({ step }) => {
-    const laidOut = pages[step.unit];
-    return laidOut ? { templateHash: "one", laidOut } : undefined;
-  });
-  return { pieces };
-}
+const timelineOf = (objects: SceneObject[], takes: readonly Take[]): Timeline =>
+  timelineOn(bench.shaper, objects, takes);
 
 const at = (timeline: Timeline, ms: number): Placement[] => placementsAt(timeline, ms, HD);
 const plates = (timeline: Timeline, ms: number) => flat(at(timeline, ms)).filter((p) => p.kind === "plate");

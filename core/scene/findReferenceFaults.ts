@@ -1,12 +1,15 @@
 import { type Finding, objectSubject } from "../findings/finding.ts";
+import { unknownField } from "../findings/kinds/unknownField.ts";
 import { unknownObject } from "../findings/kinds/unknownObject.ts";
 import { unusedTrack } from "../findings/kinds/unusedTrack.ts";
 import type { MovingProperty } from "../motion/track.ts";
 import { MOVES_OF_ALL, PAINTED_MOVES } from "./kinds/objectKind.ts";
 import { kindOf, type ReadableObject } from "./objectKinds.ts";
+import { walk } from "./resolveObject.ts";
 import { referencesOf } from "./showWhen.ts";
 import { allObjects, type Template } from "./template.ts";
 import { tiedTo } from "./ties.ts";
+import { fieldsIn } from "./writtenWords.ts";
 
 const known = new WeakMap<Template, readonly Finding[]>();
 
@@ -43,4 +46,25 @@ function unusedIn(object: ReadableObject): Finding[] {
   return [...used]
     .filter((property) => !all.includes(property))
     .map((property) => unusedTrack(objectSubject(object.id), { property, kind }));
+}
+
+/** The fields that a template shows, asks for or colours by, and that pages of its kind do not have. */
+export function findUnknownFields(template: Template, fields: readonly string[]): Finding[] {
+  return allObjects(template).flatMap(({ object }) =>
+    fieldsNamedBy(object)
+      .filter((field) => !fields.includes(field))
+      .map((field) => unknownField(objectSubject(object.id), { field })),
+  );
+}
+
+/** Every field that an object names, each once. */
+export function fieldsNamedBy(object: ReadableObject): string[] {
+  const named = new Set<string>();
+  walk(object, (part) => {
+    if ("field" in part && typeof part.field === "string") named.add(part.field);
+    if ("shownField" in part && typeof part.shownField === "string") named.add(part.shownField);
+    if ("kind" in part && part.kind === "written" && "text" in part && typeof part.text === "string")
+      for (const field of fieldsIn(part.text)) named.add(field);
+  });
+  return [...named];
 }

@@ -1,7 +1,6 @@
 import { type Finding, objectSubject } from "../findings/finding.ts";
 import { emptyBox } from "../findings/kinds/emptyBox.ts";
 import { fitted } from "../findings/kinds/fitted.ts";
-import { unknownField } from "../findings/kinds/unknownField.ts";
 import { unknownToken } from "../findings/kinds/unknownToken.ts";
 import { unreadableObject } from "../findings/kinds/unreadableObject.ts";
 import type { Resolved } from "../names/measure.ts";
@@ -11,7 +10,7 @@ import { FRAME_RATES, type FrameRate } from "../time/timecode.ts";
 import { adjusted, changedOnce, findAdjustment } from "./adjust.ts";
 import { type Adjustments, AS_MADE, type Whole } from "./adjustment.ts";
 import { bled } from "./bleed.ts";
-import { findReferenceFaults } from "./findReferenceFaults.ts";
+import { findReferenceFaults, findUnknownFields } from "./findReferenceFaults.ts";
 import type { HouseStyle } from "./houseStyle.ts";
 import { type TextObject, wordsRect } from "./kinds/text.ts";
 import { type FieldValues, Lookup } from "./lookup.ts";
@@ -145,7 +144,10 @@ export function layOut(
     new Set(all.filter(({ object }) => isBlank(object, values)).map(({ object }) => object.id)),
   );
   const texts: TextSize[] = [];
-  const findings: Finding[] = [...findReferenceFaults(template)];
+  const findings: Finding[] = [
+    ...findReferenceFaults(template),
+    ...(resources.fields ? findUnknownFields(template, resources.fields) : []),
+  ];
   const stretch = output.widthPx / output.heightPx / (canvas.widthPx / canvas.heightPx);
   if (Math.abs(Math.log(stretch)) > SAME_SHAPE)
     findings.push(
@@ -158,11 +160,9 @@ export function layOut(
       const isKnown = found.findings.some((other) => JSON.stringify(other) === JSON.stringify(finding));
       if (!isKnown) found.findings.push(finding);
     };
-    const lookup = new Lookup(style, values, resources.media ?? NO_MEDIA, (what, name) => {
-      if (what !== "field") report(unknownToken(objectSubject(objectId), { what, name }));
-      else if (resources.fields && !resources.fields.includes(name))
-        report(unknownField(objectSubject(objectId), { field: name }));
-    });
+    const lookup = new Lookup(style, values, resources.media ?? NO_MEDIA, (what, name) =>
+      report(unknownToken(objectSubject(objectId), { what, name })),
+    );
     const context: ObjectContext = {
       lookup,
       place: placed,
