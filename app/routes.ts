@@ -16,7 +16,7 @@ export default [
   route("remove-text", "routes/removeText.ts"),
   route("library-key", "routes/libraryKey.ts"),
   route("library-remove", "routes/libraryRemove.ts"),
-  route("remove-template", "routes/removeTemplate.ts"),
+  route("offered-template", "routes/offeredTemplate.ts"),
   route("access", "routes/access.ts"),
   route("health/back-up", "routes/healthBackUp.ts"),
   route("wear-style", "routes/wearStyle.ts"),

@@ -33,7 +33,7 @@ const set = (
   name: string,
   layerId: string,
   fields: FieldDef[],
-  more: Partial<Pick<FieldSet, "stepsBy" | "titledBy">> = {},
+  more: Partial<Pick<FieldSet, "stepsBy" | "titledBy" | "made">> = {},
 ): FieldSet => ({
   id,
   name,
@@ -46,6 +46,9 @@ const set = (
 
 /** What the operator writes to those on the stage. */
 export const STAGE_NOTE = "note";
+
+/** What songs and readings fill by themselves. */
+const MADE = ["words", "second", "section", "title", "credit"];
 
 /** The field sets that ship. Pages offer these fields; templates show them. */
 export const FIELD_SETS: readonly FieldSet[] = [
@@ -90,7 +93,10 @@ export const FIELD_SETS: readonly FieldSet[] = [
     free(line("heading", "Heading", "Stands above")),
   ]),
   set("countdown", "Countdown", "words", [
-    line("to", "To", "A time (19:00) or a length (5 min)", 20),
+    {
+      ...line("to", "To", "A time (19:00), a day and a time (24 Dec 18:00) or a length (5 min)", 40),
+      kind: "time",
+    },
     line("label", "Words above", "What it counts to"),
   ]),
   set("clock", "Clock", "picture", [free(line("label", "Words beside", "Place or event"))]),
@@ -135,8 +141,10 @@ export const FIELD_SETS: readonly FieldSet[] = [
     line("title", "Title", "What people see while they wait"),
     line("subtitle", "Line under it", "When it begins"),
   ]),
-  set("words", "Song", "words", []),
-  set("reading", "Reading", "words", []),
+  set("words", "Song", "words", [], { made: [...MADE, "writers", "publisher", "licence"] }),
+  set("reading", "Reading", "words", [], {
+    made: [...MADE, "reference", "translation", "secondTranslation", "rights"],
+  }),
 ];
 
 /** The ones a page cue can have; songs and readings make their own fields. */

@@ -65,7 +65,7 @@ export interface Calls {
   "/files/texts/call-off": Call<Done>;
   "/library-key": Call<{ id: string; key: ChromaKey | null }, { hash: string }>;
   "/library-remove": Call<{ kind: "media" | "font"; id: string }>;
-  "/remove-template": Call<{ outfitId: string; name: string }>;
+  "/offered-template": Call<{ kind: "remove" | "wear"; outfitId: string; fieldSet: string; key: string }>;
   "/wear-style": Call<{ name: string; fonts: Readonly<Record<string, string>> }, { worn: string }>;
   "/access": Call<{ kind: "renewDesk" } | { kind: "endSession"; id: string }>;
   "/passcode": Call<{ passcode: string }>;

@@ -3,7 +3,7 @@ import { useMemo, useState } from "react";
 import { useRevalidator } from "react-router";
 import { smallestSize } from "../../core/findings/kinds/smallestSize.ts";
 import type { HouseStyle } from "../../core/scene/houseStyle.ts";
-import type { Template } from "../../core/scene/template.ts";
+import { type Template, templateKey } from "../../core/scene/template.ts";
 import { FIELD_SETS } from "../../designs/fieldSets.ts";
 import { HOUSE_STYLES } from "../../designs/houseStyles.ts";
 import { nameOfTypeface } from "../../designs/typefaces.ts";
@@ -73,26 +73,34 @@ export function DesignView({
       [role]: wanted,
     });
 
-  const bring = async (file: File) => {
-    const brought = await bringTemplate(outfitId, file);
+  const bring = async (file: File, replaced: Template | null = null) => {
+    const brought = await bringTemplate(outfitId, file, replaced && templateKey(replaced));
     if ("problem" in brought) store.say("trouble", brought.problem.sentence);
     else {
       const { name, problems } = brought.value;
       store.say(
         problems.length > 0 ? "trouble" : "word",
-        [`“${name}” can be chosen on pages from now on.`, ...problems].join(" "),
+        [
+          replaced
+            ? `“${name}” is in the place of “${replaced.name}” from the next take on.`
+            : `“${name}” can be chosen on pages from now on.`,
+          ...problems,
+        ].join(" "),
       );
     }
     await revalidate();
   };
 
-  const remove = async (name: string) => {
-    const answer = await call("/remove-template", { outfitId, name });
+  const change = async (kind: "remove" | "wear", template: Template) => {
+    const { name, fieldSet } = template;
+    const answer = await call("/offered-template", { kind, outfitId, fieldSet, key: templateKey(template) });
     if ("problem" in answer) store.say("trouble", answer.problem.sentence);
     else
       store.say(
         "word",
-        `“${name}” is deleted. Pages that used it use the outfit’s own from their next take.`,
+        kind === "remove"
+          ? `“${name}” is deleted. Pages that used it use the outfit’s own from their next take.`
+          : `“${name}” is the outfit’s own from the next take on. What is on air stays as it is.`,
       );
     await revalidate();
   };
@@ -163,7 +171,8 @@ export function DesignView({
             style={style}
             drawing={drawing}
             samples={samples}
-            onRemove={(name) => void remove(name)}
+            onChange={(kind, template) => void change(kind, template)}
+            onReplace={(template, file) => void bring(file, template)}
           />
         )}
       </main>
@@ -179,13 +188,15 @@ function TemplateGrid({
   style,
   drawing,
   samples,
-  onRemove,
+  onChange,
+  onReplace,
 }: {
   wardrobe: ShownWardrobe;
   style: HouseStyle;
   drawing: Drawing;
   samples: Samples;
-  onRemove: (name: string) => void;
+  onChange: (kind: "remove" | "wear", template: Template) => void;
+  onReplace: (template: Template, file: File) => void;
 }) {
   const { outfitId, templates } = wardrobe;
   const list = useMemo(() => templates.map(({ template }) => template), [templates]);
@@ -222,10 +233,32 @@ function TemplateGrid({
             >
               export<span className="sr-only">: {template.name}</span>
             </a>
+            <label className="ml-4 inline-flex min-h-6 cursor-pointer items-center text-[14px] text-second focus-within:outline-2 focus-within:outline-act hover:text-paper hover:underline">
+              replace<span className="sr-only">: {template.name}</span>
+              <input
+                type="file"
+                accept="application/json,.json"
+                className="sr-only"
+                onChange={(event) => {
+                  const file = event.target.files?.[0];
+                  event.target.value = "";
+                  if (file) onReplace(template, file);
+                }}
+              />
+            </label>
             {!templates[i]?.isWorn && (
               <button
                 type="button"
-                onClick={() => onRemove(template.name)}
+                onClick={() => onChange("wear", template)}
+                className="ml-4 inline-flex min-h-6 items-center text-[14px] text-second hover:text-paper hover:underline"
+              >
+                use as the outfit’s own<span className="sr-only">: {template.name}</span>
+              </button>
+            )}
+            {templates.filter((other) => other.template.fieldSet === template.fieldSet).length > 1 && (
+              <button
+                type="button"
+                onClick={() => onChange("remove", template)}
                 className="ml-4 inline-flex min-h-6 items-center text-[14px] text-second hover:text-paper hover:underline"
               >
                 delete<span className="sr-only">: {template.name}</span>

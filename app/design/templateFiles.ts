@@ -9,11 +9,15 @@ export interface Brought {
   readonly problems: readonly string[];
 }
 
-/** Sends a template file to an outfit. */
-export async function bringTemplate(outfitId: string, file: File): Promise<Answered<Brought>> {
+/** Sends a template file to an outfit. @param replaces key of the template in whose place it comes */
+export async function bringTemplate(
+  outfitId: string,
+  file: File,
+  replaces: string | null = null,
+): Promise<Answered<Brought>> {
   const tooLarge = findTooLargeFile(file.size);
   if (tooLarge) return problemOf("tooLarge", tooLarge);
-  const address = `/bring-template?${new URLSearchParams({ outfit: outfitId })}`;
+  const address = `/bring-template?${new URLSearchParams({ outfit: outfitId, ...(replaces !== null && { replaces }) })}`;
   return send<Brought>(address, file);
 }
 

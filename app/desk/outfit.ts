@@ -3,6 +3,6 @@ export interface DeskOutfit {
   readonly id: string;
   readonly name: string;
   readonly linesPerSlide: number;
-  /** Field set → names of the templates it offers, the worn one first. */
-  readonly templates: Readonly<Record<string, readonly string[]>>;
+  /** Field set → the templates it offers, the worn one first. */
+  readonly templates: Readonly<Record<string, readonly { readonly key: string; readonly name: string }[]>>;
 }

@@ -73,11 +73,16 @@ describe("steps of the rundown", () => {
       id: "full",
       name: "Full",
       linesPerSlide: 4,
-      templates: { name: ["Name, plain", "Name, on a bar"] },
+      templates: {
+        name: [
+          { key: "plain", name: "Name, plain" },
+          { key: "bar", name: "Name, on a bar" },
+        ],
+      },
     };
     const found = findTemplates("name", [outfit, { ...outfit, id: "band" }]);
     expect(found[0]).toEqual({ fieldSet: "name", name: "Name strap", template: null });
-    expect(found.filter(({ template }) => template === "Name, on a bar")).toHaveLength(1);
+    expect(found.filter(({ template }) => template?.key === "bar")).toHaveLength(1);
     expect(findTemplates("n", [outfit])).toEqual([]);
   });
 });

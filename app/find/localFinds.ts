@@ -23,7 +23,7 @@ export interface FoundStep {
 export interface FoundTemplate {
   readonly fieldSet: string;
   readonly name: string;
-  readonly template: string | null;
+  readonly template: { readonly key: string; readonly name: string } | null;
 }
 
 interface Folded {
@@ -148,7 +148,10 @@ export function findTemplates(query: string, outfits: readonly DeskOutfit[]): Fo
   for (const { templates } of outfits)
     for (const { id, name } of PAGE_FIELD_SETS)
       for (const template of templates[id] ?? [])
-        if (foldWords(template).includes(wanted) && !found.some((other) => other.template === template))
+        if (
+          foldWords(template.name).includes(wanted) &&
+          !found.some((other) => other.template?.key === template.key)
+        )
           found.push({ fieldSet: id, name, template });
   return found.slice(0, MOST_TEMPLATES);
 }

@@ -112,16 +112,16 @@ export function useFindRows(query: string, finds: Finds): readonly Row[] {
       ...(finds.songsAreGuesses ? songRows : []),
       ...findTemplates(query, outfits).map(
         ({ fieldSet, name, template }): Row => ({
-          value: `template ${fieldSet} ${template ?? ""}`,
+          value: `template ${fieldSet} ${template?.key ?? ""}`,
           group: "New page",
-          name: template ?? name,
+          name: template?.name ?? name,
           more: template ? fieldSetName(fieldSet) : "kind of page",
           words: "",
           enter: "adds an empty one",
           canAdd: true,
           canTake: false,
           act: () => {
-            void add("add", () => pageCue({ fieldSet, template }));
+            void add("add", () => pageCue({ fieldSet, template: template?.key ?? null }));
             go("/prepare");
           },
         }),

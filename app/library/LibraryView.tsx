@@ -17,7 +17,7 @@ interface Sending {
   readonly callOff: () => void;
 }
 
-/** Pictures and clips: brought in by a button or by dropping them, each with what it is and where it is used. */
+/** Pictures, clips and sounds: brought in by a button or by dropping them, each with what it is and where it is used. */
 export function LibraryView({ items, fonts }: LibraryData) {
   const store = useDeskStore();
   const { revalidate } = useRevalidator();
@@ -65,13 +65,13 @@ export function LibraryView({ items, fonts }: LibraryData) {
             <input
               type="file"
               multiple
-              accept="image/png,image/jpeg,image/webp,image/gif,video/webm,video/mp4,.ttf,.otf"
+              accept="image/png,image/jpeg,image/webp,image/avif,image/gif,video/webm,video/mp4,audio/*,.ttf,.otf"
               className="sr-only"
               onChange={(event) => void take(event.target.files)}
             />
           </label>
           <p className="text-[15px] text-second">
-            or drop them here: pictures, WebM and MP4 clips, TTF and OTF fonts.
+            or drop them here: pictures, WebM and MP4 clips, sounds, TTF and OTF fonts.
           </p>
         </div>
         {sending && (
@@ -146,7 +146,9 @@ export function LibraryView({ items, fonts }: LibraryData) {
         aria-label="Chosen"
         className="min-h-0 overflow-y-auto border-l border-edge max-[1100px]:border-t max-[1100px]:border-l-0 bg-raised px-4 py-4"
       >
-        {!chosen && <p className="text-[15px] text-second">Choose a picture or clip to see more of it.</p>}
+        {!chosen && (
+          <p className="text-[15px] text-second">Choose a picture, clip or sound to see more of it.</p>
+        )}
         {chosen && (
           <>
             <h2 className="text-[17px] font-semibold">{chosen.info.name}</h2>
@@ -159,6 +161,16 @@ export function LibraryView({ items, fonts }: LibraryData) {
               />
             ) : (
               <MediaPicture info={chosen.info} />
+            )}
+            {chosen.info.type === "sound" && (
+              // biome-ignore lint/a11y/useMediaCaption: a sound of the show, to be heard by whoever prepares it
+              <audio controls src={`/media/${chosen.info.file}`} className="mt-3 w-full" />
+            )}
+            {chosen.info.isAnimated && (
+              <p className="mt-3 text-[15px] text-attention">
+                This picture moves, and only its first picture is shown. Save it as a WebM clip to have it
+                move.
+              </p>
             )}
             {chosen.info.type === "video" && !chosen.info.hasAlpha && !chosen.info.key && (
               <p className="mt-3 text-[15px] text-attention">

@@ -1,5 +1,6 @@
-import { useMemo } from "react";
+import { useEffect, useMemo, useState } from "react";
 import { fieldKind } from "../../core/scene/fieldKinds.ts";
+import { fieldNamesOf } from "../../core/scene/fieldSet.ts";
 import type { HouseStyle } from "../../core/scene/houseStyle.ts";
 import { layOut } from "../../core/scene/layOut.ts";
 import type { Template } from "../../core/scene/template.ts";
@@ -21,6 +22,10 @@ export function useLaidOut(
   drawing: Drawing,
   samples = NO_SAMPLES,
 ) {
+  // Late and added fonts come when they come: what was laid out without them is laid out again.
+  const [laidOutAnew, setLaidOutAnew] = useState(0);
+  useEffect(() => drawing.onChange(() => setLaidOutAnew((count) => count + 1)), [drawing]);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: a font lays everything out again
   return useMemo(() => {
     const { picture, clip } = samples;
     const shown = (fieldSet: string): Record<string, string> => {
@@ -34,8 +39,9 @@ export function useLaidOut(
       );
     };
     const media = (hash: string) => [picture, clip].find((sample) => sample?.hash === hash)?.info;
-    return templates.map((template) =>
-      layOut(
+    return templates.map((template) => {
+      const fields = FIELD_SETS.find(({ id }) => id === template.fieldSet);
+      return layOut(
         template,
         { ...sampleValues(template.fieldSet), ...shown(template.fieldSet) },
         style,
@@ -44,9 +50,10 @@ export function useLaidOut(
           media,
           shaper: drawing.shaper,
           fallbackFonts: fallbackFonts(),
+          ...(fields && { fields: fieldNamesOf(fields) }),
           timeZone: drawing.timeZone,
         },
-      ),
-    );
-  }, [templates, style, drawing, samples]);
+      );
+    });
+  }, [templates, style, drawing, samples, laidOutAnew]);
 }

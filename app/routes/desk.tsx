@@ -1,6 +1,7 @@
 import { useEffect, useState } from "react";
 import { Outlet, type ShouldRevalidateFunctionArgs } from "react-router";
 import type { PinnedDocument } from "../../core/rundown/pinnedDocument.ts";
+import { templateKey } from "../../core/scene/template.ts";
 import { contentsOf } from "../../core/show/state.ts";
 import { DeskContext } from "../desk/deskContext.ts";
 import type { DeskData } from "../desk/deskData.ts";
@@ -39,7 +40,10 @@ export function loader({ context }: Route.LoaderArgs): DeskData {
       ...outfit,
       templates: Object.fromEntries(
         [...(templates.wardrobes().find(({ outfitId }) => outfitId === outfit.id)?.templates ?? [])].map(
-          ([fieldSet, offered]) => [fieldSet, offered.map(({ template }) => template.name)],
+          ([fieldSet, offered]) => [
+            fieldSet,
+            offered.map(({ template }) => ({ key: templateKey(template), name: template.name })),
+          ],
         ),
       ),
     })),

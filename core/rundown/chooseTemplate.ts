@@ -1,6 +1,6 @@
 import { LONGEST_MOTION_MS } from "../motion/track.ts";
 import type { FieldSet } from "../scene/fieldSet.ts";
-import { allObjects, findTextOf } from "../scene/template.ts";
+import { allObjects, findTextOf, templateKey } from "../scene/template.ts";
 import type { CompileContext, OfferedTemplate } from "./compileContext.ts";
 import type { PageContent } from "./content.ts";
 
@@ -8,7 +8,7 @@ import type { PageContent } from "./content.ts";
 const CRAWL_LASTS_MS = 900_000;
 
 export interface Choice {
-  /** Name of the template the page chose. */
+  /** The template the page chose, by its key; cues of before say its name. */
   readonly template?: string | null;
   /** Rather a template with words of this field, where an outfit offers one. */
   readonly showing?: string;
@@ -24,6 +24,7 @@ export function wornBy(
   for (const { outfitId, templates } of context.wardrobes) {
     const offered = templates.get(fieldSetId) ?? [];
     const chosen =
+      offered.find((one) => templateKey(one.template) === template) ??
       offered.find((one) => one.template.name === template) ??
       (showing === undefined ? undefined : offered.find(({ template }) => findTextOf(template, showing))) ??
       offered[0];
@@ -55,6 +56,7 @@ export function emptyContent(
     fieldSet: fieldSet.id,
     layerId: fieldSet.layerId,
     flow: null,
+    pointsField: "",
     points: null,
     media: [],
     wardrobe: wardrobeOf(context, worn),

@@ -1,7 +1,8 @@
+import { mediaNamedBy } from "../scene/templateMedia.ts";
 import { canvasOf } from "../venue/plan.ts";
 import { outfitForShape } from "../venue/shape.ts";
 import type { CompileContext, Compiled } from "./compileContext.ts";
-import type { PageContent } from "./content.ts";
+import { MOST_MEDIA, type PageContent } from "./content.ts";
 import type { CueDoc } from "./cueDoc.ts";
 import { kindOf } from "./kinds.ts";
 
@@ -23,8 +24,22 @@ export function compileCue(doc: CueDoc, context: CompileContext): Compiled {
       effectMs,
       stageNote: stageNote.trim(),
       stepsBy: outfitsSeen(doc, compiled.content, context),
+      media: mediaOf(compiled.content, context),
     },
   };
+}
+
+/** The pictures and clips of its fields, and those that the templates it wears name themselves. */
+function mediaOf({ media, wardrobe, endPage }: PageContent, context: CompileContext): string[] {
+  const worn = new Set(
+    [wardrobe, endPage?.wardrobe ?? {}].flatMap((one) => Object.values(one).map(({ template }) => template)),
+  );
+  const named = context.wardrobes.flatMap(({ templates }) =>
+    [...templates.values()].flatMap((offered) =>
+      offered.flatMap(({ hash, template }) => (worn.has(hash) ? mediaNamedBy(template) : [])),
+    ),
+  );
+  return [...new Set([...media, ...named.filter(context.hasMedia)])].slice(0, MOST_MEDIA);
 }
 
 /** The outfits that the cue can be seen in: those that the plans it may run under give to its outputs, shape by shape. */

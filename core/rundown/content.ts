@@ -42,6 +42,9 @@ const flowSchema = z.strictObject({
 });
 export type Flow = z.infer<typeof flowSchema>;
 
+/** Pictures, clips and sounds of one content. */
+export const MOST_MEDIA = 64;
+
 const wardrobeSchema = byNameSchema(z.strictObject({ template: hashSchema, style: hashSchema }));
 
 export const pageContentSchema = z.strictObject({
@@ -53,7 +56,9 @@ export const pageContentSchema = z.strictObject({
   layerId: nameSchema(40, 0),
   values: byNameSchema(z.string()),
   flow: flowSchema.nullable(),
-  /** A page of points: how many stand after each step. */
+  /** The field whose lines come step by step. */
+  pointsField: z.string().max(40).default("points"),
+  /** Of such a page: how many lines stand after each step. */
   points: z.array(z.number().int().min(1)).max(200).nullable(),
   /** Outfit id → what it wears there; an outfit that is missing shows nothing of this cue. */
   wardrobe: wardrobeSchema,
@@ -91,7 +96,7 @@ export const pageContentSchema = z.strictObject({
   /** How long the picture may hang on how the page came: a crawl joins what went before it for minutes. */
   lastsMs: z.number().min(0),
   /** Pictures and clips it shows, by the hash of what is known of them. */
-  media: z.array(hashSchema).max(64),
+  media: z.array(hashSchema).max(MOST_MEDIA),
 });
 export type PageContent = z.infer<typeof pageContentSchema>;
 

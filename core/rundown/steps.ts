@@ -1,4 +1,4 @@
-import type { FieldValues } from "../scene/lookup.ts";
+import { type FieldValues, stepField } from "../scene/lookup.ts";
 import { linesOf } from "../text/lines.ts";
 import { uniteDivisions } from "../words/divide.ts";
 import { joinSecond, joinUnits } from "../words/flow.ts";
@@ -39,9 +39,9 @@ export function stepsOf(content: PageContent): readonly Step[] {
 }
 
 /** A page is one step, or one for each point or group of points. */
-function pageSteps({ points, values, title }: PageContent): Step[] {
+function pageSteps({ points, pointsField, values, title }: PageContent): Step[] {
   if (!points || points.length === 0) return [{ anchor: PAGE_ANCHOR, kind: "page", label: "", words: title }];
-  const lines = linesOf(values.points ?? "");
+  const lines = linesOf(values[pointsField] ?? "");
   return points.map((count, i) => ({
     anchor: { occurrence: POINTS_OCCURRENCE, unit: i },
     kind: "page",
@@ -131,8 +131,16 @@ export function findChunk(flow: Flow, outfitId: string, anchor: Anchor): Chunk |
 export function valuesAt(content: PageContent, outfitId: string, anchor: Anchor): FieldValues | undefined {
   if (!wornAt(content, outfitId, anchor)) return undefined;
   if (content.points) {
-    const shown = content.points[Math.min(anchor.unit, content.points.length - 1)];
-    return { ...content.values, shown: String(shown ?? "") };
+    const { points, pointsField: field } = content;
+    const at = Math.min(anchor.unit, points.length - 1);
+    const shown = points[at] ?? 0;
+    const lines = linesOf(content.values[field] ?? "");
+    return {
+      ...content.values,
+      shown: String(shown),
+      [stepField(field, "soFar")]: lines.slice(0, shown).join("\n"),
+      [stepField(field, "ofStep")]: lines.slice(points[at - 1] ?? 0, shown).join("\n"),
+    };
   }
   if (content.endPage && sameAnchor(anchor, CREDIT_ANCHOR)) return content.endPage.values;
   if (!content.flow) return content.values;

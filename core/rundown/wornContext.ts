@@ -1,4 +1,4 @@
-import type { Template } from "../scene/template.ts";
+import { type Template, templateKey } from "../scene/template.ts";
 import type { CompileContext, OfferedTemplate } from "./compileContext.ts";
 import type { Hash, PageContent } from "./content.ts";
 import type { PinnedDocument } from "./pinnedDocument.ts";
@@ -34,6 +34,6 @@ export function wornContext(
   return { ...context, style, wardrobes };
 }
 
-/** Names of templates are their own within an outfit and a field set. */
-const placeOf = (outfitId: string, { fieldSet, name }: Template): string =>
-  JSON.stringify([outfitId, fieldSet, name]);
+/** Keys of templates are their own within an outfit and a field set. */
+const placeOf = (outfitId: string, template: Template): string =>
+  JSON.stringify([outfitId, template.fieldSet, templateKey(template)]);

@@ -9,13 +9,29 @@ export const chromaKeySchema: z.ZodType<ChromaKey> = z.strictObject({
   spill: fraction,
 });
 
-/** A picture or clip as it was found when it was brought in; pinned under its hash like words are. */
+/** A picture, clip or sound as it was found when it was brought in; pinned under its hash like words are. */
 export const mediaInfoSchema = z.strictObject({
   kind: z.literal("media"),
   name: z.string().max(200),
-  type: z.enum(["picture", "video"]),
+  type: z.enum(["picture", "video", "sound"]),
   /** What the file is, as it was found by its bytes. */
-  mime: z.enum(["image/png", "image/jpeg", "image/webp", "image/gif", "video/webm", "video/mp4"]),
+  mime: z.enum([
+    "image/png",
+    "image/jpeg",
+    "image/webp",
+    "image/gif",
+    "image/avif",
+    "video/webm",
+    "video/mp4",
+    "audio/mpeg",
+    "audio/wav",
+    "audio/ogg",
+    "audio/flac",
+    "audio/mp4",
+    "audio/webm",
+  ]),
+  /** A picture that moves: only its first picture is shown. */
+  isAnimated: z.boolean().optional(),
   /** SHA-256 of the file's bytes: where windows fetch it. */
   file: z.string().regex(/^[0-9a-f]{64}$/),
   /** A still of a clip, for painters that cannot play it; null for pictures. */
@@ -23,8 +39,9 @@ export const mediaInfoSchema = z.strictObject({
     .string()
     .regex(/^[0-9a-f]{64}$/)
     .nullable(),
-  widthPx: z.number().int().min(1).max(32_768),
-  heightPx: z.number().int().min(1).max(32_768),
+  widthPx: z.number().int().min(0).max(32_768),
+  /** 0 for sounds. */
+  heightPx: z.number().int().min(0).max(32_768),
   /** Without alpha a clip cannot lie over a picture, unless it is keyed. */
   hasAlpha: z.boolean(),
   /** Null for pictures. */

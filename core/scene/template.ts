@@ -55,6 +55,9 @@ export const templateSchema = z.strictObject({
 });
 export type Template = z.infer<typeof templateSchema>;
 
+/** What a page chooses a template by: the same through every change of its name. */
+export const templateKey = ({ id, name }: Pick<Template, "id" | "name">): string => id || name;
+
 /** Every object, members of groups included, with the group it lies in. */
 export function allObjects(
   template: Pick<Template, "objects">,

@@ -1,10 +1,18 @@
 import { createCanvas, loadImage } from "@napi-rs/canvas";
 import { imageSize } from "image-size";
+import { isAnimated } from "./isAnimated.ts";
+import { isCutOff } from "./isCutOff.ts";
 
 /** Larger pictures are refused before they are decoded: a small file can hold a picture that fills the memory. */
 const LONGEST_SIDE_PX = 12_000;
 const MOST_PIXELS = 60_000_000;
-const MIMES = { png: "image/png", jpg: "image/jpeg", webp: "image/webp", gif: "image/gif" } as const;
+const MIMES = {
+  png: "image/png",
+  jpg: "image/jpeg",
+  webp: "image/webp",
+  gif: "image/gif",
+  avif: "image/avif",
+} as const;
 type PictureType = keyof typeof MIMES;
 
 export type ProbedPicture =
@@ -13,6 +21,7 @@ export type ProbedPicture =
       readonly widthPx: number;
       readonly heightPx: number;
       readonly hasAlpha: boolean;
+      readonly isAnimated?: true;
     }
   | { readonly problem: string };
 
@@ -23,7 +32,8 @@ export async function probePicture(bytes: Uint8Array): Promise<ProbedPicture> {
     size = imageSize(bytes);
   } catch {
     return {
-      problem: "The file is not a picture that can be read (PNG, JPEG, WebP or GIF). Nothing was added.",
+      problem:
+        "The file is not a picture that can be read (PNG, JPEG, WebP, AVIF or GIF). Nothing was added.",
     };
   }
   const type = size.type ?? "";
@@ -45,6 +55,7 @@ export async function probePicture(bytes: Uint8Array): Promise<ProbedPicture> {
       widthPx: image.width,
       heightPx: image.height,
       hasAlpha: hasClearPixels(image),
+      ...(isAnimated(type, bytes) ? { isAnimated: true } : {}),
     };
   } catch (error) {
     return {
@@ -62,6 +73,8 @@ function isWhole(type: PictureType, bytes: Uint8Array): boolean {
     case "png":
       // The IEND chunk: no data, its name, its check sum.
       return ends(0, 0, 0, 0, 0x49, 0x45, 0x4e, 0x44, 0xae, 0x42, 0x60, 0x82);
+    case "avif":
+      return !isCutOff(bytes, "mp4");
     case "webp":
       return new DataView(bytes.buffer, bytes.byteOffset).getUint32(4, true) + 8 <= bytes.length;
     default:

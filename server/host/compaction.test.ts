@@ -9,7 +9,7 @@ import { stepsOf } from "../../core/rundown/steps.ts";
 import { contentsIn } from "../../core/show/events.ts";
 import { contentsOf } from "../../core/show/state.ts";
 import { type OpenShow, openShow } from "../../test-support/openShow.ts";
-import { pinnedBy } from "./pinnedBy.ts";
+import { pinnedBy } from "../store/pinnedBy.ts";
 
 const DESK = { kind: "desk", id: "desk-under-test", name: "Balcony" } as const;
 const DAY_MS = 24 * 60 * 60 * 1_000;

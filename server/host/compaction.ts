@@ -4,7 +4,7 @@ import { contentsOf } from "../../core/show/state.ts";
 import { log } from "../log/log.ts";
 import type { AirLog } from "../store/airLog.ts";
 import type { ContentStore } from "../store/contentStore.ts";
-import { pinnedBy } from "./pinnedBy.ts";
+import { pinnedBy } from "../store/pinnedBy.ts";
 import type { ShowHost } from "./showHost.ts";
 
 const DAY_MS = 24 * 60 * 60 * 1_000;

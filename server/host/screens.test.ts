@@ -1,4 +1,5 @@
 import { afterAll, beforeAll, describe, expect, test } from "vitest";
+import { templateKey } from "../../core/scene/template.ts";
 import { type Output, outputSchema } from "../../core/venue/plan.ts";
 import { type OpenShow, openShow, TestWindow } from "../../test-support/openShow.ts";
 import { Guesses } from "../access/guesses.ts";
@@ -184,8 +185,8 @@ describe("ways in", () => {
 });
 
 describe("templates that are brought in", () => {
-  test("one that costs too much is refused with its cost; one that is offered can be taken out, the worn one not", async () => {
-    const { wardrobes, offer, remove } = show.services.templates;
+  test("one that costs too much is refused with its cost; one that is offered can be replaced, worn and taken out, but for the last", async () => {
+    const { wardrobes, offer, remove, wear } = show.services.templates;
     const [wardrobe] = wardrobes();
     const worn = wardrobe?.templates.get("title")?.[0]?.template;
     if (!wardrobe || !worn) throw new Error("no title is worn");
@@ -198,15 +199,38 @@ describe("templates that are brought in", () => {
     const grown = worn.objects.map((object) =>
       "box" in object ? { ...object, box: { x: 0, y: 0, width: 20_000, height: 20_000 } } : object,
     );
-    expect(await offer(outfitId, { ...worn, name: "Too large", objects: grown })).toMatch(
+    const refused = async (...brought: Parameters<typeof offer>) => {
+      const offered = await offer(...brought);
+      return "problem" in offered ? offered.problem : undefined;
+    };
+    const as = (key: string) => ({ outfitId, fieldSet: "title", key });
+    const keyOf = (name: string) =>
+      templateKey(
+        wardrobes()
+          .find((each) => each.outfitId === outfitId)
+          ?.templates.get("title")
+          ?.find(({ template }) => template.name === name)?.template ?? { id: "", name },
+      );
+    expect(await refused(outfitId, { ...worn, name: "Too large", objects: grown })).toMatch(
       /would take \d+ million pixels to draw, most of them for “.+” \(\d+ million\); at most 160 million/,
     );
     expect(names()).not.toContain("Too large");
-    expect(await offer(outfitId, { ...worn, name: "Our own" })).toBeUndefined();
-    expect(names()).toContain("Our own");
-    expect(await remove(outfitId, worn.name)).toMatch(/wears, so it stays/);
-    expect(await remove(outfitId, "Our own")).toBeUndefined();
-    expect(names()).not.toContain("Our own");
-    expect(await remove(outfitId, "Our own")).toMatch(/any more/);
+    const before = names() ?? [];
+    expect(await refused(outfitId, { ...worn, name: "Our own" })).toBeUndefined();
+    expect(names()).toEqual([...before, "Our own"]);
+    expect(await refused(outfitId, { ...worn, name: "Our own" })).toMatch(/already\. Replace that one/);
+    // One in its place keeps what pages chose it by, whatever it is called.
+    const key = keyOf("Our own");
+    expect(key).not.toBe(templateKey(worn));
+    expect(await refused(outfitId, { ...worn, name: "Our new one" }, key)).toBeUndefined();
+    expect([names()?.at(-1), keyOf("Our new one")]).toEqual(["Our new one", key]);
+    // It is made the outfit's own, and the one that was can go.
+    expect(await wear(as(key))).toBeUndefined();
+    expect(names()).toEqual(["Our new one", ...before]);
+    expect(await remove(as(templateKey(worn)))).toBeUndefined();
+    for (const name of before.slice(1)) expect(await remove(as(keyOf(name)))).toBeUndefined();
+    expect(names()).toEqual(["Our new one"]);
+    expect(await remove(as(key))).toMatch(/only one .* so it stays/);
+    expect(await remove(as("gone"))).toMatch(/any more/);
   });
 });

@@ -16,9 +16,9 @@ import { SerialQueue } from "../queue/serialQueue.ts";
 import type { Rundown } from "../rundown/rundown.ts";
 import type { AirLog } from "../store/airLog.ts";
 import type { ContentStore } from "../store/contentStore.ts";
+import { pinnedBy } from "../store/pinnedBy.ts";
 import type { ScreenStore } from "../store/screenStore.ts";
 import type { Journal } from "./journal.ts";
-import { pinnedBy } from "./pinnedBy.ts";
 
 export interface Answer {
   readonly refused: Refusal | null;

@@ -37,6 +37,7 @@ export function openRundown(stores: Stores): {
     fallbackFonts: fallbackFonts(),
     shaper: stores.shaper,
     findMedia,
+    hasMedia: (hash) => stores.contents.find(hash)?.kind === "media",
     plans: screens.plans,
     outputs: screens.outputs,
     scripture: scriptures,

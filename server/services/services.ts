@@ -184,7 +184,7 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
     guesses,
     pairing: new Pairing(now, guesses),
     textImport: new TextImport(scriptures, media.incoming, readText),
-    templates: createTemplatesEditor(db, contents, show, rundown, setAside),
+    templates: createTemplatesEditor(db, contents, show, rundown, media, setAside),
     editScreens: createScreensEditor(screens, links, host, show.outfits[0]?.id ?? ""),
     editEvenings: createEveningsEditor(evenings, rundown, () => live.hosts(), now),
     buildId,

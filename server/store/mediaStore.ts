@@ -143,6 +143,11 @@ export class MediaStore {
         info: { ...common, poster: null, durationMs: null, hasSound: false, ...probed, key: null },
       };
     }
+    if (probed.type === "sound") {
+      await this.keepFile(file);
+      const unseen = { poster: null, widthPx: 0, heightPx: 0, hasAlpha: false, hasSound: true, key: null };
+      return { info: { ...common, ...unseen, ...probed } };
+    }
     const { hasPoster, ...video } = probed;
     await this.keepFile(file);
     let posterFile: string | null = null;

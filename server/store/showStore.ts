@@ -12,6 +12,7 @@ import { STARTER_LAYERS, STARTER_PLAN } from "../../designs/starter.ts";
 import type { ContentStore } from "./contentStore.ts";
 import type { Db } from "./database.ts";
 import { EveningStore, insertEvening } from "./eveningStore.ts";
+import { pinnedBy } from "./pinnedBy.ts";
 import { SetAside } from "./setAside.ts";
 
 /** A show with its screens and what they wear, as read at start. */
@@ -110,6 +111,8 @@ export async function loadShow(
     .orderBy("id")
     .execute();
   await contents.load([row.style_hash, ...templates.map(({ content_hash }) => content_hash)]);
+  // What a template names itself is as much a part of it as its objects.
+  for (const { content_hash } of templates) await contents.load(pinnedBy(contents.find(content_hash)));
   const named = contents.find(row.style_hash);
   const style = named?.kind === "style" ? named : HARBOUR_LAMP;
   const styleHash = style === named ? row.style_hash : await contents.keep(style);
@@ -141,7 +144,7 @@ export async function loadShow(
   };
 }
 
-/** Offers one more template for an outfit; the one it wears stays. */
+/** Offers one more template for an outfit, last among those of its fields. */
 export async function addTemplate(
   db: Db,
   contents: ContentStore,
@@ -169,22 +172,72 @@ export async function addTemplate(
     .execute();
 }
 
-/** Offers a template no more. What is on air keeps it. */
-export async function dropTemplate(
-  db: Db,
-  showId: string,
-  outfitId: string,
-  fieldSet: string,
-  hash: string,
-): Promise<void> {
-  await db
-    .deleteFrom("template")
+/** Which template an outfit offers for a field set. */
+interface Offered {
+  readonly showId: string;
+  readonly outfitId: string;
+  readonly fieldSet: string;
+  readonly hash: string;
+}
+
+const rowsOf = (db: Db, { showId, outfitId, fieldSet }: Omit<Offered, "hash">) =>
+  db
+    .selectFrom("template")
+    .select(["id", "content_hash"])
     .where("show_id", "=", showId)
     .where("outfit_id", "=", outfitId)
     .where("field_set", "=", fieldSet)
-    .where("content_hash", "=", hash)
-    .where("rank", ">", 0)
+    .orderBy("rank")
+    .orderBy("id");
+
+/** Ranks of the templates for one field set anew: the first is the one that the outfit wears. */
+async function setOrder(db: Db, ids: readonly number[]): Promise<void> {
+  await db.transaction().execute(async (trx) => {
+    for (const [rank, id] of ids.entries())
+      await trx.updateTable("template").set({ rank }).where("id", "=", id).execute();
+  });
+}
+
+/** The outfit wears this one from now on, and offers the others beside it. */
+export async function wearTemplate(db: Db, offered: Offered): Promise<void> {
+  const rows = await rowsOf(db, offered).execute();
+  const [worn, others] = [
+    rows.filter(({ content_hash }) => content_hash === offered.hash),
+    rows.filter(({ content_hash }) => content_hash !== offered.hash),
+  ];
+  await setOrder(
+    db,
+    [...worn, ...others].map(({ id }) => Number(id)),
+  );
+}
+
+/** Another template in the place of one that is offered. */
+export async function replaceTemplate(
+  db: Db,
+  contents: ContentStore,
+  offered: Offered,
+  template: Template,
+): Promise<void> {
+  const hash = await contents.keep(template);
+  await db
+    .updateTable("template")
+    .set({ content_hash: hash })
+    .where("show_id", "=", offered.showId)
+    .where("outfit_id", "=", offered.outfitId)
+    .where("field_set", "=", offered.fieldSet)
+    .where("content_hash", "=", offered.hash)
     .execute();
+}
+
+/** Offers a template no more. What is on air keeps it. */
+export async function dropTemplate(db: Db, offered: Offered): Promise<void> {
+  const rows = await rowsOf(db, offered).execute();
+  const ids = rows.flatMap(({ id, content_hash }) => (content_hash === offered.hash ? [Number(id)] : []));
+  if (ids.length > 0) await db.deleteFrom("template").where("id", "in", ids).execute();
+  await setOrder(
+    db,
+    rows.map(({ id }) => Number(id)).filter((id) => !ids.includes(id)),
+  );
 }
 
 /** Another house style for the whole show. What is on air keeps the one it was taken with. */

@@ -16,6 +16,7 @@ import { HeldLine, onAirOf } from "./HeldLine.tsx";
 import type { CueFormProps } from "./kinds/cueForm.ts";
 import { nudge } from "./nudges.ts";
 import { ScreensOfCue } from "./ScreensOfCue.tsx";
+import { TemplateLine } from "./TemplateLine.tsx";
 import { WholeLine } from "./WholeLine.tsx";
 
 /** The chosen cue, opened: its words are edited where they stand and saved as they are typed. */
@@ -42,7 +43,8 @@ export function CueEditor({
   const seenIn = cue.ready?.content.stepsBy;
   const seen = seenIn ? outfits.filter(({ id }) => seenIn.includes(id)) : outfits;
   const { Form, Foot, hasAdjust } = formOf(draft);
-  const { bringsPage, isTaken } = kindOf(draft);
+  const { bringsPage, isTaken, fieldSetOf } = kindOf(draft);
+  const fieldSet = fieldSetOf(draft);
   const form: CueFormProps<CueDoc> = {
     cue,
     doc: draft,
@@ -85,6 +87,15 @@ export function CueEditor({
     >
       <HeldLine cue={cue} onAir={onAir} isSaved={saver.status.kind === "saved"} onSend={send} />
       <Form {...form} />
+      {fieldSet !== null && (
+        <TemplateLine
+          cueId={cueId}
+          fieldSet={fieldSet}
+          template={draft.template}
+          outfits={outfits}
+          onChange={(template) => saver.type({ ...draft, template })}
+        />
+      )}
       {(hasAdjust || Object.keys(draft.adjust).length > 0) && (
         <AdjustLine doc={draft} onChange={(adjust) => saver.type({ ...draft, adjust })} />
       )}

@@ -1,9 +1,12 @@
 import { useEffect } from "react";
 import { Link, useFetcher } from "react-router";
+import type { MediaInfo } from "../../../core/scene/media.ts";
 import { LIBRARY_PATH, type LibraryData } from "../../api/loaded.ts";
 import { MediaPicture } from "../../pictures/MediaPicture.tsx";
 
-/** Pictures or clips of the library side by side; a press chooses one, another press lets it go. */
+const NAMES = { picture: "pictures", video: "clips", sound: "sounds" } as const;
+
+/** Pictures, clips or sounds of the library side by side; a press chooses one, another press lets it go. */
 export function MediaPicker({
   id,
   type,
@@ -11,7 +14,7 @@ export function MediaPicker({
   onChange,
 }: {
   id: string;
-  type: "picture" | "video";
+  type: MediaInfo["type"];
   value: string;
   onChange: (id: string) => void;
 }) {
@@ -36,7 +39,7 @@ export function MediaPicker({
       ))}
       {data && items.length === 0 && (
         <p className="text-[15px] text-second">
-          No {type === "video" ? "clips" : "pictures"} are here yet.{" "}
+          No {NAMES[type]} are here yet.{" "}
           <Link to="/library" className="text-act underline">
             Bring some in
           </Link>

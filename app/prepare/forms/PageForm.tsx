@@ -1,31 +1,24 @@
 import type { PageDoc } from "../../../core/rundown/cueDoc.ts";
 import { FIELD_SETS } from "../../../designs/fieldSets.ts";
 import { useDesk } from "../../desk/deskContext.ts";
-import type { DeskOutfit } from "../../desk/outfit.ts";
-import { fieldClass, Labelled } from "../../ui/Labelled.tsx";
+import { Labelled } from "../../ui/Labelled.tsx";
 import { NumberBox } from "../../ui/NumberBox.tsx";
 import { editorId } from "./editorId.ts";
 import { FIELD_FORMS } from "./fieldForms.ts";
 
-/** A page's form, made from its fields: lines, texts, pictures; which template it wears; when it leaves. */
+/** A page's form, made from its fields: lines, texts, pictures; when it leaves. */
 export function PageForm({
   cueId,
   doc,
-  outfits,
   onType,
 }: {
   cueId: string;
   doc: PageDoc;
-  outfits: readonly DeskOutfit[];
   onType: (doc: PageDoc) => void;
 }) {
   const fields = FIELD_SETS.find(({ id }) => id === doc.fieldSet)?.fields ?? [];
   const { state } = useDesk("state");
   const stayId = `${editorId(cueId)}-stay`;
-  const templates = outfits.flatMap(({ name, templates: byFieldSet }) => {
-    const offered = byFieldSet[doc.fieldSet] ?? [];
-    return offered.length > 1 ? offered.map((template) => ({ outfit: name, template })) : [];
-  });
   return (
     <>
       {fields.map((field, index) => {
@@ -43,25 +36,6 @@ export function PageForm({
           </Labelled>
         );
       })}
-      {templates.length > 0 && (
-        <Labelled id={`${editorId(cueId)}-template`} label="Template">
-          <select
-            id={`${editorId(cueId)}-template`}
-            value={doc.template ?? ""}
-            onChange={(event) =>
-              onType({ ...doc, template: event.target.value === "" ? null : event.target.value })
-            }
-            className={`${fieldClass} max-w-md text-[16px]`}
-          >
-            <option value="">The outfit’s own</option>
-            {templates.map(({ outfit, template }) => (
-              <option key={`${outfit}/${template}`} value={template}>
-                {template} ({outfit})
-              </option>
-            ))}
-          </select>
-        </Labelled>
-      )}
       <div className="flex flex-wrap items-center gap-2.5 text-[15px]">
         <label htmlFor={`${stayId}-layer`} className="text-second">
           On the layer

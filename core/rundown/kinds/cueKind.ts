@@ -23,6 +23,8 @@ export interface CueKind<D> {
   readonly isTaken: boolean;
   /** It brings a page onto a layer. */
   readonly bringsPage: boolean;
+  /** The fields that templates for it show; null where it brings no page of its own. */
+  readonly fieldSetOf: (doc: D) => string | null;
   /** It may come again by itself. */
   readonly canRepeat: boolean;
   /** It has words that belong to one day. */

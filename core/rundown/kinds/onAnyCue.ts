@@ -44,6 +44,8 @@ export const onAnyCue = {
   tag: z.enum(CUE_TAGS).nullable().default(null),
   /** For the operator, in the margin of the script. */
   note: z.string().max(2_000).default(""),
+  /** The template it wears where an outfit offers several, by its key; null: the outfit's own. */
+  template: z.string().max(80).nullable().default(null),
   /** How dense all of it is. */
   opacity: z.number().min(0.05).max(1).default(1),
   /** How long it takes to arrive; null: as its layer, else its template, has it. */

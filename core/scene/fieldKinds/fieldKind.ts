@@ -16,5 +16,5 @@ export interface FieldKind {
   /** A column of a pasted list may fill it. */
   readonly takesColumns: boolean;
   /** What of the library it shows; null: nothing. */
-  readonly media: "picture" | "video" | null;
+  readonly media: "picture" | "video" | "sound" | null;
 }

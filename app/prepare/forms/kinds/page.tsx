@@ -3,10 +3,10 @@ import { PageForm } from "../PageForm.tsx";
 import { SpeedLine } from "../SpeedLine.tsx";
 import type { CueForm, CueFormProps } from "./cueForm.ts";
 
-function Form({ cue, doc, outfits, onType }: CueFormProps<PageDoc>) {
+function Form({ cue, doc, onType }: CueFormProps<PageDoc>) {
   return (
     <>
-      <PageForm cueId={cue.view.cueId} doc={doc} outfits={outfits} onType={onType} />
+      <PageForm cueId={cue.view.cueId} doc={doc} onType={onType} />
       <SpeedLine cue={cue} doc={doc} onChange={(adjust) => onType({ ...doc, adjust })} />
     </>
   );

@@ -11,6 +11,7 @@ export function compileAction({ title, clear, shutter }: ActionDoc): Compiled {
       layerId: "",
       values: {},
       flow: null,
+      pointsField: "",
       points: null,
       wardrobe: {},
       endPage: null,

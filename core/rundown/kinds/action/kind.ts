@@ -9,6 +9,7 @@ export const actionKind: CueKind<ActionDoc> = {
   emptyTitle: () => "Action",
   isTaken: true,
   bringsPage: false,
+  fieldSetOf: () => null,
   canRepeat: false,
   hasWordsOfTheDay: false,
   madeOf: [],

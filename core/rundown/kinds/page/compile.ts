@@ -14,7 +14,8 @@ export function compilePage(doc: PageDoc, context: CompileContext): Compiled {
   const fieldSet = context.fieldSets.get(doc.fieldSet);
   if (!fieldSet) return { problem: unknownFields(PAGE, { fieldSet: doc.fieldSet }) };
   const values: Record<string, string> = {};
-  for (const field of fieldSet.fields) values[field.name] = (doc.values[field.name] ?? "").trim();
+  for (const field of fieldSet.fields)
+    values[field.name] = (doc.values[field.name] ?? field.usual ?? "").trim();
   const first = fieldSet.fields[0];
   if (first && !first.optional && values[first.name] === "")
     return { problem: emptyField(PAGE, { label: first.label.toLowerCase() }, first.name) };
@@ -33,6 +34,7 @@ export function compilePage(doc: PageDoc, context: CompileContext): Compiled {
       title: pageTitle(fieldSet, doc),
       values,
       media,
+      pointsField: fieldSet.stepsBy ?? "",
       points: fieldSet.stepsBy === null ? null : pointCounts(doc.values[fieldSet.stepsBy] ?? ""),
       stayMs: doc.stayMs,
     },

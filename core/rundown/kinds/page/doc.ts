@@ -7,8 +7,6 @@ export const pageDocSchema = z.strictObject({
   kind: z.literal("page"),
   fieldSet: z.string().min(1).max(40),
   values: byNameSchema(z.string().max(2_000)),
-  /** Name of the template it wears where an outfit offers several; null: the outfit's own. */
-  template: z.string().max(80).nullable(),
   /** The layer it goes to; null: the usual one of its kind. */
   layerId: nameSchema(40).nullable().default(null),
   /** Leaves by itself after this long; null stays until taken out. */
@@ -19,4 +17,4 @@ export const pageDocSchema = z.strictObject({
 export type PageDoc = z.infer<typeof pageDocSchema>;
 
 export const pageCue = (fields: { readonly fieldSet: string } & Partial<PageDoc>): PageDoc =>
-  pageDocSchema.parse({ values: {}, template: null, stayMs: null, ...fields, kind: "page" });
+  pageDocSchema.parse({ values: {}, stayMs: null, ...fields, kind: "page" });

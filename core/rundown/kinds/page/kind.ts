@@ -14,6 +14,7 @@ export const pageKind: CueKind<PageDoc> = {
   emptyTitle: (doc, fieldSets) => `Empty ${nameOf(doc, fieldSets)}`,
   isTaken: true,
   bringsPage: true,
+  fieldSetOf: ({ fieldSet }) => fieldSet,
   canRepeat: true,
   hasWordsOfTheDay: true,
   madeOf: ["media"],

@@ -34,7 +34,10 @@ export function compileReading(doc: ReadingDoc, context: CompileContext): Compil
   const beside = doc.second?.how === "beside" ? other : undefined;
   const after = doc.second?.how === "after" ? other : undefined;
 
-  const worn = wornBy(context, "reading", beside ? { showing: "second" } : {});
+  const worn = wornBy(context, "reading", {
+    template: doc.template,
+    ...(beside ? { showing: "second" } : {}),
+  });
   const boxes = boxesOf(context, worn);
   const measure = createMeasure(context.shaper);
   const occurrences: Occurrence[] = [];

@@ -9,6 +9,7 @@ export const readingKind: CueKind<ReadingDoc> = {
   emptyTitle: () => "Reading",
   isTaken: true,
   bringsPage: true,
+  fieldSetOf: () => "reading",
   canRepeat: false,
   hasWordsOfTheDay: true,
   madeOf: ["scripture"],

@@ -8,6 +8,7 @@ export const remarkKind: CueKind<RemarkDoc> = {
   emptyTitle: ({ isHeading }) => (isHeading ? "Heading" : "Remark"),
   isTaken: false,
   bringsPage: false,
+  fieldSetOf: () => null,
   canRepeat: false,
   hasWordsOfTheDay: true,
   madeOf: [],

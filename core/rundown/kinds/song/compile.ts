@@ -25,7 +25,10 @@ export function compileSong(doc: SongDoc, context: CompileContext): Compiled {
     };
   const { song } = parsed;
   const second = doc.second && parseSecond(doc.second.text);
-  const worn = wornBy(context, "words", second ? { showing: "second" } : {});
+  const worn = wornBy(context, "words", {
+    template: doc.template,
+    ...(second ? { showing: "second" } : {}),
+  });
   const boxes = boxesOf(context, worn);
   const measure = createMeasure(context.shaper);
   const sections = sectionUnits(song, second);

@@ -10,6 +10,7 @@ export const songKind: CueKind<SongDoc> = {
   emptyTitle: () => "Song without words",
   isTaken: true,
   bringsPage: true,
+  fieldSetOf: () => "words",
   canRepeat: false,
   hasWordsOfTheDay: true,
   madeOf: ["sectionNames", "licence"],

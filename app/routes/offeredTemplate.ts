@@ -3,17 +3,23 @@ import { nameSchema } from "../../core/names/name.ts";
 import { answer, refuse } from "../answers.server.ts";
 import { only } from "../rights.server.ts";
 import { getServices } from "../services.server.ts";
-import type { Route } from "./+types/removeTemplate.ts";
+import type { Route } from "./+types/offeredTemplate.ts";
 import { readJsonBody } from "./readJsonBody.server.ts";
 
 export const middleware = [only("desk")];
 
-const requestSchema = z.strictObject({ outfitId: nameSchema(60), name: z.string().min(1).max(80) });
+const requestSchema = z.strictObject({
+  kind: z.enum(["remove", "wear"]),
+  outfitId: nameSchema(60),
+  fieldSet: nameSchema(40),
+  key: z.string().min(1).max(80),
+});
 
-/** Takes a template that is offered, and not worn, from an outfit. Pages that chose it wear the outfit's own. */
+/** Takes a template that an outfit offers from it, or makes it the one that the outfit wears. */
 export async function action({ request, context }: Route.ActionArgs) {
   const body = await readJsonBody(request, requestSchema);
   if ("problem" in body) return refuse(body.problem, "notUnderstood");
-  const problem = await getServices(context).templates.remove(body.value.outfitId, body.value.name);
-  return problem === undefined ? answer("/remove-template", {}) : refuse(problem);
+  const { kind, ...offered } = body.value;
+  const problem = await getServices(context).templates[kind](offered);
+  return problem === undefined ? answer("/offered-template", {}) : refuse(problem);
 }
