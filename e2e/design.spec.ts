@@ -185,7 +185,9 @@ test("a template file is brought in, can be chosen on a page, and what cannot be
   await expect(page.getByText(/has a template called “Name, our own” already/)).toBeVisible();
   await page.getByRole("link", { name: "Prepare" }).click();
   await chooseCue(page, "cue-0004");
-  await page.getByRole("combobox", { name: "Template" }).selectOption("Name, our own");
+  await page
+    .getByRole("combobox", { name: "Template" })
+    .selectOption({ label: "Name, our own (Full words)" });
   await saved(page);
 });
 

@@ -109,7 +109,8 @@ test("the server's painter and the window's give the same plates", async ({ page
   const largest: Record<string, number> = {};
   for (const [slot, { parts }] of pages.entries()) {
     for (const { objectId, content } of parts) {
-      if (content.kind !== "plate") throw new Error(`${objectId} is a ${content.kind}`);
+      if (content.kind !== "plate" && content.kind !== "shape")
+        throw new Error(`${objectId} is a ${content.kind}`);
       const { picture } = content.plate;
       const { width, height } = picture.bounds;
       const canvas = createCanvas(width, height);
@@ -186,13 +187,14 @@ test("every object of the gallery is the same from the server's painter and the 
     let samples = 0;
     let apart = 0;
     for (const placement of flat(placementsAt({ pieces }, atMs, output))) {
-      if (placement.kind !== "plate") continue;
-      const { plate, id } = placement;
+      if (placement.kind !== "plate" && placement.kind !== "drawn") continue;
+      const { id } = placement;
+      const picture = placement.kind === "plate" ? placement.plate.picture : placement.picture;
       const url = shown.plates.find(([piece]) => piece === id)?.[1];
       if (!url) throw new Error(`${name}: no plate ${id} in the window`);
       const theirs = PNG.sync.read(Buffer.from(url.split(",")[1] ?? "", "base64"));
       const canvas = createCanvas(theirs.width, theirs.height);
-      paintPicture(contextOf(canvas), plate.picture, 1, serverPaintKit(shaper));
+      paintPicture(contextOf(canvas), picture, 1, serverPaintKit(shaper));
       const ours = canvas.getContext("2d").getImageData(0, 0, theirs.width, theirs.height).data;
       for (let i = 0; i < ours.length; i += 4) {
         const [a, b] = [(ours[i + 3] as number) / 255, (theirs.data[i + 3] as number) / 255];
@@ -220,5 +222,6 @@ test("every object of the gallery is the same from the server's painter and the 
     ([, { difference, share }]) => difference > 8 || share > 0.005,
   );
   expect(wrong).toEqual([]);
-  expect(Object.values(largest).filter(({ difference }) => difference > 2.5).length).toBeLessThanOrEqual(4);
+  const rough = Object.entries(largest).filter(([, { difference }]) => difference > 2.5);
+  expect(rough.length, JSON.stringify(rough)).toBeLessThanOrEqual(6);
 });

@@ -15,6 +15,7 @@ export class StraightStage implements Stage {
   readonly #scale: number;
   readonly #shown: CanvasRenderingContext2D;
   readonly #composed: CanvasRenderingContext2D;
+  readonly #root: HTMLElement;
   readonly #videos: VideoMaker;
   readonly #playing = new Map<string, VideoPlate>();
   #last: readonly Placement[] = [];
@@ -29,6 +30,7 @@ export class StraightStage implements Stage {
     size: { readonly widthPx: number; readonly heightPx: number },
     videos: VideoMaker,
   ) {
+    this.#root = root;
     this.#videos = videos;
     this.#plates = plates;
     this.#scale = scale;
@@ -90,6 +92,14 @@ export class StraightStage implements Stage {
         if (!playing) {
           playing = new VideoPlate(placement.video, this.#videos, "fill", () => this.#paintSoon());
           this.#playing.set(placement.id, playing);
+          // Browsers let clips rest that are in no page: it stands beneath the picture, all but clear.
+          Object.assign(playing.element.style, {
+            position: "absolute",
+            width: "2px",
+            height: "2px",
+            opacity: "0.01",
+          });
+          this.#root.prepend(playing.element);
         }
         playing.update(placement, (px) => `${px}px`);
       }

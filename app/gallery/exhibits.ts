@@ -20,6 +20,7 @@ import {
   crawl,
   ellipse,
   figures,
+  gauge,
   glow,
   group,
   linear,
@@ -193,6 +194,171 @@ export const EXHIBITS: readonly Exhibit[] = [
       ),
     ],
     { to: "5 min", count: "12 480 lanterns" },
+  ),
+  show("box that grows, outline of the same width", [
+    rectangle("r", box(20, 60, 600, 120), linear(90, [0, "accent"], [1, "second"]), {
+      corners: 40,
+      stroke: { color: color("words"), widthPx: 6 },
+      pivot: { x: 0, y: 0.5 },
+      motion: { ...fading(200), enter: [move("width", 0.1, 1, 900), move("gradientDeg", -90, 0, 900)] },
+    }),
+  ]),
+  show("path drawn along its length", [
+    make("path", {
+      id: "p",
+      box: box(170, 20, 300, 200),
+      path: "M10 80 C 40 10, 65 10, 95 80 S 150 150, 180 80 L 190 20",
+      viewWidth: 200,
+      viewHeight: 130,
+      stroke: { color: color("accent"), widthPx: 10 },
+      motion: { ...fading(200), enter: [move("lineDrawn", 0, 1, 900, 0, "linear")] },
+    }),
+  ]),
+  show("soft edges, a colour that moves", [
+    ellipse("e", box(120, 20, 400, 200), solid("accent"), {
+      softEdgePx: 40,
+      motion: { ...fading(200), color: color("second"), enter: [move("color", 0, 1, 1_500, 0, "linear")] },
+    }),
+  ]),
+  show(
+    "bed as wide as its words, a line under them",
+    [
+      rectangle("bed", box(0, 50, 10, 140), solid("panel"), {
+        corners: 20,
+        ties: {
+          left: { to: { kind: "words", object: "name" }, edge: "left", gapPx: -30 },
+          right: { to: { kind: "words", object: "name" }, edge: "right", gapPx: 30 },
+          leastWidthPx: 200,
+        },
+        motion: fading(300),
+      }),
+      text(
+        "name",
+        "name",
+        box(60, 60, 540, 70),
+        { min: 14, max: 50 },
+        { align: "start", fill: solid("onPanel") },
+      ),
+      text(
+        "role",
+        "role",
+        box(60, 0, 540, 40),
+        { min: 14, max: 26 },
+        {
+          align: "start",
+          fill: solid("panelAccent"),
+          ties: { top: { to: { kind: "words", object: "name" }, edge: "bottom", gapPx: 4 } },
+        },
+      ),
+    ],
+    { name: "Ilse Tarrow", role: "net mender" },
+  ),
+  show(
+    "group: tint and blur of all its members",
+    [
+      group(
+        "g",
+        FRAME,
+        [
+          rectangle("bed", box(60, 50, 520, 140), solid("panel"), { corners: 20 }),
+          text("words", "words", box(80, 60, 480, 120), sizes, { fill: solid("onPanel") }),
+        ],
+        {
+          motion: {
+            ...fading(200),
+            blurPx: 12,
+            tint: color("second"),
+            enter: [move("blur", 1, 0, 1_200, 0, "linear"), move("tint", 1, 0, 1_200, 0, "linear")],
+          },
+        },
+      ),
+    ],
+    { words: WORDS },
+  ),
+  show(
+    "rings and a bar that fill",
+    [
+      gauge("ring", { kind: "number", field: "lit", durationMs: 1_000 }, box(20, 20, 200, 200), {
+        form: { kind: "ring", thicknessPx: 28 },
+        fullAt: 300,
+      }),
+      gauge("arc", { kind: "countdown", field: "to" }, box(230, 20, 200, 200), {
+        form: { kind: "ring", fromDeg: -120, sweepDeg: 240, thicknessPx: 20 },
+      }),
+      gauge("bar", { kind: "number", field: "lit", durationMs: 1_000 }, box(450, 100, 170, 40), {
+        form: { kind: "bar" },
+        fullAt: 300,
+      }),
+      text(
+        "of",
+        "",
+        box(20, 20, 200, 200),
+        { min: 14, max: 40 },
+        {
+          words: { kind: "written", text: "{lit} of {goal}" },
+          showWhen: { kind: "always" },
+        },
+      ),
+    ],
+    { lit: "212", goal: "300", to: "10 s" },
+  ),
+  show(
+    "columns and lines",
+    [
+      make("chart", {
+        id: "columns",
+        box: box(20, 20, 280, 200),
+        field: "rows",
+        form: "columns",
+        colors: [color("accent"), color("second")],
+        fill: solid("words"),
+        minSizePx: 10,
+        maxSizePx: 18,
+        labelHeightPx: 30,
+        cornerPx: 8,
+        motion: { ...staggered(fading(300), 80) },
+      }),
+      make("chart", {
+        id: "lines",
+        box: box(330, 20, 280, 200),
+        field: "rows",
+        form: "lines",
+        colors: [color("accent"), color("second")],
+        fill: solid("words"),
+        minSizePx: 10,
+        maxSizePx: 18,
+        labelHeightPx: 30,
+        lineWidthPx: 5,
+        dotPx: 14,
+        motion: { ...fading(300), enter: [move("lineDrawn", 0, 1, 900, 0, "linear")] },
+      }),
+    ],
+    { rows: "18:00|40|20\n18:30|90|35\n19:00|70|80\n19:30|120|60" },
+  ),
+  show(
+    "table: heading, columns as wide as their words, marks",
+    [
+      table(
+        "t",
+        "rows",
+        box(20, 10, 600, 220),
+        [
+          [1, "start", { title: "Street" }],
+          [null, "end", { title: "Lamps", weight: "bold" }],
+          [null, "center", { shows: "mark", color: color("accent") }],
+        ],
+        { min: 10, max: 26 },
+        {
+          rowHeightPx: 44,
+          rowGapPx: 6,
+          rankWidthPx: 0,
+          heading: { heightPx: 44, color: color("quiet") },
+          otherRowFill: solid("panel", 0.5),
+          motion: fading(300),
+        },
+      ),
+    ],
+    { rows: "Ropewalk|142|up\nKiln Lane|118|down\nUpper Slip|97|same" },
   ),
   show(
     "crawl",

@@ -1,3 +1,4 @@
+import { sql } from "kysely";
 import { z } from "zod";
 import type { Wardrobe } from "../../core/rundown/compileContext.ts";
 import type { HouseStyle } from "../../core/scene/houseStyle.ts";
@@ -192,7 +193,10 @@ const rowsOf = (db: Db, { showId, outfitId, fieldSet }: Omit<Offered, "hash">) =
 
 /** Ranks of the templates for one field set anew: the first is the one that the outfit wears. */
 async function setOrder(db: Db, ids: readonly number[]): Promise<void> {
+  if (ids.length === 0) return;
   await db.transaction().execute(async (trx) => {
+    // No two may have the same rank, not even for a moment.
+    await trx.updateTable("template").set({ rank: sql`-1 - rank` }).where("id", "in", ids).execute();
     for (const [rank, id] of ids.entries())
       await trx.updateTable("template").set({ rank }).where("id", "=", id).execute();
   });
