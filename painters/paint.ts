@@ -183,7 +183,8 @@ function softenEdges(context: Canvas2D, widthPx: number, heightPx: number, softP
   const pixels = context.getImageData(0, 0, widthPx, heightPx);
   const { data } = pixels;
   const inside = new Uint8ClampedArray(data.length);
-  for (let i = 3; i < data.length; i += 4) inside[i] = (data[i] as number) > 0 ? 255 : 0;
+  // Anything a quarter opaque counts as inside; what is fainter, such as the end of a shadow, the less the fainter it is.
+  for (let i = 3; i < data.length; i += 4) inside[i] = (data[i] as number) * 4;
   blurPixels(inside, widthPx, heightPx, softPx / 2);
   // Half is inside at the edge itself, and nearly all two deviations from it.
   for (let i = 3; i < data.length; i += 4)

@@ -1,4 +1,4 @@
-import { useMemo } from "react";
+import { useEffect, useMemo } from "react";
 import { layOut } from "../../core/scene/layOut.ts";
 import type { LaidOutPage } from "../../core/scene/part.ts";
 import { FALLBACK_FONTS } from "../../core/text/fontList.ts";
@@ -8,6 +8,7 @@ import type { Drawing } from "../live/drawing.ts";
 import { PagePicture } from "../pictures/PagePicture.tsx";
 import { EXHIBITS } from "./exhibits.ts";
 import { PainterCheck } from "./PainterCheck.tsx";
+import { openPaintDoor } from "./paintDoor.ts";
 
 /** Fractions of a second into a page: before, during and after its arrival. */
 const INSTANTS_MS = [120, 320, 700, 4_000];
@@ -19,6 +20,7 @@ export function GalleryView() {
 }
 
 function Exhibition({ drawing }: { drawing: Drawing }) {
+  useEffect(() => openPaintDoor(drawing), [drawing]);
   const pages = useMemo(
     () =>
       EXHIBITS.map(({ template, values }) =>
