@@ -13,6 +13,7 @@ import { benchRenders } from "./renders.ts";
 import { benchServerTake } from "./serverTake.ts";
 import { benchSpreadInPixels } from "./spreadInPixels.ts";
 import { benchStart } from "./start.ts";
+import { benchWindowTasks } from "./windowTasks.ts";
 import { benchWords } from "./words.ts";
 
 console.log(`${cpus().length} cores, ${Math.round(totalmem() / 2 ** 30)} GiB, no GPU used\n`);
@@ -26,6 +27,7 @@ await benchWords();
 await benchFind();
 await benchBusyOutput(1920, 1080);
 await benchBusyOutput(3840, 1080);
+await benchWindowTasks();
 await benchOutputs(2);
 await benchOutputs(4);
 await benchRenders();

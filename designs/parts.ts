@@ -21,7 +21,6 @@ export const solid = (token: string, alpha?: number): FillSpec => ({
   kind: "solid",
   color: color(token, alpha),
 });
-export const NONE: FillSpec = { kind: "none" };
 
 /** Stops as [at, token, alpha]. */
 type Stop = readonly [at: number, token: string, alpha?: number];

@@ -47,6 +47,22 @@ export class PlateCache {
     this.#dropIdle();
   }
 
+  /** Keeps a plate that was painted elsewhere, at this cache's scale and signal. */
+  keepPainted({ key, picture }: Plate, bitmap: ImageBitmap): void {
+    if (this.#entries.has(key)) {
+      bitmap.close();
+      return;
+    }
+    const canvas = document.createElement("canvas");
+    canvas.width = bitmap.width;
+    canvas.height = bitmap.height;
+    const context = canvas.getContext("bitmaprenderer");
+    if (!context) throw new Error(`No bitmap context for a plate of ${bitmap.width}×${bitmap.height}`);
+    context.transferFromImageBitmap(bitmap);
+    this.#entries.set(key, { picture, copies: [{ canvas, inUse: false }] });
+    this.#dropIdle();
+  }
+
   /** Lends a canvas with the picture on it; give it back with `release`. */
   acquire({ key, picture }: Plate): HTMLCanvasElement {
     const entry = this.#entries.get(key) ?? { picture, copies: [] };

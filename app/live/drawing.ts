@@ -1,11 +1,12 @@
 import type { Dress } from "../../core/compose/compose.ts";
-import { createDresser } from "../../core/compose/dress.ts";
+import { createDresser, type LearningDress } from "../../core/compose/dress.ts";
 import type { Documents, PinnedDocument } from "../../core/rundown/pinnedDocument.ts";
 import type { Shaper } from "../../core/text/shaper.ts";
 import { ImageShelf } from "../../painters/imageShelf.ts";
 import type { Canvas2D, MadeCanvas, PaintKit } from "../../painters/paint.ts";
 import type { VideoMaker } from "../../painters/videoPlate.ts";
 import { createLateFonts, fallbackFonts, type LoadedShaper, loadShaper, onFonts } from "./shaper.ts";
+import { Studio } from "./studio.ts";
 
 const addressOf = (file: string) => `/media/${file}`;
 
@@ -27,7 +28,8 @@ export class Drawing {
   readonly #timeZone: string;
   readonly #listeners = new Set<() => void>();
   readonly #lateFonts: (words: string) => void;
-  #dress: Dress;
+  #dress: LearningDress;
+  #studio: Studio | "none" | undefined;
 
   private constructor({ shaper }: LoadedShaper, documents: Documents, timeZone: string) {
     this.shaper = shaper;
@@ -42,6 +44,7 @@ export class Drawing {
     };
     this.#lateFonts = createLateFonts(shaper, layOutAnew);
     onFonts(layOutAnew);
+    onFonts(() => this.#opened?.fontsChanged());
     for (const document of documents.values()) this.loadFontsFor(document);
   }
 
@@ -49,7 +52,13 @@ export class Drawing {
     return new Drawing(await loadShaper(), documents, timeZone);
   }
 
-  readonly dress: Dress = (page, outfitId, output, armed) => this.#dress(page, outfitId, output, armed);
+  readonly dress: LearningDress = Object.assign<Dress, Omit<LearningDress, keyof Dress>>(
+    (page, outfitId, output, armed) => this.#dress(page, outfitId, output, armed),
+    {
+      isKnown: (...asked) => this.#dress.isKnown(...asked),
+      learn: (laidOut, ...asked) => this.#dress.learn(laidOut, ...asked),
+    },
+  );
 
   /** A document has come: its words may want a font. */
   loadFontsFor(document: PinnedDocument): void {
@@ -68,6 +77,21 @@ export class Drawing {
       return document?.kind === "media" ? document.key : null;
     };
     return { addressOf, keyOf, sound };
+  }
+
+  /** Lays out and paints beside this window, from the first time it is asked for; undefined where the browser cannot. */
+  get studio(): Studio | undefined {
+    this.#studio ??= Studio.open(this.#documents, this.#timeZone) ?? "none";
+    return this.#opened;
+  }
+
+  get #opened(): Studio | undefined {
+    return this.#studio === "none" ? undefined : this.#studio;
+  }
+
+  /** The window is through with it. */
+  close(): void {
+    this.#opened?.close();
   }
 
   get timeZone(): string {

@@ -1,45 +1,90 @@
 import type { Dress } from "../../core/compose/compose.ts";
+import type { LearningDress } from "../../core/compose/dress.ts";
 import { platesOf } from "../../core/compose/platesOf.ts";
 import { pageTimeline } from "../../core/compose/still.ts";
+import { filesOf } from "../../core/picture/picture.ts";
+import type { Plate } from "../../core/scene/part.ts";
 import type { Target } from "../../core/show/line.ts";
 import type { ShowState } from "../../core/show/state.ts";
-import type { Output } from "../../core/venue/plan.ts";
 import type { PlateCache } from "../../painters/plateCache.ts";
+import type { Studio } from "./studio.ts";
+
+type Output = Parameters<typeof pageTimeline>[3];
 
 /** A quiet moment is waited for, but not longer than this. */
 const WITHIN_MS = 400;
+/** While something moves nothing is prepared; it is looked again this often. */
+const LOOK_AGAIN_MS = 60;
+/** After that a take that may come soon counts more than a frame. */
+const LONGEST_WAIT_MS = 3_000;
+
+export interface PreloadParts {
+  readonly targets: readonly Target[];
+  readonly state: ShowState;
+  readonly output: Output;
+  readonly dress: LearningDress;
+  readonly caches: readonly PlateCache[];
+  /** Lays out and paints beside the window; without it that is done here, in slices. */
+  readonly studio: Studio | undefined;
+  readonly isMoving: () => boolean;
+  readonly onDone: () => void;
+}
 
 /**
- * Lays out and paints what may be taken soon, so that the take finds its plates ready: one plate in each quiet moment,
- * the most likely page first, so that what moves meanwhile loses no more than a frame.
+ * Lays out and paints what may be taken soon, so that the take finds its plates ready: in a worker, one plate after another, the
+ * most likely page first, and never while something moves.
  * @returns a function that gives the rest up
  */
-export function preloadPlates(
-  targets: readonly Target[],
-  state: ShowState,
-  output: Output,
-  dress: Dress,
-  plates: PlateCache,
-  onDone: () => void,
-): () => void {
+export function preloadPlates(parts: PreloadParts): () => void {
+  const end = new AbortController();
+  void prepareAll(parts, end.signal).then(() => {
+    if (!end.signal.aborted) parts.onDone();
+  });
+  return () => end.abort();
+}
+
+async function prepareAll(parts: PreloadParts, signal: AbortSignal): Promise<void> {
+  const { targets, state, output, dress, caches, studio } = parts;
   const outfitId = state.plan.outputs[output.id]?.outfitId;
-  const waiting = [...targets];
-  let next = [] as ReturnType<typeof platesOf>;
-  let handle = 0;
-  const work = () => {
-    let plate = next.shift();
-    while (plate && plates.has(plate)) plate = next.shift();
-    if (plate) plates.preload(plate);
-    else {
-      const target = waiting.shift();
-      if (!target || !outfitId) {
-        onDone();
-        return;
-      }
-      next = platesOf(pageTimeline(target, "preload", outfitId, output, dress, true).pieces);
+  if (!outfitId) return;
+  studio?.letGo();
+  for (const target of targets) {
+    await quiet(parts, signal);
+    if (signal.aborted) return;
+    if (studio && !dress.isKnown(target, outfitId, output)) {
+      const laidOut = await studio.layOut(target, outfitId, output);
+      if (signal.aborted) return;
+      if (laidOut) dress.learn(laidOut, target, outfitId, output);
+      await quiet(parts, signal);
+      if (signal.aborted) return;
     }
-    handle = requestIdleCallback(work, { timeout: WITHIN_MS });
-  };
-  handle = requestIdleCallback(work, { timeout: WITHIN_MS });
-  return () => cancelIdleCallback(handle);
+    const plates = platesOf(pageTimeline(target, "preload", outfitId, output, dress as Dress, true).pieces);
+    for (const cache of caches)
+      for (const plate of plates) {
+        if (cache.has(plate)) continue;
+        await quiet(parts, signal);
+        if (signal.aborted) return;
+        await prepare(plate, cache, studio);
+        if (signal.aborted) return;
+      }
+  }
+}
+
+async function prepare(plate: Plate, cache: PlateCache, studio: Studio | undefined): Promise<void> {
+  // Pictures of files are drawn from the window's own.
+  const canBeBeside = studio !== undefined && filesOf(plate.picture).length === 0;
+  const bitmap = canBeBeside ? await studio.paint(plate.picture, cache.scale, cache.signal) : undefined;
+  if (bitmap) cache.keepPainted(plate, bitmap);
+  else cache.preload(plate);
+}
+
+/** Waits for a moment in which nothing moves and the window has nothing to do. */
+async function quiet({ isMoving }: PreloadParts, signal: AbortSignal): Promise<void> {
+  for (
+    let waitedMs = 0;
+    isMoving() && waitedMs < LONGEST_WAIT_MS && !signal.aborted;
+    waitedMs += LOOK_AGAIN_MS
+  )
+    await new Promise((resolve) => setTimeout(resolve, LOOK_AGAIN_MS));
+  await new Promise((resolve) => requestIdleCallback(resolve, { timeout: WITHIN_MS }));
 }

@@ -139,19 +139,22 @@ export function runOutput(
   const preloadSoon = () => {
     giveUpPreloading();
     const { state, preloaded } = copy;
-    const { dress } = drawing ?? {};
+    const { dress, studio } = drawing ?? {};
     if (!state || !dress || !fitted) return;
-    const onDone = () => {
-      root.dataset.preloaded = preloaded
-        .map(({ content, step }) => `${content.slice(0, 8)}/${step.occurrence}/${step.unit}`)
-        .join(" ");
-    };
-    const endings = fitted.caches.map((plates) =>
-      preloadPlates(preloaded, state, canvasOf(output), dress, plates, onDone),
-    );
-    giveUpPreloading = () => {
-      for (const end of endings) end();
-    };
+    giveUpPreloading = preloadPlates({
+      targets: preloaded,
+      state,
+      output: canvasOf(output),
+      dress,
+      caches: fitted.caches,
+      studio,
+      isMoving: () => root.dataset.moving === "yes",
+      onDone: () => {
+        root.dataset.preloaded = preloaded
+          .map(({ content, step }) => `${content.slice(0, 8)}/${step.occurrence}/${step.unit}`)
+          .join(" ");
+      },
+    });
   };
 
   const makeStage = () => {
@@ -236,6 +239,7 @@ export function runOutput(
     root.removeEventListener("dblclick", toFullScreen);
     fitted?.loop.stop();
     fitted?.element.remove();
+    drawing?.close();
     connection.close();
   };
 }

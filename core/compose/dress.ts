@@ -30,7 +30,7 @@ export function createDresser(
   shaper: Shaper,
   fallbackFonts: FallbackFonts,
   timeZone: string,
-): Dress {
+): LearningDress {
   const known = new LRUCache<string, LaidOutPage>({ max: KEPT_PAGES });
   const memory = new LayOutMemory();
   const media = (hash: string) => {
@@ -42,7 +42,8 @@ export function createDresser(
     const content = documents.get(armed.content);
     return content?.kind === "page" ? textAhead(content, outfitId, armed.step) : undefined;
   };
-  return (page, outfitId, output, armed) => {
+  /** What a page wears, and under which key it is remembered. */
+  const find = (...[page, outfitId, output, armed]: Parameters<Dress>) => {
     const content = documents.get(page.content);
     if (content?.kind !== "page") return undefined;
     const worn = templateOnScreen(content, page.step, outfitId, output, documents);
@@ -50,6 +51,12 @@ export function createDresser(
     const { outfitId: shaped } = worn;
     const ahead = armed && content.flow ? aheadOf(armed, shaped) : undefined;
     const key = pageKey(page.content, page.step, shaped, output) + (ahead === undefined ? "" : `/${ahead}`);
+    return { content, worn, shaped, ahead, key };
+  };
+  const dress: Dress = (page, outfitId, output, armed) => {
+    const found = find(page, outfitId, output, armed);
+    if (!found) return undefined;
+    const { content, worn, shaped, ahead, key } = found;
     let laidOut = known.get(key);
     if (!laidOut) {
       const template = documents.get(worn.template);
@@ -75,6 +82,20 @@ export function createDresser(
     }
     return { templateHash: worn.template, laidOut };
   };
+  return Object.assign(dress, {
+    isKnown: (...asked: Parameters<Dress>) => known.has(find(...asked)?.key ?? ""),
+    learn: (laidOut: LaidOutPage, ...asked: Parameters<Dress>) => {
+      const found = find(...asked);
+      if (found && !known.has(found.key)) known.set(found.key, laidOut);
+    },
+  });
+}
+
+/** Dresses pages, and takes in those that were laid out elsewhere by the same documents and fonts. */
+export interface LearningDress extends Dress {
+  /** Whether it has the page laid out already. */
+  readonly isKnown: (...asked: Parameters<Dress>) => boolean;
+  readonly learn: (laidOut: LaidOutPage, ...asked: Parameters<Dress>) => void;
 }
 
 /** A page less dense; another density is another content of its parts. */

@@ -154,7 +154,6 @@ const matteSchema = z.strictObject({
   by: z.enum(["alpha", "brightness"]).default("alpha"),
   isInverted: z.boolean().default(false),
 });
-export type MatteSpec = Resolved<z.infer<typeof matteSchema>>;
 
 export const shadowsProperty = named(shadowsSchema.default([]), "Look", "Shadows");
 

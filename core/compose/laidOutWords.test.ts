@@ -13,9 +13,9 @@ import {
 } from "../../test-support/designs.ts";
 import { HD, lay, partOf, plateOf, templateOf } from "../../test-support/pages.ts";
 import { timelineOf } from "../../test-support/takes.ts";
-import { placementsAt } from "../compose/placements.ts";
-import type { SceneObject } from "./objectKinds.ts";
-import { fieldsIn, writeWords } from "./writtenWords.ts";
+import type { SceneObject } from "../scene/objectKinds.ts";
+import { fieldsIn, writeWords } from "../scene/writtenWords.ts";
+import { placementsAt } from "./placements.ts";
 
 const bench = prepareBench();
 const page = (objects: SceneObject[], values: Record<string, string> = {}) =>
