@@ -1,7 +1,7 @@
 import { type CDPSession, chromium, type Page } from "@playwright/test";
 import { RunningShow } from "../e2e/support/runningShow.ts";
 import { BROWSER_ARGS } from "./browser.ts";
-import { Client, deskToken } from "./client.ts";
+import { Client, deskToken, until } from "./client.ts";
 import { distributionOf, printRow, printValue } from "./distribution.ts";
 
 const TAKES = 24;
@@ -35,6 +35,7 @@ export async function benchWindowTasks(): Promise<void> {
     outputs.push(page);
   }
   const client = new Client(show.base, await deskToken(show.base), "bench-window-tasks");
+  await until(() => client.welcomes === 1 && client.next !== undefined);
   // To the song, past what comes before it.
   for (let i = 0; i < 6; i++) await take(client, i);
   await wait(3_000);
