@@ -82,6 +82,7 @@ export function prepareBench(outfits: readonly StarterOutfit[] = STARTER_OUTFITS
       style: { hash: keep(HARBOUR_LAMP), style: HARBOUR_LAMP },
       fallbackFonts: FALLBACK_FONTS,
       shaper: bench.shaper,
+      findMediaByName: () => undefined,
       hasMedia: (hash: string) => bench.documents.has(hash),
       findMedia: () => undefined,
       plans: [],

@@ -77,6 +77,7 @@ export function emptyContent(
     stageNote: "",
     action: null,
     stayMs: null,
+    leavesAtZeroOf: "",
     lastsMs: crawls ? CRAWL_LASTS_MS : LONGEST_MOTION_MS,
   };
 }

@@ -1,6 +1,7 @@
 import { mediaNamedBy } from "../scene/templateMedia.ts";
 import { canvasOf } from "../venue/plan.ts";
 import { outfitForShape } from "../venue/shape.ts";
+import { pinCellPictures } from "./cellPictures.ts";
 import type { CompileContext, Compiled } from "./compileContext.ts";
 import { MOST_MEDIA, type PageContent } from "./content.ts";
 import type { CueDoc } from "./cueDoc.ts";
@@ -12,9 +13,11 @@ export function compileCue(doc: CueDoc, context: CompileContext): Compiled {
   const compiled = kindOf(doc).compile(doc, context);
   if (!("content" in compiled)) return compiled;
   const { plan, stepPlans, only, opacity, adjust, whole, effectMs, stageNote } = doc;
+  const { values, media } = pinCellPictures(compiled.content, context);
   return {
     content: {
       ...compiled.content,
+      values,
       plan,
       stepPlans,
       only,
@@ -24,7 +27,7 @@ export function compileCue(doc: CueDoc, context: CompileContext): Compiled {
       effectMs,
       stageNote: stageNote.trim(),
       stepsBy: outfitsSeen(doc, compiled.content, context),
-      media: mediaOf(compiled.content, context),
+      media: mediaOf({ ...compiled.content, media }, context),
     },
   };
 }

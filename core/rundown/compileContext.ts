@@ -36,6 +36,8 @@ export interface CompileContext {
   readonly shaper: Shaper;
   /** A picture or clip of the library, by its id there: the hash of what is known of it. */
   readonly findMedia: (id: string) => Hash | undefined;
+  /** The same by the name that it has there. */
+  readonly findMediaByName: (name: string) => Hash | undefined;
   /** Whether what is known of a picture or clip is still kept under a hash. */
   readonly hasMedia: (hash: Hash) => boolean;
   readonly scripture: Scripture;

@@ -84,6 +84,8 @@ export const pageContentSchema = z.strictObject({
     .nullable()
     .default(null),
   stayMs: z.number().int().positive().nullable(),
+  /** The field of the countdown at whose zero it leaves; empty: it does not. */
+  leavesAtZeroOf: z.string().max(40).default(""),
   /** The screen plan it is made for, and what a take under another one does. */
   plan: planNeedSchema.nullable().default(null),
   stepPlans: z.array(stepPlanSchema).max(60).default([]),

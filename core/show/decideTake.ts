@@ -13,6 +13,7 @@ import { isFilled } from "./layers.ts";
 import type { Target } from "./line.ts";
 import { planOfTake } from "./planNeed.ts";
 import type { ShowState } from "./state.ts";
+import { stayEndsAt } from "./stayEnd.ts";
 
 /** Why a step of a cue cannot be taken or armed; undefined: it can. */
 export function findFault(target: Target, { cues }: DecideContext): Refusal | undefined {
@@ -113,7 +114,7 @@ function takeEvents(
     events.push({ kind: "acted", takeId, target, cueIndex: index, words, line, startAtMs });
     return { events };
   }
-  const { layerId, stayMs, lastsMs } = content;
+  const { layerId, lastsMs } = content;
   const layer = state.layers.find(({ id }) => id === layerId);
   if (!layer || !state.slots[layerId]) return { refused: "noSuchLayer" };
   const outputIds = onlyOn({ content }, context);
@@ -131,7 +132,7 @@ function takeEvents(
     outputIds,
     how: how === "usual" ? layer.how : how,
     startAtMs,
-    endsAtMs: stayMs === null || leaves ? null : startAtMs + stayMs,
+    endsAtMs: leaves ? null : stayEndsAt(content, startAtMs, state.timeZone),
     lastsMs,
     effectMs: effectOf(state, content),
   });

@@ -4,6 +4,7 @@ import { type DecideContext, type Decision, NOTHING, onlyOn } from "./decideCont
 import { decideTake, effectOf } from "./decideTake.ts";
 import { OVERDUE_MS } from "./followAndRepeat.ts";
 import type { ShowState } from "./state.ts";
+import { stayEndsAt } from "./stayEnd.ts";
 
 /** Rules on what the clock brings: it is done, or held when it comes too late or its cue is gone. */
 export function decideTimer(state: ShowState, command: TimerCommand, context: DecideContext): Decision {
@@ -22,12 +23,12 @@ export function decideTimer(state: ShowState, command: TimerCommand, context: De
   if (command.kind === "due" && command.due.kind === "repeat") {
     const { layerId, everyMs } = command.due;
     const { startAtMs } = context;
-    const { stayMs, lastsMs } = cue.content;
+    const { lastsMs } = cue.content;
     const effectMs = effectOf(state, cue.content);
     const outputIds = onlyOn(cue, context);
     // A machine that was late does not make up for it: the next is counted from now.
     const due = { ...command.due, atMs: startAtMs + everyMs };
-    const endsAtMs = stayMs === null ? null : startAtMs + stayMs;
+    const endsAtMs = stayEndsAt(cue.content, startAtMs, state.timeZone);
     return {
       events: [
         { kind: "repeated", layerId, outputIds, page: target, startAtMs, endsAtMs, lastsMs, effectMs, due },

@@ -28,6 +28,7 @@ export function openRundown(stores: Stores): {
   const { show, fonts, media, screens, scriptures, venue, house } = stores;
   const fallbackFonts = () => [...FALLBACK_FONTS, ...fonts.list().map(({ id }) => id)];
   const findMedia = (id: string) => media.find(id)?.hash;
+  const findMediaByName = (name: string) => media.list().find(({ info }) => info.name === name)?.hash;
   let language = namingLanguage(venue.settings.language);
   let seen = outfitsSeen(screens, show.wardrobes);
   const rundown = new Rundown(stores.cues, stores.contents, {
@@ -37,6 +38,7 @@ export function openRundown(stores: Stores): {
     fallbackFonts: fallbackFonts(),
     shaper: stores.shaper,
     findMedia,
+    findMediaByName,
     hasMedia: (hash) => stores.contents.find(hash)?.kind === "media",
     plans: screens.plans,
     outputs: screens.outputs,

@@ -1,6 +1,7 @@
 import type { PageDoc } from "../../../core/rundown/cueDoc.ts";
 import { FIELD_SETS } from "../../../designs/fieldSets.ts";
 import { useDesk } from "../../desk/deskContext.ts";
+import { CheckBox } from "../../ui/CheckBox.tsx";
 import { Labelled } from "../../ui/Labelled.tsx";
 import { NumberBox } from "../../ui/NumberBox.tsx";
 import { editorId } from "./editorId.ts";
@@ -67,6 +68,13 @@ export function PageForm({
           className="w-16"
         />
         <span className="text-second">s</span>
+        {fields.some(({ kind }) => kind === "time") && (
+          <CheckBox
+            label="or when its countdown is at zero"
+            isOn={doc.leavesAtZero}
+            onChange={(leavesAtZero) => onType({ ...doc, leavesAtZero })}
+          />
+        )}
       </div>
     </>
   );

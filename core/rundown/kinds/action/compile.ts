@@ -22,6 +22,7 @@ export function compileAction({ title, clear, shutter }: ActionDoc): Compiled {
       stageNote: "",
       action: { clear, shutter },
       stayMs: null,
+      leavesAtZeroOf: "",
       plan: null,
       stepPlans: [],
       only: null,

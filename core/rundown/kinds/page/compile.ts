@@ -37,6 +37,9 @@ export function compilePage(doc: PageDoc, context: CompileContext): Compiled {
       pointsField: fieldSet.stepsBy ?? "",
       points: fieldSet.stepsBy === null ? null : pointCounts(doc.values[fieldSet.stepsBy] ?? ""),
       stayMs: doc.stayMs,
+      leavesAtZeroOf: doc.leavesAtZero
+        ? (fieldSet.fields.find(({ kind }) => kind === "time")?.name ?? "")
+        : "",
     },
   };
 }

@@ -11,6 +11,8 @@ export const pageDocSchema = z.strictObject({
   layerId: nameSchema(40).nullable().default(null),
   /** Leaves by itself after this long; null stays until taken out. */
   stayMs: z.number().int().min(500).max(3_600_000).nullable(),
+  /** Leaves when its countdown is at zero. */
+  leavesAtZero: z.boolean().default(false),
   ...onAnyCue,
 });
 
