@@ -1,32 +1,114 @@
+import { type Adjustable, adjustableParts } from "../../../core/rundown/adjustable.ts";
 import type { CueDoc } from "../../../core/rundown/cueDoc.ts";
-import type { Adjustments } from "../../../core/scene/adjustment.ts";
+import { type Adjustments, NO_ADJUSTMENT } from "../../../core/scene/adjustment.ts";
+import { useDeskStore } from "../../desk/deskContext.ts";
+import type { DeskCue } from "../../desk/deskCues.ts";
+import { CheckBox } from "../../ui/CheckBox.tsx";
+import { NumberBox } from "../../ui/NumberBox.tsx";
 import { fieldLabel } from "./fieldLabel.ts";
-import { describeAdjustment } from "./nudges.ts";
+import { describeAdjustment, withAdjustment } from "./nudges.ts";
 
-/** What was nudged, sized or hidden on this page alone, each with its way back; and the keys for it. */
-export function AdjustLine({ doc, onChange }: { doc: CueDoc; onChange: (adjust: Adjustments) => void }) {
+/** What was nudged, sized or hidden on this page alone, each with its way back; the keys for it, and every part it can be done to. */
+export function AdjustLine({
+  cue,
+  doc,
+  onChange,
+}: {
+  cue: DeskCue;
+  doc: CueDoc;
+  onChange: (adjust: Adjustments) => void;
+}) {
+  const { documents } = useDeskStore();
   const { adjust } = doc;
+  const parts = cue.ready ? adjustableParts(cue.ready.content, documents) : [];
+  const nameOf = (key: string) =>
+    key.startsWith("#")
+      ? (parts.find((part) => part.key === key)?.name ?? key.slice(1))
+      : fieldLabel(doc, key);
   return (
-    <p className="flex flex-wrap items-center gap-x-4 gap-y-1 text-[14px] leading-8 text-second">
-      <span>
-        In a field <kbd>Alt</kbd> and the arrows nudge its words on the screens, with <kbd>Shift</kbd> by ten;{" "}
-        <kbd>Alt +</kbd> <kbd>Alt −</kbd> size them, <kbd>Alt H</kbd> hides, <kbd>Alt 0</kbd> puts back.
-      </span>
-      {Object.entries(adjust).map(([field, adjustment]) => (
-        <span key={field} className="flex items-center gap-2 text-paper">
-          {fieldLabel(doc, field)}: {describeAdjustment(adjustment)}
-          <button
-            type="button"
-            onClick={() => {
-              const { [field]: _, ...others } = adjust;
-              onChange(others);
-            }}
-            className="min-h-8 rounded-md bg-lifted px-2 hover:bg-edge"
-          >
-            put back
-          </button>
+    <div className="text-[14px] leading-8 text-second">
+      <p className="flex flex-wrap items-center gap-x-4 gap-y-1">
+        <span>
+          In a field <kbd>Alt</kbd> and the arrows nudge what it shows on the screens, with <kbd>Shift</kbd>{" "}
+          by ten; <kbd>Alt +</kbd> <kbd>Alt −</kbd> size it, <kbd>Alt H</kbd> hides, <kbd>Alt 0</kbd> puts
+          back.
         </span>
-      ))}
+        {Object.entries(adjust).map(([key, adjustment]) => (
+          <span key={key} className="flex items-center gap-2 text-paper">
+            {nameOf(key)}: {describeAdjustment(adjustment)}
+            <button
+              type="button"
+              onClick={() => onChange(withAdjustment(adjust, key, NO_ADJUSTMENT))}
+              className="min-h-8 rounded-md bg-lifted px-2 hover:bg-edge"
+            >
+              put back
+            </button>
+          </span>
+        ))}
+      </p>
+      {parts.length > 0 && (
+        <details>
+          <summary className="cursor-pointer">Every part of the page</summary>
+          <p className="mt-1 flex flex-wrap items-center gap-2">
+            {parts.map(({ key }) => (
+              <button
+                key={key}
+                type="button"
+                data-field={key}
+                title="With this chosen, Alt and the arrows move it"
+                className="min-h-9 rounded-md border border-edge px-3 text-[15px] text-paper hover:bg-lifted focus:border-act focus:bg-act-ground"
+              >
+                {nameOf(key)}
+              </button>
+            ))}
+          </p>
+          {parts
+            .filter(({ isHeard }) => isHeard)
+            .map((part) => (
+              <HeardLine
+                key={part.key}
+                part={part}
+                name={nameOf(part.key)}
+                adjust={adjust}
+                onChange={onChange}
+              />
+            ))}
+        </details>
+      )}
+    </div>
+  );
+}
+
+/** How loud a clip or sound is on this page, and whether it begins again at its end. */
+function HeardLine({
+  part: { key },
+  name,
+  adjust,
+  onChange,
+}: {
+  part: Adjustable;
+  name: string;
+  adjust: Adjustments;
+  onChange: (adjust: Adjustments) => void;
+}) {
+  const now = adjust[key] ?? NO_ADJUSTMENT;
+  return (
+    <p className="mt-1 flex flex-wrap items-center gap-2.5">
+      {name}: loud
+      <NumberBox
+        label={`How loud ${name} is, in hundredths`}
+        value={now.level === null ? null : Math.round(now.level * 100)}
+        min={0}
+        max={100}
+        onSave={(hundredths) => onChange(withAdjustment(adjust, key, { ...now, level: hundredths / 100 }))}
+        onClear={() => onChange(withAdjustment(adjust, key, { ...now, level: null }))}
+      />
+      % (empty: as the template says)
+      <CheckBox
+        label="begins again at its end"
+        isOn={now.isLooped ?? false}
+        onChange={(isOn) => onChange(withAdjustment(adjust, key, { ...now, isLooped: isOn ? true : null }))}
+      />
     </p>
   );
 }

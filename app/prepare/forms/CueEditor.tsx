@@ -42,7 +42,7 @@ export function CueEditor({
   const store = useDeskStore();
   const seenIn = cue.ready?.content.stepsBy;
   const seen = seenIn ? outfits.filter(({ id }) => seenIn.includes(id)) : outfits;
-  const { Form, Foot, hasAdjust } = formOf(draft);
+  const { Form, Foot } = formOf(draft);
   const { bringsPage, isTaken, fieldSetOf } = kindOf(draft);
   const fieldSet = fieldSetOf(draft);
   const form: CueFormProps<CueDoc> = {
@@ -96,8 +96,8 @@ export function CueEditor({
           onChange={(template) => saver.type({ ...draft, template })}
         />
       )}
-      {(hasAdjust || Object.keys(draft.adjust).length > 0) && (
-        <AdjustLine doc={draft} onChange={(adjust) => saver.type({ ...draft, adjust })} />
+      {bringsPage && (
+        <AdjustLine cue={cue} doc={draft} onChange={(adjust) => saver.type({ ...draft, adjust })} />
       )}
       {bringsPage && <WholeLine whole={draft.whole} onChange={(whole) => saver.type({ ...draft, whole })} />}
       {isTaken && (

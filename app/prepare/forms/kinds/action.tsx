@@ -9,6 +9,5 @@ function Form({ cue, doc, onType }: CueFormProps<ActionDoc>) {
 
 export const actionForm: CueForm<ActionDoc> = {
   Form,
-  hasAdjust: false,
   offers: [{ name: "Action or wait", Icon: Hand, make: () => actionCue({}) }],
 };

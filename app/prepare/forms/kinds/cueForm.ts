@@ -31,8 +31,6 @@ export interface OfferedCue<D> {
 /** What a kind of cue shows in the editor, and in the menu of empty ones. */
 export interface CueForm<D> {
   readonly Form: ComponentType<CueFormProps<D>>;
-  /** Its texts can be moved even before anything was. */
-  readonly hasAdjust: boolean;
   /** None where the menu offers it otherwise. */
   readonly offers: readonly OfferedCue<D>[];
   /** Stands beside what says whether it is saved. */

@@ -12,4 +12,4 @@ function Form({ cue, doc, onType }: CueFormProps<PageDoc>) {
   );
 }
 
-export const pageForm: CueForm<PageDoc> = { Form, hasAdjust: true, offers: [] };
+export const pageForm: CueForm<PageDoc> = { Form, offers: [] };

@@ -9,6 +9,5 @@ function Form({ cue, doc, seen, onType, onAnchor }: CueFormProps<ReadingDoc>) {
 
 export const readingForm: CueForm<ReadingDoc> = {
   Form,
-  hasAdjust: false,
   offers: [{ name: "Reading", Icon: FileText, make: () => readingCue({ reference: "", text: "web" }) }],
 };

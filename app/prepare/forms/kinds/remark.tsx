@@ -9,7 +9,6 @@ function Form({ cue, doc, onType }: CueFormProps<RemarkDoc>) {
 
 export const remarkForm: CueForm<RemarkDoc> = {
   Form,
-  hasAdjust: false,
   offers: [
     { name: "Heading", Icon: Heading, make: () => remarkCue({ isHeading: true }) },
     { name: "Remark", Icon: StickyNote, make: () => remarkCue({}) },

@@ -25,6 +25,5 @@ function Foot({ doc, actor, onType }: CueFormProps<SongDoc>) {
 export const songForm: CueForm<SongDoc> = {
   Form,
   Foot,
-  hasAdjust: false,
   offers: [{ name: "Song", Icon: Music, make: () => songCue({ title: "", text: "" }) }],
 };
