@@ -77,6 +77,11 @@ export class AirCommands {
   }
 
   /** Takes a layer off, on all screens or on one that has a page of its own there. */
+  /** Has the countdown of what is on a layer stand still, or go on. */
+  holdCountdown(layerId: string, isHeld: boolean): void {
+    this.#press(() => ({ kind: "holdCountdown", layerId, isHeld }));
+  }
+
   layerOut(layerId: string, outputId: string | null = null): void {
     const name = this.#desk.state.layers.find(({ id }) => id === layerId)?.name ?? "Layer";
     if (this.#hasJustChanged(meaningOfLayer(layerId), `“${name} out” was not used: what is there`)) return;

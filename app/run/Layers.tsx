@@ -2,6 +2,7 @@ import { Pin } from "lucide-react";
 import { memo } from "react";
 import { isFilled, pagesOn } from "../../core/show/layers.ts";
 import { pageAt } from "../../core/show/slot.ts";
+import { FIELD_SETS } from "../../designs/fieldSets.ts";
 import { useDesk, useDeskStore, useReading } from "../desk/deskContext.ts";
 import { useHeldIds } from "../desk/useHeldIds.ts";
 import { usePresentTime } from "../desk/usePresentTime.ts";
@@ -14,6 +15,11 @@ export const Layers = memo(function Layers() {
   const { state, outputs } = useDesk("state", "outputs");
   const heldIds = useHeldIds();
   const presentMs = usePresentTime();
+  /** Whether what is on air has a countdown that can be held. */
+  const counts = (content: string) => {
+    const set = FIELD_SETS.find(({ id }) => id === store.findContent(content)?.fieldSet);
+    return set?.fields.some(({ kind }) => kind === "time") ?? false;
+  };
   const titleOf = (content: string) => store.findContent(content)?.title ?? "on air";
   return (
     <section
@@ -85,6 +91,17 @@ export const Layers = memo(function Layers() {
                   className="min-h-8 shrink-0 rounded-md border border-attention px-1.5 text-[14px] text-attention hover:bg-lifted"
                 >
                   send
+                </button>
+              )}
+              {page && counts(page.content) && (
+                <button
+                  type="button"
+                  aria-pressed={moment?.held?.at(-1)?.untilMs === null}
+                  title="Has the countdown stand still, or go on"
+                  onClick={() => store.air.holdCountdown(layer.id, moment?.held?.at(-1)?.untilMs !== null)}
+                  className="min-h-8 shrink-0 rounded-md bg-lifted px-1.5 text-[14px] hover:bg-edge aria-pressed:bg-attention aria-pressed:text-on-bright"
+                >
+                  {moment?.held?.at(-1)?.untilMs === null ? "go on" : "hold"}
                 </button>
               )}
               {alone.slice(0, 1).map(({ output }) => (

@@ -135,7 +135,13 @@ function pieceContent(open: OpenPart, id: string, life: Life, closing: Closing, 
     case "gauge":
     case "figures": {
       const value = open.value ?? content.value;
-      return { ...content, value, sinceMs: value.kind === "number" ? open.startMs : open.from.sinceMs };
+      const { held } = level;
+      return {
+        ...content,
+        value,
+        sinceMs: value.kind === "number" ? open.startMs : open.from.sinceMs,
+        held: held.sinceMs === open.from.sinceMs ? held.spans : [],
+      };
     }
     case "strip": {
       const run = open.run;
@@ -166,6 +172,7 @@ function pieceContent(open: OpenPart, id: string, life: Life, closing: Closing, 
           mirrorMs: level.mirrorMs,
           holdMs: Math.max(level.holdMs, leaves),
           window: windowWithin(level.window, open.part.timeWindow),
+          held: level.held,
           isCarried: true,
         }),
       };

@@ -1,5 +1,6 @@
 import type { StripRun } from "../crawl/strip.ts";
 import type { FiguresValue } from "../figures/figures.ts";
+import type { HeldSpan } from "../figures/held.ts";
 import type { Life } from "../motion/pose.ts";
 import type { Point } from "../picture/picture.ts";
 import type { Blend } from "../scene/kinds/group.ts";
@@ -9,15 +10,22 @@ import type { Place } from "./glide.ts";
 
 export type ContentOf<Kind extends PartContent["kind"]> = Extract<PartContent, { kind: Kind }>;
 
+/** What the time decides: since when it counts, and when it stood still. */
+interface Counted {
+  readonly value: FiguresValue;
+  readonly sinceMs: number;
+  readonly held: readonly HeldSpan[];
+}
+
 /** A part's content with the times that are known once it is on air. */
 export type PieceContent =
   | ContentOf<"plate">
   | ContentOf<"shape">
   | ContentOf<"program">
-  | (ContentOf<"gauge"> & { readonly value: FiguresValue; readonly sinceMs: number })
+  | (ContentOf<"gauge"> & Counted)
   | (ContentOf<"sound"> & { readonly sinceMs: number })
   | (ContentOf<"video"> & { readonly sinceMs: number })
-  | (ContentOf<"figures"> & { readonly value: FiguresValue; readonly sinceMs: number })
+  | (ContentOf<"figures"> & Counted)
   | (ContentOf<"strip"> & { readonly run: StripRun })
   | {
       readonly kind: "cells";

@@ -1,4 +1,5 @@
 import { shareAt } from "../figures/figures.ts";
+import { readHeld } from "../figures/held.ts";
 import { lifePoseAt, type Pose, REST } from "../motion/pose.ts";
 import type { CornerRadii, Point, Rect } from "../picture/picture.ts";
 import { pictureOfGauge } from "../scene/gauge.ts";
@@ -64,8 +65,11 @@ function placePiece(piece: Piece, atMs: number, within: Within): Placement[] {
       return [placeMixed({ id, plate, x, y, pose, pivot, radiiPx }, effects)];
     }
     case "gauge": {
-      const { share } = shareAt(content.value, content.gauge.fullAt, content.sinceMs, atMs, GAUGE_STEPS);
-      const picture = pictureOfGauge(content.gauge, share);
+      const { value, held, sinceMs, gauge } = content;
+      const { share } = readHeld(value, held, atMs, (ms) =>
+        shareAt(value, gauge.fullAt, sinceMs, ms, GAUGE_STEPS),
+      );
+      const picture = pictureOfGauge(gauge, share);
       return [drawn(id, inEffects(picture, effects), x, y, pose, pivot)];
     }
     case "cells": {

@@ -1,5 +1,6 @@
 import { copiesAt } from "../crawl/strip.ts";
 import { figuresAt, shareAt } from "../figures/figures.ts";
+import { readHeld } from "../figures/held.ts";
 import { movingSpans } from "../motion/pose.ts";
 import type { Piece, Timeline } from "./piece.ts";
 import { GAUGE_STEPS } from "./placements.ts";
@@ -47,19 +48,17 @@ function stillPieces(pieces: readonly Piece[], atMs: number, isChangeOnly: boole
     if (isChangeOnly && content.kind !== "group") continue;
     switch (content.kind) {
       case "gauge": {
-        const { changesAtMs } = shareAt(
-          content.value,
-          content.gauge.fullAt,
-          content.sinceMs,
-          atMs,
-          GAUGE_STEPS,
+        const { value, held, sinceMs, gauge } = content;
+        const { changesAtMs } = readHeld(value, held, atMs, (ms) =>
+          shareAt(value, gauge.fullAt, sinceMs, ms, GAUGE_STEPS),
         );
         if (changesAtMs <= atMs) return null;
         soon(changesAtMs);
         break;
       }
       case "figures": {
-        const { changesAtMs } = figuresAt(content.value, content.sinceMs, atMs);
+        const { value, held, sinceMs } = content;
+        const { changesAtMs } = readHeld(value, held, atMs, (ms) => figuresAt(value, sinceMs, ms));
         if (changesAtMs <= atMs) return null;
         soon(changesAtMs);
         break;

@@ -6,7 +6,8 @@ import { type DecideContext, type Decision, NOTHING } from "./decideContext.ts";
 import { sendLayer } from "./decideSend.ts";
 import { findStageNote, STAGE_NOTE } from "./decideStageNote.ts";
 import { decideTake, findFault } from "./decideTake.ts";
-import { pagesOn } from "./layers.ts";
+import { canHold } from "./holdCountdown.ts";
+import { pagesOn, slotsOn } from "./layers.ts";
 import { armBeneath, isAside, isSameStep, stepAt, type Target } from "./line.ts";
 import { pageAt, type SlotPage } from "./slot.ts";
 import type { ShowState } from "./state.ts";
@@ -62,6 +63,12 @@ export function decide(state: ShowState, command: Command, context: DecideContex
     case "clearEverything": {
       const all = state.layers.map((layer) => layer.id);
       return decideClear(state, all, null, "clearEverything", command.how, context);
+    }
+    case "holdCountdown": {
+      const { layerId, isHeld } = command;
+      if (!state.slots[layerId]) return { refused: "noSuchLayer" };
+      const any = slotsOn(state, layerId).some(([, slot]) => canHold(slot, isHeld, startAtMs));
+      return any ? { events: [{ kind: "countdownHeld", layerId, isHeld, startAtMs }] } : NOTHING;
     }
     case "switchPlan": {
       const moved = movedBy(state, [PLAN_PART], command.builtOn, actor);

@@ -150,6 +150,12 @@ export const airEventSchema = z.discriminatedUnion("kind", [
     picture: z.enum(TEST_PICTURES).nullable(),
     sinceMs: z.number(),
   }),
+  z.strictObject({
+    kind: z.literal("countdownHeld"),
+    layerId: z.string(),
+    isHeld: z.boolean(),
+    startAtMs: z.number(),
+  }),
   z.strictObject({ kind: z.literal("undone"), actId: z.string(), startAtMs: z.number() }),
 ]);
 export type AirEvent = z.infer<typeof airEventSchema>;

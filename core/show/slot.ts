@@ -29,6 +29,13 @@ export const momentSchema = z.strictObject({
   effectMs: z.number().positive().nullable().default(null),
   /** It was put back by undo: it goes on as if it had never left, clips and crawls where they would be by now. */
   resumes: z.boolean().optional(),
+  /** When its countdown stood still; the last, without an end, while it does. */
+  held: z
+    .array(z.strictObject({ fromMs: z.number(), untilMs: z.number().nullable() }))
+    .max(60)
+    .optional(),
+  /** While it does: what is left of its stay, ms. */
+  leftMs: z.number().min(0).nullable().optional(),
 });
 export type Moment = z.infer<typeof momentSchema>;
 
@@ -82,7 +89,9 @@ export function addMoment(slot: Slot, moment: NewMoment): Slot {
   const startAtMs = Math.max(moment.startAtMs, before?.startAtMs ?? 0);
   const goesOn = before && moment.page !== null && pageAt(slot, startAtMs)?.cueId === moment.page.cueId;
   const sinceMs = moment.sinceMs ?? (goesOn ? before.sinceMs : startAtMs);
-  const chain: Moment[] = [...slot, { ...moment, startAtMs, sinceMs }];
+  // The next step of what is there goes on with its countdown as it is.
+  const goingOn = goesOn && before.held ? { held: before.held } : {};
+  const chain: Moment[] = [...slot, { ...goingOn, ...moment, startAtMs, sinceMs }];
   // The page before the one that still moves must stay: it is what leaves or changes.
   let base = 0;
   while (base + 1 < chain.length - 1 && isOver(chain[base + 1] as Moment, startAtMs)) base++;

@@ -1,0 +1,59 @@
+import { describe, expect, test } from "vitest";
+import { figuresAt, shareAt } from "../figures/figures.ts";
+import { heldForMs, readHeld } from "../figures/held.ts";
+import { canHold, holdLayer, isHeld } from "./holdCountdown.ts";
+import { addMoment, EMPTY_SLOT, plainMoment, type Slot } from "./slot.ts";
+
+const PAGE = { cueId: "c", content: "0".repeat(64), step: { occurrence: "page", unit: 0 } };
+const came: Slot = addMoment(EMPTY_SLOT, { ...plainMoment(1_000, PAGE), endsAtMs: 61_000 });
+const hold = (slot: Slot, isToHold: boolean, atMs: number): Slot =>
+  holdLayer({ slots: { words: slot }, overrides: {} }, "words", isToHold, atMs).slots.words ?? [];
+
+describe("a countdown that is held", () => {
+  test("stands still, goes on from there, and its stay waits with it", () => {
+    const held = hold(came, true, 11_000);
+    expect(isHeld(held, 11_000)).toBe(true);
+    expect(held.at(-1)).toMatchObject({ endsAtMs: null, leftMs: 50_000 });
+    const on = hold(held, false, 31_000);
+    expect(isHeld(on, 31_000)).toBe(false);
+    expect(on.at(-1)).toMatchObject({
+      endsAtMs: 81_000,
+      leftMs: null,
+      held: [{ fromMs: 11_000, untilMs: 31_000 }],
+    });
+  });
+
+  test("is held once, and an empty layer not at all; holding twice changes nothing", () => {
+    const held = hold(came, true, 11_000);
+    expect(canHold(held, true, 12_000)).toBe(false);
+    expect(hold(held, true, 12_000)).toBe(held);
+    expect(canHold(came, false, 12_000)).toBe(false);
+    expect(canHold(EMPTY_SLOT, true, 12_000)).toBe(false);
+  });
+
+  test("the next step of the same cue goes on with it; another cue begins anew", () => {
+    const held = hold(came, true, 11_000);
+    expect(addMoment(held, plainMoment(12_000, PAGE)).at(-1)?.held).toHaveLength(1);
+    expect(addMoment(held, plainMoment(12_000, { ...PAGE, cueId: "d" })).at(-1)).not.toHaveProperty("held");
+  });
+
+  test("says the same for as long as it is held, and is late by that much afterwards; a ring too, a clock not", () => {
+    const value = { kind: "countdown", to: "1 min", timeZone: "UTC", atZero: "hold" } as const;
+    const spans = [{ fromMs: 10_500, untilMs: 30_500 }];
+    const read = (atMs: number) => readHeld(value, spans, atMs, (ms) => figuresAt(value, 0, ms));
+    expect([10_000, 10_500, 20_000, 30_499].map((ms) => read(ms).text)).toEqual([
+      "0:50",
+      "0:50",
+      "0:50",
+      "0:50",
+    ]);
+    expect(read(20_000).changesAtMs).toBe(Number.POSITIVE_INFINITY);
+    expect(read(31_000)).toEqual({ text: "0:49", changesAtMs: 32_000 });
+    expect(read(80_001).text).toBe("0:00");
+    const ring = readHeld(value, spans, 20_000, (ms) => shareAt(value, null, 0, ms, 100));
+    expect(ring.share).toBeCloseTo(49.5 / 60, 6);
+    const clock = { kind: "clock", format: "hms", timeZone: "UTC" } as const;
+    expect(readHeld(clock, spans, 20_000, (ms) => figuresAt(clock, 0, ms)).text).toBe("00:00:20");
+    expect(heldForMs([{ fromMs: 10, untilMs: null }], 25)).toBe(15);
+  });
+});
