@@ -64,13 +64,18 @@ async function prepareAll(parts: PreloadParts, signal: AbortSignal): Promise<voi
         if (cache.has(plate)) continue;
         await quiet(parts, signal);
         if (signal.aborted) return;
-        await prepare(plate, cache, studio);
+        await preparePlate(plate, cache, studio);
         if (signal.aborted) return;
       }
   }
 }
 
-async function prepare(plate: Plate, cache: PlateCache, studio: Studio | undefined): Promise<void> {
+/** Paints a plate ahead: in the worker where that can be. */
+export async function preparePlate(
+  plate: Plate,
+  cache: PlateCache,
+  studio: Studio | undefined,
+): Promise<void> {
   // Pictures of files are drawn from the window's own.
   const canBeBeside = studio !== undefined && filesOf(plate.picture).length === 0;
   const bitmap = canBeBeside ? await studio.paint(plate.picture, cache.scale, cache.signal) : undefined;

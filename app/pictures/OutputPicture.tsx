@@ -1,7 +1,8 @@
 import { useEffect, useRef, useState } from "react";
-import { composeTimeline } from "../../core/compose/compose.ts";
+import { composeTimeline, type Dress } from "../../core/compose/compose.ts";
 import type { Piece, Timeline } from "../../core/compose/piece.ts";
 import { placementsAt } from "../../core/compose/placements.ts";
+import { platesIn } from "../../core/compose/platesOf.ts";
 import type { ShowState } from "../../core/show/state.ts";
 import { canvasOf, type Output } from "../../core/venue/plan.ts";
 import { ElementStage } from "../../painters/elementStage.ts";
@@ -9,6 +10,7 @@ import { PlateCache } from "../../painters/plateCache.ts";
 import { StageLoop } from "../../painters/stageLoop.ts";
 import { useDeskStore } from "../desk/deskContext.ts";
 import type { Drawing } from "../live/drawing.ts";
+import { prepareBeside } from "../live/prepareBeside.ts";
 import { drawTestPicture } from "./drawTestPicture.ts";
 import { makeProgramPicture } from "./programPicture.ts";
 import standIn from "./standInPicture.svg";
@@ -51,7 +53,9 @@ export function OutputPicture({
   const widthPx = useDeviceWidth(frame);
   const loop = useRef<StageLoop>(undefined);
   const coverOf = useRef<HTMLElement>(undefined);
-  const still = useRef<(timeline: Timeline) => void>(undefined);
+  const still = useRef<{ readonly draw: (timeline: Timeline) => void; readonly plates: PlateCache }>(
+    undefined,
+  );
   const [laidOutAnew, setLaidOutAnew] = useState(0);
 
   useEffect(() => {
@@ -84,12 +88,13 @@ export function OutputPicture({
     const endLayOut = drawing.onChange(() => setLaidOutAnew((count) => count + 1));
     if (isStill) {
       let ticking: ReturnType<typeof setInterval> | undefined;
-      still.current = (timeline) => {
+      const drawStill = (timeline: Timeline) => {
         const draw = () => stage.draw(placementsAt(timeline, store.now(), canvas));
         clearInterval(ticking);
         draw();
         if (hasClock(timeline.pieces)) ticking = setInterval(draw, CLOCK_MS);
       };
+      still.current = { draw: drawStill, plates };
       return () => {
         clearInterval(ticking);
         endRepaint();
@@ -121,13 +126,24 @@ export function OutputPicture({
         store.now(),
       );
     }
-    const compose = () => composeTimeline(state, output, drawing.dress);
+    const compose = (dress: Dress) => composeTimeline(state, output, dress);
     if (!isStill) {
-      loop.current?.setTimeline(compose());
+      loop.current?.setTimeline(compose(drawing.dress));
       return;
     }
-    const waiting = requestIdleCallback(() => still.current?.(compose()), { timeout: STILL_WITHIN_MS });
-    return () => cancelIdleCallback(waiting);
+    const end = new AbortController();
+    const shown = (timeline: Timeline) => platesIn(placementsAt(timeline, store.now(), canvasOf(output)));
+    const prepare = async () => {
+      const picture = still.current;
+      if (!picture) return;
+      const timeline = await prepareBeside(drawing, compose, shown, picture.plates, end.signal);
+      if (timeline) picture.draw(timeline);
+    };
+    const waiting = requestIdleCallback(() => void prepare(), { timeout: STILL_WITHIN_MS });
+    return () => {
+      end.abort();
+      cancelIdleCallback(waiting);
+    };
   }, [state, output, drawing, widthPx, isStill, laidOutAnew, store]);
 
   return (

@@ -1,6 +1,7 @@
 import type { Plate } from "../scene/part.ts";
 import { looksOfPlate, NO_LOOKS, type PreparedLooks, withLooks } from "./mixedPlate.ts";
 import type { Piece } from "./piece.ts";
+import type { Placement } from "./placement.ts";
 
 /** Every plate that pieces may show, their looks and characters included: what to paint ahead. */
 export function platesOf(pieces: readonly Piece[], around: PreparedLooks = NO_LOOKS): Plate[] {
@@ -30,3 +31,18 @@ function platesOfPiece({ content, looks }: Piece, around: PreparedLooks): Plate[
       return [];
   }
 }
+
+/** The plates that placements show: those of one instant. */
+export const platesIn = (placements: readonly Placement[]): Plate[] =>
+  placements.flatMap((placement) => {
+    switch (placement.kind) {
+      case "plate":
+        return [placement.plate];
+      case "group":
+        return platesIn(placement.children);
+      case "video":
+        return placement.video.poster ? [placement.video.poster] : [];
+      default:
+        return [];
+    }
+  });
