@@ -82,7 +82,7 @@ test(`seeds 1 to ${SEEDS}: templates of every kind of object, moving and at rest
   const asElements: typeof onCanvas = [];
   for (let seed = 1; seed <= SHOWN; seed++) {
     const placements = placed(seed, shaper);
-    await page.evaluate(([list, w, h, ground]) => window.paintDoor?.asElements(list, w, h, ground), [
+    await page.evaluate(([list, w, h, ground]) => window.paintDoor?.openStage(w, h, ground).draw(list), [
       placements,
       widthPx,
       heightPx,

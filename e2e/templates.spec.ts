@@ -1,3 +1,4 @@
+import { readFileSync } from "node:fs";
 import { createCanvas } from "@napi-rs/canvas";
 import type { Page } from "@playwright/test";
 import SQLite from "better-sqlite3";
@@ -149,3 +150,64 @@ for (const [what, sets] of [
       before = await shoot(wall);
     }
   });
+
+/** A shipped font in which one of its letters stands for another that no font has. */
+function fontWith(codePoint: number): Buffer {
+  const file = "node_modules/@expo-google-fonts/noto-emoji/400Regular/NotoEmoji_400Regular.ttf";
+  const font = Buffer.from(readFileSync(file));
+  for (let i = 0; i < font.readUInt16BE(4); i++) {
+    const entry = 12 + i * 16;
+    if (font.toString("latin1", entry, entry + 4) !== "cmap") continue;
+    const cmap = font.readUInt32BE(entry + 8);
+    for (let k = 0; k < font.readUInt16BE(cmap + 2); k++) {
+      const table = cmap + font.readUInt32BE(cmap + 4 + k * 8 + 4);
+      if (font.readUInt16BE(table) !== 12) continue;
+      // Groups of letters in order: the last one before the wanted letter becomes it.
+      const count = font.readUInt32BE(table + 12);
+      for (let g = count - 1; g >= 0; g--) {
+        const group = table + 16 + g * 12;
+        if (font.readUInt32BE(group) > codePoint) continue;
+        font.writeUInt32BE(codePoint, group);
+        font.writeUInt32BE(codePoint, group + 4);
+        // The table's sum, which is looked at when it is brought in.
+        const length = font.readUInt32BE(entry + 12);
+        let sum = 0;
+        for (let at = 0; at < length; at += 4) sum = (sum + font.readUInt32BE(cmap + at)) >>> 0;
+        font.writeUInt32BE(sum, entry + 4);
+        return font;
+      }
+    }
+  }
+  throw new Error("the font has no table of that kind");
+}
+
+test("a letter that no font has is a box until a font is added that has it: then open windows draw it", async ({
+  page,
+  show,
+  openOutput,
+}) => {
+  await openDesk(page, show, "prepare");
+  await cueButton(page, "cue-0004").click();
+  await page.locator("#edit-cue-0004").fill("\u{13080} Ilse");
+  // It stays until the font is here.
+  await page.locator("#edit-cue-0004-stay").fill("");
+  await page.locator("#edit-cue-0004-stay").press("Tab");
+  await saved(page);
+  await goTo(page, "Run");
+  const wall = await openOutput(show, 0);
+  await takeCue(page, "cue-0004");
+  const words = () =>
+    wall.evaluate(() =>
+      [...document.querySelectorAll<HTMLCanvasElement>("canvas[data-piece*='/name/']")]
+        .map((one) => one.toDataURL())
+        .join(),
+    );
+  await expect.poll(words).not.toBe("");
+  const boxes = await words();
+  await page.goto(`${show.base}/library`);
+  await page
+    .locator("input[type=file]")
+    .setInputFiles({ name: "old letters.ttf", mimeType: "font/ttf", buffer: fontWith(0x13080) });
+  await expect(page.getByText("old letters", { exact: false }).first()).toBeVisible();
+  await expect.poll(words).not.toBe(boxes);
+});

@@ -2,19 +2,15 @@ import type { Placement } from "../../core/compose/placements.ts";
 import { drawOnCanvas } from "../../painters/canvasStage.ts";
 import { ElementStage } from "../../painters/elementStage.ts";
 import { PlateCache } from "../../painters/plateCache.ts";
+import type { Stage } from "../../painters/stage.ts";
 import type { Drawing } from "../live/drawing.ts";
 
 /** What a test asks this window's painters to do. */
 export interface PaintDoor {
   /** Composes placements on a canvas. @returns its pixels, RGBA, straight alpha, as base64 */
   readonly onCanvas: (placements: readonly Placement[], widthPx: number, heightPx: number) => string;
-  /** Shows placements as stacked elements over a ground, at the top left of the window, for a picture of it to be taken. */
-  readonly asElements: (
-    placements: readonly Placement[],
-    widthPx: number,
-    heightPx: number,
-    ground: string,
-  ) => void;
+  /** Stacked elements at the top left of the window; one at a time. @param ground CSS colour beneath */
+  readonly openStage: (widthPx: number, heightPx: number, ground?: string) => Stage;
 }
 
 declare global {
@@ -37,7 +33,7 @@ export function openPaintDoor(drawing: Drawing): () => void {
         text += String.fromCharCode(...data.subarray(i, i + 32_768));
       return btoa(text);
     },
-    asElements(placements, widthPx, heightPx, ground) {
+    openStage(widthPx, heightPx, ground = "none") {
       stage?.discard();
       Object.assign(frame.style, {
         position: "fixed",
@@ -50,7 +46,7 @@ export function openPaintDoor(drawing: Drawing): () => void {
       });
       document.body.append(frame);
       stage = new ElementStage(frame, { plates: new PlateCache(drawing.kit, 1), scale: 1, pixelRatio: 1 });
-      stage.draw(placements);
+      return stage;
     },
   };
   return () => {
