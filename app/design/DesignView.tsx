@@ -226,44 +226,46 @@ function TemplateGrid({
               {FIELD_SETS.find(({ id }) => id === template.fieldSet)?.name.toLowerCase()}
               {!templates[i]?.isWorn && ", to choose on a page"}
             </p>
-            <a
-              href={templateFile(template).address}
-              download={templateFile(template).name}
-              className="inline-flex min-h-6 items-center text-[14px] text-act hover:underline"
-            >
-              export<span className="sr-only">: {template.name}</span>
-            </a>
-            <label className="ml-4 inline-flex min-h-6 cursor-pointer items-center text-[14px] text-second focus-within:outline-2 focus-within:outline-act hover:text-paper hover:underline">
-              replace<span className="sr-only">: {template.name}</span>
-              <input
-                type="file"
-                accept="application/json,.json"
-                className="sr-only"
-                onChange={(event) => {
-                  const file = event.target.files?.[0];
-                  event.target.value = "";
-                  if (file) onReplace(template, file);
-                }}
-              />
-            </label>
-            {!templates[i]?.isWorn && (
-              <button
-                type="button"
-                onClick={() => onChange("wear", template)}
-                className="ml-4 inline-flex min-h-6 items-center text-[14px] text-second hover:text-paper hover:underline"
+            <p className="flex flex-wrap gap-x-4">
+              <a
+                href={templateFile(template).address}
+                download={templateFile(template).name}
+                className="inline-flex min-h-6 items-center text-[14px] text-act hover:underline"
               >
-                use as the outfit’s own<span className="sr-only">: {template.name}</span>
-              </button>
-            )}
-            {templates.filter((other) => other.template.fieldSet === template.fieldSet).length > 1 && (
-              <button
-                type="button"
-                onClick={() => onChange("remove", template)}
-                className="ml-4 inline-flex min-h-6 items-center text-[14px] text-second hover:text-paper hover:underline"
-              >
-                delete<span className="sr-only">: {template.name}</span>
-              </button>
-            )}
+                export<span className="sr-only">: {template.name}</span>
+              </a>
+              <label className="inline-flex min-h-6 cursor-pointer items-center text-[14px] text-second focus-within:outline-2 focus-within:outline-act hover:text-paper hover:underline">
+                replace<span className="sr-only">: {template.name}</span>
+                <input
+                  type="file"
+                  accept="application/json,.json"
+                  className="sr-only"
+                  onChange={(event) => {
+                    const file = event.target.files?.[0];
+                    event.target.value = "";
+                    if (file) onReplace(template, file);
+                  }}
+                />
+              </label>
+              {!templates[i]?.isWorn && (
+                <button
+                  type="button"
+                  onClick={() => onChange("wear", template)}
+                  className="inline-flex min-h-6 items-center text-[14px] text-second hover:text-paper hover:underline"
+                >
+                  use as the outfit’s own<span className="sr-only">: {template.name}</span>
+                </button>
+              )}
+              {templates.filter((other) => other.template.fieldSet === template.fieldSet).length > 1 && (
+                <button
+                  type="button"
+                  onClick={() => onChange("remove", template)}
+                  className="inline-flex min-h-6 items-center text-[14px] text-second hover:text-paper hover:underline"
+                >
+                  delete<span className="sr-only">: {template.name}</span>
+                </button>
+              )}
+            </p>
             {findings.map((finding) => (
               <p key={JSON.stringify(finding)} className="text-[14px] text-attention">
                 {finding.sentence}

@@ -30,6 +30,10 @@ export function readHeld<T extends { readonly changesAtMs: number }>(
   if (held.length === 0 || !canBeHeld(value)) return read(atMs);
   const offMs = heldForMs(held, atMs);
   const found = read(atMs - offMs);
-  const changesAtMs = isHeldAt(held, atMs) ? Number.POSITIVE_INFINITY : found.changesAtMs + offMs;
-  return { ...found, changesAtMs };
+  const now = held.find(({ fromMs, untilMs }) => fromMs <= atMs && (untilMs === null || atMs < untilMs));
+  // It may be let go a little ahead of now: it is looked at again then.
+  return {
+    ...found,
+    changesAtMs: now ? (now.untilMs ?? Number.POSITIVE_INFINITY) : found.changesAtMs + offMs,
+  };
 }

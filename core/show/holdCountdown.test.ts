@@ -47,7 +47,12 @@ describe("a countdown that is held", () => {
       "0:50",
       "0:50",
     ]);
-    expect(read(20_000).changesAtMs).toBe(Number.POSITIVE_INFINITY);
+    // When it is known that it goes on, it is drawn again then; before that not at all.
+    expect(read(20_000).changesAtMs).toBe(30_500);
+    const open = readHeld(value, [{ fromMs: 10_500, untilMs: null }], 20_000, (ms) =>
+      figuresAt(value, 0, ms),
+    );
+    expect(open).toEqual({ text: "0:50", changesAtMs: Number.POSITIVE_INFINITY });
     expect(read(31_000)).toEqual({ text: "0:49", changesAtMs: 32_000 });
     expect(read(80_001).text).toBe("0:00");
     const ring = readHeld(value, spans, 20_000, (ms) => shareAt(value, null, 0, ms, 100));
