@@ -78,8 +78,8 @@ export class AirCommands {
 
   /** Takes a layer off, on all screens or on one that has a page of its own there. */
   /** Has the countdown of what is on a layer stand still, or go on. */
-  holdCountdown(layerId: string, isHeld: boolean): void {
-    this.#press(() => ({ kind: "holdCountdown", layerId, isHeld }));
+  pauseCountdown(layerId: string, isPaused: boolean): void {
+    this.#press(() => ({ kind: "pauseCountdown", layerId, isPaused }));
   }
 
   layerOut(layerId: string, outputId: string | null = null): void {

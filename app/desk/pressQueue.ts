@@ -26,7 +26,7 @@ const NAMES: Readonly<Record<Press["kind"], string>> = {
   setLayer: "Layer settings",
   setStandBy: "Stand-by picture",
   beginAnew: "Start over",
-  holdCountdown: "Countdown",
+  pauseCountdown: "Countdown",
   hold: "Hold",
   switchPlan: "Screen plan",
   test: "Test picture",

@@ -15,7 +15,7 @@ export const Layers = memo(function Layers() {
   const { state, outputs } = useDesk("state", "outputs");
   const heldIds = useHeldIds();
   const presentMs = usePresentTime();
-  /** Whether what is on air has a countdown that can be held. */
+  /** Whether what is on air has a countdown that can be paused. */
   const counts = (content: string) => {
     const set = FIELD_SETS.find(({ id }) => id === store.findContent(content)?.fieldSet);
     return set?.fields.some(({ kind }) => kind === "time") ?? false;
@@ -96,12 +96,12 @@ export const Layers = memo(function Layers() {
               {page && counts(page.content) && (
                 <button
                   type="button"
-                  aria-pressed={moment?.held?.at(-1)?.untilMs === null}
+                  aria-pressed={moment?.paused?.at(-1)?.untilMs === null}
                   title="Has the countdown stand still, or go on"
-                  onClick={() => store.air.holdCountdown(layer.id, moment?.held?.at(-1)?.untilMs !== null)}
+                  onClick={() => store.air.pauseCountdown(layer.id, moment?.paused?.at(-1)?.untilMs !== null)}
                   className="min-h-8 shrink-0 rounded-md bg-lifted px-1.5 text-[14px] hover:bg-edge aria-pressed:bg-attention aria-pressed:text-on-bright"
                 >
-                  {moment?.held?.at(-1)?.untilMs === null ? "go on" : "hold"}
+                  {moment?.paused?.at(-1)?.untilMs === null ? "resume" : "pause"}
                 </button>
               )}
               {alone.slice(0, 1).map(({ output }) => (

@@ -135,12 +135,12 @@ function pieceContent(open: OpenPart, id: string, life: Life, closing: Closing, 
     case "gauge":
     case "figures": {
       const value = open.value ?? content.value;
-      const { held } = level;
+      const { paused } = level;
       return {
         ...content,
         value,
         sinceMs: value.kind === "number" ? open.startMs : open.from.sinceMs,
-        held: held.sinceMs === open.from.sinceMs ? held.spans : [],
+        paused: paused.sinceMs === open.from.sinceMs ? paused.spans : [],
       };
     }
     case "strip": {
@@ -172,7 +172,7 @@ function pieceContent(open: OpenPart, id: string, life: Life, closing: Closing, 
           mirrorMs: level.mirrorMs,
           holdMs: Math.max(level.holdMs, leaves),
           window: windowWithin(level.window, open.part.timeWindow),
-          held: level.held,
+          paused: level.paused,
           isCarried: true,
         }),
       };

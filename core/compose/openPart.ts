@@ -1,6 +1,6 @@
 import type { StripRun } from "../crawl/strip.ts";
 import type { FiguresValue } from "../figures/figures.ts";
-import type { HeldSpan } from "../figures/held.ts";
+import type { PausedSpan } from "../figures/paused.ts";
 import type { Part } from "../scene/part.ts";
 import type { Moment } from "../show/slot.ts";
 import type { Place } from "./glide.ts";
@@ -19,7 +19,7 @@ export interface Level {
   /** When, from the start of the page, what these lie in can be seen; null: as long as the page. */
   readonly window: { readonly fromMs: number; readonly untilMs: number | null };
   /** Countdowns of what came with this moment or after it stood still then. */
-  readonly held: { readonly sinceMs: number; readonly spans: readonly HeldSpan[] };
+  readonly paused: { readonly sinceMs: number; readonly spans: readonly PausedSpan[] };
   /** The group fades as a whole: members do not fade for themselves when the page comes or goes by a dissolve. */
   readonly isCarried: boolean;
 }

@@ -1,6 +1,6 @@
 import type { StripRun } from "../crawl/strip.ts";
 import type { FiguresValue } from "../figures/figures.ts";
-import type { HeldSpan } from "../figures/held.ts";
+import type { PausedSpan } from "../figures/paused.ts";
 import type { Life } from "../motion/pose.ts";
 import type { Point } from "../picture/picture.ts";
 import type { Blend } from "../scene/kinds/group.ts";
@@ -14,7 +14,7 @@ export type ContentOf<Kind extends PartContent["kind"]> = Extract<PartContent, {
 interface Counted {
   readonly value: FiguresValue;
   readonly sinceMs: number;
-  readonly held: readonly HeldSpan[];
+  readonly paused: readonly PausedSpan[];
 }
 
 /** A part's content with the times that are known once it is on air. */

@@ -1,5 +1,5 @@
 import { figuresAt } from "../figures/figures.ts";
-import { readHeld } from "../figures/held.ts";
+import { readPaused } from "../figures/paused.ts";
 import { REST } from "../motion/pose.ts";
 import { contentKey } from "../picture/contentKey.ts";
 import { isShaded, movePaint } from "../picture/movePaint.ts";
@@ -20,8 +20,11 @@ export function placeFigures(
   effects: Effects,
   atMs: number,
 ): Placement[] {
-  const { value, held, sinceMs, letterCase } = content;
-  const text = inCase(readHeld(value, held, atMs, (ms) => figuresAt(value, sinceMs, ms)).text, letterCase);
+  const { value, paused, sinceMs, letterCase } = content;
+  const text = inCase(
+    readPaused(value, paused, atMs, (ms) => figuresAt(value, sinceMs, ms)).text,
+    letterCase,
+  );
   const figures = [...text].flatMap((character) => content.figures[character] ?? []);
   const widthPx = figures.reduce((sum, { advancePx }) => sum + advancePx, 0);
   const room = content.widthPx - widthPx;

@@ -1,5 +1,5 @@
 import { shareAt } from "../figures/figures.ts";
-import { readHeld } from "../figures/held.ts";
+import { readPaused } from "../figures/paused.ts";
 import { lifePoseAt, type Pose, REST } from "../motion/pose.ts";
 import type { CornerRadii, Point, Rect } from "../picture/picture.ts";
 import { pictureOfGauge } from "../scene/gauge.ts";
@@ -65,8 +65,8 @@ function placePiece(piece: Piece, atMs: number, within: Within): Placement[] {
       return [placeMixed({ id, plate, x, y, pose, pivot, radiiPx }, effects)];
     }
     case "gauge": {
-      const { value, held, sinceMs, gauge } = content;
-      const { share } = readHeld(value, held, atMs, (ms) =>
+      const { value, paused, sinceMs, gauge } = content;
+      const { share } = readPaused(value, paused, atMs, (ms) =>
         shareAt(value, gauge.fullAt, sinceMs, ms, GAUGE_STEPS),
       );
       const picture = pictureOfGauge(gauge, share);

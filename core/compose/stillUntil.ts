@@ -1,6 +1,6 @@
 import { copiesAt } from "../crawl/strip.ts";
 import { figuresAt, shareAt } from "../figures/figures.ts";
-import { readHeld } from "../figures/held.ts";
+import { readPaused } from "../figures/paused.ts";
 import { movingSpans } from "../motion/pose.ts";
 import type { Piece, Timeline } from "./piece.ts";
 import { GAUGE_STEPS } from "./placements.ts";
@@ -48,8 +48,8 @@ function stillPieces(pieces: readonly Piece[], atMs: number, isChangeOnly: boole
     if (isChangeOnly && content.kind !== "group") continue;
     switch (content.kind) {
       case "gauge": {
-        const { value, held, sinceMs, gauge } = content;
-        const { changesAtMs } = readHeld(value, held, atMs, (ms) =>
+        const { value, paused, sinceMs, gauge } = content;
+        const { changesAtMs } = readPaused(value, paused, atMs, (ms) =>
           shareAt(value, gauge.fullAt, sinceMs, ms, GAUGE_STEPS),
         );
         if (changesAtMs <= atMs) return null;
@@ -57,8 +57,8 @@ function stillPieces(pieces: readonly Piece[], atMs: number, isChangeOnly: boole
         break;
       }
       case "figures": {
-        const { value, held, sinceMs } = content;
-        const { changesAtMs } = readHeld(value, held, atMs, (ms) => figuresAt(value, sinceMs, ms));
+        const { value, paused, sinceMs } = content;
+        const { changesAtMs } = readPaused(value, paused, atMs, (ms) => figuresAt(value, sinceMs, ms));
         if (changesAtMs <= atMs) return null;
         soon(changesAtMs);
         break;

@@ -59,8 +59,8 @@ function tell(event: AirEvent, names: StoryNames): readonly [what: string, words
     case "shut":
       if (event.picture === null) return ["Picture again", outputs(event.outputIds)];
       return [event.picture === "black" ? "Black" : "Stand-by", outputs(event.outputIds)];
-    case "countdownHeld":
-      return [event.isHeld ? "Countdown held" : "Countdown goes on", layers([event.layerId])];
+    case "countdownPaused":
+      return [event.isPaused ? "Countdown paused" : "Countdown resumed", layers([event.layerId])];
     case "tested":
       return [event.picture === null ? "Test picture off" : "Test picture", outputs(event.outputIds)];
     case "screenChanged":

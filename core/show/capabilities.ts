@@ -33,7 +33,7 @@ const NEEDED: Readonly<Record<Command["kind"], Capability>> = {
   setStandBy: "run",
   beginAnew: "run",
   hold: "run",
-  holdCountdown: "run",
+  pauseCountdown: "run",
   switchPlan: "run",
   test: "run",
 };

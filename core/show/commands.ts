@@ -66,7 +66,7 @@ export const commandSchema = z.discriminatedUnion("kind", [
   /** The evening begins anew: times are counted from the next take, and the script stands at its start. The air stays. */
   z.strictObject({ kind: z.literal("beginAnew"), id }),
   /** The countdown of what is on a layer stands still, or goes on. */
-  z.strictObject({ kind: z.literal("holdCountdown"), id, layerId: nameSchema(40), isHeld: z.boolean() }),
+  z.strictObject({ kind: z.literal("pauseCountdown"), id, layerId: nameSchema(40), isPaused: z.boolean() }),
   /** Nothing comes by itself any more, until the next take. */
   z.strictObject({ kind: z.literal("hold"), id }),
   z.strictObject({

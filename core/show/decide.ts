@@ -6,9 +6,9 @@ import { type DecideContext, type Decision, NOTHING } from "./decideContext.ts";
 import { sendLayer } from "./decideSend.ts";
 import { findStageNote, STAGE_NOTE } from "./decideStageNote.ts";
 import { decideTake, findFault } from "./decideTake.ts";
-import { canHold } from "./holdCountdown.ts";
 import { pagesOn, slotsOn } from "./layers.ts";
 import { armBeneath, isAside, isSameStep, stepAt, type Target } from "./line.ts";
+import { canPause } from "./pauseCountdown.ts";
 import { pageAt, type SlotPage } from "./slot.ts";
 import type { ShowState } from "./state.ts";
 import { changedSince, LINE_PART, PLAN_PART, partsMeet } from "./undo.ts";
@@ -64,11 +64,11 @@ export function decide(state: ShowState, command: Command, context: DecideContex
       const all = state.layers.map((layer) => layer.id);
       return decideClear(state, all, null, "clearEverything", command.how, context);
     }
-    case "holdCountdown": {
-      const { layerId, isHeld } = command;
+    case "pauseCountdown": {
+      const { layerId, isPaused } = command;
       if (!state.slots[layerId]) return { refused: "noSuchLayer" };
-      const any = slotsOn(state, layerId).some(([, slot]) => canHold(slot, isHeld, startAtMs));
-      return any ? { events: [{ kind: "countdownHeld", layerId, isHeld, startAtMs }] } : NOTHING;
+      const any = slotsOn(state, layerId).some(([, slot]) => canPause(slot, isPaused, startAtMs));
+      return any ? { events: [{ kind: "countdownPaused", layerId, isPaused, startAtMs }] } : NOTHING;
     }
     case "switchPlan": {
       const moved = movedBy(state, [PLAN_PART], command.builtOn, actor);

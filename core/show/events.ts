@@ -151,9 +151,9 @@ export const airEventSchema = z.discriminatedUnion("kind", [
     sinceMs: z.number(),
   }),
   z.strictObject({
-    kind: z.literal("countdownHeld"),
+    kind: z.literal("countdownPaused"),
     layerId: z.string(),
-    isHeld: z.boolean(),
+    isPaused: z.boolean(),
     startAtMs: z.number(),
   }),
   z.strictObject({ kind: z.literal("undone"), actId: z.string(), startAtMs: z.number() }),

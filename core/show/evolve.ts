@@ -1,9 +1,9 @@
 import { LONGEST_MOTION_MS } from "../motion/track.ts";
 import type { AirEvent, LoggedEvent } from "./events.ts";
 import type { Due } from "./followAndRepeat.ts";
-import { holdLayer } from "./holdCountdown.ts";
 import { addToLayer, type Layered, slotOn } from "./layers.ts";
 import { addAside, armAfterTake, moveLine, NO_LINE, placeLine } from "./line.ts";
+import { pauseLayer } from "./pauseCountdown.ts";
 import type { Shutter } from "./shutter.ts";
 import { addMoment, EMPTY_SLOT, plainMoment, type Slot, type SlotPage } from "./slot.ts";
 import type { ShowState } from "./state.ts";
@@ -176,8 +176,8 @@ function apply(
         handPlan: event.by === "hand" ? event.plan : state.handPlan,
         planBefore: { plan: state.plan, untilMs: event.startAtMs },
       };
-    case "countdownHeld":
-      return { ...state, ...holdLayer(state, event.layerId, event.isHeld, event.startAtMs) };
+    case "countdownPaused":
+      return { ...state, ...pauseLayer(state, event.layerId, event.isPaused, event.startAtMs) };
     case "tested": {
       const tests = { ...state.tests };
       for (const id of event.outputIds) {

@@ -30,7 +30,7 @@ export const momentSchema = z.strictObject({
   /** It was put back by undo: it goes on as if it had never left, clips and crawls where they would be by now. */
   resumes: z.boolean().optional(),
   /** When its countdown stood still; the last, without an end, while it does. */
-  held: z
+  paused: z
     .array(z.strictObject({ fromMs: z.number(), untilMs: z.number().nullable() }))
     .max(60)
     .optional(),
@@ -90,7 +90,7 @@ export function addMoment(slot: Slot, moment: NewMoment): Slot {
   const goesOn = before && moment.page !== null && pageAt(slot, startAtMs)?.cueId === moment.page.cueId;
   const sinceMs = moment.sinceMs ?? (goesOn ? before.sinceMs : startAtMs);
   // The next step of what is there goes on with its countdown as it is.
-  const goingOn = goesOn && before.held ? { held: before.held } : {};
+  const goingOn = goesOn && before.paused ? { paused: before.paused } : {};
   const chain: Moment[] = [...slot, { ...goingOn, ...moment, startAtMs, sinceMs }];
   // The page before the one that still moves must stay: it is what leaves or changes.
   let base = 0;
