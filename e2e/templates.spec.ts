@@ -29,8 +29,8 @@ const WHOLE = { x: 0, y: 0, width: 1920, height: 1080 };
 async function importAndWear(page: Page, name: string, template: object): Promise<void> {
   await page.getByLabel("Import a template").setInputFiles(file(name, template));
   await expect(page.getByText(`“${name}” can be chosen on pages from now on.`)).toBeVisible();
-  await page.getByRole("button", { name: `use as the outfit’s own : ${name}` }).click();
-  await expect(page.getByText(`“${name}” is the outfit’s own from the next take on.`)).toBeVisible();
+  await page.getByRole("button", { name: `use by default : ${name}` }).click();
+  await expect(page.getByText(`“${name}” is the outfit’s default from the next take on.`)).toBeVisible();
 }
 
 test("a bed made elsewhere is in the template itself: it is seen on the outputs, on the desk and in stills", async ({

@@ -100,7 +100,7 @@ export function DesignView({
         "word",
         kind === "remove"
           ? `“${name}” is deleted. Pages that used it use the outfit’s own from their next take.`
-          : `“${name}” is the outfit’s own from the next take on. What is on air stays as it is.`,
+          : `“${name}” is the outfit’s default from the next take on. What is on air stays as it is.`,
       );
     await revalidate();
   };
@@ -253,7 +253,7 @@ function TemplateGrid({
                   onClick={() => onChange("wear", template)}
                   className="inline-flex min-h-6 items-center text-[14px] text-second hover:text-paper hover:underline"
                 >
-                  use as the outfit’s own<span className="sr-only">: {template.name}</span>
+                  use by default<span className="sr-only">: {template.name}</span>
                 </button>
               )}
               {templates.filter((other) => other.template.fieldSet === template.fieldSet).length > 1 && (
