@@ -1,11 +1,12 @@
 import type { Dress } from "../../core/compose/compose.ts";
 import { createDresser, type LearningDress } from "../../core/compose/dress.ts";
 import type { Documents, PinnedDocument } from "../../core/rundown/pinnedDocument.ts";
+import { fontsIn } from "../../core/scene/fontsIn.ts";
 import type { Shaper } from "../../core/text/shaper.ts";
 import { ImageShelf } from "../../painters/imageShelf.ts";
 import type { Canvas2D, MadeCanvas, PaintKit } from "../../painters/paint.ts";
 import type { VideoMaker } from "../../painters/videoPlate.ts";
-import { createLateFonts, fallbackFonts, type LoadedShaper, loadShaper, onFonts } from "./shaper.ts";
+import { createLateFonts, fallbackFonts, type LoadedShaper, loadShaper, onFonts, wordsIn } from "./shaper.ts";
 import { Studio } from "./studio.ts";
 
 const addressOf = (file: string) => `/media/${file}`;
@@ -27,7 +28,7 @@ export class Drawing {
   readonly #documents: Documents;
   readonly #timeZone: string;
   readonly #listeners = new Set<() => void>();
-  readonly #lateFonts: (words: string) => void;
+  readonly #lateFonts: (words: string) => boolean;
   #dress: LearningDress;
   #studio: Studio | "none" | undefined;
 
@@ -39,6 +40,7 @@ export class Drawing {
     const dresser = () => createDresser(documents, shaper, fallbackFonts(), timeZone);
     this.#dress = dresser();
     const layOutAnew = () => {
+      // What the worker still lays out for the one before is not taken in by this one.
       this.#dress = dresser();
       for (const listener of this.#listeners) listener();
     };
@@ -52,17 +54,13 @@ export class Drawing {
     return new Drawing(await loadShaper(), documents, timeZone);
   }
 
-  readonly dress: LearningDress = Object.assign<Dress, Omit<LearningDress, keyof Dress>>(
-    (page, outfitId, output, armed) => this.#dress(page, outfitId, output, armed),
-    {
-      isKnown: (...asked) => this.#dress.isKnown(...asked),
-      learn: (laidOut, ...asked) => this.#dress.learn(laidOut, ...asked),
-    },
-  );
+  readonly dress: Dress = (page, outfitId, output, armed) => this.#dress(page, outfitId, output, armed);
+
+  readonly isKnown = (...asked: Parameters<Dress>): boolean => this.#dress.isKnown(...asked);
 
   /** A document has come: its words may want a font. */
   loadFontsFor(document: PinnedDocument): void {
-    if (document.kind === "page") this.#lateFonts(JSON.stringify([document.values, document.flow]));
+    this.#lateFonts(wordsIn(document));
   }
 
   /** Told when pages are to be laid out again. @returns a function that ends it */
@@ -77,6 +75,18 @@ export class Drawing {
       return document?.kind === "media" ? document.key : null;
     };
     return { addressOf, keyOf, sound };
+  }
+
+  /** Has a page laid out beside this window, unless it knows it; what comes back too late, or in a font that is not here, is let go. */
+  async layOutBeside(...asked: Parameters<Dress>): Promise<void> {
+    const { studio } = this;
+    const dress = this.#dress;
+    const [page, outfitId, output] = asked;
+    if (!studio || dress.isKnown(...asked)) return;
+    const laidOut = await studio.layOut(page, outfitId, output);
+    if (!laidOut || dress !== this.#dress) return;
+    const fonts = fontsIn(laidOut.parts);
+    if (fonts.every((id) => this.shaper.hasFont(id))) dress.learn(laidOut, ...asked);
   }
 
   /** Lays out and paints beside this window, from the first time it is asked for; undefined where the browser cannot. */

@@ -1,5 +1,3 @@
-import type { Dress } from "../../core/compose/compose.ts";
-import type { LearningDress } from "../../core/compose/dress.ts";
 import { platesOf } from "../../core/compose/platesOf.ts";
 import { pageTimeline } from "../../core/compose/still.ts";
 import { filesOf } from "../../core/picture/picture.ts";
@@ -7,6 +5,7 @@ import type { Plate } from "../../core/scene/part.ts";
 import type { Target } from "../../core/show/line.ts";
 import type { ShowState } from "../../core/show/state.ts";
 import type { PlateCache } from "../../painters/plateCache.ts";
+import type { Drawing } from "./drawing.ts";
 import type { Studio } from "./studio.ts";
 
 type Output = Parameters<typeof pageTimeline>[3];
@@ -22,17 +21,15 @@ export interface PreloadParts {
   readonly targets: readonly Target[];
   readonly state: ShowState;
   readonly output: Output;
-  readonly dress: LearningDress;
+  readonly drawing: Drawing;
   readonly caches: readonly PlateCache[];
-  /** Lays out and paints beside the window; without it that is done here, in slices. */
-  readonly studio: Studio | undefined;
   readonly isMoving: () => boolean;
   readonly onDone: () => void;
 }
 
 /**
- * Lays out and paints what may be taken soon, so that the take finds its plates ready: in a worker, one plate after another, the
- * most likely page first, and never while something moves.
+ * Lays out and paints what may be taken soon, so that the take finds its plates ready: in a worker where the browser has one for that,
+ * one plate after another, the most likely page first, and never while something moves.
  * @returns a function that gives the rest up
  */
 export function preloadPlates(parts: PreloadParts): () => void {
@@ -44,21 +41,20 @@ export function preloadPlates(parts: PreloadParts): () => void {
 }
 
 async function prepareAll(parts: PreloadParts, signal: AbortSignal): Promise<void> {
-  const { targets, state, output, dress, caches, studio } = parts;
+  const { targets, state, output, caches, drawing } = parts;
+  const { studio, dress } = drawing;
   const outfitId = state.plan.outputs[output.id]?.outfitId;
   if (!outfitId) return;
   studio?.letGo();
   for (const target of targets) {
     await quiet(parts, signal);
     if (signal.aborted) return;
-    if (studio && !dress.isKnown(target, outfitId, output)) {
-      const laidOut = await studio.layOut(target, outfitId, output);
-      if (signal.aborted) return;
-      if (laidOut) dress.learn(laidOut, target, outfitId, output);
+    if (!drawing.isKnown(target, outfitId, output)) {
+      await drawing.layOutBeside(target, outfitId, output);
       await quiet(parts, signal);
       if (signal.aborted) return;
     }
-    const plates = platesOf(pageTimeline(target, "preload", outfitId, output, dress as Dress, true).pieces);
+    const plates = platesOf(pageTimeline(target, "preload", outfitId, output, dress, true).pieces);
     for (const cache of caches)
       for (const plate of plates) {
         if (cache.has(plate)) continue;

@@ -23,14 +23,12 @@ export async function prepareBeside(
     const wanted: Parameters<Dress>[] = [];
     // What is next beside an armed step is said by this thread: the worker is not told what is armed.
     compose((...asked) => {
-      if (!asked[3] && !dress.isKnown(...asked)) wanted.push(asked);
+      if (!asked[3] && !drawing.isKnown(...asked)) wanted.push(asked);
       return undefined;
     });
     for (const asked of wanted) {
-      const [page, outfitId, output] = asked;
-      const laidOut = await studio.layOut(page, outfitId, output);
+      await drawing.layOutBeside(...asked);
       if (signal.aborted) return undefined;
-      if (laidOut) dress.learn(laidOut, ...asked);
     }
   }
   const timeline = compose(dress);

@@ -1,3 +1,4 @@
+import type { PinnedDocument } from "../../core/rundown/pinnedDocument.ts";
 import { FALLBACK_FONTS, SHIPPED_FONTS, type ShippedFont } from "../../core/text/fontList.ts";
 import { createHarfBuzzShaper } from "../../core/text/harfbuzz.ts";
 import type { Shaper } from "../../core/text/shaper.ts";
@@ -64,25 +65,33 @@ async function fetchFont({ id }: { readonly id: string }): Promise<[string, Uint
   return [id, new Uint8Array(await response.arrayBuffer())];
 }
 
+/** Everything in a document that fonts are wanted for, as one text. */
+export const wordsIn = (document: PinnedDocument): string =>
+  document.kind === "page" ? JSON.stringify([document.values, document.flow]) : "";
+
 const LATE: readonly ShippedFont[] = SHIPPED_FONTS.filter(({ late }) => late !== null);
 
 /**
  * Watches for words that want a font which is not loaded yet.
  * @param onLoaded called when one has come: what was laid out without it is to be laid out again
+ * @returns a watch: it says whether all that some words want are here, and has the others come
  */
-export function createLateFonts(shaper: Shaper, onLoaded: () => void): (words: string) => void {
+export function createLateFonts(shaper: Shaper, onLoaded: () => void): (words: string) => boolean {
   const asked = new Set<string>();
   return (words) => {
     // Words come as JSON: a line ends at a quote or an escaped line feed.
     const lines = words.split(/"|\\n/);
+    let areHere = true;
     for (const font of LATE) {
-      if (asked.has(font.id) || shaper.hasFont(font.id) || !lines.some((line) => font.late?.wanted(line)))
-        continue;
+      if (shaper.hasFont(font.id) || !lines.some((line) => font.late?.wanted(line))) continue;
+      areHere = false;
+      if (asked.has(font.id)) continue;
       asked.add(font.id);
       void fetchPatiently(() => fetchFont(font)).then(([id, bytes]) => {
         shaper.addFont(id, bytes);
         onLoaded();
       });
     }
+    return areHere;
   };
 }

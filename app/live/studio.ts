@@ -42,6 +42,7 @@ export class Studio {
   readonly #sent = new Set<string>();
   readonly #waiting = new Map<number, (said: unknown) => void>();
   #count = 0;
+  #isGone = false;
 
   /** @returns undefined where the browser has no canvas for workers */
   static open(documents: Documents, timeZone: string): Studio | undefined {
@@ -109,12 +110,15 @@ export class Studio {
   #ask(request: StudioRequest): Promise<unknown> {
     const id = ++this.#count;
     return new Promise((resolve) => {
+      if (this.#isGone) return resolve(undefined);
       this.#waiting.set(id, resolve);
       this.#worker.postMessage({ id, ...request });
     });
   }
 
+  /** From now on the window does everything itself. */
   #giveUp(): void {
+    this.#isGone = true;
     for (const settle of this.#waiting.values()) settle(undefined);
     this.#waiting.clear();
   }

@@ -2,13 +2,13 @@ import { createDresser, type LearningDress } from "../../core/compose/dress.ts";
 import type { PinnedDocument } from "../../core/rundown/pinnedDocument.ts";
 import { canvasSize, type PaintKit, paintPicture } from "../../painters/paint.ts";
 import { makeOffscreen } from "./offscreen.ts";
-import { createLateFonts, fallbackFonts, fontsChanged, loadShaper, onFonts } from "./shaper.ts";
+import { createLateFonts, fallbackFonts, fontsChanged, loadShaper, onFonts, wordsIn } from "./shaper.ts";
 import type { StudioAnswer, StudioRequest } from "./studio.ts";
 
 /** Lays out and paints beside the window, with fonts and documents of its own: the same code, the same pictures. */
 const documents = new Map<string, PinnedDocument>();
 let dresser: LearningDress | undefined;
-let lateFonts: ((words: string) => void) | undefined;
+let lateFonts: ((words: string) => boolean) | undefined;
 
 async function ready(timeZone: string): Promise<{ readonly dress: LearningDress; readonly kit: PaintKit }> {
   const { shaper } = await loadShaper();
@@ -32,10 +32,7 @@ async function answer(
 ): Promise<{ readonly said: unknown; readonly sent: Transferable[] }> {
   switch (request.kind) {
     case "documents":
-      for (const [hash, document] of request.documents) {
-        documents.set(hash, document);
-        if (document.kind === "page") lateFonts?.(JSON.stringify([document.values, document.flow]));
-      }
+      for (const [hash, document] of request.documents) documents.set(hash, document);
       return { said: null, sent: [] };
     case "keep": {
       const kept = new Set(request.hashes);
@@ -48,6 +45,9 @@ async function answer(
     case "layOut": {
       const { page, outfitId, output, timeZone } = request;
       const { dress } = await ready(timeZone);
+      // Words that wait for a font are the window's: it has them laid out again when the font is there.
+      const document = documents.get(page.content);
+      if (document && lateFonts && !lateFonts(wordsIn(document))) return { said: null, sent: [] };
       return { said: dress(page, outfitId, output)?.laidOut ?? null, sent: [] };
     }
     case "paint": {

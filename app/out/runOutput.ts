@@ -139,15 +139,13 @@ export function runOutput(
   const preloadSoon = () => {
     giveUpPreloading();
     const { state, preloaded } = copy;
-    const { dress, studio } = drawing ?? {};
-    if (!state || !dress || !fitted) return;
+    if (!state || !drawing || !fitted) return;
     giveUpPreloading = preloadPlates({
       targets: preloaded,
       state,
       output: canvasOf(output),
-      dress,
+      drawing,
       caches: fitted.caches,
-      studio,
       isMoving: () => root.dataset.moving === "yes",
       onDone: () => {
         root.dataset.preloaded = preloaded
