@@ -122,8 +122,12 @@ export function parseDayAndTime(typed: string): DayAndTime | undefined {
 const MIDNIGHT: TimeOfDay = { hours: 0, minutes: 0, seconds: 0 };
 const monthOf = (name = "") => String(MONTHS.indexOf(name.slice(0, 3)) + 1);
 
-/** The instant of a time on a day; of one without a year the first after `afterMs`. */
-export function instantOf({ year, month, day, time }: DayAndTime, afterMs: number, timeZone: string): number {
+/** The instant of a time on a day; of one without a year the first after `afterMs`. Undefined where the zone skips that day. */
+export function instantOf(
+  { year, month, day, time }: DayAndTime,
+  afterMs: number,
+  timeZone: string,
+): number | undefined {
   const on = (of: number) =>
     timeOnDay(`${String(of).padStart(4, "0")}-${two(month)}-${two(day)}`, time, timeZone);
   if (year !== null) return on(year);
@@ -132,9 +136,9 @@ export function instantOf({ year, month, day, time }: DayAndTime, afterMs: numbe
   for (let of = first; of <= first + 8; of++) {
     if (new Date(Date.UTC(of, month - 1, day)).getUTCMonth() !== month - 1) continue;
     const atMs = on(of);
-    if (atMs > afterMs) return atMs;
+    if (atMs !== undefined && atMs > afterMs) return atMs;
   }
-  throw new Error(`No year has a ${month}-${day}`);
+  return undefined;
 }
 
 const DAY_MS = 86_400_000;
@@ -162,9 +166,9 @@ const EARLIEST_ZONE_MS = 14 * 3_600_000;
 /**
  * The instant at which the zone's wall clock shows that time on that day.
  * @param day YYYY-MM-DD
- * @throws when the zone skips the whole day
+ * @returns undefined where the zone skips the whole day
  */
-export function timeOnDay(day: string, time: TimeOfDay, timeZone: string): number {
+export function timeOnDay(day: string, time: TimeOfDay, timeZone: string): number | undefined {
   const dayOf = new Intl.DateTimeFormat("en-CA", {
     timeZone,
     year: "numeric",
@@ -176,5 +180,5 @@ export function timeOnDay(day: string, time: TimeOfDay, timeZone: string): numbe
     atMs = nextTimeOfDay(atMs, time, timeZone);
     if (dayOf.format(atMs) === day) return atMs;
   }
-  throw new Error(`${timeZone} has no ${JSON.stringify(time)} on ${day}`);
+  return undefined;
 }

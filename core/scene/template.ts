@@ -43,7 +43,7 @@ export const templateSchema = z.strictObject({
   kind: z.literal("template"),
   format: z.literal(2),
   /** The same through every change of its name; a file without one gets one when it is brought in. */
-  id: z.string().max(60).default(""),
+  id: z.string().max(80).default(""),
   name: z.string().min(1).max(80),
   /** The field set whose pages can wear this template. */
   fieldSet: z.string().min(1).max(40),

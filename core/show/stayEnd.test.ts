@@ -12,6 +12,8 @@ test("a page leaves after its stay, a second after its countdown is at zero, or 
   expect(ends(countdown)).toBe(at + 301_000);
   expect(ends({ ...countdown, stayMs: 8_000 })).toBe(at + 8_000);
   expect(ends({ leavesAtZeroOf: "to", values: { to: "19:00" } })).toBe(at + 3_601_000);
+  // A day of last year was zero all along.
+  expect(ends({ leavesAtZeroOf: "to", values: { to: "2025-11-28 18:00" } })).toBeNull();
   // What nobody can read does not make it go.
   expect(ends({ leavesAtZeroOf: "to", values: { to: "when the boats are in" } })).toBeNull();
 });

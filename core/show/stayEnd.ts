@@ -14,8 +14,8 @@ export function stayEndsAt(
   if (leavesAtZeroOf !== "") {
     const to = values[leavesAtZeroOf] ?? "";
     const zeroMs = countdownTargetMs({ kind: "countdown", to, timeZone, atZero: "hold" }, startAtMs);
-    // It shows its zero before it goes.
-    if (zeroMs !== undefined) ends.push(zeroMs + ZERO_IS_SEEN_MS);
+    // It shows its zero before it goes; a zero long past is no reason to go.
+    if (zeroMs !== undefined && zeroMs >= startAtMs) ends.push(zeroMs + ZERO_IS_SEEN_MS);
   }
   return ends.length === 0 ? null : Math.round(Math.min(...ends));
 }

@@ -102,7 +102,8 @@ export function createTemplatesEditor(
       );
     // One that is the same as another by its id would be chosen in its place.
     const isTaken = others.some(({ template }) => template.id === brought.id);
-    const id = old?.template.id || (brought.id === "" || isTaken ? randomUUID() : brought.id);
+    // Pages name the old one by its key, which is its name where it has no id.
+    const id = old ? templateKey(old.template) : brought.id === "" || isTaken ? randomUUID() : brought.id;
     const byName = new Map(media.list().map(({ hash, info }) => [info.name, hash]));
     const { template, missing } = withLibraryMedia({ ...brought, id }, (name) => byName.get(name));
     if (old) await replaceTemplate(db, contents, rowOf({ outfitId, fieldSet, key: "" }, old.hash), template);

@@ -4,7 +4,9 @@ import { type Output, outputSchema } from "../../core/venue/plan.ts";
 import { type OpenShow, openShow, TestWindow } from "../../test-support/openShow.ts";
 import { Guesses } from "../access/guesses.ts";
 import { Pairing } from "../access/pairing.ts";
+import { ContentStore } from "../store/contentStore.ts";
 import { MOST_OUTPUTS } from "../store/screenStore.ts";
+import { addTemplate } from "../store/showStore.ts";
 
 const DESK = { kind: "desk", id: "screens-view" } as const;
 
@@ -224,6 +226,14 @@ describe("templates that are brought in", () => {
     expect(key).not.toBe(templateKey(worn));
     expect(await refused(outfitId, { ...worn, name: "Our new one" }, key)).toBeUndefined();
     expect([names()?.at(-1), keyOf("Our new one")]).toEqual(["Our new one", key]);
+    // So does one in the place of one of before, which has no id: pages chose it by its name.
+    const contents = new ContentStore(show.db);
+    const { id: showId } = await show.db.selectFrom("show").select("id").executeTakeFirstOrThrow();
+    await addTemplate(show.db, contents, showId, outfitId, { ...worn, id: "", name: "Of before" });
+    expect(await wear(as(key))).toBeUndefined();
+    expect(await refused(outfitId, { ...worn, name: "Of today" }, "Of before")).toBeUndefined();
+    expect(keyOf("Of today")).toBe("Of before");
+    expect(await remove(as("Of before"))).toBeUndefined();
     // It is made the outfit's own, and the one that was can go.
     expect(await wear(as(key))).toBeUndefined();
     expect(names()).toEqual(["Our new one", ...before]);
