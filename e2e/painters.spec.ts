@@ -5,9 +5,11 @@ import type { Shaper } from "../core/text/shaper.ts";
 import { isAtRest } from "../painters/geometry.ts";
 import { loadShaper } from "../server/fonts/shippedFonts.ts";
 import { drawPlacements, serverPaintKit } from "../server/stills/serverCanvas.ts";
+import { box, make, move } from "../test-support/designs.ts";
 import { arrivingAt0 } from "../test-support/moments.ts";
-import { lay } from "../test-support/pages.ts";
+import { HD, lay } from "../test-support/pages.ts";
 import { SEEDED_SIZE, SEEDED_VALUES, seededTemplate } from "../test-support/seededTemplate.ts";
+import { CLIP, timelineOf } from "../test-support/takes.ts";
 import { expect, test } from "./support/show.ts";
 
 const SEEDS = 500;
@@ -102,4 +104,73 @@ test(`seeds 1 to ${SEEDS}: templates of every kind of object, moving and at rest
   expect(over(asElements, true, 0.06)).toEqual([]);
   // Most are as good as equal.
   expect(onCanvas.filter(({ share }) => share < 0.005).length).toBeGreaterThan(SEEDS * 0.8);
+});
+
+test("a tint over a clip that is seen through colours what of it is seen, and nothing else", async ({
+  page,
+  show,
+}) => {
+  const shaper = await loadShaper();
+  await page.goto(`${show.base}/gallery`);
+  await expect.poll(() => page.evaluate(() => window.paintDoor !== undefined)).toBe(true);
+  // Its left half is red, its right half clear.
+  const recorded = await page.evaluate(async () => {
+    const canvas = Object.assign(document.createElement("canvas"), { width: 640, height: 360 });
+    const context = canvas.getContext("2d");
+    const recorder = new MediaRecorder(canvas.captureStream(), { mimeType: "video/webm;codecs=vp8" });
+    const pieces: Blob[] = [];
+    recorder.ondataavailable = ({ data }) => pieces.push(data);
+    recorder.start(50);
+    while (pieces.length < 6) {
+      await new Promise(requestAnimationFrame);
+      if (!context) throw new Error("no canvas");
+      context.fillStyle = pieces.length % 2 ? "#ff0000" : "#fe0000";
+      context.fillRect(0, 0, 320, 360);
+    }
+    const ended = new Promise((resolve) => {
+      recorder.onstop = resolve;
+    });
+    recorder.stop();
+    await ended;
+    const bytes = new Uint8Array(await new Blob(pieces).arrayBuffer());
+    return btoa(bytes.reduce((text, byte) => text + String.fromCharCode(byte), ""));
+  });
+  await page.route(`**/${CLIP.file}`, (route) =>
+    route.fulfill({ body: Buffer.from(recorded, "base64"), contentType: "video/webm" }),
+  );
+  const clip = make("video", {
+    id: "clip",
+    box: box(0, 0, 640, 360),
+    source: { kind: "media", hash: CLIP.file },
+    motion: { enter: [move("tint", 0, 1, 1_000, 0, "linear")], tint: "#0000ff" },
+  });
+  const timeline = timelineOf(shaper, [clip], [{ atMs: 0, values: {} }]);
+  const colors = async (atMs: number) => {
+    await page.evaluate(([list, w, h, ground]) => window.paintDoor?.openStage(w, h, ground).draw(list), [
+      placementsAt(timeline, atMs, HD).map((one) => ({ ...one, isPlaying: false, positionMs: 0 })),
+      640,
+      360,
+      GROUND,
+    ] as const);
+    return async () => {
+      const shot = PNG.sync.read(await page.screenshot({ clip: { x: 0, y: 0, width: 640, height: 360 } }));
+      return [160, 480].map((x) => [...shot.data.subarray((180 * 640 + x) * 4, (180 * 640 + x) * 4 + 3)]);
+    };
+  };
+  const ground = [36, 56, 74];
+  const close = (a: readonly number[], b: readonly number[]) =>
+    a.every((value, i) => Math.abs(value - (b[i] ?? 0)) < 12);
+  for (const [atMs, expected] of [
+    [1_000, [0, 0, 255]],
+    [500, [128, 0, 128]],
+    [0, [255, 0, 0]],
+  ] as const) {
+    const seen = await colors(atMs);
+    await expect
+      .poll(async () => {
+        const [left, right] = await seen();
+        return left && right && close(left, expected) && close(right, ground) ? "as meant" : [left, right];
+      })
+      .toBe("as meant");
+  }
 });

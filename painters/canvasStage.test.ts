@@ -8,8 +8,10 @@ import type { Shaper } from "../core/text/shaper.ts";
 import { box, ellipse, group, linear, rectangle, solid, text } from "../designs/parts.ts";
 import { loadShaper } from "../server/fonts/shippedFonts.ts";
 import { contextOf, drawPlacements, serverPaintKit } from "../server/stills/serverCanvas.ts";
+import { make, move } from "../test-support/designs.ts";
 import { lay, templateOf } from "../test-support/pages.ts";
-import { fillAndKey } from "./canvasStage.ts";
+import { CLIP, timelineOf } from "../test-support/takes.ts";
+import { drawOnCanvas, fillAndKey } from "./canvasStage.ts";
 import { paintPicture } from "./paint.ts";
 
 let shaper: Shaper;
@@ -110,6 +112,42 @@ describe("stills", () => {
         if ((key?.[i + 3] ?? 0) > 8) expect(key?.[i]).toBe(255);
       }
     }
+  });
+
+  test("a frame of a clip is tinted where it is not clear, and blurred", () => {
+    const frame = createCanvas(480, 270);
+    const context = frame.getContext("2d");
+    context.fillStyle = "#ff0000";
+    context.fillRect(0, 0, 240, 270);
+    const motion = (property: "tint" | "blur") => ({
+      enter: [move(property, 0, 1, 1_000, 0, "linear")],
+      ...{ tint: "#0000ff", blurPx: 6 },
+    });
+    const shown = (property: "tint" | "blur") => {
+      const clip = make("video", {
+        id: "clip",
+        box: box(0, 0, 480, 270),
+        source: { kind: "media", hash: CLIP.file },
+        motion: motion(property),
+      });
+      const placements = placementsAt(timelineOf(shaper, [clip], [{ atMs: 0, values: {} }]), 1_000, SIZE);
+      const canvas = createCanvas(SIZE.widthPx, SIZE.heightPx);
+      const [one] = placements;
+      if (one?.kind !== "video") throw new Error(`${one?.kind} is no clip`);
+      const kit = serverPaintKit(shaper);
+      drawOnCanvas(contextOf(canvas), [one], {
+        ...{ kit, scale: 1, ...SIZE },
+        frameOf: () => frame as unknown as CanvasImageSource,
+      });
+      return pixels(canvas);
+    };
+    const tinted = shown("tint");
+    expect([pixel(tinted, 60, 60), pixel(tinted, 400, 60)]).toEqual([
+      [0, 0, 255, 255],
+      [0, 0, 0, 0],
+    ]);
+    const edge = pixel(shown("blur"), 240, 135)[3] ?? 0;
+    expect(Math.abs(edge - 128)).toBeLessThan(16);
   });
 
   test("a group fades as one: what lies over another of its members does not show through", () => {

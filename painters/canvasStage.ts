@@ -5,7 +5,7 @@ import type { Picture, Point, Rect } from "../core/picture/picture.ts";
 import { shapePath } from "../core/picture/shapePath.ts";
 import type { Plate } from "../core/scene/part.ts";
 import { boundsOf, isAtRest, opacityOf } from "./geometry.ts";
-import { type Canvas2D, canvasSize, type PaintKit, paintPicture } from "./paint.ts";
+import { type Canvas2D, canvasSize, layTint, type PaintKit, paintPicture } from "./paint.ts";
 
 export interface CanvasStageParts {
   readonly kit: PaintKit;
@@ -156,8 +156,9 @@ function drawVideo(
     clipTo(context, cut(pose, box) ?? box, radiiPx, parts.kit);
     context.imageSmoothingEnabled = true;
     context.imageSmoothingQuality = "high";
+    if (blurPx > 0) context.filter = `blur(${blurPx * parts.scale}px)`;
     const { x: fx, y: fy, width, height } = video.frame;
-    context.drawImage(frame, x + fx, y + fy, width, height);
+    context.drawImage(tinted(frame, video.frame, tints.at(-1), parts), x + fx, y + fy, width, height);
     return;
   }
   if (!video.poster) return;
@@ -174,6 +175,21 @@ function drawVideo(
     clipTo(context, box, radiiPx, parts.kit);
   }
   drawImage(context, painted, on, { pose, pivot }, radiiPx, parts, within, opacity);
+}
+
+/** A frame with a tint over what of it is not clear. */
+function tinted(
+  frame: CanvasImageSource,
+  { width, height }: Rect,
+  tint: Picture["tint"],
+  { scale, kit }: CanvasStageParts,
+): CanvasImageSource {
+  if (!tint) return frame;
+  const [widthPx, heightPx] = [Math.ceil(width * scale), Math.ceil(height * scale)];
+  const { image, context } = kit.makeCanvas(widthPx, heightPx);
+  context.drawImage(frame, 0, 0, widthPx, heightPx);
+  layTint(context, tint, widthPx, heightPx);
+  return image;
 }
 
 /** Members are drawn together and then laid on as one, where the group fades, blends or is cut. */

@@ -1,45 +1,53 @@
 import type { ChromaKey } from "../core/picture/chromaKey.ts";
 import { createGpuKeyer, type FrameKeyer } from "./gpuKeyer.ts";
 import type { KeyedFrame, KeyRequest } from "./keyWorker.ts";
+import { watchFrames } from "./watchFrames.ts";
 
 /** Cuts a clip out frame by frame, on the GPU where there is a real one, else in a worker. */
 export class ChromaKeyer {
   readonly canvas: HTMLCanvasElement = document.createElement("canvas");
   readonly #video: HTMLVideoElement;
   readonly #keyer: FrameKeyer;
-  #handle = 0;
-  #stopped = false;
-
   readonly #onDrawn: () => void;
+  readonly #unwatch: () => void;
+  #isStopped = false;
+  #isDrawing = false;
+  #isBehind = false;
 
   constructor(video: HTMLVideoElement, key: ChromaKey, onDrawn: () => void) {
     this.#video = video;
     this.#onDrawn = onDrawn;
     this.#keyer = createGpuKeyer(this.canvas, key) ?? createWorkerKeyer(this.canvas, key);
     this.canvas.dataset.keyedBy = this.#keyer.name;
-    this.#wait();
+    this.#unwatch = watchFrames(video, () => void this.#draw());
   }
 
   discard(): void {
-    this.#stopped = true;
-    this.#video.cancelVideoFrameCallback(this.#handle);
+    this.#isStopped = true;
+    this.#unwatch();
     this.#keyer.discard();
   }
 
-  #wait(): void {
-    this.#handle = this.#video.requestVideoFrameCallback(() => {
-      if (this.#stopped) return;
-      void this.#keyer.draw(this.#video).finally(() => {
-        this.canvas.dataset.frames = String(Number(this.canvas.dataset.frames ?? 0) + 1);
-        if (this.#stopped) return;
-        this.#onDrawn();
-        this.#wait();
-      });
-    });
+  /** One frame at a time: one that falls behind leaves frames out instead of queueing them, never the newest. */
+  async #draw(): Promise<void> {
+    this.#isBehind = this.#isDrawing;
+    if (this.#isDrawing) return;
+    this.#isDrawing = true;
+    const isDrawn = await this.#keyer.draw(this.#video).then(
+      () => true,
+      // No frame of it can be read now: the last one stays.
+      () => false,
+    );
+    this.#isDrawing = false;
+    if (this.#isStopped) return;
+    if (isDrawn) {
+      this.canvas.dataset.frames = String(Number(this.canvas.dataset.frames ?? 0) + 1);
+      this.#onDrawn();
+    }
+    if (this.#isBehind) void this.#draw();
   }
 }
 
-/** One frame at a time: a worker that falls behind leaves frames out instead of queueing them. */
 function createWorkerKeyer(canvas: HTMLCanvasElement, key: ChromaKey): FrameKeyer {
   const worker = new Worker(new URL("./keyWorker.ts", import.meta.url), { type: "module" });
   const context = canvas.getContext("bitmaprenderer");

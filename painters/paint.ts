@@ -34,6 +34,7 @@ export interface Canvas2D {
   globalCompositeOperation: GlobalCompositeOperation;
   imageSmoothingEnabled: boolean;
   imageSmoothingQuality: ImageSmoothingQuality;
+  filter: string;
   lineWidth: number;
   lineJoin: CanvasLineJoin;
   lineCap: CanvasLineCap;
@@ -111,18 +112,22 @@ export function paintPicture(
     blurPixels(pixels.data, widthPx, heightPx, picture.blurPx * scale);
     context.putImageData(pixels, 0, 0);
   }
-  // Source-atop paints over what is there and keeps its alpha.
+  if (picture.tint) layTint(context, picture.tint, widthPx, heightPx);
+  if (signal === "key") layTint(context, { color: "#ffffff", amount: 1 }, widthPx, heightPx);
+}
+
+/** Paints a colour over what is there, which keeps its alpha. @param context with no transform */
+export function layTint(
+  context: Canvas2D,
+  { color, amount }: NonNullable<Picture["tint"]>,
+  widthPx: number,
+  heightPx: number,
+): void {
   context.globalCompositeOperation = "source-atop";
-  if (picture.tint) {
-    context.globalAlpha = picture.tint.amount;
-    context.fillStyle = picture.tint.color;
-    context.fillRect(0, 0, widthPx, heightPx);
-    context.globalAlpha = 1;
-  }
-  if (signal === "key") {
-    context.fillStyle = "#ffffff";
-    context.fillRect(0, 0, widthPx, heightPx);
-  }
+  context.globalAlpha = amount;
+  context.fillStyle = color;
+  context.fillRect(0, 0, widthPx, heightPx);
+  context.globalAlpha = 1;
   context.globalCompositeOperation = "source-over";
 }
 

@@ -4,6 +4,7 @@ import type { ChromaKey } from "../core/picture/chromaKey.ts";
 import { ChromaKeyer } from "./chromaKeyer.ts";
 import { keepInStep, loadAnewOnError } from "./keepInStep.ts";
 import type { Signal } from "./paint.ts";
+import { watchFrames } from "./watchFrames.ts";
 
 /** What clips need to know of the window they play in. */
 export interface VideoMaker {
@@ -18,54 +19,72 @@ type VideoPlacement = Extract<Placement, { kind: "video" }>;
 
 /**
  * A clip on screen: plays by the page's clock, cut to its box, keyed where its settings say so. In a key's window it is its alpha in
- * white, frame by frame.
+ * white, frame by frame; a tint lies over its alpha too, and over all of what nothing is seen through.
  */
 export class VideoPlate {
   readonly element: HTMLElement;
   readonly #video: HTMLVideoElement;
   readonly #picture: HTMLElement;
   readonly #content: Video;
+  readonly #signal: Signal;
   readonly #sound: boolean;
+  readonly #onFrame: (() => void) | undefined;
   readonly #keyer: ChromaKeyer | undefined;
-  readonly #white: WhiteOf | undefined;
-  readonly #tint: HTMLElement | undefined;
+  /** Of what is seen through. */
+  readonly #alpha: AlphaOf | undefined;
+  /** Takes the colour of a tint. */
+  readonly #cover: HTMLElement;
   readonly #end = new AbortController();
-  #frameRequest = 0;
+  #unwatch: (() => void) | undefined;
+  #alphaColor = "";
 
   /** @param onFrame called for each new frame of it, for whoever draws them on a canvas */
   constructor(content: Video, maker: VideoMaker, signal: Signal = "fill", onFrame?: () => void) {
     this.#content = content;
+    this.#signal = signal;
+    this.#onFrame = onFrame;
     this.#sound = maker.sound && content.level > 0;
     this.#video = document.createElement("video");
-    this.#video.src = maker.addressOf(content.file);
-    loadAnewOnError(this.#video, this.#end.signal);
     this.#video.muted = !this.#sound;
     this.#video.playsInline = true;
     this.#video.preload = "auto";
     this.#video.loop = content.atEnd === "loop";
     const key = maker.keyOf(content.hash);
-    this.#keyer = key ? new ChromaKeyer(this.#video, key, () => this.#drawn(onFrame)) : undefined;
-    const isSeenThrough = content.hasAlpha || key !== null;
-    this.#white = signal === "key" && isSeenThrough ? new WhiteOf() : undefined;
-    if (!this.#keyer && (this.#white || onFrame)) this.#watchFrames(onFrame);
-    this.#picture = this.#white?.canvas ?? this.#keyer?.canvas ?? this.#video;
-    Object.assign(this.#picture.style, {
-      position: "absolute",
-      objectFit: "fill",
-      // The page's own style would have it no wider than its box.
-      maxWidth: "none",
-      maxHeight: "none",
-    });
+    this.#keyer = key ? new ChromaKeyer(this.#video, key, () => this.#drawn()) : undefined;
+    this.#alpha = content.hasAlpha || key ? new AlphaOf() : undefined;
+    const inKey = signal === "key";
+    this.#picture = (inKey ? this.#alpha?.canvas : undefined) ?? this.#keyer?.canvas ?? this.#video;
+    this.#cover = this.#alpha?.canvas ?? document.createElement("div");
+    for (const { style } of [this.#picture, this.#cover])
+      Object.assign(style, {
+        position: "absolute",
+        objectFit: "fill",
+        // The page's own style would have it no wider than its box.
+        maxWidth: "none",
+        maxHeight: "none",
+      });
     this.element = document.createElement("div");
     this.element.style.overflow = "hidden";
-    // What nothing is seen through is white all over.
-    if (signal === "key" && !isSeenThrough) this.element.style.background = "#fff";
+    if (this.#isWhite) this.element.style.background = "#fff";
     else this.element.append(this.#picture);
-    if (signal === "fill" && !isSeenThrough) {
-      this.#tint = document.createElement("div");
-      Object.assign(this.#tint.style, { position: "absolute", inset: "0", opacity: "0" });
-      this.element.append(this.#tint);
+    if (!inKey) {
+      this.#cover.style.opacity = "0";
+      this.element.append(this.#cover);
     }
+    if (inKey && this.#alpha) this.#alphaColor = "#ffffff";
+    if (onFrame || this.#alphaColor) this.#watch();
+    if (!this.#plays) return;
+    this.#video.src = maker.addressOf(content.file);
+    loadAnewOnError(this.#video, this.#end.signal);
+  }
+
+  /** In a key's window what nothing is seen through is white all over. */
+  get #isWhite(): boolean {
+    return this.#signal === "key" && !this.#alpha;
+  }
+
+  get #plays(): boolean {
+    return !this.#isWhite || this.#sound;
   }
 
   /** The frame it shows now; undefined before there is one. */
@@ -77,42 +96,59 @@ export class VideoPlate {
   update(placement: VideoPlacement, css: (px: number) => string): void {
     const { box, blurPx, tints } = placement;
     const { frame } = this.#content;
-    const { style } = this.#picture;
-    style.left = css(frame.x - box.x);
-    style.top = css(frame.y - box.y);
-    style.width = css(frame.width);
-    style.height = css(frame.height);
-    const blur = blurPx > 0 ? `blur(${css(blurPx)})` : "none";
-    if (style.filter !== blur) style.filter = blur;
+    const filter = blurPx > 0 ? `blur(${css(blurPx)})` : "none";
+    const placed = {
+      left: css(frame.x - box.x),
+      top: css(frame.y - box.y),
+      width: css(frame.width),
+      height: css(frame.height),
+    };
+    Object.assign(this.#picture.style, placed);
+    if (this.#picture.style.filter !== filter) this.#picture.style.filter = filter;
     const tint = tints.at(-1);
-    if (this.#tint)
-      Object.assign(this.#tint.style, { background: tint?.color ?? "none", opacity: `${tint?.amount ?? 0}` });
+    if (this.#signal === "fill") {
+      const { style } = this.#cover;
+      Object.assign(style, placed, { opacity: `${tint?.amount ?? 0}` });
+      if (style.filter !== filter) style.filter = filter;
+      if (this.#alpha) this.#tintAlpha(tint?.color ?? "");
+      else style.background = tint?.color ?? "none";
+    }
     if (this.#sound) this.#video.volume = Math.max(0, Math.min(1, this.#content.level * placement.gain));
-    keepInStep(this.#video, placement, this.#content, () => void this.#play());
+    if (this.#plays) keepInStep(this.#video, placement, this.#content, () => void this.#play());
   }
 
   discard(): void {
     this.#end.abort();
     this.#keyer?.discard();
-    this.#video.cancelVideoFrameCallback(this.#frameRequest);
+    this.#unwatch?.();
     this.#video.pause();
     this.#video.removeAttribute("src");
     this.#video.load();
     this.element.remove();
   }
 
-  #watchFrames(onFrame: (() => void) | undefined): void {
-    this.#frameRequest = this.#video.requestVideoFrameCallback(() => {
-      if (this.#end.signal.aborted) return;
-      this.#drawn(onFrame);
-      this.#watchFrames(onFrame);
-    });
+  /** @param color empty: it is not drawn */
+  #tintAlpha(color: string): void {
+    if (color === this.#alphaColor) return;
+    this.#alphaColor = color;
+    this.#drawAlpha();
+    if (color !== "") this.#watch();
   }
 
-  #drawn(onFrame: (() => void) | undefined): void {
+  /** A keyer tells of its frames itself. */
+  #watch(): void {
+    if (!this.#keyer) this.#unwatch ??= watchFrames(this.#video, () => this.#drawn());
+  }
+
+  #drawn(): void {
+    this.#drawAlpha();
+    this.#onFrame?.();
+  }
+
+  #drawAlpha(): void {
     const { frame } = this;
-    if (frame && this.#white) this.#white.draw(frame, this.#video.videoWidth, this.#video.videoHeight);
-    onFrame?.();
+    if (!frame || this.#alphaColor === "") return;
+    this.#alpha?.draw(frame, this.#video.videoWidth, this.#video.videoHeight, this.#alphaColor);
   }
 
   async #play(): Promise<void> {
@@ -129,11 +165,11 @@ export class VideoPlate {
   }
 }
 
-/** The alpha of frames as white. */
-class WhiteOf {
+/** The alpha of frames in one colour. */
+class AlphaOf {
   readonly canvas: HTMLCanvasElement = document.createElement("canvas");
 
-  draw(frame: CanvasImageSource, widthPx: number, heightPx: number): void {
+  draw(frame: CanvasImageSource, widthPx: number, heightPx: number, color: string): void {
     const context = this.canvas.getContext("2d");
     if (!context || widthPx === 0) return;
     if (this.canvas.width !== widthPx) this.canvas.width = widthPx;
@@ -141,7 +177,7 @@ class WhiteOf {
     context.globalCompositeOperation = "copy";
     context.drawImage(frame, 0, 0, widthPx, heightPx);
     context.globalCompositeOperation = "source-in";
-    context.fillStyle = "#ffffff";
+    context.fillStyle = color;
     context.fillRect(0, 0, widthPx, heightPx);
     this.canvas.dataset.frames = String(Number(this.canvas.dataset.frames ?? 0) + 1);
   }

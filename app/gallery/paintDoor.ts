@@ -45,7 +45,10 @@ export function openPaintDoor(drawing: Drawing): () => void {
         zIndex: "2147483647",
       });
       document.body.append(frame);
-      stage = new ElementStage(frame, { plates: new PlateCache(drawing.kit, 1), scale: 1, pixelRatio: 1 });
+      stage = new ElementStage(frame, {
+        ...{ plates: new PlateCache(drawing.kit, 1), scale: 1, pixelRatio: 1 },
+        videos: { addressOf: (file) => `/${file}`, keyOf: () => null, sound: false },
+      });
       return stage;
     },
   };
