@@ -3,6 +3,7 @@
 /** Folders of a top folder, from the ground up: each may know those before it, none after it. */
 const FLOORS = {
   core: [
+    "memo",
     "names",
     "findings",
     "time",

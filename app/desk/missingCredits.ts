@@ -1,21 +1,15 @@
 import type { Finding } from "../../core/findings/finding.ts";
+import { oncePer } from "../../core/memo/oncePer.ts";
 import type { CueDoc, SongDoc } from "../../core/rundown/cueDoc.ts";
 import { type Credits, findMissingCredits, joinCredits, NO_CREDITS } from "../../core/words/credits.ts";
 import { parseSong } from "../../core/words/song.ts";
 import type { DeskCue } from "./deskCues.ts";
 
 /** Read once for each text: a rundown has hundreds of songs, and is looked through with every edit. */
-const known = new WeakMap<SongDoc, Credits>();
-
-function creditsOf(doc: SongDoc): Credits {
-  let credits = known.get(doc);
-  if (!credits) {
-    const parsed = parseSong(doc.text, doc.title, { told: doc.told });
-    credits = joinCredits(doc.credits, "song" in parsed ? parsed.song.credits : NO_CREDITS);
-    known.set(doc, credits);
-  }
-  return credits;
-}
+const creditsOf = oncePer((doc: SongDoc): Credits => {
+  const parsed = parseSong(doc.text, doc.title, { told: doc.told });
+  return joinCredits(doc.credits, "song" in parsed ? parsed.song.credits : NO_CREDITS);
+});
 
 /** What a cue's credits do not say that they should; nothing for what is no song. */
 export const missingIn = (doc: CueDoc, licence: string): readonly Finding[] =>

@@ -1,3 +1,4 @@
+import { oncePer } from "../memo/oncePer.ts";
 import type { Template } from "../scene/template.ts";
 import { allObjects } from "../scene/template.ts";
 import { linesOf } from "../text/lines.ts";
@@ -37,16 +38,26 @@ export function pinCellPictures(
 function pictureColumns({ wardrobe }: Content, { wardrobes }: CompileContext): Map<string, Set<number>> {
   const worn = new Set(Object.values(wardrobe).map(({ template }) => template));
   const columns = new Map<string, Set<number>>();
-  const look = (template: Pick<Template, "objects">) => {
-    for (const { object } of allObjects(template)) {
-      if (object.kind !== "table") continue;
-      for (const [i, { shows }] of object.columns.entries())
-        if (shows === "picture")
-          columns.set(object.field, (columns.get(object.field) ?? new Set<number>()).add(i));
-    }
-  };
   for (const { templates } of wardrobes)
     for (const offered of templates.values())
-      for (const { hash, template } of offered) if (worn.has(hash)) look(template);
+      for (const { hash, template } of offered)
+        if (worn.has(hash))
+          for (const { field, column } of picturesIn(template))
+            columns.set(field, (columns.get(field) ?? new Set<number>()).add(column));
   return columns;
 }
+
+interface PictureColumn {
+  readonly field: string;
+  readonly column: number;
+}
+
+const picturesIn = oncePer((template: Template): readonly PictureColumn[] =>
+  allObjects(template).flatMap(({ object }) =>
+    object.kind === "table"
+      ? object.columns.flatMap(({ shows }, column) =>
+          shows === "picture" ? [{ field: object.field, column }] : [],
+        )
+      : [],
+  ),
+);

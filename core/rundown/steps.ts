@@ -1,3 +1,4 @@
+import { oncePer } from "../memo/oncePer.ts";
 import { type FieldValues, stepField } from "../scene/lookup.ts";
 import { linesOf } from "../text/lines.ts";
 import { uniteDivisions } from "../words/divide.ts";
@@ -26,17 +27,10 @@ export const LEAVE_ANCHOR: Anchor = { occurrence: "leave", unit: 0 };
 /** The step of a song that shows who made it. */
 export const CREDIT_ANCHOR: Anchor = { occurrence: "credit", unit: 0 };
 
-const stepsByContent = new WeakMap<PageContent, readonly Step[]>();
-
 /** The steps of a content in order: the union of the divisions of the outfits it is seen in, then one that takes the words off. */
-export function stepsOf(content: PageContent): readonly Step[] {
-  let steps = stepsByContent.get(content);
-  if (!steps) {
-    steps = content.flow ? flowSteps(content.flow, content) : pageSteps(content);
-    stepsByContent.set(content, steps);
-  }
-  return steps;
-}
+export const stepsOf = oncePer((content: PageContent): readonly Step[] =>
+  content.flow ? flowSteps(content.flow, content) : pageSteps(content),
+);
 
 /** A page is one step, or one for each point or group of points. */
 function pageSteps({ points, pointsField, values, title }: PageContent): Step[] {

@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { oncePer } from "../memo/oncePer.ts";
 import { foldWords } from "../words/foldWords.ts";
 import type { Anchor } from "./anchor.ts";
 import type { PageContent } from "./content.ts";
@@ -28,23 +29,16 @@ interface Piece {
   readonly folded: string;
 }
 
-const piecesByContent = new WeakMap<PageContent, readonly Piece[]>();
-
 /** All pieces in the order they are sung; a blank step is an empty one. */
-function piecesOf(content: PageContent): readonly Piece[] {
-  let pieces = piecesByContent.get(content);
-  if (!pieces) {
-    pieces = (content.flow?.occurrences ?? []).flatMap(({ key, units }) =>
-      units.map(({ text }, unit) => ({
-        occurrence: key,
-        unit,
-        folded: foldWords(text).slice(0, MOST_LETTERS),
-      })),
-    );
-    piecesByContent.set(content, pieces);
-  }
-  return pieces;
-}
+const piecesOf = oncePer((content: PageContent): readonly Piece[] =>
+  (content.flow?.occurrences ?? []).flatMap(({ key, units }) =>
+    units.map(({ text }, unit) => ({
+      occurrence: key,
+      unit,
+      folded: foldWords(text).slice(0, MOST_LETTERS),
+    })),
+  ),
+);
 
 /** Pieces [from, to) of the step that begins at an anchor; undefined where no running words are. */
 function stretchOf(content: PageContent, anchor: Anchor): readonly [from: number, to: number] | undefined {

@@ -2,6 +2,7 @@ import { type Finding, objectSubject } from "../findings/finding.ts";
 import { unknownField } from "../findings/kinds/unknownField.ts";
 import { unknownObject } from "../findings/kinds/unknownObject.ts";
 import { unusedTrack } from "../findings/kinds/unusedTrack.ts";
+import { oncePer } from "../memo/oncePer.ts";
 import type { MovingProperty } from "../motion/track.ts";
 import { MOVES_OF_ALL, PAINTED_MOVES } from "./kinds/objectKind.ts";
 import { kindOf, type ReadableObject } from "./objectKinds.ts";
@@ -11,19 +12,12 @@ import { allObjects, type Template } from "./template.ts";
 import { tiedTo } from "./ties.ts";
 import { fieldsIn } from "./writtenWords.ts";
 
-const known = new WeakMap<Template, readonly Finding[]>();
-
 /** Objects that a template's rules and ties name and that it does not have, and tracks that do nothing to their object. */
-export function findReferenceFaults(template: Template): readonly Finding[] {
-  let findings = known.get(template);
-  if (!findings) {
-    const all = allObjects(template).map(({ object }) => object);
-    const ids = new Set(all.map(({ id }) => id));
-    findings = all.flatMap((object) => [...unknownIn(object, ids), ...unusedIn(object)]);
-    known.set(template, findings);
-  }
-  return findings;
-}
+export const findReferenceFaults = oncePer((template: Template): readonly Finding[] => {
+  const all = allObjects(template).map(({ object }) => object);
+  const ids = new Set(all.map(({ id }) => id));
+  return all.flatMap((object) => [...unknownIn(object, ids), ...unusedIn(object)]);
+});
 
 const unknownIn = ({ id, showWhen, ties }: ReadableObject, ids: ReadonlySet<string>): Finding[] =>
   [...new Set([...referencesOf(showWhen), ...tiedTo(ties)])]

@@ -31,6 +31,17 @@ export interface GaugeSpec {
 
 /** What a gauge shows when this much of it is full. @param share 0 to 1 */
 export function pictureOfGauge(spec: GaugeSpec, share: number): Picture {
+  const was = last.get(spec);
+  if (was?.share === share) return was.picture;
+  const picture = drawGauge(spec, share);
+  last.set(spec, { share, picture });
+  return picture;
+}
+
+/** From frame to frame a gauge mostly shows what it did: the same picture is not painted again. */
+const last = new WeakMap<GaugeSpec, { readonly share: number; readonly picture: Picture }>();
+
+function drawGauge(spec: GaugeSpec, share: number): Picture {
   const { box, track, fill, shadows } = spec;
   const full = Math.max(0, Math.min(1, share));
   const items: PictureItem[] = [];
@@ -65,21 +76,21 @@ function ringPath({ box, form, isRound }: GaugeSpec, share: number): string {
   const to = form.fromDeg + sweep;
   const half = form.fromDeg + sweep / 2;
   // An arc whose ends meet says nothing: each is drawn in two halves.
-  const arc = (radius: number, _start: number, mid: number, end: number, turn: number) =>
+  const arc = (radius: number, mid: number, end: number, turn: number) =>
     radius <= 0
       ? `L${on(0, end)}`
       : `A${n(radius)} ${n(radius)} 0 0 ${turn} ${on(radius, mid)}A${n(radius)} ${n(radius)} 0 0 ${turn} ${on(radius, end)}`;
   const isWhole = Math.abs(sweep) >= 359.999;
   if (isWhole)
     return (
-      `M${on(outer, from)}${arc(outer, from, half, to, way)}Z` +
-      (inner > 0 ? `M${on(inner, to)}${arc(inner, to, half, from, 1 - way)}Z` : "")
+      `M${on(outer, from)}${arc(outer, half, to, way)}Z` +
+      (inner > 0 ? `M${on(inner, to)}${arc(inner, half, from, 1 - way)}Z` : "")
     );
   const cap = (radius: number, at: string) =>
     isRound && inner > 0 ? `A${n(radius)} ${n(radius)} 0 0 ${way} ${at}` : `L${at}`;
   return (
-    `M${on(outer, from)}${arc(outer, from, half, to, way)}${cap(thick / 2, on(inner, to))}` +
-    `${arc(inner, to, half, from, 1 - way)}${cap(thick / 2, on(outer, from))}Z`
+    `M${on(outer, from)}${arc(outer, half, to, way)}${cap(thick / 2, on(inner, to))}` +
+    `${arc(inner, half, from, 1 - way)}${cap(thick / 2, on(outer, from))}Z`
   );
 }
 

@@ -1,3 +1,4 @@
+import { oncePer } from "../memo/oncePer.ts";
 import type { Pose } from "../motion/pose.ts";
 import { type BoxPaint, paintFor, recolored } from "../picture/boxPaint.ts";
 import { mixColor } from "../picture/mixColor.ts";
@@ -150,9 +151,13 @@ function dashed(stroke: Stroke, shape: Shape, lineDrawn: number): Stroke | null 
   if (lineDrawn >= 1) return stroke;
   if (lineDrawn <= 0) return null;
   if (shape.kind === "line") return stroke;
-  const length = pathLength(shapePath(shape));
+  const length = lengthOf(shape);
   return { ...stroke, dashPx: [length * lineDrawn, length + 1] };
 }
+
+// A shape at rest is the same one from frame to frame.
+const lengthOf = oncePer((shape: Shape) => pathLength(shapePath(shape)));
+const boundsOf = oncePer((shape: Shape) => pathBounds(shapePath(shape)));
 
 /** Polygons and paths may reach past their box. */
 export function inkOf(shape: Shape, box: Rect): Rect {
@@ -165,7 +170,7 @@ export function inkOf(shape: Shape, box: Rect): Rect {
       return { x, y, width: Math.max(...xs) - x, height: Math.max(...ys) - y };
     }
     case "path":
-      return pathBounds(shape.data);
+      return boundsOf(shape);
     default:
       return box;
   }

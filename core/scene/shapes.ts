@@ -1,3 +1,4 @@
+import { oncePer } from "../memo/oncePer.ts";
 import type { Measure } from "../names/measure.ts";
 import type { SceneObject } from "./objectKinds.ts";
 import type { Placed, Template } from "./template.ts";
@@ -7,18 +8,11 @@ interface Size {
   readonly heightPx: number;
 }
 
-const made = new WeakMap<Template, ReadonlyMap<string, Template>>();
-
 /** A template in each of its shapes, its own first: canvas, boxes and sizes of letters are those of the shape. */
-export function shapesOf(template: Template): readonly Template[] {
-  if (template.shapes.length === 0) return [template];
-  let shapes = made.get(template);
-  if (!shapes) {
-    shapes = new Map(template.shapes.map((shape) => [shape.name, inShape(template, shape)]));
-    made.set(template, shapes);
-  }
-  return [template, ...shapes.values()];
-}
+export const shapesOf = oncePer((template: Template): readonly Template[] => [
+  template,
+  ...template.shapes.map((shape) => inShape(template, shape)),
+]);
 
 /** How far two shapes are apart: 0 for the same, the same for twice as wide and twice as tall. */
 export const shapesApart = (a: Size, b: Size): number =>

@@ -1,16 +1,17 @@
+import { oncePer } from "../memo/oncePer.ts";
 import type { SceneObject } from "./objectKinds.ts";
 import { walk } from "./resolveObject.ts";
 import { allObjects, type Template } from "./template.ts";
 
 /** What is known of the pictures, clips and sounds that a template itself names, by hash. */
-export function mediaNamedBy(template: Pick<Template, "objects">): string[] {
+export const mediaNamedBy = oncePer((template: Pick<Template, "objects">): readonly string[] => {
   const hashes = new Set<string>();
   for (const { object } of allObjects(template))
     walk(object, (part) => {
       if ("kind" in part && part.kind === "media" && "hash" in part) hashes.add(String(part.hash));
     });
   return [...hashes];
-}
+});
 
 /**
  * A template with what it names of the library by name named by hash.

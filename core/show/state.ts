@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { oncePer } from "../memo/oncePer.ts";
 import { byNameSchema } from "../names/name.ts";
 import { layerSchema, screenPlanSchema, shownPictureSchema } from "../venue/plan.ts";
 import { TEST_PICTURES } from "../venue/testPicture.ts";
@@ -58,13 +59,8 @@ export function pagesInSight(state: ShowState): SlotPage[] {
   );
 }
 
-// Every window is told of them, at every event.
-const contentsByState = new WeakMap<ShowState, ReadonlySet<string>>();
-
-/** Contents the state refers to, for fetching them before it is drawn. */
-export function contentsOf(state: ShowState): ReadonlySet<string> {
-  const known = contentsByState.get(state);
-  if (known) return known;
+/** Contents the state refers to, for fetching them before it is drawn. Every window is told of them, at every event. */
+export const contentsOf = oncePer((state: ShowState): ReadonlySet<string> => {
   const hashes = new Set(pagesInSight(state).map((page) => page.content));
   for (const { target } of [state.arm, state.arm?.over].flatMap((arm) => arm ?? []))
     hashes.add(target.content);
@@ -75,6 +71,5 @@ export function contentsOf(state: ShowState): ReadonlySet<string> {
     ]);
     for (const moment of [...moments, before.stageNote]) if (moment?.page) hashes.add(moment.page.content);
   }
-  contentsByState.set(state, hashes);
   return hashes;
-}
+});
