@@ -18,6 +18,7 @@ import standIn from "../pictures/standInPicture.svg";
 import { RESTING_MS, useLaidOut } from "../pictures/useLaidOut.ts";
 import { FontRoles } from "./FontRoles.tsx";
 import { StylePicker } from "./StylePicker.tsx";
+import { TemplateFile } from "./TemplateFile.tsx";
 import { bringTemplate, templateFile } from "./templateFiles.ts";
 
 const examples = new WeakMap<readonly ShownWardrobe[], readonly Template[]>();
@@ -139,20 +140,13 @@ export function DesignView({
           ))}
         </div>
         <div className="ml-auto flex flex-wrap gap-2">
-          <label className="inline-flex min-h-10 cursor-pointer items-center gap-2 rounded-lg bg-lifted px-4 text-[15px] focus-within:outline-2 focus-within:outline-offset-2 focus-within:outline-act hover:bg-edge">
+          <TemplateFile
+            onChosen={(file) => void bring(file)}
+            className="inline-flex min-h-10 cursor-pointer items-center gap-2 rounded-lg bg-lifted px-4 text-[15px] focus-within:outline-2 focus-within:outline-offset-2 focus-within:outline-act hover:bg-edge"
+          >
             <Upload aria-hidden="true" className="size-4.5" />
             Import a template
-            <input
-              type="file"
-              accept="application/json,.json"
-              className="sr-only"
-              onChange={(event) => {
-                const file = event.target.files?.[0];
-                event.target.value = "";
-                if (file) void bring(file);
-              }}
-            />
-          </label>
+          </TemplateFile>
           <button
             type="button"
             disabled={seen === worn}
@@ -234,19 +228,12 @@ function TemplateGrid({
               >
                 export<span className="sr-only">: {template.name}</span>
               </a>
-              <label className="inline-flex min-h-6 cursor-pointer items-center text-[14px] text-second focus-within:outline-2 focus-within:outline-act hover:text-paper hover:underline">
+              <TemplateFile
+                onChosen={(file) => onReplace(template, file)}
+                className="inline-flex min-h-6 cursor-pointer items-center text-[14px] text-second focus-within:outline-2 focus-within:outline-act hover:text-paper hover:underline"
+              >
                 replace<span className="sr-only">: {template.name}</span>
-                <input
-                  type="file"
-                  accept="application/json,.json"
-                  className="sr-only"
-                  onChange={(event) => {
-                    const file = event.target.files?.[0];
-                    event.target.value = "";
-                    if (file) onReplace(template, file);
-                  }}
-                />
-              </label>
+              </TemplateFile>
               {!templates[i]?.isWorn && (
                 <button
                   type="button"

@@ -26,7 +26,8 @@ export function describeForecast(
   for (const { cueId, outputIds } of forecast.comes) parts.push(`${titleOf(cueId)} to ${where(outputIds)}`);
   if (forecast.goes.length > 0) parts.push(`${forecast.goes.map(titleOf).join(", ")} leaves`);
   if (forecast.plan) parts.push(`plan ${forecast.plan.name}`);
-  if (forecast.staysMs !== null) parts.push(`stays ${forecast.staysMs / 1_000} s`);
+  if (forecast.leavesAtZero) parts.push("leaves when its countdown is at zero");
+  else if (forecast.staysMs !== null) parts.push(`stays ${forecast.staysMs / 1_000} s`);
   if (forecast.follows)
     parts.push(
       `then ${titleOf(forecast.follows.cueId)} by itself after ${forecast.follows.afterMs / 1_000} s`,

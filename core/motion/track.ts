@@ -2,13 +2,8 @@ import { z } from "zod";
 import { measureSchema, type Resolved } from "../names/measure.ts";
 import { easeAt, easingSchema } from "./easing.ts";
 
-/**
- * What can move. Offsets are px from the part's place; scales are factors of its size, with all that is on it; width, height and
- * corners are factors of its box alone, so that corners stay round and lines keep their width; clips are fractions cut off
- * that edge; blur, tint and colour go from 0 to 1, as does squeeze; lineDrawn is how much of its outline is drawn, from its
- * beginning, 0 to 1; gradientDeg turns the gradient on.
- */
-export const MOVING_PROPERTIES = [
+/** What anything can do. */
+export const MOVES_OF_ALL = [
   "offsetXPx",
   "offsetYPx",
   "scale",
@@ -20,16 +15,26 @@ export const MOVING_PROPERTIES = [
   "clipTop",
   "clipRight",
   "clipBottom",
-  "blur",
-  "tint",
-  "squeeze",
+] as const;
+/** What else can be done to anything that is painted. */
+export const PAINTED_MOVES = ["blur", "tint", "color"] as const;
+/** And to what has an outline that can be drawn anew while it moves. */
+export const SHAPE_MOVES = [
+  ...PAINTED_MOVES,
   "width",
   "height",
   "corners",
-  "color",
   "lineDrawn",
   "gradientDeg",
 ] as const;
+
+/**
+ * What can move. Offsets are px from the part's place; scales are factors of its size, with all that is on it; width, height and
+ * corners are factors of its box alone, so that corners stay round and lines keep their width; clips are fractions cut off
+ * that edge; blur, tint and colour go from 0 to 1, as does squeeze; lineDrawn is how much of its outline is drawn, from its
+ * beginning, 0 to 1; gradientDeg turns the gradient on.
+ */
+export const MOVING_PROPERTIES = [...MOVES_OF_ALL, ...SHAPE_MOVES, "squeeze"] as const;
 export type MovingProperty = (typeof MOVING_PROPERTIES)[number];
 
 /** No motion of a part lasts longer, so older changes can be forgotten. */

@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { charactersOf, widestOf } from "../figures/figures.ts";
 import { objectSubject } from "../findings/finding.ts";
 import { droppedRows } from "../findings/kinds/droppedRows.ts";
 import { measureSchema } from "../names/measure.ts";
@@ -6,7 +7,11 @@ import type { PictureItem, Rect } from "../picture/picture.ts";
 import type { FontChoice } from "../text/fontChoice.ts";
 import { layOutText } from "../text/layOutText.ts";
 import { linesOf } from "../text/lines.ts";
+import type { Adjustment } from "./adjustment.ts";
+import { numberValue } from "./figuresValue.ts";
+import { adjustedLetters } from "./kinds/objectKind.ts";
 import { inCase } from "./letterCase.ts";
+import type { FieldValues } from "./lookup.ts";
 import { capWords, type ObjectContext, plateAround, type ResolvedPaint } from "./objectContext.ts";
 import type { Part } from "./part.ts";
 import { placeText } from "./placeText.ts";
@@ -21,6 +26,7 @@ import {
   named,
   shadowsProperty,
 } from "./properties.ts";
+import { setFigures } from "./setFigures.ts";
 
 /** What tables and bars have in common. */
 export const rowsShape = {
@@ -34,6 +40,17 @@ export const rowsShape = {
   fill: named(fillSchema.default(NO_FILL), "Look", "Colour of the words"),
   shadows: shadowsProperty,
 };
+
+export const areRowsBlank = ({ field }: { readonly field: string }, values: FieldValues): boolean =>
+  (values[field] ?? "").trim() === "";
+
+/** Rows grow with their words. */
+export const adjustedRows = <
+  T extends Parameters<typeof adjustedLetters>[0] & { readonly rowHeightPx: number },
+>(
+  object: T,
+  adjustment: Adjustment,
+): T => ({ ...adjustedLetters(object, adjustment), rowHeightPx: object.rowHeightPx * adjustment.scale });
 
 export interface Row {
   /** What the row is known by when it changes place. */
@@ -139,4 +156,27 @@ export function cellItems(
     { ...paint, shadows: [] },
     context,
   ).flatMap(({ items }) => items);
+}
+
+/** A number in a cell that counts up to itself; what is no number stands there as typed. */
+export function numberCell(
+  typed: string,
+  { box, align, delayMs }: { readonly box: Rect; readonly align: Align; readonly delayMs: number },
+  object: CellLetters & { readonly id: string; readonly countMs: number },
+  fonts: FontChoice,
+  paint: ResolvedPaint,
+  { place, shaper }: ObjectContext,
+): Part["content"] {
+  // Who reads the rows tells what is no number.
+  const value = numberValue(typed, object.countMs, object.id, { report: () => {} });
+  const how = {
+    ...{ box, fonts: { ...fonts, regular: fonts.bold }, trackingEm: 0, verticalAlign: "middle" as const },
+    minSizePx: object.minSizePx * place.scale,
+    maxSizePx: object.maxSizePx * place.scale,
+  };
+  const { figures } = setFigures(charactersOf(value), widestOf(value), how, paint, shaper);
+  return {
+    ...{ kind: "figures", figures, align, letterCase: "asTyped", box, widthPx: box.width },
+    value: value.kind === "number" ? { ...value, delayMs } : value,
+  };
 }

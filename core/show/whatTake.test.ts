@@ -2,7 +2,7 @@ import { describe, expect, test } from "vitest";
 import { Clocked } from "../../test-support/clocked.ts";
 import { DESK, prepareBench, readyCues, song, strap } from "../../test-support/contents.ts";
 import { STARTER_PLAN } from "../../test-support/designs.ts";
-import type { CueDoc } from "../rundown/cueDoc.ts";
+import { type CueDoc, pageCue } from "../rundown/cueDoc.ts";
 import { findNext } from "./next.ts";
 import { forecastTake } from "./whatTake.ts";
 
@@ -45,6 +45,17 @@ describe("what a take would do", () => {
     clocked.take(1);
     clocked.wait(2_100);
     expect(clocked.on("titles")).toBe("cue-3");
+  });
+
+  test("says that what comes leaves by itself, with its countdown or after its stay", () => {
+    const countdown = pageCue({ fieldSet: "countdown", values: { to: "5 min" }, leavesAtZero: true });
+    const clocked = new Clocked(readyCues(bench, [countdown, { ...countdown, stayMs: 8_000 } as CueDoc]));
+    expect(forecast(clocked)).toMatchObject({ staysMs: null, leavesAtZero: true });
+    clocked.take(0);
+    expect(forecast(clocked)).toMatchObject({ staysMs: 8_000, leavesAtZero: false });
+    expect(clocked.on("words")).toBe("cue-1");
+    clocked.wait(301_500);
+    expect(clocked.on("words")).toBeNull();
   });
 
   test("says that the line stays, and which plan comes along", () => {

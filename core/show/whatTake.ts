@@ -7,6 +7,7 @@ import { pagesOn } from "./layers.ts";
 import { isAside, type Target } from "./line.ts";
 import { planOfTake } from "./planNeed.ts";
 import type { ShowState } from "./state.ts";
+import { endsAtZero } from "./stayEnd.ts";
 
 /** What a take of what is next would do, before it is pressed. */
 export interface TakeForecast {
@@ -23,6 +24,8 @@ export interface TakeForecast {
   /** What follows by itself: the cue and after how long; and how long what comes stays. */
   readonly follows: { readonly cueId: string; readonly afterMs: number } | null;
   readonly staysMs: number | null;
+  /** It leaves when its countdown is at zero, where that comes before its stay is over. */
+  readonly leavesAtZero: boolean;
 }
 
 /**
@@ -77,5 +80,6 @@ export function forecastTake(
         ? { cueId: follower.cueId, afterMs: follower.doc.start.ms }
         : null,
     staysMs: isLeaving ? null : cue.content.stayMs,
+    leavesAtZero: !isLeaving && endsAtZero(cue.content, atMs, state.timeZone),
   };
 }

@@ -1,11 +1,9 @@
 import { z } from "zod";
-import { charactersOf, widestOf } from "../../figures/figures.ts";
 import { parseNumber } from "../../figures/number.ts";
 import { objectSubject } from "../../findings/finding.ts";
 import { notANumber } from "../../findings/kinds/notANumber.ts";
 import { measureSchema } from "../../names/measure.ts";
 import type { PictureItem, Rect } from "../../picture/picture.ts";
-import { numberValue } from "../figuresValue.ts";
 import {
   makePart,
   placeBox,
@@ -17,9 +15,17 @@ import {
 } from "../objectContext.ts";
 import type { Part } from "../part.ts";
 import { cornersSchema, type Fill, fillSchema, fractionSchema, NO_FILL, named } from "../properties.ts";
-import { cellItems, platePart, rowsOf, rowsShape, shownRows } from "../rows.ts";
-import { setFigures } from "../setFigures.ts";
-import { adjustedLetters, defineKind } from "./objectKind.ts";
+import {
+  adjustedRows,
+  areRowsBlank,
+  cellItems,
+  numberCell,
+  platePart,
+  rowsOf,
+  rowsShape,
+  shownRows,
+} from "../rows.ts";
+import { defineKind } from "./objectKind.ts";
 
 const schema = z.strictObject({
   ...rowsShape,
@@ -31,7 +37,7 @@ const schema = z.strictObject({
   trackFill: named(fillSchema.default(NO_FILL), "Look", "Tracks"),
   corners: cornersSchema,
   /** Null: the largest value fills the track. */
-  fullAt: named(measureSchema(0.000_001, 20_000).nullable().default(null), "Content", "Full at"),
+  fullAt: named(measureSchema(0.000_001, 1_000_000_000).nullable().default(null), "Content", "Full at"),
   /** Sorts from the largest, so that rows change place as values grow. */
   sorted: named(z.boolean().default(false), "Content", "Largest first"),
   countMs: named(measureSchema(0, 20_000).default(0), "Motion", "Counts for", "ms"),
@@ -42,11 +48,8 @@ export const barsKind = defineKind({
   name: "bars",
   schema,
   fieldOf: ({ field }) => field,
-  isBlank: ({ field }, values) => (values[field] ?? "").trim() === "",
-  adjust: (object, adjustment) => ({
-    ...adjustedLetters(object, adjustment),
-    rowHeightPx: object.rowHeightPx * adjustment.scale,
-  }),
+  isBlank: areRowsBlank,
+  adjust: adjustedRows,
   layOut: (object, context) => {
     const { place } = context;
     const { scale } = place;
@@ -88,22 +91,7 @@ export const barsKind = defineKind({
       const delayMs = i * object.motion.staggerMs;
       const labelBox = { x: local.x, y: local.y, width: labelPx - 20 * scale, height };
       const label = cellItems(row.cells[0] ?? "", labelBox, object.align, object, fonts, paint, context);
-      const value = numberValue(row.typed, object.countMs, object.id, { ...context, report: () => {} });
       const valueBox = { x: 0, y: local.y, width: Math.max(1, valuePx - 20 * scale), height };
-      const set = setFigures(
-        charactersOf(value),
-        widestOf(value),
-        {
-          box: valueBox,
-          fonts: { ...fonts, regular: fonts.bold },
-          trackingEm: 0,
-          minSizePx: object.minSizePx * scale,
-          maxSizePx: object.maxSizePx * scale,
-          verticalAlign: "middle",
-        },
-        paint,
-        context.shaper,
-      );
       const part = (subId: string, x: number, extent: number, box: Rect, content: Part["content"]) =>
         makePart(object, context, { x, y, extent }, content, { subId: `${subId}:${row.key}`, delayMs, box });
       const extent = full > 0 ? Math.max(0, Math.min(1, (row.value ?? 0) / full)) : 0;
@@ -118,15 +106,13 @@ export const barsKind = defineKind({
           radiiPx,
           growsFrom: "left",
         }),
-        part("value", trackX + trackPx + Math.round(20 * scale), 1, valueBox, {
-          kind: "figures",
-          value: value.kind === "number" ? { ...value, delayMs } : value,
-          figures: set.figures,
-          widthPx: valueBox.width,
-          align: "start",
-          letterCase: "asTyped",
-          box: valueBox,
-        }),
+        part(
+          "value",
+          trackX + trackPx + Math.round(20 * scale),
+          1,
+          valueBox,
+          numberCell(row.typed, { box: valueBox, align: "start", delayMs }, object, fonts, paint, context),
+        ),
       ];
     });
   },

@@ -1,12 +1,11 @@
 import { z } from "zod";
-import { charactersOf, widestOf } from "../../figures/figures.ts";
 import { parseNumber } from "../../figures/number.ts";
 import { objectSubject } from "../../findings/finding.ts";
 import { notANumber } from "../../findings/kinds/notANumber.ts";
+import { SHAPE_MOVES } from "../../motion/track.ts";
 import { measureSchema } from "../../names/measure.ts";
 import { type CornerRadii, growToPixels, type PictureItem, type Rect } from "../../picture/picture.ts";
 import { toThousandths as n } from "../../picture/shapePath.ts";
-import { numberValue } from "../figuresValue.ts";
 import { colorRefSchema } from "../houseStyle.ts";
 import { makePart, placeBox, plateAround, plateOf, resolveFonts, resolvePaint } from "../objectContext.ts";
 import type { Part } from "../part.ts";
@@ -19,10 +18,9 @@ import {
   named,
   shadowsProperty,
 } from "../properties.ts";
-import { cellItems, platePart, rowsOf, shownRows } from "../rows.ts";
-import { setFigures } from "../setFigures.ts";
+import { areRowsBlank, cellItems, numberCell, platePart, rowsOf, shownRows } from "../rows.ts";
 import { pictureOfShape, type ShapeSpec } from "../shapeSpec.ts";
-import { adjustedBox, defineKind, SHAPE_MOVES } from "./objectKind.ts";
+import { defineKind } from "./objectKind.ts";
 
 /** Columns or lines over the rows of a field: a label and one number for each series. */
 const schema = z.strictObject({
@@ -44,7 +42,7 @@ const schema = z.strictObject({
   lineWidthPx: named(measureSchema(0.5, 100).default(6), "Look", "Width of lines", "px"),
   dotPx: named(measureSchema(0, 200).default(0), "Look", "Dots on lines", "px"),
   /** Null: the largest value reaches the top. */
-  fullAt: named(measureSchema(0.000_001, 20_000).nullable().default(null), "Content", "Top at"),
+  fullAt: named(measureSchema(0.000_001, 1_000_000_000).nullable().default(null), "Content", "Top at"),
   countMs: named(measureSchema(0, 20_000).default(0), "Motion", "Counts for", "ms"),
 });
 
@@ -53,8 +51,7 @@ export const chartKind = defineKind({
   schema,
   moves: SHAPE_MOVES,
   fieldOf: ({ field }) => field,
-  isBlank: ({ field }, values) => (values[field] ?? "").trim() === "",
-  adjust: (object, adjustment) => ({ ...object, box: adjustedBox(object, adjustment) }),
+  isBlank: areRowsBlank,
   layOut: (object, context) => {
     const { lookup, place } = context;
     const { scale } = place;
@@ -175,37 +172,14 @@ export const chartKind = defineKind({
       // One series has its values over it; of several they would stand in one another.
       const first = numbers[i]?.[0];
       if (valuePx <= 0 || series !== 1 || !first) continue;
-      const value = numberValue(first.typed, object.countMs, object.id, { report: () => {} });
       const box = { x: 0, y: 0, width: Math.max(1, pitch), height: valuePx };
-      const set = setFigures(
-        charactersOf(value),
-        widestOf(value),
-        {
-          box,
-          fonts: { ...fonts, regular: fonts.bold },
-          trackingEm: 0,
-          minSizePx: object.minSizePx * scale,
-          maxSizePx: object.maxSizePx * scale,
-          verticalAlign: "middle",
-        },
-        paint,
-        context.shaper,
-      );
       const y = Math.round(at.y + plot.y + plot.height * (1 - share(first.value)) - valuePx);
       parts.push(
         makePart(
           object,
           context,
           { x: Math.round(at.x + x), y },
-          {
-            kind: "figures",
-            value: value.kind === "number" ? { ...value, delayMs } : value,
-            figures: set.figures,
-            widthPx: box.width,
-            align: "center",
-            letterCase: "asTyped",
-            box,
-          },
+          numberCell(first.typed, { box, align: "center", delayMs }, object, fonts, paint, context),
           { subId: `value:${row.key}`, delayMs, box },
         ),
       );

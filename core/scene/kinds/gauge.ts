@@ -32,7 +32,7 @@ const schema = z.strictObject({
   track: named(fillSchema.default(NO_FILL), "Look", "Track"),
   shadows: shadowsProperty,
   /** The number, or the seconds, at which it is full; null: a countdown is full when it begins. */
-  fullAt: named(measureSchema(0.001, 20_000).nullable().default(null), "Content", "Full at"),
+  fullAt: named(measureSchema(0.000_001, 1_000_000_000).nullable().default(null), "Content", "Full at"),
 });
 
 export const gaugeKind = defineKind({

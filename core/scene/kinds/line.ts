@@ -1,8 +1,9 @@
 import { z } from "zod";
+import { SHAPE_MOVES } from "../../motion/track.ts";
 import { measureSchema } from "../../names/measure.ts";
 import { layOutShape } from "../layOutShape.ts";
 import { common, drawn, named } from "../properties.ts";
-import { defineKind, SHAPE_MOVES } from "./objectKind.ts";
+import { defineKind } from "./objectKind.ts";
 
 const schema = z.strictObject({
   ...common,

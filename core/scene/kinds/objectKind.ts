@@ -1,5 +1,5 @@
 import type { z } from "zod";
-import type { MovingProperty } from "../../motion/track.ts";
+import { type MovingProperty, PAINTED_MOVES } from "../../motion/track.ts";
 import type { Resolved } from "../../names/measure.ts";
 import type { Adjustment } from "../adjustment.ts";
 import type { FieldValues } from "../lookup.ts";
@@ -27,32 +27,6 @@ export interface ObjectKind<S extends z.ZodType<CommonSpec & { kind: string }> =
   /** Its parts in output pixels. What cannot be drawn is left out and reported. */
   readonly layOut: (object: Resolved<z.infer<S>>, context: ObjectContext) => Part[];
 }
-
-/** Tracks that every kind follows. */
-export const MOVES_OF_ALL = [
-  "offsetXPx",
-  "offsetYPx",
-  "scale",
-  "scaleX",
-  "scaleY",
-  "rotationDeg",
-  "opacity",
-  "clipLeft",
-  "clipTop",
-  "clipRight",
-  "clipBottom",
-] as const satisfies readonly MovingProperty[];
-/** What else can be done to anything that is painted. */
-export const PAINTED_MOVES = ["blur", "tint", "color"] as const satisfies readonly MovingProperty[];
-/** And to what has an outline that can be drawn anew while it moves. */
-export const SHAPE_MOVES = [
-  ...PAINTED_MOVES,
-  "width",
-  "height",
-  "corners",
-  "lineDrawn",
-  "gradientDeg",
-] as const satisfies readonly MovingProperty[];
 
 /** A kind, with what is usual where it is not said. */
 export function defineKind<S extends z.ZodType<CommonSpec & { kind: string }>>(

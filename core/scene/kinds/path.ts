@@ -1,10 +1,11 @@
 import { z } from "zod";
 import { objectSubject } from "../../findings/finding.ts";
 import { badPath } from "../../findings/kinds/badPath.ts";
+import { SHAPE_MOVES } from "../../motion/track.ts";
 import { cleanPath, placePath } from "../../picture/pathData.ts";
 import { layOutShape } from "../layOutShape.ts";
 import { common, drawn, named } from "../properties.ts";
-import { defineKind, SHAPE_MOVES } from "./objectKind.ts";
+import { defineKind } from "./objectKind.ts";
 
 const schema = z.strictObject({
   ...common,

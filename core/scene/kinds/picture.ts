@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { SHAPE_MOVES } from "../../motion/track.ts";
 import { layOutShape } from "../layOutShape.ts";
 import { picturePaint, resolveCorners } from "../objectContext.ts";
 import {
@@ -10,7 +11,7 @@ import {
   named,
   scaleModeProperty,
 } from "../properties.ts";
-import { defineKind, SHAPE_MOVES } from "./objectKind.ts";
+import { defineKind } from "./objectKind.ts";
 import { isMediaBlank, mediaField } from "./ofMedia.ts";
 
 const schema = z.strictObject({

@@ -1,7 +1,8 @@
 import { z } from "zod";
+import { SHAPE_MOVES } from "../../motion/track.ts";
 import { layOutShape } from "../layOutShape.ts";
 import { common, drawn, named, pointsSchema } from "../properties.ts";
-import { defineKind, SHAPE_MOVES } from "./objectKind.ts";
+import { defineKind } from "./objectKind.ts";
 
 const schema = z.strictObject({
   ...common,

@@ -1,8 +1,9 @@
 import { z } from "zod";
+import { SHAPE_MOVES } from "../../motion/track.ts";
 import { layOutShape } from "../layOutShape.ts";
 import { resolveCorners } from "../objectContext.ts";
 import { common, cornersSchema, drawn } from "../properties.ts";
-import { defineKind, SHAPE_MOVES } from "./objectKind.ts";
+import { defineKind } from "./objectKind.ts";
 
 const schema = z.strictObject({
   ...common,

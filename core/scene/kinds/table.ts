@@ -17,8 +17,18 @@ import {
 } from "../objectContext.ts";
 import type { Part } from "../part.ts";
 import { ALIGNS, cornersSchema, fillSchema, NO_FILL, named } from "../properties.ts";
-import { cellItems, cellWidth, platePart, type Row, rowsOf, rowsShape, shownRows } from "../rows.ts";
-import { adjustedLetters, defineKind } from "./objectKind.ts";
+import {
+  adjustedRows,
+  areRowsBlank,
+  cellItems,
+  cellWidth,
+  platePart,
+  type Row,
+  rowsOf,
+  rowsShape,
+  shownRows,
+} from "../rows.ts";
+import { defineKind } from "./objectKind.ts";
 
 const columnSchema = z.strictObject({
   /** What stands above it, where the table has a heading. */
@@ -74,11 +84,8 @@ export const tableKind = defineKind({
   name: "table",
   schema,
   fieldOf: ({ field }) => field,
-  isBlank: ({ field }, values) => (values[field] ?? "").trim() === "",
-  adjust: (object, adjustment) => ({
-    ...adjustedLetters(object, adjustment),
-    rowHeightPx: object.rowHeightPx * adjustment.scale,
-  }),
+  isBlank: areRowsBlank,
+  adjust: adjustedRows,
   layOut: (object, context) => {
     const { lookup, place } = context;
     const all = rowsOf(object, context);
