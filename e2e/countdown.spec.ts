@@ -32,3 +32,30 @@ test("a countdown is paused from the layer's strip and resumed: every screen sta
   await expect(pause).toBeVisible();
   await moves();
 });
+
+test("a countdown's picture in the script is of the time at which it is painted, and is not kept", async ({
+  page,
+  show,
+}) => {
+  await openDesk(page, show);
+  const pictureOf = async (words: string) => {
+    const step = await scrollTo(page, page.locator("[data-step]", { hasText: words }));
+    const picture = step.locator('img[src*="/still/"]');
+    await expect(picture).toHaveAttribute("src", words.includes("walk begins") ? /minute=/ : /unit=/);
+    return (await picture.getAttribute("src")) as string;
+  };
+  const still = (address: string) =>
+    page.evaluate(async (from) => {
+      const answer = await fetch(from, { cache: "reload" });
+      const bytes = new Uint8Array(await answer.arrayBuffer());
+      return { kept: answer.headers.get("cache-control"), bytes: bytes.join() };
+    }, address);
+  const countdown = await pictureOf("The walk begins");
+  const first = await still(countdown);
+  expect(first.kept).toBe("private, max-age=60");
+  await expect.poll(async () => (await still(countdown)).bytes).not.toBe(first.bytes);
+  const title = await pictureOf("Lantern Evening");
+  const other = await still(title);
+  expect(other.kept).toContain("immutable");
+  expect((await still(title)).bytes).toBe(other.bytes);
+});

@@ -1,25 +1,46 @@
 import type { Anchor } from "../../core/rundown/anchor.ts";
 import type { PageContent } from "../../core/rundown/content.ts";
 import { canvasOf, type Output, type ScreenPlan } from "../../core/venue/plan.ts";
+import { FIELD_SETS } from "../../designs/fieldSets.ts";
+import { useReading } from "../desk/deskContext.ts";
 import standIn from "./standInPicture.svg";
 
 const WIDTH_PX = 128;
 
-/** The true picture of a page at a step, small, as the server paints it: on the first output that shows it; of a part of a wall, the wall. */
-export function CueThumbnail({
-  content,
-  cueId,
-  hash,
-  anchor,
-  outputs,
-  plan,
-}: {
+const countsDown = ({ fieldSet, values }: PageContent): boolean =>
+  FIELD_SETS.some(
+    ({ id, fields }) =>
+      id === fieldSet && fields.some(({ kind, name }) => kind === "time" && (values[name] ?? "") !== ""),
+  );
+
+interface Props {
   content: PageContent;
   cueId: string;
   hash: string;
   anchor: Anchor;
   outputs: readonly Output[];
   plan: ScreenPlan;
+}
+
+/** The true picture of a page at a step, small, as the server paints it: on the first output that shows it; of a part of a wall, the wall. */
+export const CueThumbnail = (props: Props) =>
+  countsDown(props.content) ? <MinuteByMinute {...props} /> : <Thumbnail {...props} minute={null} />;
+
+const MinuteByMinute = (props: Props) => (
+  <Thumbnail {...props} minute={useReading((nowMs) => Math.floor(nowMs / 60_000))} />
+);
+
+function Thumbnail({
+  content,
+  cueId,
+  hash,
+  anchor,
+  outputs,
+  plan,
+  minute,
+}: Props & {
+  /** It is asked for anew with each. */
+  minute: number | null;
 }) {
   const output = outputs.find(({ id }) => {
     const outfitId = plan.outputs[id]?.outfitId;
@@ -37,6 +58,7 @@ export function CueThumbnail({
     unit: `${anchor.unit}`,
     width: `${width * 2}`,
     of: "wall",
+    ...(minute === null ? {} : { minute: `${minute}` }),
   });
   return (
     <img

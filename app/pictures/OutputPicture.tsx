@@ -1,8 +1,9 @@
 import { useEffect, useRef, useState } from "react";
 import { composeTimeline, type Dress } from "../../core/compose/compose.ts";
-import type { Piece, Timeline } from "../../core/compose/piece.ts";
+import type { Timeline } from "../../core/compose/piece.ts";
 import { placementsAt } from "../../core/compose/placements.ts";
 import { platesIn } from "../../core/compose/platesOf.ts";
+import { showsTime } from "../../core/compose/showsTime.ts";
 import type { ShowState } from "../../core/show/state.ts";
 import { canvasOf, type Output } from "../../core/venue/plan.ts";
 import { ElementStage } from "../../painters/elementStage.ts";
@@ -23,12 +24,6 @@ const STILL_WITHIN_MS = 250;
 
 /** Clocks run in pictures that stand still otherwise. */
 const CLOCK_MS = 1_000;
-const hasClock = (pieces: readonly Piece[]): boolean =>
-  pieces.some(
-    ({ content }) =>
-      (content.kind === "figures" && content.value.kind !== "number") ||
-      (content.kind === "group" && hasClock(content.pieces)),
-  );
 
 /**
  * What an output shows in a state, by the very code that draws the output, at the width it is given.
@@ -92,7 +87,7 @@ export function OutputPicture({
         const draw = () => stage.draw(placementsAt(timeline, store.now(), canvas));
         clearInterval(ticking);
         draw();
-        if (hasClock(timeline.pieces)) ticking = setInterval(draw, CLOCK_MS);
+        if (showsTime(timeline.pieces)) ticking = setInterval(draw, CLOCK_MS);
       };
       still.current = { draw: drawStill, plates };
       return () => {

@@ -8,7 +8,8 @@ import type { Timeline } from "./piece.ts";
 export const ARRIVED_MS = 60_000;
 
 /**
- * One page alone on an output, as if it came at time 0: for stills of any instant of it.
+ * One page alone on an output, for stills of any instant of it.
+ * @param comesAtMs server time; what it shows of the time is as it is then
  * @param isAnimated it arrives by its motion; otherwise it simply stands
  */
 export function pageTimeline(
@@ -18,11 +19,12 @@ export function pageTimeline(
   output: Output,
   dress: Dress,
   isAnimated: boolean,
+  comesAtMs = 0,
 ): Timeline {
   const how = isAnimated ? "animated" : "settled";
   const moment = {
-    startAtMs: 0,
-    sinceMs: 0,
+    startAtMs: comesAtMs,
+    sinceMs: comesAtMs,
     page,
     how,
     endsAtMs: null,

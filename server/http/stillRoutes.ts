@@ -15,6 +15,8 @@ const wantedSchema = z.strictObject({
   content: hashSchema.optional(),
   occurrence: z.string().max(80).optional(),
   unit: z.coerce.number().int().min(0).max(10_000).default(0),
+  /** The minute in which it is asked for, so that a browser asks anew for what shows the time. */
+  minute: z.coerce.number().int().optional(),
   /** Since the page came, ms; without it, at rest. */
   t: z.coerce.number().min(0).max(3_600_000).optional(),
   /** Of a part of a wall, the wall it is part of. */
@@ -84,7 +86,8 @@ export function addStillRoutes(doors: Doors, services: Services): void {
       const status = { tooLarge: 413, tooMany: 429, unknown: 404, failed: 503 }[still.refused];
       return tell(status, still.sentence);
     }
-    response.setHeader("Cache-Control", hash ? "private, max-age=31536000, immutable" : "no-store");
+    const kept = still.showsTime ? "private, max-age=60" : "private, max-age=31536000, immutable";
+    response.setHeader("Cache-Control", hash ? kept : "no-store");
     response.type("image/png").send(Buffer.from(still.png));
   };
 

@@ -133,6 +133,7 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
     findDocument: (hash) => contents.find(hash),
     findFile: (file) => media.findFile(file),
     listFonts: () => fonts.list(),
+    now,
     workerFile: fileURLToPath(processFile("stills/stillWorker")),
   });
   const health: Health = new Health({

@@ -19,10 +19,18 @@ export interface StillJob {
   readonly atMs: number | null;
   readonly widthPx: number;
   readonly signal: "picture" | "fill" | "key";
+  /** Server time that clocks and countdowns in it show. */
+  readonly nowMs: number;
+}
+
+export interface Still {
+  readonly png: Uint8Array;
+  /** It shows the time: a moment later it is another. */
+  readonly showsTime: boolean;
 }
 
 export type StillResult = {
   readonly id: number;
   /** All the memory the painter holds, in bytes. */
   readonly memoryBytes: number;
-} & ({ readonly png: Uint8Array } | { readonly failed: string });
+} & (Still | { readonly failed: string });

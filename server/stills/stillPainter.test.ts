@@ -9,6 +9,7 @@ import { type Asker, StillPainter } from "./stillPainter.ts";
 const bench = prepareBench();
 let painter: StillPainter;
 let asked = 0;
+let nowMs = 0;
 
 const folder = mkdtempSync(join(tmpdir(), "vesko-stills-"));
 const workerFile = join(folder, "painter.mjs");
@@ -18,7 +19,7 @@ process.on("message", (job) => setTimeout(() => {
   const answer = (rest) => process.send({ id: job.id, memoryBytes: job.widthPx === 17 ? 2e9 : 5e7, ...rest });
   if (job.widthPx === 13) answer({ failed: "no luck" });
   else if (job.widthPx === 16) process.exit(3);
-  else answer({ png: new Uint8Array([job.widthPx & 255, job.documents.length, ...new Uint8Array(new Uint32Array([process.pid]).buffer)]) });
+  else answer({ showsTime: job.widthPx === 18, png: new Uint8Array([job.widthPx & 255, job.documents.length, ...new Uint8Array(new Uint32Array([process.pid]).buffer), job.nowMs & 255]) });
 }, 5));`;
 
 beforeAll(() => {
@@ -30,6 +31,7 @@ beforeAll(() => {
     },
     findFile: () => undefined,
     listFonts: () => [],
+    now: () => nowMs,
     workerFile,
   });
 });
@@ -67,6 +69,13 @@ describe("stills", () => {
     // The page, its template and its style go with the job.
     expect(a[1]).toBe(3);
     expect((await paint(21))[0]).toBe(21);
+  });
+
+  test("what shows the time is painted anew, as it is at that time", async () => {
+    const times = [7, 8, 9];
+    const seen: unknown[] = [];
+    for (nowMs of times) seen.push((await paint(18)).at(-1), (await paint(19)).at(-1));
+    expect(seen).toEqual([7, 7, 8, 7, 9, 7]);
   });
 
   test("one that fails is told, and the next is painted", async () => {

@@ -5,7 +5,7 @@ import { canvasOf } from "../../core/venue/plan.ts";
 import { log } from "../log/log.ts";
 import type { AddedFont } from "../store/fontStore.ts";
 import { stillDocuments } from "./stillDocuments.ts";
-import type { StillJob, StillResult } from "./stillJob.ts";
+import type { Still, StillJob, StillResult } from "./stillJob.ts";
 
 /** Stills kept in memory, by what they show. */
 const KEPT_BYTES = 64 * 1024 * 1024;
@@ -17,10 +17,10 @@ const MOST_MEMORY_BYTES = 900 * 1024 * 1024;
 /** The largest output in use, at its full size: 7 680 × 4 320. */
 export const MOST_STILL_PIXELS = 7_680 * 4_320;
 
-type Wanted = Omit<StillJob, "id" | "documents" | "files" | "fonts">;
+type Wanted = Omit<StillJob, "id" | "documents" | "files" | "fonts" | "nowMs">;
 
 export type StillAnswer =
-  | { readonly png: Uint8Array }
+  | Still
   | { readonly refused: "tooLarge" | "tooMany" | "unknown" | "failed"; readonly sentence: string };
 
 const REFUSALS = {
@@ -44,6 +44,8 @@ export interface StillParts {
   readonly findDocument: (hash: string) => PinnedDocument | undefined;
   readonly findFile: (file: string) => string | undefined;
   readonly listFonts: () => readonly AddedFont[];
+  /** Server time. */
+  readonly now: () => number;
   /** Started as a process of its own. */
   readonly workerFile: string;
 }
@@ -58,12 +60,13 @@ interface Job {
 }
 
 /**
- * Paints stills in a process of its own, one at a time, and keeps them: the same page at the same size is painted once. The process
+ * Paints stills in a process of its own, one at a time, and keeps them: the same page at the same size is painted once, but for what
+ * shows the time. The process
  * is replaced when it holds too much memory, hangs or dies.
  */
 export class StillPainter {
   readonly #parts: StillParts;
-  readonly #kept = new Map<string, Uint8Array>();
+  readonly #kept = new Map<string, Still>();
   /** Jobs that are waited for, in the order they were asked for. */
   readonly #jobs = new Map<string, Job>();
   readonly #openOf = new Map<string, number>();
@@ -90,7 +93,7 @@ export class StillPainter {
     if (kept) {
       this.#kept.delete(name);
       this.#kept.set(name, kept);
-      return { png: kept };
+      return kept;
     }
     if (pixelsOf(wanted) > MOST_STILL_PIXELS) return refused("tooLarge");
     const open = this.#openOf.get(asker.name) ?? 0;
@@ -164,7 +167,14 @@ export class StillPainter {
       this.#replace("late");
     }, GIVES_UP_MS);
     this.#current = { job, id, timer };
-    this.#getProcess().send({ ...job.wanted, id, documents, files, fonts } satisfies StillJob);
+    this.#getProcess().send({
+      ...job.wanted,
+      id,
+      documents,
+      files,
+      fonts,
+      nowMs: this.#parts.now(),
+    } satisfies StillJob);
   }
 
   #finish(job: Job, answer: StillAnswer): void {
@@ -173,18 +183,18 @@ export class StillPainter {
       this.#current = undefined;
     }
     this.#jobs.delete(job.name);
-    if ("png" in answer) this.#keep(job.name, answer.png);
+    if ("png" in answer && !answer.showsTime) this.#keep(job.name, answer);
     job.settle(answer);
     this.#next();
   }
 
-  #keep(name: string, png: Uint8Array): void {
-    this.#kept.set(name, png);
-    this.#bytes += png.byteLength;
-    for (const [oldest, bytes] of this.#kept) {
+  #keep(name: string, still: Still): void {
+    this.#kept.set(name, still);
+    this.#bytes += still.png.byteLength;
+    for (const [oldest, { png }] of this.#kept) {
       if (this.#bytes <= KEPT_BYTES) break;
       this.#kept.delete(oldest);
-      this.#bytes -= bytes.byteLength;
+      this.#bytes -= png.byteLength;
     }
   }
 
@@ -220,7 +230,10 @@ export class StillPainter {
         this.#current = undefined;
         this.#replace("memory");
       }
-      this.#finish(current.job, "png" in result ? { png: result.png } : refused("failed"));
+      this.#finish(
+        current.job,
+        "png" in result ? { png: result.png, showsTime: result.showsTime } : refused("failed"),
+      );
     });
     const gone = (why: unknown) => {
       if (this.#process !== child) return;

@@ -1,6 +1,7 @@
 import { readFile } from "node:fs/promises";
 import { createDresser } from "../../core/compose/dress.ts";
 import { placementsAt } from "../../core/compose/placements.ts";
+import { showsTime } from "../../core/compose/showsTime.ts";
 import { ARRIVED_MS, pageTimeline } from "../../core/compose/still.ts";
 import { FALLBACK_FONTS } from "../../core/text/fontList.ts";
 import type { Shaper } from "../../core/text/shaper.ts";
@@ -8,12 +9,12 @@ import { canvasOf } from "../../core/venue/plan.ts";
 import { fillAndKey } from "../../painters/canvasStage.ts";
 import { loadShaper } from "../fonts/shippedFonts.ts";
 import { contextOf, decodeImages, drawPlacements, serverPaintKit } from "./serverCanvas.ts";
-import type { StillJob, StillResult } from "./stillJob.ts";
+import type { Still, StillJob, StillResult } from "./stillJob.ts";
 
 let shaper: Promise<Shaper> | undefined;
 
 /** Draws one page to a PNG. Runs in a process of its own: a take never waits for a picture, and no picture ends a show. */
-async function draw(job: StillJob): Promise<Uint8Array> {
+async function draw(job: StillJob): Promise<Still> {
   shaper ??= loadShaper();
   const ready = await shaper;
   const files = await Promise.all(
@@ -24,8 +25,11 @@ async function draw(job: StillJob): Promise<Uint8Array> {
   const fallback = [...FALLBACK_FONTS, ...job.fonts.map(([id]) => id)];
   const dress = createDresser(new Map(job.documents), ready, fallback, job.timeZone);
   const whole = canvasOf(job.output);
-  const timeline = pageTimeline(job.page, job.layerId, job.outfitId, whole, dress, job.atMs !== null);
-  const placements = placementsAt(timeline, job.atMs ?? ARRIVED_MS, whole);
+  const sinceMs = job.atMs ?? ARRIVED_MS;
+  const comesAtMs = job.nowMs - sinceMs;
+  const { page, layerId, outfitId } = job;
+  const timeline = pageTimeline(page, layerId, outfitId, whole, dress, job.atMs !== null, comesAtMs);
+  const placements = placementsAt(timeline, job.nowMs, whole);
   const shown = job.isWholeWall ? whole : job.output;
   const scale = job.widthPx / shown.widthPx;
   const from = (!job.isWholeWall && job.output.region) || undefined;
@@ -37,16 +41,13 @@ async function draw(job: StillJob): Promise<Uint8Array> {
     pixels.data.set(fillAndKey(pixels.data)[job.signal]);
     context.putImageData(pixels, 0, 0);
   }
-  return canvas.encode("png");
+  return { png: await canvas.encode("png"), showsTime: showsTime(timeline.pieces) };
 }
 
 process.on("message", (job: StillJob) => {
-  const answer = (result: { readonly png: Uint8Array } | { readonly failed: string }) =>
+  const answer = (result: Still | { readonly failed: string }) =>
     process.send?.({ id: job.id, memoryBytes: process.memoryUsage().rss, ...result } satisfies StillResult);
-  draw(job).then(
-    (png) => answer({ png }),
-    (error: unknown) => answer({ failed: String(error) }),
-  );
+  draw(job).then(answer, (error: unknown) => answer({ failed: String(error) }));
 });
 // The server is gone: nobody asks any more.
 process.on("disconnect", () => process.exit(0));
