@@ -14,7 +14,8 @@ import { paintPicture } from "../painters/paint.ts";
 import { loadShaper } from "../server/fonts/shippedFonts.ts";
 import { contextOf, serverPaintKit } from "../server/stills/serverCanvas.ts";
 import { flat } from "../test-support/pages.ts";
-import { expect, openDesk, takeSteps, test } from "./support/show.ts";
+import { largestDifference, shoot } from "./support/pixels.ts";
+import { expect, goTo, openDesk, output, seqOf, settled, takeSteps, test } from "./support/show.ts";
 
 const WORDS: Readonly<Record<string, { font: string; words: string }>> = {
   Latin: {
@@ -224,4 +225,29 @@ test("every object of the gallery is the same from the server's painter and the 
   expect(wrong).toEqual([]);
   const rough = Object.entries(largest).filter(([, { difference }]) => difference > 2.5);
   expect(rough.length, JSON.stringify(rough)).toBeLessThanOrEqual(6);
+});
+
+test("words whose font comes late are the same laid out beside an open window and in one opened afterwards", async ({
+  page,
+  emptyShow,
+  openOutput,
+}) => {
+  await openDesk(page, emptyShow, "prepare");
+  const wall = await openOutput(emptyShow, 0);
+  const fonts = new Set<string>();
+  wall.on("request", (request) => fonts.add(new URL(request.url()).pathname));
+  const box = page.getByRole("textbox", { name: /Add to the rundown/ });
+  await box.fill("はなうみ かもめ, 灯台の守り");
+  await box.press("Enter");
+  await expect(page.locator("[data-cue]")).toHaveCount(1);
+  await expect(output(wall)).toHaveAttribute("data-preloaded", /page/);
+  expect([...fonts]).toContainEqual(expect.stringContaining("sawarabi-400"));
+  await goTo(page, "Run");
+  await page.keyboard.press("Space");
+  await expect(page.locator("[data-mark=air]", { hasText: "はなうみ" })).toBeVisible();
+  const seq = await seqOf(wall);
+  await settled(wall, seq);
+  const after = await openOutput(emptyShow, 0);
+  await settled(after, seq);
+  expect(largestDifference(await shoot(wall), await shoot(after))).toBe(0);
 });
