@@ -69,7 +69,8 @@ function placePiece(piece: Piece, atMs: number, within: Within): Placement[] {
       const { share } = readPaused(value, paused, atMs, (ms) =>
         shareAt(value, gauge.fullAt, sinceMs, ms, GAUGE_STEPS),
       );
-      const picture = pictureOfGauge(gauge, share);
+      // From frame to frame the same picture, until it would look otherwise.
+      const picture = pictureOfGauge(gauge, Math.round(share * GAUGE_STEPS) / GAUGE_STEPS);
       return [drawn(id, inEffects(picture, effects), x, y, pose, pivot)];
     }
     case "cells": {
