@@ -48,3 +48,20 @@ test("a page is laid out in it, with fields and motion shared", () => {
   expect(page.findings.map(({ code }) => code)).not.toContain("fitted");
   expect(lay(template, { name: "Ilse" }, bench.shaper, { output: HD }).parts).toHaveLength(3);
 });
+
+test("fitted into a wider or a taller canvas it stands in the middle", () => {
+  const bed = (canvas: { widthPx: number; heightPx: number }) => {
+    const one = templateSchema.parse({
+      ...templateOf(rectangle("bed", box(300, 600, 900, 120), solid("panel"))),
+      shapes: [{ name: "Other", canvas, objects: {} }],
+    });
+    return shapeFor(one, canvas).objects[0];
+  };
+  // A third of the size, with (1920 - 640) / 2 to its left; half the size, with (1920 - 540) / 2 above it.
+  expect(bed({ widthPx: 1920, heightPx: 360 })).toMatchObject({
+    box: { x: 740, y: 200, width: 300, height: 40 },
+  });
+  expect(bed({ widthPx: 960, heightPx: 1920 })).toMatchObject({
+    box: { x: 150, y: 990, width: 450, height: 60 },
+  });
+});
