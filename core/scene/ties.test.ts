@@ -122,6 +122,40 @@ describe("edges that follow edges", () => {
       problem: expect.stringContaining("The ties go in a circle (“a” → “b” → “a”)"),
     });
   });
+
+  test("words hang on both sides of their box: a circle through width and height is one too", () => {
+    const none = { left: null, right: null, top: null, bottom: null };
+    const limits = { leastWidthPx: null, mostWidthPx: null, leastHeightPx: null, mostHeightPx: null };
+    const ties = (own: object) =>
+      ({ ...none, ...limits, ...own }) as Parameters<typeof findTieCircle>[0][number]["ties"];
+    const words = (object: string, edge: string) => ({ to: { kind: "words", object }, edge, gapPx: 0 });
+    const boxOf = (object: string, edge: string) => ({ to: { kind: "box", object }, edge, gapPx: 0 });
+    // How wide the bed is decides how the name wraps, how high the name is decides where the bed ends.
+    const circle = findTieCircle([
+      { id: "name", ties: ties({ right: boxOf("bed", "right") }) },
+      { id: "bed", ties: ties({ right: words("name", "right"), bottom: words("name", "bottom") }) },
+    ]);
+    expect(circle).toEqual(["name", "bed", "name"]);
+    const across = findTieCircle([
+      { id: "name", ties: ties({ right: boxOf("bed", "right") }) },
+      { id: "bed", ties: ties({ right: boxOf("canvas-wide", "right"), bottom: words("name", "bottom") }) },
+    ]);
+    expect(across).toBeUndefined();
+    const through = findTieCircle([
+      { id: "name", ties: ties({ top: boxOf("bed", "bottom") }) },
+      { id: "bed", ties: ties({ right: words("name", "right"), bottom: boxOf("bed2", "bottom") }) },
+      { id: "bed2", ties: ties({ bottom: words("name", "bottom") }) },
+    ]);
+    expect(through).toEqual(["name", "bed", "bed2", "name"]);
+    const crossed = findTieCircle([
+      { id: "name", ties: ties({ left: boxOf("bed", "left") }) },
+      { id: "bed", ties: ties({ top: words("name", "top"), left: boxOf("side", "left") }) },
+      { id: "side", ties: ties({ left: words("low", "left") }) },
+      { id: "low", ties: ties({ top: boxOf("bed", "top") }) },
+    ]);
+    expect(crossed?.at(0)).toBe(crossed?.at(-1));
+    expect(crossed).toContain("low");
+  });
 });
 
 describe("boxes that follow their words", () => {
