@@ -28,6 +28,7 @@ export interface Take {
   readonly values: Record<string, string> | null;
   readonly how?: Moment["how"];
   readonly adjust?: Adjustments;
+  readonly paused?: Moment["paused"];
 }
 
 /** One slot that wears a template of these objects and is taken with these values, one after another. */
@@ -37,7 +38,7 @@ export function timelineOf(shaper: Shaper, objects: SceneObject[], takes: readon
     ({ values, adjust }) => values && lay(template, values, shaper, { media: () => CLIP, adjust }),
   );
   const slot = takes.map(
-    ({ atMs, values, how = "animated" }, i): Moment => ({
+    ({ atMs, values, how = "animated", paused }, i): Moment => ({
       startAtMs: atMs,
       sinceMs: atMs,
       page: values && { cueId: `cue-${i}`, content: "0".repeat(64), step: { occurrence: "page", unit: i } },
@@ -45,6 +46,7 @@ export function timelineOf(shaper: Shaper, objects: SceneObject[], takes: readon
       endsAtMs: null,
       lastsMs: 10_000,
       effectMs: null,
+      ...(paused ? { paused } : {}),
     }),
   );
   const pieces = composeSlot(slot, "words", ({ step }) => {

@@ -81,7 +81,7 @@ function composeStretch(stretch: Stretch): Piece[] {
     mirrorMs: last ? arrivalMs(last.parts, ({ exit }) => exit === "mirror") : 0,
     holdMs: 0,
     window: { fromMs: 0, untilMs: null },
-    paused: { sinceMs: last?.moment.sinceMs ?? 0, spans: last?.moment.paused ?? [] },
+    paused: stretch.moments.map(({ moment: { sinceMs, paused = [] } }) => ({ sinceMs, spans: paused })),
     isCarried: false,
   });
 }

@@ -135,12 +135,12 @@ function pieceContent(open: OpenPart, id: string, life: Life, closing: Closing, 
     case "gauge":
     case "figures": {
       const value = open.value ?? content.value;
-      const { paused } = level;
+      const paused = level.paused.findLast(({ sinceMs }) => sinceMs === open.from.sinceMs);
       return {
         ...content,
         value,
         sinceMs: value.kind === "number" ? open.startMs : open.from.sinceMs,
-        paused: paused.sinceMs === open.from.sinceMs ? paused.spans : [],
+        paused: paused?.spans ?? [],
       };
     }
     case "strip": {

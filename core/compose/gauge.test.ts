@@ -1,11 +1,12 @@
 import { describe, expect, test } from "vitest";
 import { prepareBench } from "../../test-support/contents.ts";
-import { box, gauge } from "../../test-support/designs.ts";
+import { box, gauge, move } from "../../test-support/designs.ts";
 import { HD } from "../../test-support/pages.ts";
-import { timelineOf } from "../../test-support/takes.ts";
+import { type Take, timelineOf } from "../../test-support/takes.ts";
 import { pathBounds } from "../picture/pathData.ts";
 import type { Picture } from "../picture/picture.ts";
 import { type Placement, placementsAt } from "./placements.ts";
+import { stillUntil } from "./stillUntil.ts";
 
 const bench = prepareBench();
 const FRAME = box(100, 100, 800, 200);
@@ -66,6 +67,37 @@ describe("gauges", () => {
     const at = pictureAt(bar("right"), COUNTDOWN, { to: "5 min" });
     expect([0, 75_000, 150_000, 299_000].map((ms) => fullOf(at(ms))?.[2])).toEqual([800, 600, 400, 3]);
     expect([300_000, 400_000].map((ms) => fullOf(at(ms)))).toEqual([undefined, undefined]);
+  });
+
+  test("one that is paused stands still, also while the next one takes its place, which was never paused", () => {
+    const object = gauge("g", COUNTDOWN, FRAME, {
+      ...{ form: bar("right"), isRound: false },
+      motion: { enter: [], exit: [], change: { in: [], out: [move("opacity", 1, 0, 2_000)] } },
+    });
+    const timeline = timelineOf(
+      bench.shaper,
+      [object],
+      [
+        { atMs: 0, values: { to: "5 min" }, paused: [{ fromMs: 75_000, untilMs: null }] },
+        { atMs: 200_000, values: { to: "10 min" } },
+      ],
+    );
+    const widths = (atMs: number) =>
+      placementsAt(timeline, atMs, HD).map((placed) => placed.kind === "drawn" && fullOf(placed)?.[2]);
+    expect([widths(75_000), widths(199_000)]).toEqual([[600], [600]]);
+    expect(widths(201_000)).toEqual([600, 799]);
+    expect(widths(350_000)).toEqual([600]);
+  });
+
+  test("it is drawn again by itself when a pixel or so of it changes, and never while it is paused", () => {
+    const object = gauge("g", COUNTDOWN, FRAME, { form: bar("right"), isRound: false });
+    const next = (atMs: number, paused: Take["paused"] = []) =>
+      stillUntil(timelineOf(bench.shaper, [object], [{ atMs: 0, values: { to: "5 min" }, paused }]), atMs);
+    // 300 s over 4000 steps.
+    expect((next(60_000) ?? 0) - 60_000).toBeCloseTo(75, 6);
+    expect(next(60_000, [{ fromMs: 50_000, untilMs: null }])).toBe(Number.POSITIVE_INFINITY);
+    expect(next(60_000, [{ fromMs: 50_000, untilMs: 70_000 }])).toBe(70_000);
+    expect(next(400_000)).toBe(Number.POSITIVE_INFINITY);
   });
 
   test("the same picture is not made anew from frame to frame, and another is where it looks otherwise", () => {

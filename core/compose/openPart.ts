@@ -18,8 +18,8 @@ export interface Level {
   readonly holdMs: number;
   /** When, from the start of the page, what these lie in can be seen; null: as long as the page. */
   readonly window: { readonly fromMs: number; readonly untilMs: number | null };
-  /** Countdowns of what came with this moment or after it stood still then. */
-  readonly paused: { readonly sinceMs: number; readonly spans: readonly PausedSpan[] };
+  /** When the countdowns of each cue stood still, by when it came; the latest that is known of it comes last. */
+  readonly paused: readonly { readonly sinceMs: number; readonly spans: readonly PausedSpan[] }[];
   /** The group fades as a whole: members do not fade for themselves when the page comes or goes by a dissolve. */
   readonly isCarried: boolean;
 }

@@ -1,6 +1,7 @@
 import { afterAll, beforeAll, describe, expect, test } from "vitest";
 import { templateKey } from "../../core/scene/template.ts";
 import { type Output, outputSchema } from "../../core/venue/plan.ts";
+import { make } from "../../test-support/designs.ts";
 import { type OpenShow, openShow, TestWindow } from "../../test-support/openShow.ts";
 import { Guesses } from "../access/guesses.ts";
 import { Pairing } from "../access/pairing.ts";
@@ -234,6 +235,14 @@ describe("templates that are brought in", () => {
     expect(await refused(outfitId, { ...worn, name: "Of today" }, "Of before")).toBeUndefined();
     expect(keyOf("Of today")).toBe("Of before");
     expect(await remove(as("Of before"))).toBeUndefined();
+    // What it names of the library and the library has not is told; a stand-in is drawn meanwhile.
+    const lamp = make("picture", {
+      ...{ id: "lamp", box: { x: 0, y: 0, width: 90, height: 90 } },
+      source: { kind: "library", name: "lamp.png" },
+    });
+    const lit = await offer(outfitId, { ...worn, name: "Lit", objects: [...worn.objects, lamp] });
+    expect("told" in lit && lit.told).toEqual([expect.stringContaining("nothing called “lamp.png”")]);
+    expect(await remove(as(keyOf("Lit")))).toBeUndefined();
     // It is made the outfit's own, and the one that was can go.
     expect(await wear(as(key))).toBeUndefined();
     expect(names()).toEqual(["Our new one", ...before]);
