@@ -51,35 +51,60 @@ export function formatSpan(seconds: number): string {
   return hours > 0 ? `${hours}:${two(minutes)}:${two(seconds % 60)}` : `${minutes}:${two(seconds % 60)}`;
 }
 
-/** "19:00", "19:00:30" or "7.30 pm" as a time of day. "5:00" is one too: a length is written with its unit ("5 min"). */
+/**
+ * "19:00", "19:00:30", "7.30 pm", "7pm", "noon" or "midnight" as a time of day. "5:00" is one too: a length is written with its unit
+ * ("5 min").
+ */
 export function parseTimeOfDay(typed: string): TimeOfDay | undefined {
-  const match = /^(\d{1,2})[:.](\d{2})(?:[:.](\d{2}))?\s*(am|pm)?$/i.exec(typed.trim());
+  const text = typed.trim().toLowerCase();
+  if (text === "noon") return { hours: 12, minutes: 0, seconds: 0 };
+  if (text === "midnight") return MIDNIGHT;
+  const match = /^(\d{1,2})(?:[:.](\d{2})(?:[:.](\d{2}))?)?\s*(am|pm)?$/.exec(text);
   if (!match) return undefined;
-  const half = match[4]?.toLowerCase();
+  const half = match[4];
   let hours = Number(match[1]);
+  // An hour alone may be anything.
+  if (!half && match[2] === undefined) return undefined;
   if (half && (hours < 1 || hours > 12)) return undefined;
   if (half) hours = (hours % 12) + (half === "pm" ? 12 : 0);
-  const minutes = Number(match[2]);
+  const minutes = Number(match[2] ?? 0);
   const seconds = Number(match[3] ?? 0);
   return hours < 24 && minutes < 60 && seconds < 60 ? { hours, minutes, seconds } : undefined;
 }
+const MIDNIGHT: TimeOfDay = { hours: 0, minutes: 0, seconds: 0 };
+
+/** The longest that is counted: as many hours as three digits say. */
+export const LONGEST_SPAN_SECONDS = 999 * 3_600;
+const SECONDS_IN: Readonly<Record<string, number>> = { h: 3_600, m: 60, s: 1 };
+/** A number with its unit, up to the next number. */
+const LENGTH =
+  /^(\d{1,4}(?:[.,]\d{1,2})?)\s*(h(?:(?:ou)?rs?)?|m(?:in(?:ute)?s?)?|s(?:ec(?:ond)?s?)?)?(?=[\s\d]|$)\s*(?:and\s+)?/;
 
 /**
- * A length in seconds: "5 min", "90 s", "1 h 30 min", "1:30 min"; a number alone is minutes ("5"), and what is no time of day but
- * looks like one is minutes and seconds ("25:00"). Undefined when it is none of these.
+ * A length in seconds: "5 min", "90 s", "1 h 30 min", "1h30", "1.5 h", "in 10 minutes", "1:30 min"; a number alone is minutes ("5"),
+ * and what is no time of day but looks like one is minutes and seconds ("25:00"). Undefined when it is none of these.
  */
 export function parseSpan(typed: string): number | undefined {
-  const text = typed.trim().toLowerCase();
+  const text = typed
+    .trim()
+    .toLowerCase()
+    .replace(/^in\s+/, "");
   const alone = /^\d{1,3}$/.exec(text);
   if (alone) return Number(text) * 60;
-  const clock = /^(\d{1,3}):([0-5]\d)(\s*min(?:utes?)?)?$/.exec(text);
+  const clock = /^(\d{1,3}):([0-5]\d)(\s*min(?:ute)?s?)?$/.exec(text);
   if (clock && (clock[3] || !parseTimeOfDay(text))) return Number(clock[1]) * 60 + Number(clock[2]);
-  const match =
-    /^(?:(\d{1,2})\s*h(?:ours?)?)?\s*(?:(\d{1,3})\s*m(?:in(?:utes?)?)?)?\s*(?:(\d{1,4})\s*s(?:ec(?:onds?)?)?)?$/.exec(
-      text,
-    );
-  if (!match || (match[1] ?? match[2] ?? match[3]) === undefined) return undefined;
-  return Number(match[1] ?? 0) * 3_600 + Number(match[2] ?? 0) * 60 + Number(match[3] ?? 0);
+  let sum = 0;
+  let last = Number.POSITIVE_INFINITY;
+  for (let rest = text; rest !== ""; ) {
+    const found = LENGTH.exec(rest);
+    // A number after hours is minutes, after minutes seconds.
+    const unit = found?.[2] ? SECONDS_IN[found[2].charAt(0)] : last / 60;
+    if (!found || unit === undefined || unit < 1 || unit >= last) return undefined;
+    sum += Number(found[1]?.replace(",", ".")) * unit;
+    last = unit;
+    rest = rest.slice(found[0].length);
+  }
+  return Number.isFinite(last) && sum <= LONGEST_SPAN_SECONDS ? Math.round(sum) : undefined;
 }
 
 /** A time on a day; the year may be left to be found. */
@@ -110,8 +135,7 @@ export function parseDayAndTime(typed: string): DayAndTime | undefined {
           : undefined;
   if (!parts) return undefined;
   const [year, month, day, clock] = parts;
-  const bare = /^(\d{1,2}) ?(am|pm)$/.exec(clock ?? "");
-  const time = clock === undefined ? MIDNIGHT : parseTimeOfDay(bare ? `${bare[1]}:00 ${bare[2]}` : clock);
+  const time = clock === undefined ? MIDNIGHT : parseTimeOfDay(clock);
   const found = { year: year === undefined ? null : Number(year), month: Number(month), day: Number(day) };
   // The day must be one: 31.02. is none.
   const check = new Date(Date.UTC(found.year ?? 2024, found.month - 1, found.day));
@@ -119,7 +143,6 @@ export function parseDayAndTime(typed: string): DayAndTime | undefined {
   return { ...found, time };
 }
 
-const MIDNIGHT: TimeOfDay = { hours: 0, minutes: 0, seconds: 0 };
 const monthOf = (name = "") => String(MONTHS.indexOf(name.slice(0, 3)) + 1);
 
 /** The instant of a time on a day; of one without a year the first after `afterMs`. Undefined where the zone skips that day. */

@@ -27,13 +27,24 @@ describe("clocks and countdowns", () => {
     expect(parseTimeOfDay("19:00")).toEqual({ hours: 19, minutes: 0, seconds: 0 });
     expect(parseTimeOfDay("7.30 pm")).toEqual({ hours: 19, minutes: 30, seconds: 0 });
     expect(parseTimeOfDay("12:00 am")).toEqual({ hours: 0, minutes: 0, seconds: 0 });
-    for (const wrong of ["24:00", "9:60", "noon", "13:00 pm", ""])
+    for (const wrong of ["24:00", "9:60", "lunch", "13:00 pm", ""])
       expect(parseTimeOfDay(wrong)).toBeUndefined();
     expect(["5 min", "90 s", "1 h 30 min", "1:30 min", "2h"].map(parseSpan)).toEqual([
       300, 90, 5_400, 90, 7_200,
     ]);
     for (const wrong of ["", "soon", "19:00", "1234", "5:"]) expect(parseSpan(wrong)).toBeUndefined();
     // A number alone is minutes, and what is no time of day minutes and seconds.
+    // As hurried strangers write them: common practice.
+    expect(["5 mins", "2 hrs", "1h30", "1 min 30", "1.5 h", "1 hour and 5 minutes"].map(parseSpan)).toEqual([
+      300, 7_200, 5_400, 90, 5_400, 3_900,
+    ]);
+    expect(parseSpan("In 10 minutes")).toBe(600);
+    for (const wrong of ["30 s 5 min", "5 min 5 min", "1 s 3", "5 5", "9999 h", "h", "-5", "5 march"])
+      expect(parseSpan(wrong)).toBeUndefined();
+    expect(["7pm", "12 am", "noon", "midnight"].map((typed) => parseTimeOfDay(typed)?.hours)).toEqual([
+      19, 0, 12, 0,
+    ]);
+    expect([parseTimeOfDay("7"), parseTimeOfDay("13pm")]).toEqual([undefined, undefined]);
     expect(["5", "90", "25:00", "90:30"].map(parseSpan)).toEqual([300, 5_400, 1_500, 5_430]);
     expect([9, 750, 3_723].map(formatSpan)).toEqual(["0:09", "12:30", "1:02:03"]);
   });

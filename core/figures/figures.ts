@@ -4,6 +4,7 @@ import {
   formatClock,
   formatSpan,
   instantOf,
+  LONGEST_SPAN_SECONDS,
   nextTimeOfDay,
   parseDayAndTime,
   parseSpan,
@@ -103,9 +104,6 @@ export function countdownTargetMs(
 export const isCountable = (to: string): boolean =>
   parseTimeOfDay(to) !== undefined || parseSpan(to) !== undefined || parseDayAndTime(to) !== undefined;
 
-/** The longest countdown that is reckoned with for the room it takes: some days, in hours. */
-const LONGEST_SECONDS = 999 * 3_600;
-
 /** Every character it can ever show, for preparing its plates. */
 export function charactersOf(value: FiguresValue): string {
   switch (value.kind) {
@@ -132,7 +130,7 @@ export function widestOf(value: FiguresValue): string {
     case "countdown": {
       const seconds = parseTimeOfDay(value.to)
         ? 86_399
-        : (parseSpan(value.to) ?? (isCountable(value.to) ? LONGEST_SECONDS : undefined));
+        : (parseSpan(value.to) ?? (isCountable(value.to) ? LONGEST_SPAN_SECONDS : undefined));
       return seconds === undefined ? value.to : formatSpan(Math.max(600, seconds));
     }
     case "countUp":
