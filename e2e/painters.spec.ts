@@ -58,7 +58,8 @@ test(`seeds 1 to ${SEEDS}: templates of every kind of object, moving and at rest
   page,
   show,
 }) => {
-  test.setTimeout(300_000);
+  // Two minutes alone, five beside the other worker on two slow cores.
+  test.setTimeout(600_000);
   const shaper = await loadShaper();
   const kit = serverPaintKit(shaper);
   await page.goto(`${show.base}/gallery`);
