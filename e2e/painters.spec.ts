@@ -69,8 +69,12 @@ test(`seeds 1 to ${SEEDS}: templates of every kind of object, moving and at rest
     const seeds = Array.from({ length: AT_ONCE }, (_, i) => from + i);
     const pages = seeds.map((seed) => placed(seed, shaper));
     const theirs = await page.evaluate(
-      ([list, w, h]) => list.map((placements) => window.paintDoor?.onCanvas(placements, w, h) ?? ""),
-      [pages, widthPx, heightPx] as const,
+      ([list, w, h]) =>
+        (JSON.parse(list) as (readonly Placement[])[]).map(
+          (placements) => window.paintDoor?.onCanvas(placements, w, h) ?? "",
+        ),
+      // Arguments are taken apart value by value; a text goes over as it is.
+      [JSON.stringify(pages), widthPx, heightPx] as const,
     );
     for (const [i, placements] of pages.entries()) {
       const ours = drawPlacements(placements, SEEDED_SIZE, 1, kit);
