@@ -1,17 +1,11 @@
 import type { Anchor } from "../../core/rundown/anchor.ts";
 import type { PageContent } from "../../core/rundown/content.ts";
 import { canvasOf, type Output, type ScreenPlan } from "../../core/venue/plan.ts";
-import { FIELD_SETS } from "../../designs/fieldSets.ts";
+import { countsDown } from "../desk/countsDown.ts";
 import { useReading } from "../desk/deskContext.ts";
 import standIn from "./standInPicture.svg";
 
 const WIDTH_PX = 128;
-
-const countsDown = ({ fieldSet, values }: PageContent): boolean =>
-  FIELD_SETS.some(
-    ({ id, fields }) =>
-      id === fieldSet && fields.some(({ kind, name }) => kind === "time" && (values[name] ?? "") !== ""),
-  );
 
 interface Props {
   content: PageContent;

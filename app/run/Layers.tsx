@@ -2,7 +2,7 @@ import { Pin } from "lucide-react";
 import { memo } from "react";
 import { isFilled, pagesOn } from "../../core/show/layers.ts";
 import { pageAt } from "../../core/show/slot.ts";
-import { FIELD_SETS } from "../../designs/fieldSets.ts";
+import { countsDown } from "../desk/countsDown.ts";
 import { useDesk, useDeskStore, useReading } from "../desk/deskContext.ts";
 import { useHeldIds } from "../desk/useHeldIds.ts";
 import { usePresentTime } from "../desk/usePresentTime.ts";
@@ -17,8 +17,8 @@ export const Layers = memo(function Layers() {
   const presentMs = usePresentTime();
   /** Whether what is on air has a countdown that can be paused. */
   const counts = (content: string) => {
-    const set = FIELD_SETS.find(({ id }) => id === store.findContent(content)?.fieldSet);
-    return set?.fields.some(({ kind }) => kind === "time") ?? false;
+    const page = store.findContent(content);
+    return page !== undefined && countsDown(page);
   };
   const titleOf = (content: string) => store.findContent(content)?.title ?? "on air";
   return (
