@@ -18,9 +18,13 @@ test("a countdown is paused from the layer's strip and resumed: every screen sta
     await expect.poll(async () => largestDifference(await shoot(wall), before)).toBeGreaterThan(60);
   };
   await moves();
+  const out = page.getByLabel("Layers").getByRole("button", { name: /^Words .*out/ });
+  const before = await out.boundingBox();
   await pause.click();
   const resume = page.getByRole("button", { name: "resume", exact: true });
   await expect(resume).toBeVisible();
+  // The key beside it stays where the hand knows it.
+  expect(await out.boundingBox()).toEqual(before);
   const held = await shoot(wall);
   // The desk's own clock goes on by two seconds, the countdown does not.
   const seconds = () => page.evaluate(() => Math.floor(Date.now() / 1_000));

@@ -44,6 +44,7 @@ export const Layers = memo(function Layers() {
             .join(" · ") || undefined;
         const isOn = title !== undefined && isFilled(state, layer.id, presentMs ?? 0);
         const edited = page !== null && heldIds.has(page.cueId);
+        const isPausable = page !== null && counts(page.content);
         // In the place of how long it has been there; at the top where "send" needs the room.
         const leaves = page && moment?.endsAtMs != null ? <LeavesIn endsAtMs={moment.endsAtMs} /> : undefined;
         return (
@@ -79,7 +80,9 @@ export const Layers = memo(function Layers() {
             >
               {title ?? "empty"}
             </p>
-            <div className="mt-auto flex items-center justify-between gap-1 pt-0.5">
+            <div
+              className={`mt-auto flex items-center justify-between gap-1 pt-0.5 ${isPausable && edited ? "flex-wrap justify-end" : ""}`}
+            >
               <p className="min-w-0 truncate font-mono text-[14px] text-second tabular-nums">
                 {page && moment && !edited && (leaves ?? <SinceWhen sinceMs={moment.sinceMs} />)}
               </p>
@@ -93,13 +96,14 @@ export const Layers = memo(function Layers() {
                   send
                 </button>
               )}
-              {page && counts(page.content) && (
+              {isPausable && (
                 <button
                   type="button"
                   aria-pressed={moment?.paused?.at(-1)?.untilMs === null}
                   title="Has the countdown stand still, or go on"
                   onClick={() => store.air.pauseCountdown(layer.id, moment?.paused?.at(-1)?.untilMs !== null)}
-                  className="min-h-8 shrink-0 rounded-md bg-lifted px-1.5 text-[14px] hover:bg-edge aria-pressed:bg-attention aria-pressed:text-on-bright"
+                  // As wide for either word: the key beside it stays where it is.
+                  className="min-h-8 w-[49px] shrink-0 rounded-md bg-lifted text-[13px] hover:bg-edge aria-pressed:bg-attention aria-pressed:text-on-bright"
                 >
                   {moment?.paused?.at(-1)?.untilMs === null ? "resume" : "pause"}
                 </button>
