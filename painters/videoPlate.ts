@@ -106,7 +106,8 @@ export class VideoPlate {
     Object.assign(this.#picture.style, placed);
     if (this.#picture.style.filter !== filter) this.#picture.style.filter = filter;
     const tint = tints.at(-1);
-    if (this.#signal === "fill") {
+    // Most clips are never tinted: what cannot be seen is left alone.
+    if (this.#signal === "fill" && (tint || this.#cover.style.opacity !== "0")) {
       const { style } = this.#cover;
       Object.assign(style, placed, { opacity: `${tint?.amount ?? 0}` });
       if (style.filter !== filter) style.filter = filter;
