@@ -216,7 +216,8 @@ async function test() {
   mkdirSync(results, { recursive: true });
   const unitFile = join(results, "unit.json");
   const browserFile = join(results, "browser.json");
-  for (const file of [unitFile, browserFile]) rmSync(file, { force: true });
+  const attacksFile = join(results, "attacks.json");
+  for (const file of [unitFile, attacksFile, browserFile]) rmSync(file, { force: true });
   const env = { ...process.env, CHROMIUM_PATH: chromium, PLAYWRIGHT_JSON_OUTPUT_NAME: browserFile };
   const npx = (...args) => run("npx", ["--no-install", ...args], { env });
   const steps = [
@@ -251,8 +252,24 @@ async function test() {
   const notPassed =
     (unit?.numFailedTests ?? 0) + (browser?.stats?.unexpected ?? 0) + (browser?.stats?.flaky ?? 0);
   if (failed.length > 0) console.log(`\nFailed: ${failed.join(", ")}`);
+  for (const sentence of whyFailed(unit, readJson(attacksFile), browser)) console.log(`  ${sentence}`);
   console.log(`\n${passed} passed, ${notPassed} failed`);
   process.exit(failed.length > 0 || notPassed > 0 || passed === 0 ? 1 : 0);
+}
+
+/** What failed and why, in few lines: the end of a long output is what is kept of it. */
+function whyFailed(unit, attacks, browser) {
+  const units = (unit?.testResults ?? []).flatMap(({ name, message, assertionResults }) => [
+    ...(message ? [`${name.slice(home.length + 1)}: ${message}`] : []),
+    ...assertionResults
+      .filter(({ status }) => status === "failed")
+      .map(({ fullName, failureMessages }) => `${fullName}: ${failureMessages[0] ?? ""}`),
+  ]);
+  const specsOf = ({ specs = [], suites = [] }) => [...specs, ...suites.flatMap(specsOf)];
+  const specs = specsOf({ suites: browser?.suites }).flatMap(({ ok, file, title, tests }) =>
+    ok ? [] : [`${file} › ${title}: ${tests[0]?.results.at(-1)?.error?.message ?? ""}`],
+  );
+  return [...units, ...(attacks?.broken ?? []), ...specs].map((line) => line.slice(0, 600));
 }
 
 function readJson(file) {

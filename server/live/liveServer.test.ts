@@ -284,14 +284,23 @@ describe("the live channel", () => {
     const desk = await joined();
     const silent = new TestWindow(show.port);
     await new Promise((resolve) => silent.socket.once("open", resolve));
-    // All of this process stands still for longer than a window may be silent.
+    const late = new TestWindow(show.port);
+    await new Promise((resolve) => late.socket.once("open", resolve));
+    late.send({
+      kind: "hello",
+      token: show.services.links.deskToken,
+      windowId: "window-whose-hello-waits",
+    });
+    // All of this process stands still for longer than a window may be silent, with a hello on its way.
     Atomics.wait(new Int32Array(new SharedArrayBuffer(4)), 0, 0, 10_600);
     // Who never said hello is nobody all the same.
     expect(await silent.untilClosed()).toBeDefined();
     expect(desk.closedWith).toBeUndefined();
     desk.send({ kind: "ping", sentAtMs: 1 });
     await desk.until("pong");
-    desk.socket.close();
+    await Promise.race([late.until("welcome"), late.untilClosed()]);
+    expect(late.closedWith).toBeUndefined();
+    for (const { socket } of [desk, late]) socket.close();
   });
 
   test("hello twice, or a flood of whatever kind, ends the window; the air stays", async () => {

@@ -26,7 +26,7 @@ import { Feed } from "./feed.ts";
 import { actorOf, grantOfWindow, Presence } from "./presence.ts";
 import type { RehearsalLog } from "./rehearsalLog.ts";
 import { Rehearsals } from "./rehearsals.ts";
-import { isTooSlow, type LiveWindow, openedWindow, readMessage, send } from "./window.ts";
+import { countNot, isTooSlow, type LiveWindow, openedWindow, readMessage, send } from "./window.ts";
 import { Windows } from "./windows.ts";
 
 export const LIVE_PATH = "/live";
@@ -116,8 +116,7 @@ export class LiveServer {
     parts.links.onRevoked((token) => drop((link) => link.token === token));
     parts.sessions.onEnded((id) => drop((link) => link.kind === "desk" && link.sessionId === id));
     parts.stalls.onStall((ms) => {
-      // The silence was the server's own: it throws nobody out.
-      for (const connection of this.#windows.all) connection.heardAtMs += ms;
+      for (const connection of this.#windows.all) countNot(connection, ms);
     });
     parts.rundown.onChange((change) => this.#feed.tellRundown(change));
     parts.values.onChange((changes) => {

@@ -19,7 +19,7 @@ const SLOW_FOR_MS = 5_000;
 export interface LiveWindow {
   readonly socket: WebSocket;
   readonly address: string;
-  readonly openedAtMs: number;
+  openedAtMs: number;
   /** Null until it has said hello. */
   link: Entry | null;
   channel: Channel;
@@ -57,6 +57,13 @@ export function send({ socket }: LiveWindow, message: ServerMessage): void {
   // Whoever lets so much wait does not read at all: it would be kept here for nobody.
   if (socket.bufferedAmount > MOST_WAITING_BYTES) socket.terminate();
   else socket.send(JSON.stringify(message));
+}
+
+/** A time in which the server itself stood still counts against no window. */
+export function countNot(window: LiveWindow, stoodStillMs: number): void {
+  window.openedAtMs += stoodStillMs;
+  window.heardAtMs += stoodStillMs;
+  if (window.slowSinceMs !== null) window.slowSinceMs += stoodStillMs;
 }
 
 /** Whether a window has not read for so long that it is dropped; it comes back by itself when it can. */

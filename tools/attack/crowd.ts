@@ -38,12 +38,12 @@ export async function measureCrowd(takes: number): Promise<MeasuredCrowd> {
   const among = await measure(desk, takes);
   const memoryAmongMb = memoryOf(show.processId);
   const broken: string[] = [];
-  await untilOr(() => output.seq === desk.seq, 10_000);
+  await untilOr(() => output.seq === desk.seq, 30_000);
   if (output.seq !== desk.seq) broken.push("the output is behind the desk");
   if (output.welcomes !== 1) broken.push(`the output was thrown out ${output.welcomes - 1} times`);
   // Somebody who comes now is let in all the same.
   const late = new Client(show.base, link, "attack-output-2");
-  await untilOr(() => late.welcomes > 0, 5_000);
+  await untilOr(() => late.welcomes > 0, 30_000);
   if (late.welcomes === 0) broken.push("another output is not let in among them");
   hostile.kill("SIGKILL");
   if (!show.isRunning) broken.push("the server ended");

@@ -68,7 +68,7 @@ export const diskFull: Attack = {
       if (/A fault of ours/.test(show.said))
         broken.push(`a fault reached the process: ${show.said.slice(-600)}`);
       rmSync(filler);
-      for (let i = 0; i < 100 && (await health()) !== 200; i++)
+      for (let i = 0; i < 600 && (await health()) !== 200; i++)
         await new Promise((resolve) => setTimeout(resolve, 100));
       if ((await health()) !== 200) broken.push("the air was not written when there was room again");
       const [again] = await edit("after-full");

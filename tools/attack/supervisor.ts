@@ -5,6 +5,8 @@ import { join } from "node:path";
 import type { Attack } from "./attack.ts";
 
 const PORT = "4871";
+/** A first start on a slow disk, in the midst of other tests: what is asked is whether it comes, not how fast. */
+const STARTS_WITHIN_MS = 300_000;
 
 /** The command that people start: it brings a server back that died, stops with it, and passes its exit on. */
 export const supervisor: Attack = {
@@ -30,7 +32,8 @@ export const supervisor: Attack = {
         .stdout.toString()
         .trim();
     const answers = async () => {
-      for (let i = 0; i < 600; i++) {
+      const untilMs = performance.now() + STARTS_WITHIN_MS;
+      while (performance.now() < untilMs && command.exitCode === null) {
         const answer = await fetch(`http://127.0.0.1:${PORT}/healthz`).catch(() => undefined);
         if (answer?.ok) return true;
         await new Promise((resolve) => setTimeout(resolve, 100));
@@ -39,18 +42,18 @@ export const supervisor: Attack = {
     };
     try {
       if (!(await answers()))
-        return { tries: 1, broken: [`it did not start: ${said.slice(0, 400)}`], figures: [] };
+        return { tries: 1, broken: [`it did not start: ${said.slice(-600)}`], figures: [] };
       const first = serverId();
       process.kill(Number(first), "SIGKILL");
       const from = performance.now();
-      if (!(await answers())) broken.push("a server that died was not started again");
+      if (!(await answers())) broken.push(`a server that died was not started again: ${said.slice(-600)}`);
       const backMs = performance.now() - from;
       if (serverId() === first) broken.push("it is the same server");
       if (!/ended by itself \(SIGKILL\) and is started again/.test(said))
         broken.push("it does not say that it was started again");
       command.kill("SIGTERM");
       const code = await ended;
-      if (code !== 0) broken.push(`it ended with ${code}`);
+      if (code !== 0) broken.push(`it ended with ${code}: ${said.slice(-600)}`);
       const wrong = spawnSync(process.execPath, ["vesko.mjs", "demo", "--port", "none"]);
       if (wrong.status !== 2) broken.push(`a start that cannot be ended with ${wrong.status}`);
       return { tries: 3, broken, figures: [`back after ${(backMs / 1_000).toFixed(1)} s`] };
