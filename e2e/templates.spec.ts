@@ -129,6 +129,7 @@ for (const [what, sets] of [
     show,
     openOutput,
   }) => {
+    test.setTimeout(240_000);
     await setSignal(show, "wall", sets);
     // The lanterns as a moving backdrop with nothing beneath: they go round, so that no slow machine finds them ended.
     await openDesk(page, show, "design");
@@ -142,6 +143,8 @@ for (const [what, sets] of [
     await saved(page);
     await goTo(page, "Run");
     const wall = await openOutput(show, 0);
+    // Every frame is composed by the processor here: a quarter of the pixels tells as much.
+    await wall.setViewportSize({ width: 960, height: 540 });
     await takeCue(page, "cue-0019");
     await expect.poll(async () => brightness(await shoot(wall))).toBeGreaterThan(0.1);
     let before = await shoot(wall);
