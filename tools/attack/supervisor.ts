@@ -1,12 +1,23 @@
 import { spawn, spawnSync } from "node:child_process";
 import { mkdtempSync, rmSync } from "node:fs";
+import { type AddressInfo, createServer } from "node:net";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import type { Attack } from "./attack.ts";
 
-const PORT = "4871";
 /** A first start on a slow disk, in the midst of other tests: what is asked is whether it comes, not how fast. */
 const STARTS_WITHIN_MS = 300_000;
+
+/** A port that nobody has: the same tests may run beside these. */
+function freePort(): Promise<number> {
+  return new Promise((resolve) => {
+    const server = createServer();
+    server.listen(0, "127.0.0.1", () => {
+      const { port } = server.address() as AddressInfo;
+      server.close(() => resolve(port));
+    });
+  });
+}
 
 /** The command that people start: it brings a server back that died, stops with it, and passes its exit on. */
 export const supervisor: Attack = {
@@ -14,9 +25,10 @@ export const supervisor: Attack = {
   run: async () => {
     const folder = mkdtempSync(join(tmpdir(), "vesko-supervisor-"));
     const broken: string[] = [];
+    const port = await freePort();
     const command = spawn(
       process.execPath,
-      ["vesko.mjs", "demo", "--db", join(folder, "show.db"), "--port", PORT],
+      ["vesko.mjs", "demo", "--db", join(folder, "show.db"), "--port", `${port}`],
       {
         stdio: ["ignore", "pipe", "pipe"],
       },
@@ -34,7 +46,7 @@ export const supervisor: Attack = {
     const answers = async () => {
       const untilMs = performance.now() + STARTS_WITHIN_MS;
       while (performance.now() < untilMs && command.exitCode === null) {
-        const answer = await fetch(`http://127.0.0.1:${PORT}/healthz`).catch(() => undefined);
+        const answer = await fetch(`http://127.0.0.1:${port}/healthz`).catch(() => undefined);
         if (answer?.ok) return true;
         await new Promise((resolve) => setTimeout(resolve, 100));
       }
