@@ -17,7 +17,6 @@ async function check(what: string, on: Page): Promise<void> {
 }
 
 test("no main view has a fault that axe-core finds", async ({ page, show, openOutput }) => {
-  test.setTimeout(240_000);
   await openDesk(page, show);
   for (let i = 0; i < 6; i++) {
     const next = await page.locator("[data-mark=next]").first().getAttribute("data-step");
@@ -50,7 +49,6 @@ test("no other view, panel or empty state has a fault that axe-core finds @long"
   show,
   emptyShow,
 }) => {
-  test.setTimeout(240_000);
   await openDesk(page, show);
   await check("run", page);
   await page.getByRole("button", { name: "Enlarge Stream" }).click();
@@ -115,7 +113,6 @@ for (const [width, height, scheme] of [
     page,
     show,
   }) => {
-    test.setTimeout(300_000);
     await page.setViewportSize({ width, height });
     await page.addInitScript((kept) => localStorage.setItem("vesko-scheme", kept), scheme);
     await openDesk(page, show);

@@ -13,12 +13,12 @@ test("a network cut for long in mid-motion: the picture moves on, the desk says 
   show,
   openOutput,
   browser,
+  outputWindow,
 }) => {
-  test.setTimeout(150_000);
   await openDesk(page, show, "screens");
   const proxy = await CutProxy.before(show.base);
   const wall = await openOutput(show, 0);
-  const far = await (await browser.newContext({ viewport: { width: 1920, height: 1080 } })).newPage();
+  const far = await (await browser.newContext({ viewport: outputWindow })).newPage();
   await far.goto(proxy.through(show.outputLink(0)));
   await expect(output(far)).toHaveAttribute("data-ready", "yes");
   await goTo(page, "Run");
@@ -41,7 +41,7 @@ test("a network cut for long in mid-motion: the picture moves on, the desk says 
   await goTo(page, "Run");
   await page.keyboard.press("Space");
   await expect(page.locator("[data-mark=air]", { hasText: "Ilse Tarrow" })).toBeVisible();
-  await expect.poll(() => Date.now() - cutAtMs, { timeout: 40_000 }).toBeGreaterThan(CUT_MS);
+  await expect.poll(() => Date.now() - cutAtMs).toBeGreaterThan(CUT_MS);
   expect(await seqOf(far)).toBe(seq + 1);
   proxy.mend();
   await expect(output(far)).toHaveAttribute("data-connection", "open");
@@ -60,10 +60,11 @@ test("a clock that is hours off, and one that jumps, show the same as the others
   show,
   openOutput,
   browser,
+  outputWindow,
 }) => {
   await openDesk(page, show);
   const wall = await openOutput(show, 0);
-  const context = await browser.newContext({ viewport: { width: 1920, height: 1080 } });
+  const context = await browser.newContext({ viewport: outputWindow });
   const off = await context.newPage();
   await off.addInitScript((aheadMs) => {
     const origin = performance.timeOrigin + aheadMs;
@@ -111,9 +112,7 @@ test("a window that starts with no server shows what it was told to: its last pi
   expect(brightness(picture)).toBeGreaterThan(1);
   // The page and its files, and the show, once it has been quiet.
   await expect
-    .poll(() => wall.evaluate(async () => (await (await caches.open("vesko-kept-pages")).keys()).length), {
-      timeout: 20_000,
-    })
+    .poll(() => wall.evaluate(async () => (await (await caches.open("vesko-kept-pages")).keys()).length))
     .toBeGreaterThan(10);
   await expect
     .poll(() => wall.evaluate(async () => (await (await caches.open("vesko-kept-show")).keys()).length))

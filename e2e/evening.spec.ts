@@ -22,7 +22,6 @@ test("the whole demo evening by keyboard alone: every step comes once, in order,
   show,
   openOutput,
 }) => {
-  test.setTimeout(180_000);
   await openDesk(page, show);
   const screens = [await openOutput(show, 0), await openOutput(show, 1)];
   const model = await ShowModel.listen(page, show.base);
@@ -56,7 +55,6 @@ test("a stuck key: held down it takes once; chattering, what is on air is the la
   show,
   openOutput,
 }) => {
-  test.setTimeout(120_000);
   await openDesk(page, show);
   const wall = await openOutput(show, 0);
   const model = await ShowModel.listen(page, show.base);

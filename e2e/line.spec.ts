@@ -176,8 +176,7 @@ test("the plan in use is changed as a draft, and used when it is held; what only
   await expect(page.getByRole("img", { name: "On Loft wall under this plan" })).toBeVisible();
   await expect(page.getByText("in use as it was")).toBeVisible();
   expect(await seqOf(wall)).toBe(seq);
-  await hold(page, page.getByRole("button", { name: "Use these changes" }));
-  await settled(wall, seq + 1);
+  await hold(page, page.getByRole("button", { name: "Use these changes" }), () => settled(wall, seq + 1));
   await page.getByRole("button", { name: "Bars", exact: true }).click();
   await settled(wall, seq + 2);
   await page

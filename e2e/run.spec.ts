@@ -168,7 +168,6 @@ test("a note goes to the stage alone, and is taken away", async ({ page, show, o
 test("cues come together, follow by themselves, and an action clears: set up and run by the interface", async ({
   page,
   show,
-  openOutput,
 }) => {
   await openDesk(page, show, "prepare");
   await openCue(page, "cue-0002");
@@ -186,13 +185,15 @@ test("cues come together, follow by themselves, and an action clears: set up and
   await page.getByRole("button", { name: "Empty page" }).click();
   await page.getByRole("menuitem", { name: "Action or wait" }).click();
   await page.getByRole("group", { name: "Takes off" }).getByRole("button", { name: "Words" }).click();
+  await page.getByText("By itself, timing and notes").click();
+  await page.getByRole("combobox", { name: "How it starts" }).selectOption({ label: "after the cue before" });
+  await seconds.fill("600");
+  await seconds.press("Enter");
   await saved(page);
   await goTo(page, "Run");
-  const wall = await openOutput(show, 0);
   await page.keyboard.press("Space");
-  await expect(page.getByText(/Lantern Evening comes in/)).toBeVisible();
-  // Backdrop, corner, what is due; then the title by itself.
-  await settled(wall, 5);
+  // Backdrop, corner, what is due; then the title by itself, and what is due after it.
+  await expect(page.getByText(/comes in 9:\d\d/)).toContainText("Layers out");
   expect((await marked(page, "air")).join()).toContain("Lantern Evening");
   expect((await marked(page, "next")).join()).toContain("takes off words");
   await page.keyboard.press("Space");

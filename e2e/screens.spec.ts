@@ -67,8 +67,7 @@ test("a plan is seen before it is used, switches all screens as one, and a cue m
   await expect(page.getByRole("img", { name: "On Loft wall under this plan" })).toBeVisible();
   // Looking changes nothing.
   expect(await seqOf(wall)).toBe(3);
-  await hold(page, page.getByRole("button", { name: "Use “Walk” on all screens" }));
-  await settled(wall, 4);
+  await hold(page, page.getByRole("button", { name: "Use “Walk” on all screens" }), () => settled(wall, 4));
   // The walk's plan shows no words on the wall.
   expect(brightness(await shoot(wall))).toBe(0);
 

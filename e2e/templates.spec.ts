@@ -129,7 +129,6 @@ for (const [what, sets] of [
     show,
     openOutput,
   }) => {
-    test.setTimeout(240_000);
     await setSignal(show, "wall", sets);
     // The lanterns as a moving backdrop with nothing beneath: they go round, so that no slow machine finds them ended.
     await openDesk(page, show, "design");

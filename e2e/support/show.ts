@@ -98,12 +98,11 @@ export async function goTo(page: Page, view: keyof typeof MAIN): Promise<void> {
   await expect(page.getByRole("main", { name: MAIN[view] })).toBeVisible();
 }
 
-/** Holds a button that acts only when it is held. */
-export async function hold(page: Page, button: Locator): Promise<void> {
+/** Holds a button that acts only when it is held, until what it does is seen. */
+export async function hold(page: Page, button: Locator, isSeen: () => Promise<void>): Promise<void> {
   await button.hover();
   await page.mouse.down();
-  await expect(button.locator(".holding")).toHaveCount(1);
-  await expect(button.locator(".holding")).toHaveCount(0);
+  await isSeen();
   await page.mouse.up();
 }
 
