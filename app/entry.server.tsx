@@ -8,11 +8,13 @@ import {
   type RouterContextProvider,
   ServerRouter,
 } from "react-router";
+import { afterRunning } from "../server/health/afterRunning.ts";
 import { requestFacts } from "../server/http/requestContext.ts";
 import { log } from "../server/log/log.ts";
 import { NonceContext } from "./ui/nonce.ts";
 
-export const streamTimeout = 5_000;
+/** Nothing of a page comes later than the rest: only one that would never end is cut off. */
+export const streamTimeout = 30_000;
 
 /** A page as HTML, with the scripts it needs named by the nonce of this answer. */
 export default function handleRequest(
@@ -35,7 +37,7 @@ export default function handleRequest(
         onShellReady() {
           const body = new PassThrough({
             final(done) {
-              clearTimeout(late);
+              isDone();
               done();
             },
           });
@@ -51,7 +53,7 @@ export default function handleRequest(
         },
       },
     );
-    const late = setTimeout(abort, streamTimeout + 1_000);
+    const isDone = afterRunning(streamTimeout + 1_000, abort);
   });
 }
 

@@ -1,5 +1,6 @@
 import type { Channel } from "../../core/wire/wire.ts";
 import type { Entry } from "../access/entry.ts";
+import { afterRunning } from "../health/afterRunning.ts";
 import type { ShowHost } from "../host/showHost.ts";
 import type { ContentStore } from "../store/contentStore.ts";
 import type { ScreenStore } from "../store/screenStore.ts";
@@ -29,7 +30,7 @@ export class Rehearsals {
   #host: ShowHost | undefined;
   #rehearsedOn: readonly string[] = [];
   #log = new RehearsalLog();
-  #waits: ReturnType<typeof setTimeout> | undefined;
+  #giveUpWaiting: () => void = () => {};
 
   constructor(parts: RehearsalsParts) {
     this.#parts = parts;
@@ -74,8 +75,8 @@ export class Rehearsals {
   /** A desk was lost: one that waits for it ends after a while. */
   lost(window: LiveWindow): void {
     if (window.channel !== "rehearsal" || this.#isRehearsing()) return;
-    clearTimeout(this.#waits);
-    this.#waits = setTimeout(() => this.#endWhenEmpty(), this.#parts.waitsMs ?? WAITS_MS);
+    this.#giveUpWaiting();
+    this.#giveUpWaiting = afterRunning(this.#parts.waitsMs ?? WAITS_MS, () => this.#endWhenEmpty());
   }
 
   /** Gives these outputs the rehearsal to show, and the others the air again. */
@@ -90,11 +91,11 @@ export class Rehearsals {
   }
 
   close(): void {
-    clearTimeout(this.#waits);
+    this.#giveUpWaiting();
   }
 
   #endWhenEmpty(): void {
-    clearTimeout(this.#waits);
+    this.#giveUpWaiting();
     if (this.#isRehearsing()) return;
     this.#host = undefined;
     this.showOn([]);
