@@ -37,7 +37,7 @@ export default function handleRequest(
         onShellReady() {
           const body = new PassThrough({
             final(done) {
-              isDone();
+              callOff();
               done();
             },
           });
@@ -53,7 +53,7 @@ export default function handleRequest(
         },
       },
     );
-    const isDone = afterRunning(streamTimeout + 1_000, abort);
+    const callOff = afterRunning(streamTimeout + 1_000, abort);
   });
 }
 
