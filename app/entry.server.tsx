@@ -35,12 +35,9 @@ export default function handleRequest(
       {
         nonce,
         onShellReady() {
-          const body = new PassThrough({
-            final(done) {
-              callOff();
-              done();
-            },
-          });
+          const body = new PassThrough();
+          // Whole, or nobody waits for it any more.
+          body.once("close", callOff);
           headers.set("Content-Type", "text/html; charset=utf-8");
           pipe(body);
           resolve(new Response(createReadableStreamFromReadable(body), { status: answered, headers }));
