@@ -8,6 +8,7 @@ const FLOORS = {
     "findings",
     "time",
     "motion",
+    "color",
     "picture",
     "text",
     "crawl",
@@ -22,6 +23,7 @@ const FLOORS = {
     "report",
     "stored",
     "compose",
+    "design",
     "wire",
   ],
   server: [
@@ -55,8 +57,8 @@ const FLOORS = {
     "run",
     "screens",
     "songs",
-    "design",
     "library",
+    "design",
     "texts",
     "keys",
     "timing",
@@ -96,7 +98,7 @@ module.exports = {
       from: { path: "^core/", pathNot: "\\.test\\.ts$" },
       to: {
         pathNot:
-          "^core/|^node_modules/(zod|lru-cache|papaparse|node-diff3|bidi-js|linebreak|harfbuzzjs|base64-js|tiny-inflate|unicode-trie|svgpath)/",
+          "^core/|^node_modules/(zod|lru-cache|papaparse|node-diff3|bidi-js|linebreak|harfbuzzjs|base64-js|tiny-inflate|unicode-trie|svgpath|culori)/",
       },
     },
     {

@@ -44,21 +44,30 @@ export default function Root() {
 export function ErrorBoundary() {
   const error = useRouteError();
   const notFound = isRouteErrorResponse(error) && error.status === 404;
+  const gone = notFound ? missing(error.data) : undefined;
   return (
     <main className="grid min-h-screen place-content-center gap-3 p-8 text-center">
       <h1 className="font-brand text-2xl font-semibold">
-        {notFound ? "Nothing is here" : "This page failed"}
+        {gone ? "Not here any more" : notFound ? "Nothing is here" : "This page failed"}
       </h1>
       <p className="max-w-prose text-second">
-        {notFound
-          ? "The link is wrong or no longer valid. What is on air is as it was; ask the desk for the link again."
-          : "What is on air goes on as it was. Load this page again; if it fails again, start the server anew — everything is kept."}
+        {gone
+          ? `${gone} What is on air is as it was.`
+          : notFound
+            ? "The link is wrong or no longer valid. What is on air is as it was; ask the desk for the link again."
+            : "What is on air goes on as it was. Load this page again; if it fails again, start the server anew — everything is kept."}
       </p>
       <p>
-        <a className="text-act underline" href="/run">
-          To the run view
+        <a className="text-act underline" href={gone ? "/design" : "/run"}>
+          {gone ? "To Design" : "To the run view"}
         </a>
       </p>
     </main>
   );
 }
+
+/** What a thing of Design that cannot be opened says of it. */
+const missing = (data: unknown): string | undefined =>
+  typeof data === "object" && data !== null && "gone" in data && typeof data.gone === "string"
+    ? data.gone
+    : undefined;

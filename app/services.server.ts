@@ -15,7 +15,13 @@ export function getAccess(context: Readonly<RouterContextProvider>): Access {
 
 export { liveTokenOf } from "../server/access/access.ts";
 export { DESK_HEADER } from "../server/access/deskMode.ts";
+export { designAsItIs, editDesign, versionsTold } from "../server/host/editDesigns.ts";
+export { usesHere, usesInOtherEvenings } from "../server/host/mediaUses.ts";
 export { wornBy } from "../server/host/showHost.ts";
+export { touchesOf } from "../server/host/touches.ts";
+export { wearHouseStyle } from "../server/host/wearStyle.ts";
+export { whyFontStays } from "../server/host/whyFontStays.ts";
+export { deskDesigns, shownElsewhere, shownStyles, shownWardrobes } from "../server/live/deskDesigns.ts";
 export { log } from "../server/log/log.ts";
 export { tryOut } from "../server/rundown/tryOut.ts";
 export { isFresh, takeFirstSteps } from "../server/services/firstSteps.ts";

@@ -11,30 +11,42 @@ import { benchClients, benchStaticWindows } from "./manyScreens.ts";
 import { benchOutputs } from "./outputs.ts";
 import { benchPresses } from "./presses.ts";
 import { benchRenders } from "./renders.ts";
+import { benchRoom } from "./room.ts";
 import { benchServerTake } from "./serverTake.ts";
 import { benchSpreadInPixels } from "./spreadInPixels.ts";
 import { benchStart } from "./start.ts";
 import { benchWindowTasks } from "./windowTasks.ts";
 import { benchWords } from "./words.ts";
 
+/** All of them, or those named: `npm run bench -- room start`. */
+const ALL: Readonly<Record<string, () => unknown>> = {
+  layOut: benchLayOut,
+  presses: benchPresses,
+  againstBrowser: benchAgainstBrowser,
+  serverTake: benchServerTake,
+  start: benchStart,
+  words: benchWords,
+  find: benchFind,
+  busyOutput: () => benchBusyOutput(1920, 1080),
+  busyWall: () => benchBusyOutput(3840, 1080),
+  frameCost: benchFrameCost,
+  windowTasks: benchWindowTasks,
+  twoOutputs: () => benchOutputs(2),
+  fourOutputs: () => benchOutputs(4),
+  renders: benchRenders,
+  room: benchRoom,
+  spreadInPixels: benchSpreadInPixels,
+  hostile: benchHostile,
+  clients: benchClients,
+  staticWindows: benchStaticWindows,
+  longEvening: benchLongEvening,
+};
+
+const wanted = process.argv.slice(2);
+const unknown = wanted.filter((name) => !(name in ALL));
+if (unknown.length > 0)
+  throw new Error(`There is no bench ${unknown.join(", ")}; there are ${Object.keys(ALL).join(", ")}`);
 console.log(`${cpus().length} cores, ${Math.round(totalmem() / 2 ** 30)} GiB, no GPU used\n`);
 printHead();
-await benchLayOut();
-benchPresses();
-await benchAgainstBrowser();
-await benchServerTake();
-await benchStart();
-await benchWords();
-await benchFind();
-await benchBusyOutput(1920, 1080);
-await benchBusyOutput(3840, 1080);
-await benchFrameCost();
-await benchWindowTasks();
-await benchOutputs(2);
-await benchOutputs(4);
-await benchRenders();
-await benchSpreadInPixels();
-await benchHostile();
-await benchClients();
-await benchStaticWindows();
-await benchLongEvening();
+for (const [name, bench] of Object.entries(ALL))
+  if (wanted.length === 0 || wanted.includes(name)) await bench();

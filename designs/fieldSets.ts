@@ -1,4 +1,5 @@
 import type { FieldDef, FieldSet } from "../core/scene/fieldSet.ts";
+import { MADE_FIELD_SETS } from "./made/made.ts";
 
 const line = (name: string, label: string, hint: string, maxLength = 160): FieldDef => ({
   name,
@@ -35,6 +36,7 @@ const set = (
   fields: FieldDef[],
   more: Partial<Pick<FieldSet, "stepsBy" | "titledBy" | "made">> = {},
 ): FieldSet => ({
+  kind: "fieldSet",
   id,
   name,
   layerId,
@@ -145,7 +147,5 @@ export const FIELD_SETS: readonly FieldSet[] = [
   set("reading", "Reading", "words", [], {
     made: [...MADE, "reference", "translation", "secondTranslation", "rights"],
   }),
+  ...MADE_FIELD_SETS,
 ];
-
-/** The ones a page cue can have; songs and readings make their own fields. */
-export const PAGE_FIELD_SETS = FIELD_SETS.filter(({ fields }) => fields.length > 0);

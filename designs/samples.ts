@@ -41,6 +41,25 @@ const OWN: Readonly<Record<string, Readonly<Record<string, string>>>> = {
   },
   nowNext: { next: "Psalm 107:23–30" },
   credit: { title: "Carry the Lamp Down" },
+  twoNames: {
+    firstName: "Ilse Tarrow",
+    firstRole: "net mender",
+    secondName: "Odhran Vael",
+    secondRole: "keeper of the kiln",
+  },
+  quotation: { quotation: "A lantern is only as bright as the window behind it." },
+  score: {
+    firstSide: "Ropewalk",
+    firstScore: "3",
+    secondSide: "Kiln Lane",
+    secondScore: "2",
+    note: "Second half",
+  },
+  pictureCaptions: {
+    heading: "The upper slip",
+    captions: "Boats leave from the left\nLanterns are handed out at the steps\nThe ferry turns here",
+  },
+  bigNumber: { number: "472", words: "windows lit", note: "Since the bell at six" },
   standby: { subtitle: "We go on in a moment" },
 };
 

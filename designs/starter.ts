@@ -1,5 +1,6 @@
 import type { Template } from "../core/scene/template.ts";
 import { type Layer, type Output, outputSchema, type ScreenPlan } from "../core/venue/plan.ts";
+import { MADE_FOR_WALLS, MADE_OVER_PICTURES } from "./made/made.ts";
 import { BAND_TEMPLATES } from "./templates/band.ts";
 import { PORCH_TEMPLATES } from "./templates/porch.ts";
 import { RIBBON_TEMPLATES } from "./templates/ribbon.ts";
@@ -35,13 +36,13 @@ const OUTFITS = {
     name: "Full words",
     linesPerSlide: 4,
     variants: ["porch", "ribbon"],
-    templates: [...WALL_TEMPLATES, ...TWO_LANGUAGES.full],
+    templates: [...WALL_TEMPLATES, ...TWO_LANGUAGES.full, ...MADE_FOR_WALLS],
   },
   band: {
     id: "band",
     name: "Two-line band",
     linesPerSlide: 2,
-    templates: [...BAND_TEMPLATES, ...TWO_LANGUAGES.band],
+    templates: [...BAND_TEMPLATES, ...TWO_LANGUAGES.band, ...MADE_OVER_PICTURES],
   },
   ribbon: { id: "ribbon", name: "Ribbon", linesPerSlide: 2, templates: RIBBON_TEMPLATES },
   porch: {

@@ -1,6 +1,7 @@
 import AxeBuilder from "@axe-core/playwright";
 import type { Page } from "@playwright/test";
 import { VIEWS } from "../app/views.ts";
+import { choose, openRoom } from "./support/room.ts";
 import { chooseCue, expect, expectCues, goTo, openDesk, saved, test } from "./support/show.ts";
 
 /** Source: WCAG 2.2 AA, by the rules of axe-core. */
@@ -42,6 +43,25 @@ test("no main view has a fault that axe-core finds", async ({ page, show, openOu
   await expect(page.getByRole("heading", { name: /Loft wall/ })).toBeVisible();
   await check("multi-view", page);
   await check("output", await openOutput(show, 0));
+});
+
+test("the room in which templates are made, and that of styles, have no fault that axe-core finds", async ({
+  page,
+  show,
+}) => {
+  await openRoom(page, show.base, "full-name");
+  await check("the room", page);
+  await choose(page, "name");
+  await check("the room with an object", page);
+  await page.getByRole("button", { name: "Motion", exact: true }).click();
+  await page
+    .getByRole("slider", { name: /keyframe 1/ })
+    .first()
+    .focus();
+  await check("the room with a keyframe", page);
+  await page.goto(`${show.base}/design/style/harbour-lamp`);
+  await expect(page.getByRole("img", { name: "Name, bare" })).toBeVisible();
+  await check("a style", page);
 });
 
 test("no other view, panel or empty state has a fault that axe-core finds @long", async ({

@@ -53,7 +53,7 @@ test("a picture is brought in, put on a page and seen on the outputs; a file tha
   const context = canvas.getContext("2d");
   context.fillStyle = "#00ff00";
   context.fillRect(0, 0, 300, 200);
-  const files = page.locator("input[type=file]");
+  const files = page.getByLabel("Import files");
   await files.setInputFiles({
     name: "broken.png",
     mimeType: "image/png",
@@ -171,7 +171,7 @@ test("a template file is brought in, can be chosen on a page, and what cannot be
   const template = JSON.parse(readFileSync(file, "utf8")) as { name: string; objects: unknown[] };
   template.name = "Name, our own";
   template.objects.push({ id: "hologram", kind: "hologram" });
-  const input = page.getByLabel("Import a template");
+  const input = page.getByLabel("Import a file");
   const send = (name: string, text: string) =>
     input.setInputFiles({ name, mimeType: "application/json", buffer: Buffer.from(text) });
   await send("broken.json", "{");

@@ -27,7 +27,7 @@ const file = (name: string, template: object) => ({
 const WHOLE = { x: 0, y: 0, width: 1920, height: 1080 };
 
 async function importAndWear(page: Page, name: string, template: object): Promise<void> {
-  await page.getByLabel("Import a template").setInputFiles(file(name, template));
+  await page.getByLabel("Import a file").setInputFiles(file(name, template));
   await expect(page.getByText(`“${name}” can be chosen on pages from now on.`)).toBeVisible();
   await page.getByRole("button", { name: `use by default : ${name}` }).click();
   await expect(page.getByText(`“${name}” is the outfit’s default from the next take on.`)).toBeVisible();
@@ -44,7 +44,7 @@ test("a bed made elsewhere is in the template itself: it is seen on the outputs,
   context.fillStyle = "#00ff00";
   context.fillRect(0, 0, 192, 108);
   await page
-    .locator("input[type=file]")
+    .getByLabel("Import files")
     .setInputFiles({ name: "bed.png", mimeType: "image/png", buffer: canvas.toBuffer("image/png") });
   await expect(page.getByRole("button", { name: /bed.png/ })).toContainText("192×108");
   await page.getByRole("link", { name: "Design" }).click();
@@ -208,7 +208,7 @@ test("a letter that no font has is a box until a font is added that has it: then
   const boxes = await words();
   await page.goto(`${show.base}/library`);
   await page
-    .locator("input[type=file]")
+    .getByLabel("Import files")
     .setInputFiles({ name: "old letters.ttf", mimeType: "font/ttf", buffer: fontWith(0x13080) });
   await expect(page.getByText("old letters", { exact: false }).first()).toBeVisible();
   await expect.poll(words).not.toBe(boxes);

@@ -150,6 +150,40 @@ describe("stills", () => {
     expect(Math.abs(edge - 128)).toBeLessThan(16);
   });
 
+  test("the program picture fills its window from its middle, keeps its shape, and takes a tint", () => {
+    // Thirds in red, green and blue, twice as wide as high.
+    const program = createCanvas(480, 240);
+    const context = program.getContext("2d");
+    for (const [i, color] of ["#ff0000", "#00ff00", "#0000ff"].entries()) {
+      context.fillStyle = color;
+      context.fillRect(i * 160, 0, 160, 240);
+    }
+    const window = make("program", { id: "window", box: box(100, 50, 120, 120) });
+    const tinted = make("program", {
+      id: "window",
+      box: box(100, 50, 120, 120),
+      motion: { enter: [move("tint", 0, 1, 1_000, 0, "linear")], tint: "#ffffff" },
+    });
+    const shown = (object: SceneObject) => {
+      const placements = placementsAt(timelineOf(shaper, [object], [{ atMs: 0, values: {} }]), 1_000, SIZE);
+      const canvas = createCanvas(SIZE.widthPx, SIZE.heightPx);
+      drawOnCanvas(contextOf(canvas), placements, {
+        ...{ kit: serverPaintKit(shaper), scale: 1, ...SIZE },
+        program: { image: program as unknown as CanvasImageSource, widthPx: 480, heightPx: 240 },
+      });
+      return pixels(canvas);
+    };
+    // A square of it is 240 px wide: from 120 to 360, of which the middle third is 160.
+    const seen = shown(window);
+    expect([102, 160, 217, 224].map((x) => pixel(seen, x, 110))).toEqual([
+      [255, 0, 0, 255],
+      [0, 255, 0, 255],
+      [0, 0, 255, 255],
+      [0, 0, 0, 0],
+    ]);
+    expect(pixel(shown(tinted), 160, 110)).toEqual([255, 255, 255, 255]);
+  });
+
   test("a group fades as one: what lies over another of its members does not show through", () => {
     const members = [
       rectangle("under", box(40, 40, 200, 120), { kind: "solid", color: "#ff0000" }),

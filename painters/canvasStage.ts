@@ -3,6 +3,7 @@ import { clipOf } from "../core/compose/wipe.ts";
 import type { Pose } from "../core/motion/pose.ts";
 import type { Picture, Point, Rect } from "../core/picture/picture.ts";
 import { shapePath } from "../core/picture/shapePath.ts";
+import { withAlpha } from "../core/scene/lookup.ts";
 import type { Plate } from "../core/scene/part.ts";
 import { boundsOf, isAtRest, opacityOf } from "./geometry.ts";
 import { type Canvas2D, canvasSize, layTint, type PaintKit, paintPicture } from "./paint.ts";
@@ -19,8 +20,12 @@ export interface CanvasStageParts {
   readonly painted?: (plate: Plate) => CanvasImageSource;
   /** The frame that a clip shows; without it, or before there is one, its poster stands for it. */
   readonly frameOf?: (video: Extract<Placement, { kind: "video" }>) => CanvasImageSource | undefined;
-  /** The program picture, for what is squeezed into a window; none leaves the window clear. */
-  readonly program?: CanvasImageSource;
+  /** The program picture, for what is squeezed into a window, which it fills from its middle; none leaves the window clear. */
+  readonly program?: {
+    readonly image: CanvasImageSource;
+    readonly widthPx: number;
+    readonly heightPx: number;
+  };
 }
 
 /**
@@ -68,11 +73,9 @@ function drawAll(
         break;
       case "program": {
         if (!parts.program) break;
-        const { rect, radiiPx, pose, pivot } = placement;
-        context.setTransform(...multiply(within, poseMatrix(pose, pivot)));
+        context.setTransform(...multiply(within, poseMatrix(placement.pose, placement.pivot)));
         context.globalAlpha = opacity;
-        clipTo(context, cut(pose, rect) ?? rect, radiiPx, parts.kit);
-        context.drawImage(parts.program, rect.x, rect.y, rect.width, rect.height);
+        drawProgram(context, placement, parts.program, parts);
       }
     }
     context.restore();
@@ -175,6 +178,26 @@ function drawVideo(
     clipTo(context, box, radiiPx, parts.kit);
   }
   drawImage(context, painted, on, { pose, pivot }, radiiPx, parts, within, opacity);
+}
+
+function drawProgram(
+  context: Canvas2D,
+  { rect, radiiPx, pose, blurPx, tints }: Extract<Placement, { kind: "program" }>,
+  { image, widthPx, heightPx }: NonNullable<CanvasStageParts["program"]>,
+  { kit, scale }: CanvasStageParts,
+): void {
+  clipTo(context, cut(pose, rect) ?? rect, radiiPx, kit);
+  const grown = Math.max(rect.width / widthPx, rect.height / heightPx);
+  const [width, height] = [rect.width / grown, rect.height / grown];
+  const [x, y] = [(widthPx - width) / 2, (heightPx - height) / 2];
+  context.imageSmoothingEnabled = true;
+  if (blurPx > 0) context.filter = `blur(${blurPx * scale}px)`;
+  context.drawImage(image, x, y, width, height, rect.x, rect.y, rect.width, rect.height);
+  const tint = tints.at(-1);
+  if (!tint) return;
+  context.filter = "none";
+  context.fillStyle = withAlpha(tint.color, tint.amount);
+  context.fillRect(rect.x, rect.y, rect.width, rect.height);
 }
 
 /** A frame with a tint over what of it is not clear. */

@@ -16,6 +16,17 @@ export interface Canvas2D {
   stroke(path: Path2D): void;
   fillRect(x: number, y: number, width: number, height: number): void;
   drawImage(image: CanvasImageSource, x: number, y: number, width: number, height: number): void;
+  drawImage(
+    image: CanvasImageSource,
+    fromX: number,
+    fromY: number,
+    fromWidth: number,
+    fromHeight: number,
+    x: number,
+    y: number,
+    width: number,
+    height: number,
+  ): void;
   getImageData(x: number, y: number, width: number, height: number): ImageData;
   putImageData(data: ImageData, x: number, y: number): void;
   setLineDash(segments: number[]): void;

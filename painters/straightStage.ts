@@ -1,6 +1,6 @@
 import type { Placement } from "../core/compose/placements.ts";
-import type { Plate } from "../core/scene/part.ts";
 import { drawOnCanvas, toStraightFill } from "./canvasStage.ts";
+import { LentPlates } from "./lentPlates.ts";
 import type { PlateCache } from "./plateCache.ts";
 import type { Stage } from "./stage.ts";
 import { type VideoMaker, VideoPlate } from "./videoPlate.ts";
@@ -20,7 +20,7 @@ export class StraightStage implements Stage {
   readonly #playing = new Map<string, VideoPlate>();
   #last: readonly Placement[] = [];
   #request = 0;
-  readonly #lent = new Map<string, { readonly plate: Plate; readonly canvas: HTMLCanvasElement }>();
+  readonly #lent: LentPlates;
 
   /** @param root an element the size of the picture; the stage owns what is in it */
   constructor(
@@ -33,6 +33,7 @@ export class StraightStage implements Stage {
     this.#root = root;
     this.#videos = videos;
     this.#plates = plates;
+    this.#lent = new LentPlates(plates);
     this.#scale = scale;
     const widthPx = Math.round(size.widthPx * scale);
     const heightPx = Math.round(size.heightPx * scale);
@@ -51,7 +52,6 @@ export class StraightStage implements Stage {
 
   #paint(): void {
     const { canvas } = this.#composed;
-    const used = new Set<string>();
     this.#composed.setTransform(1, 0, 0, 1, 0, 0);
     this.#composed.clearRect(0, 0, canvas.width, canvas.height);
     drawOnCanvas(this.#composed, this.#last, {
@@ -60,21 +60,9 @@ export class StraightStage implements Stage {
       scale: this.#scale,
       widthPx: canvas.width / this.#scale,
       heightPx: canvas.height / this.#scale,
-      painted: (plate) => {
-        used.add(plate.key);
-        let lent = this.#lent.get(plate.key);
-        if (!lent) {
-          lent = { plate, canvas: this.#plates.acquire(plate) };
-          this.#lent.set(plate.key, lent);
-        }
-        return lent.canvas;
-      },
+      painted: this.#lent.painted,
     });
-    for (const [key, lent] of this.#lent)
-      if (!used.has(key)) {
-        this.#lent.delete(key);
-        this.#plates.release(key, lent.canvas);
-      }
+    this.#lent.giveBack();
     const picture = this.#composed.getImageData(0, 0, canvas.width, canvas.height);
     toStraightFill(picture.data);
     this.#shown.putImageData(picture, 0, 0);

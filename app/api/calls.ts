@@ -1,3 +1,5 @@
+import type { DesignEdit, DesignState, Touches, VersionTold } from "../../core/design/designEdit.ts";
+import type { DesignDoc, DesignKindName } from "../../core/design/designKinds.ts";
 import type { ChromaKey } from "../../core/picture/chromaKey.ts";
 import type { StoryLine } from "../../core/report/airStory.ts";
 import type { Compiled } from "../../core/rundown/compileContext.ts";
@@ -7,8 +9,10 @@ import type { ConflictBy, Edit, EditOutcome } from "../../core/rundown/edits.ts"
 import type { EveningEdit } from "../../core/rundown/evening.ts";
 import type { FirstSteps } from "../../core/rundown/firstSteps.ts";
 import type { PinnedDocument } from "../../core/rundown/pinnedDocument.ts";
+import type { LibraryEntry } from "../../core/scene/libraryEntry.ts";
 import type { VenueSettings } from "../../core/show/venueSettings.ts";
 import type { Output, ScreenPlan, Venue } from "../../core/venue/plan.ts";
+import type { MediaUse } from "../../core/wire/mediaUses.ts";
 import type { Finds } from "../../core/words/finds.ts";
 import type { ImportState } from "../../core/words/importState.ts";
 import type { Told } from "../../core/words/reader/told.ts";
@@ -46,6 +50,11 @@ export type Understood =
     }
   | { readonly whyNot: string };
 
+/** A thing of Design as it is after an edit; or it is gone, as was wished. */
+export type DesignAnswer =
+  | { readonly state: DesignState; readonly doc: DesignDoc<DesignKindName>; readonly label: string }
+  | { readonly removed: true };
+
 type Done = Record<never, never>;
 interface Call<Sends, Answers = Done> {
   readonly sends: Sends;
@@ -63,10 +72,22 @@ export interface Calls {
   "/song/delete": Call<{ id: string; isDeleted: boolean }>;
   "/remove-text": Call<{ code: string }>;
   "/files/texts/call-off": Call<Done>;
-  "/library-key": Call<{ id: string; key: ChromaKey | null }, { hash: string }>;
+  "/library-key": Call<{ id: string; key: ChromaKey | null; actor: string }, { hash: string }>;
+  "/library-edit": Call<{ id: string; entry: LibraryEntry; actor: string }, { hash: string }>;
+  "/library-mark": Call<{ mark: string; color: string }, { id: string; hash: string }>;
   "/library-remove": Call<{ kind: "media" | "font"; id: string }>;
-  "/offered-template": Call<{ kind: "remove" | "wear"; outfitId: string; fieldSet: string; key: string }>;
-  "/wear-style": Call<{ name: string; fonts: Readonly<Record<string, string>> }, { worn: string }>;
+  "/design-edit": Call<{ actor: string; edit: DesignEdit }, DesignAnswer>;
+  "/offered-template": Call<{
+    kind: "remove" | "wear";
+    outfitId: string;
+    fieldSet: string;
+    key: string;
+    actor: string;
+  }>;
+  "/wear-style": Call<
+    { styleId: string; fonts: Readonly<Record<string, string>>; actor: string },
+    { worn: string }
+  >;
   "/access": Call<{ kind: "renewDesk" } | { kind: "endSession"; id: string }>;
   "/passcode": Call<{ passcode: string }>;
   "/screens-edit": Call<ScreensEdit>;
@@ -109,6 +130,7 @@ export interface LetIn {
 
 /** Everything the desk only asks for: by the beginning of the address, what comes back. */
 export interface Asks {
+  "/library-uses": readonly MediaUse[];
   "/bin": { cues: readonly { cueId: string; atMs: number; doc: CueDoc }[] };
   "/evening/": { cues: readonly { cueId: string; doc: CueDoc }[] };
   "/log": { lines: readonly StoryLine[] };
@@ -116,5 +138,12 @@ export interface Asks {
   "/find": Finds;
   "/access": LetIn;
   "/files/texts": ImportState;
+  "/design-state": DesignAnswer;
+  "/design-touches": {
+    touches: Touches;
+    /** As it is in use; null where it never was. */
+    before: DesignDoc<DesignKindName> | null;
+  };
+  "/design-versions": { versions: readonly VersionTold[] };
 }
 export type AskPath = keyof Asks;

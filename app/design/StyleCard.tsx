@@ -1,5 +1,6 @@
 import type { HouseStyle } from "../../core/scene/houseStyle.ts";
 import type { Template } from "../../core/scene/template.ts";
+import { useDesk } from "../desk/deskContext.ts";
 import type { Drawing } from "../live/drawing.ts";
 import { PagePicture } from "../pictures/PagePicture.tsx";
 import { RESTING_MS, useLaidOut } from "../pictures/useLaidOut.ts";
@@ -14,7 +15,8 @@ export function StyleCard({
   templates: readonly Template[];
   drawing: Drawing;
 }) {
-  const pages = useLaidOut(templates, style, drawing);
+  const { fieldSets } = useDesk("fieldSets");
+  const pages = useLaidOut(templates, style, drawing, fieldSets);
   return (
     <PagePicture
       pages={pages}

@@ -1,33 +1,36 @@
 import type { Template } from "../../core/scene/template.ts";
-import { HOUSE_STYLES } from "../../designs/houseStyles.ts";
+import type { ShownStyle } from "../api/loaded.ts";
 import type { Drawing } from "../live/drawing.ts";
 import { StyleCard } from "./StyleCard.tsx";
 
 /** The house styles as true pictures; one is chosen. */
 export function StylePicker({
+  styles,
   chosen,
   used,
   templates,
   drawing,
   onChoose,
 }: {
+  styles: readonly ShownStyle[];
+  /** Ids of styles. */
   chosen: string;
   /** The one in use, where that is worth saying. */
   used?: string;
   /** What stands for a style. */
   templates: readonly Template[];
   drawing: Drawing | undefined;
-  onChoose: (name: string) => void;
+  onChoose: (styleId: string) => void;
 }) {
   return (
     <ul className="grid grid-cols-2 gap-3 sm:grid-cols-5">
-      {HOUSE_STYLES.map((style) => (
-        <li key={style.name}>
+      {styles.map(({ id, style }) => (
+        <li key={id}>
           <button
             type="button"
-            aria-pressed={style.name === chosen}
-            onClick={() => onChoose(style.name)}
-            className={`flex size-full flex-col items-stretch rounded-lg border-2 p-1.5 text-left ${style.name === chosen ? "border-act bg-act-ground" : "border-edge hover:border-edge-strong"}`}
+            aria-pressed={id === chosen}
+            onClick={() => onChoose(id)}
+            className={`flex size-full flex-col items-stretch rounded-lg border-2 p-1.5 text-left ${id === chosen ? "border-act bg-act-ground" : "border-edge hover:border-edge-strong"}`}
           >
             {drawing ? (
               <StyleCard style={style} templates={templates} drawing={drawing} />
@@ -36,7 +39,7 @@ export function StylePicker({
             )}
             <span className="mt-1.5 flex flex-wrap items-center justify-between gap-x-2 px-1 text-[15px] font-semibold">
               {style.name}
-              {style.name === used && (
+              {id === used && (
                 <span className="text-[14px] font-normal whitespace-nowrap text-act">in use</span>
               )}
             </span>

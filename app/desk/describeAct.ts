@@ -1,6 +1,5 @@
 import { actorName } from "../../core/show/actor.ts";
 import type { Act } from "../../core/show/acts.ts";
-import { typedTitle } from "../ui/describeCue.ts";
 import type { DeskSnapshot } from "./deskSnapshot.ts";
 
 /** An act in two or three words: what "undo" puts back. */
@@ -18,7 +17,7 @@ function wordsOf(what: Act["what"], { cues, state }: Pick<DeskSnapshot, "cues" |
   switch (what.kind) {
     case "take": {
       const cue = cues.find(({ view }) => view.cueId === what.cueId);
-      return `take of ${cue ? (cue.ready?.content.title ?? typedTitle(cue.view.doc)) : "a deleted cue"}`;
+      return `take of ${cue?.title ?? "a deleted cue"}`;
     }
     case "out":
       return `${what.layerIds.map(layerName).join(", ")} out`;

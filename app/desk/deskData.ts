@@ -1,5 +1,4 @@
 import type { DeskStart } from "./deskSnapshot.ts";
-import type { DeskOutfit } from "./outfit.ts";
 
 /** A scripture text that can be read from. */
 export interface ListedText {
@@ -8,11 +7,10 @@ export interface ListedText {
   readonly language: string;
 }
 
-/** What the desk's loader gives: where the store begins, and names, links and outfits that do not change while it is open. */
+/** What the desk's loader gives: where the store begins, and names and links that do not change while it is open. */
 export interface DeskData extends DeskStart {
   /** Name of the house. */
   readonly place: string;
-  readonly outfits: readonly DeskOutfit[];
   /** Opens the multi-view. */
   readonly watchToken: string;
   readonly hasPasscode: boolean;

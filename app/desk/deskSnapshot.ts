@@ -3,11 +3,13 @@ import type { CueView } from "../../core/rundown/edits.ts";
 import type { OpenEvening } from "../../core/rundown/evening.ts";
 import type { PinnedDocument } from "../../core/rundown/pinnedDocument.ts";
 import type { ReadyCue } from "../../core/rundown/readyCue.ts";
+import type { FieldSets } from "../../core/scene/fieldSet.ts";
 import type { DeskMode } from "../../core/show/deskMode.ts";
 import type { Target } from "../../core/show/line.ts";
 import type { ShowState } from "../../core/show/state.ts";
 import type { VenueSettings } from "../../core/show/venueSettings.ts";
 import type { Output, ScreenPlan } from "../../core/venue/plan.ts";
+import type { DeskDesigns, DeskOutfit } from "../../core/wire/deskDesigns.ts";
 import type { Channel, DeskPresence, ScreenHealth } from "../../core/wire/wire.ts";
 import type { ConnectionStatus } from "../live/connection.ts";
 import type { DeskCue } from "./deskCues.ts";
@@ -34,6 +36,10 @@ export interface DeskSnapshot {
   readonly desks: readonly DeskPresence[];
   /** Outputs that show the rehearsal in place of the air. */
   readonly rehearsedOn: readonly string[];
+  /** The fields that pages may have, as they are in use. */
+  readonly fieldSets: FieldSets;
+  /** What screens wear, and what pages may choose. */
+  readonly outfits: readonly DeskOutfit[];
   /** What the venue has set for all its desks. */
   readonly venue: VenueSettings;
   /** The evening whose cues these are. */
@@ -45,7 +51,7 @@ export interface DeskSnapshot {
 }
 
 /** What a page of the desk begins with. */
-export interface DeskStart {
+export interface DeskStart extends DeskDesigns {
   readonly deskToken: string;
   readonly buildId: string;
   readonly state: ShowState;

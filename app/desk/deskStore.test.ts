@@ -86,6 +86,8 @@ function setUp() {
   const cues = readyCues(bench, [strap("Ilse"), strap("Odhran"), strap("Brisa")]);
   const show = new Clocked(cues);
   const store = new DeskStore({
+    fieldSets: [],
+    outfits: [],
     deskToken: "token",
     buildId: "b",
     state: openedState(),

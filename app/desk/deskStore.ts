@@ -1,7 +1,9 @@
+import type { DesignRef } from "../../core/design/designEdit.ts";
 import type { PageContent } from "../../core/rundown/content.ts";
 import type { CueView } from "../../core/rundown/edits.ts";
 import type { PinnedDocument } from "../../core/rundown/pinnedDocument.ts";
 import type { ReadyCue } from "../../core/rundown/readyCue.ts";
+import type { FieldSet, FieldSets } from "../../core/scene/fieldSet.ts";
 import { DESK_MODES, type DeskMode } from "../../core/show/deskMode.ts";
 import { addSight, type Sight } from "../../core/show/meaning.ts";
 import { findNext } from "../../core/show/next.ts";
@@ -22,6 +24,8 @@ const NAME_KEY = "vesko-desk-name";
 const CHANNEL_KEY = "vesko-desk-channel";
 const MODE_KEY = "vesko-desk-mode";
 
+const byId = (fieldSets: readonly FieldSet[]): FieldSets => new Map(fieldSets.map((set) => [set.id, set]));
+
 /** The desk's copy of show and rundown, and its way to ask for things. One for the whole desk. */
 export class DeskStore {
   readonly #copy = new ShowCopy();
@@ -29,6 +33,7 @@ export class DeskStore {
   readonly #token: string;
   readonly #listeners = new Set<() => void>();
   readonly #documentListeners = new Set<(document: PinnedDocument) => void>();
+  readonly #designListeners = new Set<(of: DesignRef, revision: number | null) => void>();
   readonly #views = new Map<string, CueView>();
   #order: readonly string[] = [];
   #rundownStamp: string;
@@ -65,7 +70,9 @@ export class DeskStore {
       state,
       outputs,
       plans,
-      ...this.#readCues(),
+      fieldSets: byId(start.fieldSets),
+      outfits: start.outfits,
+      ...this.#readCues(byId(start.fieldSets)),
       next: undefined,
       screens: start.screens,
       status: { kind: "connecting" },
@@ -100,6 +107,12 @@ export class DeskStore {
     return () => this.#listeners.delete(listener);
   };
   readonly getSnapshot = (): DeskSnapshot => this.#snapshot;
+
+  /** Told when a thing of Design was changed. @returns a function that ends it */
+  onDesign(listener: (of: DesignRef, revision: number | null) => void): () => void {
+    this.#designListeners.add(listener);
+    return () => this.#designListeners.delete(listener);
+  }
 
   /** Told of every document that comes. */
   onDocument(listener: (document: PinnedDocument) => void): void {
@@ -232,7 +245,22 @@ export class DeskStore {
         this.#rundownStamp = message.stamp;
         const kept = new Set(message.order);
         for (const id of this.#views.keys()) if (!kept.has(id)) this.#views.delete(id);
-        this.#change({ ...this.#readCues(), evening: message.evening }, hasJustAsked());
+        this.#change(
+          { ...this.#readCues(this.#snapshot.fieldSets), evening: message.evening },
+          hasJustAsked(),
+        );
+        return;
+      }
+      case "design":
+        for (const listener of this.#designListeners) listener(message.of, message.revision);
+        return;
+      case "designs": {
+        const { fieldSets: known, outfits } = this.#snapshot;
+        const isSame = (a: unknown, b: unknown) => JSON.stringify(a) === JSON.stringify(b);
+        if (isSame([...known.values()], message.fieldSets) && isSame(outfits, message.outfits)) return;
+        const fieldSets = byId(message.fieldSets);
+        // Cues are called by their fields: all of them are read anew.
+        this.#change({ fieldSets, outfits: message.outfits, ...this.#readCues(fieldSets, []) });
         return;
       }
       case "venue":
@@ -281,9 +309,9 @@ export class DeskStore {
     }
   }
 
-  #readCues(): Pick<DeskSnapshot, "cues" | "ready"> {
+  #readCues(fieldSets: FieldSets, before = this.#snapshot?.cues ?? []): Pick<DeskSnapshot, "cues" | "ready"> {
     const views = this.#order.map((id) => this.#views.get(id));
-    return readCues(views, this.#snapshot?.cues ?? [], (hash) => this.findContent(hash));
+    return readCues(views, before, (hash) => this.findContent(hash), fieldSets);
   }
 
   #change(change: Partial<DeskSnapshot>, isOwn = false): void {

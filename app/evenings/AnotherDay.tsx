@@ -3,6 +3,7 @@ import type { CueDoc } from "../../core/rundown/cueDoc.ts";
 import type { EveningFields, OpenEvening } from "../../core/rundown/evening.ts";
 import { CUE_KINDS, type CueKindName, kindOf } from "../../core/rundown/kinds.ts";
 import { ask } from "../api/call.ts";
+import { useDesk } from "../desk/deskContext.ts";
 import { TimeBox } from "../desk/TimeBox.tsx";
 import { cueKindName, typedTitle } from "../ui/describeCue.ts";
 import { fieldClass, Labelled } from "../ui/Labelled.tsx";
@@ -28,6 +29,7 @@ export function AnotherDay({
   evening: OpenEvening;
   onMake: (fields: EveningFields, emptied: string[]) => Promise<unknown>;
 }) {
+  const { fieldSets } = useDesk("fieldSets");
   const [fields, setFields] = useState<EveningFields>({
     name: evening.name,
     day: weekAfter(evening.day),
@@ -142,9 +144,11 @@ export function AnotherDay({
                   className="size-5 shrink-0 accent-act"
                 />
                 <span className={`min-w-0 truncate ${emptied.has(cueId) ? "text-second line-through" : ""}`}>
-                  {typedTitle(doc)}
+                  {typedTitle(doc, fieldSets)}
                 </span>
-                <span className="ml-auto shrink-0 text-[14px] text-second">{cueKindName(doc)}</span>
+                <span className="ml-auto shrink-0 text-[14px] text-second">
+                  {cueKindName(doc, fieldSets)}
+                </span>
               </label>
             </li>
           ))}

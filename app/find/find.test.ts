@@ -1,14 +1,16 @@
 import { describe, expect, test } from "vitest";
 import { keyMapSchema } from "../../core/keys/keyMap.ts";
 import { pageCue } from "../../core/rundown/cueDoc.ts";
+import { FIELD_SETS } from "../../designs/fieldSets.ts";
 import { compile, prepareBench, readyCues, song, strap } from "../../test-support/contents.ts";
-import type { DeskCue } from "../desk/deskCues.ts";
+import { type DeskCue, deskCue } from "../desk/deskCues.ts";
 import type { DeskStore } from "../desk/deskStore.ts";
 import { typedTitle } from "../ui/describeCue.ts";
 import { deskCommands, findCommands } from "./commands.ts";
 import { findSteps, findTemplates } from "./localFinds.ts";
 
 const bench = prepareBench();
+const fieldSets = new Map(FIELD_SETS.map((set) => [set.id, set]));
 
 function cues(): DeskCue[] {
   return readyCues(bench, [
@@ -16,11 +18,9 @@ function cues(): DeskCue[] {
     song("Verse 1\nRow for the morning\nrow for the tide\n\nChorus\nHeave and away"),
     strap("Söre Lamp", "keeper of the lamp"),
     song("Verse 1\nThe lamp is lit\nabove the quay"),
-  ]).map((ready) => ({
-    view: { cueId: ready.cueId, revision: 1, doc: ready.doc, compiled: { hash: ready.hash } },
-    index: ready.index,
-    ready,
-  }));
+  ]).map(({ cueId, doc, hash, index, content }) =>
+    deskCue({ cueId, revision: 1, doc, compiled: { hash } }, index, () => content, fieldSets),
+  );
 }
 const names = (query: string) => findSteps(query, cues()).map(({ title }) => title);
 
@@ -59,11 +59,16 @@ describe("steps of the rundown", () => {
     const [first, ...others] = cues();
     const { view } = first as DeskCue;
     const notReady = { ...(first as DeskCue), ready: undefined };
-    expect(findSteps(typedTitle(view.doc), [notReady, ...others])[0]).toMatchObject({
+    expect(findSteps(typedTitle(view.doc, fieldSets), [notReady, ...others])[0]).toMatchObject({
       cue: notReady,
       anchor: null,
     });
-    const empty = { ...notReady, view: { ...view, doc: pageCue({ fieldSet: "name" }) } };
+    const empty = deskCue(
+      { ...view, doc: pageCue({ fieldSet: "name" }), compiled: { pending: true } },
+      notReady.index,
+      () => undefined,
+      fieldSets,
+    );
     expect(findSteps("empty name", [empty, ...others])[0]).toMatchObject({ cue: empty, anchor: null });
     expect(compile(bench, strap("x"))).toBeDefined();
   });
@@ -75,15 +80,15 @@ describe("steps of the rundown", () => {
       linesPerSlide: 4,
       templates: {
         name: [
-          { key: "plain", name: "Name, plain" },
-          { key: "bar", name: "Name, on a bar" },
+          { id: "t-1", key: "plain", name: "Name, plain" },
+          { id: "t-2", key: "bar", name: "Name, on a bar" },
         ],
       },
     };
-    const found = findTemplates("name", [outfit, { ...outfit, id: "band" }]);
+    const found = findTemplates("name", [outfit, { ...outfit, id: "band" }], fieldSets);
     expect(found[0]).toEqual({ fieldSet: "name", name: "Name strap", template: null });
     expect(found.filter(({ template }) => template?.key === "bar")).toHaveLength(1);
-    expect(findTemplates("n", [outfit])).toEqual([]);
+    expect(findTemplates("n", [outfit], fieldSets)).toEqual([]);
   });
 });
 

@@ -1,13 +1,12 @@
 import type { Anchor } from "../../core/rundown/anchor.ts";
 import { kindOf } from "../../core/rundown/kinds.ts";
 import { stepsOf } from "../../core/rundown/steps.ts";
+import { type FieldSets, isForPages } from "../../core/scene/fieldSet.ts";
+import type { DeskOutfit } from "../../core/wire/deskDesigns.ts";
 import { foldWords } from "../../core/words/foldWords.ts";
 import { isNearAny } from "../../core/words/nearWords.ts";
-import { FIELD_SETS, PAGE_FIELD_SETS } from "../../designs/fieldSets.ts";
 import type { DeskCue } from "../desk/deskCues.ts";
 import type { DeskSnapshot } from "../desk/deskSnapshot.ts";
-import type { DeskOutfit } from "../desk/outfit.ts";
-import { cueKindName, cueTitle, typedTitle } from "../ui/describeCue.ts";
 
 /** A step of the rundown that is meant by typed words. */
 export interface FoundStep {
@@ -34,13 +33,13 @@ interface Folded {
 }
 const foldedByView = new WeakMap<DeskCue["view"], Folded>();
 
-function foldedOf({ view, ready }: DeskCue): Folded {
+function foldedOf({ view, ready, title, typedTitle }: DeskCue): Folded {
   let folded = foldedByView.get(view);
   if (!folded) {
     const { doc } = view;
-    const aside = [doc.note, typedTitle(doc), ...kindOf(doc).asides(doc)];
+    const aside = [doc.note, typedTitle, ...kindOf(doc).asides(doc)];
     folded = {
-      title: foldWords(cueTitle(doc, ready?.content)),
+      title: foldWords(title),
       aside: foldWords(aside.join(" ")),
       steps: (ready ? stepsOf(ready.content) : [])
         .filter(({ kind }) => kind !== "leave" && kind !== "blank")
@@ -61,9 +60,8 @@ export function findSteps(query: string, cues: readonly DeskCue[]): FoundStep[] 
   const words = wanted.split(" ");
   const ranked: { rank: number; found: FoundStep }[] = [];
   for (const cue of cues) {
-    const content = cue.ready?.content;
-    const title = cueTitle(cue.view.doc, content);
-    const kind = cueKindName(cue.view.doc);
+    const _content = cue.ready?.content;
+    const { title, kindName: kind } = cue;
     const folded = foldedOf(cue);
     const foldedTitle = folded.title;
     const first = folded.steps[0]?.anchor ?? null;
@@ -108,7 +106,7 @@ function spelledNearly(
 ): { rank: number; found: FoundStep }[] {
   return cues.flatMap((cue) => {
     const { title, aside, steps } = foldedOf(cue);
-    const named = { cue, title: cueTitle(cue.view.doc, cue.ready?.content), kind: cueKindName(cue.view.doc) };
+    const named = { cue, title: cue.title, kind: cue.kindName };
     const about = `${title} ${aside}`.split(" ");
     if (words.every((word) => isNearAny(word, about)))
       return [{ rank: 4, found: { ...named, anchor: steps[0]?.anchor ?? null, words: "" } }];
@@ -128,8 +126,8 @@ export function chosenStep({ cues, chosenId }: Pick<DeskSnapshot, "cues" | "chos
   return [
     {
       cue,
-      title: cueTitle(cue.view.doc, cue.ready?.content),
-      kind: cueKindName(cue.view.doc),
+      title: cue.title,
+      kind: cue.kindName,
       anchor: first?.anchor ?? null,
       words: first?.words ?? "",
     },
@@ -139,14 +137,19 @@ export function chosenStep({ cues, chosenId }: Pick<DeskSnapshot, "cues" | "chos
 const MOST_TEMPLATES = 4;
 
 /** Kinds of pages and the templates that outfits offer for them, by name. */
-export function findTemplates(query: string, outfits: readonly DeskOutfit[]): FoundTemplate[] {
+export function findTemplates(
+  query: string,
+  outfits: readonly DeskOutfit[],
+  fieldSets: FieldSets,
+): FoundTemplate[] {
   const wanted = foldWords(query);
   if (wanted.length < 2) return [];
-  const found: FoundTemplate[] = PAGE_FIELD_SETS.filter(({ name }) => foldWords(name).includes(wanted)).map(
-    ({ id, name }) => ({ fieldSet: id, name, template: null }),
-  );
+  const ofPages = [...fieldSets.values()].filter(isForPages);
+  const found: FoundTemplate[] = ofPages
+    .filter(({ name }) => foldWords(name).includes(wanted))
+    .map(({ id, name }) => ({ fieldSet: id, name, template: null }));
   for (const { templates } of outfits)
-    for (const { id, name } of PAGE_FIELD_SETS)
+    for (const { id, name } of ofPages)
       for (const template of templates[id] ?? [])
         if (
           foldWords(template.name).includes(wanted) &&
@@ -155,5 +158,3 @@ export function findTemplates(query: string, outfits: readonly DeskOutfit[]): Fo
           found.push({ fieldSet: id, name, template });
   return found.slice(0, MOST_TEMPLATES);
 }
-
-export const fieldSetName = (id: string): string => FIELD_SETS.find((set) => set.id === id)?.name ?? id;

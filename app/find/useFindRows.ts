@@ -4,16 +4,14 @@ import type { Finds } from "../../core/words/finds.ts";
 import { foldWords } from "../../core/words/foldWords.ts";
 import { ask } from "../api/call.ts";
 import { useDesk, useDeskStore } from "../desk/deskContext.ts";
-import { useDeskData } from "../desk/useDeskData.ts";
 import { deskCommands, findCommands } from "./commands.ts";
 import type { Row } from "./findRow.ts";
-import { chosenStep, fieldSetName, findSteps, findTemplates } from "./localFinds.ts";
+import { chosenStep, findSteps, findTemplates } from "./localFinds.ts";
 import { useFindActs } from "./useFindActs.ts";
 
 /** Everything that was found for a query, the likeliest kind first. */
 export function useFindRows(query: string, finds: Finds): readonly Row[] {
-  const desk = useDesk("venue", "cues", "chosenId");
-  const { outfits } = useDeskData();
+  const desk = useDesk("venue", "cues", "chosenId", "fieldSets", "outfits");
   const store = useDeskStore();
   const acts = useFindActs();
   const commands = useMemo(
@@ -110,12 +108,12 @@ export function useFindRows(query: string, finds: Finds): readonly Row[] {
         }),
       ),
       ...(finds.songsAreGuesses ? songRows : []),
-      ...findTemplates(query, outfits).map(
+      ...findTemplates(query, desk.outfits, desk.fieldSets).map(
         ({ fieldSet, name, template }): Row => ({
           value: `template ${fieldSet} ${template?.key ?? ""}`,
           group: "New page",
           name: template?.name ?? name,
-          more: template ? fieldSetName(fieldSet) : "kind of page",
+          more: template ? (desk.fieldSets.get(fieldSet)?.name ?? fieldSet) : "kind of page",
           words: "",
           enter: "adds an empty one",
           canAdd: true,
@@ -128,5 +126,5 @@ export function useFindRows(query: string, finds: Finds): readonly Row[] {
       ),
       ...(isCommand ? [] : commandRows),
     ];
-  }, [query, finds, desk, outfits, commands, acts, store]);
+  }, [query, finds, desk, commands, acts, store]);
 }

@@ -2,13 +2,18 @@ import { Upload } from "lucide-react";
 import { useState } from "react";
 import { useRevalidator } from "react-router";
 import type { ChromaKey } from "../../core/picture/chromaKey.ts";
+import type { LibraryEntry } from "../../core/scene/libraryEntry.ts";
 import { call } from "../api/call.ts";
 import type { LibraryData } from "../api/loaded.ts";
 import { useDeskStore } from "../desk/deskContext.ts";
 import { NoticeBar } from "../desk/NoticeBar.tsx";
-import { MediaPicture, mediaFacts } from "../pictures/MediaPicture.tsx";
+import { useActor } from "../desk/useActor.ts";
 import { bringIn } from "./bringIn.ts";
-import { KeyControls } from "./KeyControls.tsx";
+import { FontsAdded } from "./FontsAdded.tsx";
+import { LibraryFilters } from "./LibraryFilters.tsx";
+import { EVERYTHING, foldersOf, isLookedFor } from "./librarySearch.ts";
+import { MediaCard } from "./MediaCard.tsx";
+import { MediaDetails } from "./MediaDetails.tsx";
 
 /** A file on its way in. */
 interface Sending {
@@ -23,16 +28,42 @@ export function LibraryView({ items, fonts }: LibraryData) {
   const { revalidate } = useRevalidator();
   const [chosenId, setChosenId] = useState<string | null>(items[0]?.id ?? null);
   const [sending, setSending] = useState<Sending | null>(null);
+  const [search, setSearch] = useState(EVERYTHING);
+  const actor = useActor(store.windowId);
   const chosen = items.find(({ id }) => id === chosenId);
 
+  const shown = items.filter((item) => isLookedFor(item, search));
+
+  const send = async (file: File, replaces?: string) => {
+    setSending({ name: file.name, share: 0, callOff: () => {} });
+    const told = (share: number, callOff: () => void) => setSending({ name: file.name, share, callOff });
+    const result = await bringIn(file, told, replaces === undefined ? undefined : { id: replaces, actor });
+    setSending(null);
+    if ("problem" in result) store.say("trouble", result.problem.sentence);
+    return result;
+  };
   const take = async (files: FileList | null) => {
     for (const file of files ?? []) {
-      setSending({ name: file.name, share: 0, callOff: () => {} });
-      const result = await bringIn(file, (share, callOff) => setSending({ name: file.name, share, callOff }));
-      if ("problem" in result) store.say("trouble", result.problem.sentence);
-      else if (result.value.item) setChosenId(result.value.item.id);
+      const result = await send(file);
+      if ("value" in result && result.value.item) {
+        setChosenId(result.value.item.id);
+        setSearch(EVERYTHING);
+      }
     }
-    setSending(null);
+    await revalidate();
+  };
+  const replace = async (id: string, file: File) => {
+    const result = await send(file, id);
+    if ("value" in result && result.value.item)
+      store.say(
+        "word",
+        `“${result.value.item.info.name}” has another file: pages and templates have it from their next take on. What is on air stays as it is.`,
+      );
+    await revalidate();
+  };
+  const describe = async (id: string, entry: LibraryEntry) => {
+    const answer = await call("/library-edit", { id, entry, actor });
+    if ("problem" in answer) store.say("trouble", answer.problem.sentence);
     await revalidate();
   };
   const remove = async (kind: "media" | "font", id: string, name: string) => {
@@ -42,7 +73,7 @@ export function LibraryView({ items, fonts }: LibraryData) {
     await revalidate();
   };
   const saveKey = async (id: string, key: ChromaKey | null) => {
-    const answer = await call("/library-key", { id, key });
+    const answer = await call("/library-key", { id, key, actor });
     if ("problem" in answer) store.say("trouble", answer.problem.sentence);
     await revalidate();
   };
@@ -65,13 +96,13 @@ export function LibraryView({ items, fonts }: LibraryData) {
             <input
               type="file"
               multiple
-              accept="image/png,image/jpeg,image/webp,image/avif,image/gif,video/webm,video/mp4,audio/*,.ttf,.otf"
+              accept="image/png,image/jpeg,image/webp,image/avif,image/gif,video/webm,video/mp4,audio/*,.ttf,.otf,.woff2"
               className="sr-only"
               onChange={(event) => void take(event.target.files)}
             />
           </label>
           <p className="text-[15px] text-second">
-            or drop them here: pictures, WebM and MP4 clips, sounds, TTF and OTF fonts.
+            or drop them here: pictures, WebM and MP4 clips, sounds, TTF, OTF and WOFF2 fonts.
           </p>
         </div>
         {sending && (
@@ -96,50 +127,24 @@ export function LibraryView({ items, fonts }: LibraryData) {
             </button>
           </div>
         )}
+        <LibraryFilters items={items} search={search} onChange={setSearch} />
         <ul className="grid grid-cols-[repeat(auto-fill,minmax(210px,1fr))] gap-3">
-          {items.map(({ id, info, usedBy }) => (
-            <li key={id}>
-              <button
-                type="button"
-                aria-pressed={id === chosenId}
-                onClick={() => setChosenId(id)}
-                className={`w-full rounded-lg border-2 p-2 text-left ${id === chosenId ? "border-act bg-act-ground" : "border-edge hover:border-edge-strong"}`}
-              >
-                <MediaPicture info={info} />
-                <span className="mt-2 block truncate text-[15px] font-semibold">{info.name}</span>
-                <span className="block font-mono text-[14px] text-second">{mediaFacts(info)}</span>
-                <span className="block text-[14px] text-second">
-                  {usedBy.length === 0
-                    ? "not used"
-                    : `in ${usedBy.length} ${usedBy.length === 1 ? "cue" : "cues"}`}
-                </span>
-              </button>
+          {shown.map((item) => (
+            <li key={item.id}>
+              <MediaCard item={item} isChosen={item.id === chosenId} onChoose={() => setChosenId(item.id)} />
             </li>
           ))}
         </ul>
         {items.length === 0 && <p className="font-words text-[20px]">Nothing is here yet.</p>}
-        {fonts.length > 0 && (
-          <section aria-label="Fonts added" className="mt-6 max-w-2xl text-[15px]">
-            <h2 className="font-semibold">Fonts added</h2>
-            <p className="text-second">
-              Every window has them. Choose them for words, titles and figures in Design.
-            </p>
-            <ul className="mt-2 flex flex-col gap-1.5">
-              {fonts.map(({ id, name }) => (
-                <li key={id} className="flex items-center gap-3">
-                  <span className="min-w-0 flex-1 truncate">{name}</span>
-                  <button
-                    type="button"
-                    onClick={() => void remove("font", id, name)}
-                    className="min-h-8 rounded-md bg-lifted px-3 hover:bg-edge"
-                  >
-                    Delete<span className="sr-only"> {name}</span>
-                  </button>
-                </li>
-              ))}
-            </ul>
-          </section>
+        {items.length > 0 && shown.length === 0 && (
+          <p className="text-[15px] text-second">
+            Nothing is found so.{" "}
+            <button type="button" onClick={() => setSearch(EVERYTHING)} className="text-act hover:underline">
+              Show everything
+            </button>
+          </p>
         )}
+        <FontsAdded fonts={fonts} onRemove={(id, name) => void remove("font", id, name)} />
         <NoticeBar />
       </main>
       <aside
@@ -150,53 +155,15 @@ export function LibraryView({ items, fonts }: LibraryData) {
           <p className="text-[15px] text-second">Choose a picture, clip or sound to see more of it.</p>
         )}
         {chosen && (
-          <>
-            <h2 className="text-[17px] font-semibold">{chosen.info.name}</h2>
-            <p className="mb-3 font-mono text-[14px] text-second">{mediaFacts(chosen.info)}</p>
-            {chosen.info.type === "video" ? (
-              <KeyControls
-                key={chosen.id}
-                info={chosen.info}
-                onSave={(key) => void saveKey(chosen.id, key)}
-              />
-            ) : (
-              <MediaPicture info={chosen.info} />
-            )}
-            {chosen.info.type === "sound" && (
-              // biome-ignore lint/a11y/useMediaCaption: a sound of the show, to be heard by whoever prepares it
-              <audio controls src={`/media/${chosen.info.file}`} className="mt-3 w-full" />
-            )}
-            {chosen.info.isAnimated && (
-              <p className="mt-3 text-[15px] text-attention">
-                This picture moves, and only its first picture is shown. Save it as a WebM clip to have it
-                move.
-              </p>
-            )}
-            {chosen.info.type === "video" && !chosen.info.hasAlpha && !chosen.info.key && (
-              <p className="mt-3 text-[15px] text-attention">
-                This clip has no alpha: over a picture it covers it. Cut its background out, or use it as a
-                backdrop.
-              </p>
-            )}
-            {chosen.usedBy.length > 0 && (
-              <p className="mt-4 text-[15px] text-second">
-                Used in {chosen.usedBy.map((title) => `“${title}”`).join(", ")}. A change reaches them at
-                their next take.
-              </p>
-            )}
-            <button
-              type="button"
-              onClick={() => void remove("media", chosen.id, chosen.info.name)}
-              className="mt-4 min-h-9 rounded-md bg-lifted px-3 text-[15px] hover:bg-edge"
-            >
-              Delete from the library
-            </button>
-            {chosen.usedBy.length > 0 && (
-              <p className="mt-1.5 text-[14px] text-second">
-                The cues named above would show a stand-in from their next take.
-              </p>
-            )}
-          </>
+          <MediaDetails
+            key={chosen.id}
+            item={chosen}
+            folders={foldersOf(items)}
+            onDescribe={(entry) => void describe(chosen.id, entry)}
+            onKey={(key) => void saveKey(chosen.id, key)}
+            onReplace={(file) => void replace(chosen.id, file)}
+            onRemove={() => void remove("media", chosen.id, chosen.info.name)}
+          />
         )}
       </aside>
     </div>

@@ -6,21 +6,24 @@ import { sendFile } from "../api/sendFile.ts";
 
 /** A picture or clip; nothing more is said of a font. */
 export interface BroughtIn {
-  readonly item?: { readonly id: string; readonly info: MediaInfo };
+  readonly item?: { readonly id: string; readonly hash: string; readonly info: MediaInfo };
 }
 
 /**
  * Sends a file to the library; of a clip also a still, as this browser sees it.
+ * @param replaces the item whose file it is to be, and who does it
  * @param onSending told how much of it is sent, 0 to 1, and how to call it off
  */
 export async function bringIn(
   file: File,
   onSending: (share: number, callOff: () => void) => void,
+  replaces?: { readonly id: string; readonly actor: string },
 ): Promise<Answered<BroughtIn>> {
   const poster = file.type.startsWith("video/") ? await posterOf(file) : undefined;
   const about = {
     id: newId(),
     name: file.name.slice(0, 200),
+    ...(replaces && { replaces: replaces.id, actor: replaces.actor }),
     ...(poster && { posterBytes: String(poster.size) }),
   };
   let isCalledOff = false;

@@ -9,7 +9,6 @@ import { FRAME_RATES, formatTimecode, framesPerSecond } from "../../core/time/ti
 import { useDesk, useDeskStore, useDrawing } from "../desk/deskContext.ts";
 import type { DeskCue } from "../desk/deskCues.ts";
 import type { DeskSnapshot } from "../desk/deskSnapshot.ts";
-import { useDeskData } from "../desk/useDeskData.ts";
 import type { Drawing } from "../live/drawing.ts";
 import { describeAction } from "../ui/describeCue.ts";
 import { emptyState } from "../ui/emptyState.ts";
@@ -27,8 +26,8 @@ export function CuePictures({
   anchor: Anchor | null;
   onAnchor: (anchor: Anchor) => void;
 }) {
-  const desk = useDesk("state", "ready", "plans", "outputs");
-  const { outfits } = useDeskData();
+  const desk = useDesk("state", "ready", "plans", "outputs", "outfits");
+  const { outfits } = desk;
   const drawing = useDrawing();
   const store = useDeskStore();
   const { ready } = cue;

@@ -2,7 +2,7 @@ import type { Anchor } from "../../core/rundown/anchor.ts";
 import type { PageContent } from "../../core/rundown/content.ts";
 import { canvasOf, type Output, type ScreenPlan } from "../../core/venue/plan.ts";
 import { countsDown } from "../desk/countsDown.ts";
-import { useReading } from "../desk/deskContext.ts";
+import { useDesk, useReading } from "../desk/deskContext.ts";
 import standIn from "./standInPicture.svg";
 
 const WIDTH_PX = 128;
@@ -17,8 +17,14 @@ interface Props {
 }
 
 /** The true picture of a page at a step, small, as the server paints it: on the first output that shows it; of a part of a wall, the wall. */
-export const CueThumbnail = (props: Props) =>
-  countsDown(props.content) ? <MinuteByMinute {...props} /> : <Thumbnail {...props} minute={null} />;
+export function CueThumbnail(props: Props) {
+  const { fieldSets } = useDesk("fieldSets");
+  return countsDown(props.content, fieldSets) ? (
+    <MinuteByMinute {...props} />
+  ) : (
+    <Thumbnail {...props} minute={null} />
+  );
+}
 
 const MinuteByMinute = (props: Props) => (
   <Thumbnail {...props} minute={useReading((nowMs) => Math.floor(nowMs / 60_000))} />

@@ -1,4 +1,4 @@
-import type { DeskOutfit } from "../desk/outfit.ts";
+import type { DeskOutfit } from "../../core/wire/deskDesigns.ts";
 
 /** Outfits that divide the words alike share one column of brackets. */
 export interface BracketGroup {

@@ -1,10 +1,9 @@
 import { useEffect, useMemo, useState } from "react";
 import { fieldKind } from "../../core/scene/fieldKinds.ts";
-import { fieldNamesOf } from "../../core/scene/fieldSet.ts";
+import { type FieldSets, fieldNamesOf } from "../../core/scene/fieldSet.ts";
 import type { HouseStyle } from "../../core/scene/houseStyle.ts";
 import { layOut } from "../../core/scene/layOut.ts";
 import type { Template } from "../../core/scene/template.ts";
-import { FIELD_SETS } from "../../designs/fieldSets.ts";
 import { sampleValues } from "../../designs/samples.ts";
 import type { Samples } from "../api/loaded.ts";
 import type { Drawing } from "../live/drawing.ts";
@@ -20,6 +19,7 @@ export function useLaidOut(
   templates: readonly Template[],
   style: HouseStyle,
   drawing: Drawing,
+  fieldSets: FieldSets,
   samples = NO_SAMPLES,
 ) {
   // Late and added fonts come when they come: what was laid out without them is laid out again.
@@ -29,7 +29,7 @@ export function useLaidOut(
   return useMemo(() => {
     const { picture, clip } = samples;
     const shown = (fieldSet: string): Record<string, string> => {
-      const fields = FIELD_SETS.find(({ id }) => id === fieldSet)?.fields ?? [];
+      const fields = fieldSets.get(fieldSet)?.fields ?? [];
       return Object.fromEntries(
         fields.flatMap(({ name, kind, hasStandIn }) => {
           const { media } = fieldKind(kind);
@@ -40,7 +40,7 @@ export function useLaidOut(
     };
     const media = (hash: string) => [picture, clip].find((sample) => sample?.hash === hash)?.info;
     return templates.map((template) => {
-      const fields = FIELD_SETS.find(({ id }) => id === template.fieldSet);
+      const fields = fieldSets.get(template.fieldSet);
       return layOut(
         template,
         { ...sampleValues(template.fieldSet), ...shown(template.fieldSet) },
@@ -55,5 +55,5 @@ export function useLaidOut(
         },
       );
     });
-  }, [templates, style, drawing, samples, laidOutAnew]);
+  }, [templates, style, drawing, fieldSets, samples, laidOutAnew]);
 }

@@ -1,7 +1,6 @@
 import { useEffect, useState } from "react";
 import { Outlet, type ShouldRevalidateFunctionArgs } from "react-router";
 import type { PinnedDocument } from "../../core/rundown/pinnedDocument.ts";
-import { templateKey } from "../../core/scene/template.ts";
 import { contentsOf } from "../../core/show/state.ts";
 import { DeskContext } from "../desk/deskContext.ts";
 import type { DeskData } from "../desk/deskData.ts";
@@ -12,15 +11,14 @@ import { StorageBanner } from "../desk/StorageBanner.tsx";
 import { useKeptCues } from "../desk/useKeptCues.ts";
 import { FindBox } from "../find/FindBox.tsx";
 import { only } from "../rights.server.ts";
-import { getAccess, getServices, liveTokenOf, log, wornBy } from "../services.server.ts";
+import { deskDesigns, getAccess, getServices, liveTokenOf, log, wornBy } from "../services.server.ts";
 import type { Route } from "./+types/desk.ts";
 
 export const middleware = [only("desk")];
 
 export function loader({ context }: Route.LoaderArgs): DeskData {
   const services = getServices(context);
-  const { show, host, rundown, contents, links, live, templates, house, buildId, scriptures, screens } =
-    services;
+  const { host, rundown, contents, links, live, house, buildId, scriptures, screens, designs } = services;
   const { caller, peer } = getAccess(context);
   if (caller.kind === "session")
     services.sessions
@@ -36,17 +34,7 @@ export function loader({ context }: Route.LoaderArgs): DeskData {
   }
   return {
     place: house.place,
-    outfits: show.outfits.map((outfit) => ({
-      ...outfit,
-      templates: Object.fromEntries(
-        [...(templates.wardrobes().find(({ outfitId }) => outfitId === outfit.id)?.templates ?? [])].map(
-          ([fieldSet, offered]) => [
-            fieldSet,
-            offered.map(({ template }) => ({ key: templateKey(template), name: template.name })),
-          ],
-        ),
-      ),
-    })),
+    ...deskDesigns(designs),
     outputs: screens.outputs,
     plans: screens.plans,
     watchToken: links.watchToken,

@@ -1,24 +1,24 @@
 import type { LibraryData } from "../api/loaded.ts";
 import { LibraryView } from "../library/LibraryView.tsx";
 import { only } from "../rights.server.ts";
-import { getServices } from "../services.server.ts";
+import { getServices, usesHere } from "../services.server.ts";
 import { titleOf } from "../views.ts";
 import type { Route } from "./+types/library.ts";
 
 export const middleware = [only("desk")];
 
 export function loader({ context }: Route.LoaderArgs): LibraryData {
-  const { media, rundown, fonts } = getServices(context);
-  const views = rundown.views();
-  const titles = new Map(rundown.ready().map(({ cueId, content }) => [cueId, content.title]));
+  const services = getServices(context);
+  const uses = usesHere(services);
   return {
-    fonts: fonts.list(),
-    items: media.list().map(({ id, info }) => ({
+    colors: services.house.style.colors,
+    fonts: services.fonts.list().map(({ id, name, embedding }) => ({ id, name, embedding })),
+    items: services.media.list().map(({ id, info, folder, tags }) => ({
       id,
       info,
-      usedBy: views.flatMap(({ cueId, doc }) =>
-        doc.kind === "page" && Object.values(doc.values).includes(id) ? [titles.get(cueId) ?? "a cue"] : [],
-      ),
+      folder,
+      tags,
+      uses: uses.get(id) ?? [],
     })),
   };
 }

@@ -13,13 +13,14 @@ const requestSchema = z.strictObject({
   outfitId: nameSchema(60),
   fieldSet: nameSchema(40),
   key: z.string().min(1).max(80),
+  actor: z.string().min(1).max(80),
 });
 
 /** Takes a template that an outfit offers from it, or makes it the one that the outfit wears. */
 export async function action({ request, context }: Route.ActionArgs) {
   const body = await readJsonBody(request, requestSchema);
   if ("problem" in body) return refuse(body.problem, "notUnderstood");
-  const { kind, ...offered } = body.value;
-  const problem = await getServices(context).templates[kind](offered);
+  const { kind, actor, ...offered } = body.value;
+  const problem = await getServices(context).templates[kind](offered, actor);
   return problem === undefined ? answer("/offered-template", {}) : refuse(problem);
 }

@@ -1,12 +1,12 @@
 import type { z } from "zod";
-import { BODY_LIMITS, type BodyKind, BodyTooLarge } from "../../server/http/bodies.ts";
+import { BODY_LIMITS, BodyTooLarge } from "../../server/http/bodies.ts";
 
 /** A request's JSON body by its schema, or a sentence that says what is wrong with it. */
 export async function readJsonBody<T>(
   request: Request,
   schema: z.ZodType<T>,
 ): Promise<{ readonly value: T } | { readonly problem: string }> {
-  const read = await readBodyText(request, "action");
+  const read = await readBodyText(request);
   if ("problem" in read) return read;
   let value: unknown;
   try {
@@ -23,9 +23,8 @@ export async function readJsonBody<T>(
 }
 
 /** The body as it comes, or a sentence as soon as it is more than may be. */
-export async function readBodyText(
+async function readBodyText(
   request: Request,
-  kind: BodyKind,
 ): Promise<{ readonly text: string } | { readonly problem: string }> {
   const reader = request.body?.getReader();
   if (!reader) return { text: "" };
@@ -35,9 +34,9 @@ export async function readBodyText(
     const { value, done } = await reader.read();
     if (done) return { text: Buffer.concat(parts).toString("utf8") };
     bytes += value.length;
-    if (bytes > BODY_LIMITS[kind]) {
+    if (bytes > BODY_LIMITS.action) {
       await reader.cancel();
-      return { problem: new BodyTooLarge(kind).message };
+      return { problem: new BodyTooLarge("action").message };
     }
     parts.push(value);
   }

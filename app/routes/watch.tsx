@@ -1,15 +1,16 @@
 import { data } from "react-router";
 import { only } from "../rights.server.ts";
-import { getServices } from "../services.server.ts";
+import { deskDesigns, getServices } from "../services.server.ts";
 import { WatchView } from "../watch/WatchView.tsx";
 import type { Route } from "./+types/watch.ts";
 
 export const middleware = [only("watch")];
 
 export function loader({ params, context }: Route.LoaderArgs) {
-  const { links, evenings, host, screens, live, venue, buildId } = getServices(context);
+  const { links, designs, evenings, host, screens, live, venue, buildId } = getServices(context);
   if (links.find(params.token)?.kind !== "watch") throw data("This link shows nothing", { status: 404 });
   return {
+    ...deskDesigns(designs),
     evening: evenings.open,
     venue: venue.settings,
     deskToken: params.token,

@@ -1,5 +1,5 @@
 import { only } from "../rights.server.ts";
-import { getServices, isFresh } from "../services.server.ts";
+import { getServices, isFresh, shownStyles } from "../services.server.ts";
 import { titleOf } from "../views.ts";
 import { WelcomeView } from "../welcome/WelcomeView.tsx";
 import type { Route } from "./+types/welcome.ts";
@@ -12,7 +12,8 @@ export function loader({ context }: Route.LoaderArgs) {
   return {
     fresh: isFresh(services),
     place: services.house.place,
-    worn: services.house.style.name,
+    styles: shownStyles(services.designs),
+    wornStyleId: services.house.styleId,
     templates: ["backdrop", "title"].flatMap((set) => wardrobe?.templates.get(set)?.[0]?.template ?? []),
     texts: services.scriptures.list().map(({ code, name, language }) => ({ code, name, language })),
   };

@@ -5,7 +5,6 @@ import { useDesk, useDeskStore, useIsAlive, useReading, useServerTime } from "..
 import type { DeskSnapshot } from "../desk/deskSnapshot.ts";
 import { useEventTiming } from "../desk/useEventTiming.ts";
 import { useLocale } from "../desk/useLocale.ts";
-import { cueTitle } from "../ui/describeCue.ts";
 import { formatLength, formatMinute, formatWait } from "../ui/format.ts";
 import { Desks } from "./Desks.tsx";
 
@@ -127,7 +126,7 @@ function ComesByItself() {
   if (!cue || inLength === null) return null;
   return (
     <span className="text-paper">
-      {cueTitle(cue.view.doc, cue.ready?.content)} comes in <span className="font-mono">{inLength}</span>
+      {cue.title} comes in <span className="font-mono">{inLength}</span>
     </span>
   );
 }

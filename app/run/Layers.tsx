@@ -12,13 +12,13 @@ import { LayerSettings } from "./LayerSettings.tsx";
 /** One strip for each layer: what is on it, for how long, what is left, its own out. */
 export const Layers = memo(function Layers() {
   const store = useDeskStore();
-  const { state, outputs } = useDesk("state", "outputs");
+  const { state, outputs, fieldSets } = useDesk("state", "outputs", "fieldSets");
   const heldIds = useHeldIds();
   const presentMs = usePresentTime();
   /** Whether what is on air has a countdown that can be paused. */
   const counts = (content: string) => {
     const page = store.findContent(content);
-    return page !== undefined && countsDown(page);
+    return page !== undefined && countsDown(page, fieldSets);
   };
   const titleOf = (content: string) => store.findContent(content)?.title ?? "on air";
   return (

@@ -5,7 +5,6 @@ import { useActor } from "../desk/useActor.ts";
 import { CueEditor } from "../prepare/forms/CueEditor.tsx";
 import { editorId } from "../prepare/forms/editorId.ts";
 import { CloseButton } from "../ui/CloseButton.tsx";
-import { cueTitle } from "../ui/describeCue.ts";
 
 /** The cue on air, opened beside the script: its words are mended without leaving the air. */
 export function RunEditor({
@@ -37,7 +36,7 @@ export function RunEditor({
       }}
     >
       <header className="flex items-center gap-3 px-4 py-1.5 text-[15px]">
-        <h2 className="min-w-24 truncate font-semibold">{cueTitle(cue.view.doc, cue.ready?.content)}</h2>
+        <h2 className="min-w-24 truncate font-semibold">{cue.title}</h2>
         <p className="truncate py-1 text-second">
           {cue.view.doc.isLive ? "every save goes on air" : "held until it is sent"} · with{" "}
           <kbd>Ctrl+Shift</kbd>: <kbd>O</kbd> out, <kbd>K</kbd> black

@@ -26,8 +26,8 @@ export const Screens = memo(function Screens({
   only?: string | null;
 }) {
   const store = useDeskStore();
-  const desk = useDesk("state", "plans", "outputs", "channel", "rehearsedOn", "next");
-  const { outfits, outputTokens } = useDeskData();
+  const desk = useDesk("state", "plans", "outputs", "channel", "rehearsedOn", "next", "outfits");
+  const { outputTokens } = useDeskData();
   const presentMs = usePresentTime();
   const heldIds = useHeldIds();
   const drawing = useDrawing();
@@ -107,7 +107,7 @@ export const Screens = memo(function Screens({
                 <OutputCard
                   key={output.id}
                   output={output}
-                  outfitName={outfits.find(({ id }) => id === planned?.outfitId)?.name ?? "no outfit"}
+                  outfitName={desk.outfits.find(({ id }) => id === planned?.outfitId)?.name ?? "no outfit"}
                   rehearsal={
                     desk.channel === "air"
                       ? null

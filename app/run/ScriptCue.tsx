@@ -5,13 +5,14 @@ import { type Step, stepsOf } from "../../core/rundown/steps.ts";
 import { planNeededAt } from "../../core/show/planNeed.ts";
 import type { Output, ScreenPlan } from "../../core/venue/plan.ts";
 import { nameMissing } from "../../core/words/credits.ts";
+import { useDesk } from "../desk/deskContext.ts";
 import type { DeskCue } from "../desk/deskCues.ts";
 import type { DeskStore } from "../desk/deskStore.ts";
 import { missingIn } from "../desk/missingCredits.ts";
 import { useDeskData } from "../desk/useDeskData.ts";
 import { CueThumbnail } from "../pictures/CueThumbnail.tsx";
 import { CueTagMark } from "../ui/CueTagMark.tsx";
-import { cueKindName, cueTiming, cueTitle, describeAction, wordsOf } from "../ui/describeCue.ts";
+import { cueTiming, describeAction, wordsOf } from "../ui/describeCue.ts";
 import { GONE, stepKey } from "./stepKey.ts";
 
 interface Props {
@@ -64,12 +65,12 @@ export const ScriptCue = memo(function ScriptCue(props: Props) {
         <div className="sticky top-0 flex flex-wrap items-baseline gap-x-3 pt-2 @2xl:block @2xl:py-3">
           <p className="text-[15px] leading-snug font-semibold">
             <span className={view.doc.isOff ? "line-through" : ""}>
-              {index + 1} · {cueTitle(view.doc, ready?.content)}
+              {index + 1} · {cue.title}
             </span>
           </p>
           <p className="flex items-center gap-1.5 text-[14px] text-second @2xl:mt-0.5 @2xl:justify-end">
             <CueTagMark tag={view.doc.tag} />
-            {cueKindName(view.doc)}
+            {cue.kindName}
           </p>
           {cueTiming(view.doc) && <p className="text-[14px] text-second">{cueTiming(view.doc)}</p>}
           {missing.length > 0 && (
@@ -287,11 +288,12 @@ function planNames(
 
 function PageWords({ cue, outputs, plan, step }: Props & { readonly step: Step }) {
   const { doc } = cue.view;
+  const { fieldSets } = useDesk("fieldSets");
   if (cue.ready?.content.action)
     return <span className="text-[16px] italic">{describeAction(cue.ready.content)}</span>;
   if (doc.kind !== "page" || !cue.ready) return null;
   const { content } = cue.ready;
-  const [first = "", ...rest] = content.points ? [step.words] : wordsOf(doc, content.title);
+  const [first = "", ...rest] = content.points ? [step.words] : wordsOf(doc, content.title, fieldSets);
   return (
     <span className="flex items-center gap-4">
       <CueThumbnail

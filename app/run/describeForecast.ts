@@ -1,6 +1,5 @@
 import { forecastTake } from "../../core/show/whatTake.ts";
 import type { DeskSnapshot } from "../desk/deskSnapshot.ts";
-import { cueTitle } from "../ui/describeCue.ts";
 
 /** What the take key would do, in a sentence: what comes and where, what goes, what follows by itself. */
 export function describeForecast(
@@ -14,7 +13,7 @@ export function describeForecast(
   if (!forecast) return "";
   const titleOf = (cueId: string) => {
     const cue = cues.find(({ view }) => view.cueId === cueId);
-    return cue ? `“${cueTitle(cue.view.doc, cue.ready?.content)}”` : "a deleted cue";
+    return cue ? `“${cue.title}”` : "a deleted cue";
   };
   const where = (ids: readonly string[]) => {
     const seen = outputs.filter(({ id }) => ids.includes(id)).map(({ name }) => name);

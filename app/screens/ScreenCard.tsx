@@ -1,7 +1,7 @@
 import type { ShowState } from "../../core/show/state.ts";
 import type { Output, ScreenPlan } from "../../core/venue/plan.ts";
 import type { TestPictureName } from "../../core/venue/testPicture.ts";
-import type { DeskOutfit } from "../desk/outfit.ts";
+import type { DeskOutfit } from "../../core/wire/deskDesigns.ts";
 import { useHealthFacts } from "../desk/useHealthFacts.ts";
 import type { Drawing } from "../live/drawing.ts";
 import { OutputPicture } from "../pictures/OutputPicture.tsx";

@@ -8,7 +8,6 @@ import { newId } from "../api/newId.ts";
 import { useDesk, useDeskStore, useDrawing } from "../desk/deskContext.ts";
 import { NoticeBar } from "../desk/NoticeBar.tsx";
 import { sayWithUndo } from "../desk/sayWithUndo.ts";
-import { useDeskData } from "../desk/useDeskData.ts";
 import { Access } from "./Access.tsx";
 import { PlanBar } from "./PlanBar.tsx";
 import { ScreenCard } from "./ScreenCard.tsx";
@@ -37,10 +36,10 @@ export function ScreensView({
   /** The sizes that templates are made for. */
   made: readonly { readonly widthPx: number; readonly heightPx: number }[];
 }) {
-  const desk = useDesk("outputs", "plans", "state");
+  const desk = useDesk("outputs", "plans", "state", "outfits");
   const store = useDeskStore();
   const drawing = useDrawing();
-  const { outfits } = useDeskData();
+  const { outfits } = desk;
   const { outputs, plans, state } = desk;
   const [chosenId, setChosenId] = useState<string | null>(outputs[0]?.id ?? null);
   const [isRoom, setIsRoom] = useState(false);

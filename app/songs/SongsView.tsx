@@ -5,10 +5,9 @@ import { songOf } from "../../core/words/songFields.ts";
 import { asOutcome, call } from "../api/call.ts";
 import { newId } from "../api/newId.ts";
 import { sendFile } from "../api/sendFile.ts";
-import { useDeskStore } from "../desk/deskContext.ts";
+import { useDesk, useDeskStore } from "../desk/deskContext.ts";
 import { NoticeBar } from "../desk/NoticeBar.tsx";
 import { useActor } from "../desk/useActor.ts";
-import { useDeskData } from "../desk/useDeskData.ts";
 import { ImportReview, type SongToLookAt } from "./ImportReview.tsx";
 import { SongPage } from "./SongPage.tsx";
 
@@ -34,7 +33,7 @@ export function SongsView({
 }) {
   const store = useDeskStore();
   const actor = useActor(store.windowId);
-  const { outfits } = useDeskData();
+  const { outfits } = useDesk("outfits");
   const { revalidate } = useRevalidator();
   const fetcher = useFetcher<{ readonly songs: readonly ListedSong[] }>();
   const [parameters, setParameters] = useSearchParams();

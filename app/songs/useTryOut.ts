@@ -2,13 +2,14 @@ import { useEffect, useState } from "react";
 import type { CueDoc } from "../../core/rundown/cueDoc.ts";
 import { call } from "../api/call.ts";
 import type { TriedOut } from "../api/calls.ts";
-import { useDeskStore } from "../desk/deskContext.ts";
-import type { DeskCue } from "../desk/deskCues.ts";
+import { useDesk, useDeskStore } from "../desk/deskContext.ts";
+import { type DeskCue, deskCue } from "../desk/deskCues.ts";
 
 const AFTER_MS = 150;
 /** Words that are in no rundown as a cue, for seeing their slides; made anew shortly after they change. */
 export function useTryOut(id: string, doc: CueDoc): DeskCue {
   const store = useDeskStore();
+  const { fieldSets } = useDesk("fieldSets");
   const [tried, setTried] = useState<{ doc: CueDoc; result: TriedOut } | null>(null);
   useEffect(() => {
     let gone = false;
@@ -31,15 +32,11 @@ export function useTryOut(id: string, doc: CueDoc): DeskCue {
     },
     [store, hash],
   );
-  const content = hash ? store.findContent(hash) : undefined;
   const compiled = hash
     ? { hash }
     : tried && "problem" in tried.result
       ? { problem: tried.result.problem }
       : ({ pending: true } as const);
-  return {
-    view: { cueId: id, revision: 0, doc, compiled },
-    index: 0,
-    ready: hash && content ? { cueId: id, index: 0, hash, content, doc } : undefined,
-  };
+  const view = { cueId: id, revision: 0, doc, compiled };
+  return deskCue(view, 0, (wanted) => store.findContent(wanted), fieldSets);
 }

@@ -7,7 +7,6 @@ import { sayWithUndo } from "../desk/sayWithUndo.ts";
 import { TimeBox } from "../desk/TimeBox.tsx";
 import { useEventTiming } from "../desk/useEventTiming.ts";
 import { useLocale } from "../desk/useLocale.ts";
-import { cueTitle } from "../ui/describeCue.ts";
 import { formatLength, formatMinute } from "../ui/format.ts";
 import { HoldButton } from "../ui/HoldButton.tsx";
 import { StoryLines } from "./StoryLines.tsx";
@@ -35,10 +34,10 @@ export function TimingView() {
     });
     if ("problem" in answer) store.say("trouble", answer.problem.sentence);
   };
-  const rows = cues.map(({ view, ready, index }, at) => ({
+  const rows = cues.map(({ view, title, index }, at) => ({
     index,
     view,
-    title: cueTitle(view.doc, ready?.content),
+    title,
     timing: timing?.cues[at],
   }));
   const isPlanned = cues.some(({ view }) => view.doc.plannedMs !== null);

@@ -2,7 +2,8 @@ import { describe, expect, test } from "vitest";
 import { actionCue, pageCue, readingCue, remarkCue, songCue } from "../../core/rundown/cueDoc.ts";
 import { readTimeOfDay } from "../../core/time/timeOfDay.ts";
 import { nearestVenueLanguage, VENUE_LANGUAGES, type VenueLanguage } from "../../core/time/venueLanguage.ts";
-import { cueKindName, cueTiming, cueTitle, typedTitle, wordsOf } from "./describeCue.ts";
+import { FIELD_SETS } from "../../designs/fieldSets.ts";
+import { cueKindName, cueTiming, typedTitle, wordsOf } from "./describeCue.ts";
 import {
   formatDate,
   formatDay,
@@ -12,6 +13,8 @@ import {
   formatTimeOfDay,
   formatWait,
 } from "./format.ts";
+
+const fieldSets = new Map(FIELD_SETS.map((set) => [set.id, set]));
 
 describe("cues in words", () => {
   test.each([
@@ -23,15 +26,14 @@ describe("cues in words", () => {
     [pageCue({ fieldSet: "name" }), "name strap", "Empty name strap"],
     [pageCue({ fieldSet: "no-such-set" }), "page", "Empty page"],
   ])("%#", (doc, kind, title) => {
-    expect(cueKindName(doc)).toBe(kind);
-    expect(cueTitle(doc, undefined)).toBe(title);
+    expect(cueKindName(doc, fieldSets)).toBe(kind);
+    expect(typedTitle(doc, fieldSets)).toBe(title);
   });
 
   test("a page without content is called by the first words that were typed", () => {
-    expect(typedTitle(pageCue({ fieldSet: "name", values: { name: " ", role: "net mender" } }))).toBe(
-      "net mender",
-    );
-    expect(typedTitle(pageCue({ fieldSet: "name" }))).toBe("Empty name strap");
+    const typed = pageCue({ fieldSet: "name", values: { name: " ", role: "net mender" } });
+    expect(typedTitle(typed, fieldSets)).toBe("net mender");
+    expect(typedTitle(pageCue({ fieldSet: "name" }), fieldSets)).toBe("Empty name strap");
   });
 
   test("what it does by itself, in the order in which it happens", () => {
@@ -56,10 +58,10 @@ describe("cues in words", () => {
   test("what a page says: words only, cells of a table apart, its title when it says nothing", () => {
     const rows = pageCue({ fieldSet: "standings", values: { heading: "Lit", rows: "Ropewalk|142" } });
     if (rows.kind !== "page") throw new Error(rows.kind);
-    expect(wordsOf(rows, "x")).toEqual(["Ropewalk  142", "Lit"]);
+    expect(wordsOf(rows, "x", fieldSets)).toEqual(["Ropewalk  142", "Lit"]);
     const picture = pageCue({ fieldSet: "picture", values: { picture: "some-file" } });
     if (picture.kind !== "page") throw new Error(picture.kind);
-    expect(wordsOf(picture, "The slip")).toEqual(["The slip"]);
+    expect(wordsOf(picture, "The slip", fieldSets)).toEqual(["The slip"]);
   });
 });
 

@@ -2,19 +2,13 @@ import type { PageContent } from "../../core/rundown/content.ts";
 import type { CueDoc } from "../../core/rundown/cueDoc.ts";
 import { kindOf } from "../../core/rundown/kinds.ts";
 import { fieldKind } from "../../core/scene/fieldKinds.ts";
-import { FIELD_SETS } from "../../designs/fieldSets.ts";
-
-const fieldSets = new Map(FIELD_SETS.map((fieldSet) => [fieldSet.id, fieldSet]));
+import type { FieldSets } from "../../core/scene/fieldSet.ts";
 
 /** What kind of cue it is, in a word or two. */
-export const cueKindName = (doc: CueDoc): string => kindOf(doc).nameOf(doc, fieldSets);
-
-/** The name of a cue for lists; something even when it is empty. */
-export const cueTitle = (doc: CueDoc, content: PageContent | undefined): string =>
-  content?.title ?? typedTitle(doc);
+export const cueKindName = (doc: CueDoc, fieldSets: FieldSets): string => kindOf(doc).nameOf(doc, fieldSets);
 
 /** The name of a cue before it is compiled: the first words of a page stand for it. */
-export function typedTitle(doc: CueDoc): string {
+export function typedTitle(doc: CueDoc, fieldSets: FieldSets): string {
   const kind = kindOf(doc);
   return kind.typedTitle(doc) ?? kind.emptyTitle(doc, fieldSets);
 }
@@ -34,8 +28,12 @@ export function cueTiming(doc: CueDoc): string | undefined {
 }
 
 /** What a page says, field by field, as people typed it; pictures and clips are seen, not read. */
-export function wordsOf(doc: Extract<CueDoc, { kind: "page" }>, title: string): string[] {
-  const fields = FIELD_SETS.find(({ id }) => id === doc.fieldSet)?.fields ?? [];
+export function wordsOf(
+  doc: Extract<CueDoc, { kind: "page" }>,
+  title: string,
+  fieldSets: FieldSets,
+): string[] {
+  const fields = fieldSets.get(doc.fieldSet)?.fields ?? [];
   const words = fields.flatMap(({ name, kind }) => fieldKind(kind).words(doc.values[name] ?? "") || []);
   return words.length > 0 ? words : [title];
 }

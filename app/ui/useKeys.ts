@@ -7,9 +7,14 @@ export interface KeyAct {
   readonly run: () => void;
   /**
    * "free": where nobody types (usual); "offControls": nor a control has the focus, which keeps its own keys; "typing": only where
-   * somebody types; "everywhere".
+   * somebody types; "everywhere"; or as a view says by what has the focus.
    */
-  readonly where?: "free" | "offControls" | "typing" | "everywhere";
+  readonly where?:
+    | "free"
+    | "offControls"
+    | "typing"
+    | "everywhere"
+    | ((target: EventTarget | null) => boolean);
   /** A key kept down is one press. */
   readonly isOnce?: boolean;
 }
@@ -28,6 +33,8 @@ export function useKeys(acts: KeyActs): void {
       (event: KeyboardEvent) => {
         const act = current.current[keys];
         if (!act || !isOurs(act, event.target)) return;
+        // What closed a menu is spent.
+        if (keys === "Escape" && event.defaultPrevented) return;
         event.preventDefault();
         if (!event.repeat || !act.isOnce) act.run();
       },
@@ -37,6 +44,7 @@ export function useKeys(acts: KeyActs): void {
 }
 
 function isOurs({ where = "free" }: KeyAct, target: EventTarget | null): boolean {
+  if (typeof where === "function") return where(target);
   switch (where) {
     case "everywhere":
       return true;

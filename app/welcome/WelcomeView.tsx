@@ -5,6 +5,7 @@ import type { FirstScreen, ScreenUse } from "../../core/rundown/firstSteps.ts";
 import type { Template } from "../../core/scene/template.ts";
 import { nearestVenueLanguage, type VenueLanguage } from "../../core/time/venueLanguage.ts";
 import { call } from "../api/call.ts";
+import type { ShownStyle } from "../api/loaded.ts";
 import { StylePicker } from "../design/StylePicker.tsx";
 import { useDeskStore, useDrawing } from "../desk/deskContext.ts";
 import { NoticeBar } from "../desk/NoticeBar.tsx";
@@ -41,14 +42,16 @@ function screenFor(use: ScreenUse): FirstScreen {
 export function WelcomeView({
   fresh,
   place: placeBefore,
-  worn,
+  styles,
+  wornStyleId,
   templates,
   texts,
 }: {
   /** Nothing was done in the show yet. */
   fresh: boolean;
   place: string;
-  worn: string;
+  styles: readonly ShownStyle[];
+  wornStyleId: string;
   /** What stands for a style. */
   templates: readonly Template[];
   texts: readonly { readonly code: string; readonly name: string; readonly language: string }[];
@@ -59,7 +62,7 @@ export function WelcomeView({
   const [place, setPlace] = useState(placeBefore);
   const [language, setLanguage] = useState<VenueLanguage>("en-GB");
   useEffect(() => setLanguage(nearestVenueLanguage(navigator.language)), []);
-  const [style, setStyle] = useState(worn);
+  const [styleId, setStyleId] = useState(wornStyleId);
   const [screens, setScreens] = useState<readonly FirstScreen[]>(START);
   const [text, setText] = useState(texts[0]?.code ?? "");
   const [isBusy, setIsBusy] = useState(false);
@@ -88,7 +91,7 @@ export function WelcomeView({
     const answer = await call("/first-steps", {
       place,
       language,
-      style,
+      styleId,
       screens: [...screens],
       text,
     });
@@ -155,7 +158,13 @@ export function WelcomeView({
             </div>
             <section aria-label="House style">
               <h3 className="mb-2 text-[15px] text-second">2 · How shall it look?</h3>
-              <StylePicker chosen={style} templates={templates} drawing={drawing} onChoose={setStyle} />
+              <StylePicker
+                styles={styles}
+                chosen={styleId}
+                templates={templates}
+                drawing={drawing}
+                onChoose={setStyleId}
+              />
             </section>
             <section aria-label="Screens">
               <h3 className="mb-2 text-[15px] text-second">3 · Which screens are there?</h3>

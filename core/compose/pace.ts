@@ -1,4 +1,4 @@
-import { durationOf, stretchTracks } from "../motion/track.ts";
+import { durationOf, stretchTracks, type Track } from "../motion/track.ts";
 import type { Part, PartContent, PartMotion } from "../scene/part.ts";
 
 /**
@@ -17,15 +17,25 @@ export function pacedParts(parts: readonly Part[], effectMs: number | null): rea
  * How long parts take to arrive, the last letter and member of a group included, ms.
  * @param counts the parts that are looked at; all when not given
  */
-export function arrivalMs(
+export const arrivalMs = (
   parts: readonly Part[],
   counts: (motion: PartMotion) => boolean = () => true,
+): number => longestMs(parts, (motion) => (counts(motion) ? motion.enter : null));
+
+/**
+ * How long some of the motions of parts take, the last letter and member of a group included, ms.
+ * @param tracksOf those of a part that are looked at; null: the part counts for nothing
+ */
+export function longestMs(
+  parts: readonly Part[],
+  tracksOf: (motion: PartMotion) => readonly Track[] | null,
 ): number {
   return parts.reduce((longest, { motion, content }) => {
-    const members = content.kind === "group" ? arrivalMs(content.parts, counts) : 0;
-    if (!counts(motion)) return Math.max(longest, members);
+    const members = content.kind === "group" ? longestMs(content.parts, tracksOf) : 0;
+    const tracks = tracksOf(motion);
+    if (!tracks) return Math.max(longest, members);
     const last = content.kind === "cells" ? Math.max(0, ...content.cells.map(({ delayMs }) => delayMs)) : 0;
-    return Math.max(longest, members, motion.delayMs + durationOf(motion.enter) + last);
+    return Math.max(longest, members, motion.delayMs + durationOf(tracks) + last);
   }, 0);
 }
 

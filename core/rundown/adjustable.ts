@@ -11,6 +11,8 @@ export interface Adjustable {
   readonly name: string;
   /** It is heard: how loud, and whether it begins again, can be said too. */
   readonly isHeard: boolean;
+  /** It is shown on a condition, which a page may set aside. */
+  readonly isRuled: boolean;
 }
 
 /** The parts of all templates that a content wears, each once, in the order in which they lie. */
@@ -27,7 +29,11 @@ export function adjustableParts(
       const key = adjustedAs(object);
       if (parts.has(key) || (parentId !== null && key.startsWith("#"))) continue;
       const isHeard = object.kind === "video" || object.kind === "sound";
-      parts.set(key, { key, name: object.editing.name || object.id, isHeard });
+      const { showWhen } = object;
+      // With nothing in its own field there is nothing to show, whatever is said.
+      const isOwnField = showWhen.kind === "notEmpty" && showWhen.field === key;
+      const isRuled = showWhen.kind !== "always" && !isOwnField;
+      parts.set(key, { key, name: object.editing.name || object.id, isHeard, isRuled });
     }
   }
   return [...parts.values()];

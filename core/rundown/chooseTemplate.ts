@@ -16,7 +16,7 @@ export interface Choice {
 
 /** What each outfit wears for a field set: the template that was chosen, else one that shows what is to be shown. */
 export function wornBy(
-  context: CompileContext,
+  context: Pick<CompileContext, "wardrobes">,
   fieldSetId: string,
   { template = null, showing }: Choice = {},
 ): Map<string, OfferedTemplate> {

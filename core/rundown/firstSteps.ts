@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { nameSchema } from "../names/name.ts";
 import { venueLanguageSchema } from "../time/venueLanguage.ts";
 
 /** What a screen is for: it gives the outfit, and whether it lies over another picture. */
@@ -19,8 +20,8 @@ export const firstStepsSchema = z.strictObject({
   place: z.string().trim().max(80),
   /** How dates and times are written. */
   language: venueLanguageSchema,
-  /** Name of a house style. */
-  style: z.string().max(80),
+  /** A house style of the venue. */
+  styleId: nameSchema(80),
   screens: z.array(firstScreenSchema).min(1).max(12),
   /** Code of the scripture text that readings come from; empty: no reading. */
   text: z.string().max(40),

@@ -10,6 +10,7 @@ const bench = prepareBench();
 
 test("any field may come step by step: a text shows all of it, what has come so far, or what its step brings", () => {
   const fieldSet = {
+    kind: "fieldSet" as const,
     ...{ id: "name", name: "Verses", layerId: "words", titledBy: null, stepsBy: "verses" },
     fields: [{ name: "verses", label: "Verses", hint: "", maxLength: 400, kind: "lines" as const }],
   };

@@ -45,6 +45,23 @@ describe("adjustments of one page", () => {
     expect(ids({ adjust })).not.toContain("name");
   });
 
+  test("what has a rule is shown on one page whatever its rule says; what is hidden stays so", () => {
+    const ruled = (id: string, more: object) =>
+      rectangle(id, box(0, 0, 200, 200), solid("accent"), { showWhen: more as never });
+    const template = templateOf(
+      ruled("square", { kind: "notEmpty", field: "role" }),
+      // It follows what is shown, not what the rule would have shown.
+      ruled("beside", { kind: "drawn", object: "square" }),
+    );
+    const ids = (adjust: object) =>
+      lay(template, { name: "Ilse", role: "" }, bench.shaper, { adjust: adjust as never }).parts.map(
+        ({ objectId }) => objectId,
+      );
+    expect(ids({})).toEqual([]);
+    expect(ids({ "#square": { ...NO_ADJUSTMENT, isShown: true } })).toEqual(["square", "beside"]);
+    expect(ids({ "#square": { ...NO_ADJUSTMENT, isShown: true, isHidden: true } })).not.toContain("square");
+  });
+
   test("a crawl goes as fast as the page says, on a smaller screen in proportion; a text has no speed", () => {
     const speed = { kind: "pxPerSecond", px: 90 } as const;
     const adjust = { items: { ...NO_ADJUSTMENT, speed } };

@@ -10,6 +10,8 @@ export const adjustmentSchema = z.strictObject({
   /** Times its size. */
   scale: z.number().min(0.2).max(4).default(1),
   isHidden: z.boolean().default(false),
+  /** It is shown whatever its rule says; not said: as its rule says. */
+  isShown: z.literal(true).optional(),
   /** How fast it goes where it crawls, in pixels of the template's canvas; null: as the template says. */
   speed: crawlSpeedSchema.nullable().default(null),
   /** How loud a clip or sound is, 0 to 1, and whether it begins again at its end; null: as the template says. */

@@ -28,6 +28,7 @@ test("numbers, times, yes and no: what they take and what they do not", () => {
 
 test("a template may show the fields of its pages, those that songs fill by themselves, and what a step fills", () => {
   const set = {
+    kind: "fieldSet" as const,
     id: "s",
     name: "S",
     layerId: "words",

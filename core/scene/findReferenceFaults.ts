@@ -3,7 +3,7 @@ import { unknownField } from "../findings/kinds/unknownField.ts";
 import { unknownObject } from "../findings/kinds/unknownObject.ts";
 import { unusedTrack } from "../findings/kinds/unusedTrack.ts";
 import { oncePer } from "../memo/oncePer.ts";
-import { MOVES_OF_ALL, type MovingProperty, PAINTED_MOVES } from "../motion/track.ts";
+import { movesOf } from "./movesOf.ts";
 import { kindOf, type ReadableObject } from "./objectKinds.ts";
 import { walk } from "./resolveObject.ts";
 import { referencesOf } from "./showWhen.ts";
@@ -23,18 +23,14 @@ const unknownIn = ({ id, showWhen, ties }: ReadableObject, ids: ReadonlySet<stri
     .filter((object) => !ids.has(object))
     .map((object) => unknownObject(objectSubject(id), { object }));
 
-/** Groups hand blur, tint and colour on to their members; their own box sizes what cuts them. */
-const GROUP_MOVES: readonly MovingProperty[] = [...PAINTED_MOVES, "width", "height", "corners"];
-
 function unusedIn(object: ReadableObject): Finding[] {
   const { enter, exit, change, stay } = object.motion;
-  const moves: readonly MovingProperty[] = object.kind === "group" ? GROUP_MOVES : kindOf(object).moves;
+  const all = movesOf(object);
   const used = new Set(
     [...enter, ...(exit === "mirror" ? [] : exit), ...change.in, ...change.out, ...(stay?.tracks ?? [])].map(
       ({ property }) => property,
     ),
   );
-  const all: readonly MovingProperty[] = [...MOVES_OF_ALL, ...moves];
   const kind = object.kind === "group" ? "group" : kindOf(object).name;
   return [...used]
     .filter((property) => !all.includes(property))
@@ -51,7 +47,14 @@ export function findUnknownFields(template: Template, fields: readonly string[])
 }
 
 /** Every field that an object names, each once. */
-export function fieldsNamedBy(object: ReadableObject): string[] {
+export const fieldsNamedBy = oncePer((object: ReadableObject) => namedIn(object));
+
+/** The fields that an object shows or is coloured by, each once: not those that only say when it is shown. */
+export const fieldsShownBy = oncePer((object: ReadableObject) => namedIn({ ...object, showWhen: ALWAYS }));
+
+const ALWAYS = { kind: "always" } as const;
+
+function namedIn(object: ReadableObject): string[] {
   const named = new Set<string>();
   walk(object, (part) => {
     if ("field" in part && typeof part.field === "string") named.add(part.field);

@@ -142,6 +142,11 @@ export function layOut(
     values,
     parents,
     new Set(all.filter(({ object }) => isBlank(object, values)).map(({ object }) => object.id)),
+    new Set(
+      all
+        .filter(({ object }) => findAdjustment(object, resources.adjust)?.isShown)
+        .map(({ object }) => object.id),
+    ),
   );
   const texts: TextSize[] = [];
   const findings: Finding[] = [
@@ -261,7 +266,8 @@ export function layOut(
   };
 
   const parts = layOutAll(template.objects, place, 0, true);
-  return { widthPx: output.widthPx, heightPx: output.heightPx, parts, texts, findings };
+  const places = new Map([...ready].map(([id, { object }]) => [id, boxes.get(id) ?? object.box]));
+  return { widthPx: output.widthPx, heightPx: output.heightPx, parts, texts, findings, places };
 }
 
 type GroupObject = Resolved<GroupSpec>;

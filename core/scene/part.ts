@@ -4,7 +4,7 @@ import type { Track } from "../motion/track.ts";
 import type { CornerRadii, Picture, Point, Rect } from "../picture/picture.ts";
 import type { GaugeSpec } from "./gauge.ts";
 import type { Blend } from "./kinds/group.ts";
-import type { Letters } from "./properties.ts";
+import type { Box, Letters } from "./properties.ts";
 import type { ShapeSpec } from "./shapeSpec.ts";
 
 /** How a part moves, in output pixels. */
@@ -175,4 +175,6 @@ export interface LaidOutPage {
   readonly texts: readonly TextSize[];
   /** What could not be drawn as it was wanted, and what was done in its place. */
   readonly findings: readonly Finding[];
+  /** Object id → where it stands on the canvas of its template, for whoever makes it. Only objects that are drawn are in it. */
+  readonly places: ReadonlyMap<string, Box>;
 }

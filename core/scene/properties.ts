@@ -117,7 +117,7 @@ export const common = {
   id: objectIdSchema,
   box: named(boxSchema, "Place", "Box", "px"),
   /** Edges that follow words, other objects or the canvas. */
-  ties: named(tiesSchema.default(NO_TIES), "Place", "Ties"),
+  ties: named(tiesSchema.default(NO_TIES), "Place", "Edges that follow something"),
   showWhen: named(showWhenSchema.default({ kind: "always" }), "Content", "Shown when"),
   motion: named(motionSchema.default(STILL), "Motion", "Motion"),
   opacity: named(fractionSchema.default(1), "Look", "Opacity"),

@@ -1,12 +1,11 @@
 import { z } from "zod";
 import { nameSchema } from "../names/name.ts";
+import { findCircles } from "./findCircles.ts";
 import { findReferenceFaults } from "./findReferenceFaults.ts";
 import { sceneObjectSchema } from "./objectKinds.ts";
 import { readTemplateForward } from "./readForward.ts";
-import { findCircle } from "./showWhen.ts";
 import { allObjects, type Template, templateSchema } from "./template.ts";
 import { findTooLarge, findTooLargeFile } from "./templateLimits.ts";
-import { findTieCircle } from "./ties.ts";
 
 /** A template from outside, with what could not be read in it told in sentences. */
 export type ReadTemplate =
@@ -55,21 +54,10 @@ export function readTemplate(json: string): ReadTemplate {
       };
     names.add(object.id);
   }
-  const parents = new Map(
-    all.flatMap(({ object, parentId }) => (parentId === null ? [] : [[object.id, parentId]])),
-  );
-  const circle = findCircle(
-    all.map(({ object }) => object),
-    parents,
-  );
+  const circle = findCircles(template);
   if (circle)
     return {
-      problem: `The show-when rules go in a circle (${circle.map((id) => `“${id}”`).join(" → ")}). Change one of them; nothing was changed.`,
-    };
-  const tied = findTieCircle(all.map(({ object }) => object));
-  if (tied)
-    return {
-      problem: `The ties go in a circle (${tied.map((id) => `“${id}”`).join(" → ")}). Untie one of them; nothing was changed.`,
+      problem: `${circle.charAt(0).toUpperCase()}${circle.slice(1)}. Change one of them; nothing was changed.`,
     };
   for (const { sentence } of findReferenceFaults(template)) problems.push(sentence);
   return { template, problems };

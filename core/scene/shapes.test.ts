@@ -1,4 +1,4 @@
-import { expect, test } from "vitest";
+import { describe, expect, test } from "vitest";
 import { prepareBench } from "../../test-support/contents.ts";
 import { box, rectangle, solid, text } from "../../test-support/designs.ts";
 import { HD, lay, partOf, templateOf } from "../../test-support/pages.ts";
@@ -33,11 +33,12 @@ test("a screen gets the shape that is nearest to its own, the same object each t
   expect(shapesOf(template)).toHaveLength(3);
 });
 
-test("boxes and sizes are the shape's own; what it says nothing of stands as the whole fitted into it, and grounds fill it", () => {
+test("boxes and sizes are the shape's own; what it says nothing of is arranged, and grounds fill it", () => {
   const [ground, bed, name] = shapeFor(template, portrait).objects;
   expect(ground).toMatchObject({ box: { x: 0, y: 0, width: 1080, height: 1920 } });
   expect(bed).toMatchObject({ box: { x: 90, y: 1500, width: 900, height: 200 } });
-  expect(name).toMatchObject({ maxSizePx: 120, minSizePx: 30 * 0.5625, readableSizePx: 60 * 0.5625 });
+  // As large as at the same area: a canvas turned on its side has as much.
+  expect(name).toMatchObject({ maxSizePx: 120, minSizePx: 30, readableSizePx: 60 });
   const square = shapeFor(template, { widthPx: 800, heightPx: 800 });
   expect(square.objects.map((object) => object.id)).toEqual(["ground", "name"]);
 });
@@ -49,19 +50,59 @@ test("a page is laid out in it, with fields and motion shared", () => {
   expect(lay(template, { name: "Ilse" }, bench.shaper, { output: HD }).parts).toHaveLength(3);
 });
 
-test("fitted into a wider or a taller canvas it stands in the middle", () => {
-  const bed = (canvas: { widthPx: number; heightPx: number }) => {
+const WIDE = { widthPx: 1920, heightPx: 360 };
+const SHAPES = [
+  ["twice as large", { widthPx: 3840, heightPx: 2160 }],
+  ["portrait", portrait],
+  ["square", { widthPx: 1080, heightPx: 1080 }],
+  ["a ribbon", WIDE],
+] as const;
+
+describe("what a shape says nothing of is arranged by itself", () => {
+  const inShape = (canvas: { widthPx: number; heightPx: number }, ...boxes: ReturnType<typeof box>[]) => {
     const one = templateSchema.parse({
-      ...templateOf(rectangle("bed", box(300, 600, 900, 120), solid("panel"))),
+      ...templateOf(...boxes.map((each, i) => rectangle(`r${i}`, each, solid("panel")))),
       shapes: [{ name: "Other", canvas, objects: {} }],
     });
-    return shapeFor(one, canvas).objects[0];
+    return (shapesOf(one)[1] as typeof one).objects.map((object) => {
+      if (object.kind === "unreadable") throw new Error("unreadable");
+      return object.box as { x: number; y: number; width: number; height: number };
+    });
   };
-  // A third of the size, with (1920 - 640) / 2 to its left; half the size, with (1920 - 540) / 2 above it.
-  expect(bed({ widthPx: 1920, heightPx: 360 })).toMatchObject({
-    box: { x: 740, y: 200, width: 300, height: 40 },
+
+  test("on a canvas of the same shape it is the same, larger", () => {
+    const [first] = inShape(SHAPES[0][1], box(20, 600, 900, 120));
+    expect(first).toEqual({ x: 40, y: 1200, width: 1800, height: 240 });
   });
-  expect(bed({ widthPx: 960, heightPx: 1920 })).toMatchObject({
-    box: { x: 150, y: 990, width: 450, height: 60 },
+
+  test.each(SHAPES)("%s: a strap stays at its corner, all of it in the safe area", (_, canvas) => {
+    const [bed, words] = inShape(canvas, box(160, 860, 900, 120), box(190, 870, 700, 100));
+    if (!bed || !words) throw new Error("lost");
+    const [left, right] = [bed.x, canvas.widthPx - bed.x - bed.width];
+    const [above, below] = [bed.y, canvas.heightPx - bed.y - bed.height];
+    expect(left).toBeLessThanOrEqual(right);
+    expect(below).toBeLessThan(above);
+    expect(left).toBeGreaterThanOrEqual(canvas.widthPx * 0.05 - 0.01);
+    expect(below).toBeGreaterThanOrEqual(canvas.heightPx * 0.05 - 0.01);
+    // Its shape and what stands on it stay as they are.
+    expect(bed.width / bed.height).toBeCloseTo(900 / 120, 6);
+    expect((words.x - bed.x) / bed.width).toBeCloseTo(30 / 900, 6);
+  });
+
+  test.each(SHAPES)(
+    "%s: what stands in the middle does there too; what touches an edge, touches it",
+    (_, canvas) => {
+      const [title] = inShape(canvas, box(460, 400, 1000, 280));
+      expect((title?.x ?? 0) + (title?.width ?? 0) / 2).toBeCloseTo(canvas.widthPx / 2, 6);
+      expect((title?.y ?? 0) + (title?.height ?? 0) / 2).toBeCloseTo(canvas.heightPx / 2, 6);
+      const [crawl] = inShape(canvas, box(0, 1000, 1920, 80));
+      expect(crawl).toMatchObject({ x: 0, width: canvas.widthPx });
+      expect((crawl?.y ?? 0) + (crawl?.height ?? 0)).toBeCloseTo(canvas.heightPx, 6);
+    },
+  );
+
+  test("it is larger on a portrait screen than the whole canvas fitted in would make it", () => {
+    const [bed] = inShape(portrait, box(160, 860, 900, 120));
+    expect(bed?.width).toBeGreaterThan(900 * 0.5625 * 1.5);
   });
 });

@@ -1,5 +1,6 @@
 import { oncePer } from "../memo/oncePer.ts";
 import type { Measure } from "../names/measure.ts";
+import type { Rect } from "../picture/picture.ts";
 import type { SceneObject } from "./objectKinds.ts";
 import type { Placed, Template } from "./template.ts";
 
@@ -27,23 +28,70 @@ export function shapeFor(template: Template, screen: Size): Template {
   return nearest;
 }
 
-function inShape(template: Template, { canvas, objects }: Template["shapes"][number]): Template {
-  // What the shape says nothing about stands where the whole canvas, fitted into this one, has it.
-  const scale = Math.min(
-    canvas.widthPx / template.canvas.widthPx,
-    canvas.heightPx / template.canvas.heightPx,
+const inShape = (template: Template, { canvas, objects }: Template["shapes"][number]): Template => ({
+  ...template,
+  canvas,
+  objects: placeAll(template.objects, objects, arrangeIn(template, canvas)),
+});
+
+/** What is near to an edge stays so, within what every receiver shows of graphics. Source: EBU R 95, 2017: 5 % of each side. */
+const SAFE_SHARE = 0.05;
+
+/**
+ * How what a shape says nothing about stands on its canvas: all of it together, as large as it would be at the same area, but not
+ * larger than there is room for; as near to each edge, in proportion, as on the template's own canvas.
+ */
+export function arrangeIn(template: Pick<Template, "canvas" | "objects">, canvas: Size): Fitting {
+  const whole = template.canvas;
+  const boxes = template.objects.flatMap((object) =>
+    object.kind === "unreadable" ? [] : (plainBox(object.box) ?? []),
   );
-  const fitting: Fitting = {
+  const x = extentOf(
+    boxes.filter((box) => !isWide(box, whole)).map((box) => [box.x, box.x + box.width]),
+    whole.widthPx,
+  );
+  const y = extentOf(
+    boxes.filter((box) => !isHigh(box, whole)).map((box) => [box.y, box.y + box.height]),
+    whole.heightPx,
+  );
+  const [rx, ry] = [canvas.widthPx / whole.widthPx, canvas.heightPx / whole.heightPx];
+  const mostOf = (length: number, from: number, to: number) =>
+    (length * Math.max(1 - 2 * SAFE_SHARE, (to - from) / length)) / (to - from);
+  const most = Math.min(mostOf(whole.widthPx, x.from, x.to) * rx, mostOf(whole.heightPx, y.from, y.to) * ry);
+  // Fitted in whole it always has room.
+  const scale = Math.max(Math.min(rx, ry), Math.min(Math.sqrt(rx * ry), most));
+  return {
     scale,
-    dx: (canvas.widthPx - template.canvas.widthPx * scale) / 2,
-    dy: (canvas.heightPx - template.canvas.heightPx * scale) / 2,
-    whole: template.canvas,
+    dx: placedAt(x, scale, whole.widthPx, canvas.widthPx) - x.from * scale,
+    dy: placedAt(y, scale, whole.heightPx, canvas.heightPx) - y.from * scale,
+    whole,
     canvas,
   };
-  return { ...template, canvas, objects: placeAll(template.objects, objects, fitting) };
 }
 
-interface Fitting {
+interface Extent {
+  readonly from: number;
+  readonly to: number;
+}
+
+/** From the first to the last of what lies on a side of a length; all of it where nothing does. */
+function extentOf(spans: readonly (readonly [number, number])[], length: number): Extent {
+  const from = Math.max(0, Math.min(...spans.map(([start]) => start)));
+  const to = Math.min(length, Math.max(...spans.map(([, end]) => end)));
+  return to > from ? { from, to } : { from: 0, to: length };
+}
+
+/** Where an extent begins on another length, with its room before and after it shared out as before. */
+function placedAt({ from, to }: Extent, scale: number, length: number, other: number): number {
+  const [before, after] = [from, length - to];
+  const free = other - (to - from) * scale;
+  const least = (room: number) => Math.min(free / 2, other * Math.min(SAFE_SHARE, room / length));
+  const share = before + after === 0 ? 0.5 : before / (before + after);
+  return Math.min(free - least(after), Math.max(least(before), free * share));
+}
+
+/** How a canvas is laid into another: lengths by the scale, then moved. */
+export interface Fitting {
   readonly scale: number;
   readonly dx: number;
   readonly dy: number;
@@ -79,22 +127,27 @@ function placeAll<T extends SceneObject>(
 
 /** What spans its canvas spans the other one; the rest keeps its shape. */
 function fittedBox(box: SceneObjectBox, { scale, dx, dy, whole, canvas }: Fitting): SceneObjectBox {
-  const { x, y, width, height } = box;
-  if (
-    typeof x !== "number" ||
-    typeof y !== "number" ||
-    typeof width !== "number" ||
-    typeof height !== "number"
-  )
-    return box;
-  const isWide = x <= 0 && x + width >= whole.widthPx;
-  const isHigh = y <= 0 && y + height >= whole.heightPx;
+  const plain = plainBox(box);
+  if (!plain) return box;
+  const [wide, high] = [isWide(plain, whole), isHigh(plain, whole)];
   return {
-    x: isWide ? 0 : dx + x * scale,
-    y: isHigh ? 0 : dy + y * scale,
-    width: isWide ? canvas.widthPx : width * scale,
-    height: isHigh ? canvas.heightPx : height * scale,
+    x: wide ? 0 : dx + plain.x * scale,
+    y: high ? 0 : dy + plain.y * scale,
+    width: wide ? canvas.widthPx : plain.width * scale,
+    height: high ? canvas.heightPx : plain.height * scale,
   };
 }
+
+/** A box all in figures; undefined where the house style decides something of it. */
+function plainBox({ x, y, width, height }: SceneObjectBox): Rect | undefined {
+  return typeof x === "number" &&
+    typeof y === "number" &&
+    typeof width === "number" &&
+    typeof height === "number"
+    ? { x, y, width, height }
+    : undefined;
+}
+const isWide = ({ x, width }: Rect, { widthPx }: Size): boolean => x <= 0 && x + width >= widthPx;
+const isHigh = ({ y, height }: Rect, { heightPx }: Size): boolean => y <= 0 && y + height >= heightPx;
 
 type SceneObjectBox = Exclude<SceneObject, { kind: "unreadable" }>["box"];

@@ -48,12 +48,14 @@ interface Ruled {
  * @param objects all of them, groups' members included; references must not go in circles (see findCircle)
  * @param parents object → the group it lies in: what lies in an undrawn group is not drawn
  * @param blank objects that there is nothing of to see: a text with no words counts as not drawn
+ * @param unruled objects that are shown whatever their own rule says
  */
 export function drawnObjects(
   objects: readonly Ruled[],
   values: Readonly<Record<string, string>>,
   parents: ReadonlyMap<string, string>,
   blank: ReadonlySet<string> = new Set(),
+  unruled: ReadonlySet<string> = new Set(),
 ): Set<string> {
   const rules = new Map(objects.map((object) => [object.id, object.showWhen]));
   const known = new Map<string, boolean>();
@@ -65,7 +67,10 @@ export function drawnObjects(
     const rule = rules.get(id);
     const parent = parents.get(id);
     const drawn =
-      rule !== undefined && !blank.has(id) && (parent === undefined || isDrawn(parent)) && holds(rule);
+      rule !== undefined &&
+      !blank.has(id) &&
+      (parent === undefined || isDrawn(parent)) &&
+      (unruled.has(id) || holds(rule));
     known.set(id, drawn);
     return drawn;
   };

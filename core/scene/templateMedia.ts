@@ -23,17 +23,50 @@ export function withLibraryMedia(
   find: (name: string) => string | undefined,
 ): { readonly template: Template; readonly missing: readonly string[] } {
   const missing = new Set<string>();
-  const named = (value: unknown): unknown => {
-    if (Array.isArray(value)) return value.map(named);
+  const named = withSources(template, (source) => {
+    if (source.kind !== "library") return undefined;
+    const hash = find(source.name);
+    if (hash) return { kind: "media", hash };
+    missing.add(source.name);
+    return undefined;
+  });
+  return { template: named, missing: [...missing] };
+}
+
+/** A template with what it names of the library by hash named by name, for another show. @param nameOf undefined leaves it */
+export const withMediaNames = (template: Template, nameOf: (hash: string) => string | undefined): Template =>
+  withSources(template, (source) => {
+    const name = source.kind === "media" ? nameOf(source.hash) : undefined;
+    return name === undefined ? undefined : { kind: "library", name };
+  });
+
+/** A template with one thing of the library in the place of another. */
+export const withMedia = (template: Template, before: string, after: string): Template =>
+  withSources(template, (source) =>
+    source.kind === "media" && source.hash === before ? { kind: "media", hash: after } : undefined,
+  );
+
+type LibrarySource =
+  | { readonly kind: "media"; readonly hash: string }
+  | { readonly kind: "library"; readonly name: string };
+
+/** A template with what it names of the library replaced, wherever that stands. @param replace undefined leaves it */
+function withSources(
+  template: Template,
+  replace: (source: LibrarySource) => LibrarySource | undefined,
+): Template {
+  const replaced = (value: unknown): unknown => {
+    if (Array.isArray(value)) return value.map(replaced);
     if (typeof value !== "object" || value === null) return value;
-    if ("kind" in value && value.kind === "library" && "name" in value) {
-      const hash = find(String(value.name));
-      if (hash) return { kind: "media", hash };
-      missing.add(String(value.name));
-      return value;
-    }
-    return Object.fromEntries(Object.entries(value).map(([key, inner]) => [key, named(inner)]));
+    const source = sourceOf(value);
+    if (source) return replace(source) ?? value;
+    return Object.fromEntries(Object.entries(value).map(([key, inner]) => [key, replaced(inner)]));
   };
-  const objects = named(template.objects) as SceneObject[];
-  return { template: { ...template, objects }, missing: [...missing] };
+  return { ...template, objects: replaced(template.objects) as SceneObject[] };
+}
+
+function sourceOf(value: object): LibrarySource | undefined {
+  const { kind, hash, name } = value as Readonly<Record<string, unknown>>;
+  if (kind === "media" && typeof hash === "string") return { kind, hash };
+  return kind === "library" && typeof name === "string" ? { kind, name } : undefined;
 }

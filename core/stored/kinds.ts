@@ -1,8 +1,10 @@
 import type { PinnedDocument } from "../rundown/pinnedDocument.ts";
 import { airEventKind } from "./kinds/airEvent.ts";
 import { cueKind } from "./kinds/cue.ts";
+import { fieldSetKind } from "./kinds/fieldSet.ts";
 import { liveValuesKind } from "./kinds/liveValues.ts";
 import { mediaKind } from "./kinds/media.ts";
+import { outfitKind } from "./kinds/outfit.ts";
 import { outputKind } from "./kinds/output.ts";
 import { pageKind } from "./kinds/page.ts";
 import { planKind } from "./kinds/plan.ts";
@@ -22,6 +24,8 @@ export const PINNED_KINDS: {
   template: templateKind,
   style: styleKind,
   media: mediaKind,
+  fieldSet: fieldSetKind,
+  outfit: outfitKind,
 };
 
 /** Every kind of document that is kept on the disk. */

@@ -1,4 +1,5 @@
 import { z } from "zod";
+import type { DesignRef } from "../design/designEdit.ts";
 import { nameSchema } from "../names/name.ts";
 import type { StorageStatus } from "../report/health.ts";
 import type { CueView } from "../rundown/edits.ts";
@@ -12,6 +13,7 @@ import type { ShowState } from "../show/state.ts";
 import type { VenueSettings } from "../show/venueSettings.ts";
 import { cellsSchema, type LiveValues, type ValueChange } from "../values/values.ts";
 import type { Output, ScreenPlan } from "../venue/plan.ts";
+import type { DeskDesigns } from "./deskDesigns.ts";
 
 /** The air, or a rehearsal of it: same rules, own state, no outputs. */
 export const CHANNELS = ["air", "rehearsal"] as const;
@@ -141,6 +143,10 @@ export type ServerMessage =
     }
   /** What the venue has set, for desks and multi-views. */
   | { readonly kind: "venue"; readonly settings: VenueSettings }
+  /** A thing of Design was changed, or taken away; for desks that have it open. */
+  | { readonly kind: "design"; readonly of: DesignRef; readonly revision: number | null }
+  /** Fields or outfits are others now; for desks and multi-views. */
+  | ({ readonly kind: "designs" } & DeskDesigns)
   /** The venue added a font or took one out: what is drawn next may want it. */
   | { readonly kind: "fonts" }
   | { readonly kind: "screens"; readonly screens: readonly ScreenHealth[] }

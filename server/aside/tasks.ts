@@ -1,10 +1,21 @@
 import { checkFont } from "../files/checkFont.ts";
+import { drawMark } from "../files/drawMark.ts";
+import { packDesign } from "../files/packDesign.ts";
 import { packSongs } from "../files/packSongs.ts";
 import { probeMedia } from "../files/probeMedia.ts";
+import { readDesignFile } from "../files/readDesignFile.ts";
 import { readSongFile } from "../files/readSongFile.ts";
 
 /** What can be done aside. Inputs and results are plain data; files are named by where they lie on the server. */
-export const TASKS = { checkFont, probeMedia, packSongs, readSongFile } as const;
+export const TASKS = {
+  checkFont,
+  drawMark,
+  probeMedia,
+  packDesign,
+  packSongs,
+  readDesignFile,
+  readSongFile,
+} as const;
 
 export type TaskName = keyof typeof TASKS;
 export type TaskInput<T extends TaskName> = Parameters<(typeof TASKS)[T]>[0];

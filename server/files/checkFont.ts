@@ -1,30 +1,58 @@
 import { readFileSync } from "node:fs";
+import wawoff2 from "wawoff2";
 
 /** What HarfBuzz, and every painter, needs of a font. */
 const NEEDED = ["cmap", "head", "hhea", "hmtx", "maxp"];
 const OUTLINES = [["glyf", "loca"], ["CFF "], ["CFF2"]];
 const LARGEST_BYTES = 48 * 1024 * 1024;
 const SIGNATURES = new Set([0x00010000, 0x74727565, 0x4f54544f]);
+/** "wOF2". */
+const WOFF2 = 0x774f4632;
 const SAMPLE = "Hamburg ﬁ 0123 Ñandú ΣЖ שלום سلام नमस्ते สวัสดี 日本";
 
-/**
- * Looks a font file through before it is kept: its directory, its tables, their sums, and HarfBuzz's own reading of it.
- * Source: OpenType specification 1.9, "The OpenType Font File".
- * @returns what is wrong with it, in a sentence; undefined when nothing is
- */
+/** A font that can be kept; or what is wrong with it, in a sentence. */
+export type CheckedFont =
+  | {
+      /** As TrueType or OpenType, where its file is pressed for the web; null: it is so already. */
+      readonly openType: Uint8Array | null;
+    }
+  | { readonly problem: string };
+
+/** Looks a font file through before it is kept. */
 export async function checkFont({
   path,
   name,
 }: {
   readonly path: string;
   readonly name: string;
-}): Promise<string | undefined> {
+}): Promise<CheckedFont> {
   const bytes = readFileSync(path);
-  const broken = (what: string) =>
-    `“${name}” is a damaged font: ${what}. Nothing was added; bring in the file as its maker gives it.`;
-  const noFont = `“${name}” is not a TrueType or OpenType font. Nothing was added.`;
+  if (bytes.length < 20 || bytes.readUInt32BE(0) !== WOFF2) {
+    const problem = await findFault(bytes, name);
+    return problem === undefined ? { openType: null } : { problem };
+  }
+  // Source: W3C WOFF 2.0, header: totalSfntSize.
+  if (bytes.readUInt32BE(16) > LARGEST_BYTES) return { problem: tooLarge(name) };
+  const openType = await wawoff2.decompress(bytes).catch(() => undefined);
+  if (!openType) return { problem: damaged(name, "it cannot be unpacked") };
+  const problem = await findFault(Buffer.from(openType), name);
+  return problem === undefined ? { openType } : { problem };
+}
+
+const damaged = (name: string, what: string) =>
+  `“${name}” is a damaged font: ${what}. Nothing was added; bring in the file as its maker gives it.`;
+const tooLarge = (name: string) => `“${name}” is larger than 48 MB. Nothing was added.`;
+
+/**
+ * What is wrong with a font: its directory, its tables, their sums, and HarfBuzz's own reading of it.
+ * Source: OpenType specification 1.9, "The OpenType Font File".
+ * @returns a sentence; undefined when nothing is
+ */
+async function findFault(bytes: Buffer, name: string): Promise<string | undefined> {
+  const broken = (what: string) => damaged(name, what);
+  const noFont = `“${name}” is not a TrueType, OpenType or WOFF2 font. Nothing was added.`;
   if (bytes.length < 12 || !SIGNATURES.has(bytes.readUInt32BE(0))) return noFont;
-  if (bytes.length > LARGEST_BYTES) return `“${name}” is larger than 48 MB. Nothing was added.`;
+  if (bytes.length > LARGEST_BYTES) return tooLarge(name);
   const tables = new Map<string, Buffer>();
   const count = bytes.readUInt16BE(4);
   if (count === 0 || 12 + count * 16 > bytes.length) return broken("its list of tables is cut off");

@@ -25,7 +25,7 @@ export function unzipFiles(bytes: Uint8Array, isWanted: (name: string) => boolea
           originalSize > Math.max(1, size) * LARGEST_RATIO
         )
           throw new FileProblem(
-            `The archive would unpack to ${count > MOST_FILES ? `more than ${MOST_FILES} files` : "more than is safe"}. Nothing was brought in; the texts and songs you have are as they were.`,
+            `The archive would unpack to ${count > MOST_FILES ? `more than ${MOST_FILES} files` : "more than is safe"}. Nothing was brought in; all that you have is as it was.`,
           );
         return true;
       },

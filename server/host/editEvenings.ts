@@ -1,20 +1,21 @@
 import { randomUUID } from "node:crypto";
 import type { EveningEdit } from "../../core/rundown/evening.ts";
 import { emptied } from "../../core/rundown/ofTheDay.ts";
-import { FIELD_SETS } from "../../designs/fieldSets.ts";
 import type { Rundown } from "../rundown/rundown.ts";
+import type { DesignStore } from "../store/designStore.ts";
 import type { EveningStore } from "../store/eveningStore.ts";
+import { fieldSetsOf } from "../store/wardrobes.ts";
 import type { ShowHost } from "./showHost.ts";
 
 /** Evenings in one show; beyond this none is added. */
 const MOST_EVENINGS = 500;
 const GONE = "That evening is not here any more. Nothing was changed; choose another.";
-const fieldSets = new Map(FIELD_SETS.map((fieldSet) => [fieldSet.id, fieldSet]));
 
 /** Changes what evenings there are, and opens one. @returns a sentence when it cannot be done */
 export function createEveningsEditor(
   evenings: EveningStore,
   rundown: Rundown,
+  designs: DesignStore,
   hosts: () => readonly ShowHost[],
   now: () => number,
 ): (edit: EveningEdit) => Promise<string | undefined> {
@@ -27,6 +28,7 @@ export function createEveningsEditor(
           return `There are ${MOST_EVENINGS} evenings, which is the most. Nothing was added.`;
         const docs = edit.kind === "duplicate" ? await evenings.cuesOf(edit.eveningId) : [];
         if (edit.kind === "duplicate" && docs.length === 0) return GONE;
+        const fieldSets = fieldSetsOf(designs);
         const toEmpty = new Set(edit.kind === "duplicate" ? edit.emptied : []);
         await evenings.create(
           edit.fields,

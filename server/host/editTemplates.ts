@@ -1,25 +1,13 @@
 import { randomUUID } from "node:crypto";
+import { changesOf } from "../../core/design/designKinds.ts";
 import type { OfferedTemplate, Wardrobe } from "../../core/rundown/compileContext.ts";
 import { type Template, templateKey } from "../../core/scene/template.ts";
 import { findTooLarge } from "../../core/scene/templateLimits.ts";
 import { withLibraryMedia } from "../../core/scene/templateMedia.ts";
-import { FIELD_SETS } from "../../designs/fieldSets.ts";
-import type { Rundown } from "../rundown/rundown.ts";
-import type { ContentStore } from "../store/contentStore.ts";
-import type { Db } from "../store/database.ts";
+import { MOST_OFFERED } from "../../core/venue/outfit.ts";
+import { type Design, type DesignStore, docOf } from "../store/designStore.ts";
 import type { MediaStore } from "../store/mediaStore.ts";
-import type { SetAside } from "../store/setAside.ts";
-import {
-  addTemplate,
-  dropTemplate,
-  loadShow,
-  replaceTemplate,
-  type Show,
-  wearTemplate,
-} from "../store/showStore.ts";
-
-/** Templates an outfit may offer for one field set. */
-const MOST_OFFERED = 40;
+import { wardrobesOf } from "../store/wardrobes.ts";
 
 /** A template that an outfit offers. */
 export interface OfferedAs {
@@ -40,58 +28,76 @@ export interface TemplatesEditor {
    * Offers a template for an outfit, or in the place of one that it offers: pages that chose that one wear the new one from their
    * next take on.
    */
-  readonly offer: (outfitId: string, template: Template, replaces?: string | null) => Promise<Offer>;
+  readonly offer: (
+    outfitId: string,
+    template: Template,
+    actor: string,
+    replaces?: string | null,
+  ) => Promise<Offer>;
+  /** Why a template cannot be offered so, but for its fields; undefined when it can. */
+  readonly whyNot: (
+    outfitId: string,
+    template: Template,
+    replaces: string | null,
+  ) => { readonly problem: string } | undefined;
   /** Takes an offered template from an outfit. @returns a sentence when it cannot be taken */
-  readonly remove: (offered: OfferedAs) => Promise<string | undefined>;
+  readonly remove: (offered: OfferedAs, actor: string) => Promise<string | undefined>;
   /** Makes an offered template the one that the outfit wears where a page chooses none. */
-  readonly wear: (offered: OfferedAs) => Promise<string | undefined>;
+  readonly wear: (offered: OfferedAs, actor: string) => Promise<string | undefined>;
 }
 
 export function createTemplatesEditor(
-  db: Db,
-  contents: ContentStore,
-  show: Show,
-  rundown: Rundown,
+  designs: DesignStore,
   media: MediaStore,
-  setAside: SetAside,
+  now: () => number,
 ): TemplatesEditor {
-  let wardrobes = show.wardrobes;
-  const reload = async () => {
-    wardrobes = (await loadShow(db, contents, show.id, setAside)).wardrobes;
-    rundown.setContext({ wardrobes });
-  };
+  const wardrobes = () => wardrobesOf(designs);
   const offeredBy = (outfitId: string, fieldSet: string): readonly OfferedTemplate[] =>
-    wardrobes.find((one) => one.outfitId === outfitId)?.templates.get(fieldSet) ?? [];
-  const find = ({ outfitId, fieldSet, key }: OfferedAs) =>
-    offeredBy(outfitId, fieldSet).find(({ template }) => templateKey(template) === key);
-  const rowOf = ({ outfitId, fieldSet }: OfferedAs, hash: string) => ({
-    showId: show.id,
-    outfitId,
-    fieldSet,
-    hash,
-  });
+    wardrobes()
+      .find((one) => one.outfitId === outfitId)
+      ?.templates.get(fieldSet) ?? [];
+  const find = ({ outfitId, fieldSet, key }: OfferedAs) => {
+    const found = offeredBy(outfitId, fieldSet).find(({ template }) => templateKey(template) === key);
+    const design = found && designs.list("template").find(({ published }) => published?.hash === found.hash);
+    return design && { id: design.id, template: found.template };
+  };
 
-  const offer = async (
-    outfitId: string,
-    brought: Template,
-    replaces: string | null = null,
-  ): Promise<Offer> => {
+  /** Changes what an outfit wears for a field set, at once. */
+  const wearing = async (
+    { outfitId, fieldSet }: Pick<OfferedAs, "outfitId" | "fieldSet">,
+    actor: string,
+    label: string,
+    change: (ids: readonly string[]) => readonly string[],
+  ): Promise<void> => {
+    const outfit = designs.find("outfit", outfitId);
+    if (!outfit?.published) throw new Error(`There is no outfit ${outfitId}`);
+    const { doc } = outfit.published;
+    const after = { ...doc, wears: { ...doc.wears, [fieldSet]: [...change(doc.wears[fieldSet] ?? [])] } };
+    const how = { actor, label, atMs: now(), joins: false };
+    const changed = await designs.change(outfit, changesOf("outfit", docOf(outfit), after), how);
+    if ("problem" in changed)
+      throw new Error(`The outfit ${outfitId} could not be changed: ${changed.problem}`);
+    await designs.publish(outfit, { actor, atMs: now(), note: label });
+  };
+
+  const problem = (sentence: string) => ({ problem: sentence });
+  /** Those beside the one that is to be replaced. */
+  const beside = (outfitId: string, { fieldSet }: Template, replaces: string | null) => {
+    const old = replaces === null ? undefined : find({ outfitId, fieldSet, key: replaces });
+    const others = offeredBy(outfitId, fieldSet).filter(({ template }) => template !== old?.template);
+    return { old, others };
+  };
+  const whyNot: TemplatesEditor["whyNot"] = (outfitId, brought, replaces) => {
     const { fieldSet } = brought;
-    const problem = (sentence: string): Offer => ({ problem: sentence });
-    if (!wardrobes.some((one) => one.outfitId === outfitId))
+    if (!wardrobes().some((one) => one.outfitId === outfitId))
       return problem("No outfit has that name. Nothing was changed.");
-    if (!FIELD_SETS.some(({ id }) => id === fieldSet))
-      return problem(
-        `The template is for fields called “${fieldSet}”, which no page has. Nothing was changed.`,
-      );
     const tooLarge = findTooLarge(brought);
     if (tooLarge) return problem(tooLarge);
-    const old = replaces === null ? undefined : find({ outfitId, fieldSet, key: replaces });
+    const { old, others } = beside(outfitId, brought, replaces);
     if (replaces !== null && !old)
       return problem(
         `The template is for fields called “${fieldSet}”, and the one to be replaced is not. Nothing was changed.`,
       );
-    const others = offeredBy(outfitId, fieldSet).filter((one) => one !== old);
     if (others.some(({ template }) => template.name === brought.name))
       return problem(
         `The outfit has a template called “${brought.name}” already. Replace that one, or give this one another name; nothing was changed.`,
@@ -100,15 +106,42 @@ export function createTemplatesEditor(
       return problem(
         `The outfit offers ${MOST_OFFERED} templates for these fields, which is the most. Nothing was changed.`,
       );
+    return undefined;
+  };
+
+  const offer = async (
+    outfitId: string,
+    brought: Template,
+    actor: string,
+    replaces: string | null = null,
+  ): Promise<Offer> => {
+    const { fieldSet } = brought;
+    const refused = whyNot(outfitId, brought, replaces);
+    if (refused) return refused;
+    if (!designs.find("fieldSet", fieldSet)?.published)
+      return problem(
+        `The template is for fields called “${fieldSet}”, which no page has. Nothing was changed.`,
+      );
+    const { old, others } = beside(outfitId, brought, replaces);
     // One that is the same as another by its id would be chosen in its place.
     const isTaken = others.some(({ template }) => template.id === brought.id);
     // Pages name the old one by its key, which is its name where it has no id.
-    const id = old ? templateKey(old.template) : brought.id === "" || isTaken ? randomUUID() : brought.id;
+    const key = old ? templateKey(old.template) : brought.id === "" || isTaken ? randomUUID() : brought.id;
     const byName = new Map(media.list().map(({ hash, info }) => [info.name, hash]));
-    const { template, missing } = withLibraryMedia({ ...brought, id }, (name) => byName.get(name));
-    if (old) await replaceTemplate(db, contents, rowOf({ outfitId, fieldSet, key: "" }, old.hash), template);
-    else await addTemplate(db, contents, show.id, outfitId, template);
-    await reload();
+    const { template, missing } = withLibraryMedia({ ...brought, id: key }, (name) => byName.get(name));
+    const how = { actor, atMs: now(), isDraft: false };
+    if (old) {
+      const design = getDesign(designs, old.id);
+      const label = `Replace ${old.template.name}`;
+      const changes = changesOf("template", docOf(design), template);
+      const changed = await designs.change(design, changes, { ...how, label, joins: false });
+      if ("problem" in changed) return problem(changed.problem);
+      await designs.publish(design, { ...how, note: label });
+    } else {
+      const id = randomUUID();
+      await designs.add({ kind: "template", id }, template, how);
+      await wearing({ outfitId, fieldSet }, actor, `Import ${template.name}`, (ids) => [...ids, id]);
+    }
     const told = missing.map(
       (name) =>
         `The library has nothing called “${name}”: a stand-in is shown. Import it under that name, then import the template again.`,
@@ -116,22 +149,31 @@ export function createTemplatesEditor(
     return { template, told };
   };
 
-  const remove = async (offered: OfferedAs) => {
+  const remove = async (offered: OfferedAs, actor: string) => {
     const found = find(offered);
     if (!found) return "No outfit has that template any more.";
     if (offeredBy(offered.outfitId, offered.fieldSet).length === 1)
       return `“${found.template.name}” is the only one the outfit has for these fields, so it stays. Import another first; nothing was changed.`;
-    await dropTemplate(db, rowOf(offered, found.hash));
-    await reload();
+    await wearing(offered, actor, `Delete ${found.template.name}`, (ids) =>
+      ids.filter((id) => id !== found.id),
+    );
     return undefined;
   };
 
-  const wear = async (offered: OfferedAs) => {
+  const wear = async (offered: OfferedAs, actor: string) => {
     const found = find(offered);
     if (!found) return "No outfit has that template any more.";
-    await wearTemplate(db, rowOf(offered, found.hash));
-    await reload();
+    await wearing(offered, actor, `Use ${found.template.name}`, (ids) => [
+      found.id,
+      ...ids.filter((id) => id !== found.id),
+    ]);
     return undefined;
   };
-  return { wardrobes: () => wardrobes, offer, remove, wear };
+  return { wardrobes, offer, whyNot, remove, wear };
+}
+
+function getDesign(designs: DesignStore, id: string): Design<"template"> {
+  const design = designs.find("template", id);
+  if (!design) throw new Error(`There is no template ${id}`);
+  return design;
 }

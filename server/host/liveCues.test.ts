@@ -2,8 +2,8 @@ import { afterAll, beforeAll, describe, expect, test } from "vitest";
 import { type CueDoc, pageCue } from "../../core/rundown/cueDoc.ts";
 import { stepsOf } from "../../core/rundown/steps.ts";
 import { pageAt } from "../../core/show/slot.ts";
-import { HOUSE_STYLES } from "../../designs/houseStyles.ts";
 import { type OpenShow, openShow } from "../../test-support/openShow.ts";
+import { wearHouseStyle } from "./wearStyle.ts";
 
 const ME = "person-under-test";
 const DESK = { kind: "desk", id: "desk-under-test" } as const;
@@ -73,11 +73,11 @@ describe("a cue whose saves go on air at once", () => {
 
   test("stays as it is when only the house style was changed", async () => {
     const [, two] = outputs as [string, string];
-    const { rundown, host, wearStyle, house } = show.services;
+    const { rundown, host, designs, house } = show.services;
     const before = shownOn(two);
-    const other = HOUSE_STYLES.find((each) => each.name !== house.style.name);
+    const other = designs.list("style").find(({ id }) => id !== house.styleId);
     if (!other) throw new Error("There is one style only");
-    await wearStyle(other);
+    expect(await wearHouseStyle(show.services, other.id, {}, ME)).not.toHaveProperty("problem");
     await host.tick();
     expect(rundown.ready().find(({ cueId }) => cueId === "live-cue")?.hash).not.toBe(before.hash);
     expect(shownOn(two)).toEqual(before);

@@ -1,13 +1,14 @@
 import { afterAll, beforeAll, describe, expect, test } from "vitest";
-import { templateKey } from "../../core/scene/template.ts";
+import { changesOf } from "../../core/design/designKinds.ts";
+import { type Template, templateKey } from "../../core/scene/template.ts";
 import { type Output, outputSchema } from "../../core/venue/plan.ts";
 import { make } from "../../test-support/designs.ts";
 import { type OpenShow, openShow, TestWindow } from "../../test-support/openShow.ts";
 import { Guesses } from "../access/guesses.ts";
 import { Pairing } from "../access/pairing.ts";
-import { ContentStore } from "../store/contentStore.ts";
 import { MOST_OUTPUTS } from "../store/screenStore.ts";
-import { addTemplate } from "../store/showStore.ts";
+
+const ME = "person-under-test";
 
 const DESK = { kind: "desk", id: "screens-view" } as const;
 
@@ -202,8 +203,8 @@ describe("templates that are brought in", () => {
     const grown = worn.objects.map((object) =>
       "box" in object ? { ...object, box: { x: 0, y: 0, width: 20_000, height: 20_000 } } : object,
     );
-    const refused = async (...brought: Parameters<typeof offer>) => {
-      const offered = await offer(...brought);
+    const refused = async (outfit: string, template: Template, replaces?: string) => {
+      const offered = await offer(outfit, template, ME, replaces);
       return "problem" in offered ? offered.problem : undefined;
     };
     const as = (key: string) => ({ outfitId, fieldSet: "title", key });
@@ -228,28 +229,35 @@ describe("templates that are brought in", () => {
     expect(await refused(outfitId, { ...worn, name: "Our new one" }, key)).toBeUndefined();
     expect([names()?.at(-1), keyOf("Our new one")]).toEqual(["Our new one", key]);
     // So does one in the place of one of before, which has no id: pages chose it by its name.
-    const contents = new ContentStore(show.db);
-    const { id: showId } = await show.db.selectFrom("show").select("id").executeTakeFirstOrThrow();
-    await addTemplate(show.db, contents, showId, outfitId, { ...worn, id: "", name: "Of before" });
-    expect(await wear(as(key))).toBeUndefined();
+    const { designs } = show.services;
+    const how = { actor: ME, atMs: 0, isDraft: false };
+    await designs.add({ kind: "template", id: "of-before" }, { ...worn, id: "", name: "Of before" }, how);
+    const outfit = designs.find("outfit", outfitId);
+    if (!outfit?.published) throw new Error("no outfit");
+    const wears = { ...outfit.published.doc.wears };
+    wears.title = [...(wears.title ?? []), "of-before"];
+    const changes = changesOf("outfit", outfit.published.doc, { ...outfit.published.doc, wears });
+    await designs.change(outfit, changes, { actor: ME, label: "Add", atMs: 0, joins: false });
+    await designs.publish(outfit, { actor: ME, atMs: 0, note: "" });
+    expect(await wear(as(key), ME)).toBeUndefined();
     expect(await refused(outfitId, { ...worn, name: "Of today" }, "Of before")).toBeUndefined();
     expect(keyOf("Of today")).toBe("Of before");
-    expect(await remove(as("Of before"))).toBeUndefined();
+    expect(await remove(as("Of before"), ME)).toBeUndefined();
     // What it names of the library and the library has not is told; a stand-in is drawn meanwhile.
     const lamp = make("picture", {
       ...{ id: "lamp", box: { x: 0, y: 0, width: 90, height: 90 } },
       source: { kind: "library", name: "lamp.png" },
     });
-    const lit = await offer(outfitId, { ...worn, name: "Lit", objects: [...worn.objects, lamp] });
+    const lit = await offer(outfitId, { ...worn, name: "Lit", objects: [...worn.objects, lamp] }, ME);
     expect("told" in lit && lit.told).toEqual([expect.stringContaining("nothing called “lamp.png”")]);
-    expect(await remove(as(keyOf("Lit")))).toBeUndefined();
+    expect(await remove(as(keyOf("Lit")), ME)).toBeUndefined();
     // It is made the outfit's own, and the one that was can go.
-    expect(await wear(as(key))).toBeUndefined();
+    expect(await wear(as(key), ME)).toBeUndefined();
     expect(names()).toEqual(["Our new one", ...before]);
-    expect(await remove(as(templateKey(worn)))).toBeUndefined();
-    for (const name of before.slice(1)) expect(await remove(as(keyOf(name)))).toBeUndefined();
+    expect(await remove(as(templateKey(worn)), ME)).toBeUndefined();
+    for (const name of before.slice(1)) expect(await remove(as(keyOf(name)), ME)).toBeUndefined();
     expect(names()).toEqual(["Our new one"]);
-    expect(await remove(as(key))).toMatch(/only one .* so it stays/);
-    expect(await remove(as("gone"))).toMatch(/any more/);
+    expect(await remove(as(key), ME)).toMatch(/only one .* so it stays/);
+    expect(await remove(as("gone"), ME)).toMatch(/any more/);
   });
 });

@@ -1,5 +1,5 @@
 import type { IncomingMessage } from "node:http";
-import { TEMPLATE_LIMITS } from "../../core/scene/templateLimits.ts";
+import { MOST_PACK_BYTES } from "../../core/design/designPack.ts";
 
 const KB = 1024;
 const MB = 1024 * KB;
@@ -8,8 +8,8 @@ const MB = 1024 * KB;
 export const BODY_LIMITS = {
   /** What pages send to the actions: the longest song, twice. */
   action: 1 * MB,
-  /** A template file, as it is. */
-  template: TEMPLATE_LIMITS.bytes,
+  /** A template or house style, with its pictures, clips and fonts. */
+  design: MOST_PACK_BYTES,
   passcode: 2 * KB,
   /** A picture or clip, or a font, with the still of a clip before it. */
   media: 300 * MB,

@@ -14,6 +14,7 @@ import type { Peer, ReadPeer } from "../access/peer.ts";
 import { Throttle } from "../access/throttle.ts";
 import type { Services } from "../services/services.ts";
 import { BODY_LIMITS, BodyTooLarge } from "./bodies.ts";
+import { addDesignRoutes } from "./designRoutes.ts";
 import { Doors, FOREIGN, tellFailure } from "./doors.ts";
 import { addEnterRoutes } from "./enterRoutes.ts";
 import { addHealthRoutes } from "./healthRoutes.ts";
@@ -123,6 +124,7 @@ export function createHttpApp(
   addHealthRoutes(doors, services);
   addEnterRoutes(doors, services);
   addMediaRoutes(doors, services);
+  addDesignRoutes(doors, services);
   addStillRoutes(doors, services);
   addPairRoutes(doors, services);
   addWordsRoutes(doors, services);
@@ -135,7 +137,7 @@ export function createHttpApp(
     // A page of another origin can send a form here unseen; it can neither name this origin nor send JSON so.
     if (changes && !(access.isOwnOrigin && request.is("application/json")))
       return sayPlainly(response, 403, FOREIGN);
-    if (Number(request.headers["content-length"] ?? 0) > Math.max(BODY_LIMITS.action, BODY_LIMITS.template))
+    if (Number(request.headers["content-length"] ?? 0) > BODY_LIMITS.action)
       return tellFailure(response, new BodyTooLarge("action"));
     next();
   });

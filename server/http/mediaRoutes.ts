@@ -12,6 +12,9 @@ const LARGEST_POSTER = 8 * 1024 * 1024;
 const describedSchema = z.strictObject({
   id: z.string().min(8).max(60),
   name: z.string().min(1).max(200),
+  /** The item whose file it is from now on, by whom; empty: it is a new one. */
+  replaces: z.string().max(60).default(""),
+  actor: z.string().max(80).default(""),
   /** Bytes of the still that stands before the file in the body. */
   posterBytes: z.coerce.number().int().min(0).max(LARGEST_POSTER).default(0),
 });
@@ -47,11 +50,13 @@ export function addMediaRoutes(doors: Doors, services: Services): void {
       return void response
         .status(400)
         .json(problemOf("notUnderstood", "No file came with that. Nothing was added."));
-    const { id, name, posterBytes } = described.data;
+    const { id, name, posterBytes, replaces, actor } = described.data;
     const file = await services.media.incoming.receive(bodyParts(request, "media"), posterBytes);
     await runWhileAsked(response, async (signal) => {
-      if (/\.(ttf|otf)$/i.test(name)) return services.addFont(id, name, file, signal);
+      if (/\.(ttf|otf|woff2)$/i.test(name)) return services.addFont(id, name, file, signal);
       const { head: poster } = file;
+      if (replaces !== "")
+        return services.library.replace({ id: replaces, name, file, poster, key: null }, actor, signal);
       return services.media.add({ id, name, file, poster, key: null }, services.now(), signal);
     });
   });

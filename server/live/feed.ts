@@ -7,9 +7,11 @@ import { targetsSoon } from "../host/targetsSoon.ts";
 import type { ValueHost } from "../host/valueHost.ts";
 import type { Rundown, RundownChange } from "../rundown/rundown.ts";
 import type { ContentStore } from "../store/contentStore.ts";
+import type { DesignStore } from "../store/designStore.ts";
 import type { EveningStore } from "../store/eveningStore.ts";
 import type { ScreenStore } from "../store/screenStore.ts";
 import type { VenueStore } from "../store/venueStore.ts";
+import { deskDesigns } from "./deskDesigns.ts";
 import { letGo, sendDocuments } from "./documents.ts";
 import type { Rehearsals } from "./rehearsals.ts";
 import { type LiveWindow, send } from "./window.ts";
@@ -22,6 +24,7 @@ export interface FeedParts {
   readonly host: ShowHost;
   readonly rundown: Rundown;
   readonly contents: ContentStore;
+  readonly designs: DesignStore;
   readonly evenings: EveningStore;
   readonly venue: VenueStore;
   readonly screens: ScreenStore;
@@ -79,6 +82,8 @@ export class Feed {
             for (const hash of [compiled.hash, ...wornBy(this.#parts.contents, compiled.hash)])
               connection.sent.add(hash);
       this.tellRundown(knowsRundown ? { ...now, changed: [] } : now, [connection]);
+      // What was published while it was away.
+      this.tellDesigns([connection]);
       send(connection, { kind: "screens", screens: this.#parts.screensHealth() });
     }
     if (connection.link?.kind === "desk") {
@@ -87,6 +92,13 @@ export class Feed {
     }
     send(connection, { kind: "allValues", values: this.#parts.values.values });
     this.#sendPrime([connection]);
+  }
+
+  tellDesigns(to: readonly LiveWindow[]): void {
+    const designs = deskDesigns(this.#parts.designs);
+    for (const connection of to)
+      if (connection.link && connection.link.kind !== "output")
+        send(connection, { kind: "designs", ...designs });
   }
 
   tellStorage(to: readonly LiveWindow[]): void {

@@ -15,6 +15,7 @@ import type { ValueHost } from "../host/valueHost.ts";
 import { log } from "../log/log.ts";
 import type { Rundown } from "../rundown/rundown.ts";
 import type { ContentStore } from "../store/contentStore.ts";
+import type { DesignStore } from "../store/designStore.ts";
 import type { EveningStore } from "../store/eveningStore.ts";
 import type { FontStore } from "../store/fontStore.ts";
 import type { LinkStore } from "../store/linkStore.ts";
@@ -50,6 +51,7 @@ export interface LiveParts {
   readonly evenings: EveningStore;
   readonly venue: VenueStore;
   readonly fonts: Pick<FontStore, "onChange">;
+  readonly designs: DesignStore;
   readonly contents: ContentStore;
   readonly links: LinkStore;
   readonly sessions: DeskSessions;
@@ -125,6 +127,12 @@ export class LiveServer {
     parts.venue.onChange((settings) => {
       for (const connection of this.#windows.joined())
         if (connection.link?.kind !== "output") send(connection, { kind: "venue", settings });
+    });
+    parts.designs.onChange(({ kind, id }, isPublished) => {
+      const revision = parts.designs.find(kind, id)?.revision ?? null;
+      for (const connection of this.#windows.desks())
+        send(connection, { kind: "design", of: { kind, id }, revision });
+      if (isPublished && kind !== "style") this.#feed.tellDesigns(this.#windows.joined());
     });
     parts.fonts.onChange(() => {
       for (const connection of this.#windows.joined()) send(connection, { kind: "fonts" });

@@ -18,7 +18,7 @@ describe("the first steps of a house", () => {
     const wishes = {
       place: "The Net Loft",
       language: "es-419" as const,
-      style: "Chalk quay",
+      styleId: "chalk-quay",
       screens: [
         { name: "Hall", widthPx: 1280, heightPx: 720, use: "hall" as const },
         { name: "Door", widthPx: 1080, heightPx: 1920, use: "portrait" as const },
@@ -26,7 +26,7 @@ describe("the first steps of a house", () => {
       ],
       text: "",
     };
-    expect(await takeFirstSteps(services, { ...wishes, style: "No such style" }, DESK)).toMatch(
+    expect(await takeFirstSteps(services, { ...wishes, styleId: "no-such-style" }, DESK)).toMatch(
       /No house style/,
     );
     expect(isFresh(services)).toBe(true);

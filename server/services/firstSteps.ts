@@ -4,16 +4,15 @@ import { stepsOf } from "../../core/rundown/steps.ts";
 import type { Actor } from "../../core/show/actor.ts";
 import { type Output, outputSchema } from "../../core/venue/plan.ts";
 import { firstEvening, OUTFIT_OF_USE } from "../../designs/firstEvening.ts";
-import { HOUSE_STYLES } from "../../designs/houseStyles.ts";
 import type { Services } from "./services.ts";
 
 type Parts = Pick<
   Services,
-  "rundown" | "host" | "screens" | "editScreens" | "wearStyle" | "house" | "venue" | "now"
+  "designs" | "rundown" | "host" | "screens" | "editScreens" | "wearStyle" | "house" | "venue" | "now"
 >;
 
 /** Whether nothing was done in a show yet: nothing was taken, and its rundown is empty. */
-export const isFresh = ({ rundown, host }: Pick<Services, "rundown" | "host">): boolean =>
+export const isFresh = ({ rundown, host }: Pick<Services, "designs" | "rundown" | "host">): boolean =>
   rundown.views().length === 0 && host.state.line.at === null && host.state.recentTakeIds.length === 0;
 
 /**
@@ -23,17 +22,17 @@ export const isFresh = ({ rundown, host }: Pick<Services, "rundown" | "host">): 
  */
 export async function takeFirstSteps(
   parts: Parts,
-  { place, language, style: styleName, screens: wanted, text }: FirstSteps,
+  { place, language, styleId, screens: wanted, text }: FirstSteps,
   actor: Extract<Actor, { kind: "desk" }>,
 ): Promise<string | undefined> {
-  const { rundown, host, screens, editScreens, wearStyle, house, venue, now } = parts;
+  const { designs, rundown, host, screens, editScreens, wearStyle, house, venue, now } = parts;
   if (!isFresh(parts))
     return "This show has been used already, so nothing was made. Change its screens and style in their views.";
-  const style = HOUSE_STYLES.find(({ name }) => name === styleName);
+  const style = designs.find("style", styleId)?.published;
   if (!style) return "No house style has that name. Nothing was made; choose another.";
   await house.setPlace(place);
   await venue.save({ language });
-  await wearStyle(style);
+  await wearStyle({ id: styleId, hash: style.hash, style: style.doc });
   const outputs = wanted.map(({ name, widthPx, heightPx, use }, index): Output => {
     const kept = screens.outputs[index];
     return outputSchema.parse({

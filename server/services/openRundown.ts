@@ -1,10 +1,10 @@
-import type { HouseStyle } from "../../core/scene/houseStyle.ts";
 import { FALLBACK_FONTS } from "../../core/text/fontList.ts";
 import { namingLanguage } from "../../core/words/reader/labelWords.ts";
-import { FIELD_SETS } from "../../designs/fieldSets.ts";
 import { outfitsSeen } from "../rundown/outfitsSeen.ts";
 import { Rundown } from "../rundown/rundown.ts";
 import type { FontStore } from "../store/fontStore.ts";
+import type { WornStyle } from "../store/showStore.ts";
+import { fieldSetsOf, wardrobesOf } from "../store/wardrobes.ts";
 import type { Stores } from "./openStores.ts";
 
 /** What changes what cues are compiled with: they are made anew. */
@@ -15,7 +15,7 @@ export interface Ingredients {
   readonly removeText: (code: string) => Promise<void>;
   readonly setLicence: (licence: string) => Promise<void>;
   /** Dresses the whole show in another style; the air keeps the one it has. */
-  readonly wearStyle: (style: HouseStyle) => Promise<void>;
+  readonly wearStyle: (style: WornStyle) => Promise<void>;
   readonly addFont: FontStore["add"];
   readonly removeFont: FontStore["remove"];
 }
@@ -25,15 +25,16 @@ export function openRundown(stores: Stores): {
   readonly rundown: Rundown;
   readonly ingredients: Ingredients;
 } {
-  const { show, fonts, media, screens, scriptures, venue, house } = stores;
+  const { show, fonts, media, screens, scriptures, venue, house, designs } = stores;
   const fallbackFonts = () => [...FALLBACK_FONTS, ...fonts.list().map(({ id }) => id)];
   const findMedia = (id: string) => media.find(id)?.hash;
   const findMediaByName = (name: string) => media.list().find(({ info }) => info.name === name)?.hash;
   let language = namingLanguage(venue.settings.language);
-  let seen = outfitsSeen(screens, show.wardrobes);
+  let wardrobes = wardrobesOf(designs);
+  let seen = outfitsSeen(screens, wardrobes);
   const rundown = new Rundown(stores.cues, stores.contents, {
-    fieldSets: new Map(FIELD_SETS.map((fieldSet) => [fieldSet.id, fieldSet])),
-    wardrobes: show.wardrobes,
+    fieldSets: fieldSetsOf(designs),
+    wardrobes,
     style: show.style,
     fallbackFonts: fallbackFonts(),
     shaper: stores.shaper,
@@ -54,8 +55,17 @@ export function openRundown(stores: Stores): {
     rundown.setContext({ language }, "sectionNames");
   });
   media.onChange(() => rundown.setContext({ findMedia }, "media"));
+  designs.onChange(({ kind }, isPublished) => {
+    if (!isPublished || kind === "style") return;
+    if (kind === "fieldSet") rundown.setContext({ fieldSets: fieldSetsOf(designs) });
+    else {
+      wardrobes = wardrobesOf(designs);
+      seen = outfitsSeen(screens, wardrobes);
+      rundown.setContext({ wardrobes });
+    }
+  });
   screens.onChange(() => {
-    const now = outfitsSeen(screens, show.wardrobes);
+    const now = outfitsSeen(screens, wardrobes);
     if (now === seen) return;
     seen = now;
     rundown.setContext({ plans: screens.plans, outputs: screens.outputs });
@@ -73,7 +83,10 @@ export function openRundown(stores: Stores): {
         await house.setLicence(licence);
         rundown.setContext({ licence }, "licence");
       },
-      wearStyle: async (style) => rundown.setContext({ style: await house.setStyle(style) }),
+      wearStyle: async (worn) => {
+        await house.setStyle(worn);
+        rundown.setContext({ style: worn });
+      },
       addFont: async (id, name, file, signal) => {
         const added = await fonts.add(id, name, file, signal);
         if ("font" in added) rundown.setContext({ fallbackFonts: fallbackFonts() });

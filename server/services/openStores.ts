@@ -5,6 +5,7 @@ import { AirLog } from "../store/airLog.ts";
 import { ContentStore } from "../store/contentStore.ts";
 import { CueStore } from "../store/cueStore.ts";
 import type { Db } from "../store/database.ts";
+import { DesignStore } from "../store/designStore.ts";
 import { EveningStore } from "../store/eveningStore.ts";
 import { FontStore } from "../store/fontStore.ts";
 import { HouseStore } from "../store/houseStore.ts";
@@ -13,6 +14,7 @@ import { addShippedTexts } from "../store/makeShow.ts";
 import { MediaStore } from "../store/mediaStore.ts";
 import { Passcode } from "../store/passcode.ts";
 import { ScreenStore } from "../store/screenStore.ts";
+import { seedDesigns } from "../store/seedDesigns.ts";
 import { SetAside } from "../store/setAside.ts";
 import { findShowId, loadShow } from "../store/showStore.ts";
 import { SongStore } from "../store/songStore.ts";
@@ -39,6 +41,9 @@ export async function openStores(db: Db, { home, mediaFolder, aside, now }: Stor
   const showId = await findShowId(db);
   if (showId === undefined) throw new Error("There is no show in the database");
   const show = await loadShow(db, contents, showId, setAside);
+  const designs = new DesignStore(db, contents, showId, setAside);
+  await designs.load();
+  await seedDesigns(designs, [], now());
   const media = new MediaStore(db, contents, showId, mediaFolder, aside);
   await media.load();
   const songs = new SongStore(db, setAside);
@@ -75,7 +80,8 @@ export async function openStores(db: Db, { home, mediaFolder, aside, now }: Stor
     passcode,
     links,
     sessions,
-    house: new HouseStore(db, contents, show),
+    designs,
+    house: new HouseStore(db, show),
     airLog: new AirLog(db, contents, showId, setAside),
     valueLog: new ValueLog(db, showId, setAside),
   };

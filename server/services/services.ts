@@ -12,6 +12,7 @@ import type { ShowClock } from "../health/showClock.ts";
 import { Stalls } from "../health/stalls.ts";
 import { Compaction } from "../host/compaction.ts";
 import { createEveningsEditor } from "../host/editEvenings.ts";
+import { createLibraryEditor, type LibraryEditor } from "../host/editLibrary.ts";
 import { createScreensEditor } from "../host/editScreens.ts";
 import { createTemplatesEditor, type TemplatesEditor } from "../host/editTemplates.ts";
 import { KeptJournal } from "../host/journal.ts";
@@ -43,6 +44,7 @@ export interface Services extends Omit<Stores, "cues" | "shaper" | "setAside" | 
   readonly stills: StillPainter;
   /** What each outfit wears and offers. */
   readonly templates: TemplatesEditor;
+  readonly library: LibraryEditor;
   /** Work on files, beside the server's own thread. */
   readonly aside: Aside;
   readonly guesses: Guesses;
@@ -86,8 +88,20 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
     aside,
     now,
   });
-  const { show, airLog, contents, scriptures, media, fonts, screens, evenings, venue, links, sessions } =
-    stores;
+  const {
+    show,
+    airLog,
+    contents,
+    designs,
+    scriptures,
+    media,
+    fonts,
+    screens,
+    evenings,
+    venue,
+    links,
+    sessions,
+  } = stores;
   const { rundown, ingredients } = openRundown({ ...stores, cues, shaper, setAside, valueLog });
   clock.notBefore((await airLog.lastAtMs()) ?? 0);
   const journal = new KeptJournal(airLog, now);
@@ -152,6 +166,7 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
     evenings,
     venue,
     fonts,
+    designs,
     contents,
     links,
     sessions,
@@ -185,9 +200,10 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
     guesses,
     pairing: new Pairing(now, guesses),
     textImport: new TextImport(scriptures, media.incoming, readText),
-    templates: createTemplatesEditor(db, contents, show, rundown, media, setAside),
-    editScreens: createScreensEditor(screens, links, host, show.outfits[0]?.id ?? ""),
-    editEvenings: createEveningsEditor(evenings, rundown, () => live.hosts(), now),
+    templates: createTemplatesEditor(designs, media, now),
+    library: createLibraryEditor({ media, designs, aside, now }),
+    editScreens: createScreensEditor(screens, links, host, designs.list("outfit")[0]?.id ?? ""),
+    editEvenings: createEveningsEditor(evenings, rundown, designs, () => live.hosts(), now),
     buildId,
     now,
     close: async () => {

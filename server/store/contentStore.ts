@@ -18,7 +18,7 @@ function canonicalJson(value: unknown): string {
   );
 }
 
-const ANY_KIND = "page, template or style";
+const ANY_KIND = "page, template, style or outfit";
 
 /** Documents stored under their hash: written once, never changed, kept in memory once read. */
 export class ContentStore {
@@ -129,7 +129,7 @@ export class ContentStore {
         .deleteFrom("content")
         .where("hash", "=", hash)
         .where(({ not, exists, selectFrom }) =>
-          not(exists(selectFrom("template").select("id").where("content_hash", "=", hash))),
+          not(exists(selectFrom("design_version").select("number").where("content_hash", "=", hash))),
         )
         .where(({ not, exists, selectFrom }) =>
           not(exists(selectFrom("media").select("id").where("content_hash", "=", hash))),

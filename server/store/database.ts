@@ -15,6 +15,8 @@ import * as language from "./migrations/m0009_language.ts";
 import * as ranks from "./migrations/m0010_ranks.ts";
 import * as report from "./migrations/m0011_report.ts";
 import * as values from "./migrations/m0012_values.ts";
+import * as designs from "./migrations/m0013_designs.ts";
+import * as library from "./migrations/m0014_library.ts";
 import type { Tables } from "./schema.ts";
 
 export type Db = Kysely<Tables>;
@@ -32,6 +34,8 @@ const MIGRATIONS: Readonly<Record<string, Migration>> = {
   m0010_ranks: ranks,
   m0011_report: report,
   m0012_values: values,
+  m0013_designs: designs,
+  m0014_library: library,
 };
 
 /** Name of the last migration: what an up-to-date database has. */

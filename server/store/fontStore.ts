@@ -1,4 +1,5 @@
 import { readFile } from "node:fs/promises";
+import { type FontEmbedding, fontEmbedding } from "../../core/text/fontEmbedding.ts";
 import type { Shaper } from "../../core/text/shaper.ts";
 import type { Aside } from "../aside/aside.ts";
 import type { IncomingFile } from "../files/incoming.ts";
@@ -10,6 +11,8 @@ export interface AddedFont {
   readonly id: string;
   readonly name: string;
   readonly file: string;
+  /** What its maker allows. */
+  readonly embedding: FontEmbedding;
 }
 
 const MOST_FONTS = 200;
@@ -47,7 +50,7 @@ export class FontStore {
         log.warn(`The font ${name} cannot be read any more; words in it are set in another.`, error);
         continue;
       }
-      this.#fonts.set(id, { id, name, file });
+      this.#fonts.set(id, { id, name, file, embedding: fontEmbedding(bytes) });
     }
   }
 
@@ -63,22 +66,28 @@ export class FontStore {
   async add(
     id: string,
     name: string,
-    file: IncomingFile,
+    brought: IncomingFile,
     signal?: AbortSignal,
   ): Promise<{ readonly font: AddedFont } | { readonly problem: string }> {
+    let file = brought;
     try {
       if (this.#fonts.size >= MOST_FONTS)
         return { problem: `There are ${MOST_FONTS} fonts, which is the most. Nothing was added.` };
-      const problem = await this.#aside.run("checkFont", { path: file.path, name }, signal);
-      if (problem !== undefined) return { problem };
+      const checked = await this.#aside.run("checkFont", { path: file.path, name }, signal);
+      if ("problem" in checked) return checked;
+      if (checked.openType) {
+        await this.#files.incoming.discard(brought);
+        file = await this.#files.incoming.hold(checked.openType);
+      }
       const fontId = `added-${id}`;
-      this.#shaper.addFont(fontId, await readFile(file.path));
+      const bytes = await readFile(file.path);
+      this.#shaper.addFont(fontId, bytes);
       await this.#files.keepFile(file);
       await this.#db
         .insertInto("font")
         .values({ id: fontId, show_id: this.#showId, name, file: file.hash })
         .execute();
-      const font = { id: fontId, name, file: file.hash };
+      const font = { id: fontId, name, file: file.hash, embedding: fontEmbedding(bytes) };
       this.#fonts.set(fontId, font);
       for (const listener of this.#listeners) listener();
       return { font };

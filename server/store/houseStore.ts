@@ -1,20 +1,17 @@
 import type { HouseStyle } from "../../core/scene/houseStyle.ts";
-import type { ContentStore } from "./contentStore.ts";
 import type { Db } from "./database.ts";
-import { type Show, saveLicence, savePlace, saveStyle } from "./showStore.ts";
+import { type Show, saveLicence, savePlace, saveStyle, type WornStyle } from "./showStore.ts";
 
 /** What is true of the whole house: its name, its licence number, the style that new takes wear. */
 export class HouseStore {
   readonly #db: Db;
-  readonly #contents: ContentStore;
   readonly #showId: string;
   #place: string;
   #licence: string;
-  #style: Show["style"];
+  #style: WornStyle;
 
-  constructor(db: Db, contents: ContentStore, { id, place, licence, style }: Show) {
+  constructor(db: Db, { id, place, licence, style }: Show) {
     this.#db = db;
-    this.#contents = contents;
     this.#showId = id;
     this.#place = place;
     this.#licence = licence;
@@ -46,10 +43,18 @@ export class HouseStore {
     this.#licence = licence;
   }
 
-  /** @returns the style with the hash it is pinned under */
-  async setStyle(style: HouseStyle): Promise<Show["style"]> {
-    const hash = await saveStyle(this.#db, this.#contents, this.#showId, style);
-    this.#style = { hash, style };
-    return this.#style;
+  /** Which of the venue's styles that is. */
+  get styleId(): string {
+    return this.#style.id;
+  }
+
+  /** And as which version. */
+  get styleHash(): string {
+    return this.#style.hash;
+  }
+
+  async setStyle(worn: WornStyle): Promise<void> {
+    await saveStyle(this.#db, this.#showId, worn);
+    this.#style = worn;
   }
 }

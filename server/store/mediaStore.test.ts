@@ -3,8 +3,8 @@ import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { createCanvas } from "@napi-rs/canvas";
 import { afterAll, beforeAll, describe, expect, test, vi } from "vitest";
+import wawoff2 from "wawoff2";
 import type { ReadyCue } from "../../core/rundown/readyCue.ts";
-import { REGATTA } from "../../designs/houseStyles.ts";
 import { type OpenShow, openShow } from "../../test-support/openShow.ts";
 
 const folder = mkdtempSync(join(tmpdir(), "vesko-media-test-"));
@@ -102,7 +102,9 @@ describe("the library", () => {
       },
       { kind: "desk", id: "desk-under-test" },
     );
-    await show.services.wearStyle(REGATTA);
+    const regatta = show.services.designs.find("style", "regatta")?.published;
+    if (!regatta) throw new Error("there is no such style");
+    await show.services.wearStyle({ id: "regatta", hash: regatta.hash, style: regatta.doc });
     await vi.waitFor(() => expect(cueOf("Lantern Evening").hash).not.toBe(before.hash));
     expect(host.state.slots.words?.at(-1)?.page?.content).toBe(before.hash);
     await show.close();
@@ -116,7 +118,12 @@ describe("the library", () => {
       readFileSync("node_modules/@expo-google-fonts/noto-sans-thai/700Bold/NotoSansThai_700Bold.ttf"),
     );
     expect(await show.services.addFont("font-one", "Thai bold.ttf", await hold(bytes))).toEqual({
-      font: { id: "added-font-one", name: "Thai bold.ttf", file: expect.stringMatching(/^[0-9a-f]{64}$/) },
+      font: {
+        id: "added-font-one",
+        name: "Thai bold.ttf",
+        file: expect.stringMatching(/^[0-9a-f]{64}$/),
+        embedding: "installable",
+      },
     });
     expect(
       await show.services.addFont(
@@ -134,6 +141,22 @@ describe("the library", () => {
       expect(await show.services.addFont("font-bad", "Bad.ttf", await hold(damage(bytes)))).toEqual({
         problem: expect.stringMatching(new RegExp(`damaged font.*${what}.*Nothing was added`)),
       });
+    // As it is pressed for the web it is the same font.
+    const pressed = await wawoff2.compress(bytes);
+    const web = await show.services.addFont("font-web", "Thai bold.woff2", await hold(pressed));
+    expect(web).toHaveProperty("font.embedding", "installable");
+    expect("font" in web && show.services.media.readFile(web.font.file)?.length).toBeGreaterThan(
+      pressed.length,
+    );
+    expect(
+      await show.services.addFont("font-cut", "Cut.woff2", await hold(pressed.slice(0, pressed.length / 2))),
+    ).toEqual({ problem: expect.stringMatching(/damaged font.*Nothing was added/) });
+    const bomb = Buffer.from(pressed);
+    bomb.writeUInt32BE(0x7fffffff, 16);
+    expect(await show.services.addFont("font-bomb", "Bomb.woff2", await hold(bomb))).toEqual({
+      problem: expect.stringMatching(/larger than 48 MB/),
+    });
+    await show.services.removeFont("added-font-web");
     expect(await show.services.removeFont("added-font-one")).toBe(true);
     expect(show.services.fonts.list()).toEqual([]);
   });

@@ -2,6 +2,7 @@ import { chmodSync, existsSync, mkdirSync, readFileSync } from "node:fs";
 import { open, rename, rm } from "node:fs/promises";
 import { join } from "node:path";
 import type { ChromaKey } from "../../core/picture/chromaKey.ts";
+import { type LibraryEntry, libraryEntrySchema } from "../../core/scene/libraryEntry.ts";
 import type { MediaInfo } from "../../core/scene/media.ts";
 import type { Aside } from "../aside/aside.ts";
 import { Incoming, type IncomingFile } from "../files/incoming.ts";
@@ -15,6 +16,8 @@ export interface MediaItem {
   /** Of what is known of it: changes with its name and its key. */
   readonly hash: string;
   readonly info: MediaInfo;
+  readonly folder: string;
+  readonly tags: readonly string[];
 }
 
 export interface NewMedia {
@@ -29,6 +32,7 @@ export interface NewMedia {
 export type AddedMedia = { readonly item: MediaItem } | { readonly problem: string };
 
 const MOST_ITEMS = 2_000;
+const TYPE_WORDS = { picture: "picture", video: "clip", sound: "sound" } as const;
 
 /** The show's pictures and clips: files under the hash of their bytes, and rows that name them. */
 export class MediaStore {
@@ -61,13 +65,13 @@ export class MediaStore {
       .orderBy("added_at_ms")
       .execute();
     await this.#contents.load(rows.map(({ content_hash }) => content_hash));
-    for (const { id, content_hash } of rows) {
+    for (const { id, content_hash, folder, tags } of rows) {
       const info = this.#contents.find(content_hash);
       // What cannot be read was named when it was read; a stand-in is shown for it.
       if (info?.kind !== "media") continue;
       if (this.findFile(info.file) === undefined)
         log.warn(`The file of “${info.name}” is missing from the library; a stand-in is shown for it.`);
-      this.#items.set(id, { id, hash: content_hash, info });
+      this.#items.set(id, { id, hash: content_hash, info, folder, tags: readTags(tags) });
     }
   }
 
@@ -104,10 +108,38 @@ export class MediaStore {
         };
       const known = await this.#examine(media, signal);
       if ("problem" in known) return known;
-      return { item: await this.#save(media.id, known.info, atMs) };
+      return { item: await this.#save({ id: media.id, info: known.info, folder: "", tags: [] }, atMs) };
     } finally {
       await this.incoming.discard(media.file);
     }
+  }
+
+  /** Another file in the place of an item's, under its name and where it lies. What is on air keeps the one it was taken with. */
+  async replace(media: NewMedia, atMs: number, signal?: AbortSignal): Promise<AddedMedia> {
+    try {
+      const item = this.#items.get(media.id);
+      if (!item) return { problem: "That is not in the library any more. Nothing was changed." };
+      const known = await this.#examine({ ...media, key: item.info.key }, signal);
+      if ("problem" in known) return known;
+      const { info } = known;
+      if (info.type !== item.info.type)
+        return {
+          problem: `“${item.info.name}” is a ${TYPE_WORDS[item.info.type]} and “${media.name}” is a ${TYPE_WORDS[info.type]}, so pages could not show it in its place. Nothing was changed.`,
+        };
+      return { item: await this.#save({ ...item, info: { ...info, name: item.info.name } }, atMs) };
+    } finally {
+      await this.incoming.discard(media.file);
+    }
+  }
+
+  /** What a person says of an item: its name, and where it is found. */
+  async describe(
+    id: string,
+    { name, folder, tags }: LibraryEntry,
+    atMs: number,
+  ): Promise<MediaItem | undefined> {
+    const item = this.#items.get(id);
+    return item && this.#save({ ...item, info: { ...item.info, name }, folder, tags }, atMs);
   }
 
   /**
@@ -127,7 +159,7 @@ export class MediaStore {
   /** Other settings for cutting a clip out. What is on air keeps the ones it was taken with. */
   async setKey(id: string, key: ChromaKey | null, atMs: number): Promise<MediaItem | undefined> {
     const item = this.#items.get(id);
-    return item && (await this.#save(id, { ...item.info, key }, atMs));
+    return item && (await this.#save({ ...item, info: { ...item.info, key } }, atMs));
   }
 
   async #examine(
@@ -159,14 +191,15 @@ export class MediaStore {
     return { info: { ...common, poster: posterFile, ...video, key } };
   }
 
-  async #save(id: string, info: MediaInfo, atMs: number): Promise<MediaItem> {
+  async #save({ id, info, folder, tags }: Omit<MediaItem, "hash">, atMs: number): Promise<MediaItem> {
     const hash = await this.#contents.keep(info);
+    const said = { content_hash: hash, folder, tags: JSON.stringify(tags) };
     await this.#db
       .insertInto("media")
-      .values({ id, show_id: this.#showId, content_hash: hash, added_at_ms: Math.round(atMs) })
-      .onConflict((oc) => oc.column("id").doUpdateSet({ content_hash: hash }))
+      .values({ id, show_id: this.#showId, added_at_ms: Math.round(atMs), ...said })
+      .onConflict((oc) => oc.column("id").doUpdateSet(said))
       .execute();
-    const item = { id, hash, info };
+    const item = { id, hash, info, folder, tags };
     this.#items.set(id, item);
     for (const listener of this.#listeners) listener();
     return item;
@@ -182,5 +215,14 @@ export class MediaStore {
     await rename(file.path, path);
     const folder = await open(this.#folder, "r");
     await folder.sync().finally(() => folder.close());
+  }
+}
+
+/** What is no list of tags has none: tags are for finding only. */
+function readTags(json: string): readonly string[] {
+  try {
+    return libraryEntrySchema.shape.tags.catch([]).parse(JSON.parse(json));
+  } catch {
+    return [];
   }
 }

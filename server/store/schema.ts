@@ -9,6 +9,8 @@ export interface Tables {
     layers: string;
     plan: string;
     style_hash: string;
+    /** The house style that it wears. */
+    style_id: Generated<string>;
     time_zone: string;
     created_at_ms: number;
     /** The venue's licence number for showing songs. */
@@ -42,26 +44,55 @@ export interface Tables {
   };
   output: { id: string; show_id: string; rank: number; doc: string };
   screen_plan: { id: string; show_id: string; rank: number; doc: string };
-  outfit: {
+  design: {
     id: string;
     show_id: string;
-    rank: number;
+    /** A kind of core/design/designKinds.ts. */
+    kind: string;
+    /** Of the draft, where there is one. */
     name: string;
-    lines_per_slide: number;
-    /** Ids of outfits that stand in for it on screens of their shape, as JSON. */
-    variants: Generated<string>;
+    rank: number;
+    /** The version in use; null: it was never published. */
+    published_hash: string | null;
+    /** What is being made of it; null: it is as it was published. */
+    draft: string | null;
+    /** Grows with every change of the draft. */
+    revision: Generated<number>;
+    created_at_ms: number;
+    deleted_at_ms: number | null;
   };
-  template: {
+  design_version: {
+    show_id: string;
+    kind: string;
+    design_id: string;
+    number: number;
+    content_hash: string;
+    at_ms: number;
+    actor: string;
+    note: string;
+  };
+  /** What each person did to a draft: what undo takes back and redo does again. */
+  design_edit: {
     id: Generated<number>;
     show_id: string;
-    outfit_id: string;
-    field_set: string;
-    /** 0 is worn; the others can be chosen by a page. */
-    rank: number;
-    content_hash: string;
+    kind: string;
+    design_id: string;
+    at_ms: number;
+    actor: string;
+    label: string;
+    changes: string;
+    undone: number;
   };
   font: { id: string; show_id: string; name: string; file: string };
-  media: { id: string; show_id: string; content_hash: string; added_at_ms: number };
+  media: {
+    id: string;
+    show_id: string;
+    content_hash: string;
+    added_at_ms: number;
+    folder: Generated<string>;
+    /** JSON: names. */
+    tags: Generated<string>;
+  };
   content: { hash: string; doc: string; created_at_ms: number };
   cue: {
     id: string;

@@ -13,6 +13,7 @@ import { tmpdir } from "node:os";
 import { join } from "node:path";
 import SQLite from "better-sqlite3";
 import { afterAll, beforeAll, describe, expect, test, vi } from "vitest";
+import { BEFORE_DESIGNS } from "../../test-support/olderShow.ts";
 import { emptyShow } from "../newShow.ts";
 import { backUp, listBackups } from "./backupFiles.ts";
 import { closeShowFile, openShowFile } from "./showFile.ts";
@@ -106,7 +107,8 @@ describe("the file of a show", () => {
     const folder = fresh();
     const file = join(folder, "show.db");
     const database = new SQLite(file);
-    database.exec(`drop table desk_session;
+    database.exec(`${BEFORE_DESIGNS}
+      drop table desk_session;
       create table link_old (token text primary key, show_id text not null, kind text not null, output_id text);
       insert into link_old select * from link where kind <> 'here';
       drop table link;

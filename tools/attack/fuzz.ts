@@ -182,7 +182,7 @@ const PATHS = [
   "/passcode",
   "/understand",
   "/try-out",
-  "/bring-template",
+  "/files/design",
   "/media/",
   "/fonts/",
   "/assets/",

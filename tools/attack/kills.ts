@@ -5,6 +5,7 @@ import { join, resolve } from "node:path";
 import SQLite from "better-sqlite3";
 import { RunningShow } from "../../e2e/support/runningShow.ts";
 import { NEWEST_MIGRATION } from "../../server/store/database.ts";
+import { BEFORE_DESIGNS } from "../../test-support/olderShow.ts";
 import { type Attack, seeded, someOf } from "./attack.ts";
 import { Taker } from "./taker.ts";
 
@@ -120,10 +121,11 @@ function scenesOf(seed: string): Scene[] {
   ];
 }
 
-/** Puts a show back to how the version before the last three migrations had it. */
+/** Puts a show back to how an old version had it. */
 function toVersion6(file: string): void {
   const database = new SQLite(file);
   database.exec(`
+    ${BEFORE_DESIGNS}
     drop table desk_session;
     delete from link where kind = 'here';
     alter table air_event drop column act_id;

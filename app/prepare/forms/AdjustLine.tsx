@@ -1,7 +1,7 @@
 import { type Adjustable, adjustableParts } from "../../../core/rundown/adjustable.ts";
 import type { CueDoc } from "../../../core/rundown/cueDoc.ts";
-import { type Adjustments, NO_ADJUSTMENT } from "../../../core/scene/adjustment.ts";
-import { useDeskStore } from "../../desk/deskContext.ts";
+import { type Adjustment, type Adjustments, NO_ADJUSTMENT } from "../../../core/scene/adjustment.ts";
+import { useDesk, useDeskStore } from "../../desk/deskContext.ts";
 import type { DeskCue } from "../../desk/deskCues.ts";
 import { CheckBox } from "../../ui/CheckBox.tsx";
 import { NumberBox } from "../../ui/NumberBox.tsx";
@@ -19,12 +19,13 @@ export function AdjustLine({
   onChange: (adjust: Adjustments) => void;
 }) {
   const { documents } = useDeskStore();
+  const { fieldSets } = useDesk("fieldSets");
   const { adjust } = doc;
   const parts = cue.ready ? adjustableParts(cue.ready.content, documents) : [];
   const nameOf = (key: string) =>
     key.startsWith("#")
       ? (parts.find((part) => part.key === key)?.name ?? key.slice(1))
-      : fieldLabel(doc, key);
+      : fieldLabel(doc, key, fieldSets);
   return (
     <div className="text-[14px] leading-8 text-second">
       <p className="flex flex-wrap items-center gap-x-4 gap-y-1">
@@ -63,6 +64,16 @@ export function AdjustLine({
             ))}
           </p>
           {parts
+            .filter(({ isRuled }) => isRuled)
+            .map(({ key }) => (
+              <RuledLine
+                key={key}
+                name={nameOf(key)}
+                adjustment={adjust[key]}
+                onChange={(to) => onChange(withAdjustment(adjust, key, to))}
+              />
+            ))}
+          {parts
             .filter(({ isHeard }) => isHeard)
             .map((part) => (
               <HeardLine
@@ -76,6 +87,48 @@ export function AdjustLine({
         </details>
       )}
     </div>
+  );
+}
+
+const RULINGS = [
+  { value: "ruled", words: "when its template says so" },
+  { value: "shown", words: "always, on this page" },
+  { value: "hidden", words: "never, on this page" },
+] as const;
+
+/** Whether a part that has a rule is shown on this page all the same, or not. */
+function RuledLine({
+  name,
+  adjustment: now = NO_ADJUSTMENT,
+  onChange,
+}: {
+  name: string;
+  adjustment: Adjustment | undefined;
+  onChange: (adjustment: Adjustment) => void;
+}) {
+  const value = now.isHidden ? "hidden" : now.isShown ? "shown" : "ruled";
+  const { isShown: _, ...others } = now;
+  return (
+    <label className="mt-1 flex flex-wrap items-center gap-2.5">
+      {name} is shown
+      <select
+        value={value}
+        onChange={({ target }) =>
+          onChange({
+            ...others,
+            isHidden: target.value === "hidden",
+            ...(target.value === "shown" && { isShown: true as const }),
+          })
+        }
+        className="min-h-9 rounded-md border border-edge-strong bg-ground px-2 text-[15px] text-paper"
+      >
+        {RULINGS.map(({ value: each, words }) => (
+          <option key={each} value={each}>
+            {words}
+          </option>
+        ))}
+      </select>
+    </label>
   );
 }
 

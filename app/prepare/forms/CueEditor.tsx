@@ -7,7 +7,6 @@ import { saveEdit } from "../../api/saveEdit.ts";
 import { useDraftSaver } from "../../api/useDraftSaver.ts";
 import { useDesk, useDeskStore } from "../../desk/deskContext.ts";
 import type { DeskCue } from "../../desk/deskCues.ts";
-import { useDeskData } from "../../desk/useDeskData.ts";
 import { SaveLine } from "../../ui/SaveLine.tsx";
 import { AdjustLine } from "./AdjustLine.tsx";
 import { CueDetails } from "./CueDetails.tsx";
@@ -37,8 +36,7 @@ export function CueEditor({
     saveEdit(actor, { kind: "changeCue", cueId, doc, baseRevision }),
   );
   const { draft } = saver;
-  const { outfits } = useDeskData();
-  const { state } = useDesk("state");
+  const { state, outfits } = useDesk("state", "outfits");
   const store = useDeskStore();
   const seenIn = cue.ready?.content.stepsBy;
   const seen = seenIn ? outfits.filter(({ id }) => seenIn.includes(id)) : outfits;

@@ -1,7 +1,10 @@
 import { useEffect } from "react";
 import { Link, useFetcher } from "react-router";
 import type { MediaInfo } from "../../../core/scene/media.ts";
+import { call } from "../../api/call.ts";
 import { LIBRARY_PATH, type LibraryData } from "../../api/loaded.ts";
+import { useDeskStore } from "../../desk/deskContext.ts";
+import { MarkPicker } from "../../pictures/MarkPicker.tsx";
 import { MediaPicture } from "../../pictures/MediaPicture.tsx";
 
 const NAMES = { picture: "pictures", video: "clips", sound: "sounds" } as const;
@@ -18,11 +21,18 @@ export function MediaPicker({
   value: string;
   onChange: (id: string) => void;
 }) {
+  const store = useDeskStore();
   const { load, data } = useFetcher<LibraryData>();
   useEffect(() => {
     void load(LIBRARY_PATH);
   }, [load]);
   const items = (data?.items ?? []).filter(({ info }) => info.type === type);
+  const takeMark = async (mark: string, color: string) => {
+    const answer = await call("/library-mark", { mark, color });
+    if ("problem" in answer) return store.say("trouble", answer.problem.sentence);
+    onChange(answer.value.id);
+    await load(LIBRARY_PATH);
+  };
   return (
     <div id={id} tabIndex={-1} className="flex flex-wrap items-center gap-2">
       {items.map((item) => (
@@ -37,6 +47,9 @@ export function MediaPicker({
           <span className="truncate">{item.info.name}</span>
         </button>
       ))}
+      {data && type === "picture" && (
+        <MarkPicker colors={data.colors} onChoose={({ id: mark }, color) => void takeMark(mark, color)} />
+      )}
       {data && items.length === 0 && (
         <p className="text-[15px] text-second">
           No {NAMES[type]} are here yet.{" "}

@@ -1,11 +1,9 @@
 import type { PageDoc } from "../../../core/rundown/cueDoc.ts";
-import { FIELD_SETS } from "../../../designs/fieldSets.ts";
 import { useDesk } from "../../desk/deskContext.ts";
 import { CheckBox } from "../../ui/CheckBox.tsx";
-import { Labelled } from "../../ui/Labelled.tsx";
 import { NumberBox } from "../../ui/NumberBox.tsx";
 import { editorId } from "./editorId.ts";
-import { FIELD_FORMS } from "./fieldForms.ts";
+import { PageFields } from "./PageFields.tsx";
 
 /** A page's form, made from its fields: lines, texts, pictures; when it leaves. */
 export function PageForm({
@@ -17,26 +15,17 @@ export function PageForm({
   doc: PageDoc;
   onType: (doc: PageDoc) => void;
 }) {
-  const fields = FIELD_SETS.find(({ id }) => id === doc.fieldSet)?.fields ?? [];
-  const { state } = useDesk("state");
+  const { state, fieldSets } = useDesk("state", "fieldSets");
+  const fields = fieldSets.get(doc.fieldSet)?.fields ?? [];
   const stayId = `${editorId(cueId)}-stay`;
   return (
     <>
-      {fields.map((field, index) => {
-        const Field = FIELD_FORMS[field.kind];
-        const id = index === 0 ? editorId(cueId) : `${editorId(cueId)}-${field.name}`;
-        return (
-          <Labelled key={field.name} id={id} label={field.label}>
-            <Field
-              id={id}
-              field={field}
-              isFirst={index === 0}
-              value={doc.values[field.name] ?? ""}
-              onChange={(value) => onType({ ...doc, values: { ...doc.values, [field.name]: value } })}
-            />
-          </Labelled>
-        );
-      })}
+      <PageFields
+        id={editorId(cueId)}
+        fields={fields}
+        values={doc.values}
+        onChange={(name, value) => onType({ ...doc, values: { ...doc.values, [name]: value } })}
+      />
       <div className="flex flex-wrap items-center gap-2.5 text-[15px]">
         <label htmlFor={`${stayId}-layer`} className="text-second">
           On the layer

@@ -1,8 +1,8 @@
 import type { Anchor } from "../../../core/rundown/anchor.ts";
 import type { ReadingDoc } from "../../../core/rundown/cueDoc.ts";
 import { LEAVE_ANCHOR, stepsOf } from "../../../core/rundown/steps.ts";
+import type { DeskOutfit } from "../../../core/wire/deskDesigns.ts";
 import type { DeskCue } from "../../desk/deskCues.ts";
-import type { DeskOutfit } from "../../desk/outfit.ts";
 import { useDeskData } from "../../desk/useDeskData.ts";
 import { editorId } from "./editorId.ts";
 import { ReadingChoices } from "./ReadingChoices.tsx";

@@ -1,8 +1,8 @@
 import type { Anchor } from "../../../core/rundown/anchor.ts";
 import type { Flow } from "../../../core/rundown/content.ts";
 import type { ReadingDoc } from "../../../core/rundown/cueDoc.ts";
+import type { DeskOutfit } from "../../../core/wire/deskDesigns.ts";
 import { breakAt, withBreak } from "../../../core/words/manualBreaks.ts";
-import type { DeskOutfit } from "../../desk/outfit.ts";
 import { groupAlike } from "../../pictures/bracketGroups.ts";
 import { BracketColumns, LINE_PX, type OnBreak } from "../list/Brackets.tsx";
 

@@ -29,11 +29,12 @@ export function SpeedLine({
   onChange: (adjust: PageDoc["adjust"]) => void;
 }) {
   const crawl = useCrawl(cue);
+  const { fieldSets } = useDesk("fieldSets");
   if (!crawl?.field) return null;
   const { field, onCanvas } = crawl;
   const now = doc.adjust[field] ?? NO_ADJUSTMENT;
   const { speed } = now;
-  const label = fieldLabel(doc, field);
+  const label = fieldLabel(doc, field, fieldSets);
   const save = (next: CrawlSpeed | null) =>
     onChange(withAdjustment(doc.adjust, field, { ...now, speed: next }));
   const id = `${editorId(cue.view.cueId)}-speed`;

@@ -1,12 +1,12 @@
 import type { PageContent } from "../../../core/rundown/content.ts";
 import type { SongDoc } from "../../../core/rundown/cueDoc.ts";
 import { sectionOf, sectionUnits } from "../../../core/rundown/kinds/song/compile.ts";
+import type { DeskOutfit } from "../../../core/wire/deskDesigns.ts";
 import { divideTogether } from "../../../core/words/divide.ts";
 import type { FlowUnit } from "../../../core/words/flow.ts";
 import { applyBreaks, type ManualBreak, placeBreaks } from "../../../core/words/manualBreaks.ts";
 import { parseSong, type Song, type SongSection } from "../../../core/words/song.ts";
 import { orderOf, type SongOrder } from "../../../core/words/songOrder.ts";
-import type { DeskOutfit } from "../../desk/outfit.ts";
 import { type BracketGroup, groupAlike } from "../../pictures/bracketGroups.ts";
 
 /** This song's own number of lines, else the outfit's. */

@@ -60,9 +60,10 @@ export function withAdjustment(adjust: Adjustments, field: string, adjustment: A
 /** An adjustment in words; undefined when there is none. */
 export function describeAdjustment(adjustment: Adjustment | undefined): string | undefined {
   if (!adjustment) return undefined;
-  const { xPx, yPx, scale, isHidden, speed, level, isLooped } = adjustment;
+  const { xPx, yPx, scale, isHidden, isShown, speed, level, isLooped } = adjustment;
   const parts: string[] = [];
   if (isHidden) parts.push("hidden");
+  else if (isShown) parts.push("shown whatever its rule says");
   if (xPx !== 0) parts.push(`${Math.abs(xPx)} px ${xPx > 0 ? "right" : "left"}`);
   if (yPx !== 0) parts.push(`${Math.abs(yPx)} px ${yPx > 0 ? "down" : "up"}`);
   if (scale !== 1) parts.push(`${Math.round(scale * 100)} % of its size`);

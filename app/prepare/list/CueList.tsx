@@ -25,7 +25,7 @@ import type { DeskCue } from "../../desk/deskCues.ts";
 import { usePresentTime } from "../../desk/usePresentTime.ts";
 import { CueThumbnail } from "../../pictures/CueThumbnail.tsx";
 import { CueTagMark } from "../../ui/CueTagMark.tsx";
-import { cueKindName, cueTiming, cueTitle, describeAction, wordsOf } from "../../ui/describeCue.ts";
+import { cueTiming, describeAction, wordsOf } from "../../ui/describeCue.ts";
 import { CueEditor } from "../forms/CueEditor.tsx";
 import { keepInSight } from "./keepInSight.ts";
 
@@ -161,7 +161,7 @@ function CueRow({
   isMarked: boolean;
   onAnchor: (anchor: Anchor | null) => void;
 }) {
-  const { view, index, ready } = cue;
+  const { view, index, title } = cue;
   const sortable = useSortable({ id: view.cueId });
   const row = useRef<HTMLLIElement | null>(null);
   const { setNodeRef } = sortable;
@@ -176,7 +176,6 @@ function CueRow({
   useEffect(() => {
     if (isSelected && row.current && scroller.current) return keepInSight(scroller.current, row.current);
   }, [isSelected, scroller]);
-  const title = cueTitle(view.doc, ready?.content);
   return (
     <li
       ref={attach}
@@ -219,7 +218,7 @@ function CueRow({
         </span>
         <span className="flex items-center gap-1.5 text-[14px] text-second">
           <CueTagMark tag={view.doc.tag} />
-          {cueKindName(view.doc)}
+          {cue.kindName}
         </span>
         {cueTiming(view.doc) && <span className="block text-[14px] text-second">{cueTiming(view.doc)}</span>}
         {isOnAir && (
@@ -240,7 +239,7 @@ function CueRow({
 }
 
 const Summary = memo(function Summary({ cue }: { cue: DeskCue }) {
-  const { outputs, state } = useDesk("outputs", "state");
+  const { outputs, state, fieldSets } = useDesk("outputs", "state", "fieldSets");
   const { view, ready } = cue;
   if ("problem" in view.compiled)
     return (
@@ -275,7 +274,8 @@ const Summary = memo(function Summary({ cue }: { cue: DeskCue }) {
         <span className="ml-3 text-[14px] text-second">{steps.length - 1} steps</span>
       </p>
     );
-  const [words = "", ...rest] = view.doc.kind === "page" ? wordsOf(view.doc, ready.content.title) : [];
+  const [words = "", ...rest] =
+    view.doc.kind === "page" ? wordsOf(view.doc, ready.content.title, fieldSets) : [];
   const shown = steps.at(-1)?.anchor ?? PAGE_ANCHOR;
   return (
     <div className="flex items-center gap-4">

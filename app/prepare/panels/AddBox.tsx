@@ -4,6 +4,7 @@ import type { CueDoc } from "../../../core/rundown/cueDoc.ts";
 import type { Cleaning } from "../../../core/words/hygiene.ts";
 import type { Told } from "../../../core/words/reader/told.ts";
 import { call } from "../../api/call.ts";
+import { useDesk } from "../../desk/deskContext.ts";
 import { SongReview } from "../../review/SongReview.tsx";
 import { useReview } from "../../review/useReview.ts";
 import { CleanedLine } from "../../ui/CleanedLine.tsx";
@@ -47,6 +48,7 @@ export function AddBox({
   /** Stand beside what the box says. */
   tools: ReactNode;
 }) {
+  const { fieldSets } = useDesk("fieldSets");
   const [typed, setTyped] = useState("");
   const [understood, setUnderstood] = useState<Asked | null>(null);
   const sayId = useId();
@@ -165,7 +167,7 @@ export function AddBox({
             <span className="text-attention">{result.problem}</span>
           ) : (
             <span className="text-act">
-              {cueKindName(result.doc)}: {result.title}
+              {cueKindName(result.doc, fieldSets)}: {result.title}
               {result.steps > 1 && `, ${result.steps} steps`} — <kbd>{manyLines ? "Alt+Enter" : "Enter"}</kbd>{" "}
               adds it
             </span>

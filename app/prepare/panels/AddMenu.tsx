@@ -3,11 +3,11 @@ import { DropdownMenu } from "radix-ui";
 import { type ReactNode, useEffect, useMemo, useState } from "react";
 import { useFetcher } from "react-router";
 import { type CueDoc, pageCue } from "../../../core/rundown/cueDoc.ts";
+import { isForPages } from "../../../core/scene/fieldSet.ts";
+import type { HouseStyle } from "../../../core/scene/houseStyle.ts";
 import type { Template } from "../../../core/scene/template.ts";
-import { PAGE_FIELD_SETS } from "../../../designs/fieldSets.ts";
-import { HOUSE_STYLES } from "../../../designs/houseStyles.ts";
 import { DESIGN_PATH, type DesignData } from "../../api/loaded.ts";
-import { useDrawing } from "../../desk/deskContext.ts";
+import { useDesk, useDrawing } from "../../desk/deskContext.ts";
 import type { Drawing } from "../../live/drawing.ts";
 import { PagePicture } from "../../pictures/PagePicture.tsx";
 import { RESTING_MS, useLaidOut } from "../../pictures/useLaidOut.ts";
@@ -25,7 +25,10 @@ const GROUPS: readonly { readonly name: string; readonly fieldSets: readonly str
 export function AddMenu({ onAdd }: { onAdd: (doc: CueDoc) => Promise<boolean> }) {
   const [isOpen, setIsOpen] = useState(false);
   const grouped = new Set(GROUPS.flatMap(({ fieldSets }) => fieldSets));
-  const others = PAGE_FIELD_SETS.filter(({ id }) => !grouped.has(id)).map(({ id }) => id);
+  const { fieldSets } = useDesk("fieldSets");
+  const others = [...fieldSets.values()].flatMap((set) =>
+    isForPages(set) && !grouped.has(set.id) ? [set.id] : [],
+  );
   const groups = others.length > 0 ? [...GROUPS, { name: "Other", fieldSets: others }] : GROUPS;
   return (
     <DropdownMenu.Root open={isOpen} onOpenChange={setIsOpen}>
@@ -72,16 +75,18 @@ function KindsInGroups({
   onAdd: (doc: CueDoc) => Promise<boolean>;
 }) {
   const drawing = useDrawing();
+  const { fieldSets: known } = useDesk("fieldSets");
   const { load, data } = useFetcher<DesignData>();
   useEffect(() => {
     void load(DESIGN_PATH);
   }, [load]);
+  const style = data?.styles.find(({ id }) => id === data.wornStyleId)?.style;
   return groups.map(({ name, fieldSets }) => (
     <DropdownMenu.Group key={name} className="mb-2">
       <DropdownMenu.Label className="px-1 py-1.5 text-[14px] text-second">{name}</DropdownMenu.Label>
       <div className="grid grid-cols-2 gap-2 sm:grid-cols-4">
         {fieldSets.map((id) => {
-          const fieldSet = PAGE_FIELD_SETS.find((candidate) => candidate.id === id);
+          const fieldSet = known.get(id);
           if (!fieldSet) return null;
           const template = data?.wardrobes
             .flatMap(({ templates }) => templates)
@@ -92,8 +97,8 @@ function KindsInGroups({
               onSelect={() => void onAdd(pageCue({ fieldSet: id }))}
               className={`${itemClass} border border-edge p-1`}
             >
-              {drawing && data && template ? (
-                <Kind template={template} drawing={drawing} data={data} />
+              {drawing && data && template && style ? (
+                <Kind template={template} style={style} drawing={drawing} data={data} />
               ) : (
                 <span className="block aspect-video" />
               )}
@@ -107,10 +112,20 @@ function KindsInGroups({
 }
 
 /** A kind of page as the house wears it, with sample words. */
-function Kind({ template, drawing, data }: { template: Template; drawing: Drawing; data: DesignData }) {
+function Kind({
+  template,
+  style,
+  drawing,
+  data,
+}: {
+  template: Template;
+  style: HouseStyle;
+  drawing: Drawing;
+  data: DesignData;
+}) {
+  const { fieldSets } = useDesk("fieldSets");
   const list = useMemo(() => [template], [template]);
-  const style = HOUSE_STYLES.find(({ name }) => name === data.worn) ?? HOUSE_STYLES[0];
-  const pages = useLaidOut(list, style as (typeof HOUSE_STYLES)[number], drawing, data.samples);
+  const pages = useLaidOut(list, style, drawing, fieldSets, data.samples);
   return (
     <span aria-hidden="true" className="block">
       <PagePicture pages={pages} drawing={drawing} atMs={RESTING_MS} label={template.name} ground="#2a221d" />

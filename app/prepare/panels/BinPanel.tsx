@@ -2,6 +2,7 @@ import { ArchiveRestore } from "lucide-react";
 import { useEffect, useState } from "react";
 import type { CueDoc } from "../../../core/rundown/cueDoc.ts";
 import { ask } from "../../api/call.ts";
+import { useDesk } from "../../desk/deskContext.ts";
 import { useLocale } from "../../desk/useLocale.ts";
 import { CloseButton } from "../../ui/CloseButton.tsx";
 import { cueKindName, typedTitle } from "../../ui/describeCue.ts";
@@ -25,6 +26,7 @@ export function BinPanel({
   onClose: () => void;
 }) {
   const locale = useLocale();
+  const { fieldSets } = useDesk("fieldSets");
   const [deleted, setDeleted] = useState<readonly Deleted[]>();
   // biome-ignore lint/correctness/useExhaustiveDependencies: asked for again when the rundown changes
   useEffect(() => {
@@ -48,14 +50,14 @@ export function BinPanel({
           <li key={cueId} className="flex items-center gap-3 text-[15px]">
             <button
               type="button"
-              aria-label={`Put ${typedTitle(doc)} back`}
+              aria-label={`Put ${typedTitle(doc, fieldSets)} back`}
               onClick={() => void onAdd(doc)}
               className={toolClass}
             >
               <ArchiveRestore aria-hidden="true" className="size-4.5" />
             </button>
-            <span className="min-w-0 truncate font-semibold">{typedTitle(doc)}</span>
-            <span className="shrink-0 text-second">{cueKindName(doc)}</span>
+            <span className="min-w-0 truncate font-semibold">{typedTitle(doc, fieldSets)}</span>
+            <span className="shrink-0 text-second">{cueKindName(doc, fieldSets)}</span>
             <span className="ml-auto shrink-0 font-mono text-[14px] text-second">
               {formatTimeOfDay(atMs, locale)}
             </span>

@@ -2,13 +2,11 @@ import { useMemo, useState } from "react";
 import { bulkPages, guessMapping, MOST_BULK_PAGES, readRows } from "../../../core/rundown/bulkPages.ts";
 import type { CueDoc } from "../../../core/rundown/cueDoc.ts";
 import { fieldKind } from "../../../core/scene/fieldKinds.ts";
-import { PAGE_FIELD_SETS } from "../../../designs/fieldSets.ts";
+import { isForPages } from "../../../core/scene/fieldSet.ts";
+import { useDesk } from "../../desk/deskContext.ts";
 import { fieldClass } from "../../ui/Labelled.tsx";
 
 const SHOWN_ROWS = 6;
-const OFFERED = PAGE_FIELD_SETS.filter(({ fields }) =>
-  fields.some(({ kind }) => fieldKind(kind).takesColumns),
-);
 
 /** Pasted lines or cells as pages: which kind, which column is which field, and how they will be, before any is added. */
 export function BulkPages({
@@ -20,9 +18,13 @@ export function BulkPages({
   onAdd: (docs: readonly CueDoc[]) => Promise<void>;
   onSong: () => void;
 }) {
+  const { fieldSets } = useDesk("fieldSets");
+  const offered = [...fieldSets.values()].filter(
+    (set) => isForPages(set) && set.fields.some(({ kind }) => fieldKind(kind).takesColumns),
+  );
   const [fieldSetId, setFieldSetId] = useState("name");
   const [chosen, setChosen] = useState<Readonly<Record<string, string | null>>>({});
-  const fieldSet = OFFERED.find(({ id }) => id === fieldSetId) ?? OFFERED[0];
+  const fieldSet = offered.find(({ id }) => id === fieldSetId) ?? offered[0];
   const pasted = useMemo(
     () => readRows(text, fieldSet?.fields.flatMap(({ name, label }) => [name, label]) ?? []),
     [text, fieldSet],
@@ -55,7 +57,7 @@ export function BulkPages({
             onChange={(event) => setFieldSetId(event.target.value)}
             className={`${fieldClass} w-auto! text-[15px]`}
           >
-            {OFFERED.map(({ id, name }) => (
+            {offered.map(({ id, name }) => (
               <option key={id} value={id}>
                 {name}
               </option>

@@ -7,7 +7,6 @@ import type { DeskCue } from "../../desk/deskCues.ts";
 import { missingOf } from "../../desk/missingCredits.ts";
 import { useDeskData } from "../../desk/useDeskData.ts";
 import { CloseButton } from "../../ui/CloseButton.tsx";
-import { cueTitle } from "../../ui/describeCue.ts";
 import { fieldClass, Labelled } from "../../ui/Labelled.tsx";
 
 /** The venue's licence for this event, and what the credits of its songs do not say yet. */
@@ -66,7 +65,7 @@ export function CreditsPanel({
                 className="flex min-h-9 w-full items-baseline gap-3 border-t border-edge py-1.5 text-left text-[15px] hover:text-act"
               >
                 <span className="w-56 shrink-0 truncate font-semibold">
-                  {cue.index + 1} · {cueTitle(cue.view.doc, cue.ready?.content)}
+                  {cue.index + 1} · {cue.title}
                 </span>
                 <span className="text-attention">{nameMissing(what)}</span>
               </button>

@@ -1,14 +1,12 @@
 import { useMemo, useState } from "react";
 import type { Edit, EditOutcome } from "../../../core/rundown/edits.ts";
 import { findInCue } from "../../../core/rundown/replaceWords.ts";
-import { FIELD_SETS } from "../../../designs/fieldSets.ts";
+import { useDesk } from "../../desk/deskContext.ts";
 import type { DeskCue } from "../../desk/deskCues.ts";
 import { CheckBox } from "../../ui/CheckBox.tsx";
 import { CloseButton } from "../../ui/CloseButton.tsx";
-import { cueTitle } from "../../ui/describeCue.ts";
 import { fieldClass, Labelled } from "../../ui/Labelled.tsx";
 
-const BY_ID = new Map(FIELD_SETS.map((set) => [set.id, set]));
 const SHOWN_PLACES = 60;
 
 /** Words found all over the rundown, each place in its line, and replaced in one cue or in all; one undo takes it back. */
@@ -23,6 +21,7 @@ export function ReplacePanel({
   onChoose: (cueId: string) => void;
   onClose: () => void;
 }) {
+  const { fieldSets } = useDesk("fieldSets");
   const [find, setFind] = useState("");
   const [by, setBy] = useState("");
   const [matchCase, setMatchCase] = useState(false);
@@ -31,10 +30,10 @@ export function ReplacePanel({
   const found = useMemo(
     () =>
       cues.flatMap((cue) => {
-        const places = findInCue(cue.view.doc, { find, matchCase, wholeWords }, BY_ID);
+        const places = findInCue(cue.view.doc, { find, matchCase, wholeWords }, fieldSets);
         return places.length > 0 ? [{ cue, places }] : [];
       }),
-    [cues, find, matchCase, wholeWords],
+    [cues, find, matchCase, wholeWords, fieldSets],
   );
   const count = found.reduce((sum, { places }) => sum + places.length, 0);
   const replace = async (cueIds: readonly string[] | null) => {
@@ -107,7 +106,7 @@ export function ReplacePanel({
                 onClick={() => onChoose(cue.view.cueId)}
                 className="w-44 shrink-0 truncate text-left text-[15px] font-semibold hover:text-act"
               >
-                {cue.index + 1} · {cueTitle(cue.view.doc, cue.ready?.content)}
+                {cue.index + 1} · {cue.title}
               </button>
               <span className="min-w-0 flex-1">
                 {places.slice(0, 5).map(({ where, line, from, to }, at) => (

@@ -2,8 +2,8 @@ import type { LucideIcon } from "lucide-react";
 import type { ComponentType } from "react";
 import type { Anchor } from "../../../../core/rundown/anchor.ts";
 import type { CueDoc } from "../../../../core/rundown/cueDoc.ts";
+import type { DeskOutfit } from "../../../../core/wire/deskDesigns.ts";
 import type { DeskCue } from "../../../desk/deskCues.ts";
-import type { DeskOutfit } from "../../../desk/outfit.ts";
 
 export interface CueFormProps<D> {
   readonly cue: DeskCue;

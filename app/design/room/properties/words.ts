@@ -1,0 +1,48 @@
+/** Words for what the format calls by a name of one word: a name parted at its capitals says itself, but for these. */
+const WORDS: Readonly<Record<string, string>> = {
+  none: "none",
+  solid: "one colour",
+  linear: "gradient, straight",
+  radial: "gradient, round",
+  picture: "picture",
+  field: "a field",
+  fixed: "these words",
+  written: "words with fields",
+  color: "colour",
+  media: "of the library",
+  library: "of the library, by name",
+  asTyped: "as typed",
+  upper: "CAPITALS",
+  lower: "small letters",
+  title: "Every Word",
+  fit: "shrink to fit",
+  wrap: "wrap, keep the size",
+  condense: "narrow the letters",
+  clip: "cut at the box",
+  start: "start",
+  center: "middle",
+  end: "end",
+  soFar: "those so far",
+  ofStep: "those of the step",
+  always: "always",
+  empty: "a field is empty",
+  notEmpty: "a field is not empty",
+  equals: "a field says",
+  contains: "a field has in it",
+  longerThan: "a field is longer than",
+  number: "a number is",
+  drawn: "another object is shown",
+  notDrawn: "another object is not shown",
+  all: "all of these",
+  any: "any of these",
+  atMost: "at most",
+  atLeast: "at least",
+  below: "below",
+  above: "over",
+  equal: "equal to",
+};
+
+export const wordFor = (name: string): string =>
+  Object.hasOwn(WORDS, name)
+    ? (WORDS[name] as string)
+    : name.replace(/([a-z])([A-Z])/g, "$1 $2").toLowerCase();

@@ -1,0 +1,6 @@
+/** Where something of the library is used. */
+export type MediaUse =
+  | { readonly kind: "cue"; readonly cueId: string; readonly title: string }
+  | { readonly kind: "template"; readonly templateId: string; readonly name: string }
+  /** Another evening than the open one. */
+  | { readonly kind: "evening"; readonly name: string; readonly cues: number };

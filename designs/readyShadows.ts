@@ -1,0 +1,32 @@
+import type { z } from "zod";
+import type { shadowSchema } from "../core/scene/houseStyle.ts";
+
+type Shadows = readonly z.infer<typeof shadowSchema>[];
+
+const shadow = (color: string, blurPx: number, offsetXPx = 0, offsetYPx = 0) => ({
+  color,
+  blurPx,
+  offsetXPx,
+  offsetYPx,
+});
+
+/**
+ * Shadows with which words stay readable on any picture: beside the edge of a stroke what lies beneath is dark enough for light
+ * words were it white, and light enough for dark words were it black. In colours of their own: a style's may be either.
+ */
+export const READY_SHADOWS: readonly { readonly name: string; readonly shadows: Shadows }[] = [
+  {
+    name: "light words: soft",
+    shadows: [shadow("#000000e6", 10, 0, 2), shadow("#000000bf", 28, 0, 4), shadow("#00000099", 8)],
+  },
+  { name: "light words: close", shadows: [shadow("#000000f2", 6, 0, 1), shadow("#000000cc", 6)] },
+  {
+    name: "light words: to the lower right",
+    shadows: [shadow("#000000f2", 4, 3, 3), shadow("#000000e6", 8), shadow("#00000099", 8)],
+  },
+  {
+    name: "dark words: soft",
+    shadows: [shadow("#ffffffe6", 10, 0, 2), shadow("#ffffffbf", 28, 0, 4), shadow("#ffffff99", 8)],
+  },
+  { name: "dark words: close", shadows: [shadow("#fffffff2", 6, 0, 1), shadow("#ffffffcc", 6)] },
+];

@@ -1,0 +1,34 @@
+import type { HouseStyle } from "../../core/scene/houseStyle.ts";
+import { contentsOf } from "../../core/show/state.ts";
+import type { ContentStore } from "../store/contentStore.ts";
+import type { DesignStore } from "../store/designStore.ts";
+import { pinnedBy } from "../store/pinnedBy.ts";
+import type { ShowHost } from "./showHost.ts";
+
+interface Parts {
+  readonly designs: DesignStore;
+  readonly contents: ContentStore;
+  readonly host: ShowHost;
+}
+
+/** Why a font cannot be taken out, in a sentence; undefined where it can: pages that it is missing from would look otherwise. */
+export function whyFontStays({ designs, contents, host }: Parts, fontId: string): string | undefined {
+  const styles = designs
+    .list("style")
+    .flatMap(
+      ({ draft, published }) => [draft, published?.doc].find((doc) => doc && hasFont(doc, fontId)) ?? [],
+    );
+  if (styles.length > 0)
+    return `${styles.map(({ name }) => `“${name}”`).join(", ")} ${styles.length === 1 ? "uses" : "use"} this font, so it stays. Choose another there first; nothing was changed.`;
+  const onAir = [...contentsOf(host.state)].flatMap((content) => pinnedBy(contents.find(content)));
+  const isOnAir = onAir.some((hash) => {
+    const pinned = contents.find(hash);
+    return pinned?.kind === "style" && hasFont(pinned, fontId);
+  });
+  return isOnAir
+    ? "What is on air, or what undo would bring back, is set in this font, so it stays. Nothing was changed."
+    : undefined;
+}
+
+const hasFont = ({ fonts }: HouseStyle, fontId: string): boolean =>
+  Object.values(fonts).some((typeface) => Object.values(typeface).some((cut) => cut?.includes(fontId)));
