@@ -7,6 +7,7 @@ import { useDrawing } from "../desk/deskContext.ts";
 import type { Drawing } from "../live/drawing.ts";
 import { PagePicture } from "../pictures/PagePicture.tsx";
 import { EXHIBITS } from "./exhibits.ts";
+import { openLayeredPicture } from "./layeredPicture.ts";
 import { PainterCheck } from "./PainterCheck.tsx";
 import { openPaintDoor } from "./paintDoor.ts";
 
@@ -64,6 +65,7 @@ function Row({ name, page, drawing }: { name: string; page: LaidOutPage; drawing
           atMs={atMs}
           label={`${name} at ${atMs} ms`}
           ground="linear-gradient(120deg, #24384a, #6b5b4a)"
+          open={openLayeredPicture}
         />
       ))}
     </>

@@ -4,16 +4,17 @@ import { placementsAt } from "../../core/compose/placements.ts";
 import type { LaidOutPage } from "../../core/scene/part.ts";
 import type { Drawing } from "../live/drawing.ts";
 import { arrival } from "./arrival.ts";
-import { openFlatPicture } from "./flatPicture.ts";
+import { type OpenPicture, openFlatPicture } from "./flatPicture.ts";
 import { useDeviceWidth } from "./useDeviceWidth.ts";
 
-/** Laid-out pages one over the other, at one instant of their life, by the very code that draws the outputs. */
+/** Laid-out pages one over the other, at one instant of their life, composed by the code that composes the outputs. */
 export function PagePicture({
   pages,
   drawing,
   atMs,
   label,
   ground,
+  open = openFlatPicture,
 }: {
   pages: readonly LaidOutPage[];
   drawing: Drawing;
@@ -21,6 +22,7 @@ export function PagePicture({
   label: string;
   /** CSS background beneath the pages. */
   ground: string;
+  open?: OpenPicture;
 }) {
   const frame = useRef<HTMLDivElement>(null);
   const widthPx = useDeviceWidth(frame);
@@ -32,12 +34,10 @@ export function PagePicture({
     const pieces = pages.flatMap((laidOut, i) =>
       composeSlot(arrival, `page${i}`, () => ({ templateHash: "one", laidOut })),
     );
-    const picture = openFlatPicture(frame.current, drawing, scale, first, () =>
-      placementsAt({ pieces }, atMs, first),
-    );
+    const picture = open(frame.current, drawing, scale, first, () => placementsAt({ pieces }, atMs, first));
     picture.draw();
     return picture.discard;
-  }, [pages, drawing, widthPx, atMs, first]);
+  }, [pages, drawing, widthPx, atMs, first, open]);
 
   return (
     <div

@@ -4,10 +4,19 @@ import { PlateCache } from "../../painters/plateCache.ts";
 import type { Drawing } from "../live/drawing.ts";
 import standIn from "./standInPicture.svg";
 
-export interface FlatPicture {
+export interface OpenedPicture {
   readonly draw: () => void;
   readonly discard: () => void;
 }
+
+/** Opens a picture in an element, at a scale of device pixels to each pixel of the page. */
+export type OpenPicture = (
+  root: HTMLElement,
+  drawing: Drawing,
+  scale: number,
+  size: { readonly widthPx: number; readonly heightPx: number },
+  placements: () => readonly Placement[],
+) => OpenedPicture;
 
 /** What stands in for the program picture, loaded once. */
 let program: HTMLImageElement | undefined;
@@ -15,17 +24,14 @@ const PROGRAM_SIZE = { widthPx: 1920, heightPx: 1080 };
 /** Of one canvas, 64 MiB: what is looked at closer than that is stretched, instead of half a gigabyte for a corner of it. */
 const MOST_PIXELS = 16 * 1024 * 1024;
 
-/**
- * A picture on one canvas in an element, drawn when it is asked for and again when a file of it has come.
- * @param wantedScale device pixels to each pixel of the page
- */
-export function openFlatPicture(
-  root: HTMLElement,
-  drawing: Drawing,
-  wantedScale: number,
-  { widthPx, heightPx }: { readonly widthPx: number; readonly heightPx: number },
-  placements: () => readonly Placement[],
-): FlatPicture {
+/** A picture on one canvas, drawn when it is asked for and again when a file of it has come. */
+export const openFlatPicture: OpenPicture = (
+  root,
+  drawing,
+  wantedScale,
+  { widthPx, heightPx },
+  placements,
+) => {
   program ??= Object.assign(new Image(), { src: standIn });
   const image = program;
   const scale = Math.min(wantedScale, Math.sqrt(MOST_PIXELS / (widthPx * heightPx)));
@@ -45,4 +51,4 @@ export function openFlatPicture(
       stage.discard();
     },
   };
-}
+};

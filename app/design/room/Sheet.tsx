@@ -6,7 +6,7 @@ import type { LaidOutPage } from "../../../core/scene/part.ts";
 import type { SlotPage } from "../../../core/show/slot.ts";
 import type { Drawing } from "../../live/drawing.ts";
 import { arrival } from "../../pictures/arrival.ts";
-import { type FlatPicture, openFlatPicture } from "../../pictures/flatPicture.ts";
+import { type OpenedPicture, openFlatPicture } from "../../pictures/flatPicture.ts";
 import { RESTING_MS } from "../../pictures/useLaidOut.ts";
 import { Playhead } from "./playhead.ts";
 
@@ -35,7 +35,7 @@ export function Sheet({
   playhead?: Playhead;
 }) {
   const root = useRef<HTMLDivElement>(null);
-  const picture = useRef<FlatPicture>(undefined);
+  const picture = useRef<OpenedPicture>(undefined);
   const { phase, isPlaying, speed, isLoop } = useSyncExternalStore(
     playhead.subscribe,
     playhead.getSnapshot,
