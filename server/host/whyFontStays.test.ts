@@ -1,6 +1,8 @@
 import { afterAll, beforeAll, expect, test } from "vitest";
 import { changesOf } from "../../core/design/designKinds.ts";
+import { pageCue } from "../../core/rundown/cueDoc.ts";
 import type { HouseStyle } from "../../core/scene/houseStyle.ts";
+import { fontWith } from "../../test-support/fontWith.ts";
 import { type OpenShow, openShow } from "../../test-support/openShow.ts";
 import { docOf } from "../store/designStore.ts";
 import { whyFontStays } from "./whyFontStays.ts";
@@ -51,4 +53,24 @@ test("a font stays while a style has it, as a draft or in use, and while the air
   );
   await designs.publish(regatta, { ...by, note: "" });
   expect(kept()).toMatch(/^What is on air, or what undo would bring back, is set in this font/);
+});
+
+test("a font stays while it alone has a letter that is on air", async () => {
+  const { addFont, host, media, rundown } = show.services;
+  const added = await addFont("old-letters", "Old letters.ttf", await media.incoming.hold(fontWith(0x13080)));
+  if (!("font" in added)) throw new Error(added.problem);
+  const why = () => whyFontStays(show.services, added.font.id);
+  const doc = pageCue({ fieldSet: "name", values: { name: "\u{13080}", role: "" } });
+  await rundown.edit("person-under-test", { kind: "addCue", cueId: "old", doc, afterId: null }, 1_000);
+  expect(why()).toBeUndefined();
+  const ready = rundown.ready().find(({ cueId }) => cueId === "old");
+  if (!ready) throw new Error("the page cannot be taken");
+  const target = { cueId: "old", content: ready.hash, step: { occurrence: "page", unit: 0 } };
+  await host.submit(
+    { kind: "take", id: "take-of-old-letters", how: "cut", builtOn: host.state.airRevision, target },
+    { kind: "desk", id: "desk-under-test" },
+  );
+  expect(why()).toBe(
+    "What is on air, or what undo would bring back, has letters that only this font draws, so it stays. Nothing was changed.",
+  );
 });

@@ -1,4 +1,3 @@
-import { FALLBACK_FONTS } from "../../core/text/fontList.ts";
 import { namingLanguage } from "../../core/words/reader/labelWords.ts";
 import { outfitsSeen } from "../rundown/outfitsSeen.ts";
 import { Rundown } from "../rundown/rundown.ts";
@@ -26,7 +25,6 @@ export function openRundown(stores: Stores): {
   readonly ingredients: Ingredients;
 } {
   const { show, fonts, media, screens, scriptures, venue, house, designs } = stores;
-  const fallbackFonts = () => [...FALLBACK_FONTS, ...fonts.list().map(({ id }) => id)];
   const findMedia = (id: string) => media.find(id)?.hash;
   const findMediaByName = (name: string) => media.list().find(({ info }) => info.name === name)?.hash;
   let language = namingLanguage(venue.settings.language);
@@ -36,7 +34,7 @@ export function openRundown(stores: Stores): {
     fieldSets: fieldSetsOf(designs),
     wardrobes,
     style: show.style,
-    fallbackFonts: fallbackFonts(),
+    fallbackFonts: fonts.fallback,
     shaper: stores.shaper,
     findMedia,
     findMediaByName,
@@ -89,12 +87,12 @@ export function openRundown(stores: Stores): {
       },
       addFont: async (id, name, file, signal) => {
         const added = await fonts.add(id, name, file, signal);
-        if ("font" in added) rundown.setContext({ fallbackFonts: fallbackFonts() });
+        if ("font" in added) rundown.setContext({ fallbackFonts: fonts.fallback });
         return added;
       },
       removeFont: async (id) => {
         const removed = await fonts.remove(id);
-        if (removed) rundown.setContext({ fallbackFonts: fallbackFonts() });
+        if (removed) rundown.setContext({ fallbackFonts: fonts.fallback });
         return removed;
       },
     },

@@ -1,5 +1,6 @@
 import { readFile } from "node:fs/promises";
 import { type FontEmbedding, fontEmbedding } from "../../core/text/fontEmbedding.ts";
+import { FALLBACK_FONTS } from "../../core/text/fontList.ts";
 import type { Shaper } from "../../core/text/shaper.ts";
 import type { Aside } from "../aside/aside.ts";
 import type { IncomingFile } from "../files/incoming.ts";
@@ -60,6 +61,22 @@ export class FontStore {
 
   list(): AddedFont[] {
     return [...this.#fonts.values()];
+  }
+
+  /** In the order in which they are asked for a letter that a style's own fonts lack. */
+  get fallback(): readonly string[] {
+    return [...FALLBACK_FONTS, ...this.#fonts.keys()];
+  }
+
+  /** Whether words that a style's own fonts lack letters for would be set in this one, because none before it has them. */
+  standsIn(id: string, words: string): boolean {
+    if (!this.#fonts.has(id)) return false;
+    const before = this.fallback.slice(0, this.fallback.indexOf(id));
+    const hasLetter = (fontId: string, letter: string) =>
+      this.#shaper.hasGlyph(fontId, letter.codePointAt(0) as number);
+    return [...new Set(words)].some(
+      (letter) => hasLetter(id, letter) && !before.some((fontId) => hasLetter(fontId, letter)),
+    );
   }
 
   /** Takes a font in; the file goes from where it came in, kept or not. @returns a sentence when it is no whole font */

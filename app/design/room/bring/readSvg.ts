@@ -32,7 +32,7 @@ export async function readSvg(file: File): Promise<CleanSvg | { readonly problem
   return {
     kind: "svg",
     name: file.name,
-    address: URL.createObjectURL(new Blob([String(clean)], { type: "image/svg+xml" })),
+    address: `data:image/svg+xml;charset=utf-8,${encodeURIComponent(String(clean))}`,
     drawing: svgShapes(nodeOf(root)),
   };
 }
