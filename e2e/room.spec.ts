@@ -232,3 +232,23 @@ test("looked at as close as can be, the canvas is no larger than a window can ke
   await page.keyboard.press("0");
   await expect.poll(area).toEqual([before, width]);
 });
+
+test("words say how large and narrow they come out, and how well they are read whatever is behind them", async ({
+  page,
+  show,
+}) => {
+  await openRoom(page, show.base, "full-name");
+  await choose(page, "name");
+  const size = page.getByText(/^On the canvas: /);
+  const contrast = page.getByText(/^Whatever is behind: /);
+  await expect(size).toHaveText(/^On the canvas: [\d.]+ px$/);
+  await expect(contrast).toHaveText(/: [4-9]\.\d : 1, (very )?well read$/);
+  await page.getByLabel("Readable on any picture").selectOption({ label: "no shadow" });
+  // Its outline is left.
+  await expect(contrast).toHaveText(/: 3\.\d : 1, for large words only$/);
+  await page
+    .getByRole("combobox", { name: "In its box", exact: true })
+    .selectOption({ label: "narrow the letters" });
+  await put(page, "Width", "300");
+  await expect(size).toHaveText(/ px, narrowed to \d\d %/);
+});

@@ -164,6 +164,8 @@ export interface Part {
 export interface TextSize {
   readonly objectId: string;
   readonly sizePx: number;
+  /** The share of their width that narrowed letters have; 1 is as designed. */
+  readonly condensed: number;
   readonly fits: boolean;
 }
 

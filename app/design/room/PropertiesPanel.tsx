@@ -1,4 +1,4 @@
-import { Fragment } from "react";
+import { Fragment, type ReactNode } from "react";
 import type { Rect } from "../../../core/design/edit/objects.ts";
 import { groupShape } from "../../../core/scene/kinds/group.ts";
 import type { Motion } from "../../../core/scene/motion.ts";
@@ -24,6 +24,7 @@ export function PropertiesPanel({
   box,
   canvas,
   text,
+  contrast,
   onChange,
   onPlace,
 }: {
@@ -32,6 +33,8 @@ export function PropertiesPanel({
   canvas: Template["canvas"];
   /** How large its words are on the canvas. */
   text: TextSize | undefined;
+  /** How well they are read. */
+  contrast: ReactNode;
   onChange: (title: string, name: string, value: unknown) => void;
   onPlace: (to: Rect) => void;
 }) {
@@ -70,10 +73,14 @@ export function PropertiesPanel({
                 />
               )}
               {group === "Letters" && text && (
-                <p className="text-[14px] text-paper" aria-live="polite">
-                  On the canvas: {Math.round(text.sizePx * 10) / 10} px
-                  {!text.fits && <span className="text-attention">, and not all of it fits</span>}
-                </p>
+                <>
+                  <p className="text-[14px] text-paper" aria-live="polite">
+                    On the canvas: {Math.round(text.sizePx * 10) / 10} px
+                    {text.condensed < 1 && `, narrowed to ${Math.floor(text.condensed * 100)} %`}
+                    {!text.fits && <span className="text-attention">, and not all of it fits</span>}
+                  </p>
+                  {contrast}
+                </>
               )}
               {own.map((property) => (
                 <Fragment key={property.name}>

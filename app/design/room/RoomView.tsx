@@ -56,6 +56,7 @@ import { useRoom, useRoomSnapshot } from "./useRoom.ts";
 import { useRoomActs } from "./useRoomActs.ts";
 import { problemsOf, useTemplatePage } from "./useTemplatePage.ts";
 import { Versions } from "./Versions.tsx";
+import { WordsContrast } from "./WordsContrast.tsx";
 
 /** The room in which a template is made. */
 export function RoomView(data: RoomData) {
@@ -439,6 +440,14 @@ function OpenRoom({ data, drawing }: { data: RoomData; drawing: Drawing }) {
                   box={boxes.get(object.id)}
                   canvas={template.canvas}
                   text={page.texts.find(({ objectId }) => objectId === object.id)}
+                  contrast={
+                    <WordsContrast
+                      page={page}
+                      drawing={drawing}
+                      objectId={object.id}
+                      box={boxes.get(object.id)}
+                    />
+                  }
                   onChange={(title, name, value) =>
                     edit(
                       `Change ${title.toLowerCase()}`,

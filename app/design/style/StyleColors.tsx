@@ -1,19 +1,13 @@
 import { X } from "lucide-react";
-import { contrastsOf, type Legibility } from "../../../core/design/edit/styleContrast.ts";
+import { contrastsOf } from "../../../core/design/edit/styleContrast.ts";
 import type { HouseStyle } from "../../../core/scene/houseStyle.ts";
 import type { Sample } from "../../api/loaded.ts";
+import { ContrastFigure } from "../ContrastFigure.tsx";
 import { boxClass, smallButton } from "../room/properties/styles.ts";
 import type { EditStyle } from "./editStyle.ts";
 import { NewToken } from "./NewToken.tsx";
 import { PictureColors } from "./PictureColors.tsx";
 import { COLOR_WORDS, colorName } from "./styleWords.ts";
-
-const LEGIBLE: Readonly<Record<Legibility, string>> = {
-  best: "very well read",
-  enough: "well read",
-  large: "for large words only",
-  little: "hard to read",
-};
 
 /** The colours of a style, each with how well it is read on what lies behind it. */
 export function StyleColors({
@@ -71,13 +65,12 @@ export function StyleColors({
           {contrasts
             .filter(({ over }) => over === token)
             .map(({ under, ratio, legibility }) => (
-              <span
-                key={under}
-                className={`col-span-3 col-start-2 text-[14px] ${legibility === "little" ? "font-semibold text-attention" : "text-second"}`}
-              >
-                on {colorName(under).toLowerCase()}{" "}
-                <span className="font-mono">{(Math.floor(ratio * 10) / 10).toFixed(1)} : 1</span>,{" "}
-                {LEGIBLE[legibility]}
+              <span key={under} className="col-span-3 col-start-2">
+                <ContrastFigure
+                  on={`on ${colorName(under).toLowerCase()}`}
+                  ratio={ratio}
+                  legibility={legibility}
+                />
               </span>
             ))}
         </div>

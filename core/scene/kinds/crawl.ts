@@ -107,7 +107,7 @@ export const crawlKind = defineKind({
       }
     })();
     const pxPerMs = pxPerSecondOf(speed, travelPx(boxPx, strip.lengthPx), context.frameRate) / 1_000;
-    context.reportText({ objectId: object.id, sizePx: strip.sizePx, fits: true });
+    context.reportText({ objectId: object.id, sizePx: strip.sizePx, condensed: 1, fits: true });
     return [
       makePart(object, context, at, {
         kind: "strip",

@@ -49,7 +49,7 @@ export const figuresKind = defineKind({
       context.shaper,
       object.blurPx * scale,
     );
-    context.reportText({ objectId: object.id, sizePx: set.sizePx, fits: true });
+    context.reportText({ objectId: object.id, sizePx: set.sizePx, condensed: 1, fits: true });
     return [
       makePart(object, context, at, {
         kind: "figures",

@@ -1,0 +1,76 @@
+import { beforeAll, describe, expect, test } from "vitest";
+import type { SceneObject } from "../core/scene/objectKinds.ts";
+import type { Shaper } from "../core/text/shaper.ts";
+import { box } from "../designs/parts.ts";
+import { READY_SHADOWS } from "../designs/readyShadows.ts";
+import { loadShaper } from "../server/fonts/shippedFonts.ts";
+import { serverPaintKit } from "../server/stills/serverCanvas.ts";
+import { make } from "../test-support/designs.ts";
+import { lay, templateOf } from "../test-support/pages.ts";
+import { contrastOfWords } from "./contrastOfWords.ts";
+
+const BOX = { x: 200, y: 100, width: 900, height: 140 };
+const SLOT = [
+  {
+    startAtMs: 0,
+    sinceMs: 0,
+    page: { cueId: "one", content: "0".repeat(64), step: { occurrence: "page", unit: 0 } },
+    how: "cut" as const,
+    endsAtMs: null,
+    lastsMs: 10_000,
+    effectMs: null,
+  },
+];
+
+let shaper: Shaper;
+beforeAll(async () => {
+  shaper = await loadShaper();
+});
+
+const words = (more: object = {}) =>
+  make("text", {
+    id: "words",
+    box: box(BOX.x, BOX.y, BOX.width, BOX.height),
+    words: { kind: "fixed", text: "Harbour lamp" },
+    maxSizePx: 96,
+    minSizePx: 96,
+    fill: { kind: "solid", color: "#ffffff" },
+    shadows: [],
+    ...more,
+  });
+const ground = (color: string) =>
+  make("rectangle", { id: "ground", box: box(0, 0, 1920, 400), fill: { kind: "solid", color } });
+const contrast = (...objects: SceneObject[]) =>
+  contrastOfWords(
+    lay(templateOf(...objects), {}, shaper),
+    { objectId: "words", box: BOX },
+    { slot: SLOT, atMs: 5_000 },
+    serverPaintKit(shaper),
+  );
+
+describe("how well words are read where they are", () => {
+  test.each([
+    ["#000000", 21],
+    ["#767676", 4.54],
+    ["#ffffff", 1],
+  ])("white on %s: %d to 1, as the standard has it", (color, ratio) => {
+    expect(contrast(ground(color), words())).toBeCloseTo(ratio, 1);
+  });
+
+  test("white over nothing may be over white; a shadow for any picture keeps it readable", () => {
+    expect(contrast(words())).toBe(1);
+    const [light] = READY_SHADOWS;
+    expect(contrast(words({ shadows: light?.shadows }))).toBeGreaterThan(3);
+  });
+
+  test("an outline counts, what lies over the words counts, and what has no words has no figure", () => {
+    expect(contrast(words({ stroke: { color: "#000000", widthPx: 8 } }))).toBeGreaterThan(7);
+    const veil = make("rectangle", {
+      id: "veil",
+      box: box(0, 0, 1920, 400),
+      fill: { kind: "solid", color: "#000000b0" },
+    });
+    expect(contrast(ground("#000000"), words(), veil)).toBeLessThan(7);
+    expect(contrast(ground("#000000"))).toBeNull();
+  });
+});
