@@ -108,8 +108,11 @@ describe("layout", () => {
     const long = strap({ name: "Bartholomew Featherstonehaugh of the Ropewalk", role: "x" });
     const { bounds } = plateOf(long.parts, "name").picture;
     expect(bounds.x + bounds.width + partOf(long.parts, "name").at.x).toBeLessThan(150 + 880 + 40);
+    const [{ condensed = 1 } = {}] = long.texts.filter(({ objectId }) => objectId === "name");
+    expect(condensed).toBeGreaterThan(0.4);
+    expect(condensed).toBeLessThan(1);
     const much = lay(band.lyrics, { words: "lamp ".repeat(600), credit: "" }, bench.shaper);
-    expect(much.texts).toEqual([{ objectId: "words", sizePx: 26, fits: false }]);
+    expect(much.texts).toEqual([{ objectId: "words", sizePx: 26, condensed: 1, fits: false }]);
     expect(much.findings).toMatchObject([
       { code: "overflow", severity: "warning", subject: { kind: "object", id: "words" } },
     ]);
