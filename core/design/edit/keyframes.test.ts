@@ -1,5 +1,6 @@
 import { describe, expect, test } from "vitest";
 import { type Easing, easeAt } from "../../motion/easing.ts";
+import { REST } from "../../motion/pose.ts";
 import { MOVING_PROPERTIES, type Track, trackAt, trackSchema } from "../../motion/track.ts";
 import type { Motion } from "../../scene/motion.ts";
 import { motionSchema, STILL } from "../../scene/motion.ts";
@@ -50,6 +51,14 @@ describe("keyframes", () => {
     for (let ms = 0; ms <= 300; ms += 25)
       expect(trackAt(more[0] as Track, ms)).toBeCloseTo(trackAt(FADE, ms), 6);
     expect(addKeyframe([FADE], 0, 300)).toEqual([FADE]);
+  });
+
+  test.each(MOVING_PROPERTIES)("a new track of %s begins elsewhere and comes to where parts rest", (property) => {
+    const comes = newTrack(property, "enter");
+    expect(trackAt(comes, 10_000)).toBe(REST[property]);
+    expect(trackAt(comes, 0)).not.toBe(REST[property]);
+    expect(trackAt(newTrack(property, "exit"), 0)).toBe(REST[property]);
+    expect(trackAt(newTrack(property, "stay"), 0)).toBe(REST[property]);
   });
 
   test("the last one taken away takes its track with it, and the last track a loop", () => {

@@ -1,4 +1,5 @@
 import type { Easing } from "../../motion/easing.ts";
+import { REST } from "../../motion/pose.ts";
 import {
   LONGEST_LOOP_MS,
   LONGEST_MOTION_MS,
@@ -60,34 +61,11 @@ export function withTracks(motion: Motion, band: Band, tracks: readonly Track[])
 export const longestIn = (motion: Motion, band: Band): number =>
   band === "stay" ? Math.min(LONGEST_LOOP_MS, motion.stay?.periodMs ?? USUAL_LOOP_MS) : LONGEST_MOTION_MS;
 
-/** Where a property is when nothing moves it. */
-const REST: Readonly<Record<MovingProperty, number>> = {
-  offsetXPx: 0,
-  offsetYPx: 0,
-  scale: 1,
-  scaleX: 1,
-  scaleY: 1,
-  rotationDeg: 0,
-  opacity: 1,
-  clipLeft: 0,
-  clipTop: 0,
-  clipRight: 0,
-  clipBottom: 0,
-  blur: 0,
-  tint: 0,
-  color: 0,
-  width: 1,
-  height: 1,
-  corners: 1,
-  lineDrawn: 1,
-  gradientDeg: 0,
-  squeeze: 0,
-};
 /** Where it comes from, or goes to, when it is first set to move. */
 const AWAY: Readonly<Record<MovingProperty, number>> = {
   ...{ offsetXPx: -120, offsetYPx: 60, scale: 0.6, scaleX: 0, scaleY: 0, rotationDeg: -15, opacity: 0 },
   ...{ clipLeft: 1, clipTop: 1, clipRight: 1, clipBottom: 1, blur: 1, tint: 1, color: 1 },
-  ...{ width: 0, height: 0, corners: 0, lineDrawn: 0, gradientDeg: -90, squeeze: 1 },
+  ...{ width: 0, height: 0, corners: 0, lineDrawn: 0, gradientDeg: -90, squeeze: 0 },
 };
 
 /** A track of a property for a band: from away to rest where something comes, to away where it goes, there and back in a loop. */

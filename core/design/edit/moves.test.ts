@@ -1,11 +1,10 @@
 import { describe, expect, test } from "vitest";
+import { REST } from "../../motion/pose.ts";
 import { trackAt, trackSchema } from "../../motion/track.ts";
 import { STILL } from "../../scene/motion.ts";
 import { type MoveWish, READY_MOVES, SETTLE, SIDES, tracksOf, wishOf, withEnter } from "./moves.ts";
 
 const WISH: MoveWish = { move: "slide", from: "left", durationMs: 400, delayMs: 100, easing: SETTLE };
-/** What a property is when nothing moves it. */
-const REST: Readonly<Record<string, number>> = { opacity: 1, scale: 1, scaleX: 1, scaleY: 1 };
 
 describe("ready moves", () => {
   test.each(READY_MOVES.flatMap((move) => SIDES.map((from) => [move, from] as const)))(
@@ -15,8 +14,8 @@ describe("ready moves", () => {
       const tracks = tracksOf(wish);
       for (const one of tracks) {
         expect(trackSchema.parse(one)).toEqual(one);
-        expect(trackAt(one, 500)).toBe(REST[one.property] ?? 0);
-        expect(trackAt(one, 0)).not.toBe(REST[one.property] ?? 0);
+        expect(trackAt(one, 500)).toBe(REST[one.property]);
+        expect(trackAt(one, 0)).not.toBe(REST[one.property]);
       }
       // Of what has no side, any is as good.
       expect(tracksOf(wishOf(tracks) as MoveWish)).toEqual(tracks);
