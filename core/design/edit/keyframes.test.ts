@@ -53,13 +53,16 @@ describe("keyframes", () => {
     expect(addKeyframe([FADE], 0, 300)).toEqual([FADE]);
   });
 
-  test.each(MOVING_PROPERTIES)("a new track of %s begins elsewhere and comes to where parts rest", (property) => {
-    const comes = newTrack(property, "enter");
-    expect(trackAt(comes, 10_000)).toBe(REST[property]);
-    expect(trackAt(comes, 0)).not.toBe(REST[property]);
-    expect(trackAt(newTrack(property, "exit"), 0)).toBe(REST[property]);
-    expect(trackAt(newTrack(property, "stay"), 0)).toBe(REST[property]);
-  });
+  test.each(MOVING_PROPERTIES)(
+    "a new track of %s begins elsewhere and comes to where parts rest",
+    (property) => {
+      const comes = newTrack(property, "enter");
+      expect(trackAt(comes, 10_000)).toBe(REST[property]);
+      expect(trackAt(comes, 0)).not.toBe(REST[property]);
+      expect(trackAt(newTrack(property, "exit"), 0)).toBe(REST[property]);
+      expect(trackAt(newTrack(property, "stay"), 0)).toBe(REST[property]);
+    },
+  );
 
   test("the last one taken away takes its track with it, and the last track a loop", () => {
     const one = { ...FADE, keyframes: FADE.keyframes.slice(0, 1) };
