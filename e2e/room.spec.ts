@@ -1,16 +1,6 @@
 import { largestDifference, pixel, shoot } from "./support/pixels.ts";
 import { add, choose, drag, figure, kept, objects, onCanvas, openRoom, put, status } from "./support/room.ts";
-import {
-  anotherDesk,
-  chooseCue,
-  expect,
-  goTo,
-  openDesk,
-  saved,
-  seqOf,
-  settled,
-  test,
-} from "./support/show.ts";
+import { anotherDesk, chooseCue, expect, goTo, openDesk, saved, takeFound, test } from "./support/show.ts";
 
 test("a name strap from nothing to air: drawn, tied to its fields, published, chosen and taken", async ({
   page,
@@ -56,11 +46,7 @@ test("a name strap from nothing to air: drawn, tied to its fields, published, ch
   await saved(page);
   await goTo(page, "Run");
   const wall = await openOutput(show, 0);
-  const before = await seqOf(wall);
-  await page.keyboard.press("f");
-  await page.getByRole("combobox").fill("Ilse Tarrow");
-  await page.keyboard.press("Control+Enter");
-  await settled(wall, before + 1);
+  await takeFound(page, wall, "Ilse Tarrow");
   const png = await shoot(wall);
   // The bar in the colour of panels of the style, where it was put and no further.
   expect(pixel(png, 20, 910).slice(0, 3)).toEqual([0x13, 0x2a, 0x42]);
@@ -118,11 +104,7 @@ test("what is on air stays to the pixel while its template is edited and publish
 }) => {
   await openDesk(page, show);
   const wall = await openOutput(show, 0);
-  const before = await seqOf(wall);
-  await page.keyboard.press("f");
-  await page.getByRole("combobox").fill("Lantern Evening");
-  await page.keyboard.press("Control+Enter");
-  await settled(wall, before + 1);
+  await takeFound(page, wall, "Lantern Evening");
   const there = await shoot(wall);
 
   await openRoom(page, show.base, "full-title");

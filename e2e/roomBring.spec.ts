@@ -1,7 +1,7 @@
 import { createCanvas } from "@napi-rs/canvas";
 import { pixel, shoot } from "./support/pixels.ts";
 import { figure, kept, objects, openRoom, publish } from "./support/room.ts";
-import { chooseCue, expect, goTo, openDesk, saved, seqOf, settled, test } from "./support/show.ts";
+import { chooseCue, expect, goTo, openDesk, saved, takeFound, test } from "./support/show.ts";
 
 /** A bar on a clear ground, of the size of the canvas. */
 function bed(): Buffer {
@@ -59,11 +59,7 @@ test("a PNG becomes the bed of a strap with two fields, and is on air to the pix
   await saved(page);
   await goTo(page, "Run");
   const wall = await openOutput(show, 0);
-  const before = await seqOf(wall);
-  await page.keyboard.press("f");
-  await page.getByRole("combobox").fill("Ilse Tarrow");
-  await page.keyboard.press("Control+Enter");
-  await settled(wall, before + 1);
+  await takeFound(page, wall, "Ilse Tarrow");
   const png = await shoot(wall);
   expect([pixel(png, 203, 803), pixel(png, 1396, 996)].map((at) => at.slice(0, 3))).toEqual([
     [0xc0, 0x20, 0x50],

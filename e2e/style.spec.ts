@@ -1,5 +1,5 @@
 import { largestDifference, pixel, shoot } from "./support/pixels.ts";
-import { expect, goTo, openDesk, seqOf, settled, test } from "./support/show.ts";
+import { expect, goTo, openDesk, takeFound, test } from "./support/show.ts";
 
 test("the main colour is changed: pictures follow at once, the show when it is told, the air when it is sent", async ({
   page,
@@ -8,11 +8,7 @@ test("the main colour is changed: pictures follow at once, the show when it is t
 }) => {
   await openDesk(page, show);
   const wall = await openOutput(show, 0);
-  const before = await seqOf(wall);
-  await page.keyboard.press("f");
-  await page.getByRole("combobox").fill("Lantern Evening");
-  await page.keyboard.press("Control+Enter");
-  await settled(wall, before + 1);
+  await takeFound(page, wall, "Lantern Evening");
   const there = await shoot(wall);
 
   await page.goto(`${show.base}/design/style/harbour-lamp`);

@@ -121,6 +121,15 @@ export async function seqOf(page: Page): Promise<number> {
   return Number(await output(page).getAttribute("data-seq"));
 }
 
+/** Takes what these words find, from the run view, and waits until the output shows it. */
+export async function takeFound(desk: Page, wall: Page, words: string): Promise<void> {
+  const before = await seqOf(wall);
+  await desk.keyboard.press("f");
+  await desk.getByRole("combobox").fill(words);
+  await desk.keyboard.press("Control+Enter");
+  await settled(wall, before + 1);
+}
+
 /** The words of the steps that the script marks. */
 export async function marked(page: Page, mark: "air" | "next"): Promise<string[]> {
   return page.locator(`[data-mark=${mark}]`).allInnerTexts();
