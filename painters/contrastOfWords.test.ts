@@ -1,7 +1,7 @@
 import { beforeAll, describe, expect, test } from "vitest";
 import type { SceneObject } from "../core/scene/objectKinds.ts";
 import type { Shaper } from "../core/text/shaper.ts";
-import { box } from "../designs/parts.ts";
+import { box, group } from "../designs/parts.ts";
 import { READY_SHADOWS } from "../designs/readyShadows.ts";
 import { loadShaper } from "../server/fonts/shippedFonts.ts";
 import { serverPaintKit } from "../server/stills/serverCanvas.ts";
@@ -72,5 +72,18 @@ describe("how well words are read where they are", () => {
     });
     expect(contrast(ground("#000000"), words(), veil)).toBeLessThan(7);
     expect(contrast(ground("#000000"))).toBeNull();
+  });
+
+  test("words of a group are looked at, and a ground that lies behind them only once it is turned", () => {
+    const whole = box(0, 0, 1920, 1080);
+    const together = group("together", whole, [ground("#767676"), words()]);
+    expect(contrast(together)).toBeCloseTo(4.54, 1);
+    const turned = make("rectangle", {
+      id: "turned",
+      box: box(1200, -1330, 300, 3000),
+      rotationDeg: 90,
+      fill: { kind: "solid", color: "#000000" },
+    });
+    expect(contrast(turned, words())).toBeCloseTo(21, 0);
   });
 });
