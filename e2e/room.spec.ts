@@ -1,6 +1,16 @@
 import { largestDifference, pixel, shoot } from "./support/pixels.ts";
 import { add, choose, drag, figure, kept, objects, onCanvas, openRoom, put, status } from "./support/room.ts";
-import { anotherDesk, chooseCue, expect, goTo, openDesk, saved, takeFound, test } from "./support/show.ts";
+import {
+  anotherDesk,
+  chooseCue,
+  expect,
+  goTo,
+  openDesk,
+  saved,
+  stayUntilOut,
+  takeFound,
+  test,
+} from "./support/show.ts";
 
 test("a name strap from nothing to air: drawn, tied to its fields, published, chosen and taken", async ({
   page,
@@ -43,6 +53,7 @@ test("a name strap from nothing to air: drawn, tied to its fields, published, ch
   await goTo(page, "Prepare");
   await chooseCue(page, "cue-0004");
   await page.getByRole("combobox", { name: "Template" }).selectOption({ label: "Quay strap (Full words)" });
+  await stayUntilOut(page, "cue-0004");
   await saved(page);
   await goTo(page, "Run");
   const wall = await openOutput(show, 0);

@@ -1,7 +1,7 @@
 import { createCanvas } from "@napi-rs/canvas";
 import { pixel, shoot } from "./support/pixels.ts";
 import { figure, kept, objects, openRoom, publish } from "./support/room.ts";
-import { chooseCue, expect, goTo, openDesk, saved, takeFound, test } from "./support/show.ts";
+import { chooseCue, expect, goTo, openDesk, saved, stayUntilOut, takeFound, test } from "./support/show.ts";
 
 /** A bar on a clear ground, of the size of the canvas. */
 function bed(): Buffer {
@@ -56,16 +56,22 @@ test("a PNG becomes the bed of a strap with two fields, and is on air to the pix
   await goTo(page, "Prepare");
   await chooseCue(page, "cue-0004");
   await page.getByRole("combobox", { name: "Template" }).selectOption({ label: "Bed strap (Full words)" });
+  await stayUntilOut(page, "cue-0004");
   await saved(page);
   await goTo(page, "Run");
   const wall = await openOutput(show, 0);
   await takeFound(page, wall, "Ilse Tarrow");
-  const png = await shoot(wall);
-  expect([pixel(png, 203, 803), pixel(png, 1396, 996)].map((at) => at.slice(0, 3))).toEqual([
-    [0xc0, 0x20, 0x50],
-    [0xc0, 0x20, 0x50],
-  ]);
-  expect(pixel(png, 197, 803).slice(0, 3)).not.toEqual([0xc0, 0x20, 0x50]);
+  // The file may come after the words.
+  await expect
+    .poll(async () => {
+      const png = await shoot(wall);
+      return [pixel(png, 203, 803), pixel(png, 1396, 996)].map((at) => at.slice(0, 3));
+    })
+    .toEqual([
+      [0xc0, 0x20, 0x50],
+      [0xc0, 0x20, 0x50],
+    ]);
+  expect(pixel(await shoot(wall), 197, 803).slice(0, 3)).not.toEqual([0xc0, 0x20, 0x50]);
 });
 
 test("a drawing comes as shapes with nothing active in it, a small picture at its own size, a mark in two presses", async ({

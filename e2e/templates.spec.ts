@@ -4,7 +4,17 @@ import SQLite from "better-sqlite3";
 import { fontWith } from "../test-support/fontWith.ts";
 import { brightness, largestDifference, pixel, shoot } from "./support/pixels.ts";
 import type { RunningShow } from "./support/runningShow.ts";
-import { arm, cueButton, expect, goTo, openDesk, saved, scrollTo, test } from "./support/show.ts";
+import {
+  arm,
+  cueButton,
+  expect,
+  goTo,
+  openDesk,
+  saved,
+  scrollTo,
+  stayUntilOut,
+  test,
+} from "./support/show.ts";
 
 async function takeCue(desk: Page, cueId: string): Promise<void> {
   await arm(desk, desk.locator(`[data-step^="${cueId}/"]`).first());
@@ -161,9 +171,7 @@ test("a letter that no font has is a box until a font is added that has it: then
   await openDesk(page, show, "prepare");
   await cueButton(page, "cue-0004").click();
   await page.locator("#edit-cue-0004").fill("\u{13080} Ilse");
-  // It stays until the font is here.
-  await page.locator("#edit-cue-0004-stay").fill("");
-  await page.locator("#edit-cue-0004-stay").press("Tab");
+  await stayUntilOut(page, "cue-0004");
   await saved(page);
   await goTo(page, "Run");
   const wall = await openOutput(show, 0);

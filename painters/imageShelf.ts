@@ -2,7 +2,7 @@ import { fetchPatiently } from "./fetchPatiently.ts";
 
 /** Picture files of a window, loaded when a plate first asks for them. */
 export class ImageShelf {
-  readonly #images = new Map<string, HTMLImageElement | "loading">();
+  readonly #images = new Map<string, HTMLImageElement | "loading" | "missing">();
   readonly #addressOf: (file: string) => string;
   readonly #listeners = new Set<(file: string) => void>();
 
@@ -10,15 +10,14 @@ export class ImageShelf {
     this.#addressOf = addressOf;
   }
 
-  /** The decoded picture; undefined until it has come. */
-  readonly find = (file: string): HTMLImageElement | undefined => {
+  /** The decoded picture; "missing" from the first try that failed until one succeeds. */
+  readonly find = (file: string): HTMLImageElement | "loading" | "missing" => {
     const known = this.#images.get(file);
-    if (known instanceof HTMLImageElement) return known;
     if (known === undefined) this.#load(file);
-    return undefined;
+    return known ?? "loading";
   };
 
-  /** Told when a file has come. @returns a function that ends it */
+  /** Told when a file has come, or is found missing. @returns a function that ends it */
   onLoaded(listener: (file: string) => void): () => void {
     this.#listeners.add(listener);
     return () => this.#listeners.delete(listener);
@@ -29,11 +28,16 @@ export class ImageShelf {
     void fetchPatiently(async () => {
       const image = new Image();
       image.src = this.#addressOf(file);
-      await image.decode();
+      await image.decode().catch((error: unknown) => {
+        if (this.#images.get(file) === "loading") this.#set(file, "missing");
+        throw error;
+      });
       return image;
-    }).then((image) => {
-      this.#images.set(file, image);
-      for (const listener of this.#listeners) listener(file);
-    });
+    }).then((image) => this.#set(file, image));
+  }
+
+  #set(file: string, found: HTMLImageElement | "missing"): void {
+    this.#images.set(file, found);
+    for (const listener of this.#listeners) listener(file);
   }
 }

@@ -4,7 +4,7 @@ import type { Picture, PictureItem } from "../core/picture/picture.ts";
 import type { Shaper } from "../core/text/shaper.ts";
 import { loadShaper } from "../server/fonts/shippedFonts.ts";
 import { contextOf, serverPaintKit } from "../server/stills/serverCanvas.ts";
-import { paintPicture } from "./paint.ts";
+import { type PaintKit, paintPicture } from "./paint.ts";
 
 let shaper: Shaper;
 beforeAll(async () => {
@@ -22,11 +22,11 @@ const bar = (more: Partial<Extract<PictureItem, { kind: "rectangle" }>> = {}): P
   ...more,
 });
 
-function paint(items: readonly PictureItem[], scale = 1) {
+function paint(items: readonly PictureItem[], scale = 1, kit: Partial<PaintKit> = {}) {
   const picture: Picture = { bounds: { x: 0, y: 0, width: 100, height: 60 }, items };
   const canvas = createCanvas(100 * scale, 60 * scale);
   const context = canvas.getContext("2d");
-  paintPicture(contextOf(canvas), picture, scale, serverPaintKit(shaper));
+  paintPicture(contextOf(canvas), picture, scale, { ...serverPaintKit(shaper), ...kit });
   const { data } = context.getImageData(0, 0, canvas.width, canvas.height);
   return (x: number, y: number) => [
     ...data.slice((y * canvas.width + x) * 4, (y * canvas.width + x) * 4 + 4),
@@ -47,6 +47,14 @@ describe("painting", () => {
     const at = paint([bar()], 2);
     expect(at(20, 20)).toEqual([0, 0, 0, 0]);
     expect(at(100, 60)).toEqual([255, 0, 0, 255]);
+  });
+
+  test("a picture on its way is left out; a missing one is a quiet stand-in", () => {
+    const fill = { kind: "image", file: "bed", dest: { x: 10, y: 10, width: 80, height: 40 } } as const;
+    const center = (found: "loading" | "missing") =>
+      paint([bar({ fill })], 1, { findImage: () => found })(50, 30);
+    expect(center("loading")).toEqual([0, 0, 0, 0]);
+    expect(center("missing")).toEqual([90, 95, 102, 255]);
   });
 
   test("a gradient runs from its first colour to its last", () => {

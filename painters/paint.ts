@@ -65,8 +65,8 @@ export interface MadeCanvas {
 export interface PaintKit {
   readonly outlines: Pick<Shaper, "outline">;
   readonly MakePath: new (svg?: string) => Path2D;
-  /** A picture file, decoded; undefined when it is not there (yet): a quiet stand-in is painted. */
-  readonly findImage: (file: string) => CanvasImageSource | undefined;
+  /** A picture file, decoded. One on its way is left out until it is here; a missing one is painted as a quiet stand-in. */
+  readonly findImage: (file: string) => CanvasImageSource | "loading" | "missing";
   readonly makeCanvas: (widthPx: number, heightPx: number) => MadeCanvas;
 }
 
@@ -219,7 +219,7 @@ function layMatte(
 ): void {
   const image = kit.findImage(paint.file);
   // A matte that has not come yet hides nothing.
-  if (!image) return;
+  if (image === "loading" || image === "missing") return;
   const { widthPx, heightPx } = plate;
   const matte = kit.makeCanvas(widthPx, heightPx);
   plate.toPicture(matte.context);
@@ -263,7 +263,8 @@ function fillPath(context: Canvas2D, paint: Paint, path: Path2D, kit: PaintKit):
     return;
   }
   const image = kit.findImage(paint.file);
-  if (!image) {
+  if (image === "loading") return;
+  if (image === "missing") {
     context.fillStyle = STAND_IN_COLOR;
     context.fill(path);
     return;

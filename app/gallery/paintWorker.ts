@@ -13,7 +13,12 @@ export type PaintedPixels = readonly Uint8ClampedArray[];
 
 self.onmessage = async ({ data: { pictures, scale } }: MessageEvent<PaintJob>) => {
   const { shaper } = await loadShaper();
-  const kit = { outlines: shaper, MakePath: Path2D, findImage: () => undefined, makeCanvas: makeOffscreen };
+  const kit = {
+    outlines: shaper,
+    MakePath: Path2D,
+    findImage: () => "missing" as const,
+    makeCanvas: makeOffscreen,
+  };
   const painted: PaintedPixels = pictures.map((picture) => {
     const { widthPx, heightPx } = canvasSize(picture, scale);
     const { context } = makeOffscreen(widthPx, heightPx);

@@ -17,7 +17,12 @@ async function ready(timeZone: string): Promise<{ readonly dress: LearningDress;
   return {
     dress: dresser,
     // Pictures of files are painted by the window: what is scaled from another kind of source comes out otherwise.
-    kit: { outlines: shaper, MakePath: Path2D, findImage: () => undefined, makeCanvas: makeOffscreen },
+    kit: {
+      outlines: shaper,
+      MakePath: Path2D,
+      findImage: () => "missing" as const,
+      makeCanvas: makeOffscreen,
+    },
   };
 }
 

@@ -130,6 +130,13 @@ export async function takeFound(desk: Page, wall: Page, words: string): Promise<
   await settled(wall, before + 1);
 }
 
+/** The chosen cue no longer leaves by itself: what comes next may take longer than it would have stayed. */
+export async function stayUntilOut(desk: Page, cueId: string): Promise<void> {
+  const stay = desk.locator(`#edit-${cueId}-stay`);
+  await stay.fill("");
+  await stay.press("Tab");
+}
+
 /** The words of the steps that the script marks. */
 export async function marked(page: Page, mark: "air" | "next"): Promise<string[]> {
   return page.locator(`[data-mark=${mark}]`).allInnerTexts();

@@ -20,7 +20,7 @@ export function serverPaintKit(
   return {
     outlines: shaper,
     MakePath: NapiPath as unknown as PaintKit["MakePath"],
-    findImage: (file) => images.get(file) as unknown as CanvasImageSource | undefined,
+    findImage: (file) => (images.get(file) as unknown as CanvasImageSource | undefined) ?? "missing",
     makeCanvas,
   };
 }
