@@ -11,11 +11,13 @@ export interface Notice {
 export interface NoticeAction {
   readonly label: string;
   readonly act: () => void;
+  /** There is no other way back: it stays until it is used, put away, or something else is told. */
+  readonly isOnlyWay?: boolean;
 }
 
 const NOTICE_MS = 9_000;
 
-/** One notice at a time, for a while. */
+/** One notice at a time, for a while; one that holds the only way back has no end of its own. */
 export class Notices {
   readonly #show: (notice: Notice | null) => void;
   #timer: ReturnType<typeof setTimeout> | undefined;
@@ -27,7 +29,7 @@ export class Notices {
   say(tone: Notice["tone"], sentence: string, action: NoticeAction | null = null): void {
     this.dismiss();
     this.#show({ id: newId(), tone, sentence, action });
-    this.#timer = setTimeout(() => this.#show(null), NOTICE_MS);
+    if (!action?.isOnlyWay) this.#timer = setTimeout(() => this.#show(null), NOTICE_MS);
   }
 
   dismiss(): void {
