@@ -10,6 +10,7 @@ import {
   expect,
   goTo,
   openDesk,
+  openWithLasting,
   saved,
   scrollTo,
   settled,
@@ -145,19 +146,13 @@ test("an output of the key shows the alpha of the page in white over black", asy
   database.prepare("update output set doc = json_set(doc, '$.signal', 'key') where id = 'stream'").run();
   database.close();
   await show.start();
-  await openDesk(page, show);
+  await openWithLasting(page, show, "cue-0004");
   const key = await openOutput(show, 1);
   await takeCue(page, "cue-0004");
   // The arm and the take.
   await settled(key, 3);
-  // The strap leaves by itself: what was waited for is what is looked at.
-  let picture = await shoot(key);
-  await expect
-    .poll(async () => {
-      picture = await shoot(key);
-      return pixel(picture, 800, 900)[0];
-    })
-    .toBeGreaterThan(200);
+  await expect.poll(async () => pixel(await shoot(key), 800, 900)[0]).toBeGreaterThan(200);
+  const picture = await shoot(key);
   // Grey everywhere, black where nothing is, and on the words as white as on a solid bar can be.
   expect(pixel(picture, 960, 200)).toEqual([0, 0, 0, 255]);
   let colored = 0;
@@ -203,7 +198,7 @@ test("stills: any page at any time for the desk, what is on air by a link, with 
   request,
   openOutput,
 }) => {
-  await openDesk(page, show);
+  await openWithLasting(page, show, "cue-0004");
   const wall = await openOutput(show, 0);
   const token = show.outputLink(1).split("/").at(-1);
   const still = async (query: string, who = token) => request.get(`${show.base}/still/${who}?${query}`);

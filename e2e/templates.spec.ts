@@ -10,6 +10,7 @@ import {
   expect,
   goTo,
   openDesk,
+  openWithLasting,
   saved,
   scrollTo,
   stayUntilOut,
@@ -62,7 +63,7 @@ test("a bed made elsewhere is in the template itself: it is seen on the outputs,
     fieldSet: "name",
     objects: [{ kind: "picture", id: "bed", box: WHOLE, source: { kind: "library", name: "bed.png" } }],
   });
-  await goTo(page, "Run");
+  await openWithLasting(page, show, "cue-0004");
   const wall = await openOutput(show, 0);
   await takeCue(page, "cue-0004");
   await expect.poll(async () => pixel(await shoot(wall), 300, 300)).toEqual([0, 255, 0, 255]);

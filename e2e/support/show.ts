@@ -137,6 +137,15 @@ export async function stayUntilOut(desk: Page, cueId: string): Promise<void> {
   await stay.press("Tab");
 }
 
+/** Opens the run view with a cue that no longer leaves by itself. */
+export async function openWithLasting(desk: Page, show: RunningShow, cueId: string): Promise<void> {
+  await openDesk(desk, show, "prepare");
+  await chooseCue(desk, cueId);
+  await stayUntilOut(desk, cueId);
+  await saved(desk);
+  await goTo(desk, "Run");
+}
+
 /** The words of the steps that the script marks. */
 export async function marked(page: Page, mark: "air" | "next"): Promise<string[]> {
   return page.locator(`[data-mark=${mark}]`).allInnerTexts();
