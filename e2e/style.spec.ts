@@ -89,6 +89,11 @@ test("a style that nothing needs is deleted and put back by one press; the one t
     "href",
     "/design/style/harbour-lamp",
   );
-  await page.getByRole("button", { name: "Put it back" }).click();
+  // The way back stays, but not in the way of the show.
+  const wayBack = page.getByRole("button", { name: "Put it back" });
+  await goTo(page, "Run");
+  await expect(wayBack).toHaveCount(0);
+  await page.getByRole("link", { name: "Design", exact: true }).click();
+  await wayBack.click();
   await expect(styles.getByRole("button", { name: /^Regatta/ })).toBeVisible();
 });

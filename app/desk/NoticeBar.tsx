@@ -1,10 +1,14 @@
 import { TriangleAlert, X } from "lucide-react";
+import { useLocation } from "react-router";
 import { useDesk, useDeskStore } from "./deskContext.ts";
 
 /** The last thing the operator was told. It covers no key and takes no focus. */
 export function NoticeBar() {
-  const { notice } = useDesk("notice");
+  const { notice: told } = useDesk("notice");
   const store = useDeskStore();
+  // What may stay for hours is not in the way of a show: it waits in the other views.
+  const isKeptBack = useLocation().pathname === "/run" && told?.action?.isOnlyWay;
+  const notice = isKeptBack ? null : told;
   return (
     <div
       aria-live="polite"
