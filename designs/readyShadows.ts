@@ -17,16 +17,19 @@ const shadow = (color: string, blurPx: number, offsetXPx = 0, offsetYPx = 0) => 
 export const READY_SHADOWS: readonly { readonly name: string; readonly shadows: Shadows }[] = [
   {
     name: "light words: soft",
-    shadows: [shadow("#000000e6", 10, 0, 2), shadow("#000000bf", 28, 0, 4), shadow("#00000099", 8)],
+    shadows: [shadow("#000000ff", 4, 0, 1), shadow("#000000e6", 10, 0, 2), shadow("#000000bf", 24, 0, 4)],
   },
-  { name: "light words: close", shadows: [shadow("#000000f2", 6, 0, 1), shadow("#000000cc", 6)] },
+  {
+    name: "light words: close",
+    shadows: [shadow("#000000ff", 4, 0, 1), shadow("#000000ff", 4), shadow("#000000b3", 6)],
+  },
   {
     name: "light words: to the lower right",
-    shadows: [shadow("#000000f2", 4, 3, 3), shadow("#000000e6", 8), shadow("#00000099", 8)],
+    shadows: [shadow("#000000f2", 4, 3, 3), shadow("#000000ff", 5), shadow("#000000e6", 6)],
   },
   {
     name: "dark words: soft",
-    shadows: [shadow("#ffffffe6", 10, 0, 2), shadow("#ffffffbf", 28, 0, 4), shadow("#ffffff99", 8)],
+    shadows: [shadow("#ffffffff", 4, 0, 1), shadow("#ffffffe6", 10, 0, 2), shadow("#ffffffbf", 24, 0, 4)],
   },
   { name: "dark words: close", shadows: [shadow("#fffffff2", 6, 0, 1), shadow("#ffffffcc", 6)] },
 ];

@@ -63,6 +63,20 @@ describe("how well words are read where they are", () => {
     expect(contrast(words({ shadows: light?.shadows }))).toBeGreaterThan(3);
   });
 
+  // WCAG 2.2, 1.4.3: words of 24 px and more are read at 3 to 1.
+  test.each(READY_SHADOWS)(
+    "“$name” keep words of any such size readable on the worst picture",
+    ({ name, shadows }) => {
+      const color = name.startsWith("light") ? "#ffffff" : "#000000";
+      for (const px of [24, 30, 40, 56, 96])
+        expect(
+          contrast(
+            words({ shadows, minSizePx: px, maxSizePx: px, fill: { kind: "solid", color } }),
+          ) as number,
+        ).toBeGreaterThanOrEqual(3);
+    },
+  );
+
   test("an outline counts, what lies over the words counts, and what has no words has no figure", () => {
     expect(contrast(words({ stroke: { color: "#000000", widthPx: 8 } }))).toBeGreaterThan(7);
     const veil = make("rectangle", {
