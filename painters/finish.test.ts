@@ -2,7 +2,7 @@ import { type Canvas, createCanvas } from "@napi-rs/canvas";
 import { describe, expect, test } from "vitest";
 import type { Picture, PictureItem } from "../core/picture/picture.ts";
 import { contextOf, serverPaintKit } from "../server/stills/serverCanvas.ts";
-import { paintPicture } from "./paint.ts";
+import { type PaintKit, paintPicture } from "./paint.ts";
 
 const SIZE = 100;
 const square = (more: Partial<PictureItem> = {}): PictureItem =>
@@ -34,10 +34,11 @@ function half(right: string | null): Canvas {
   return canvas;
 }
 
-function alphaAt(painted: Picture, file?: Canvas) {
+function alphaAt(painted: Picture, file?: Canvas, more: Partial<PaintKit> = {}) {
   const canvas = createCanvas(SIZE, SIZE);
   const images = new Map(file ? [["half", file as never]] : []);
-  paintPicture(contextOf(canvas), painted, 1, serverPaintKit({ outline: () => [] }, images));
+  const kit = { ...serverPaintKit({ outline: () => [] }, images), ...more };
+  paintPicture(contextOf(canvas), painted, 1, kit);
   const { data } = canvas.getContext("2d").getImageData(0, 0, SIZE, SIZE);
   return (x: number, y: number) => data[(y * SIZE + x) * 4 + 3] as number;
 }
@@ -65,8 +66,10 @@ describe("a matte", () => {
     expect(of(matte("brightness", true), half("#000000"))).toEqual([0, 255]);
   });
 
-  test("that has not come yet hides nothing", () => {
+  test("that is missing hides nothing; while it is on its way, what it cuts out is left out", () => {
     expect(alphaAt(picture([square()], matte("alpha")))(70, 50)).toBe(255);
+    const onItsWay = alphaAt(picture([square()], matte("alpha")), undefined, { findImage: () => "loading" });
+    expect(onItsWay(70, 50)).toBe(0);
   });
 });
 

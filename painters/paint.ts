@@ -15,6 +15,7 @@ export interface Canvas2D {
   fill(path: Path2D): void;
   stroke(path: Path2D): void;
   fillRect(x: number, y: number, width: number, height: number): void;
+  clearRect(x: number, y: number, width: number, height: number): void;
   drawImage(image: CanvasImageSource, x: number, y: number, width: number, height: number): void;
   drawImage(
     image: CanvasImageSource,
@@ -218,9 +219,13 @@ function layMatte(
   kit: PaintKit,
 ): void {
   const image = kit.findImage(paint.file);
-  // A matte that has not come yet hides nothing.
-  if (image === "loading" || image === "missing") return;
+  // A missing matte hides nothing; until one on its way is here, what it cuts out would be seen whole.
+  if (image === "missing") return;
   const { widthPx, heightPx } = plate;
+  if (image === "loading") {
+    context.clearRect(0, 0, widthPx, heightPx);
+    return;
+  }
   const matte = kit.makeCanvas(widthPx, heightPx);
   plate.toPicture(matte.context);
   matte.context.imageSmoothingEnabled = true;
