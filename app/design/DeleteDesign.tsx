@@ -32,7 +32,7 @@ export function DeleteDesign({
     if (!isGone) return;
     store.say("word", `“${name}” is deleted. What is on air stays as it is.`, {
       label: "Put it back",
-      isOnlyWay: true,
+      staysIn: "design",
       act: () => {
         store.dismissNotice();
         void send({ kind: "putBack", of });

@@ -6,9 +6,9 @@ import { useDesk, useDeskStore } from "./deskContext.ts";
 export function NoticeBar() {
   const { notice: told } = useDesk("notice");
   const store = useDeskStore();
-  // What may stay for hours is not in the way of a show: it waits in the other views.
-  const isKeptBack = useLocation().pathname === "/run" && told?.action?.isOnlyWay;
-  const notice = isKeptBack ? null : told;
+  // What may stay for hours is in nobody's way elsewhere.
+  const view = useLocation().pathname.split("/")[1];
+  const notice = told?.action?.staysIn && told.action.staysIn !== view ? null : told;
   return (
     <div
       aria-live="polite"

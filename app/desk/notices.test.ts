@@ -20,7 +20,7 @@ test("what was told goes away by itself; the only way back stays until it is put
   vi.advanceTimersByTime(A_MINUTE_MS);
   expect(now()).toBeUndefined();
 
-  const wayBack = { label: "Put it back", act, isOnlyWay: true };
+  const wayBack = { label: "Put it back", act, staysIn: "design" as const };
   notices.say("word", "“Prize” is deleted.", wayBack);
   vi.advanceTimersByTime(A_MINUTE_MS);
   expect(now()).toBe("“Prize” is deleted.");

@@ -1,4 +1,5 @@
 import { newId } from "../api/newId.ts";
+import type { ViewPath } from "../views.ts";
 
 /** Something to tell the operator, in a sentence. */
 export interface Notice {
@@ -11,8 +12,8 @@ export interface Notice {
 export interface NoticeAction {
   readonly label: string;
   readonly act: () => void;
-  /** There is no other way back: it stays until it is used, put away, or something else is told. */
-  readonly isOnlyWay?: boolean;
+  /** The view in which this is the only way back: there it stays, until it is used, put away, or something else is told. */
+  readonly staysIn?: ViewPath;
 }
 
 const NOTICE_MS = 9_000;
@@ -29,7 +30,7 @@ export class Notices {
   say(tone: Notice["tone"], sentence: string, action: NoticeAction | null = null): void {
     this.dismiss();
     this.#show({ id: newId(), tone, sentence, action });
-    if (!action?.isOnlyWay) this.#timer = setTimeout(() => this.#show(null), NOTICE_MS);
+    if (!action?.staysIn) this.#timer = setTimeout(() => this.#show(null), NOTICE_MS);
   }
 
   dismiss(): void {

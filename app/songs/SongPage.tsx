@@ -101,7 +101,7 @@ function LoadedSong({
     if ("problem" in answer) return store.say("trouble", answer.problem.sentence);
     store.say("word", `“${draft.title}” is out of the library. Rundowns that sing it keep their copies.`, {
       label: "Put it back",
-      isOnlyWay: true,
+      staysIn: "songs",
       act: () =>
         void call("/song/delete", { id, isDeleted: false }).then(async () => {
           store.dismissNotice();
