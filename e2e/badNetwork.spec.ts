@@ -2,7 +2,7 @@ import type { Browser } from "@playwright/test";
 import { CutProxy } from "./support/cutProxy.ts";
 import { brightness, LAYER_ROUNDING, largestDifference, shoot } from "./support/pixels.ts";
 import type { RunningShow } from "./support/runningShow.ts";
-import { arm, expect, goTo, openDesk, output, seqOf, settled, takeSteps, test } from "./support/show.ts";
+import { expect, goTo, openDesk, output, seqOf, settled, takeCue, takeSteps, test } from "./support/show.ts";
 
 const HOUR_MS = 3_600_000;
 /** Longer than the server waits for a silent window (10 s). Half a minute when asked: CUT_MS=30000. */
@@ -186,8 +186,7 @@ test("a picture and a clip that could not be fetched come when the network does"
 }) => {
   await openDesk(page, show);
   const picture = await openWithoutFiles(browser, show);
-  await arm(page, page.locator('[data-step^="cue-0018/"]').first());
-  await page.keyboard.press("Space");
+  await takeCue(page, "cue-0018");
   await settled(picture.screen, 3);
   await expect.poll(picture.refused).toBeGreaterThan(0);
   const without = await shoot(picture.screen);
@@ -196,8 +195,7 @@ test("a picture and a clip that could not be fetched come when the network does"
   await picture.screen.context().close();
 
   const clip = await openWithoutFiles(browser, show);
-  await arm(page, page.locator('[data-step^="cue-0019/"]').first());
-  await page.keyboard.press("Space");
+  await takeCue(page, "cue-0019");
   const playedS = () => clip.screen.evaluate(() => document.querySelector("video")?.currentTime ?? 0);
   await expect.poll(clip.refused).toBeGreaterThan(0);
   expect(await playedS()).toBe(0);

@@ -14,15 +14,10 @@ import {
   saved,
   scrollTo,
   settled,
+  takeCue,
   takeSteps,
   test,
 } from "./support/show.ts";
-
-/** Arms a cue by its number and takes it. */
-async function takeCue(desk: import("@playwright/test").Page, cueId: string): Promise<void> {
-  await arm(desk, desk.locator(`[data-step^="${cueId}/"]`).first());
-  await desk.keyboard.press("Space");
-}
 
 test("another style is worn from the next take on; what is on air keeps its look", async ({
   page,

@@ -1,7 +1,7 @@
 import { readFileSync } from "node:fs";
 import { largestDifference, shoot } from "./support/pixels.ts";
 import { choose, figure, kept, objects, onCanvas, openRoom, put } from "./support/room.ts";
-import { anotherDesk, arm, expect, goTo, openDesk, seqOf, settled, test } from "./support/show.ts";
+import { anotherDesk, expect, goTo, openDesk, seqOf, settled, takeCue, test } from "./support/show.ts";
 
 test("an object of no size, or far outside, is in the list and is brought back; what is no figure changes nothing", async ({
   page,
@@ -84,8 +84,7 @@ test("a font that a style or the air is set in stays, and the air keeps its lett
   await goTo(page, "Run");
   const wall = await openOutput(show, 0);
   const atFirst = await seqOf(wall);
-  await arm(page, page.locator('[data-step^="cue-0003/"]').first());
-  await page.keyboard.press("Space");
+  await takeCue(page, "cue-0003");
   // The arm and the take.
   const seq = atFirst + 2;
   await settled(wall, seq);

@@ -5,7 +5,6 @@ import { fontWith } from "../test-support/fontWith.ts";
 import { brightness, largestDifference, pixel, shoot } from "./support/pixels.ts";
 import type { RunningShow } from "./support/runningShow.ts";
 import {
-  arm,
   cueButton,
   expect,
   goTo,
@@ -14,13 +13,9 @@ import {
   saved,
   scrollTo,
   stayUntilOut,
+  takeCue,
   test,
 } from "./support/show.ts";
-
-async function takeCue(desk: Page, cueId: string): Promise<void> {
-  await arm(desk, desk.locator(`[data-step^="${cueId}/"]`).first());
-  await desk.keyboard.press("Space");
-}
 
 const file = (name: string, template: object) => ({
   name: `${name}.json`,

@@ -7,20 +7,10 @@ import { loadShaper } from "../server/fonts/shippedFonts.ts";
 import { serverPaintKit } from "../server/stills/serverCanvas.ts";
 import { make } from "../test-support/designs.ts";
 import { lay, templateOf } from "../test-support/pages.ts";
+import { CUT_AND_AT_REST } from "../test-support/takes.ts";
 import { contrastOfWords } from "./contrastOfWords.ts";
 
 const BOX = { x: 200, y: 100, width: 900, height: 140 };
-const SLOT = [
-  {
-    startAtMs: 0,
-    sinceMs: 0,
-    page: { cueId: "one", content: "0".repeat(64), step: { occurrence: "page", unit: 0 } },
-    how: "cut" as const,
-    endsAtMs: null,
-    lastsMs: 10_000,
-    effectMs: null,
-  },
-];
 
 let shaper: Shaper;
 beforeAll(async () => {
@@ -44,7 +34,7 @@ const contrast = (...objects: SceneObject[]) =>
   contrastOfWords(
     lay(templateOf(...objects), {}, shaper),
     { objectId: "words", box: BOX },
-    { slot: SLOT, atMs: 5_000 },
+    CUT_AND_AT_REST,
     serverPaintKit(shaper),
   );
 

@@ -5,22 +5,11 @@ import { STARTER_OUTFITS } from "../designs/starter.ts";
 import { loadShaper } from "../server/fonts/shippedFonts.ts";
 import { serverPaintKit } from "../server/stills/serverCanvas.ts";
 import { lay } from "../test-support/pages.ts";
+import { CUT_AND_AT_REST } from "../test-support/takes.ts";
 import { contrastOfWords } from "./contrastOfWords.ts";
 
 /** Source: WCAG 2.2, 1.4.3: large words. */
 const LEAST = 3;
-const PAGE = { cueId: "one", content: "0".repeat(64), step: { occurrence: "page", unit: 0 } };
-const SLOT = [
-  {
-    startAtMs: 0,
-    sinceMs: 0,
-    page: PAGE,
-    how: "cut" as const,
-    endsAtMs: null,
-    lastsMs: 10_000,
-    effectMs: null,
-  },
-];
 
 let shaper: Shaper;
 beforeAll(async () => {
@@ -36,7 +25,7 @@ describe("words of templates for what lies over a camera are read whatever the c
     const hard = page.texts.flatMap(({ objectId }) => {
       const { x, y, width, height } = page.places.get(objectId) ?? { x: 0, y: 0, width: 0, height: 0 };
       const box = { x: Number(x), y: Number(y), width: Number(width), height: Number(height) };
-      const ratio = contrastOfWords(page, { objectId, box }, { slot: SLOT, atMs: 9_000 }, kit);
+      const ratio = contrastOfWords(page, { objectId, box }, CUT_AND_AT_REST, kit);
       return ratio !== null && ratio < LEAST ? [`${objectId}: ${ratio.toFixed(1)}`] : [];
     });
     expect(hard).toEqual([]);

@@ -3,7 +3,7 @@ import type { Timeline } from "../core/compose/piece.ts";
 import type { Adjustments } from "../core/scene/adjustment.ts";
 import type { MediaInfo } from "../core/scene/media.ts";
 import type { SceneObject } from "../core/scene/objectKinds.ts";
-import type { Moment } from "../core/show/slot.ts";
+import type { Moment, Slot } from "../core/show/slot.ts";
 import type { Shaper } from "../core/text/shaper.ts";
 import { lay, templateOf } from "./pages.ts";
 
@@ -22,6 +22,22 @@ export const CLIP: MediaInfo = {
   hasSound: true,
   key: null,
 };
+
+/** A page that was cut to and has stood for a while. */
+export const CUT_AND_AT_REST = {
+  slot: [
+    {
+      startAtMs: 0,
+      sinceMs: 0,
+      page: { cueId: "one", content: "0".repeat(64), step: { occurrence: "page", unit: 0 } },
+      how: "cut",
+      endsAtMs: null,
+      lastsMs: 10_000,
+      effectMs: null,
+    },
+  ],
+  atMs: 5_000,
+} as const satisfies { readonly slot: Slot; readonly atMs: number };
 
 export interface Take {
   readonly atMs: number;

@@ -1,6 +1,6 @@
 import type { Picture } from "../../core/picture/picture.ts";
 import { canvasSize, paintPicture } from "../../painters/paint.ts";
-import { makeOffscreen } from "../live/offscreen.ts";
+import { makeOffscreen, workerKit } from "../live/offscreen.ts";
 import { loadShaper } from "../live/shaper.ts";
 
 export interface PaintJob {
@@ -13,12 +13,7 @@ export type PaintedPixels = readonly Uint8ClampedArray[];
 
 self.onmessage = async ({ data: { pictures, scale } }: MessageEvent<PaintJob>) => {
   const { shaper } = await loadShaper();
-  const kit = {
-    outlines: shaper,
-    MakePath: Path2D,
-    findImage: () => "missing" as const,
-    makeCanvas: makeOffscreen,
-  };
+  const kit = workerKit(shaper);
   const painted: PaintedPixels = pictures.map((picture) => {
     const { widthPx, heightPx } = canvasSize(picture, scale);
     const { context } = makeOffscreen(widthPx, heightPx);

@@ -1,7 +1,7 @@
 import { createDresser, type LearningDress } from "../../core/compose/dress.ts";
 import type { PinnedDocument } from "../../core/rundown/pinnedDocument.ts";
 import { canvasSize, type PaintKit, paintPicture } from "../../painters/paint.ts";
-import { makeOffscreen } from "./offscreen.ts";
+import { makeOffscreen, workerKit } from "./offscreen.ts";
 import { createLateFonts, fallbackFonts, fontsChanged, loadShaper, onFonts, wordsIn } from "./shaper.ts";
 import type { StudioAnswer, StudioRequest } from "./studio.ts";
 
@@ -16,13 +16,7 @@ async function ready(timeZone: string): Promise<{ readonly dress: LearningDress;
   lateFonts ??= createLateFonts(shaper, layOutAnew);
   return {
     dress: dresser,
-    // Pictures of files are painted by the window: what is scaled from another kind of source comes out otherwise.
-    kit: {
-      outlines: shaper,
-      MakePath: Path2D,
-      findImage: () => "missing" as const,
-      makeCanvas: makeOffscreen,
-    },
+    kit: workerKit(shaper),
   };
 }
 

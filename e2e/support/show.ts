@@ -121,6 +121,12 @@ export async function seqOf(page: Page): Promise<number> {
   return Number(await output(page).getAttribute("data-seq"));
 }
 
+/** Arms the first step of a cue and takes it. */
+export async function takeCue(desk: Page, cueId: string): Promise<void> {
+  await arm(desk, desk.locator(`[data-step^="${cueId}/"]`).first());
+  await desk.keyboard.press("Space");
+}
+
 /** Takes what these words find, from the run view, and waits until the output shows it. */
 export async function takeFound(desk: Page, wall: Page, words: string): Promise<void> {
   const before = await seqOf(wall);
