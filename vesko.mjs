@@ -24,6 +24,7 @@ const HELP = `Usage: node vesko.mjs COMMAND
 
   demo    the demo show, ready to play with
   start   your own show (a new one, or the one you left)
+  move    moves the demo's feeds while it runs, as an evening would (--folder FOLDER, --port N, --rubbish SHARE)
   test    everything that is tested
 
 Options of demo and start:
@@ -33,6 +34,10 @@ Options of demo and start:
                serve over TLS with your own certificate
   --trusted-proxy ADDRESS
                a proxy whose word on whom it speaks for is taken; may be given more than once
+  --feed-folder FOLDER
+               a folder whose files may fill pages; they are watched
+  --feed-host NAME[:PORT]
+               a host whose data may fill pages; may be given more than once
   --db FILE    show database (data/demo.vesko.db or data/show.vesko.db)
   --restore    go on with the newest good copy of the database; the one there is set aside
   --as-it-is   go on with a database that was copied without its log`;
@@ -53,6 +58,16 @@ async function main() {
       install();
       build();
       serve(command === "demo" ? ["--demo", ...rest] : rest);
+      break;
+    case "move":
+      install();
+      spawn(
+        process.execPath,
+        ["--import", "tsx", at("stand-ins", "feedMover", "main.ts"), ...moverFlags(rest)],
+        {
+          stdio: "inherit",
+        },
+      ).once("exit", (code) => process.exit(code ?? 1));
       break;
     case "test":
       install();
@@ -148,6 +163,10 @@ function hash(files, salt = "") {
   for (const file of files) sum.update(file.slice(home.length)).update(readFileSync(file));
   return sum.digest("hex");
 }
+
+/** The demo's own feed folder, where none is named. */
+const moverFlags = (flags) =>
+  flags.includes("--folder") ? flags : ["--folder", at("data", "demo.vesko.db.feeds"), ...flags];
 
 /** Runs the server, and runs it again when it died while it served. */
 function serve(args) {

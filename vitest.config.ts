@@ -3,7 +3,7 @@ import { defineConfig } from "vitest/config";
 // React Router's plugin stays out: unit tests never load routes.
 export default defineConfig({
   test: {
-    include: ["{core,painters,server,app,designs,demo,tools}/**/*.test.ts"],
+    include: ["{core,painters,server,app,designs,demo,stand-ins,tools}/**/*.test.ts"],
     testTimeout: 60_000,
     hookTimeout: 60_000,
     maxWorkers: 2,

@@ -19,6 +19,7 @@ export const VIEWS = [
   { path: "songs", name: "Songs", tab: "material" },
   { path: "texts", name: "Texts", tab: "material" },
   { path: "library", name: "Library", tab: "material", find: "Material: pictures, clips, fonts" },
+  { path: "feeds", name: "Feeds", tab: "material", find: "Feeds: tables that fill pages" },
   { path: "design", name: "Design", tab: "first" },
   { path: "screens", name: "Screens", tab: "first" },
   { path: "timing", name: "Timing", tab: "first" },

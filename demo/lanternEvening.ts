@@ -12,6 +12,7 @@ import { type SongFields, songOf } from "../core/words/songFields.ts";
 import { HARBOUR_LAMP } from "../designs/houseStyles.ts";
 import type { Seed, SeedMedia } from "../designs/seed.ts";
 import { ALL_OUTFITS, FIVE_OUTPUTS, FIVE_PLAN, STARTER_LAYERS } from "../designs/starter.ts";
+import { DEMO_FEEDS, FED_PAGES } from "./feeds.ts";
 import { CARRY_THE_LAMP_DOWN, HARBOUR_KIND, NINE_BELLS, PUERTO_AMABLE } from "./songs.ts";
 
 interface More {
@@ -180,6 +181,8 @@ export function lanternEvening(): Seed {
       }),
       page("standby", { title: "Walk to the water", subtitle: "20:30, meet at Gannet Steps" }),
       page("title", { title: "Walk to the water", subtitle: "20:30, meet at Gannet Steps" }),
+      ...FED_PAGES,
     ],
+    feeds: DEMO_FEEDS,
   };
 }

@@ -1,3 +1,4 @@
+import type { FeedDoc } from "../core/feeds/feed.ts";
 import type { ChromaKey } from "../core/picture/chromaKey.ts";
 import type { CueDoc } from "../core/rundown/cueDoc.ts";
 import type { HouseStyle } from "../core/scene/houseStyle.ts";
@@ -33,6 +34,14 @@ export interface Seed {
   /** The songs the library begins with. */
   readonly songs: readonly { readonly id: string; readonly song: SongFields }[];
   readonly cues: readonly CueDoc[];
+  readonly feeds: readonly SeedFeed[];
+}
+
+export interface SeedFeed {
+  readonly id: string;
+  readonly doc: FeedDoc;
+  /** What is read for it at first, below the project's folder. */
+  readonly file: string;
 }
 
 export interface SeedMedia {

@@ -1,4 +1,4 @@
-import { existsSync, mkdirSync, readFileSync } from "node:fs";
+import { cpSync, existsSync, mkdirSync, readFileSync } from "node:fs";
 import { createServer, type RequestListener, type Server } from "node:http";
 import { createServer as createSecureServer } from "node:https";
 import { networkInterfaces } from "node:os";
@@ -29,6 +29,8 @@ const OPTIONS = {
   "tls-cert": { type: "string" },
   "tls-key": { type: "string" },
   "trusted-proxy": { type: "string", multiple: true },
+  "feed-folder": { type: "string" },
+  "feed-host": { type: "string", multiple: true },
   restore: { type: "boolean", default: false },
   "as-it-is": { type: "boolean", default: false },
   demo: { type: "boolean", default: false },
@@ -43,7 +45,7 @@ function readFlags() {
     return parseArgs({ options: OPTIONS }).values;
   } catch (error) {
     throw new StartProblem(
-      `${(error as Error).message.split(". To ")[0]}. Nothing was started; the options are --port, --host, --db, --tls-cert, --tls-key, --trusted-proxy, --restore and --as-it-is.`,
+      `${(error as Error).message.split(". To ")[0]}. Nothing was started; the options are --port, --host, --db, --tls-cert, --tls-key, --trusted-proxy, --feed-folder, --feed-host, --restore and --as-it-is.`,
     );
   }
 }
@@ -60,6 +62,11 @@ async function main(): Promise<void> {
   if (!Number.isInteger(port) || port < 0 || port > 65_535)
     throw new StartProblem(`“${flags.port}” is not a port. Give a number from 1 to 65535 with --port.`);
   const file = resolve(flags.db ?? join(home, "data", flags.demo ? "demo.vesko.db" : "show.vesko.db"));
+  const feedFolder = flags["feed-folder"] ?? (flags.demo ? demoFeedFolder(file) : undefined);
+  if (feedFolder !== undefined && !existsSync(feedFolder))
+    throw new StartProblem(
+      `There is no folder “${feedFolder}”. Make it first, or name another with --feed-folder.`,
+    );
   const tls = readTls(flags["tls-cert"], flags["tls-key"]);
   const server = tls ? createSecureServer(tls) : createServer();
   // The address comes first: whoever has it already goes on, and no file was touched.
@@ -88,6 +95,8 @@ async function main(): Promise<void> {
     mediaFolder,
     readPeer,
     databaseFile: file,
+    feedHosts: flags["feed-host"] ?? [],
+    ...(feedFolder !== undefined && { feedFolder }),
   });
 
   const serve = (app: RequestListener) => {
@@ -135,6 +144,13 @@ async function main(): Promise<void> {
 
   console.log(startLines(services, file, bases, flags.host).join("\n"));
   if (process.send) process.send({ kind: "listening", port: actualPort });
+}
+
+/** Copies of the demo's feeds, beside its database, for something else to change. */
+function demoFeedFolder(file: string): string {
+  const folder = `${file}.feeds`;
+  if (!existsSync(folder)) cpSync(join(home, "demo", "feeds"), folder, { recursive: true });
+  return folder;
 }
 
 const sayStarting: RequestListener = (_request, response) => {

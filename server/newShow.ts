@@ -20,6 +20,7 @@ export function emptyShow(): Seed {
       timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone,
     },
     media: [],
+    feeds: [],
     songs: [],
     cues: [],
   };

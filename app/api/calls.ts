@@ -1,5 +1,9 @@
 import type { DesignEdit, DesignState, Touches, VersionTold } from "../../core/design/designEdit.ts";
 import type { DesignDoc, DesignKindName } from "../../core/design/designKinds.ts";
+import type { FeedDoc } from "../../core/feeds/feed.ts";
+import type { OfferedRow } from "../../core/feeds/pickRows.ts";
+import type { Resolved } from "../../core/feeds/resolveTie.ts";
+import type { Picks, Tie } from "../../core/feeds/tie.ts";
 import type { ChromaKey } from "../../core/picture/chromaKey.ts";
 import type { StoryLine } from "../../core/report/airStory.ts";
 import type { Compiled } from "../../core/rundown/compileContext.ts";
@@ -25,6 +29,28 @@ export type ScreensEdit =
   | { readonly kind: "savePlan"; readonly plan: ScreenPlan }
   | { readonly kind: "removePlan"; readonly planId: string }
   | { readonly kind: "saveVenue"; readonly venue: Venue };
+
+/** What may be done to feeds, and to the pages that they fill. */
+export type FeedsEdit =
+  | { readonly kind: "save"; readonly id: string; readonly baseRevision: number; readonly doc: FeedDoc }
+  | { readonly kind: "remove"; readonly id: string }
+  /** What was read last is good, whatever came before. */
+  | { readonly kind: "takeAsItIs"; readonly id: string }
+  /** A row was used, or is put back. */
+  | { readonly kind: "use"; readonly id: string; readonly row: string; readonly isUsed: boolean }
+  | { readonly kind: "putAllBack"; readonly id: string }
+  /** A cue's pages stand still, whatever their feeds say, or go on. */
+  | { readonly kind: "freeze"; readonly cueId: string; readonly isFrozen: boolean };
+
+/** Rows of a feed in turn. */
+export interface FeedRows {
+  readonly columns: readonly string[];
+  readonly rows: readonly OfferedRow[];
+  /** Rows of the feed, or of those that were asked for. */
+  readonly of: number;
+  /** The row that comes after the one that was named, used ones passed over; null: none. */
+  readonly next: string | null;
+}
 
 export type SongSaveOutcome =
   | { readonly kind: "saved"; readonly id: string; readonly revision: number }
@@ -88,6 +114,8 @@ export interface Calls {
     { styleId: string; fonts: Readonly<Record<string, string>>; actor: string },
     { worn: string }
   >;
+  "/feeds-edit": Call<FeedsEdit>;
+  "/tie-now": Call<{ tie: Tie; picks: Picks }, Resolved>;
   "/access": Call<{ kind: "renewDesk" } | { kind: "endSession"; id: string }>;
   "/passcode": Call<{ passcode: string }>;
   "/screens-edit": Call<ScreensEdit>;
@@ -134,6 +162,7 @@ export interface Asks {
   "/bin": { cues: readonly { cueId: string; atMs: number; doc: CueDoc }[] };
   "/evening/": { cues: readonly { cueId: string; doc: CueDoc }[] };
   "/log": { lines: readonly StoryLine[] };
+  "/feed-rows": FeedRows;
   "/song/": KeptSong;
   "/find": Finds;
   "/access": LetIn;

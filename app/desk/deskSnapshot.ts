@@ -1,3 +1,4 @@
+import type { FeedView } from "../../core/feeds/feedView.ts";
 import type { StorageStatus } from "../../core/report/health.ts";
 import type { CueView } from "../../core/rundown/edits.ts";
 import type { OpenEvening } from "../../core/rundown/evening.ts";
@@ -8,6 +9,8 @@ import type { DeskMode } from "../../core/show/deskMode.ts";
 import type { Target } from "../../core/show/line.ts";
 import type { ShowState } from "../../core/show/state.ts";
 import type { VenueSettings } from "../../core/show/venueSettings.ts";
+import type { LiveChains } from "../../core/values/liveChain.ts";
+import type { LiveValues } from "../../core/values/values.ts";
 import type { Output, ScreenPlan } from "../../core/venue/plan.ts";
 import type { DeskDesigns, DeskOutfit } from "../../core/wire/deskDesigns.ts";
 import type { Channel, DeskPresence, ScreenHealth } from "../../core/wire/wire.ts";
@@ -46,6 +49,13 @@ export interface DeskSnapshot {
   readonly evening: OpenEvening;
   /** How the disk of the show does. */
   readonly storage: StorageStatus;
+  /** What fills pages from feeds. */
+  readonly values: LiveValues;
+  /** What of it filled them lately. */
+  readonly chains: LiveChains;
+  readonly feeds: readonly FeedView[];
+  /** Cue → why something of it is not filled as it should be. */
+  readonly tieProblems: Readonly<Record<string, string>>;
   /** The cue chosen for editing; new cues are added after it. */
   readonly chosenId: string | null;
 }

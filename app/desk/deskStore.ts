@@ -85,6 +85,10 @@ export class DeskStore {
       venue: start.venue,
       evening: start.evening,
       storage: { kind: "well" },
+      values: this.#copy.values,
+      chains: this.#copy.chains,
+      feeds: [],
+      tieProblems: {},
       chosenId: start.cues[0]?.cueId ?? null,
     };
     this.#snapshot = { ...this.#snapshot, next: findNext(state, this.#snapshot.ready) };
@@ -269,6 +273,9 @@ export class DeskStore {
       case "screens":
         this.#change({ screens: message.screens });
         return;
+      case "feeds":
+        this.#change({ feeds: message.feeds, tieProblems: message.problems });
+        return;
       case "storage":
         this.#change({ storage: message.storage });
         return;
@@ -293,6 +300,7 @@ export class DeskStore {
         for (const listener of this.#documentListeners) listener(document);
     if (change === "broken") this.#connection?.restart();
     else if (change === "outdated") location.reload();
+    else if (change === "values") this.#change({ values: this.#copy.values, chains: this.#copy.chains });
     else if (change === "state" && this.#copy.state) {
       const { state, outputs, plans, channel } = this.#copy;
       const hand = { windowId: this.windowId, wantedChannel: this.#wantedChannel };

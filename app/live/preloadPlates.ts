@@ -3,6 +3,7 @@ import { pageTimeline } from "../../core/compose/still.ts";
 import { filesOf } from "../../core/picture/picture.ts";
 import type { Plate } from "../../core/scene/part.ts";
 import type { Target } from "../../core/show/line.ts";
+import type { ShownPage } from "../../core/show/slot.ts";
 import type { ShowState } from "../../core/show/state.ts";
 import type { PlateCache } from "../../painters/plateCache.ts";
 import type { Drawing } from "./drawing.ts";
@@ -18,7 +19,7 @@ const LOOK_AGAIN_MS = 60;
 const LONGEST_WAIT_MS = 3_000;
 
 export interface PreloadParts {
-  readonly targets: readonly Target[];
+  readonly targets: readonly (Target & ShownPage)[];
   readonly state: ShowState;
   readonly output: Output;
   readonly drawing: Drawing;

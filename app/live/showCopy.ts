@@ -2,6 +2,7 @@ import type { PinnedDocument } from "../../core/rundown/pinnedDocument.ts";
 import { evolve } from "../../core/show/evolve.ts";
 import type { Target } from "../../core/show/line.ts";
 import type { ShowState } from "../../core/show/state.ts";
+import { chainsAfter, evolveChains, type LiveChains, NO_CHAINS } from "../../core/values/liveChain.ts";
 import { evolveValues, type LiveValues, NO_VALUES } from "../../core/values/values.ts";
 import type { Output, ScreenPlan } from "../../core/venue/plan.ts";
 import type { Channel, ServerMessage } from "../../core/wire/wire.ts";
@@ -16,6 +17,8 @@ export class ShowCopy {
   preloaded: readonly Target[] = [];
   /** Values that change often. */
   values: LiveValues = NO_VALUES;
+  /** What of them filled pages lately. */
+  chains: LiveChains = NO_CHAINS;
   channel: Channel = "air";
   #buildId: string | undefined;
 
@@ -35,10 +38,12 @@ export class ShowCopy {
 
   /**
    * Takes in a message.
-   * @returns what has changed: "nothing" here, "documents" or "state"; "broken" when an event is missing and the
+   * @returns what has changed: "nothing" here, "documents", "state" or "values"; "broken" when an event is missing and the
    *   window must connect anew; "outdated" when the server runs a newer build and the window must load anew
    */
-  hear(message: ServerMessage): "nothing" | "documents" | "state" | "preload" | "broken" | "outdated" {
+  hear(
+    message: ServerMessage,
+  ): "nothing" | "documents" | "state" | "values" | "preload" | "broken" | "outdated" {
     switch (message.kind) {
       case "documents":
         for (const [hash, document] of Object.entries(message.documents)) this.documents.set(hash, document);
@@ -68,10 +73,14 @@ export class ShowCopy {
         return "state";
       case "allValues":
         this.values = message.values;
-        return "nothing";
+        this.chains = chainsAfter(this.chains, this.values);
+        return "values";
       case "values":
-        this.values = message.changes.reduce(evolveValues, this.values);
-        return "nothing";
+        for (const change of message.changes) {
+          this.values = evolveValues(this.values, change);
+          this.chains = evolveChains(this.chains, change, this.values);
+        }
+        return "values";
       case "preload":
         this.preloaded = message.targets;
         return "preload";

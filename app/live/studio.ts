@@ -3,7 +3,8 @@ import type { Picture } from "../../core/picture/picture.ts";
 import { wornIn } from "../../core/rundown/content.ts";
 import type { Documents, PinnedDocument } from "../../core/rundown/pinnedDocument.ts";
 import type { LaidOutPage } from "../../core/scene/part.ts";
-import type { SlotPage } from "../../core/show/slot.ts";
+import type { ShownPage } from "../../core/show/slot.ts";
+import { picturesNamed } from "../../core/values/liveChain.ts";
 import type { Signal } from "../../painters/paint.ts";
 
 type Output = Parameters<Dress>[2];
@@ -15,7 +16,7 @@ export type StudioRequest =
   | { readonly kind: "fonts" }
   | {
       readonly kind: "layOut";
-      readonly page: SlotPage;
+      readonly page: ShownPage;
       readonly outfitId: string;
       readonly output: Output;
       readonly timeZone: string;
@@ -64,8 +65,8 @@ export class Studio {
   }
 
   /** A page as its outfit shows it on an output. */
-  async layOut(page: SlotPage, outfitId: string, output: Output): Promise<LaidOutPage | undefined> {
-    this.#send(page.content);
+  async layOut(page: ShownPage, outfitId: string, output: Output): Promise<LaidOutPage | undefined> {
+    this.#send(page);
     const asked = { kind: "layOut", page, outfitId, output, timeZone: this.#timeZone } as const;
     return (await this.#ask(asked)) as LaidOutPage | undefined;
   }
@@ -95,10 +96,11 @@ export class Studio {
   }
 
   /** The documents that a content needs, unless the worker has them. */
-  #send(hash: string): void {
+  #send({ content: hash, live = {} }: ShownPage): void {
     const content = this.#documents.get(hash);
     if (content?.kind !== "page") return;
-    const documents = [hash, ...wornIn(content), ...content.media].flatMap((wanted) => {
+    const pictures = Object.values(live).flatMap(picturesNamed);
+    const documents = [hash, ...wornIn(content), ...content.media, ...pictures].flatMap((wanted) => {
       const document = this.#documents.get(wanted);
       if (!document || this.#sent.has(wanted)) return [];
       this.#sent.add(wanted);

@@ -2,10 +2,12 @@ import { composeTimeline } from "../../core/compose/compose.ts";
 import type { Timeline } from "../../core/compose/piece.ts";
 import { settledUntil } from "../../core/compose/stillUntil.ts";
 import { FRAME_RATES, type FrameRateName, framesPerSecond } from "../../core/time/timecode.ts";
+import { NO_CHAINS, pageTable, withValuesOf } from "../../core/values/liveChain.ts";
 import { canvasOf, type Output } from "../../core/venue/plan.ts";
 import { hasGpu } from "../../painters/hasGpu.ts";
 import { type FrameReport, StageLoop } from "../../painters/stageLoop.ts";
 import { newId } from "../api/newId.ts";
+import { chainsInSight } from "../live/chainsInSight.ts";
 import { Connection } from "../live/connection.ts";
 import { Drawing } from "../live/drawing.ts";
 import { preloadPlates } from "../live/preloadPlates.ts";
@@ -51,6 +53,7 @@ export function runOutput(
   let drawing: Drawing | undefined;
   let fitted: Fitted | undefined;
   let timeline: Timeline = { pieces: [] };
+  let chains = NO_CHAINS;
   let stopped = false;
   let isWelcome = false;
   let retry: ReturnType<typeof setTimeout> | undefined;
@@ -68,10 +71,12 @@ export function runOutput(
       if (message.kind === "welcome") isWelcome = true;
       if (message.kind === "documents")
         for (const document of Object.values(message.documents)) drawing?.loadFontsFor(document);
+      if (change === "values") drawing?.loadFontsForValues(copy.values);
       if (change === "broken") connection.restart();
       else if (change === "outdated") location.reload();
       else if (change === "preload") preloadSoon();
       else if (message.kind === "setUp") setUpAnew();
+      else if (change === "values") fill();
       else if (change !== "nothing") update();
       if (change === "state" && isWelcome) keeping.soon();
     },
@@ -106,9 +111,16 @@ export function runOutput(
     if (!copy.state || !drawing || !fitted) return;
     for (const cover of fitted.covers) coverWith(cover, null);
     drawTest();
-    timeline = composeTimeline(copy.state, output, drawing.dress);
+    chains = chainsInSight(copy.chains, copy.state, chains);
+    timeline = composeTimeline(copy.state, output, drawing.dress, chains);
     fitted.loop.setTimeline(timeline);
     root.dataset.ready = "yes";
+  };
+
+  /** What fills pages is other now: that is of no matter where none of them is seen. */
+  const fill = () => {
+    if (copy.state && chainsInSight(copy.chains, copy.state, chains) !== chains) update();
+    if (copy.preloaded.some((target) => copy.values.tables[pageTable(target)])) preloadSoon();
   };
 
   const drawTest = () => {
@@ -141,7 +153,7 @@ export function runOutput(
     const { state, preloaded } = copy;
     if (!state || !drawing || !fitted) return;
     giveUpPreloading = preloadPlates({
-      targets: preloaded,
+      targets: preloaded.map((target) => withValuesOf(target, copy.values)),
       state,
       output: canvasOf(output),
       drawing,

@@ -1,8 +1,10 @@
 import type { Anchor } from "../../core/rundown/anchor.ts";
 import type { PageContent } from "../../core/rundown/content.ts";
+import { pageTable } from "../../core/values/liveChain.ts";
 import { canvasOf, type Output, type ScreenPlan } from "../../core/venue/plan.ts";
 import { countsDown } from "../desk/countsDown.ts";
 import { useDesk, useReading } from "../desk/deskContext.ts";
+import { useThrottled } from "../ui/useThrottled.ts";
 import standIn from "./standInPicture.svg";
 
 const WIDTH_PX = 128;
@@ -19,6 +21,7 @@ interface Props {
 /** The true picture of a page at a step, small, as the server paints it: on the first output that shows it; of a part of a wall, the wall. */
 export function CueThumbnail(props: Props) {
   const { fieldSets } = useDesk("fieldSets");
+  if (props.content.live) return <Filled {...props} />;
   return countsDown(props.content, fieldSets) ? (
     <MinuteByMinute {...props} />
   ) : (
@@ -30,6 +33,24 @@ const MinuteByMinute = (props: Props) => (
   <Thumbnail {...props} minute={useReading((nowMs) => Math.floor(nowMs / 60_000))} />
 );
 
+/** What feeds fill is asked for anew when it is other, but not many times in a second. */
+function Filled(props: Props) {
+  const { values } = useDesk("values");
+  const stamp = stampOf(
+    JSON.stringify(values.tables[pageTable({ cueId: props.cueId, content: props.hash })] ?? {}),
+  );
+  const shown = useThrottled(stamp, ASKED_EVERY_MS);
+  return <Thumbnail {...props} minute={null} values={shown} />;
+}
+const ASKED_EVERY_MS = 1_000;
+
+/** Short, and another for other words: FNV-1a, 32 bits. */
+function stampOf(text: string): string {
+  let hash = 0x811c9dc5;
+  for (let i = 0; i < text.length; i++) hash = Math.imul(hash ^ text.charCodeAt(i), 0x01000193);
+  return (hash >>> 0).toString(36);
+}
+
 function Thumbnail({
   content,
   cueId,
@@ -38,9 +59,12 @@ function Thumbnail({
   outputs,
   plan,
   minute,
+  values,
 }: Props & {
   /** It is asked for anew with each. */
   minute: number | null;
+  /** The same, of what fills it. */
+  values?: string;
 }) {
   const output = outputs.find(({ id }) => {
     const outfitId = plan.outputs[id]?.outfitId;
@@ -59,6 +83,7 @@ function Thumbnail({
     width: `${width * 2}`,
     of: "wall",
     ...(minute === null ? {} : { minute: `${minute}` }),
+    ...(values !== undefined && { values }),
   });
   return (
     <img

@@ -5,11 +5,13 @@ import { placementsAt } from "../../core/compose/placements.ts";
 import { platesIn } from "../../core/compose/platesOf.ts";
 import { showsTime } from "../../core/compose/showsTime.ts";
 import type { ShowState } from "../../core/show/state.ts";
+import { atRest, NO_CHAINS } from "../../core/values/liveChain.ts";
 import { canvasOf, type Output } from "../../core/venue/plan.ts";
 import { ElementStage } from "../../painters/elementStage.ts";
 import { PlateCache } from "../../painters/plateCache.ts";
 import { StageLoop } from "../../painters/stageLoop.ts";
-import { useDeskStore } from "../desk/deskContext.ts";
+import { useDesk, useDeskStore } from "../desk/deskContext.ts";
+import { chainsInSight } from "../live/chainsInSight.ts";
 import type { Drawing } from "../live/drawing.ts";
 import { prepareBeside } from "../live/prepareBeside.ts";
 import { drawTestPicture } from "./drawTestPicture.ts";
@@ -44,6 +46,10 @@ export function OutputPicture({
   isStill?: boolean;
 }) {
   const store = useDeskStore();
+  const { chains: all } = useDesk("chains");
+  const seen = useRef(NO_CHAINS);
+  seen.current = chainsInSight(all, state, seen.current);
+  const chains = seen.current;
   const frame = useRef<HTMLDivElement>(null);
   const widthPx = useDeviceWidth(frame);
   const loop = useRef<StageLoop>(undefined);
@@ -121,7 +127,8 @@ export function OutputPicture({
         store.now(),
       );
     }
-    const compose = (dress: Dress) => composeTimeline(state, output, dress);
+    const compose = (dress: Dress) =>
+      composeTimeline(state, output, dress, isStill ? atRest(chains) : chains);
     if (!isStill) {
       loop.current?.setTimeline(compose(drawing.dress));
       return;
@@ -139,7 +146,7 @@ export function OutputPicture({
       end.abort();
       cancelIdleCallback(waiting);
     };
-  }, [state, output, drawing, widthPx, isStill, laidOutAnew, store]);
+  }, [state, chains, output, drawing, widthPx, isStill, laidOutAnew, store]);
 
   return (
     <div

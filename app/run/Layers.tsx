@@ -2,10 +2,12 @@ import { Pin } from "lucide-react";
 import { memo } from "react";
 import { isFilled, pagesOn } from "../../core/show/layers.ts";
 import { pageAt } from "../../core/show/slot.ts";
+import { CueFeedMark } from "../desk/CueFeedMark.tsx";
 import { countsDown } from "../desk/countsDown.ts";
 import { useDesk, useDeskStore, useReading } from "../desk/deskContext.ts";
 import { useHeldIds } from "../desk/useHeldIds.ts";
 import { usePresentTime } from "../desk/usePresentTime.ts";
+import { FreezeButton } from "../prepare/forms/ties/FreezeButton.tsx";
 import { formatLength } from "../ui/format.ts";
 import { LayerSettings } from "./LayerSettings.tsx";
 
@@ -63,7 +65,8 @@ export const Layers = memo(function Layers() {
                 </span>
               )}
               {edited && leaves}
-              <span className="ml-auto shrink-0">
+              <span className="ml-auto flex shrink-0 items-center">
+                {page && store.findContent(page.content)?.live && <FreezeButton cueId={page.cueId} isSmall />}
                 <LayerSettings
                   layer={layer}
                   alone={alone.map(({ output, title: words }) => ({
@@ -80,6 +83,9 @@ export const Layers = memo(function Layers() {
             >
               {title ?? "empty"}
             </p>
+            {page && (
+              <CueFeedMark cueId={page.cueId} live={store.findContent(page.content)?.live} isOneLine />
+            )}
             <div
               className={`mt-auto flex items-center justify-between gap-1 pt-0.5 ${isPausable && edited ? "flex-wrap justify-end" : ""}`}
             >

@@ -1,18 +1,22 @@
 import { Check, MonitorCog, TriangleAlert } from "lucide-react";
 import { memo } from "react";
+import { pickedFeeds } from "../../core/feeds/tie.ts";
 import type { PageContent } from "../../core/rundown/content.ts";
 import { type Step, stepsOf } from "../../core/rundown/steps.ts";
 import { planNeededAt } from "../../core/show/planNeed.ts";
 import type { Output, ScreenPlan } from "../../core/venue/plan.ts";
 import { nameMissing } from "../../core/words/credits.ts";
+import { CueFeedMark } from "../desk/CueFeedMark.tsx";
 import { useDesk } from "../desk/deskContext.ts";
 import type { DeskCue } from "../desk/deskCues.ts";
 import type { DeskStore } from "../desk/deskStore.ts";
 import { missingIn } from "../desk/missingCredits.ts";
 import { useDeskData } from "../desk/useDeskData.ts";
+import { useLiveValues } from "../desk/useLiveValues.ts";
 import { CueThumbnail } from "../pictures/CueThumbnail.tsx";
 import { CueTagMark } from "../ui/CueTagMark.tsx";
 import { cueTiming, describeAction, wordsOf } from "../ui/describeCue.ts";
+import { RunPick } from "./RunPick.tsx";
 import { GONE, stepKey } from "./stepKey.ts";
 
 interface Props {
@@ -73,6 +77,7 @@ export const ScriptCue = memo(function ScriptCue(props: Props) {
             {cue.kindName}
           </p>
           {cueTiming(view.doc) && <p className="text-[14px] text-second">{cueTiming(view.doc)}</p>}
+          <CueFeedMark cueId={view.cueId} live={ready?.content.live} />
           {missing.length > 0 && (
             <p className="text-[14px] leading-snug text-second" title={`Not said: ${nameMissing(missing)}`}>
               credit incomplete
@@ -132,10 +137,13 @@ export const ScriptCue = memo(function ScriptCue(props: Props) {
                 isRehearsal={props.isRehearsal}
                 onArm={() => store.air.arm({ cueId: view.cueId, content: ready.hash, step: step.anchor })}
               >
-                {step.kind === "page" && <PageWords {...props} step={step} />}
+                {step.kind === "page" && <PageWords {...props} step={step} isOnAir={air.has(key)} />}
               </StepRow>
             );
           })}
+        {view.doc.kind === "page" && pickedFeeds(view.doc.ties).length > 0 && (
+          <RunPick cue={cue} doc={view.doc} />
+        )}
       </div>
     </li>
   );
@@ -286,20 +294,29 @@ function planNames(
   });
 }
 
-function PageWords({ cue, outputs, plan, step }: Props & { readonly step: Step }) {
-  const { doc } = cue.view;
+function PageWords(props: Props & { readonly step: Step; readonly isOnAir: boolean }) {
+  const { cue, outputs, plan, step, isOnAir, heldContent, store } = props;
+  const { view, ready } = cue;
   const { fieldSets } = useDesk("fieldSets");
-  if (cue.ready?.content.action)
-    return <span className="text-[16px] italic">{describeAction(cue.ready.content)}</span>;
-  if (doc.kind !== "page" || !cue.ready) return null;
-  const { content } = cue.ready;
-  const [first = "", ...rest] = content.points ? [step.words] : wordsOf(doc, content.title, fieldSets);
+  // What is on air is shown as it was taken; what is held for it stands beneath.
+  const held = isOnAir && heldContent !== "" ? store.findContent(heldContent) : undefined;
+  const content = held ?? ready?.content;
+  const hash = held ? heldContent : (ready?.hash ?? "");
+  const live = useLiveValues(view.cueId, content, hash);
+  const liveNow = useLiveValues(view.cueId, ready?.content, ready?.hash ?? "");
+  if (content?.action) return <span className="text-[16px] italic">{describeAction(content)}</span>;
+  if (view.doc.kind !== "page" || !ready || !content) return null;
+  const wordsFor = (page: PageContent, values: typeof live) =>
+    page.points ? [step.words] : wordsOf(page, page.title, fieldSets, values);
+  const [first = "", ...rest] = wordsFor(content, live);
+  const now = held ? wordsFor(ready.content, liveNow).filter(Boolean).join(" · ") : "";
+  const isOther = held !== undefined && now !== [first, ...rest].filter(Boolean).join(" · ");
   return (
     <span className="flex items-center gap-4">
       <CueThumbnail
         content={content}
-        cueId={cue.view.cueId}
-        hash={cue.ready.hash}
+        cueId={view.cueId}
+        hash={hash}
         anchor={step.anchor}
         outputs={outputs}
         plan={plan}
@@ -313,6 +330,12 @@ function PageWords({ cue, outputs, plan, step }: Props & { readonly step: Step }
             {words}
           </span>
         ))}
+        {isOther && !content.points && (
+          <span className="mt-1 line-clamp-2 border-l-2 border-dashed border-attention pl-2.5 text-[15px] text-attention">
+            <span className="font-semibold">held: </span>
+            {now}
+          </span>
+        )}
       </span>
     </span>
   );

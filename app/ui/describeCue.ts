@@ -29,12 +29,16 @@ export function cueTiming(doc: CueDoc): string | undefined {
 
 /** What a page says, field by field, as people typed it; pictures and clips are seen, not read. */
 export function wordsOf(
-  doc: Extract<CueDoc, { kind: "page" }>,
+  { fieldSet, values }: Pick<Extract<CueDoc, { kind: "page" }>, "fieldSet" | "values">,
   title: string,
   fieldSets: FieldSets,
+  /** What fills it from feeds. */
+  live: Readonly<Record<string, string>> = {},
 ): string[] {
-  const fields = fieldSets.get(doc.fieldSet)?.fields ?? [];
-  const words = fields.flatMap(({ name, kind }) => fieldKind(kind).words(doc.values[name] ?? "") || []);
+  const fields = fieldSets.get(fieldSet)?.fields ?? [];
+  const words = fields.flatMap(
+    ({ name, kind }) => fieldKind(kind).words(live[name] ?? values[name] ?? "") || [],
+  );
   return words.length > 0 ? words : [title];
 }
 

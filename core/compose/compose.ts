@@ -1,7 +1,8 @@
 import { slotOn } from "../show/layers.ts";
 import type { Target } from "../show/line.ts";
-import type { Moment, Slot } from "../show/slot.ts";
+import type { Moment, ShownPage, Slot } from "../show/slot.ts";
 import type { ShowState } from "../show/state.ts";
+import { type LiveChains, liveAt, NO_CHAINS, pageTable } from "../values/liveChain.ts";
 import { type Canvas, canvasOf, type Output } from "../venue/plan.ts";
 import { type DressedPage, type Stretch, stretchesOf } from "./changeOrReplace.ts";
 import { composeParts } from "./composeParts.ts";
@@ -11,7 +12,7 @@ import { withShutter } from "./shutterPieces.ts";
 
 /** The dressed page of a moment on one output; undefined where that output shows nothing of it. */
 export type Dress = (
-  page: NonNullable<Moment["page"]>,
+  page: ShownPage,
   outfitId: string,
   output: Canvas,
   /** What the next take brings, where that is armed: pages that say what comes next say that. */
@@ -19,7 +20,13 @@ export type Dress = (
 ) => DressedPage | undefined;
 
 /** What an output shows and will show: a pure function of state, output and pinned contents. Per event, not per frame. */
-export function composeTimeline(state: ShowState, output: Output, dress: Dress): Timeline {
+export function composeTimeline(
+  state: ShowState,
+  output: Output,
+  dress: Dress,
+  /** What fills pages from feeds, lately. */
+  chains: LiveChains = NO_CHAINS,
+): Timeline {
   const now = state.plan.outputs[output.id];
   const switched = state.planBefore;
   const before = switched ? switched.plan.outputs[output.id] : now;
@@ -33,14 +40,18 @@ export function composeTimeline(state: ShowState, output: Output, dress: Dress):
     const slot = slotOn(state, layer.id, output.id);
     // Another outfit, or a layer that comes or goes here, is a change like any other: it moves as templates say.
     const isChanged = switched && outfitAt(switched.untilMs - 1) !== outfitAt(switched.untilMs);
+    const filled = withLiveMoments(slot, chains);
     const composed = composeSlot(
-      isChanged ? withMomentAt(slot, switched.untilMs) : slot,
+      isChanged ? withMomentAt(filled, switched.untilMs) : filled,
       layer.id,
       (page, atMs) => {
         const outfitId = outfitAt(atMs);
+        const live = liveAt(chains.get(pageTable(page)), atMs)?.values;
         // Who reads ahead on the stage reads what is armed, if anything is.
         const armed = page === slot.at(-1)?.page ? state.arm?.target : undefined;
-        return outfitId === undefined ? undefined : dress(page, outfitId, canvas, armed);
+        return outfitId === undefined
+          ? undefined
+          : dress(live ? { ...page, live } : page, outfitId, canvas, armed);
       },
     );
     const { opacity } = layer;
@@ -59,8 +70,21 @@ function withMomentAt(slot: Slot, atMs: number): Slot {
   const index = slot.findLastIndex(({ startAtMs }) => startAtMs < atMs);
   const there = slot[index];
   if (!there?.page || (there.endsAtMs !== null && there.endsAtMs <= atMs)) return slot;
-  const again: Moment = { ...there, startAtMs: atMs, how: "animated" };
+  const { resumes: _, ...shown } = there;
+  const again: Moment = { ...shown, startAtMs: atMs, how: "animated" };
   return [...slot.slice(0, index), { ...there, endsAtMs: null }, again, ...slot.slice(index + 1)];
+}
+
+/** The chain with a moment of its own at each change of what fills its pages: a change like any other, so only what changed moves. */
+function withLiveMoments(slot: Slot, chains: LiveChains): Slot {
+  if (chains.size === 0) return slot;
+  let filled = slot;
+  for (const [index, { page, startAtMs }] of slot.entries()) {
+    const untilMs = slot[index + 1]?.startAtMs ?? Number.POSITIVE_INFINITY;
+    for (const { atMs } of (page && chains.get(pageTable(page))?.slice(1)) ?? [])
+      if (atMs > startAtMs && atMs < untilMs) filled = withMomentAt(filled, atMs);
+  }
+  return filled;
 }
 
 /** The pieces of one slot: same template → what changed changes; another → the old leaves while the new enters. */

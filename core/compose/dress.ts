@@ -1,5 +1,6 @@
 import { LRUCache } from "lru-cache";
 import type { Anchor } from "../rundown/anchor.ts";
+import type { PageContent } from "../rundown/content.ts";
 import type { Documents } from "../rundown/pinnedDocument.ts";
 import { textAhead, valuesAt } from "../rundown/steps.ts";
 import {
@@ -12,8 +13,10 @@ import {
 import { shapeFor, shapesApart } from "../scene/shapes.ts";
 import type { Template } from "../scene/template.ts";
 import type { Target } from "../show/line.ts";
+import type { ShownPage } from "../show/slot.ts";
 import type { Shaper } from "../text/shaper.ts";
 import { FRAME_RATES } from "../time/timecode.ts";
+import { picturesNamed } from "../values/liveChain.ts";
 import type { Canvas } from "../venue/plan.ts";
 import type { Dress } from "./compose.ts";
 import { templateOnScreen } from "./templateOnScreen.ts";
@@ -50,7 +53,10 @@ export function createDresser(
     if (!worn) return undefined;
     const { outfitId: shaped } = worn;
     const ahead = armed && content.flow ? aheadOf(armed, shaped) : undefined;
-    const key = pageKey(page.content, page.step, shaped, output) + (ahead === undefined ? "" : `/${ahead}`);
+    const key =
+      pageKey(page.content, page.step, shaped, output) +
+      (ahead === undefined ? "" : `/${ahead}`) +
+      (page.live ? `/${JSON.stringify(page.live)}` : "");
     return { content, worn, shaped, ahead, key };
   };
   const dress: Dress = (page, outfitId, output, armed) => {
@@ -61,10 +67,17 @@ export function createDresser(
     if (!laidOut) {
       const template = documents.get(worn.template);
       const style = documents.get(worn.style);
-      const own = valuesAt(content, shaped, page.step);
+      const own = valuesAt(filledWith(content, page.live), shaped, page.step);
       const values = own && ahead !== undefined ? { ...own, next: ahead } : own;
       if (template?.kind !== "template" || style?.kind !== "style" || !values) return undefined;
       if (content.media.some((hash) => !documents.has(hash))) return undefined;
+      if (
+        page.live &&
+        Object.values(page.live)
+          .flatMap(picturesNamed)
+          .some((hash) => !documents.has(hash))
+      )
+        return undefined;
       const { widthPx, heightPx, frameRate } = output;
       const area = areaOf(output, template);
       const size = { widthPx, heightPx, frameRate: FRAME_RATES[frameRate], ...(area && { area }) };
@@ -97,6 +110,10 @@ export interface LearningDress extends Dress {
   readonly isKnown: (...asked: Parameters<Dress>) => boolean;
   readonly learn: (laidOut: LaidOutPage, ...asked: Parameters<Dress>) => void;
 }
+
+/** A content with what fills it from feeds. */
+const filledWith = (content: PageContent, live: ShownPage["live"]): PageContent =>
+  live ? { ...content, values: { ...content.values, ...live } } : content;
 
 /** A page less dense; another density is another content of its parts. */
 const fainter = (page: LaidOutPage, opacity: number): LaidOutPage => ({

@@ -1,5 +1,5 @@
 import { LONGEST_MOTION_MS } from "../motion/track.ts";
-import type { SlotPage } from "../show/slot.ts";
+import type { ShownPage } from "../show/slot.ts";
 import type { Output } from "../venue/plan.ts";
 import { composeSlot, type Dress } from "./compose.ts";
 import type { Timeline } from "./piece.ts";
@@ -13,7 +13,7 @@ export const ARRIVED_MS = 60_000;
  * @param isAnimated it arrives by its motion; otherwise it simply stands
  */
 export function pageTimeline(
-  page: SlotPage,
+  page: ShownPage,
   layerId: string,
   outfitId: string,
   output: Output,

@@ -2,7 +2,7 @@ import { copiesAt } from "../crawl/strip.ts";
 import { figuresAt, shareAt } from "../figures/figures.ts";
 import { readPaused } from "../figures/paused.ts";
 import { movingSpans } from "../motion/pose.ts";
-import type { Piece, Timeline } from "./piece.ts";
+import type { Piece, PieceContent, Timeline } from "./piece.ts";
 import { GAUGE_STEPS } from "./placements.ts";
 
 /** Clips play by themselves; from time to time they are looked after. */
@@ -45,7 +45,7 @@ function stillPieces(pieces: readonly Piece[], atMs: number, isChangeOnly: boole
       else if (stay.tracks.every(({ property }) => property === "opacity")) soon(atMs + FADING_LOOP_MS);
       else return null;
     }
-    if (isChangeOnly && content.kind !== "group") continue;
+    if (isChangeOnly && !canChange(content)) continue;
     switch (content.kind) {
       case "gauge": {
         const { value, paused, sinceMs, gauge } = content;
@@ -80,4 +80,17 @@ function stillPieces(pieces: readonly Piece[], atMs: number, isChangeOnly: boole
     }
   }
   return next;
+}
+
+/** Whether a content has more to its coming than its life says: a number counts up to itself. */
+function canChange(content: PieceContent): boolean {
+  switch (content.kind) {
+    case "group":
+      return true;
+    case "figures":
+    case "gauge":
+      return content.value.kind === "number";
+    default:
+      return false;
+  }
 }

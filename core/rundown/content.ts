@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { liveFieldsSchema } from "../feeds/tie.ts";
 import { byNameSchema, nameSchema } from "../names/name.ts";
 import { adjustmentsSchema, wholeSchema } from "../scene/adjustment.ts";
 import { effectMsSchema } from "../venue/plan.ts";
@@ -55,6 +56,8 @@ export const pageContentSchema = z.strictObject({
   /** Empty where it goes onto no layer. */
   layerId: nameSchema(40, 0),
   values: byNameSchema(z.string()),
+  /** What of it is filled from feeds, over its values. */
+  live: liveFieldsSchema.optional(),
   flow: flowSchema.nullable(),
   /** The field whose lines come step by step. */
   pointsField: z.string().max(40).default("points"),

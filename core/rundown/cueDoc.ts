@@ -12,7 +12,7 @@ export {
   type CueTag,
   type PlanNeed,
 } from "./kinds/onAnyCue.ts";
-export { type PageDoc, pageCue } from "./kinds/page/doc.ts";
+export { type PageDoc, pageCue, withPick } from "./kinds/page/doc.ts";
 export {
   REFERENCE_PLACES,
   type ReadingDoc,

@@ -12,6 +12,11 @@ export const slotPageSchema = z.strictObject({
 });
 export type SlotPage = z.infer<typeof slotPageSchema>;
 
+/** A page with what fills it from feeds at that moment, over its own values. */
+export interface ShownPage extends SlotPage {
+  readonly live?: Readonly<Record<string, string>>;
+}
+
 export const momentSchema = z.strictObject({
   /** Server time at which it begins. */
   startAtMs: z.number(),

@@ -1,7 +1,9 @@
 import type { PinnedDocument } from "../rundown/pinnedDocument.ts";
 import { airEventKind } from "./kinds/airEvent.ts";
 import { cueKind } from "./kinds/cue.ts";
+import { feedKind } from "./kinds/feed.ts";
 import { fieldSetKind } from "./kinds/fieldSet.ts";
+import { goodTableKind } from "./kinds/goodTable.ts";
 import { liveValuesKind } from "./kinds/liveValues.ts";
 import { mediaKind } from "./kinds/media.ts";
 import { outfitKind } from "./kinds/outfit.ts";
@@ -40,4 +42,6 @@ export const STORED_KINDS = {
   reportRow: reportRowKind,
   valueChange: valueChangeKind,
   liveValues: liveValuesKind,
+  feed: feedKind,
+  goodTable: goodTableKind,
 } as const;

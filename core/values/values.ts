@@ -2,8 +2,13 @@ import { z } from "zod";
 import { byNameSchema, nameSchema } from "../names/name.ts";
 import { actorSchema } from "../show/actor.ts";
 
+/** All rows of a table that a page shows are one value. */
+const LONGEST_VALUE = 40_000;
+/** Of a page: the beginning of its content's hash, and its cue. */
+const LONGEST_TABLE_ID = 80;
+
 /** Cells of one table by their names; null takes one away. */
-export const cellsSchema = byNameSchema(z.string().max(2_000).nullable(), 120);
+export const cellsSchema = byNameSchema(z.string().max(LONGEST_VALUE).nullable(), 120);
 export type Cells = z.infer<typeof cellsSchema>;
 
 /**
@@ -15,7 +20,7 @@ export const valueChangeSchema = z.strictObject({
   /** Server time, ms. */
   atMs: z.number(),
   actor: actorSchema,
-  tableId: nameSchema(60),
+  tableId: nameSchema(LONGEST_TABLE_ID),
   cells: cellsSchema,
 });
 export type ValueChange = z.infer<typeof valueChangeSchema>;
@@ -24,7 +29,7 @@ export type ValueChange = z.infer<typeof valueChangeSchema>;
 export const liveValuesSchema = z.strictObject({
   seq: z.number().int().min(0),
   /** Table → cell → its text. */
-  tables: byNameSchema(byNameSchema(z.string().max(2_000), 120)),
+  tables: byNameSchema(byNameSchema(z.string().max(LONGEST_VALUE), 120), LONGEST_TABLE_ID),
 });
 export type LiveValues = z.infer<typeof liveValuesSchema>;
 
@@ -39,7 +44,8 @@ export function evolveValues(values: LiveValues, { seq, tableId, cells }: ValueC
     if (text === null) delete table[name];
     else table[name] = text;
   }
-  return { seq, tables: { ...values.tables, [tableId]: table } };
+  const { [tableId]: _, ...others } = values.tables;
+  return { seq, tables: Object.keys(table).length === 0 ? others : { ...others, [tableId]: table } };
 }
 
 /** The same changes in fewer: those of one table by one hand that come one after another are one, as the last of them left it. */

@@ -1,5 +1,6 @@
 import { z } from "zod";
 import type { DesignRef } from "../design/designEdit.ts";
+import type { FeedView } from "../feeds/feedView.ts";
 import { nameSchema } from "../names/name.ts";
 import type { StorageStatus } from "../report/health.ts";
 import type { CueView } from "../rundown/edits.ts";
@@ -155,6 +156,12 @@ export type ServerMessage =
       readonly kind: "desks";
       readonly desks: readonly DeskPresence[];
       readonly rehearsedOn: readonly string[];
+    }
+  /** How feeds do, and why pages are not filled as they should be (by cue), for desks. */
+  | {
+      readonly kind: "feeds";
+      readonly feeds: readonly FeedView[];
+      readonly problems: Readonly<Record<string, string>>;
     }
   /** How the disk of the show does, for desks. */
   | { readonly kind: "storage"; readonly storage: StorageStatus }

@@ -3,14 +3,17 @@ import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { afterAll, beforeAll, describe, expect, test, vi } from "vitest";
 import { createAside, INLINE_ASIDE } from "./aside.ts";
+import { createKeptThread } from "./keptThread.ts";
 
 /** Does what its input says: answers, hangs, breaks, or eats memory. */
 const WORKER = new URL(
   `data:text/javascript,${encodeURIComponent(`
-import { parentPort } from "node:worker_threads";
-parentPort.once("message", ({ input }) => {
+import { parentPort, threadId } from "node:worker_threads";
+parentPort.on("message", ({ input }) => {
   switch (input.name) {
     case "hang": setInterval(() => {}, 1000); return;
+    case "which": parentPort.postMessage({ result: String(threadId) }); return;
+    case "end": process.exit(3);
     case "break": throw new Error("no luck");
     case "eat": { const all = []; for (;;) all.push(new Array(1e5).fill(1)); }
     default: parentPort.postMessage({ result: input.name });
@@ -56,5 +59,41 @@ describe("work done aside", () => {
     expect(await INLINE_ASIDE.run("readSongFile", { path, fileName: "songs.zip" })).toEqual({
       problem: expect.stringMatching(/not a whole ZIP file/),
     });
+  });
+});
+
+describe("a thread that is kept", () => {
+  const ask = (thread: ReturnType<typeof createKeptThread>, name: string) =>
+    thread.run("checkFont", { path: "", name }) as Promise<unknown>;
+
+  test("does job after job in turn, in one thread; one that goes wrong costs that thread and no other job", async () => {
+    const thread = createKeptThread(WORKER, 300);
+    const first = await ask(thread, "which");
+    expect(await Promise.all([ask(thread, "a"), ask(thread, "b"), ask(thread, "which")])).toEqual([
+      "a",
+      "b",
+      first,
+    ]);
+    for (const [name, why] of [
+      ["hang", /took too long/],
+      ["break", /fault of ours/],
+      ["end", /fault of ours/],
+    ] as const) {
+      const wrong = ask(thread, name);
+      const after = ask(thread, "after");
+      await expect(wrong).rejects.toThrow(why);
+      expect(await after).toBe("after");
+    }
+    expect(await ask(thread, "which")).not.toBe(first);
+    thread.close();
+    await expect(ask(thread, "a")).rejects.toThrow(/called off/);
+  });
+
+  test("is closed in the midst of a job", async () => {
+    const thread = createKeptThread(WORKER, 20_000);
+    const work = ask(thread, "hang");
+    await new Promise((resolve) => setImmediate(resolve));
+    thread.close();
+    await expect(work).rejects.toThrow(/called off/);
   });
 });

@@ -5,6 +5,7 @@ import { packSongs } from "../files/packSongs.ts";
 import { probeMedia } from "../files/probeMedia.ts";
 import { readDesignFile } from "../files/readDesignFile.ts";
 import { readSongFile } from "../files/readSongFile.ts";
+import { readTable } from "../files/tables/readTable.ts";
 
 /** What can be done aside. Inputs and results are plain data; files are named by where they lie on the server. */
 export const TASKS = {
@@ -15,6 +16,7 @@ export const TASKS = {
   packSongs,
   readDesignFile,
   readSongFile,
+  readTable,
 } as const;
 
 export type TaskName = keyof typeof TASKS;

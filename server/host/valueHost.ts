@@ -12,10 +12,12 @@ import type { ValueLog } from "../store/valueLog.ts";
 
 /** Changes are told together this often: as often as a screen shows a frame. */
 const TELL_EVERY_MS = 40;
+const AHEAD_MS = 20;
 /** What was said is on the disk within a second of it: this, and the write itself. */
 const WRITE_WITHIN_MS = 500;
 const TRY_AGAIN_MS = 1_000;
-const MOST_TABLES = 100;
+/** Every page that is filled from feeds has one. */
+const MOST_TABLES = 5_000;
 const MOST_CELLS = 2_000;
 
 /**
@@ -63,6 +65,21 @@ export class ValueHost {
     return undefined;
   }
 
+  /** Takes a whole table away: nothing shows it any more. */
+  drop(tableId: string): void {
+    const cells = Object.fromEntries(
+      Object.keys(this.#values.tables[tableId] ?? {}).map((name) => [name, null]),
+    );
+    this.set(tableId, cells, { kind: "timer" });
+  }
+
+  /** Tells what is untold without waiting: something that shows it is told next. */
+  tellNow(): void {
+    if (this.#tellTimer === undefined) return;
+    clearTimeout(this.#tellTimer);
+    this.#tell();
+  }
+
   /** Writes what is not written. */
   flush(): Promise<void> {
     clearTimeout(this.#writeTimer);
@@ -91,7 +108,9 @@ export class ValueHost {
 
   #tell(): void {
     this.#tellTimer = undefined;
-    const changes = joinChanges(this.#untold);
+    // What shows them begins its motion a little after it has heard.
+    const atMs = this.#now() + AHEAD_MS;
+    const changes = joinChanges(this.#untold).map((change) => ({ ...change, atMs }));
     this.#untold = [];
     for (const listener of this.#listeners) listener(changes);
   }

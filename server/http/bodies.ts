@@ -1,5 +1,6 @@
 import type { IncomingMessage } from "node:http";
 import { MOST_PACK_BYTES } from "../../core/design/designPack.ts";
+import { LARGEST_FEED_BYTES } from "../files/tables/readTable.ts";
 
 const KB = 1024;
 const MB = 1024 * KB;
@@ -13,6 +14,7 @@ export const BODY_LIMITS = {
   passcode: 2 * KB,
   /** A picture or clip, or a font, with the still of a clip before it. */
   media: 300 * MB,
+  feed: LARGEST_FEED_BYTES,
   scripture: 64 * MB,
   songs: 64 * MB,
 } as const;

@@ -17,6 +17,7 @@ import { BODY_LIMITS, BodyTooLarge } from "./bodies.ts";
 import { addDesignRoutes } from "./designRoutes.ts";
 import { Doors, FOREIGN, tellFailure } from "./doors.ts";
 import { addEnterRoutes } from "./enterRoutes.ts";
+import { addFeedRoutes } from "./feedRoutes.ts";
 import { addHealthRoutes } from "./healthRoutes.ts";
 import { addMediaRoutes } from "./mediaRoutes.ts";
 import { addPairRoutes } from "./pairRoutes.ts";
@@ -124,6 +125,7 @@ export function createHttpApp(
   addHealthRoutes(doors, services);
   addEnterRoutes(doors, services);
   addMediaRoutes(doors, services);
+  addFeedRoutes(doors, services);
   addDesignRoutes(doors, services);
   addStillRoutes(doors, services);
   addPairRoutes(doors, services);

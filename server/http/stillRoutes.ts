@@ -2,6 +2,7 @@ import type { Request, Response } from "express";
 import { z } from "zod";
 import { hashSchema } from "../../core/rundown/content.ts";
 import { stepsOf, valuesAt } from "../../core/rundown/steps.ts";
+import { withValuesOf } from "../../core/values/liveChain.ts";
 import { canvasOf } from "../../core/venue/plan.ts";
 import type { Services } from "../services/services.ts";
 import type { Doors } from "./doors.ts";
@@ -17,6 +18,8 @@ const wantedSchema = z.strictObject({
   unit: z.coerce.number().int().min(0).max(10_000).default(0),
   /** The minute in which it is asked for, so that a browser asks anew for what shows the time. */
   minute: z.coerce.number().int().optional(),
+  /** Another for other values, so that a browser asks anew for a page that feeds fill. */
+  values: z.string().max(20).optional(),
   /** Since the page came, ms; without it, at rest. */
   t: z.coerce.number().min(0).max(3_600_000).optional(),
   /** Of a part of a wall, the wall it is part of. */
@@ -65,7 +68,7 @@ export function addStillRoutes(doors: Doors, services: Services): void {
     response.once("close", () => asked.abort());
     const still = await services.stills.paint(
       {
-        page: { cueId, content: contentHash, step },
+        page: withValuesOf({ cueId, content: contentHash, step }, services.values.values),
         layerId: content.layerId,
         outfitId,
         output,
@@ -87,7 +90,7 @@ export function addStillRoutes(doors: Doors, services: Services): void {
       return tell(status, still.sentence);
     }
     const kept = still.showsTime ? "private, max-age=60" : "private, max-age=31536000, immutable";
-    response.setHeader("Cache-Control", hash ? kept : "no-store");
+    response.setHeader("Cache-Control", hash && !content.live ? kept : "no-store");
     response.type("image/png").send(Buffer.from(still.png));
   };
 

@@ -3,8 +3,12 @@ import { wornBy } from "../host/showHost.ts";
 import type { ContentStore } from "../store/contentStore.ts";
 import { type LiveWindow, send } from "./window.ts";
 
-/** Sends the documents behind these hashes, and what they wear, unless this window has them. */
-export function sendDocuments(window: LiveWindow, contents: ContentStore, hashes: Iterable<string>): void {
+/** Sends the documents behind these hashes, and what they wear, unless this window has them. @returns those that it had not */
+export function sendDocuments(
+  window: LiveWindow,
+  contents: ContentStore,
+  hashes: Iterable<string>,
+): PinnedDocument[] {
   const documents: Record<string, PinnedDocument> = {};
   for (const hash of hashes) {
     for (const wanted of [hash, ...wornBy(contents, hash)]) {
@@ -15,7 +19,9 @@ export function sendDocuments(window: LiveWindow, contents: ContentStore, hashes
       window.sent.add(wanted);
     }
   }
-  if (Object.keys(documents).length > 0) send(window, { kind: "documents", documents });
+  const fresh = Object.values(documents);
+  if (fresh.length > 0) send(window, { kind: "documents", documents });
+  return fresh;
 }
 
 /** Has an output forget the documents of what was shown long ago. @param wanted contents on air, or that may be taken soon */

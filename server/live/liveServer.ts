@@ -8,6 +8,8 @@ import { type Entry, findEntry } from "../access/entry.ts";
 import { isOwnOrigin, type ReadPeer } from "../access/peer.ts";
 import type { DeskSessions } from "../access/sessions.ts";
 import { Throttle } from "../access/throttle.ts";
+import type { FeedHost } from "../feeds/feedHost.ts";
+import type { LiveTies } from "../feeds/liveTies.ts";
 import type { Health } from "../health/health.ts";
 import type { Stalls } from "../health/stalls.ts";
 import type { ShowHost } from "../host/showHost.ts";
@@ -23,10 +25,11 @@ import type { ScreenStore } from "../store/screenStore.ts";
 import type { VenueStore } from "../store/venueStore.ts";
 import { spend } from "./allowance.ts";
 import { findGivingWay, HELLO_WITHIN_MS, hasRoom } from "./crowd.ts";
-import { Feed } from "./feed.ts";
+
 import { actorOf, grantOfWindow, Presence } from "./presence.ts";
 import type { RehearsalLog } from "./rehearsalLog.ts";
 import { Rehearsals } from "./rehearsals.ts";
+import { Teller } from "./teller.ts";
 import { countNot, isTooSlow, type LiveWindow, openedWindow, readMessage, send } from "./window.ts";
 import { Windows } from "./windows.ts";
 
@@ -57,6 +60,8 @@ export interface LiveParts {
   readonly sessions: DeskSessions;
   readonly screens: ScreenStore;
   readonly values: ValueHost;
+  readonly feeds: FeedHost;
+  readonly ties: LiveTies;
   readonly buildId: string;
   readonly now: () => number;
   readonly readPeer: ReadPeer;
@@ -77,7 +82,7 @@ export class LiveServer {
   readonly #windows = new Windows();
   readonly #rehearsals: Rehearsals;
   readonly #presence: Presence;
-  readonly #feed: Feed;
+  readonly #teller: Teller;
   readonly #ticker: ReturnType<typeof setInterval>;
   readonly #clock: ReturnType<typeof setInterval>;
   readonly #openings: Throttle;
@@ -93,21 +98,21 @@ export class LiveServer {
       contents: parts.contents,
       screens: parts.screens,
       windows: this.#windows,
-      onBegun: (host) => this.#feed.follow(host, "rehearsal"),
+      onBegun: (host) => this.#teller.follow(host, "rehearsal"),
       onMoved: (moved) => {
-        for (const window of moved) this.#feed.welcome(window);
+        for (const window of moved) this.#teller.welcome(window);
         this.#presence.tell();
       },
       ...(parts.rehearsalWaitsMs !== undefined && { waitsMs: parts.rehearsalWaitsMs }),
     });
     this.#presence = new Presence(this.#windows, () => this.#rehearsals.rehearsedOn);
-    this.#feed = new Feed({
+    this.#teller = new Teller({
       ...parts,
       windows: this.#windows,
       rehearsals: () => this.#rehearsals,
       screensHealth: () => this.screens(),
     });
-    this.#feed.follow(parts.host, "air");
+    this.#teller.follow(parts.host, "air");
     parts.screens.onChange(() => {
       const { outputs, plans } = parts.screens;
       for (const connection of this.#windows.joined()) send(connection, { kind: "setUp", outputs, plans });
@@ -120,10 +125,11 @@ export class LiveServer {
     parts.stalls.onStall((ms) => {
       for (const connection of this.#windows.all) countNot(connection, ms);
     });
-    parts.rundown.onChange((change) => this.#feed.tellRundown(change));
-    parts.values.onChange((changes) => {
-      for (const connection of this.#windows.joined()) send(connection, { kind: "values", changes });
-    });
+    parts.rundown.onChange((change) => this.#teller.tellRundown(change));
+    parts.values.onChange((changes) => this.#teller.tellValues(changes));
+    parts.feeds.onChange(() => this.#teller.tellFeedsSoon());
+    parts.ties.onProblems(() => this.#teller.tellFeedsSoon());
+    parts.feeds.onNews((sentence) => this.#tellNews(sentence));
     parts.venue.onChange((settings) => {
       for (const connection of this.#windows.joined())
         if (connection.link?.kind !== "output") send(connection, { kind: "venue", settings });
@@ -132,16 +138,14 @@ export class LiveServer {
       const revision = parts.designs.find(kind, id)?.revision ?? null;
       for (const connection of this.#windows.desks())
         send(connection, { kind: "design", of: { kind, id }, revision });
-      if (isPublished && kind !== "style") this.#feed.tellDesigns(this.#windows.joined());
+      if (isPublished && kind !== "style") this.#teller.tellDesigns(this.#windows.joined());
     });
     parts.fonts.onChange(() => {
       for (const connection of this.#windows.joined()) send(connection, { kind: "fonts" });
     });
-    parts.health.onStorage(() => this.#feed.tellStorage(this.#windows.desks()));
-    parts.onNews((sentence) => {
-      for (const connection of this.#windows.desks()) send(connection, { kind: "news", sentence });
-    });
-    parts.evenings.onChange(() => this.#feed.tellRundown({ ...this.#feed.rundownNow(), changed: [] }));
+    parts.health.onStorage(() => this.#teller.tellStorage(this.#windows.desks()));
+    parts.onNews((sentence) => this.#tellNews(sentence));
+    parts.evenings.onChange(() => this.#teller.tellRundown({ ...this.#teller.rundownNow(), changed: [] }));
     this.#ticker = setInterval(() => this.#tick(), SCREENS_EVERY_MS);
     this.#clock = setInterval(() => {
       for (const host of this.hosts())
@@ -166,12 +170,12 @@ export class LiveServer {
   }
 
   contentsInSight(): Set<string> {
-    return this.#feed.contentsInSight();
+    return this.#teller.contentsInSight();
   }
 
   /** Names the rundown as it is now. */
   get rundownStamp(): string {
-    return this.#feed.rundownStamp;
+    return this.#teller.rundownStamp;
   }
 
   screens(): ScreenHealth[] {
@@ -206,8 +210,13 @@ export class LiveServer {
     clearInterval(this.#ticker);
     clearInterval(this.#clock);
     this.#rehearsals.close();
+    this.#teller.close();
     for (const { socket } of this.#windows.all) socket.close(1001);
     this.#sockets.close();
+  }
+
+  #tellNews(sentence: string): void {
+    for (const connection of this.#windows.desks()) send(connection, { kind: "news", sentence });
   }
 
   #open(socket: WebSocket, address: string): void {
@@ -275,7 +284,7 @@ export class LiveServer {
     switch (message.kind) {
       case "channel":
         this.#rehearsals.setChannel(connection, message.channel);
-        this.#feed.welcome(connection, true);
+        this.#teller.welcome(connection, true);
         this.#presence.tell();
         return;
       case "values": {
@@ -326,7 +335,7 @@ export class LiveServer {
     connection.link = link;
     connection.channel = this.#rehearsals.channelOf(link);
     connection.windowId = windowId;
-    this.#feed.welcome(connection, rundownStamp === this.rundownStamp);
+    this.#teller.welcome(connection, rundownStamp === this.rundownStamp);
     if (link.kind !== "desk") return;
     this.#presence.tell();
     const sentence = this.#parts.greeting();

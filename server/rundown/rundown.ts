@@ -6,6 +6,7 @@ import { type CueDoc, cueDocSchema } from "../../core/rundown/cueDoc.ts";
 import type { CueView, Edit, EditOutcome } from "../../core/rundown/edits.ts";
 import type { Ingredient } from "../../core/rundown/kinds/cueKind.ts";
 import { kindOf } from "../../core/rundown/kinds.ts";
+import { pinPictures } from "../../core/rundown/pinPictures.ts";
 import type { ReadyCue } from "../../core/rundown/readyCue.ts";
 import { replaceInCue } from "../../core/rundown/replaceWords.ts";
 import { wornContext } from "../../core/rundown/wornContext.ts";
@@ -111,6 +112,14 @@ export class Rundown {
   /** Compiles what is typed without keeping it: what Prepare would add. */
   tryOut(doc: CueDoc): Compiled {
     return compileCue(doc, this.#context);
+  }
+
+  /** Values of a page with pictures named as they are pinned. */
+  pinPictures(
+    content: PageContent,
+    values: Readonly<Record<string, string>>,
+  ): ReturnType<typeof pinPictures> {
+    return pinPictures(content, values, this.#context);
   }
 
   /** A cue as it is now, made so that it keeps the style and templates of a content of it; undefined while it cannot be taken. */

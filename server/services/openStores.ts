@@ -7,6 +7,7 @@ import { CueStore } from "../store/cueStore.ts";
 import type { Db } from "../store/database.ts";
 import { DesignStore } from "../store/designStore.ts";
 import { EveningStore } from "../store/eveningStore.ts";
+import { FeedStore } from "../store/feedStore.ts";
 import { FontStore } from "../store/fontStore.ts";
 import { HouseStore } from "../store/houseStore.ts";
 import { LinkStore } from "../store/linkStore.ts";
@@ -83,6 +84,7 @@ export async function openStores(db: Db, { home, mediaFolder, aside, now }: Stor
     designs,
     house: new HouseStore(db, show),
     airLog: new AirLog(db, contents, showId, setAside),
+    feedStore: new FeedStore(db, showId, setAside),
     valueLog: new ValueLog(db, showId, setAside),
   };
 }

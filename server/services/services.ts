@@ -6,7 +6,11 @@ import { Guesses } from "../access/guesses.ts";
 import { Pairing } from "../access/pairing.ts";
 import type { ReadPeer } from "../access/peer.ts";
 import { type Aside, createAside } from "../aside/aside.ts";
+import { createKeptThread } from "../aside/keptThread.ts";
 import { processFile, workerFile } from "../aside/workerFile.ts";
+import { FeedHost } from "../feeds/feedHost.ts";
+import { LiveTies } from "../feeds/liveTies.ts";
+import { WatchedFolder } from "../feeds/watchedFolder.ts";
 import { Health } from "../health/health.ts";
 import type { ShowClock } from "../health/showClock.ts";
 import { Stalls } from "../health/stalls.ts";
@@ -30,7 +34,9 @@ import { type Ingredients, openRundown } from "./openRundown.ts";
 import { openStores, type Stores } from "./openStores.ts";
 
 /** Everything that loaders, actions and the live channel need. One per process. */
-export interface Services extends Omit<Stores, "cues" | "shaper" | "setAside" | "valueLog">, Ingredients {
+export interface Services
+  extends Omit<Stores, "cues" | "shaper" | "setAside" | "valueLog" | "feedStore">,
+    Ingredients {
   readonly host: ShowHost;
   readonly rundown: Rundown;
   /** Brings scripture texts in. */
@@ -51,6 +57,9 @@ export interface Services extends Omit<Stores, "cues" | "shaper" | "setAside" | 
   readonly health: Health;
   /** Values that change often, beside the air. */
   readonly values: ValueHost;
+  /** Tables that fill pages. */
+  readonly feeds: FeedHost;
+  readonly ties: LiveTies;
   /** Lets go of what is old. */
   readonly compaction: Compaction;
   readonly buildId: string;
@@ -58,6 +67,9 @@ export interface Services extends Omit<Stores, "cues" | "shaper" | "setAside" | 
   /** Ends what runs by itself; what is not written yet is written. */
   readonly close: () => Promise<void>;
 }
+
+/** Reading one feed once may take so long. */
+const READ_FEED_WITHIN_MS = 10_000;
 
 export interface ServiceOptions {
   /** Folder of this project. */
@@ -71,6 +83,10 @@ export interface ServiceOptions {
   readonly aside?: Aside;
   /** Where pictures and clips are kept. */
   readonly mediaFolder: string;
+  /** A folder whose files feeds may read; none when not said. */
+  readonly feedFolder?: string;
+  /** Hosts that feeds may ask, each a name or a name and a port. */
+  readonly feedHosts?: readonly string[];
   /** How long a rehearsal waits for a desk whose window was lost; ten seconds when not said. */
   readonly rehearsalWaitsMs?: number;
   /** How files of scripture are read; in a thread of its own when not said. */
@@ -82,7 +98,7 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
   const { now } = clock;
   const startedAtMs = now();
   const aside = options.aside ?? createAside(workerFile("aside/asideWorker"));
-  const { cues, shaper, setAside, valueLog, ...stores } = await openStores(db, {
+  const { cues, shaper, setAside, valueLog, feedStore, ...stores } = await openStores(db, {
     home,
     mediaFolder,
     aside,
@@ -102,7 +118,7 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
     links,
     sessions,
   } = stores;
-  const { rundown, ingredients } = openRundown({ ...stores, cues, shaper, setAside, valueLog });
+  const { rundown, ingredients } = openRundown({ ...stores, cues, shaper, setAside, valueLog, feedStore });
   clock.notBefore((await airLog.lastAtMs()) ?? 0);
   const journal = new KeptJournal(airLog, now);
   const host = await ShowHost.open(
@@ -121,6 +137,22 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
     now,
   );
   const values = new ValueHost(await valueLog.restore(), valueLog, now);
+  const thread = createKeptThread(workerFile("aside/asideWorker"), READ_FEED_WITHIN_MS);
+  const feeds = await FeedHost.open({
+    store: feedStore,
+    thread: options.aside ?? thread,
+    folder: options.feedFolder === undefined ? undefined : new WatchedFolder(options.feedFolder),
+    hosts: options.feedHosts ?? [],
+    now,
+  });
+  const ties = new LiveTies({
+    feeds,
+    values,
+    rundown,
+    contents,
+    hosts: () => live.hosts(),
+    language: () => venue.settings.language,
+  });
   const compaction = new Compaction({
     airLog,
     contents,
@@ -172,6 +204,8 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
     sessions,
     screens,
     values,
+    feeds,
+    ties,
     stalls,
     health,
     now,
@@ -194,6 +228,8 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
     live,
     stills,
     values,
+    feeds,
+    ties,
     compaction,
     health,
     aside,
@@ -211,6 +247,8 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
       stills.close();
       stalls.close();
       compaction.close();
+      await feeds.close();
+      thread.close();
       await values.close();
       await journal.flush();
       journal.close();

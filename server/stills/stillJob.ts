@@ -1,5 +1,5 @@
 import type { PinnedDocument } from "../../core/rundown/pinnedDocument.ts";
-import type { SlotPage } from "../../core/show/slot.ts";
+import type { ShownPage } from "../../core/show/slot.ts";
 import type { Output } from "../../core/venue/plan.ts";
 
 /** A still to be painted. Files are named by where they lie: the painter reads them itself. */
@@ -8,7 +8,7 @@ export interface StillJob {
   readonly documents: readonly (readonly [hash: string, document: PinnedDocument])[];
   readonly files: readonly (readonly [file: string, path: string])[];
   readonly fonts: readonly (readonly [id: string, path: string])[];
-  readonly page: SlotPage;
+  readonly page: ShownPage;
   readonly layerId: string;
   readonly outfitId: string;
   readonly output: Output;

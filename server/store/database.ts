@@ -17,6 +17,7 @@ import * as report from "./migrations/m0011_report.ts";
 import * as values from "./migrations/m0012_values.ts";
 import * as designs from "./migrations/m0013_designs.ts";
 import * as library from "./migrations/m0014_library.ts";
+import * as feeds from "./migrations/m0015_feeds.ts";
 import type { Tables } from "./schema.ts";
 
 export type Db = Kysely<Tables>;
@@ -36,6 +37,7 @@ const MIGRATIONS: Readonly<Record<string, Migration>> = {
   m0012_values: values,
   m0013_designs: designs,
   m0014_library: library,
+  m0015_feeds: feeds,
 };
 
 /** Name of the last migration: what an up-to-date database has. */

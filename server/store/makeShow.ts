@@ -3,10 +3,12 @@ import { join } from "node:path";
 import type { Seed } from "../../designs/seed.ts";
 import { INLINE_ASIDE } from "../aside/aside.ts";
 import { readScriptureFile } from "../files/readScriptureFile.ts";
+import { readTable } from "../files/tables/readTable.ts";
 import { ContentStore } from "./contentStore.ts";
 import { CueStore } from "./cueStore.ts";
 import type { Db } from "./database.ts";
 import { EveningStore } from "./eveningStore.ts";
+import { FeedStore } from "./feedStore.ts";
 import { MediaStore } from "./mediaStore.ts";
 import { firstRanks } from "./ranks.ts";
 import { ScriptureStore } from "./scriptureStore.ts";
@@ -57,6 +59,13 @@ export async function makeShow(
     after: { rank: ranks[index] as string, doc },
   }));
   if (rows.length > 0) await cues.change(ACTOR, "Add", rows, atMs);
+  const feeds = new FeedStore(db, seed.show.id);
+  for (const { id, doc, file } of seed.feeds) {
+    const read = await readTable({ bytes: readFileSync(join(home, file)), settings: doc, before: null });
+    if ("fault" in read) throw new Error(`The demo's ${file} was not read: ${read.fault.says}`);
+    await feeds.save(id, 1, doc);
+    await feeds.saveGood(id, { table: read.table, kinds: read.shape.kinds, atMs });
+  }
   await addShippedTexts(db, home);
 }
 

@@ -122,6 +122,15 @@ export interface Tables {
   };
   /** What is kept of events that are let go. */
   report_row: { show_id: string; seq: number; doc: string };
+  /** `file`: what was brought for it; `good`: its last good table. */
+  feed: {
+    id: string;
+    show_id: string;
+    revision: number;
+    doc: string;
+    file: Buffer | null;
+    good: string | null;
+  };
   value_change: { show_id: string; seq: number; doc: string };
   value_state: { show_id: string; doc: string };
   air_snapshot: { show_id: string; seq: number; state: string };

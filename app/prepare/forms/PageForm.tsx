@@ -1,9 +1,12 @@
-import type { PageDoc } from "../../../core/rundown/cueDoc.ts";
+import { pickedFeeds } from "../../../core/feeds/tie.ts";
+import { type PageDoc, withPick } from "../../../core/rundown/cueDoc.ts";
 import { useDesk } from "../../desk/deskContext.ts";
 import { CheckBox } from "../../ui/CheckBox.tsx";
 import { NumberBox } from "../../ui/NumberBox.tsx";
 import { editorId } from "./editorId.ts";
 import { PageFields } from "./PageFields.tsx";
+import { FreezeButton } from "./ties/FreezeButton.tsx";
+import { PickBox } from "./ties/PickBox.tsx";
 
 /** A page's form, made from its fields: lines, texts, pictures; when it leaves. */
 export function PageForm({
@@ -17,15 +20,33 @@ export function PageForm({
 }) {
   const { state, fieldSets } = useDesk("state", "fieldSets");
   const fields = fieldSets.get(doc.fieldSet)?.fields ?? [];
+  const picked = pickedFeeds(doc.ties);
   const stayId = `${editorId(cueId)}-stay`;
   return (
     <>
+      {picked.map((feedId) => (
+        <PickBox
+          key={feedId}
+          feedId={feedId}
+          picked={doc.picks[feedId]}
+          onPick={(row) => onType(withPick(doc, feedId, row))}
+        />
+      ))}
       <PageFields
         id={editorId(cueId)}
         fields={fields}
         values={doc.values}
         onChange={(name, value) => onType({ ...doc, values: { ...doc.values, [name]: value } })}
+        ties={doc.ties}
+        picks={doc.picks}
+        onTies={(ties) => onType({ ...doc, ties })}
       />
+      {Object.keys(doc.ties).length > 0 && (
+        <div className="flex items-center gap-3 text-[15px] text-second">
+          <FreezeButton cueId={cueId} />
+          It changes with its feeds, on air too.
+        </div>
+      )}
       <div className="flex flex-wrap items-center gap-2.5 text-[15px]">
         <label htmlFor={`${stayId}-layer`} className="text-second">
           On the layer

@@ -20,8 +20,10 @@ import { memo, type RefObject, useCallback, useEffect, useMemo, useRef, useState
 import type { Anchor } from "../../../core/rundown/anchor.ts";
 import { PAGE_ANCHOR, stepsOf } from "../../../core/rundown/steps.ts";
 import { pagesOn } from "../../../core/show/layers.ts";
+import { CueFeedMark } from "../../desk/CueFeedMark.tsx";
 import { useDesk } from "../../desk/deskContext.ts";
 import type { DeskCue } from "../../desk/deskCues.ts";
+import { useLiveValues } from "../../desk/useLiveValues.ts";
 import { usePresentTime } from "../../desk/usePresentTime.ts";
 import { CueThumbnail } from "../../pictures/CueThumbnail.tsx";
 import { CueTagMark } from "../../ui/CueTagMark.tsx";
@@ -221,6 +223,7 @@ function CueRow({
           {cue.kindName}
         </span>
         {cueTiming(view.doc) && <span className="block text-[14px] text-second">{cueTiming(view.doc)}</span>}
+        <CueFeedMark cueId={view.cueId} live={cue.ready?.content.live} />
         {isOnAir && (
           <span className="mt-1 inline-block rounded bg-air px-1.5 text-[14px] font-bold text-on-bright">
             ON AIR
@@ -239,6 +242,7 @@ function CueRow({
 }
 
 const Summary = memo(function Summary({ cue }: { cue: DeskCue }) {
+  const live = useLiveValues(cue.view.cueId, cue.ready?.content, cue.ready?.hash ?? "");
   const { outputs, state, fieldSets } = useDesk("outputs", "state", "fieldSets");
   const { view, ready } = cue;
   if ("problem" in view.compiled)
@@ -275,7 +279,7 @@ const Summary = memo(function Summary({ cue }: { cue: DeskCue }) {
       </p>
     );
   const [words = "", ...rest] =
-    view.doc.kind === "page" ? wordsOf(view.doc, ready.content.title, fieldSets) : [];
+    view.doc.kind === "page" ? wordsOf(view.doc, ready.content.title, fieldSets, live) : [];
   const shown = steps.at(-1)?.anchor ?? PAGE_ANCHOR;
   return (
     <div className="flex items-center gap-4">

@@ -1,3 +1,4 @@
+import { type Picks, pickedFeeds, type Ties } from "../../../feeds/tie.ts";
 import { emptyField } from "../../../findings/kinds/emptyField.ts";
 import { unknownFields } from "../../../findings/kinds/unknownFields.ts";
 import { fieldKind } from "../../../scene/fieldKinds.ts";
@@ -17,7 +18,10 @@ export function compilePage(doc: PageDoc, context: CompileContext): Compiled {
   for (const field of fieldSet.fields)
     values[field.name] = (doc.values[field.name] ?? field.usual ?? "").trim();
   const first = fieldSet.fields[0];
-  if (first && !first.optional && values[first.name] === "")
+  const ties = Object.fromEntries(
+    Object.entries(doc.ties).filter(([name]) => fieldSet.fields.some((field) => field.name === name)),
+  );
+  if (first && !first.optional && values[first.name] === "" && !ties[first.name])
     return { problem: emptyField(PAGE, { label: first.label.toLowerCase() }, first.name) };
   const media: Hash[] = [];
   for (const { name, kind } of fieldSet.fields) {
@@ -31,8 +35,9 @@ export function compilePage(doc: PageDoc, context: CompileContext): Compiled {
       ...emptyContent(context, fieldSet, wornBy(context, fieldSet.id, { template: doc.template })),
       cueKind: "page",
       layerId: doc.layerId ?? fieldSet.layerId,
-      title: pageTitle(fieldSet, doc),
+      title: pageTitle(fieldSet, doc, ties),
       values,
+      ...(Object.keys(ties).length > 0 && { live: { ties, picks: picksFor(ties, doc.picks) } }),
       media,
       pointsField: fieldSet.stepsBy ?? "",
       points: fieldSet.stepsBy === null ? null : pointCounts(doc.values[fieldSet.stepsBy] ?? ""),
@@ -44,15 +49,23 @@ export function compilePage(doc: PageDoc, context: CompileContext): Compiled {
   };
 }
 
-/** What the script calls a page: its first words. */
-function pageTitle(fieldSet: FieldSet, doc: PageDoc): string {
-  const named = linesOf(doc.values[fieldSet.titledBy ?? ""] ?? "")[0];
-  if (named) return named.slice(0, 200);
-  for (const { name, kind } of fieldSet.fields) {
-    const line = linesOf(fieldKind(kind).words(doc.values[name] ?? "") ?? "")[0];
+/** Of feeds that it takes no picked row from any more nothing is kept. */
+const picksFor = (ties: Ties, picks: Picks): Picks =>
+  Object.fromEntries(pickedFeeds(ties).flatMap((id) => (picks[id] ? [[id, picks[id]]] : [])));
+
+/** What the script calls a page: its first words, typed ones before those that only stand there until a feed gives others. */
+function pageTitle({ fields, titledBy, name: ofAll }: FieldSet, { values }: PageDoc, ties: Ties): string {
+  const named = fields.filter(({ name }) => name === titledBy);
+  const inTurn = [...named, ...fields.filter(({ name }) => name !== titledBy)];
+  for (const { name, kind } of [
+    ...inTurn.filter((field) => !ties[field.name]),
+    ...inTurn.filter((field) => ties[field.name]),
+  ]) {
+    const words = name === titledBy ? values[name] : fieldKind(kind).words(values[name] ?? "");
+    const line = linesOf(words ?? "")[0];
     if (line) return line.slice(0, 200);
   }
-  return fieldSet.name;
+  return ofAll;
 }
 
 /** How many points stand after each step: one more each time, or the next group where blank lines part groups. */

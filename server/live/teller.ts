@@ -1,6 +1,10 @@
 import { randomUUID } from "node:crypto";
 import { contentsOf } from "../../core/show/state.ts";
+import { isTableOf, picturesNamed } from "../../core/values/liveChain.ts";
+import type { ValueChange } from "../../core/values/values.ts";
 import type { Channel, ScreenHealth } from "../../core/wire/wire.ts";
+import type { FeedHost } from "../feeds/feedHost.ts";
+import type { LiveTies } from "../feeds/liveTies.ts";
 import type { Health } from "../health/health.ts";
 import { type ShowHost, wornBy } from "../host/showHost.ts";
 import { targetsSoon } from "../host/targetsSoon.ts";
@@ -20,7 +24,7 @@ import type { Windows } from "./windows.ts";
 /** Documents an output holds before it lets go of those that are no longer wanted. */
 const MOST_DOCUMENTS = 200;
 
-export interface FeedParts {
+export interface TellerParts {
   readonly host: ShowHost;
   readonly rundown: Rundown;
   readonly contents: ContentStore;
@@ -29,6 +33,8 @@ export interface FeedParts {
   readonly venue: VenueStore;
   readonly screens: ScreenStore;
   readonly values: ValueHost;
+  readonly feeds: Pick<FeedHost, "views">;
+  readonly ties: Pick<LiveTies, "before" | "problems">;
   readonly buildId: string;
   readonly now: () => number;
   readonly health: Pick<Health, "storage">;
@@ -37,21 +43,32 @@ export interface FeedParts {
   readonly screensHealth: () => readonly ScreenHealth[];
 }
 
-/** What windows are told of the show: all of it when they come, then what changes, always with the documents it needs. */
-export class Feed {
-  readonly #parts: FeedParts;
-  readonly #run = randomUUID().slice(0, 8);
+/** How feeds do is told this often at most. */
+const FEEDS_EVERY_MS = 200;
 
-  constructor(parts: FeedParts) {
+/** Desks know all tables; an output those of the pages that it was given, and no more. */
+const knowsTable = ({ link, sent }: LiveWindow, tableId: string): boolean =>
+  link?.kind !== "output" || [...sent].some((hash) => isTableOf(tableId, hash));
+
+/** What windows are told of the show: all of it when they come, then what changes, always with the documents it needs. */
+export class Teller {
+  readonly #parts: TellerParts;
+  readonly #run = randomUUID().slice(0, 8);
+  #feedsTimer: ReturnType<typeof setTimeout> | undefined;
+  #feedsSaid = "";
+
+  constructor(parts: TellerParts) {
     this.#parts = parts;
   }
 
   /** Tells the windows of a channel what happens in it. */
   follow(host: ShowHost, channel: Channel): void {
     host.onEvent((logged, state) => {
+      // What a take shows is filled before anybody hears of it.
+      this.#parts.ties.before(state, channel);
       const heard = this.#parts.windows.joined().filter((connection) => connection.channel === channel);
       for (const connection of heard) {
-        sendDocuments(connection, this.#parts.contents, contentsOf(state));
+        this.#sendContents(connection, contentsOf(state));
         send(connection, { kind: "event", logged });
       }
       this.#sendPrime(heard);
@@ -63,7 +80,9 @@ export class Feed {
     const { screens, buildId, now } = this.#parts;
     const { state } = this.#parts.rehearsals().hostOf(connection);
     connection.sent.clear();
-    sendDocuments(connection, this.#parts.contents, contentsOf(state));
+    this.#sendContents(connection, contentsOf(state));
+    // Before what they fill.
+    this.#sendAllValues(connection);
     send(connection, {
       kind: "welcome",
       serverAtMs: now(),
@@ -89,9 +108,63 @@ export class Feed {
     if (connection.link?.kind === "desk") {
       send(connection, { kind: "venue", settings: this.#parts.venue.settings });
       this.tellStorage([connection]);
+      send(connection, this.#feedsNow());
     }
-    send(connection, { kind: "allValues", values: this.#parts.values.values });
     this.#sendPrime([connection]);
+  }
+
+  /** Tells windows what fills pages from now on, each of the pages that it knows. */
+  tellValues(changes: readonly ValueChange[]): void {
+    for (const connection of this.#parts.windows.joined()) {
+      const own = changes.filter(({ tableId }) => knowsTable(connection, tableId));
+      if (own.length === 0) continue;
+      for (const { cells } of own) this.#sendPictures(connection, Object.values(cells));
+      send(connection, { kind: "values", changes: own });
+    }
+  }
+
+  /** Tells desks how feeds do, a moment later and all at once: some change many times in a second. */
+  tellFeedsSoon(): void {
+    this.#feedsTimer ??= setTimeout(() => {
+      this.#feedsTimer = undefined;
+      const message = this.#feedsNow();
+      const said = JSON.stringify(message);
+      if (said === this.#feedsSaid) return;
+      this.#feedsSaid = said;
+      for (const connection of this.#parts.windows.desks()) send(connection, message);
+    }, FEEDS_EVERY_MS);
+  }
+
+  close(): void {
+    clearTimeout(this.#feedsTimer);
+  }
+
+  #feedsNow() {
+    const { feeds, ties } = this.#parts;
+    return { kind: "feeds", feeds: feeds.views(), problems: ties.problems() } as const;
+  }
+
+  /** Contents that a window lacks, and what fills them. */
+  #sendContents(connection: LiveWindow, hashes: Iterable<string>): void {
+    const fresh = sendDocuments(connection, this.#parts.contents, hashes);
+    const isFilled = fresh.some((document) => document.kind === "page" && document.live !== undefined);
+    if (isFilled && connection.link?.kind === "output") this.#sendAllValues(connection);
+  }
+
+  #sendAllValues(connection: LiveWindow): void {
+    const { seq, tables } = this.#parts.values.values;
+    const own = Object.fromEntries(Object.entries(tables).filter(([id]) => knowsTable(connection, id)));
+    for (const table of Object.values(own)) this.#sendPictures(connection, Object.values(table));
+    send(connection, { kind: "allValues", values: { seq, tables: own } });
+  }
+
+  /** What is known of pictures that values name. */
+  #sendPictures(connection: LiveWindow, texts: readonly (string | null)[]): void {
+    sendDocuments(
+      connection,
+      this.#parts.contents,
+      texts.flatMap((text) => (text === null ? [] : picturesNamed(text))),
+    );
   }
 
   tellDesigns(to: readonly LiveWindow[]): void {
@@ -148,11 +221,14 @@ export class Feed {
     for (const connection of to) {
       const targets = connection.channel === "rehearsal" && rehearsed ? rehearsed : onAir;
       const hashes = targets.map(({ content }) => content);
-      sendDocuments(connection, this.#parts.contents, hashes);
+      this.#sendContents(connection, hashes);
       if (connection.link?.kind === "output" && connection.sent.size > MOST_DOCUMENTS)
         letGo(connection, this.#parts.contents, [
           ...contentsOf(this.#parts.rehearsals().hostOf(connection).state),
           ...hashes,
+          ...Object.values(this.#parts.values.values.tables).flatMap((table) =>
+            Object.values(table).flatMap(picturesNamed),
+          ),
         ]);
       send(connection, { kind: "preload", targets });
     }

@@ -1,0 +1,46 @@
+import { type FeedView, feedTrouble } from "../../core/feeds/feedView.ts";
+import { feedsIn, type LiveFields } from "../../core/feeds/tie.ts";
+import { FROZEN_TABLE } from "../../core/values/tables.ts";
+import type { DeskSnapshot } from "./deskSnapshot.ts";
+
+/** How the feeds of a page do, in a few words. */
+export interface FeedMark {
+  /** Names of the feeds that fill it. */
+  readonly names: string;
+  readonly isFrozen: boolean;
+  /** What is wrong; null while all is well. */
+  readonly trouble: {
+    readonly words: string;
+    /** In a sentence. */
+    readonly says: string;
+    readonly sinceMs: number | null;
+  } | null;
+}
+
+type Known = Pick<DeskSnapshot, "feeds" | "tieProblems" | "values">;
+
+/** @param live what of the page is filled from feeds; undefined where nothing is */
+export function feedMarkOf(
+  cueId: string,
+  live: LiveFields | undefined,
+  { feeds, tieProblems, values }: Known,
+): FeedMark | undefined {
+  if (!live) return undefined;
+  const own = feedsIn(live.ties).map((id) => feeds.find((feed) => feed.id === id));
+  const names = own.map((feed) => feed?.doc.name ?? "a feed that was removed").join(", ");
+  const frozenSince = values.tables[FROZEN_TABLE]?.[cueId];
+  return { names, isFrozen: frozenSince !== undefined, trouble: troubleOf(own, tieProblems[cueId]) };
+}
+
+function troubleOf(own: readonly (FeedView | undefined)[], problem: string | undefined): FeedMark["trouble"] {
+  const bad = own.find((feed) => feed && feedTrouble(feed) !== undefined);
+  if (bad)
+    return {
+      words: feedTrouble(bad) ?? "",
+      says: bad.fault
+        ? `“${bad.doc.name}”: ${bad.fault.says}`
+        : `Nothing new has come from “${bad.doc.name}”.`,
+      sinceMs: bad.fault?.sinceMs ?? bad.changedAtMs,
+    };
+  return problem === undefined ? null : { words: "last good values", says: problem, sinceMs: null };
+}

@@ -1,0 +1,200 @@
+import { FileUp, FolderSync, Globe, Table2 } from "lucide-react";
+import { type ReactNode, useState } from "react";
+import { type FeedDoc, feedDocSchema, formatOfName } from "../../core/feeds/feed.ts";
+import { call } from "../api/call.ts";
+import { newId } from "../api/newId.ts";
+import { sendFile } from "../api/sendFile.ts";
+import { useDeskStore } from "../desk/deskContext.ts";
+import { fieldClass, Labelled } from "../ui/Labelled.tsx";
+import type { FeedPlaces } from "./feedPlaces.ts";
+
+const WAYS = [
+  { kind: "upload", name: "A file", hint: "CSV, XLSX, JSON, XML or text, brought once", Sign: FileUp },
+  { kind: "watched", name: "A watched file", hint: "read again whenever it is saved", Sign: FolderSync },
+  { kind: "address", name: "An address", hint: "asked again and again", Sign: Globe },
+] as const;
+type Way = (typeof WAYS)[number]["kind"];
+
+/** Without its ending, with spaces: what a person would call it. */
+const nameFrom = (path: string): string =>
+  (path.split("/").at(-1) ?? path)
+    .replace(/\.[^.]+$/, "")
+    .replace(/[-_]+/g, " ")
+    .trim()
+    .replace(/^./, (letter) => letter.toUpperCase());
+
+/** Makes a feed: where its rows come from, and what it is called; all else is found out. */
+export function NewFeed({
+  places: { files, hasFolder, hosts },
+  onMade,
+  onCancel,
+  children,
+}: {
+  places: FeedPlaces;
+  onMade: (id: string) => void;
+  onCancel?: () => void;
+  children: ReactNode;
+}) {
+  const store = useDeskStore();
+  const [way, setWay] = useState<Way>("upload");
+  const [name, setName] = useState("");
+  const [path, setPath] = useState(files[0] ?? "");
+  const [url, setUrl] = useState("");
+  const [isBusy, setIsBusy] = useState(false);
+
+  const make = async (source: object, from: string, file?: File) => {
+    const read = feedDocSchema.safeParse({
+      name: name.trim() || nameFrom(from) || "Feed",
+      source,
+      format: { kind: formatOfName(from) ?? (way === "address" ? "json" : "csv") },
+    } satisfies Record<keyof Pick<FeedDoc, "name" | "source" | "format">, unknown>);
+    if (!read.success) {
+      store.say("trouble", "That is no address that can be asked. It begins with http:// or https://.");
+      return;
+    }
+    const id = newId();
+    setIsBusy(true);
+    const made = await call("/feeds-edit", { kind: "save", id, baseRevision: 0, doc: read.data });
+    const sent =
+      "value" in made && file
+        ? await sendFile("/files/feed", { id, fileName: file.name.slice(0, 200) }, file).answer
+        : made;
+    setIsBusy(false);
+    if (!sent || "problem" in sent) {
+      store.say(
+        "trouble",
+        sent?.problem.sentence ?? "The file could not be sent. Nothing was brought in; try again.",
+      );
+      if ("problem" in made) return;
+    }
+    onMade(id);
+  };
+
+  return (
+    <div className="flex min-h-0 flex-col gap-5 overflow-y-auto px-6 py-5 *:flex-none">
+      <div className="flex items-baseline justify-between gap-4">
+        <h2 className="text-[19px] font-semibold">New feed</h2>
+        {onCancel && (
+          <button
+            type="button"
+            onClick={onCancel}
+            className="min-h-9 rounded-md bg-lifted px-3 text-[15px] hover:bg-edge"
+          >
+            Cancel
+          </button>
+        )}
+      </div>
+      {children}
+      <fieldset className="max-w-3xl">
+        <legend className="mb-1.5 text-[14px] text-second">Its rows come from</legend>
+        <div className="grid grid-cols-3 gap-3 max-[700px]:grid-cols-1">
+          {WAYS.map(({ kind, name: label, hint, Sign }) => (
+            <label
+              key={kind}
+              className={`flex cursor-pointer items-start gap-3 rounded-lg border-2 px-4 py-3 focus-within:outline-2 focus-within:outline-offset-2 focus-within:outline-act ${way === kind ? "border-act bg-act-ground" : "border-edge hover:border-edge-strong"}`}
+            >
+              <input
+                type="radio"
+                name="way"
+                checked={way === kind}
+                onChange={() => setWay(kind)}
+                className="sr-only"
+              />
+              <Sign aria-hidden="true" className="mt-0.5 size-5 shrink-0 text-act" />
+              <span>
+                <span className="block text-[16px] font-semibold">{label}</span>
+                <span className="block text-[14px] text-second">{hint}</span>
+              </span>
+            </label>
+          ))}
+        </div>
+      </fieldset>
+      <div className="flex max-w-3xl flex-wrap items-end gap-4">
+        <Labelled id="feed-name" label="Name">
+          <input
+            id="feed-name"
+            value={name}
+            maxLength={80}
+            placeholder="as the file is called"
+            onChange={({ target }) => setName(target.value)}
+            className={`${fieldClass} text-[16px]`}
+          />
+        </Labelled>
+        {way === "watched" && (
+          <Labelled id="feed-path" label="File in the feed folder">
+            <select
+              id="feed-path"
+              value={path}
+              disabled={files.length === 0}
+              onChange={({ target }) => setPath(target.value)}
+              className={`${fieldClass} min-h-[42px] text-[16px]`}
+            >
+              {files.map((each) => (
+                <option key={each}>{each}</option>
+              ))}
+              {files.length === 0 && (
+                <option>{hasFolder ? "The folder is empty" : "There is no folder"}</option>
+              )}
+            </select>
+          </Labelled>
+        )}
+        {way === "address" && (
+          <Labelled id="feed-url" label="Address">
+            <input
+              id="feed-url"
+              value={url}
+              maxLength={2_000}
+              inputMode="url"
+              placeholder="http://…"
+              onChange={({ target }) => setUrl(target.value)}
+              className={`${fieldClass} text-[16px]`}
+            />
+          </Labelled>
+        )}
+      </div>
+      <p className="max-w-3xl text-[15px] text-second">
+        {way === "upload" &&
+          "What its columns are is found from its values. It is brought again whenever you like."}
+        {way === "watched" &&
+          (hasFolder
+            ? "Save the file in its own program: pages follow within a moment. A save that is broken is not shown."
+            : "The server watches the folder that it was started with: start it with --feed-folder FOLDER.")}
+        {way === "address" &&
+          (hosts.length > 0
+            ? `These hosts may be asked: ${hosts.join(", ")}.`
+            : "The server asks only the hosts that it was started with: start it with --feed-host NAME.")}
+      </p>
+      {way === "upload" ? (
+        <label
+          className={`inline-flex min-h-11 w-fit items-center gap-2 rounded-lg px-5 text-[15px] font-bold focus-within:outline-2 focus-within:outline-offset-2 focus-within:outline-act ${isBusy ? "bg-lifted text-second" : "cursor-pointer bg-act text-on-bright hover:brightness-110"}`}
+        >
+          <FileUp aria-hidden="true" className="size-4.5" /> Choose a file
+          <input
+            type="file"
+            disabled={isBusy}
+            accept=".csv,.tsv,.xlsx,.xlsm,.json,.xml,.txt"
+            className="sr-only"
+            onChange={({ target }) => {
+              const [file] = target.files ?? [];
+              if (file) void make({ kind: "upload", fileName: file.name.slice(0, 200) }, file.name, file);
+              target.value = "";
+            }}
+          />
+        </label>
+      ) : (
+        <button
+          type="button"
+          disabled={isBusy || (way === "watched" ? files.length === 0 : url.trim() === "")}
+          onClick={() =>
+            void (way === "watched"
+              ? make({ kind: "watched", path }, path)
+              : make({ kind: "address", url: url.trim(), everyMs: 1_000 }, url.trim().split(/[?#]/)[0] ?? ""))
+          }
+          className="flex min-h-11 w-fit items-center gap-2 rounded-lg bg-act px-5 text-[15px] font-bold text-on-bright hover:brightness-110 disabled:bg-lifted disabled:text-quiet"
+        >
+          <Table2 aria-hidden="true" className="size-4.5" /> Make the feed
+        </button>
+      )}
+    </div>
+  );
+}

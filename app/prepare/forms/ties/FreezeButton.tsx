@@ -1,0 +1,31 @@
+import { Snowflake } from "lucide-react";
+import { FROZEN_TABLE } from "../../../../core/values/tables.ts";
+import { call } from "../../../api/call.ts";
+import { useDesk, useDeskStore } from "../../../desk/deskContext.ts";
+
+/** Has a page stand still, whatever its feeds say, or go on with what they say now. On air too, at once. */
+export function FreezeButton({ cueId, isSmall = false }: { cueId: string; isSmall?: boolean }) {
+  const { values } = useDesk("values");
+  const store = useDeskStore();
+  const isFrozen = values.tables[FROZEN_TABLE]?.[cueId] !== undefined;
+  const toggle = async () => {
+    const answer = await call("/feeds-edit", { kind: "freeze", cueId, isFrozen: !isFrozen });
+    if ("problem" in answer) store.say("trouble", answer.problem.sentence);
+  };
+  return (
+    <button
+      type="button"
+      aria-pressed={isFrozen}
+      title={
+        isFrozen
+          ? "It goes on with what its feeds say now"
+          : "It keeps what it shows now, whatever its feeds say"
+      }
+      onClick={() => void toggle()}
+      className={`flex shrink-0 items-center gap-1.5 rounded-md hover:bg-edge aria-pressed:bg-paper aria-pressed:text-ground ${isSmall ? "size-7 justify-center" : "min-h-9 bg-lifted px-3 text-[15px]"}`}
+    >
+      <Snowflake aria-hidden="true" className="size-4" />
+      {isSmall ? <span className="sr-only">Freeze</span> : "Freeze"}
+    </button>
+  );
+}

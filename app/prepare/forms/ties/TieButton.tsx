@@ -1,0 +1,87 @@
+import { Plug } from "lucide-react";
+import { Popover } from "radix-ui";
+import { useState } from "react";
+import { Link } from "react-router";
+import type { Tie, Ties } from "../../../../core/feeds/tie.ts";
+import type { FieldDef } from "../../../../core/scene/fieldSet.ts";
+import { useDesk } from "../../../desk/deskContext.ts";
+import { makeTie, takesRows } from "./makeTie.ts";
+
+/** Ties a field to a feed: one press opens the feeds with their columns, the next one chooses. */
+export function TieButton({
+  field,
+  ties,
+  onTie,
+}: {
+  field: FieldDef;
+  ties: Ties;
+  onTie: (tie: Tie) => void;
+}) {
+  const { feeds } = useDesk("feeds");
+  const [isOpen, setIsOpen] = useState(false);
+  const choose = (tie: Tie) => {
+    setIsOpen(false);
+    onTie(tie);
+  };
+  return (
+    <Popover.Root open={isOpen} onOpenChange={setIsOpen}>
+      <Popover.Trigger
+        title="Fill it from a feed"
+        className="grid size-8 place-content-center rounded-md text-second hover:bg-lifted hover:text-act"
+      >
+        <Plug aria-hidden="true" className="size-4" />
+        <span className="sr-only">Fill “{field.label}” from a feed</span>
+      </Popover.Trigger>
+      <Popover.Portal>
+        <Popover.Content
+          align="end"
+          sideOffset={4}
+          collisionPadding={12}
+          className="z-50 max-h-[60vh] w-[380px] max-w-[92vw] overflow-y-auto rounded-lg border border-edge-strong bg-raised p-4 shadow-2xl"
+        >
+          <h3 className="mb-2 text-[16px] font-semibold">Fill “{field.label}” with</h3>
+          {feeds.length === 0 && (
+            <p className="text-[15px] text-second">
+              There are no feeds yet.{" "}
+              <Link to="/feeds" className="text-act underline underline-offset-2">
+                Make one
+              </Link>
+              .
+            </p>
+          )}
+          <ul className="flex flex-col gap-3">
+            {feeds.map((feed) => (
+              <li key={feed.id}>
+                <p className="mb-1 text-[14px] text-second">{feed.doc.name}</p>
+                <div className="flex flex-wrap gap-1.5">
+                  {takesRows(field.kind) && feed.columns.length > 1 && (
+                    <button
+                      type="button"
+                      onClick={() => choose(makeTie(field.kind, feed, null, ties))}
+                      className="min-h-9 rounded-md border border-act px-3 text-[15px] text-act hover:bg-act-ground"
+                    >
+                      its table
+                    </button>
+                  )}
+                  {feed.columns.map((column) => (
+                    <button
+                      key={column}
+                      type="button"
+                      onClick={() => choose(makeTie(field.kind, feed, column, ties))}
+                      className="min-h-9 rounded-md bg-lifted px-3 text-[15px] hover:bg-edge"
+                    >
+                      {column}
+                    </button>
+                  ))}
+                  {feed.columns.length === 0 && (
+                    <span className="text-[15px] text-quiet">nothing read yet</span>
+                  )}
+                </div>
+              </li>
+            ))}
+          </ul>
+        </Popover.Content>
+      </Popover.Portal>
+    </Popover.Root>
+  );
+}

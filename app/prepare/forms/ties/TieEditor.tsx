@@ -1,0 +1,391 @@
+import { ChevronDown, ChevronUp, Plug, Unplug, X } from "lucide-react";
+import { useState } from "react";
+import { type FeedView, feedTrouble } from "../../../../core/feeds/feedView.ts";
+import { type CellFormat, cellFormatSchema } from "../../../../core/feeds/formatCell.ts";
+import type { Picks, RowChoice, Tie } from "../../../../core/feeds/tie.ts";
+import { fieldsIn } from "../../../../core/scene/writtenWords.ts";
+import { useDesk } from "../../../desk/deskContext.ts";
+import { useFeedRows } from "../../../desk/useFeedRows.ts";
+import { NumberBox } from "../../../ui/NumberBox.tsx";
+import { FORMATS_OFFERED, formatName } from "./formatsOffered.ts";
+import { useTieNow } from "./useTieNow.ts";
+
+const box = "min-h-9 min-w-0 rounded-md border border-edge-strong bg-ground px-2 text-[15px]";
+
+/** A field's tie: what it gives now, and which row, words and formats it takes. */
+export function TieEditor({
+  label,
+  tie,
+  picks,
+  onChange,
+  onUntie,
+}: {
+  /** Of the field. */
+  label: string;
+  tie: Tie;
+  picks: Picks;
+  onChange: (tie: Tie) => void;
+  onUntie: () => void;
+}) {
+  const { feeds } = useDesk("feeds");
+  const feed = feeds.find(({ id }) => id === tie.feedId);
+  const now = useTieNow(tie, picks);
+  const [isOpen, setIsOpen] = useState(false);
+  const trouble = feed && feedTrouble(feed);
+  const Sign = feed && !trouble ? Plug : Unplug;
+  const used = tie.kind === "rows" ? tie.columns : fieldsIn(tie.text);
+  return (
+    <div className="mt-1.5 rounded-md border border-act/60 bg-act-ground/50 px-3 py-1.5 text-[15px]">
+      <div className="flex items-center gap-2">
+        <Sign
+          aria-hidden="true"
+          className={`size-4 shrink-0 ${feed && !trouble ? "text-act" : "text-attention"}`}
+        />
+        <p className="min-w-0 flex-1 truncate">
+          <span className="text-second">{feed?.doc.name ?? "a feed that was removed"}:</span>{" "}
+          <span className="sr-only">now </span>
+          {now && "text" in now && <output className="font-semibold">{shortOf(now.text)}</output>}
+          {now && "waits" in now && <output className="text-second">nothing picked yet</output>}
+          {now && "problem" in now && <output className="text-attention">{now.problem}</output>}
+          {trouble && <span className="text-attention"> · {trouble}</span>}
+        </p>
+        <button
+          type="button"
+          aria-expanded={isOpen}
+          onClick={() => setIsOpen(!isOpen)}
+          className="flex min-h-8 items-center gap-1 rounded-md px-2 hover:bg-lifted"
+        >
+          {isOpen ? (
+            <ChevronUp aria-hidden="true" className="size-4" />
+          ) : (
+            <ChevronDown aria-hidden="true" className="size-4" />
+          )}
+          {rowWords(tie)}
+          <span className="sr-only"> for {label}</span>
+        </button>
+        <button
+          type="button"
+          title="No longer from a feed"
+          onClick={onUntie}
+          className="grid size-8 place-content-center rounded-md hover:bg-lifted"
+        >
+          <X aria-hidden="true" className="size-4" />
+          <span className="sr-only">Untie “{label}”</span>
+        </button>
+      </div>
+      {isOpen && feed && (
+        <div className="mt-1.5 flex flex-col gap-2 border-t border-edge pt-2 pb-1">
+          {tie.kind === "cell" ? (
+            <>
+              <label className="flex items-center gap-2">
+                <span className="w-24 shrink-0 text-second">Words</span>
+                <input
+                  value={tie.text}
+                  maxLength={400}
+                  onChange={({ target }) => target.value !== "" && onChange({ ...tie, text: target.value })}
+                  className={`${box} flex-1`}
+                />
+              </label>
+              <div className="flex flex-wrap items-center gap-2">
+                <span className="w-24 shrink-0 text-second">Put in</span>
+                {feed.columns.map((column) => (
+                  <button
+                    key={column}
+                    type="button"
+                    onClick={() => onChange({ ...tie, text: `${tie.text}{${column}}`.slice(0, 400) })}
+                    className="min-h-8 rounded-md bg-lifted px-2 text-[14px] hover:bg-edge"
+                  >
+                    {column}
+                  </button>
+                ))}
+              </div>
+              <RowLine row={tie.row} feed={feed} onChange={(row) => onChange({ ...tie, row })} />
+            </>
+          ) : (
+            <RowsLine tie={tie} feed={feed} onChange={onChange} />
+          )}
+          {used.map((column) => (
+            <label key={column} className="flex items-center gap-2">
+              <span className="w-24 shrink-0 truncate text-second">{column} as</span>
+              <select
+                value={formatName(tie.formats[column])}
+                onChange={({ target }) =>
+                  onChange(withFormat(tie, column, FORMATS_OFFERED[target.value]?.format))
+                }
+                className={box}
+              >
+                {Object.entries(FORMATS_OFFERED).map(([name, { label: shown }]) => (
+                  <option key={name} value={name}>
+                    {shown}
+                  </option>
+                ))}
+              </select>
+            </label>
+          ))}
+          <label className="flex items-center gap-2">
+            <span className="w-24 shrink-0 text-second">When empty</span>
+            <input
+              value={tie.empty}
+              maxLength={200}
+              placeholder="nothing"
+              onChange={({ target }) => onChange({ ...tie, empty: target.value })}
+              className={`${box} flex-1`}
+            />
+          </label>
+        </div>
+      )}
+    </div>
+  );
+}
+
+const SHOWN_LETTERS = 120;
+const shortOf = (text: string): string => {
+  const line = text.replace(/\t/g, "  ").replace(/\n/g, "  ·  ");
+  if (line.trim() === "") return "empty";
+  return line.length > SHOWN_LETTERS ? `${line.slice(0, SHOWN_LETTERS)}…` : line;
+};
+
+/** Which row or rows, in a few words. */
+function rowWords(tie: Tie): string {
+  if (tie.kind === "rows")
+    return `${tie.columns.length > 1 ? `${tie.columns.length} columns` : tie.columns[0]}, ${tie.mostRows} rows at most`;
+  switch (tie.row.by) {
+    case "number":
+      return `row ${tie.row.number}`;
+    case "key":
+      return `row “${tie.row.key}”`;
+    case "rank":
+      return `no. ${tie.row.rank} by ${tie.row.column}`;
+    case "pick":
+      return "the row that is picked";
+  }
+}
+
+function withFormat(tie: Tie, column: string, format: CellFormat | undefined): Tie {
+  const { [column]: _, ...others } = tie.formats;
+  return { ...tie, formats: format ? { ...others, [column]: cellFormatSchema.parse(format) } : others };
+}
+
+function RowLine({
+  row,
+  feed,
+  onChange,
+}: {
+  row: RowChoice;
+  feed: FeedView;
+  onChange: (row: RowChoice) => void;
+}) {
+  const rows = useFeedRows({ feedId: feed.id, most: 200, asRead: true });
+  const [first = ""] = feed.columns;
+  const change = (by: string) => {
+    if (by === "number") onChange({ by, number: 1 });
+    else if (by === "key") onChange({ by, key: rows?.rows[0]?.key ?? "1" });
+    else if (by === "rank")
+      onChange({
+        by,
+        column: feed.columns.find((column) => feed.kinds[column] === "number") ?? first,
+        down: true,
+        rank: 1,
+      });
+    else onChange({ by: "pick" });
+  };
+  return (
+    <div className="flex flex-wrap items-center gap-2">
+      <span className="w-24 shrink-0 text-second">Row</span>
+      <select
+        aria-label="How the row is found"
+        value={row.by}
+        onChange={({ target }) => change(target.value)}
+        className={box}
+      >
+        <option value="number">by its number</option>
+        <option value="key">by its name</option>
+        <option value="rank">by its rank</option>
+        <option value="pick">picked for the page</option>
+      </select>
+      {row.by === "number" && (
+        <NumberBox
+          label="Number of the row"
+          value={row.number}
+          min={1}
+          max={20_000}
+          onSave={(number) => onChange({ by: "number", number })}
+        />
+      )}
+      {row.by === "key" && (
+        <select
+          aria-label="Name of the row"
+          value={row.key}
+          onChange={({ target }) => onChange({ by: "key", key: target.value })}
+          className={`${box} max-w-56`}
+        >
+          {[...new Set([row.key, ...(rows?.rows ?? []).map(({ key }) => key)])].map((key) => (
+            <option key={key}>{key}</option>
+          ))}
+        </select>
+      )}
+      {row.by === "rank" && (
+        <>
+          <NumberBox
+            label="Rank"
+            value={row.rank}
+            min={1}
+            max={20_000}
+            className="w-16"
+            onSave={(rank) => onChange({ ...row, rank })}
+          />
+          <span className="text-second">of</span>
+          <ColumnSelect
+            label="Ranked by"
+            value={row.column}
+            columns={feed.columns}
+            onChange={(column) => onChange({ ...row, column })}
+          />
+          <OrderSelect down={row.down} onChange={(down) => onChange({ ...row, down })} />
+        </>
+      )}
+    </div>
+  );
+}
+
+function RowsLine({
+  tie,
+  feed,
+  onChange,
+}: {
+  tie: Extract<Tie, { kind: "rows" }>;
+  feed: FeedView;
+  onChange: (tie: Tie) => void;
+}) {
+  const { columns, sortBy, mostRows } = tie;
+  const [first = ""] = feed.columns;
+  return (
+    <>
+      <div className="flex flex-wrap items-center gap-2">
+        <span className="w-24 shrink-0 text-second">Columns</span>
+        {columns.map((column, at) => (
+          <span key={column} className="flex items-center rounded-md bg-lifted text-[14px]">
+            <button
+              type="button"
+              disabled={at === 0}
+              title={at === 0 ? "The first" : "One place forward"}
+              onClick={() => onChange({ ...tie, columns: movedForward(columns, at) })}
+              className="min-h-8 rounded-md px-2 enabled:hover:bg-edge"
+            >
+              {column}
+            </button>
+            {columns.length > 1 && (
+              <button
+                type="button"
+                title={`Without ${column}`}
+                onClick={() => onChange({ ...tie, columns: columns.filter((each) => each !== column) })}
+                className="grid size-8 place-content-center rounded-md hover:bg-edge"
+              >
+                <X aria-hidden="true" className="size-3.5" />
+                <span className="sr-only">Without {column}</span>
+              </button>
+            )}
+          </span>
+        ))}
+        {feed.columns.some((column) => !columns.includes(column)) && (
+          <select
+            aria-label="One more column"
+            value=""
+            onChange={({ target }) =>
+              target.value && onChange({ ...tie, columns: [...columns, target.value] })
+            }
+            className={box}
+          >
+            <option value="">one more…</option>
+            {feed.columns
+              .filter((column) => !columns.includes(column))
+              .map((column) => (
+                <option key={column}>{column}</option>
+              ))}
+          </select>
+        )}
+      </div>
+      <div className="flex flex-wrap items-center gap-2">
+        <span className="w-24 shrink-0 text-second">Rows</span>
+        <span className="text-second">the first</span>
+        <NumberBox
+          label="Rows at most"
+          value={mostRows}
+          min={1}
+          max={200}
+          className="w-16"
+          onSave={(most) => onChange({ ...tie, mostRows: most })}
+        />
+        <select
+          aria-label="In which order"
+          value={sortBy?.column ?? ""}
+          onChange={({ target }) =>
+            onChange({
+              ...tie,
+              sortBy:
+                target.value === "" ? null : { column: target.value || first, down: sortBy?.down ?? true },
+            })
+          }
+          className={box}
+        >
+          <option value="">as they stand</option>
+          {feed.columns.map((column) => (
+            <option key={column} value={column}>
+              sorted by {column}
+            </option>
+          ))}
+        </select>
+        {sortBy && (
+          <OrderSelect
+            down={sortBy.down}
+            onChange={(down) => onChange({ ...tie, sortBy: { ...sortBy, down } })}
+          />
+        )}
+      </div>
+    </>
+  );
+}
+
+const movedForward = (columns: readonly string[], at: number): string[] => {
+  const moved = [...columns];
+  const [column] = moved.splice(at, 1);
+  if (column !== undefined) moved.splice(at - 1, 0, column);
+  return moved;
+};
+
+function ColumnSelect({
+  label,
+  value,
+  columns,
+  onChange,
+}: {
+  label: string;
+  value: string;
+  columns: readonly string[];
+  onChange: (column: string) => void;
+}) {
+  return (
+    <select
+      aria-label={label}
+      value={value}
+      onChange={({ target }) => onChange(target.value)}
+      className={box}
+    >
+      {[...new Set([value, ...columns])].map((column) => (
+        <option key={column}>{column}</option>
+      ))}
+    </select>
+  );
+}
+
+const OrderSelect = ({ down, onChange }: { down: boolean; onChange: (down: boolean) => void }) => (
+  <select
+    aria-label="Largest or smallest first"
+    value={down ? "down" : "up"}
+    onChange={({ target }) => onChange(target.value === "down")}
+    className={box}
+  >
+    <option value="down">largest first</option>
+    <option value="up">smallest first</option>
+  </select>
+);

@@ -1,0 +1,41 @@
+import { z } from "zod";
+import { feedIdSchema } from "../../core/feeds/feed.ts";
+import { nextRow, rowsInTurn, searchRows } from "../../core/feeds/pickRows.ts";
+import { refuse, tell } from "../answers.server.ts";
+import { only } from "../rights.server.ts";
+import { getServices } from "../services.server.ts";
+import type { Route } from "./+types/feedRows.ts";
+
+export const middleware = [only("desk")];
+
+const MOST_TOLD = 500;
+const wantedSchema = z.strictObject({
+  id: feedIdSchema,
+  /** Beginnings of words; empty: all rows. */
+  words: z.string().max(200).default(""),
+  from: z.coerce.number().int().min(0).default(0),
+  most: z.coerce.number().int().min(1).max(MOST_TOLD).default(50),
+  /** The row after which the next is looked for. */
+  after: z.string().max(2_000).optional(),
+  /** As they stand in the feed, in place of the order in which they are taken. */
+  asRead: z.literal("yes").optional(),
+});
+
+/** Rows of a feed: those that have some words, in turn. */
+export function loader({ request, context }: Route.LoaderArgs) {
+  const wanted = wantedSchema.safeParse(Object.fromEntries(new URL(request.url).searchParams));
+  if (!wanted.success) return refuse("That was not understood. Load the page again.", "notUnderstood");
+  const { id, words, from, most, after, asRead } = wanted.data;
+  const { feeds, ties } = getServices(context);
+  const feed = feeds.findTable(id);
+  const doc = feeds.find(id)?.doc;
+  if (!feed || !doc) return tell("/feed-rows", { columns: [], rows: [], of: 0, next: null });
+  const inTurn = rowsInTurn(feed, asRead ? "" : doc.orderColumn, ties.used(id));
+  const found = words.trim() === "" ? inTurn : searchRows(inTurn, words, MOST_TOLD);
+  return tell("/feed-rows", {
+    columns: feed.table.columns,
+    rows: found.slice(from, from + most),
+    of: found.length,
+    next: nextRow(inTurn, after ?? null, true)?.key ?? null,
+  });
+}

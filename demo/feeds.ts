@@ -1,0 +1,82 @@
+import { feedDocSchema } from "../core/feeds/feed.ts";
+import { type Tie, tieSchema } from "../core/feeds/tie.ts";
+import { type CueDoc, pageCue } from "../core/rundown/cueDoc.ts";
+import type { SeedFeed } from "../designs/seed.ts";
+
+const watched = (id: string, name: string, file: string, format: object, more: object = {}): SeedFeed => ({
+  id,
+  doc: feedDocSchema.parse({ name, source: { kind: "watched", path: file }, format, ...more }),
+  file: `demo/feeds/${file}`,
+});
+
+/** Files that something else writes; the demo's server watches copies of them. */
+export const DEMO_FEEDS: readonly SeedFeed[] = [
+  watched(
+    "demo-lanterns",
+    "Lanterns by street",
+    "lanterns.csv",
+    { kind: "csv" },
+    {
+      keyColumn: "street",
+      rules: { lanterns: { kind: "number", from: 0, to: 5_000 } },
+    },
+  ),
+  watched(
+    "demo-race",
+    "Race round the breakwater",
+    "race.json",
+    { kind: "json", path: "/boats" },
+    {
+      keyColumn: "boat",
+    },
+  ),
+  watched(
+    "demo-names",
+    "Names for the boat",
+    "boat-names.csv",
+    { kind: "csv" },
+    {
+      keyColumn: "name",
+      orderColumn: "order",
+    },
+  ),
+  watched("demo-notices", "Notices", "notices.txt", { kind: "text" }),
+];
+
+const cell = (feedId: string, text: string, row: object, more: object = {}): Tie =>
+  tieSchema.parse({ kind: "cell", feedId, text, row, ...more });
+const rows = (feedId: string, columns: string[], more: object = {}): Tie =>
+  tieSchema.parse({ kind: "rows", feedId, columns, ...more });
+const filled = (fieldSet: string, values: Record<string, string>, ties: Record<string, Tie>): CueDoc =>
+  pageCue({ fieldSet, values, ties });
+
+/** Pages that are filled from them. */
+export const FED_PAGES: readonly CueDoc[] = [
+  filled(
+    "bars",
+    { heading: "Lanterns lit, as they are counted" },
+    { rows: rows("demo-lanterns", ["street", "lanterns"], { sortBy: { column: "lanterns", down: true } }) },
+  ),
+  filled(
+    "standings",
+    { heading: "Round the breakwater" },
+    { rows: rows("demo-race", ["boat", "marks"], { sortBy: { column: "marks", down: true } }) },
+  ),
+  filled(
+    "bigNumber",
+    { number: "0", words: "lanterns on Ropewalk", note: "" },
+    {
+      number: cell("demo-lanterns", "{lanterns}", { by: "key", key: "Ropewalk" }),
+      note: cell("demo-lanterns", "The first was lit at {since}", { by: "key", key: "Ropewalk" }),
+    },
+  ),
+  filled(
+    "name",
+    { name: "To be announced", role: "the new boat" },
+    {
+      name: cell("demo-names", "{name}", { by: "pick" }),
+      role: cell("demo-names", "the new boat, as {proposed by} proposed", { by: "pick" }),
+    },
+  ),
+  filled("crawl", { items: "Notices follow" }, { items: rows("demo-notices", ["text"]) }),
+];

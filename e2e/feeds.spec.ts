@@ -1,0 +1,192 @@
+import { spawnSync } from "node:child_process";
+import { createHash } from "node:crypto";
+import { join } from "node:path";
+import type { Page } from "@playwright/test";
+import type { RunningShow } from "./support/runningShow.ts";
+import {
+  cueRow,
+  expect,
+  goTo,
+  openDesk,
+  output,
+  saved,
+  scrollTo,
+  seqOf,
+  settled,
+  takeFound,
+  test,
+} from "./support/show.ts";
+
+/** Saves a file of the feed folder from another process, as the program does that it belongs to. */
+function saveElsewhere(show: RunningShow, name: string, text: string): void {
+  const path = join(`${show.databaseFile}.feeds`, name);
+  const script = "require('node:fs').writeFileSync(process.argv[1], process.argv[2])";
+  expect(spawnSync(process.execPath, ["-e", script, path, text]).status).toBe(0);
+}
+const lanterns = (ropewalk: string, kilnLane = "118") =>
+  `street,lanterns,since\nRopewalk,${ropewalk},18:40\nKiln Lane,${kilnLane},18:45\nUpper Slip,97,18:30\n`;
+
+/** What an output shows once nothing of it moves. */
+async function atRest(wall: Page): Promise<string> {
+  await expect(output(wall)).toHaveAttribute("data-moving", "no");
+  return createHash("sha256")
+    .update(await wall.screenshot())
+    .digest("hex");
+}
+const isOther = (wall: Page, before: string) =>
+  expect.poll(async () => (await atRest(wall)) !== before, { intervals: [100] }).toBe(true);
+
+const LIVE_BARS = "lit, as they are counted";
+const onAir = (desk: Page) => desk.locator("[data-mark=air]");
+
+test("a file on disk, rewritten elsewhere, changes what is on air; a window that is loaded again shows the same", async ({
+  page,
+  show,
+  openOutput,
+}) => {
+  const wall = await openOutput(show, 0);
+  await openDesk(page, show);
+  await takeFound(page, wall, LIVE_BARS);
+  await expect(onAir(page)).toContainText(/Ropewalk\s+142/);
+  const before = await atRest(wall);
+  saveElsewhere(show, "lanterns.csv", lanterns("177", "300"));
+  // Sorted anew: who is ahead comes first.
+  await expect(onAir(page)).toContainText(/Kiln Lane\s+300\s+Ropewalk\s+177/);
+  await isOther(wall, before);
+  const after = await atRest(wall);
+  await wall.reload();
+  await expect(output(wall)).toHaveAttribute("data-ready", "yes");
+  await expect.poll(() => atRest(wall)).toBe(after);
+  // Undo of another take brings the values of now.
+  await takeFound(page, wall, "Walk to the water begins");
+  saveElsewhere(show, "lanterns.csv", lanterns("400", "300"));
+  await expect(page.getByText(/Ropewalk\s+400/).first()).toBeVisible();
+});
+
+test("rubbish never reaches the air: the last good values stay, page and feed are marked, the desk is told where", async ({
+  page,
+  show,
+  openOutput,
+}) => {
+  const wall = await openOutput(show, 0);
+  await openDesk(page, show);
+  await takeFound(page, wall, LIVE_BARS);
+  const good = await atRest(wall);
+  saveElsewhere(show, "lanterns.csv", lanterns("#REF!"));
+  await expect(
+    page.getByText("“Lanterns by street”: “lanterns” has “#REF!” in row 1, where a number belongs."),
+  ).toBeVisible();
+  const row = page.locator("li", { has: onAir(page) });
+  await expect(row.getByText(/last good values since/).first()).toBeVisible();
+  expect(await atRest(wall)).toBe(good);
+  saveElsewhere(show, "lanterns.csv", "street,lanterns,since\nRopewalk,1");
+  await page.waitForFunction(() => true);
+  expect(await atRest(wall)).toBe(good);
+  await goTo(page, "Prepare");
+  await expect(
+    (await scrollTo(page, cueRow(page, "cue-0033"))).getByText(/last good values since/),
+  ).toBeVisible();
+  saveElsewhere(show, "lanterns.csv", lanterns("180"));
+  await expect(cueRow(page, "cue-0033").getByText("Lanterns by street")).toBeVisible();
+  await isOther(wall, good);
+});
+
+test("a field is filled with two presses, shows what it has now, and can be frozen on air", async ({
+  page,
+  show,
+  openOutput,
+}) => {
+  const wall = await openOutput(show, 0);
+  await openDesk(page, show, "prepare");
+  const box = page.getByPlaceholder(/Paste a song/);
+  await box.fill("Wick Merrow, counts the lanterns");
+  await page.getByRole("button", { name: "Add", exact: true }).click();
+  await page.getByRole("button", { name: "Fill “Role” from a feed" }).click();
+  await page.getByRole("button", { name: "lanterns", exact: true }).click();
+  await expect(page.getByRole("status").filter({ hasText: "142" })).toBeVisible();
+  await page.getByRole("button", { name: "row 1 for Role" }).click();
+  await page.getByLabel("Words").fill("{lanterns} lit in {street}");
+  await page.getByLabel("How the row is found").selectOption("by its rank");
+  await page.getByLabel("Rank", { exact: true }).fill("2");
+  await page.getByLabel("Rank", { exact: true }).press("Enter");
+  await expect(page.getByRole("status").filter({ hasText: "118 lit in Kiln Lane" })).toBeVisible();
+  await saved(page);
+  await page.keyboard.press("Escape");
+  const before = await seqOf(wall);
+  await page.keyboard.press("Control+Enter");
+  await settled(wall, before + 1);
+  const first = await atRest(wall);
+  await page.getByRole("button", { name: "Freeze" }).click();
+  await expect(page.getByRole("button", { name: "Freeze" })).toHaveAttribute("aria-pressed", "true");
+  saveElsewhere(show, "lanterns.csv", lanterns("142", "131"));
+  await expect(page.getByRole("status").filter({ hasText: "131 lit in Kiln Lane" })).toBeVisible();
+  expect(await atRest(wall)).toBe(first);
+  await page.getByRole("button", { name: "Freeze" }).click();
+  await isOther(wall, first);
+});
+
+test("a row is picked by any of its words, held until it is sent; used rows are marked and passed over", async ({
+  page,
+  show,
+  openOutput,
+}) => {
+  const wall = await openOutput(show, 0);
+  await openDesk(page, show);
+  await takeFound(page, wall, "To be announced");
+  await expect(onAir(page)).toContainText("To be announced");
+  const waiting = await atRest(wall);
+  const box = page.getByRole("combobox", { name: "Row of Names for the boat" });
+  await box.fill("gannet");
+  await expect(page.getByRole("option", { name: /Wicklight/ })).toBeVisible();
+  await box.press("Enter");
+  await expect(onAir(page)).toContainText("held: Wicklight");
+  expect(await atRest(wall)).toBe(waiting);
+  // The keys are the air's again.
+  await page.keyboard.press("s");
+  await expect(onAir(page).getByText("held")).toHaveCount(0);
+  await expect(onAir(page)).toContainText("the new boat, as Gannet Steps proposed");
+  await isOther(wall, waiting);
+  // The last in order was shown: the next is the first that was not.
+  await box.fill("");
+  await box.click();
+  await expect(page.getByRole("option", { name: /Wicklight/ }).getByText("shown")).toBeVisible();
+  await page.keyboard.press("Escape");
+  await expect(page.getByRole("option", { name: /Wicklight/ })).toHaveCount(0);
+  await page.keyboard.press("Escape");
+  await expect(box).not.toBeFocused();
+  await page.getByRole("button", { name: "Take back the pick" }).click();
+  await page.getByRole("button", { name: "Next row" }).click();
+  await expect(onAir(page)).toContainText("held: Lamp of Merrow");
+});
+
+test("a feed is made from a file that is brought, shows what was found in it, and says what is wrong with the next one", async ({
+  page,
+  emptyShow,
+}) => {
+  await openDesk(page, emptyShow, "feeds");
+  const bring = (name: string, text: string) => ({
+    name,
+    mimeType: "text/csv",
+    buffer: Buffer.from(text, "latin1"),
+  });
+  await page
+    .getByLabel("Choose a file")
+    .setInputFiles(
+      bring("Größen_2026.csv", "Läufer;Zeit;Runden\r\nJörn Thale;1:02:03,4;12\r\nÅsa Quell;59:10;11\r\n"),
+    );
+  await expect(page.getByRole("textbox", { name: "Name of the feed" })).toHaveValue("Größen 2026");
+  const table = page.getByRole("region", { name: "Its table" });
+  await expect(table.getByRole("columnheader", { name: /Läufer/ })).toContainText("words");
+  await expect(table.getByRole("columnheader", { name: /Zeit/ })).toContainText("time");
+  await expect(table.getByRole("columnheader", { name: /Runden/ })).toContainText("number");
+  await expect(table.getByRole("cell", { name: "Jörn Thale" })).toBeVisible();
+  await page
+    .getByLabel("Bring it again")
+    .setInputFiles(bring("Größen_2026.csv", "Läufer;Zeit;Runden\r\nJörn Thale;1:02:03,4;zwölf\r\n"));
+  await expect(
+    page.getByText("“Runden” has “zwölf” in row 1, where a number belongs.").first(),
+  ).toBeVisible();
+  await expect(table.getByRole("cell", { name: "12", exact: true })).toBeVisible();
+  await page.getByRole("button", { name: "It is right as it is" }).click();
+  await expect(table.getByRole("cell", { name: "zwölf" })).toBeVisible();
+});

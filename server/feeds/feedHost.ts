@@ -1,0 +1,443 @@
+import { createHash } from "node:crypto";
+import { isDeepStrictEqual } from "node:util";
+import type { Accepted, TableShape } from "../../core/feeds/acceptTable.ts";
+import type { FeedDoc } from "../../core/feeds/feed.ts";
+import { type FeedFault, faultSentence, wholeFault } from "../../core/feeds/feedFault.ts";
+import type { FeedView } from "../../core/feeds/feedView.ts";
+import type { GoodTable } from "../../core/feeds/goodTable.ts";
+import type { FeedTable } from "../../core/feeds/resolveTie.ts";
+import { EMPTY_TABLE, type Table } from "../../core/feeds/table.ts";
+import { type Aside, AsideFailed } from "../aside/aside.ts";
+import { log } from "../log/log.ts";
+import { SerialQueue } from "../queue/serialQueue.ts";
+import type { FeedStore, StoredFeed } from "../store/feedStore.ts";
+import { type AnswerMarks, askAddress, isAllowed, NO_MARKS } from "./askAddress.ts";
+import type { WatchedFolder } from "./watchedFolder.ts";
+
+/** What is broken for less than this was only being written. */
+const BROKEN_FOR_MS = 400;
+/** Good tables of feeds that change often are written down this often. */
+const WRITE_EVERY_MS = 500;
+const LOOK_AT_AGE_MS = 1_000;
+const REMEMBERED_CHANGES = 10;
+const MOST_FEEDS = 100;
+
+export interface FeedHostParts {
+  readonly store: FeedStore;
+  /** Reads tables beside the server's own thread. */
+  readonly thread: Aside;
+  /** Undefined where the server was started without one. */
+  readonly folder: WatchedFolder | undefined;
+  /** Hosts whose addresses may be asked. */
+  readonly hosts: readonly string[];
+  readonly now: () => number;
+}
+
+interface Feed {
+  readonly id: string;
+  revision: number;
+  doc: FeedDoc;
+  good: GoodTable | null;
+  version: number;
+  checkedAtMs: number | null;
+  changes: number[];
+  fault: (FeedFault & { readonly sinceMs: number }) | null;
+  isStale: boolean;
+  /** What was read last, and what came of it. */
+  bytes: Uint8Array | null;
+  mark: string;
+  lastFault: FeedFault | null;
+  /** The last good text ended with the end of a line. */
+  endsWithLine: boolean;
+  marks: AnswerMarks;
+  /** Jobs of one feed are done in the order in which they came. */
+  readonly queue: SerialQueue;
+  faultTimer: ReturnType<typeof setTimeout> | undefined;
+  pollTimer: ReturnType<typeof setTimeout> | undefined;
+  /** It was read, and was as it should be, since the server started. */
+  wasWell: boolean;
+  isReading: boolean;
+  readAgain: boolean;
+  /** Ends what is asked for a source that it does not have any more. */
+  ends: AbortController;
+}
+
+/** What the outcome of reading is held to: nothing where a person takes it as it is. */
+type HeldTo = "before" | "asItIs";
+
+/** Feeds as they run: they are watched and asked, read aside, and have a last good table that nothing broken takes the place of. */
+export class FeedHost {
+  readonly #parts: FeedHostParts;
+  readonly #feeds = new Map<string, Feed>();
+  readonly #listeners = new Set<(id: string) => void>();
+  readonly #newsListeners = new Set<(sentence: string) => void>();
+  readonly #unwritten = new Set<string>();
+  readonly #writes = new SerialQueue();
+  #writeTimer: ReturnType<typeof setTimeout> | undefined;
+  readonly #ageTimer: ReturnType<typeof setInterval>;
+  #isClosed = false;
+
+  private constructor(parts: FeedHostParts, stored: readonly StoredFeed[]) {
+    this.#parts = parts;
+    for (const { id, revision, doc, good } of stored) this.#feeds.set(id, newFeed(id, revision, doc, good));
+    parts.folder?.onChange((path) => {
+      for (const feed of this.#feeds.values())
+        if (feed.doc.source.kind === "watched" && isAt(path, feed.doc.source.path))
+          void this.#readWatched(feed);
+    });
+    this.#ageTimer = setInterval(() => this.#lookAtAges(), LOOK_AT_AGE_MS);
+  }
+
+  static async open(parts: FeedHostParts): Promise<FeedHost> {
+    const host = new FeedHost(parts, await parts.store.list());
+    for (const feed of host.#feeds.values()) host.#start(feed);
+    return host;
+  }
+
+  /** Told of a feed that is new, gone, other, or has other rows or troubles. */
+  onChange(listener: (id: string) => void): void {
+    this.#listeners.add(listener);
+  }
+
+  /** Told what every desk has to know. */
+  onNews(listener: (sentence: string) => void): void {
+    this.#newsListeners.add(listener);
+  }
+
+  get allowedHosts(): readonly string[] {
+    return this.#parts.hosts;
+  }
+
+  get hasFolder(): boolean {
+    return this.#parts.folder !== undefined;
+  }
+
+  listFiles(): Promise<string[]> {
+    return this.#parts.folder?.list() ?? Promise.resolve([]);
+  }
+
+  views(): FeedView[] {
+    return [...this.#feeds.values()].map(viewOf).sort((a, b) => a.doc.name.localeCompare(b.doc.name));
+  }
+
+  /** What ties take their values from; undefined for a feed that is not there, or was never read. */
+  findTable(id: string): FeedTable | undefined {
+    const feed = this.#feeds.get(id);
+    return feed?.good ? { doc: feed.doc, table: feed.good.table, kinds: feed.good.kinds } : undefined;
+  }
+
+  find(id: string): { readonly doc: FeedDoc; readonly revision: number } | undefined {
+    return this.#feeds.get(id);
+  }
+
+  /**
+   * Makes a feed, or changes what one is; its bytes are read anew then.
+   * @param baseRevision what the change was built on; 0 for a new one
+   * @returns a sentence when it cannot be done
+   */
+  async save(id: string, baseRevision: number, doc: FeedDoc): Promise<string | undefined> {
+    const { source } = doc;
+    const feed = this.#feeds.get(id);
+    if ((feed?.revision ?? 0) !== baseRevision)
+      return "This feed was changed on another desk. Nothing was saved here; look at it as it is now.";
+    if (!feed && this.#feeds.size >= MOST_FEEDS)
+      return `There are ${MOST_FEEDS} feeds, the most there can be. Nothing was added; remove one first.`;
+    if (source.kind === "address" && !isAllowed(new URL(source.url), this.#parts.hosts))
+      return `“${new URL(source.url).host}” is not among the hosts that the server was started with. Nothing was saved; start it with --feed-host ${new URL(source.url).host}.`;
+    if (source.kind === "watched" && !this.#parts.folder)
+      return "The server was started without a feed folder. Nothing was saved; start it with --feed-folder FOLDER.";
+    await this.#parts.store.save(id, baseRevision + 1, doc);
+    if (!feed) {
+      const made = newFeed(id, 1, doc, null);
+      if (source.kind === "table") made.good = { table: EMPTY_TABLE, kinds: {}, atMs: this.#parts.now() };
+      this.#feeds.set(id, made);
+      this.#start(made);
+    } else {
+      const isElsewhere = !isDeepStrictEqual(feed.doc.source, source);
+      Object.assign(feed, { doc, revision: baseRevision + 1 });
+      if (isElsewhere) {
+        this.#stop(feed);
+        Object.assign(feed, { bytes: null, mark: "", marks: NO_MARKS, endsWithLine: false });
+        this.#start(feed);
+      } else if (feed.bytes) await this.#take(feed, feed.bytes, "asItIs");
+    }
+    this.#tell(id);
+    return undefined;
+  }
+
+  async remove(id: string): Promise<void> {
+    const feed = this.#feeds.get(id);
+    if (!feed) return;
+    this.#stop(feed);
+    this.#feeds.delete(id);
+    await this.#parts.store.remove(id);
+    this.#tell(id);
+  }
+
+  /** The bytes of a file that was brought for it. @returns a sentence when they are no table for it */
+  async upload(id: string, fileName: string, bytes: Uint8Array): Promise<string | undefined> {
+    const feed = this.#feeds.get(id);
+    if (!feed) return "That feed is not there any more. Nothing was brought in.";
+    if (feed.doc.source.kind !== "upload")
+      return "The rows of that feed do not come from a file that is brought. Nothing was brought in.";
+    const fault = await this.#take(feed, bytes, feed.good ? "before" : "asItIs");
+    if (fault) return faultSentence(feed.doc.name, fault);
+    feed.doc = { ...feed.doc, source: { kind: "upload", fileName } };
+    await this.#parts.store.save(id, feed.revision, feed.doc);
+    await this.#parts.store.saveFile(id, bytes);
+    this.#tell(id);
+    return undefined;
+  }
+
+  /** What was read last is good as it is, whatever came before: other columns, fewer rows. @returns a sentence when it is not */
+  async takeAsItIs(id: string): Promise<string | undefined> {
+    const feed = this.#feeds.get(id);
+    if (!feed?.bytes) return "There is nothing to be taken. Pages keep the last good values.";
+    const fault = await this.#take(feed, feed.bytes, "asItIs");
+    return fault ? faultSentence(feed.doc.name, fault) : undefined;
+  }
+
+  /** The rows of a table that is edited here. */
+  setTable(id: string, table: Table, kinds: GoodTable["kinds"]): void {
+    const feed = this.#feeds.get(id);
+    if (feed) this.#setGood(feed, table, kinds);
+  }
+
+  async close(): Promise<void> {
+    this.#isClosed = true;
+    clearInterval(this.#ageTimer);
+    for (const feed of this.#feeds.values()) this.#stop(feed);
+    await this.#parts.folder?.close();
+    clearTimeout(this.#writeTimer);
+    await this.#write();
+  }
+
+  #start(feed: Feed): void {
+    feed.ends = new AbortController();
+    switch (feed.doc.source.kind) {
+      case "watched":
+        void this.#readWatched(feed);
+        return;
+      case "address":
+        void this.#poll(feed, feed.ends.signal);
+        return;
+      case "upload":
+      case "table":
+        // What was brought is read again only when it is to be read otherwise.
+        void this.#parts.store.findFile(feed.id).then((bytes) => {
+          feed.bytes ??= bytes ?? null;
+        });
+    }
+  }
+
+  #stop(feed: Feed): void {
+    feed.ends.abort();
+    clearTimeout(feed.pollTimer);
+    clearTimeout(feed.faultTimer);
+    feed.faultTimer = undefined;
+  }
+
+  async #readWatched(feed: Feed): Promise<void> {
+    const { folder } = this.#parts;
+    const { source } = feed.doc;
+    if (source.kind !== "watched") return;
+    // What changes while it is read is read once more, after.
+    feed.readAgain = feed.isReading;
+    if (feed.isReading) return;
+    feed.isReading = true;
+    const { signal } = feed.ends;
+    const read = folder
+      ? await folder.read(source.path)
+      : { gone: "the server was started without its folder (--feed-folder)." };
+    feed.isReading = false;
+    if (!signal.aborted) {
+      if ("bytes" in read) await this.#take(feed, read.bytes, "before");
+      else this.#failed(feed, wholeFault("gone", read.gone));
+    }
+    if (feed.readAgain && !this.#isClosed) await this.#readWatched(feed);
+  }
+
+  async #poll(feed: Feed, signal: AbortSignal): Promise<void> {
+    const { source } = feed.doc;
+    if (source.kind !== "address" || signal.aborted) return;
+    const beganAtMs = performance.now();
+    const asked = await askAddress(source.url, this.#parts.hosts, feed.marks, { signal });
+    if (signal.aborted || this.#isClosed) return;
+    if ("gone" in asked) this.#failed(feed, wholeFault("gone", asked.gone));
+    else if ("unchanged" in asked) this.#isAsItWas(feed);
+    else {
+      feed.marks = asked.marks;
+      await this.#take(feed, asked.bytes, "before");
+    }
+    const everyMs = feed.doc.source.kind === "address" ? feed.doc.source.everyMs : source.everyMs;
+    feed.pollTimer = setTimeout(
+      () => void this.#poll(feed, signal),
+      Math.max(0, everyMs - (performance.now() - beganAtMs)),
+    );
+  }
+
+  /** Reads what has come, and lets it take the place of what was there if it is good. @returns what is wrong with it */
+  #take(feed: Feed, bytes: Uint8Array, heldTo: HeldTo): Promise<FeedFault | null> {
+    return feed.queue.run(async () => {
+      const mark = createHash("sha256").update(bytes).digest("hex");
+      if (mark === feed.mark && heldTo === "before") {
+        if (feed.lastFault) this.#failed(feed, feed.lastFault);
+        else this.#isAsItWas(feed);
+        return feed.lastFault;
+      }
+      const read = await this.#read(feed, bytes, heldTo);
+      Object.assign(feed, { bytes, mark, lastFault: "fault" in read ? read.fault : null });
+      if ("fault" in read) {
+        this.#failed(feed, read.fault);
+        return read.fault;
+      }
+      feed.endsWithLine = bytes.at(-1) === LINE_END;
+      this.#setGood(feed, read.table, read.shape.kinds);
+      return null;
+    });
+  }
+
+  async #read(feed: Feed, bytes: Uint8Array, heldTo: HeldTo): Promise<Accepted> {
+    const { doc, good } = feed;
+    const isOfLines = doc.format.kind === "csv" || doc.format.kind === "text";
+    if (heldTo === "before") {
+      if (bytes.length === 0) return { fault: wholeFault("cutOff", "it is an empty file.") };
+      if (isOfLines && feed.endsWithLine && bytes.at(-1) !== LINE_END)
+        return { fault: wholeFault("cutOff", "it breaks off in the middle of its last line.") };
+    }
+    const before = heldTo === "before" && good ? shapeOf(good) : null;
+    try {
+      return await this.#parts.thread.run("readTable", { bytes, settings: doc, before });
+    } catch (error) {
+      if (!(error instanceof AsideFailed)) log.error(`The feed “${doc.name}” could not be read`, error);
+      const late = error instanceof AsideFailed && error.why === "late";
+      return { fault: wholeFault("unreadable", late ? "reading it takes too long." : "it cannot be read.") };
+    }
+  }
+
+  #isAsItWas(feed: Feed): void {
+    feed.checkedAtMs = this.#parts.now();
+    this.#isWell(feed);
+  }
+
+  #isWell(feed: Feed): void {
+    feed.wasWell = true;
+    clearTimeout(feed.faultTimer);
+    feed.faultTimer = undefined;
+    if (!feed.fault) return;
+    feed.fault = null;
+    this.#tell(feed.id);
+  }
+
+  /** It is broken; whether it stays so is told a moment later. */
+  #failed(feed: Feed, fault: FeedFault): void {
+    feed.checkedAtMs = this.#parts.now();
+    if (feed.fault) {
+      if (feed.fault.says === fault.says) return;
+      feed.fault = { ...fault, sinceMs: feed.fault.sinceMs };
+      this.#tell(feed.id);
+      return;
+    }
+    clearTimeout(feed.faultTimer);
+    const sinceMs = this.#parts.now();
+    feed.faultTimer = setTimeout(() => {
+      feed.faultTimer = undefined;
+      feed.fault = { ...fault, sinceMs };
+      // What was never well since the start is no news: it is marked.
+      if (feed.wasWell)
+        for (const listener of this.#newsListeners) listener(faultSentence(feed.doc.name, fault));
+      this.#tell(feed.id);
+    }, BROKEN_FOR_MS);
+  }
+
+  #setGood(feed: Feed, table: Table, kinds: GoodTable["kinds"]): void {
+    const atMs = this.#parts.now();
+    feed.checkedAtMs = atMs;
+    const isSame =
+      feed.good !== null &&
+      isDeepStrictEqual(feed.good.table, table) &&
+      isDeepStrictEqual(feed.good.kinds, kinds);
+    if (isSame) {
+      this.#isWell(feed);
+      return;
+    }
+    feed.good = { table, kinds, atMs };
+    feed.version++;
+    feed.isStale = false;
+    feed.changes = [...feed.changes, atMs].slice(-REMEMBERED_CHANGES);
+    this.#unwritten.add(feed.id);
+    this.#writeTimer ??= setTimeout(() => void this.#write(), WRITE_EVERY_MS);
+    this.#isWell(feed);
+    this.#tell(feed.id);
+  }
+
+  #write(): Promise<void> {
+    this.#writeTimer = undefined;
+    return this.#writes.run(async () => {
+      for (const id of [...this.#unwritten]) {
+        this.#unwritten.delete(id);
+        const feed = this.#feeds.get(id);
+        if (!feed) continue;
+        try {
+          await this.#parts.store.saveGood(id, feed.good);
+        } catch (error) {
+          log.warn(`The last table of the feed “${feed.doc.name}” could not be written down`, error);
+        }
+      }
+    });
+  }
+
+  #lookAtAges(): void {
+    const nowMs = this.#parts.now();
+    for (const feed of this.#feeds.values()) {
+      const { staleAfterMs } = feed.doc;
+      const isStale = staleAfterMs !== null && feed.good !== null && nowMs - feed.good.atMs > staleAfterMs;
+      if (isStale === feed.isStale) continue;
+      feed.isStale = isStale;
+      this.#tell(feed.id);
+    }
+  }
+
+  #tell(id: string): void {
+    for (const listener of this.#listeners) listener(id);
+  }
+}
+
+const LINE_END = 0x0a;
+
+function newFeed(id: string, revision: number, doc: FeedDoc, good: GoodTable | null): Feed {
+  return {
+    ...{ id, revision, doc, good, version: good ? 1 : 0 },
+    ...{ checkedAtMs: null, changes: [], fault: null, isStale: false },
+    ...{ bytes: null, mark: "", lastFault: null, endsWithLine: false, marks: NO_MARKS },
+    queue: new SerialQueue(),
+    faultTimer: undefined,
+    pollTimer: undefined,
+    wasWell: false,
+    isReading: false,
+    readAgain: false,
+    ends: new AbortController(),
+  };
+}
+
+const shapeOf = ({ table, kinds }: GoodTable): TableShape => ({
+  columns: table.columns,
+  kinds,
+  rows: table.rows.length,
+});
+
+/** A file, or a folder that it lies in and that was changed as a whole. */
+const isAt = (changed: string, path: string): boolean => changed === path || path.startsWith(`${changed}/`);
+
+function viewOf(feed: Feed): FeedView {
+  const { id, revision, doc, good, version, checkedAtMs, changes, fault, isStale } = feed;
+  const gaps = changes.slice(1).map((atMs, i) => atMs - (changes[i] as number));
+  return {
+    ...{ id, revision, doc, version, checkedAtMs, fault, isStale },
+    columns: good?.table.columns ?? [],
+    kinds: good?.kinds ?? {},
+    rows: good?.table.rows.length ?? 0,
+    changedAtMs: good?.atMs ?? null,
+    everyMs: gaps.length < 2 ? null : Math.round(gaps.reduce((sum, gap) => sum + gap, 0) / gaps.length),
+  };
+}
