@@ -17,7 +17,7 @@ const AHEAD_MS = 20;
 const WRITE_WITHIN_MS = 500;
 const TRY_AGAIN_MS = 1_000;
 /** Every page that is filled from feeds has one. */
-const MOST_TABLES = 5_000;
+const MOST_TABLES = 1_000;
 const MOST_CELLS = 2_000;
 
 /**
