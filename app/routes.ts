@@ -30,7 +30,7 @@ export default [
   route("offered-template", "routes/offeredTemplate.ts"),
   route("feeds-edit", "routes/feedsEdit.ts"),
   route("feed-rows", "routes/feedRows.ts"),
-  route("tie-now", "routes/tieNow.ts"),
+  route("binding-now", "routes/bindingNow.ts"),
   route("access", "routes/access.ts"),
   route("health/back-up", "routes/healthBackUp.ts"),
   route("wear-style", "routes/wearStyle.ts"),

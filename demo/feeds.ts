@@ -1,5 +1,5 @@
+import { type Binding, bindingSchema } from "../core/feeds/binding.ts";
 import { feedDocSchema } from "../core/feeds/feed.ts";
-import { type Tie, tieSchema } from "../core/feeds/tie.ts";
 import { type CueDoc, pageCue } from "../core/rundown/cueDoc.ts";
 import type { SeedFeed } from "../designs/seed.ts";
 
@@ -43,12 +43,15 @@ export const DEMO_FEEDS: readonly SeedFeed[] = [
   watched("demo-notices", "Notices", "notices.txt", { kind: "text" }),
 ];
 
-const cell = (feedId: string, text: string, row: object, more: object = {}): Tie =>
-  tieSchema.parse({ kind: "cell", feedId, text, row, ...more });
-const rows = (feedId: string, columns: string[], more: object = {}): Tie =>
-  tieSchema.parse({ kind: "rows", feedId, columns, ...more });
-const filled = (fieldSet: string, values: Record<string, string>, ties: Record<string, Tie>): CueDoc =>
-  pageCue({ fieldSet, values, ties });
+const cell = (feedId: string, text: string, row: object, more: object = {}): Binding =>
+  bindingSchema.parse({ kind: "cell", feedId, text, row, ...more });
+const rows = (feedId: string, columns: string[], more: object = {}): Binding =>
+  bindingSchema.parse({ kind: "rows", feedId, columns, ...more });
+const filled = (
+  fieldSet: string,
+  values: Record<string, string>,
+  bindings: Record<string, Binding>,
+): CueDoc => pageCue({ fieldSet, values, bindings });
 
 /** Pages that are filled from them. */
 export const FED_PAGES: readonly CueDoc[] = [

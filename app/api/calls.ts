@@ -1,9 +1,9 @@
 import type { DesignEdit, DesignState, Touches, VersionTold } from "../../core/design/designEdit.ts";
 import type { DesignDoc, DesignKindName } from "../../core/design/designKinds.ts";
+import type { Binding, Picks } from "../../core/feeds/binding.ts";
 import type { FeedDoc } from "../../core/feeds/feed.ts";
 import type { OfferedRow } from "../../core/feeds/pickRows.ts";
-import type { Resolved } from "../../core/feeds/resolveTie.ts";
-import type { Picks, Tie } from "../../core/feeds/tie.ts";
+import type { Resolved } from "../../core/feeds/resolveBinding.ts";
 import type { ChromaKey } from "../../core/picture/chromaKey.ts";
 import type { StoryLine } from "../../core/report/airStory.ts";
 import type { Compiled } from "../../core/rundown/compileContext.ts";
@@ -115,7 +115,7 @@ export interface Calls {
     { worn: string }
   >;
   "/feeds-edit": Call<FeedsEdit>;
-  "/tie-now": Call<{ tie: Tie; picks: Picks }, Resolved>;
+  "/binding-now": Call<{ binding: Binding; picks: Picks }, Resolved>;
   "/access": Call<{ kind: "renewDesk" } | { kind: "endSession"; id: string }>;
   "/passcode": Call<{ passcode: string }>;
   "/screens-edit": Call<ScreensEdit>;

@@ -1,4 +1,4 @@
-import type { LiveFields } from "../../core/feeds/tie.ts";
+import type { LiveFields } from "../../core/feeds/binding.ts";
 import { FeedMark } from "../ui/FeedMark.tsx";
 import { formatMinute } from "../ui/format.ts";
 import { useDesk } from "./deskContext.ts";
@@ -19,7 +19,7 @@ export function CueFeedMark({
 }
 
 function Mark({ cueId, live, isOneLine }: { cueId: string; live: LiveFields; isOneLine: boolean }) {
-  const known = useDesk("feeds", "tieProblems", "values");
+  const known = useDesk("feeds", "bindingProblems", "values");
   const locale = useLocale();
   const mark = feedMarkOf(cueId, live, known);
   if (!mark) return null;

@@ -55,7 +55,7 @@ export interface DeskSnapshot {
   readonly chains: LiveChains;
   readonly feeds: readonly FeedView[];
   /** Cue → why something of it is not filled as it should be. */
-  readonly tieProblems: Readonly<Record<string, string>>;
+  readonly bindingProblems: Readonly<Record<string, string>>;
   /** The cue chosen for editing; new cues are added after it. */
   readonly chosenId: string | null;
 }

@@ -88,7 +88,7 @@ export class DeskStore {
       values: this.#copy.values,
       chains: this.#copy.chains,
       feeds: [],
-      tieProblems: {},
+      bindingProblems: {},
       chosenId: start.cues[0]?.cueId ?? null,
     };
     this.#snapshot = { ...this.#snapshot, next: findNext(state, this.#snapshot.ready) };
@@ -274,7 +274,7 @@ export class DeskStore {
         this.#change({ screens: message.screens });
         return;
       case "feeds":
-        this.#change({ feeds: message.feeds, tieProblems: message.problems });
+        this.#change({ feeds: message.feeds, bindingProblems: message.problems });
         return;
       case "storage":
         this.#change({ storage: message.storage });

@@ -1,9 +1,9 @@
 import { RefreshCw, Trash2, Unplug } from "lucide-react";
 import { useState } from "react";
+import { feedsIn } from "../../core/feeds/binding.ts";
 import type { FeedDoc } from "../../core/feeds/feed.ts";
 import { faultSentence } from "../../core/feeds/feedFault.ts";
 import { type FeedView, feedTrouble } from "../../core/feeds/feedView.ts";
-import { feedsIn } from "../../core/feeds/tie.ts";
 import { call } from "../api/call.ts";
 import { sendFile } from "../api/sendFile.ts";
 import { useDesk, useDeskStore, useReading } from "../desk/deskContext.ts";
@@ -25,8 +25,8 @@ export function FeedDetails({ feed, places }: { feed: FeedView; places: FeedPlac
   const store = useDeskStore();
   const { cues } = useDesk("cues");
   const [name, setName] = useState(doc.name);
-  const tied = cues.filter(
-    ({ ready }) => ready?.content.live && feedsIn(ready.content.live.ties).includes(feed.id),
+  const bound = cues.filter(
+    ({ ready }) => ready?.content.live && feedsIn(ready.content.live.bindings).includes(feed.id),
   );
 
   const save = async (change: Partial<FeedDoc>) => {
@@ -81,8 +81,8 @@ export function FeedDetails({ feed, places }: { feed: FeedView; places: FeedPlac
         )}
         <HoldButton
           title={
-            tied.length > 0
-              ? `Hold for half a second. ${tied.length} pages keep what they show now.`
+            bound.length > 0
+              ? `Hold for half a second. ${bound.length} pages keep what they show now.`
               : "Hold for half a second"
           }
           onHeld={() => void act({ kind: "remove", id: feed.id })}
@@ -120,13 +120,13 @@ export function FeedDetails({ feed, places }: { feed: FeedView; places: FeedPlac
       </div>
       <section aria-label="Pages that it fills">
         <h3 className="mb-1 text-[16px] font-semibold">Pages that it fills</h3>
-        {tied.length === 0 ? (
+        {bound.length === 0 ? (
           <p className="text-[15px] text-second">
             None yet. In a page's form, press the plug beside a field and choose a column.
           </p>
         ) : (
           <ul className="flex flex-wrap gap-2">
-            {tied.map(({ view, index, title }) => (
+            {bound.map(({ view, index, title }) => (
               <li key={view.cueId} className="rounded-md bg-raised px-3 py-1.5 text-[15px]">
                 {index + 1} · {title}
               </li>

@@ -26,11 +26,11 @@ export function loader({ request, context }: Route.LoaderArgs) {
   const wanted = wantedSchema.safeParse(Object.fromEntries(new URL(request.url).searchParams));
   if (!wanted.success) return refuse("That was not understood. Load the page again.", "notUnderstood");
   const { id, words, from, most, after, asRead } = wanted.data;
-  const { feeds, ties } = getServices(context);
+  const { feeds, bindings } = getServices(context);
   const feed = feeds.findTable(id);
   const doc = feeds.find(id)?.doc;
   if (!feed || !doc) return tell("/feed-rows", { columns: [], rows: [], of: 0, next: null });
-  const inTurn = rowsInTurn(feed, asRead ? "" : doc.orderColumn, ties.used(id));
+  const inTurn = rowsInTurn(feed, asRead ? "" : doc.orderColumn, bindings.used(id));
   const found = words.trim() === "" ? inTurn : searchRows(inTurn, words, MOST_TOLD);
   return tell("/feed-rows", {
     columns: feed.table.columns,

@@ -23,7 +23,7 @@ const editSchema = z.discriminatedUnion("kind", [
 export async function action({ request, context }: Route.ActionArgs) {
   const body = await readJsonBody(request, editSchema);
   if ("problem" in body) return refuse(body.problem, "notUnderstood");
-  const { feeds, ties, now } = getServices(context);
+  const { feeds, bindings, now } = getServices(context);
   const edit = body.value;
   const problem = await (async () => {
     switch (edit.kind) {
@@ -34,11 +34,11 @@ export async function action({ request, context }: Route.ActionArgs) {
       case "takeAsItIs":
         return feeds.takeAsItIs(edit.id);
       case "use":
-        return ties.use(edit.id, edit.row, edit.isUsed);
+        return bindings.use(edit.id, edit.row, edit.isUsed);
       case "putAllBack":
-        return ties.putAllBack(edit.id);
+        return bindings.putAllBack(edit.id);
       case "freeze":
-        return ties.freeze(edit.cueId, edit.isFrozen, now());
+        return bindings.freeze(edit.cueId, edit.isFrozen, now());
     }
   })();
   return problem === undefined ? answer("/feeds-edit", {}) : refuse(problem);

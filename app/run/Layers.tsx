@@ -7,7 +7,7 @@ import { countsDown } from "../desk/countsDown.ts";
 import { useDesk, useDeskStore, useReading } from "../desk/deskContext.ts";
 import { useHeldIds } from "../desk/useHeldIds.ts";
 import { usePresentTime } from "../desk/usePresentTime.ts";
-import { FreezeButton } from "../prepare/forms/ties/FreezeButton.tsx";
+import { FreezeButton } from "../prepare/forms/bindings/FreezeButton.tsx";
 import { formatLength } from "../ui/format.ts";
 import { LayerSettings } from "./LayerSettings.tsx";
 

@@ -1,10 +1,10 @@
-import { pickedFeeds } from "../../core/feeds/tie.ts";
+import { pickedFeeds } from "../../core/feeds/binding.ts";
 import { type PageDoc, withPick } from "../../core/rundown/cueDoc.ts";
 import { saveEdit } from "../api/saveEdit.ts";
 import { useDeskStore } from "../desk/deskContext.ts";
 import type { DeskCue } from "../desk/deskCues.ts";
 import { useActor } from "../desk/useActor.ts";
-import { PickBox } from "../prepare/forms/ties/PickBox.tsx";
+import { PickBox } from "../prepare/forms/bindings/PickBox.tsx";
 
 /** The rows that are picked for a page, beside it in the script. */
 export function RunPick({ cue: { view }, doc }: { cue: DeskCue; doc: PageDoc }) {
@@ -22,7 +22,7 @@ export function RunPick({ cue: { view }, doc }: { cue: DeskCue; doc: PageDoc }) 
   };
   return (
     <div className="flex flex-col gap-1.5 px-4 pb-2 @2xl:pl-[110px]">
-      {pickedFeeds(doc.ties).map((feedId) => (
+      {pickedFeeds(doc.bindings).map((feedId) => (
         <PickBox
           key={feedId}
           feedId={feedId}

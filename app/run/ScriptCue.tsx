@@ -1,6 +1,6 @@
 import { Check, MonitorCog, TriangleAlert } from "lucide-react";
 import { memo } from "react";
-import { pickedFeeds } from "../../core/feeds/tie.ts";
+import { pickedFeeds } from "../../core/feeds/binding.ts";
 import type { PageContent } from "../../core/rundown/content.ts";
 import { type Step, stepsOf } from "../../core/rundown/steps.ts";
 import { planNeededAt } from "../../core/show/planNeed.ts";
@@ -141,7 +141,7 @@ export const ScriptCue = memo(function ScriptCue(props: Props) {
               </StepRow>
             );
           })}
-        {view.doc.kind === "page" && pickedFeeds(view.doc.ties).length > 0 && (
+        {view.doc.kind === "page" && pickedFeeds(view.doc.bindings).length > 0 && (
           <RunPick cue={cue} doc={view.doc} />
         )}
       </div>

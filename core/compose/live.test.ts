@@ -13,12 +13,15 @@ import { placementsAt } from "./placements.ts";
 
 const bench = prepareBench();
 const [, STREAM] = OUTPUTS as readonly [Output, Output];
-const tie = (text: string) =>
+const binding = (text: string) =>
   ({ kind: "cell", feedId: "f", row: { by: "number", number: 1 }, text }) as const;
 
 /** A page of a name and a role, both filled from a feed, on air since 20 s. */
 function onAir() {
-  const doc = { ...page("name", { name: "To be announced", role: "boat" }), ties: { name: tie("{boat}") } };
+  const doc = {
+    ...page("name", { name: "To be announced", role: "boat" }),
+    bindings: { name: binding("{boat}") },
+  };
   const [cue] = readyCues(bench, [doc as ReturnType<typeof page>]);
   if (!cue) throw new Error("It cannot be taken");
   const shown = { cueId: cue.cueId, content: cue.hash, step: PAGE_ANCHOR };

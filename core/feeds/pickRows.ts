@@ -1,5 +1,5 @@
 import { foldWords } from "../words/foldWords.ts";
-import { type FeedTable, rowKey, sortedRows } from "./resolveTie.ts";
+import { type FeedTable, rowKey, sortedRows } from "./resolveBinding.ts";
 
 /** A row as it is offered to be picked. */
 export interface OfferedRow {

@@ -7,7 +7,7 @@ export const MOST_ROWS = 20_000;
 export const LONGEST_CELL = 2_000;
 export const LONGEST_COLUMN_NAME = 40;
 
-/** Braces and upright strokes have a meaning in the text of a tie. */
+/** Braces and upright strokes have a meaning in the text of a binding. */
 export const columnNameSchema = nameSchema(LONGEST_COLUMN_NAME).regex(/^[^{}|\t\n]+$/);
 
 /** A table as it was read: columns by their names, rows of texts, as many in each row as there are columns. */
@@ -19,7 +19,7 @@ export type Table = z.infer<typeof tableSchema>;
 
 export const EMPTY_TABLE: Table = { columns: [], rows: [] };
 
-/** Names that can be columns: what a tie's text uses is taken out, doubles are numbered, empty ones get their place. */
+/** Names that can be columns: what a binding's text uses is taken out, doubles are numbered, empty ones get their place. */
 export function columnNames(given: readonly string[]): string[] {
   const seen = new Set<string>();
   return given.map((text, index) => {

@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { liveFieldsSchema } from "../feeds/tie.ts";
+import { liveFieldsSchema } from "../feeds/binding.ts";
 import { byNameSchema, nameSchema } from "../names/name.ts";
 import { adjustmentsSchema, wholeSchema } from "../scene/adjustment.ts";
 import { effectMsSchema } from "../venue/plan.ts";

@@ -18,7 +18,7 @@ export const NO_CHAINS: LiveChains = new Map();
 /** More changes than this within one motion's length: the oldest are cut short. */
 const MOST_CHANGES = 8;
 
-/** The table in which the values of a page stand: another cue, or other ties, have another. */
+/** The table in which the values of a page stand: another cue, or other bindings, have another. */
 export const pageTable = ({ cueId, content }: Pick<SlotPage, "cueId" | "content">): string =>
   `${content.slice(0, 16)}/${cueId}`;
 

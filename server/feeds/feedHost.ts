@@ -5,7 +5,7 @@ import type { FeedDoc } from "../../core/feeds/feed.ts";
 import { type FeedFault, faultSentence, wholeFault } from "../../core/feeds/feedFault.ts";
 import type { FeedView } from "../../core/feeds/feedView.ts";
 import type { GoodTable } from "../../core/feeds/goodTable.ts";
-import type { FeedTable } from "../../core/feeds/resolveTie.ts";
+import type { FeedTable } from "../../core/feeds/resolveBinding.ts";
 import { EMPTY_TABLE, type Table } from "../../core/feeds/table.ts";
 import { type Aside, AsideFailed } from "../aside/aside.ts";
 import { log } from "../log/log.ts";
@@ -120,7 +120,7 @@ export class FeedHost {
     return [...this.#feeds.values()].map(viewOf).sort((a, b) => a.doc.name.localeCompare(b.doc.name));
   }
 
-  /** What ties take their values from; undefined for a feed that is not there, or was never read. */
+  /** What bindings take their values from; undefined for a feed that is not there, or was never read. */
   findTable(id: string): FeedTable | undefined {
     const feed = this.#feeds.get(id);
     return feed?.good ? { doc: feed.doc, table: feed.good.table, kinds: feed.good.kinds } : undefined;

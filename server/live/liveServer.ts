@@ -9,7 +9,7 @@ import { isOwnOrigin, type ReadPeer } from "../access/peer.ts";
 import type { DeskSessions } from "../access/sessions.ts";
 import { Throttle } from "../access/throttle.ts";
 import type { FeedHost } from "../feeds/feedHost.ts";
-import type { LiveTies } from "../feeds/liveTies.ts";
+import type { LiveBindings } from "../feeds/liveBindings.ts";
 import type { Health } from "../health/health.ts";
 import type { Stalls } from "../health/stalls.ts";
 import type { ShowHost } from "../host/showHost.ts";
@@ -61,7 +61,7 @@ export interface LiveParts {
   readonly screens: ScreenStore;
   readonly values: ValueHost;
   readonly feeds: FeedHost;
-  readonly ties: LiveTies;
+  readonly bindings: LiveBindings;
   readonly buildId: string;
   readonly now: () => number;
   readonly readPeer: ReadPeer;
@@ -128,7 +128,7 @@ export class LiveServer {
     parts.rundown.onChange((change) => this.#teller.tellRundown(change));
     parts.values.onChange((changes) => this.#teller.tellValues(changes));
     parts.feeds.onChange(() => this.#teller.tellFeedsSoon());
-    parts.ties.onProblems(() => this.#teller.tellFeedsSoon());
+    parts.bindings.onProblems(() => this.#teller.tellFeedsSoon());
     parts.feeds.onNews((sentence) => this.#tellNews(sentence));
     parts.venue.onChange((settings) => {
       for (const connection of this.#windows.joined())

@@ -4,7 +4,7 @@ import { isTableOf, picturesNamed } from "../../core/values/liveChain.ts";
 import type { ValueChange } from "../../core/values/values.ts";
 import type { Channel, ScreenHealth } from "../../core/wire/wire.ts";
 import type { FeedHost } from "../feeds/feedHost.ts";
-import type { LiveTies } from "../feeds/liveTies.ts";
+import type { LiveBindings } from "../feeds/liveBindings.ts";
 import type { Health } from "../health/health.ts";
 import { type ShowHost, wornBy } from "../host/showHost.ts";
 import { targetsSoon } from "../host/targetsSoon.ts";
@@ -34,7 +34,7 @@ export interface TellerParts {
   readonly screens: ScreenStore;
   readonly values: ValueHost;
   readonly feeds: Pick<FeedHost, "views">;
-  readonly ties: Pick<LiveTies, "before" | "problems">;
+  readonly bindings: Pick<LiveBindings, "before" | "problems">;
   readonly buildId: string;
   readonly now: () => number;
   readonly health: Pick<Health, "storage">;
@@ -65,7 +65,7 @@ export class Teller {
   follow(host: ShowHost, channel: Channel): void {
     host.onEvent((logged, state) => {
       // What a take shows is filled before anybody hears of it.
-      this.#parts.ties.before(state, channel);
+      this.#parts.bindings.before(state, channel);
       const heard = this.#parts.windows.joined().filter((connection) => connection.channel === channel);
       for (const connection of heard) {
         this.#sendContents(connection, contentsOf(state));
@@ -140,8 +140,8 @@ export class Teller {
   }
 
   #feedsNow() {
-    const { feeds, ties } = this.#parts;
-    return { kind: "feeds", feeds: feeds.views(), problems: ties.problems() } as const;
+    const { feeds, bindings } = this.#parts;
+    return { kind: "feeds", feeds: feeds.views(), problems: bindings.problems() } as const;
   }
 
   /** Contents that a window lacks, and what fills them. */

@@ -9,7 +9,7 @@ import { type Aside, createAside } from "../aside/aside.ts";
 import { createKeptThread } from "../aside/keptThread.ts";
 import { processFile, workerFile } from "../aside/workerFile.ts";
 import { FeedHost } from "../feeds/feedHost.ts";
-import { LiveTies } from "../feeds/liveTies.ts";
+import { LiveBindings } from "../feeds/liveBindings.ts";
 import { WatchedFolder } from "../feeds/watchedFolder.ts";
 import { Health } from "../health/health.ts";
 import type { ShowClock } from "../health/showClock.ts";
@@ -59,7 +59,7 @@ export interface Services
   readonly values: ValueHost;
   /** Tables that fill pages. */
   readonly feeds: FeedHost;
-  readonly ties: LiveTies;
+  readonly bindings: LiveBindings;
   /** Lets go of what is old. */
   readonly compaction: Compaction;
   readonly buildId: string;
@@ -145,7 +145,7 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
     hosts: options.feedHosts ?? [],
     now,
   });
-  const ties = new LiveTies({
+  const bindings = new LiveBindings({
     feeds,
     values,
     rundown,
@@ -205,7 +205,7 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
     screens,
     values,
     feeds,
-    ties,
+    bindings,
     stalls,
     health,
     now,
@@ -229,7 +229,7 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
     stills,
     values,
     feeds,
-    ties,
+    bindings,
     compaction,
     health,
     aside,

@@ -1,9 +1,9 @@
-import type { Picks, Ties } from "../../../core/feeds/tie.ts";
+import type { Bindings, Picks } from "../../../core/feeds/binding.ts";
 import type { FieldDef } from "../../../core/scene/fieldSet.ts";
 import { Labelled } from "../../ui/Labelled.tsx";
+import { BindButton } from "./bindings/BindButton.tsx";
+import { BindingEditor } from "./bindings/BindingEditor.tsx";
 import { FIELD_FORMS } from "./fieldForms.ts";
-import { TieButton } from "./ties/TieButton.tsx";
-import { TieEditor } from "./ties/TieEditor.tsx";
 
 /** What a page is filled in with, field by field: typed, or from a feed. */
 export function PageFields({
@@ -11,32 +11,36 @@ export function PageFields({
   fields,
   values,
   onChange,
-  ties = {},
+  bindings = {},
   picks = {},
-  onTies,
+  onBindings,
 }: {
   /** Of its first field; those after it are called by it and their names. */
   id: string;
   fields: readonly FieldDef[];
   values: Readonly<Record<string, string>>;
   onChange: (name: string, value: string) => void;
-  ties?: Ties;
+  bindings?: Bindings;
   picks?: Picks;
   /** Not given where nothing can be filled from feeds. */
-  onTies?: (ties: Ties) => void;
+  onBindings?: (bindings: Bindings) => void;
 }) {
   return fields.map((field, index) => {
     const Field = FIELD_FORMS[field.kind];
     const own = index === 0 ? id : `${id}-${field.name}`;
-    const { [field.name]: tie, ...others } = ties;
+    const { [field.name]: binding, ...others } = bindings;
     return (
       <Labelled
         key={field.name}
         id={own}
-        label={tie ? `${field.label}, until there is a value` : field.label}
+        label={binding ? `${field.label}, until there is a value` : field.label}
         aside={
-          onTies && !tie ? (
-            <TieButton field={field} ties={ties} onTie={(made) => onTies({ ...ties, [field.name]: made })} />
+          onBindings && !binding ? (
+            <BindButton
+              field={field}
+              bindings={bindings}
+              onBind={(made) => onBindings({ ...bindings, [field.name]: made })}
+            />
           ) : null
         }
       >
@@ -47,13 +51,13 @@ export function PageFields({
           value={values[field.name] ?? ""}
           onChange={(value) => onChange(field.name, value)}
         />
-        {tie && onTies && (
-          <TieEditor
+        {binding && onBindings && (
+          <BindingEditor
             label={field.label}
-            tie={tie}
+            binding={binding}
             picks={picks}
-            onChange={(changed) => onTies({ ...ties, [field.name]: changed })}
-            onUntie={() => onTies(others)}
+            onChange={(changed) => onBindings({ ...bindings, [field.name]: changed })}
+            onUnbind={() => onBindings(others)}
           />
         )}
       </Labelled>

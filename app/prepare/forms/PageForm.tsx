@@ -1,12 +1,12 @@
-import { pickedFeeds } from "../../../core/feeds/tie.ts";
+import { pickedFeeds } from "../../../core/feeds/binding.ts";
 import { type PageDoc, withPick } from "../../../core/rundown/cueDoc.ts";
 import { useDesk } from "../../desk/deskContext.ts";
 import { CheckBox } from "../../ui/CheckBox.tsx";
 import { NumberBox } from "../../ui/NumberBox.tsx";
+import { FreezeButton } from "./bindings/FreezeButton.tsx";
+import { PickBox } from "./bindings/PickBox.tsx";
 import { editorId } from "./editorId.ts";
 import { PageFields } from "./PageFields.tsx";
-import { FreezeButton } from "./ties/FreezeButton.tsx";
-import { PickBox } from "./ties/PickBox.tsx";
 
 /** A page's form, made from its fields: lines, texts, pictures; when it leaves. */
 export function PageForm({
@@ -20,7 +20,7 @@ export function PageForm({
 }) {
   const { state, fieldSets } = useDesk("state", "fieldSets");
   const fields = fieldSets.get(doc.fieldSet)?.fields ?? [];
-  const picked = pickedFeeds(doc.ties);
+  const picked = pickedFeeds(doc.bindings);
   const stayId = `${editorId(cueId)}-stay`;
   return (
     <>
@@ -37,11 +37,11 @@ export function PageForm({
         fields={fields}
         values={doc.values}
         onChange={(name, value) => onType({ ...doc, values: { ...doc.values, [name]: value } })}
-        ties={doc.ties}
+        bindings={doc.bindings}
         picks={doc.picks}
-        onTies={(ties) => onType({ ...doc, ties })}
+        onBindings={(bindings) => onType({ ...doc, bindings })}
       />
-      {Object.keys(doc.ties).length > 0 && (
+      {Object.keys(doc.bindings).length > 0 && (
         <div className="flex items-center gap-3 text-[15px] text-second">
           <FreezeButton cueId={cueId} />
           It changes with its feeds, on air too.

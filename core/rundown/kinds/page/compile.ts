@@ -1,4 +1,4 @@
-import { type Picks, pickedFeeds, type Ties } from "../../../feeds/tie.ts";
+import { type Bindings, type Picks, pickedFeeds } from "../../../feeds/binding.ts";
 import { emptyField } from "../../../findings/kinds/emptyField.ts";
 import { unknownFields } from "../../../findings/kinds/unknownFields.ts";
 import { fieldKind } from "../../../scene/fieldKinds.ts";
@@ -18,10 +18,10 @@ export function compilePage(doc: PageDoc, context: CompileContext): Compiled {
   for (const field of fieldSet.fields)
     values[field.name] = (doc.values[field.name] ?? field.usual ?? "").trim();
   const first = fieldSet.fields[0];
-  const ties = Object.fromEntries(
-    Object.entries(doc.ties).filter(([name]) => fieldSet.fields.some((field) => field.name === name)),
+  const bindings = Object.fromEntries(
+    Object.entries(doc.bindings).filter(([name]) => fieldSet.fields.some((field) => field.name === name)),
   );
-  if (first && !first.optional && values[first.name] === "" && !ties[first.name])
+  if (first && !first.optional && values[first.name] === "" && !bindings[first.name])
     return { problem: emptyField(PAGE, { label: first.label.toLowerCase() }, first.name) };
   const media: Hash[] = [];
   for (const { name, kind } of fieldSet.fields) {
@@ -35,9 +35,9 @@ export function compilePage(doc: PageDoc, context: CompileContext): Compiled {
       ...emptyContent(context, fieldSet, wornBy(context, fieldSet.id, { template: doc.template })),
       cueKind: "page",
       layerId: doc.layerId ?? fieldSet.layerId,
-      title: pageTitle(fieldSet, doc, ties),
+      title: pageTitle(fieldSet, doc, bindings),
       values,
-      ...(Object.keys(ties).length > 0 && { live: { ties, picks: picksFor(ties, doc.picks) } }),
+      ...(Object.keys(bindings).length > 0 && { live: { bindings, picks: picksFor(bindings, doc.picks) } }),
       media,
       pointsField: fieldSet.stepsBy ?? "",
       points: fieldSet.stepsBy === null ? null : pointCounts(doc.values[fieldSet.stepsBy] ?? ""),
@@ -50,16 +50,20 @@ export function compilePage(doc: PageDoc, context: CompileContext): Compiled {
 }
 
 /** Of feeds that it takes no picked row from any more nothing is kept. */
-const picksFor = (ties: Ties, picks: Picks): Picks =>
-  Object.fromEntries(pickedFeeds(ties).flatMap((id) => (picks[id] ? [[id, picks[id]]] : [])));
+const picksFor = (bindings: Bindings, picks: Picks): Picks =>
+  Object.fromEntries(pickedFeeds(bindings).flatMap((id) => (picks[id] ? [[id, picks[id]]] : [])));
 
 /** What the script calls a page: its first words, typed ones before those that only stand there until a feed gives others. */
-function pageTitle({ fields, titledBy, name: ofAll }: FieldSet, { values }: PageDoc, ties: Ties): string {
+function pageTitle(
+  { fields, titledBy, name: ofAll }: FieldSet,
+  { values }: PageDoc,
+  bindings: Bindings,
+): string {
   const named = fields.filter(({ name }) => name === titledBy);
   const inTurn = [...named, ...fields.filter(({ name }) => name !== titledBy)];
   for (const { name, kind } of [
-    ...inTurn.filter((field) => !ties[field.name]),
-    ...inTurn.filter((field) => ties[field.name]),
+    ...inTurn.filter((field) => !bindings[field.name]),
+    ...inTurn.filter((field) => bindings[field.name]),
   ]) {
     const words = name === titledBy ? values[name] : fieldKind(kind).words(values[name] ?? "");
     const line = linesOf(words ?? "")[0];

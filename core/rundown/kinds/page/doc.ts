@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { picksSchema, tiesSchema } from "../../../feeds/tie.ts";
+import { bindingsSchema, picksSchema } from "../../../feeds/binding.ts";
 import { byNameSchema, nameSchema } from "../../../names/name.ts";
 import { onAnyCue } from "../onAnyCue.ts";
 
@@ -9,7 +9,7 @@ export const pageDocSchema = z.strictObject({
   fieldSet: z.string().min(1).max(40),
   values: byNameSchema(z.string().max(2_000)),
   /** Fields that are filled from feeds; what is typed there is shown until a value comes. */
-  ties: tiesSchema.default({}),
+  bindings: bindingsSchema.default({}),
   /** The rows that were picked for it. */
   picks: picksSchema.default({}),
   /** The layer it goes to; null: the usual one of its kind. */

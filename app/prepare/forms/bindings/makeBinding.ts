@@ -1,5 +1,5 @@
+import { type Binding, bindingSchema } from "../../../../core/feeds/binding.ts";
 import type { FeedView } from "../../../../core/feeds/feedView.ts";
-import { type Tie, tieSchema } from "../../../../core/feeds/tie.ts";
 import type { FieldKindName } from "../../../../core/scene/fieldKinds.ts";
 
 /** Whether a field of a kind takes many rows of a feed in place of one cell. */
@@ -9,23 +9,25 @@ export const takesRows = (kind: FieldKindName): boolean => kind === "rows" || ki
 const FIRST_COLUMNS = 4;
 
 /**
- * The tie that one press on a column makes, the likeliest one: rows of a table for fields that take many; else the cell of the row
+ * The binding that one press on a column makes, the likeliest one: rows of a table for fields that take many; else the cell of the row
  * that other fields of the page take from the same feed, the first row where there is none.
  * @param column null: the whole table
  */
-export function makeTie(
+export function makeBinding(
   kind: FieldKindName,
   feed: Pick<FeedView, "id" | "columns">,
   column: string | null,
-  others: Readonly<Record<string, Tie>>,
-): Tie {
+  others: Readonly<Record<string, Binding>>,
+): Binding {
   if (takesRows(kind) || column === null)
-    return tieSchema.parse({
+    return bindingSchema.parse({
       kind: "rows",
       feedId: feed.id,
       columns: column === null ? feed.columns.slice(0, FIRST_COLUMNS) : [column],
     });
-  const alike = Object.values(others).find((tie) => tie.kind === "cell" && tie.feedId === feed.id);
+  const alike = Object.values(others).find(
+    (binding) => binding.kind === "cell" && binding.feedId === feed.id,
+  );
   const row = alike?.kind === "cell" ? alike.row : { by: "number", number: 1 };
-  return tieSchema.parse({ kind: "cell", feedId: feed.id, row, text: `{${column}}` });
+  return bindingSchema.parse({ kind: "cell", feedId: feed.id, row, text: `{${column}}` });
 }

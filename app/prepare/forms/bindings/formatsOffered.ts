@@ -28,7 +28,7 @@ export const FORMATS_OFFERED: Readonly<Record<string, Offered>> = {
   lower: { label: "small letters", format: { kind: "letters", style: "lower" } },
 };
 
-/** Which of them a tie has; "as it is read" for one that is not among them. */
+/** Which of them a binding has; "as it is read" for one that is not among them. */
 export const formatName = (format: CellFormat | undefined): string =>
   Object.entries(FORMATS_OFFERED).find(
     ([, offered]) => JSON.stringify(offered.format) === JSON.stringify(format),

@@ -1,39 +1,39 @@
 import { ChevronDown, ChevronUp, Plug, Unplug, X } from "lucide-react";
 import { useState } from "react";
+import type { Binding, Picks, RowChoice } from "../../../../core/feeds/binding.ts";
 import { type FeedView, feedTrouble } from "../../../../core/feeds/feedView.ts";
 import { type CellFormat, cellFormatSchema } from "../../../../core/feeds/formatCell.ts";
-import type { Picks, RowChoice, Tie } from "../../../../core/feeds/tie.ts";
 import { fieldsIn } from "../../../../core/scene/writtenWords.ts";
 import { useDesk } from "../../../desk/deskContext.ts";
 import { useFeedRows } from "../../../desk/useFeedRows.ts";
 import { NumberBox } from "../../../ui/NumberBox.tsx";
 import { FORMATS_OFFERED, formatName } from "./formatsOffered.ts";
-import { useTieNow } from "./useTieNow.ts";
+import { useBindingNow } from "./useBindingNow.ts";
 
 const box = "min-h-9 min-w-0 rounded-md border border-edge-strong bg-ground px-2 text-[15px]";
 
-/** A field's tie: what it gives now, and which row, words and formats it takes. */
-export function TieEditor({
+/** A field's binding: what it gives now, and which row, words and formats it takes. */
+export function BindingEditor({
   label,
-  tie,
+  binding,
   picks,
   onChange,
-  onUntie,
+  onUnbind,
 }: {
   /** Of the field. */
   label: string;
-  tie: Tie;
+  binding: Binding;
   picks: Picks;
-  onChange: (tie: Tie) => void;
-  onUntie: () => void;
+  onChange: (binding: Binding) => void;
+  onUnbind: () => void;
 }) {
   const { feeds } = useDesk("feeds");
-  const feed = feeds.find(({ id }) => id === tie.feedId);
-  const now = useTieNow(tie, picks);
+  const feed = feeds.find(({ id }) => id === binding.feedId);
+  const now = useBindingNow(binding, picks);
   const [isOpen, setIsOpen] = useState(false);
   const trouble = feed && feedTrouble(feed);
   const Sign = feed && !trouble ? Plug : Unplug;
-  const used = tie.kind === "rows" ? tie.columns : fieldsIn(tie.text);
+  const used = binding.kind === "rows" ? binding.columns : fieldsIn(binding.text);
   return (
     <div className="mt-1.5 rounded-md border border-act/60 bg-act-ground/50 px-3 py-1.5 text-[15px]">
       <div className="flex items-center gap-2">
@@ -60,29 +60,31 @@ export function TieEditor({
           ) : (
             <ChevronDown aria-hidden="true" className="size-4" />
           )}
-          {rowWords(tie)}
+          {rowWords(binding)}
           <span className="sr-only"> for {label}</span>
         </button>
         <button
           type="button"
           title="No longer from a feed"
-          onClick={onUntie}
+          onClick={onUnbind}
           className="grid size-8 place-content-center rounded-md hover:bg-lifted"
         >
           <X aria-hidden="true" className="size-4" />
-          <span className="sr-only">Untie “{label}”</span>
+          <span className="sr-only">No longer fill “{label}” from a feed</span>
         </button>
       </div>
       {isOpen && feed && (
         <div className="mt-1.5 flex flex-col gap-2 border-t border-edge pt-2 pb-1">
-          {tie.kind === "cell" ? (
+          {binding.kind === "cell" ? (
             <>
               <label className="flex items-center gap-2">
                 <span className="w-24 shrink-0 text-second">Words</span>
                 <input
-                  value={tie.text}
+                  value={binding.text}
                   maxLength={400}
-                  onChange={({ target }) => target.value !== "" && onChange({ ...tie, text: target.value })}
+                  onChange={({ target }) =>
+                    target.value !== "" && onChange({ ...binding, text: target.value })
+                  }
                   className={`${box} flex-1`}
                 />
               </label>
@@ -92,25 +94,25 @@ export function TieEditor({
                   <button
                     key={column}
                     type="button"
-                    onClick={() => onChange({ ...tie, text: `${tie.text}{${column}}`.slice(0, 400) })}
+                    onClick={() => onChange({ ...binding, text: `${binding.text}{${column}}`.slice(0, 400) })}
                     className="min-h-8 rounded-md bg-lifted px-2 text-[14px] hover:bg-edge"
                   >
                     {column}
                   </button>
                 ))}
               </div>
-              <RowLine row={tie.row} feed={feed} onChange={(row) => onChange({ ...tie, row })} />
+              <RowLine row={binding.row} feed={feed} onChange={(row) => onChange({ ...binding, row })} />
             </>
           ) : (
-            <RowsLine tie={tie} feed={feed} onChange={onChange} />
+            <RowsLine binding={binding} feed={feed} onChange={onChange} />
           )}
           {used.map((column) => (
             <label key={column} className="flex items-center gap-2">
               <span className="w-24 shrink-0 truncate text-second">{column} as</span>
               <select
-                value={formatName(tie.formats[column])}
+                value={formatName(binding.formats[column])}
                 onChange={({ target }) =>
-                  onChange(withFormat(tie, column, FORMATS_OFFERED[target.value]?.format))
+                  onChange(withFormat(binding, column, FORMATS_OFFERED[target.value]?.format))
                 }
                 className={box}
               >
@@ -125,10 +127,10 @@ export function TieEditor({
           <label className="flex items-center gap-2">
             <span className="w-24 shrink-0 text-second">When empty</span>
             <input
-              value={tie.empty}
+              value={binding.empty}
               maxLength={200}
               placeholder="nothing"
-              onChange={({ target }) => onChange({ ...tie, empty: target.value })}
+              onChange={({ target }) => onChange({ ...binding, empty: target.value })}
               className={`${box} flex-1`}
             />
           </label>
@@ -146,24 +148,24 @@ const shortOf = (text: string): string => {
 };
 
 /** Which row or rows, in a few words. */
-function rowWords(tie: Tie): string {
-  if (tie.kind === "rows")
-    return `${tie.columns.length > 1 ? `${tie.columns.length} columns` : tie.columns[0]}, ${tie.mostRows} rows at most`;
-  switch (tie.row.by) {
+function rowWords(binding: Binding): string {
+  if (binding.kind === "rows")
+    return `${binding.columns.length > 1 ? `${binding.columns.length} columns` : binding.columns[0]}, ${binding.mostRows} rows at most`;
+  switch (binding.row.by) {
     case "number":
-      return `row ${tie.row.number}`;
+      return `row ${binding.row.number}`;
     case "key":
-      return `row “${tie.row.key}”`;
+      return `row “${binding.row.key}”`;
     case "rank":
-      return `no. ${tie.row.rank} by ${tie.row.column}`;
+      return `no. ${binding.row.rank} by ${binding.row.column}`;
     case "pick":
       return "the row that is picked";
   }
 }
 
-function withFormat(tie: Tie, column: string, format: CellFormat | undefined): Tie {
-  const { [column]: _, ...others } = tie.formats;
-  return { ...tie, formats: format ? { ...others, [column]: cellFormatSchema.parse(format) } : others };
+function withFormat(binding: Binding, column: string, format: CellFormat | undefined): Binding {
+  const { [column]: _, ...others } = binding.formats;
+  return { ...binding, formats: format ? { ...others, [column]: cellFormatSchema.parse(format) } : others };
 }
 
 function RowLine({
@@ -249,15 +251,15 @@ function RowLine({
 }
 
 function RowsLine({
-  tie,
+  binding,
   feed,
   onChange,
 }: {
-  tie: Extract<Tie, { kind: "rows" }>;
+  binding: Extract<Binding, { kind: "rows" }>;
   feed: FeedView;
-  onChange: (tie: Tie) => void;
+  onChange: (binding: Binding) => void;
 }) {
-  const { columns, sortBy, mostRows } = tie;
+  const { columns, sortBy, mostRows } = binding;
   const [first = ""] = feed.columns;
   return (
     <>
@@ -269,7 +271,7 @@ function RowsLine({
               type="button"
               disabled={at === 0}
               title={at === 0 ? "The first" : "One place forward"}
-              onClick={() => onChange({ ...tie, columns: movedForward(columns, at) })}
+              onClick={() => onChange({ ...binding, columns: movedForward(columns, at) })}
               className="min-h-8 rounded-md px-2 enabled:hover:bg-edge"
             >
               {column}
@@ -278,7 +280,7 @@ function RowsLine({
               <button
                 type="button"
                 title={`Without ${column}`}
-                onClick={() => onChange({ ...tie, columns: columns.filter((each) => each !== column) })}
+                onClick={() => onChange({ ...binding, columns: columns.filter((each) => each !== column) })}
                 className="grid size-8 place-content-center rounded-md hover:bg-edge"
               >
                 <X aria-hidden="true" className="size-3.5" />
@@ -292,7 +294,7 @@ function RowsLine({
             aria-label="One more column"
             value=""
             onChange={({ target }) =>
-              target.value && onChange({ ...tie, columns: [...columns, target.value] })
+              target.value && onChange({ ...binding, columns: [...columns, target.value] })
             }
             className={box}
           >
@@ -314,14 +316,14 @@ function RowsLine({
           min={1}
           max={200}
           className="w-16"
-          onSave={(most) => onChange({ ...tie, mostRows: most })}
+          onSave={(most) => onChange({ ...binding, mostRows: most })}
         />
         <select
           aria-label="In which order"
           value={sortBy?.column ?? ""}
           onChange={({ target }) =>
             onChange({
-              ...tie,
+              ...binding,
               sortBy:
                 target.value === "" ? null : { column: target.value || first, down: sortBy?.down ?? true },
             })
@@ -338,7 +340,7 @@ function RowsLine({
         {sortBy && (
           <OrderSelect
             down={sortBy.down}
-            onChange={(down) => onChange({ ...tie, sortBy: { ...sortBy, down } })}
+            onChange={(down) => onChange({ ...binding, sortBy: { ...sortBy, down } })}
           />
         )}
       </div>

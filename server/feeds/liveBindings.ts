@@ -1,6 +1,6 @@
+import { feedsIn, type LiveFields, pickedFeeds } from "../../core/feeds/binding.ts";
 import { usedName } from "../../core/feeds/pickRows.ts";
-import { resolveTie } from "../../core/feeds/resolveTie.ts";
-import { feedsIn, type LiveFields, pickedFeeds } from "../../core/feeds/tie.ts";
+import { resolveBinding } from "../../core/feeds/resolveBinding.ts";
 import type { PageContent } from "../../core/rundown/content.ts";
 import { contentsOf, pagesInSight, type ShowState } from "../../core/show/state.ts";
 import { pageTable } from "../../core/values/liveChain.ts";
@@ -12,7 +12,7 @@ import type { Rundown } from "../rundown/rundown.ts";
 import type { ContentStore } from "../store/contentStore.ts";
 import type { FeedHost } from "./feedHost.ts";
 
-export interface LiveTiesParts {
+export interface LiveBindingsParts {
   readonly feeds: FeedHost;
   readonly values: ValueHost;
   readonly rundown: Rundown;
@@ -24,30 +24,30 @@ export interface LiveTiesParts {
 }
 
 /** A page that is filled from feeds: one that may be taken, or is on air. */
-interface TiedPage {
+interface BoundPage {
   readonly cueId: string;
   readonly content: PageContent;
   readonly live: LiveFields;
 }
 
 /**
- * Fills pages from feeds: works out what each tie gives whenever a feed, or what may be shown, changes, and says only what is other
+ * Fills pages from feeds: works out what each binding gives whenever a feed, or what may be shown, changes, and says only what is other
  * than before. What gives nothing (a row that is gone, a column that is missing) leaves what was there.
  */
-export class LiveTies {
-  readonly #parts: LiveTiesParts;
-  readonly #pages = new Map<string, TiedPage>();
+export class LiveBindings {
+  readonly #parts: LiveBindingsParts;
+  readonly #pages = new Map<string, BoundPage>();
   /** Page table → field → why it has no value now. */
   readonly #problems = new Map<string, Readonly<Record<string, string>>>();
   readonly #listeners = new Set<() => void>();
 
-  constructor(parts: LiveTiesParts) {
+  constructor(parts: LiveBindingsParts) {
     this.#parts = parts;
     parts.rundown.onChange(() => this.refresh());
-    parts.feeds.onChange((id) => this.#fill((page) => feedsIn(page.live.ties).includes(id)));
+    parts.feeds.onChange((id) => this.#fill((page) => feedsIn(page.live.bindings).includes(id)));
   }
 
-  /** Told when what is wrong with ties has changed. */
+  /** Told when what is wrong with bindings has changed. */
   onProblems(listener: () => void): void {
     this.#listeners.add(listener);
   }
@@ -72,7 +72,7 @@ export class LiveTies {
 
   /** Pages that may be taken or are on air are others now. */
   refresh(): void {
-    const wanted = new Map<string, TiedPage>();
+    const wanted = new Map<string, BoundPage>();
     for (const { cueId, hash, content } of this.#parts.rundown.ready())
       this.#want(wanted, cueId, hash, content);
     for (const host of this.#parts.hosts()) this.#wantShown(wanted, host.state);
@@ -118,7 +118,7 @@ export class LiveTies {
   }
 
   #refreshFor(state: ShowState): void {
-    const shown = new Map<string, TiedPage>();
+    const shown = new Map<string, BoundPage>();
     this.#wantShown(shown, state);
     const fresh = new Set<string>();
     for (const [table, page] of shown) {
@@ -132,17 +132,17 @@ export class LiveTies {
   /** A row that was picked for a page is used as soon as the page is on air. */
   #markUsed(state: ShowState): void {
     for (const { content } of pagesInSight(state)) {
-      const { ties, picks } = this.#tied(content)?.live ?? { ties: {}, picks: {} };
-      for (const feedId of pickedFeeds(ties)) {
+      const { bindings, picks } = this.#bound(content)?.live ?? { bindings: {}, picks: {} };
+      for (const feedId of pickedFeeds(bindings)) {
         const row = picks[feedId];
         if (row !== undefined && !this.used(feedId).has(usedName(row))) this.use(feedId, row, true);
       }
     }
   }
 
-  #wantShown(wanted: Map<string, TiedPage>, state: ShowState): void {
+  #wantShown(wanted: Map<string, BoundPage>, state: ShowState): void {
     const hashes = contentsOf(state);
-    if (![...hashes].some((hash) => this.#tied(hash))) return;
+    if (![...hashes].some((hash) => this.#bound(hash))) return;
     const arms = [state.arm, state.arm?.over].flatMap((arm) => (arm ? [arm.target] : []));
     const undone = state.acts.flatMap(({ before }) =>
       Object.values(before.moments).flatMap(({ common, perOutput }) =>
@@ -150,22 +150,22 @@ export class LiveTies {
       ),
     );
     for (const { cueId, content } of [...pagesInSight(state), ...arms, ...undone]) {
-      const document = this.#tied(content);
+      const document = this.#bound(content);
       if (document) this.#want(wanted, cueId, content, document);
     }
   }
 
-  #tied(hash: string): PageContent | undefined {
+  #bound(hash: string): PageContent | undefined {
     const document = this.#parts.contents.find(hash);
     return document?.kind === "page" && document.live ? document : undefined;
   }
 
-  #want(wanted: Map<string, TiedPage>, cueId: string, hash: string, content: PageContent): void {
+  #want(wanted: Map<string, BoundPage>, cueId: string, hash: string, content: PageContent): void {
     const { live } = content;
     if (live) wanted.set(pageTable({ cueId, content: hash }), { cueId, content, live });
   }
 
-  #fill(isWanted: (page: TiedPage, table: string) => boolean): void {
+  #fill(isWanted: (page: BoundPage, table: string) => boolean): void {
     const { values, rundown } = this.#parts;
     const frozen = values.values.tables[FROZEN_TABLE] ?? {};
     let isOther = false;
@@ -181,25 +181,25 @@ export class LiveTies {
       const changed: Record<string, string | null> = {};
       for (const [field, text] of Object.entries(now)) if (before[field] !== text) changed[field] = text;
       if (Object.keys(changed).length === 0) continue;
-      const [feedId = ""] = feedsIn(page.live.ties);
+      const [feedId = ""] = feedsIn(page.live.bindings);
       const name = this.#parts.feeds.find(feedId)?.doc.name.slice(0, 40);
       values.set(table, changed, { kind: "feed", id: feedId, ...(name !== undefined && { name }) });
     }
     if (isOther) for (const listener of this.#listeners) listener();
   }
 
-  #resolve({ content, live: { ties, picks } }: TiedPage) {
+  #resolve({ content, live: { bindings, picks } }: BoundPage) {
     const given: Record<string, string> = {};
     const problems: Record<string, string> = {};
-    for (const [field, tie] of Object.entries(ties)) {
-      const feed = this.#parts.feeds.findTable(tie.feedId);
+    for (const [field, binding] of Object.entries(bindings)) {
+      const feed = this.#parts.feeds.findTable(binding.feedId);
       if (!feed) {
-        problems[field] = this.#parts.feeds.find(tie.feedId)
+        problems[field] = this.#parts.feeds.find(binding.feedId)
           ? "Its feed was never read."
           : "Its feed was removed.";
         continue;
       }
-      const resolved = resolveTie(tie, feed, picks[tie.feedId], this.#parts.language());
+      const resolved = resolveBinding(binding, feed, picks[binding.feedId], this.#parts.language());
       if ("text" in resolved) given[field] = resolved.text;
       else if ("problem" in resolved) problems[field] = resolved.problem;
       // The page's own words stand where nothing is picked.

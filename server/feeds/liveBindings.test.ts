@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, beforeEach, describe, expect, test, vi } from "vitest";
+import { type Bindings, bindingSchema, type Picks } from "../../core/feeds/binding.ts";
 import { feedDocSchema } from "../../core/feeds/feed.ts";
-import { type Picks, type Ties, tieSchema } from "../../core/feeds/tie.ts";
 import { pageCue } from "../../core/rundown/cueDoc.ts";
 import { PAGE_ANCHOR } from "../../core/rundown/steps.ts";
 import { pageTable } from "../../core/values/liveChain.ts";
@@ -18,14 +18,19 @@ const csv = (ropewalk: string, kiln = "97") =>
   );
 const bring = (...cells: Parameters<typeof csv>) =>
   show.services.feeds.upload(FEED, "lit.csv", csv(...cells));
-const tie = (text: string, row: object = { by: "key", key: "Ropewalk" }) =>
-  tieSchema.parse({ kind: "cell", feedId: FEED, text, row });
+const binding = (text: string, row: object = { by: "key", key: "Ropewalk" }) =>
+  bindingSchema.parse({ kind: "cell", feedId: FEED, text, row });
 
 /** Adds a page at the end of the script. */
-async function addPage(cueId: string, ties: Ties, picks: Picks = {}, fieldSet = "name"): Promise<void> {
+async function addPage(
+  cueId: string,
+  bindings: Bindings,
+  picks: Picks = {},
+  fieldSet = "name",
+): Promise<void> {
   const { rundown } = show.services;
   const values = fieldSet === "name" ? { name: "To be announced", role: "" } : { picture: "", caption: "x" };
-  const doc = pageCue({ fieldSet, values, ties, picks });
+  const doc = pageCue({ fieldSet, values, bindings, picks });
   const afterId = rundown.views().at(-1)?.cueId ?? null;
   await rundown.edit("p", { kind: "addCue", cueId, afterId, doc }, 0);
 }
@@ -65,7 +70,7 @@ beforeEach(async () => {
 
 describe("pages that are filled from a feed", () => {
   test("have their values as soon as they can be taken, and others whenever the feed has others", async () => {
-    await addPage(CUE, { name: tie("{lanterns} lit in {street}") });
+    await addPage(CUE, { name: binding("{lanterns} lit in {street}") });
     expect(valuesOf(CUE)).toEqual({ name: "142 lit in Ropewalk" });
     await bring("150");
     expect(valuesOf(CUE)).toEqual({ name: "150 lit in Ropewalk" });
@@ -76,50 +81,50 @@ describe("pages that are filled from a feed", () => {
   });
 
   test("keep what they show when their row is gone, and say why; a removed feed too", async () => {
-    await addPage(CUE, { name: tie("{lanterns}", { by: "key", key: "Kiln Lane" }) });
+    await addPage(CUE, { name: binding("{lanterns}", { by: "key", key: "Kiln Lane" }) });
     await show.services.feeds.upload(
       FEED,
       "lit.csv",
       new TextEncoder().encode("street,lanterns,flag\nRopewalk,1,\n"),
     );
     expect(valuesOf(CUE)).toEqual({ name: "97" });
-    expect(show.services.ties.problems()).toMatchObject({ [CUE]: "“Lit” has no row “Kiln Lane”." });
+    expect(show.services.bindings.problems()).toMatchObject({ [CUE]: "“Lit” has no row “Kiln Lane”." });
     await bring("142", "99");
     expect(valuesOf(CUE)).toEqual({ name: "99" });
-    expect(show.services.ties.problems()[CUE]).toBeUndefined();
+    expect(show.services.bindings.problems()[CUE]).toBeUndefined();
     await show.services.feeds.remove(FEED);
     expect(valuesOf(CUE)).toEqual({ name: "99" });
-    expect(show.services.ties.problems()[CUE]).toBe("Its feed was removed.");
+    expect(show.services.bindings.problems()[CUE]).toBe("Its feed was removed.");
   });
 
   test("wait for a pick with their own words; frozen ones stay as they are until they go on", async () => {
-    await addPage(CUE, { name: tie("{street}", { by: "pick" }) });
+    await addPage(CUE, { name: binding("{street}", { by: "pick" }) });
     expect(valuesOf(CUE)).toEqual({ name: "To be announced" });
-    await addPage(OTHER, { name: tie("{lanterns}", { by: "pick" }) }, { [FEED]: "Ropewalk" });
+    await addPage(OTHER, { name: binding("{lanterns}", { by: "pick" }) }, { [FEED]: "Ropewalk" });
     expect(valuesOf(OTHER)).toEqual({ name: "142" });
-    expect(show.services.ties.freeze(OTHER, true, 5)).toBeUndefined();
+    expect(show.services.bindings.freeze(OTHER, true, 5)).toBeUndefined();
     await bring("143");
     expect(valuesOf(OTHER)).toEqual({ name: "142" });
-    show.services.ties.freeze(OTHER, false, 6);
+    show.services.bindings.freeze(OTHER, false, 6);
     expect(valuesOf(OTHER)).toEqual({ name: "143" });
   });
 
   test("a row is used once its page is on air, not before; it can be put back", async () => {
-    await addPage(CUE, { name: tie("{street}", { by: "pick" }) }, { [FEED]: "Kiln Lane" });
-    expect([...show.services.ties.used(FEED)]).toEqual([]);
+    await addPage(CUE, { name: binding("{street}", { by: "pick" }) }, { [FEED]: "Kiln Lane" });
+    expect([...show.services.bindings.used(FEED)]).toEqual([]);
     await take(CUE);
-    expect([...show.services.ties.used(FEED)]).toEqual(["=Kiln Lane"]);
-    show.services.ties.use(FEED, "Kiln Lane", false);
-    expect([...show.services.ties.used(FEED)]).toEqual([]);
+    expect([...show.services.bindings.used(FEED)]).toEqual(["=Kiln Lane"]);
+    show.services.bindings.use(FEED, "Kiln Lane", false);
+    expect([...show.services.bindings.used(FEED)]).toEqual([]);
   });
 
-  test("an edit of a tie moves nothing on air: what is there goes on by the tie that it was taken with", async () => {
-    await addPage(CUE, { name: tie("{lanterns}") });
+  test("an edit of a binding moves nothing on air: what is there goes on by the binding that it was taken with", async () => {
+    await addPage(CUE, { name: binding("{lanterns}") });
     await take(CUE);
     const taken = pageTable({ cueId: CUE, content: readyOf(CUE).hash });
     const { doc } = readyOf(CUE);
     const revision = show.services.rundown.views().find((view) => view.cueId === CUE)?.revision ?? 0;
-    const other = { ...doc, ties: { name: tie("{street}") } } as typeof doc;
+    const other = { ...doc, bindings: { name: binding("{street}") } } as typeof doc;
     await show.services.rundown.edit(
       "p",
       { kind: "changeCue", cueId: CUE, doc: other, baseRevision: revision },
@@ -131,11 +136,11 @@ describe("pages that are filled from a feed", () => {
   });
 
   test("values that only a start before this one knew are let go; those of now are kept in the log", async () => {
-    await addPage(CUE, { name: tie("{lanterns}") });
+    await addPage(CUE, { name: binding("{lanterns}") });
     const table = pageTable({ cueId: CUE, content: readyOf(CUE).hash });
     await show.services.rundown.edit("p", { kind: "deleteCue", cueId: CUE }, 0);
     expect(show.services.values.values.tables[table]).toBeUndefined();
-    await addPage(OTHER, { name: tie("{lanterns}") });
+    await addPage(OTHER, { name: binding("{lanterns}") });
     await show.services.values.flush();
     const rows = await show.db.selectFrom("value_change").select("doc").execute();
     expect(rows.some(({ doc }) => doc.includes('"kind":"feed"') && doc.includes("142"))).toBe(true);
@@ -147,9 +152,9 @@ describe("what windows are told", () => {
 
   test("an output knows the values of what is on air or next, before it knows that they are, and of nothing else", async () => {
     // In the midst of the script, where it is neither next nor the one after.
-    const doc = pageCue({ fieldSet: "name", values: { name: "x" }, ties: { name: tie("{street}") } });
+    const doc = pageCue({ fieldSet: "name", values: { name: "x" }, bindings: { name: binding("{street}") } });
     await show.services.rundown.edit("p", { kind: "addCue", cueId: OTHER, afterId: "cue-0010", doc }, 0);
-    await addPage(CUE, { name: tie("{lanterns}") });
+    await addPage(CUE, { name: binding("{lanterns}") });
     const secret = pageTable({ cueId: OTHER, content: readyOf(OTHER).hash });
     const shown = pageTable({ cueId: CUE, content: readyOf(CUE).hash });
     const output = new TestWindow(show.port);
@@ -171,8 +176,11 @@ describe("what windows are told", () => {
   });
 
   test("pictures that values name come before them, by the names of the library; what the library lacks stays named", async () => {
-    const ties = { picture: tie("{flag}"), caption: tie("{flag}", { by: "key", key: "Kiln Lane" }) };
-    await addPage(CUE, ties, {}, "picture");
+    const bindings = {
+      picture: binding("{flag}"),
+      caption: binding("{flag}", { by: "key", key: "Kiln Lane" }),
+    };
+    await addPage(CUE, bindings, {}, "picture");
     const mark = show.services.media.list().find(({ info }) => info.name === "Lantern mark");
     expect(valuesOf(CUE)).toEqual({ picture: mark?.hash, caption: "nowhere" });
     const output = new TestWindow(show.port);

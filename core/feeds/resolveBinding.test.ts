@@ -1,9 +1,9 @@
 import { describe, expect, test } from "vitest";
+import { type Binding, bindingSchema, type RowChoice } from "./binding.ts";
 import { kindsFound } from "./columnKinds.ts";
 import { nextRow, rowsInTurn, searchRows, usedName } from "./pickRows.ts";
-import { type FeedTable, resolveTie } from "./resolveTie.ts";
+import { type FeedTable, resolveBinding } from "./resolveBinding.ts";
 import type { Table } from "./table.ts";
-import { type RowChoice, type Tie, tieSchema } from "./tie.ts";
 
 const table: Table = {
   columns: ["street", "lanterns", "since"],
@@ -19,11 +19,12 @@ const feed: FeedTable = {
   table,
   kinds: kindsFound(table),
 };
-const cell = (row: RowChoice, text = "{lanterns}", more: object = {}): Tie =>
-  tieSchema.parse({ kind: "cell", feedId: "f", row, text, ...more });
-const give = (tie: Tie, picked?: string, language = "en") => resolveTie(tie, feed, picked, language);
+const cell = (row: RowChoice, text = "{lanterns}", more: object = {}): Binding =>
+  bindingSchema.parse({ kind: "cell", feedId: "f", row, text, ...more });
+const give = (binding: Binding, picked?: string, language = "en") =>
+  resolveBinding(binding, feed, picked, language);
 
-describe("what a tie gives", () => {
+describe("what a binding gives", () => {
   test("a row by number, by name, by rank and by pick", () => {
     expect(give(cell({ by: "number", number: 2 }))).toEqual({ text: "97" });
     expect(give(cell({ by: "key", key: "Upper Slip" }))).toEqual({ text: "1203" });
@@ -64,7 +65,7 @@ describe("what a tie gives", () => {
   });
 
   test("rows of a table: columns chosen and ordered, sorted, the first of them", () => {
-    const rows = tieSchema.parse({
+    const rows = bindingSchema.parse({
       kind: "rows",
       feedId: "f",
       columns: ["lanterns", "street"],
@@ -92,8 +93,8 @@ describe("what a tie gives", () => {
       table: { columns: ["a"], rows: [["one\ttwo|three\nfour"]] },
       kinds: { a: "words" },
     };
-    const rows = tieSchema.parse({ kind: "rows", feedId: "f", columns: ["a"] });
-    expect(resolveTie(rows, tricky, undefined, "en")).toEqual({ text: "one two three four" });
+    const rows = bindingSchema.parse({ kind: "rows", feedId: "f", columns: ["a"] });
+    expect(resolveBinding(rows, tricky, undefined, "en")).toEqual({ text: "one two three four" });
   });
 });
 

@@ -1,9 +1,9 @@
 import { fieldsIn, writeWords } from "../scene/writtenWords.ts";
+import type { Binding, RowChoice } from "./binding.ts";
 import { type ColumnKindName, columnKind } from "./columnKinds.ts";
 import type { FeedDoc } from "./feed.ts";
 import { formatCell } from "./formatCell.ts";
 import type { Table } from "./table.ts";
-import type { RowChoice, Tie } from "./tie.ts";
 
 /** A feed as those see it who take values from it: its last good table. */
 export interface FeedTable {
@@ -19,35 +19,35 @@ export type Resolved =
   /** Why there is no value, in a sentence; what was shown before stays. */
   | { readonly problem: string };
 
-/** What a tie gives, as the feed is now. @param picked the name of the row picked for the page @param language BCP 47, of formats */
-export function resolveTie(
-  tie: Tie,
+/** What a binding gives, as the feed is now. @param picked the name of the row picked for the page @param language BCP 47, of formats */
+export function resolveBinding(
+  binding: Binding,
   feed: FeedTable,
   picked: string | undefined,
   language: string,
 ): Resolved {
   const { table, doc } = feed;
-  const used = tie.kind === "rows" ? tie.columns : fieldsIn(tie.text);
+  const used = binding.kind === "rows" ? binding.columns : fieldsIn(binding.text);
   const missing = used.find((name) => !table.columns.includes(name));
   if (missing !== undefined) return { problem: `“${doc.name}” has no column “${missing}”.` };
   const write = (row: readonly string[], name: string): string => {
     const value = row[table.columns.indexOf(name)] ?? "";
-    return value === "" ? tie.empty : formatCell(value, tie.formats[name], language);
+    return value === "" ? binding.empty : formatCell(value, binding.formats[name], language);
   };
-  if (tie.kind === "rows") {
-    const { sortBy, mostRows } = tie;
+  if (binding.kind === "rows") {
+    const { sortBy, mostRows } = binding;
     if (sortBy && !table.columns.includes(sortBy.column))
       return { problem: `“${doc.name}” has no column “${sortBy.column}”.` };
     const rows = sortBy ? sortedRows(feed, sortBy.column, sortBy.down) : table.rows;
     const lines = rows
       .slice(0, mostRows)
-      .map((row) => tie.columns.map((name) => inOneCell(write(row, name))));
+      .map((row) => binding.columns.map((name) => inOneCell(write(row, name))));
     return { text: lines.map((cells) => cells.join("\t")).join("\n") };
   }
-  if (tie.row.by === "pick" && picked === undefined) return { waits: true };
-  const found = findRow(feed, tie.row, picked);
+  if (binding.row.by === "pick" && picked === undefined) return { waits: true };
+  const found = findRow(feed, binding.row, picked);
   if ("problem" in found) return found;
-  return { text: writeWords(tie.text, (name) => write(found.row, name)) };
+  return { text: writeWords(binding.text, (name) => write(found.row, name)) };
 }
 
 /** Tabs, strokes and line ends part cells and rows. */

@@ -2,26 +2,26 @@ import { Plug } from "lucide-react";
 import { Popover } from "radix-ui";
 import { useState } from "react";
 import { Link } from "react-router";
-import type { Tie, Ties } from "../../../../core/feeds/tie.ts";
+import type { Binding, Bindings } from "../../../../core/feeds/binding.ts";
 import type { FieldDef } from "../../../../core/scene/fieldSet.ts";
 import { useDesk } from "../../../desk/deskContext.ts";
-import { makeTie, takesRows } from "./makeTie.ts";
+import { makeBinding, takesRows } from "./makeBinding.ts";
 
-/** Ties a field to a feed: one press opens the feeds with their columns, the next one chooses. */
-export function TieButton({
+/** Binds a field to a feed: one press opens the feeds with their columns, the next one chooses. */
+export function BindButton({
   field,
-  ties,
-  onTie,
+  bindings,
+  onBind,
 }: {
   field: FieldDef;
-  ties: Ties;
-  onTie: (tie: Tie) => void;
+  bindings: Bindings;
+  onBind: (binding: Binding) => void;
 }) {
   const { feeds } = useDesk("feeds");
   const [isOpen, setIsOpen] = useState(false);
-  const choose = (tie: Tie) => {
+  const choose = (binding: Binding) => {
     setIsOpen(false);
-    onTie(tie);
+    onBind(binding);
   };
   return (
     <Popover.Root open={isOpen} onOpenChange={setIsOpen}>
@@ -57,7 +57,7 @@ export function TieButton({
                   {takesRows(field.kind) && feed.columns.length > 1 && (
                     <button
                       type="button"
-                      onClick={() => choose(makeTie(field.kind, feed, null, ties))}
+                      onClick={() => choose(makeBinding(field.kind, feed, null, bindings))}
                       className="min-h-9 rounded-md border border-act px-3 text-[15px] text-act hover:bg-act-ground"
                     >
                       its table
@@ -67,7 +67,7 @@ export function TieButton({
                     <button
                       key={column}
                       type="button"
-                      onClick={() => choose(makeTie(field.kind, feed, column, ties))}
+                      onClick={() => choose(makeBinding(field.kind, feed, column, bindings))}
                       className="min-h-9 rounded-md bg-lifted px-3 text-[15px] hover:bg-edge"
                     >
                       {column}

@@ -1,23 +1,23 @@
 import { useEffect, useState } from "react";
-import type { Resolved } from "../../../../core/feeds/resolveTie.ts";
-import type { Picks, Tie } from "../../../../core/feeds/tie.ts";
+import type { Binding, Picks } from "../../../../core/feeds/binding.ts";
+import type { Resolved } from "../../../../core/feeds/resolveBinding.ts";
 import { call } from "../../../api/call.ts";
 import { useDesk } from "../../../desk/deskContext.ts";
 
 const TYPED_MS = 150;
 
-/** What a tie gives as the feed is now; undefined until it is known. */
-export function useTieNow(tie: Tie, picks: Picks): Resolved | undefined {
+/** What a binding gives as the feed is now; undefined until it is known. */
+export function useBindingNow(binding: Binding, picks: Picks): Resolved | undefined {
   const { feeds } = useDesk("feeds");
-  const version = feeds.find(({ id }) => id === tie.feedId)?.version ?? 0;
-  const asked = JSON.stringify({ tie, picks });
+  const version = feeds.find(({ id }) => id === binding.feedId)?.version ?? 0;
+  const asked = JSON.stringify({ binding, picks });
   const [now, setNow] = useState<Resolved>();
   // biome-ignore lint/correctness/useExhaustiveDependencies: another table gives another value
   useEffect(() => {
     let isOver = false;
     const timer = setTimeout(
       () =>
-        void call("/tie-now", JSON.parse(asked)).then((answer) => {
+        void call("/binding-now", JSON.parse(asked)).then((answer) => {
           if (!isOver && "value" in answer) setNow(answer.value);
         }),
       TYPED_MS,

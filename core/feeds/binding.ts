@@ -34,7 +34,7 @@ const common = {
 };
 
 /** What fills a field of a page from a feed. */
-export const tieSchema = z.discriminatedUnion("kind", [
+export const bindingSchema = z.discriminatedUnion("kind", [
   z.strictObject({
     kind: z.literal("cell"),
     ...common,
@@ -51,28 +51,30 @@ export const tieSchema = z.discriminatedUnion("kind", [
     sortBy: z.strictObject({ column: columnNameSchema, down: z.boolean() }).nullable().default(null),
   }),
 ]);
-export type Tie = z.infer<typeof tieSchema>;
+export type Binding = z.infer<typeof bindingSchema>;
 
 /** Fields of a page that are filled from feeds. */
-export const tiesSchema = byNameSchema(tieSchema, 40);
-export type Ties = z.infer<typeof tiesSchema>;
+export const bindingsSchema = byNameSchema(bindingSchema, 40);
+export type Bindings = z.infer<typeof bindingsSchema>;
 
 /** By feed: the name of the row that a person picked for the page. */
 export const picksSchema = byNameSchema(z.string().min(1).max(2_000), 60);
 export type Picks = z.infer<typeof picksSchema>;
 
 /** What of a page comes from feeds. */
-export const liveFieldsSchema = z.strictObject({ ties: tiesSchema, picks: picksSchema });
+export const liveFieldsSchema = z.strictObject({ bindings: bindingsSchema, picks: picksSchema });
 export type LiveFields = z.infer<typeof liveFieldsSchema>;
 
 /** The feeds that fill something of a page, each once. */
-export const feedsIn = (ties: Ties): string[] => [
-  ...new Set(Object.values(ties).map(({ feedId }) => feedId)),
+export const feedsIn = (bindings: Bindings): string[] => [
+  ...new Set(Object.values(bindings).map(({ feedId }) => feedId)),
 ];
 
 /** The feeds of which a row is picked for the page. */
-export const pickedFeeds = (ties: Ties): string[] => [
+export const pickedFeeds = (bindings: Bindings): string[] => [
   ...new Set(
-    Object.values(ties).flatMap((tie) => (tie.kind === "cell" && tie.row.by === "pick" ? [tie.feedId] : [])),
+    Object.values(bindings).flatMap((binding) =>
+      binding.kind === "cell" && binding.row.by === "pick" ? [binding.feedId] : [],
+    ),
   ),
 ];

@@ -1,0 +1,27 @@
+import { z } from "zod";
+import { bindingSchema, picksSchema } from "../../core/feeds/binding.ts";
+import { resolveBinding } from "../../core/feeds/resolveBinding.ts";
+import { answer, refuse } from "../answers.server.ts";
+import { only } from "../rights.server.ts";
+import { getServices } from "../services.server.ts";
+import type { Route } from "./+types/bindingNow.ts";
+import { readJsonBody } from "./readJsonBody.server.ts";
+
+export const middleware = [only("desk", "see")];
+
+const requestSchema = z.strictObject({ binding: bindingSchema, picks: picksSchema });
+
+/** What a binding gives now, or why it gives nothing. */
+export async function action({ request, context }: Route.ActionArgs) {
+  const body = await readJsonBody(request, requestSchema);
+  if ("problem" in body) return refuse(body.problem, "notUnderstood");
+  const { binding, picks } = body.value;
+  const { feeds, venue } = getServices(context);
+  const feed = feeds.findTable(binding.feedId);
+  return answer(
+    "/binding-now",
+    feed
+      ? resolveBinding(binding, feed, picks[binding.feedId], venue.settings.language)
+      : { problem: feeds.find(binding.feedId) ? "This feed was never read." : "This feed was removed." },
+  );
+}
