@@ -24,7 +24,7 @@ const HELP = `Usage: node vesko.mjs COMMAND
 
   demo    the demo show, ready to play with
   start   your own show (a new one, or the one you left)
-  move    moves the demo's feeds while it runs, as an evening would (--folder FOLDER, --port N, --rubbish SHARE)
+  move    moves the demo's feeds while it runs, as an evening would (--folder FOLDER, --port N, --rubbish PERCENT)
   test    everything that is tested
 
 Options of demo and start:

@@ -7,6 +7,7 @@ const FOLDERS = [
   "painters",
   "designs",
   "demo",
+  "stand-ins",
   "server",
   "app",
   "tools",

@@ -20,6 +20,7 @@ test.each([
     values: { name: "Ilse", role: "net mender" },
     template: "Small",
     note: "wave",
+    picks: { names: "Noor Halvard" },
   }),
   songCue({
     ...kept,
@@ -37,7 +38,7 @@ test.each([
   expect(cueDocSchema.parse(bare)).toEqual(bare);
   expect(bare).toMatchObject({ ...kept, kind: doc.kind, note: "", stageNote: "", isOfTheDay: true });
   const said = JSON.stringify(bare);
-  for (const word of ["Ilse", "net mender", "Nine", "Ps 23", "Lights", "wave", "slow"])
+  for (const word of ["Ilse", "net mender", "Nine", "Ps 23", "Lights", "wave", "slow", "Noor"])
     expect(said).not.toContain(word);
   if (bare.kind === "page") expect(bare).toMatchObject({ template: "Small", values: {} });
   if (bare.kind === "song") expect(bare.lines).toEqual({ full: 3 });

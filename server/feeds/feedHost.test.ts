@@ -1,3 +1,5 @@
+import { createServer } from "node:http";
+import type { AddressInfo } from "node:net";
 import { afterEach, beforeEach, describe, expect, test, vi } from "vitest";
 import { feedDocSchema } from "../../core/feeds/feed.ts";
 import type { FeedView } from "../../core/feeds/feedView.ts";
@@ -171,6 +173,46 @@ describe("a feed", () => {
     const source = { kind: "address", url: "http://scores.example/a.json", everyMs: 100 } as const;
     expect(await host.save("g", 0, { ...DOC, source })).toMatch(/start it with --feed-host scores\.example/);
   });
+});
+
+test("an address is asked again and again, for what is newer alone; one that goes and comes back is marked meanwhile", async () => {
+  let [text, isDown, asked, unchanged] = [GOOD, false, 0, 0];
+  const server = createServer((request, response) => {
+    asked++;
+    if (isDown) return response.writeHead(503).end();
+    const etag = `"${text.length}-${text}"`.replace(/[^\w"-]/g, "");
+    if (request.headers["if-none-match"] === etag) {
+      unchanged++;
+      return response.writeHead(304).end();
+    }
+    return response.writeHead(200, { "Content-Type": "text/csv", ETag: etag }).end(text);
+  });
+  await new Promise<void>((resolve) => server.listen(0, "127.0.0.1", resolve));
+  const { port } = server.address() as AddressInfo;
+  const asking = await FeedHost.open({
+    ...{ store, thread: INLINE_ASIDE, folder: undefined, now: () => performance.now() },
+    hosts: [`127.0.0.1:${port}`],
+  });
+  const source = { kind: "address", url: `http://127.0.0.1:${port}/lit.csv`, everyMs: 100 } as const;
+  expect(await asking.save("g", 0, { ...DOC, source })).toBeUndefined();
+  const first = () => asking.findTable("g")?.table.rows[0]?.[1];
+  await vi.waitFor(() => expect([first(), unchanged > 1]).toEqual(["142", true]), OFTEN);
+  text = GOOD.replace("142", "160");
+  await vi.waitFor(() => expect(first()).toBe("160"), OFTEN);
+  isDown = true;
+  await vi.waitFor(
+    () => expect(asking.views().find(({ id }) => id === "g")?.fault?.says).toMatch(/answers 503/),
+    OFTEN,
+  );
+  expect(first()).toBe("160");
+  isDown = false;
+  await vi.waitFor(() => expect(asking.views().find(({ id }) => id === "g")?.fault).toBeNull(), OFTEN);
+  await asking.remove("g");
+  const after = asked;
+  await asking.close();
+  server.closeAllConnections();
+  await new Promise((resolve) => server.close(resolve));
+  expect(asked - after).toBeLessThanOrEqual(1);
 });
 
 /** What programs in trouble leave in place of a good save. */

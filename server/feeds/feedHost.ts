@@ -19,6 +19,7 @@ const BROKEN_FOR_MS = 400;
 /** Good tables of feeds that change often are written down this often. */
 const WRITE_EVERY_MS = 500;
 const LOOK_AT_AGE_MS = 1_000;
+const TELL_CHECKED_EVERY_MS = 5_000;
 const REMEMBERED_CHANGES = 10;
 const MOST_FEEDS = 100;
 
@@ -40,6 +41,8 @@ interface Feed {
   good: GoodTable | null;
   version: number;
   checkedAtMs: number | null;
+  /** The same, as it was told last. */
+  toldCheckedAtMs: number;
   changes: number[];
   fault: (FeedFault & { readonly sinceMs: number }) | null;
   isStale: boolean;
@@ -52,6 +55,8 @@ interface Feed {
   marks: AnswerMarks;
   /** Jobs of one feed are done in the order in which they came. */
   readonly queue: SerialQueue;
+  /** What is wrong now, before it is told. */
+  newestFault: FeedFault | null;
   faultTimer: ReturnType<typeof setTimeout> | undefined;
   pollTimer: ReturnType<typeof setTimeout> | undefined;
   /** It was read, and was as it should be, since the server started. */
@@ -338,10 +343,14 @@ export class FeedHost {
       this.#tell(feed.id);
       return;
     }
-    clearTimeout(feed.faultTimer);
+    feed.newestFault = fault;
+    // What fails again and again has failed since the first time.
+    if (feed.faultTimer !== undefined) return;
     const sinceMs = this.#parts.now();
     feed.faultTimer = setTimeout(() => {
       feed.faultTimer = undefined;
+      const { newestFault: fault } = feed;
+      if (!fault) return;
       feed.fault = { ...fault, sinceMs };
       // What was never well since the start is no news: it is marked.
       if (feed.wasWell)
@@ -396,9 +405,14 @@ export class FeedHost {
       feed.isStale = isStale;
       this.#tell(feed.id);
     }
+    // That it is looked at and well is worth hearing now and then.
+    for (const feed of this.#feeds.values())
+      if ((feed.checkedAtMs ?? 0) - feed.toldCheckedAtMs > TELL_CHECKED_EVERY_MS) this.#tell(feed.id);
   }
 
   #tell(id: string): void {
+    const feed = this.#feeds.get(id);
+    if (feed) feed.toldCheckedAtMs = feed.checkedAtMs ?? 0;
     for (const listener of this.#listeners) listener(id);
   }
 }
@@ -408,9 +422,10 @@ const LINE_END = 0x0a;
 function newFeed(id: string, revision: number, doc: FeedDoc, good: GoodTable | null): Feed {
   return {
     ...{ id, revision, doc, good, version: good ? 1 : 0 },
-    ...{ checkedAtMs: null, changes: [], fault: null, isStale: false },
+    ...{ checkedAtMs: null, toldCheckedAtMs: 0, changes: [], fault: null, isStale: false },
     ...{ bytes: null, mark: "", lastFault: null, endsWithLine: false, marks: NO_MARKS },
     queue: new SerialQueue(),
+    newestFault: null,
     faultTimer: undefined,
     pollTimer: undefined,
     wasWell: false,

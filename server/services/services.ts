@@ -215,6 +215,8 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
     greeting: () => setAsideSentence(setAside.rows),
     ...(rehearsalWaitsMs !== undefined && { rehearsalWaitsMs }),
   });
+  media.onChange(() => bindings.refill());
+  venue.onChange(() => bindings.refill());
   // After what is on air is known: a cue that is the same has its very content.
   rundown.compileAll();
   sendSavedCues(rundown, () => live.hosts());

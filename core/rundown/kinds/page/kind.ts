@@ -24,7 +24,8 @@ export const pageKind: CueKind<PageDoc> = {
     const values = Object.fromEntries(
       stay.flatMap(({ name }) => (doc.values[name] ? [[name, doc.values[name]]] : [])),
     );
-    return { ...doc, values };
+    // The next day starts without a pick.
+    return { ...doc, values, picks: {} };
   },
   visitTexts: (doc, fieldSets, visit) => {
     const values = { ...doc.values };
