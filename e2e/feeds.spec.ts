@@ -108,13 +108,20 @@ test("a field is filled with two presses, shows what it has now, and can be froz
   await page.getByLabel("Words").fill("{lanterns} lit in {street}");
   await page.getByLabel("How the row is found").selectOption("by its rank");
   await page.getByLabel("Rank", { exact: true }).fill("2");
+  // What is taken is what was saved last.
+  const isSaved = page.waitForResponse(
+    (response) =>
+      /\/edit\b/.test(response.url()) && (response.request().postData() ?? "").includes('"rank":2'),
+  );
   await page.getByLabel("Rank", { exact: true }).press("Enter");
   await expect(page.getByRole("status").filter({ hasText: "118 lit in Kiln Lane" })).toBeVisible();
+  await isSaved;
   await saved(page);
   await page.keyboard.press("Escape");
   const before = await seqOf(wall);
   await page.keyboard.press("Control+Enter");
   await settled(wall, before + 1);
+  await expect(page.getByText("as it stands here")).toBeVisible();
   const first = await atRest(wall);
   await page.getByRole("button", { name: "Freeze" }).click();
   await expect(page.getByRole("button", { name: "Freeze" })).toHaveAttribute("aria-pressed", "true");
