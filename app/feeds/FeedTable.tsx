@@ -25,7 +25,7 @@ export function FeedTable({ feed, onKey }: { feed: FeedView; onKey: (column: str
             <tr>
               <th
                 scope="col"
-                className="sticky top-0 left-0 z-20 border-b border-edge bg-lifted px-3 py-2 text-right font-normal text-second"
+                className="sticky top-0 left-0 z-20 w-12 border-b border-edge bg-lifted px-3 py-2 text-right font-normal text-second"
               >
                 <span className="sr-only">Row</span>
               </th>
