@@ -3,6 +3,7 @@ import { FeedMark } from "../ui/FeedMark.tsx";
 import { formatMinute } from "../ui/format.ts";
 import { useDesk } from "./deskContext.ts";
 import { feedMarkOf } from "./feedMarks.ts";
+import { useIsFrozen } from "./useLiveValues.ts";
 import { useLocale } from "./useLocale.ts";
 
 /** How the feeds of a cue's page do; nothing where no feed fills it. */
@@ -19,7 +20,7 @@ export function CueFeedMark({
 }
 
 function Mark({ cueId, live, isOneLine }: { cueId: string; live: LiveFields; isOneLine: boolean }) {
-  const known = useDesk("feeds", "bindingProblems", "values");
+  const known = { ...useDesk("feeds", "bindingProblems"), isFrozen: useIsFrozen(cueId) };
   const locale = useLocale();
   const mark = feedMarkOf(cueId, live, known);
   if (!mark) return null;

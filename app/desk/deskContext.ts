@@ -38,7 +38,10 @@ export function useDrawing(): Drawing | undefined {
     if (!loading) {
       loading = Drawing.load(store.documents, store.getSnapshot().state.timeZone);
       loading
-        .then((drawing) => store.onDocument((document) => drawing.loadFontsFor(document)))
+        .then((drawing) => {
+          store.onDocument((document) => drawing.loadFontsFor(document));
+          store.onValues((values) => drawing.loadFontsForValues(values));
+        })
         .catch(() => {});
       drawings.set(store, loading);
       loading.catch(() => {

@@ -33,6 +33,7 @@ export class DeskStore {
   readonly #token: string;
   readonly #listeners = new Set<() => void>();
   readonly #documentListeners = new Set<(document: PinnedDocument) => void>();
+  readonly #valueListeners = new Set<(values: unknown) => void>();
   readonly #designListeners = new Set<(of: DesignRef, revision: number | null) => void>();
   readonly #views = new Map<string, CueView>();
   #order: readonly string[] = [];
@@ -116,6 +117,12 @@ export class DeskStore {
   onDesign(listener: (of: DesignRef, revision: number | null) => void): () => void {
     this.#designListeners.add(listener);
     return () => this.#designListeners.delete(listener);
+  }
+
+  /** Told of what fills pages, as it comes; all of it at once. */
+  onValues(listener: (values: unknown) => void): void {
+    listener(this.#copy.values);
+    this.#valueListeners.add(listener);
   }
 
   /** Told of every document that comes. */
@@ -300,8 +307,11 @@ export class DeskStore {
         for (const listener of this.#documentListeners) listener(document);
     if (change === "broken") this.#connection?.restart();
     else if (change === "outdated") location.reload();
-    else if (change === "values") this.#change({ values: this.#copy.values, chains: this.#copy.chains });
-    else if (change === "state" && this.#copy.state) {
+    else if (change === "values") {
+      const told = message.kind === "values" ? message.changes : this.#copy.values;
+      for (const listener of this.#valueListeners) listener(told);
+      this.#change({ values: this.#copy.values, chains: this.#copy.chains });
+    } else if (change === "state" && this.#copy.state) {
       const { state, outputs, plans, channel } = this.#copy;
       const hand = { windowId: this.windowId, wantedChannel: this.#wantedChannel };
       const isOwn = isOwnDoing(message, this.#snapshot, hand);

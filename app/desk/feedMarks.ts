@@ -1,6 +1,5 @@
 import { feedsIn, type LiveFields } from "../../core/feeds/binding.ts";
 import { type FeedView, feedTrouble } from "../../core/feeds/feedView.ts";
-import { FROZEN_TABLE } from "../../core/values/tables.ts";
 import type { DeskSnapshot } from "./deskSnapshot.ts";
 
 /** How the feeds of a page do, in a few words. */
@@ -17,19 +16,18 @@ export interface FeedMark {
   } | null;
 }
 
-type Known = Pick<DeskSnapshot, "feeds" | "bindingProblems" | "values">;
+type Known = Pick<DeskSnapshot, "feeds" | "bindingProblems"> & { readonly isFrozen: boolean };
 
 /** @param live what of the page is filled from feeds; undefined where nothing is */
 export function feedMarkOf(
   cueId: string,
   live: LiveFields | undefined,
-  { feeds, bindingProblems, values }: Known,
+  { feeds, bindingProblems, isFrozen }: Known,
 ): FeedMark | undefined {
   if (!live) return undefined;
   const own = feedsIn(live.bindings).map((id) => feeds.find((feed) => feed.id === id));
   const names = own.map((feed) => feed?.doc.name ?? "a feed that was removed").join(", ");
-  const frozenSince = values.tables[FROZEN_TABLE]?.[cueId];
-  return { names, isFrozen: frozenSince !== undefined, trouble: troubleOf(own, bindingProblems[cueId]) };
+  return { names, isFrozen, trouble: troubleOf(own, bindingProblems[cueId]) };
 }
 
 function troubleOf(own: readonly (FeedView | undefined)[], problem: string | undefined): FeedMark["trouble"] {

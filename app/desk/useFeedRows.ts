@@ -1,7 +1,9 @@
 import { useEffect, useState } from "react";
+import { usedTable } from "../../core/values/tables.ts";
 import { ask } from "../api/call.ts";
 import type { FeedRows } from "../api/calls.ts";
 import { useDesk } from "./deskContext.ts";
+import { useTable } from "./useLiveValues.ts";
 
 const TYPED_MS = 120;
 
@@ -21,9 +23,9 @@ export function useFeedRows({
   after,
   asRead = false,
 }: RowsWanted): FeedRows | undefined {
-  const { feeds, values } = useDesk("feeds", "values");
+  const { feeds } = useDesk("feeds");
   const version = feeds.find(({ id }) => id === feedId)?.version ?? 0;
-  const used = JSON.stringify(values.tables[`used/${feedId}`] ?? {});
+  const used = useTable(usedTable(feedId));
   // Rows for other words than these are no answer: what is picked from them would be another.
   const [found, setFound] = useState<{ readonly words: string; readonly rows: FeedRows }>();
   // biome-ignore lint/correctness/useExhaustiveDependencies: another table or other marks are other rows

@@ -1,21 +1,25 @@
 import { useSyncExternalStore } from "react";
 import type { PageContent } from "../../core/rundown/content.ts";
 import { pageTable } from "../../core/values/liveChain.ts";
+import { FROZEN_TABLE } from "../../core/values/tables.ts";
 import { useDeskStore } from "./deskContext.ts";
 
-const NONE: Readonly<Record<string, string>> = {};
+type Cells = Readonly<Record<string, string>>;
+const NONE: Cells = {};
 
-/** What fills a page from feeds now; the same object while it is the same, empty where nothing does. */
-export function useLiveValues(
-  cueId: string,
-  content: PageContent | undefined,
-  hash: string,
-): Readonly<Record<string, string>> {
+/** A table of values; the same object while it is the same, so that nothing is drawn anew for others that change many times in a second. */
+export function useTable(tableId: string | undefined): Cells {
   const store = useDeskStore();
-  const table = content?.live ? pageTable({ cueId, content: hash }) : undefined;
   return useSyncExternalStore(
     store.subscribe,
-    () => (table === undefined ? NONE : (store.getSnapshot().values.tables[table] ?? NONE)),
+    () => (tableId === undefined ? NONE : (store.getSnapshot().values.tables[tableId] ?? NONE)),
     () => NONE,
   );
 }
+
+/** What fills a page from feeds now; empty where nothing does. */
+export const useLiveValues = (cueId: string, content: PageContent | undefined, hash: string): Cells =>
+  useTable(content?.live ? pageTable({ cueId, content: hash }) : undefined);
+
+/** Whether a cue's pages stand still, whatever their feeds say. */
+export const useIsFrozen = (cueId: string): boolean => useTable(FROZEN_TABLE)[cueId] !== undefined;

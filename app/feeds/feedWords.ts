@@ -17,8 +17,6 @@ export function sourceWords(source: FeedSource): string {
       return `${source.path}, watched`;
     case "address":
       return `${new URL(source.url).host}, every ${intervalWords(source.everyMs)}`;
-    case "table":
-      return "a table here";
   }
 }
 

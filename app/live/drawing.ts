@@ -3,7 +3,6 @@ import { createDresser, type LearningDress } from "../../core/compose/dress.ts";
 import type { Documents, PinnedDocument } from "../../core/rundown/pinnedDocument.ts";
 import { fontsIn } from "../../core/scene/fontsIn.ts";
 import type { Shaper } from "../../core/text/shaper.ts";
-import type { LiveValues } from "../../core/values/values.ts";
 import { ImageShelf } from "../../painters/imageShelf.ts";
 import type { Canvas2D, MadeCanvas, PaintKit } from "../../painters/paint.ts";
 import type { VideoMaker } from "../../painters/videoPlate.ts";
@@ -65,8 +64,8 @@ export class Drawing {
   }
 
   /** What fills pages may want a font. */
-  loadFontsForValues({ tables }: LiveValues): void {
-    this.#lateFonts(JSON.stringify(tables));
+  loadFontsForValues(values: unknown): void {
+    this.#lateFonts(JSON.stringify(values));
   }
 
   /** Told when pages are to be laid out again. @returns a function that ends it */

@@ -46,7 +46,8 @@ async function answer(
       const { dress } = await ready(timeZone);
       // Words that wait for a font are the window's: it has them laid out again when the font is there.
       const document = documents.get(page.content);
-      if (document && lateFonts && !lateFonts(wordsIn(document))) return { said: null, sent: [] };
+      const words = document && wordsIn(document) + JSON.stringify(page.live ?? {});
+      if (words && lateFonts && !lateFonts(words)) return { said: null, sent: [] };
       return { said: dress(page, outfitId, output)?.laidOut ?? null, sent: [] };
     }
     case "paint": {

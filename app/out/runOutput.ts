@@ -71,7 +71,8 @@ export function runOutput(
       if (message.kind === "welcome") isWelcome = true;
       if (message.kind === "documents")
         for (const document of Object.values(message.documents)) drawing?.loadFontsFor(document);
-      if (change === "values") drawing?.loadFontsForValues(copy.values);
+      if (message.kind === "values") drawing?.loadFontsForValues(message.changes);
+      if (message.kind === "allValues") drawing?.loadFontsForValues(message.values);
       if (change === "broken") connection.restart();
       else if (change === "outdated") location.reload();
       else if (change === "preload") preloadSoon();
@@ -215,6 +216,7 @@ export function runOutput(
   const start = async () => {
     try {
       drawing = await Drawing.load(copy.documents, timeZone);
+      drawing.loadFontsForValues(copy.values);
     } catch (error) {
       // The server may be on its way down or up: the words can wait, the window must not give up.
       console.error(error);

@@ -1,9 +1,10 @@
+import { useMemo } from "react";
 import type { Anchor } from "../../core/rundown/anchor.ts";
 import type { PageContent } from "../../core/rundown/content.ts";
-import { pageTable } from "../../core/values/liveChain.ts";
 import { canvasOf, type Output, type ScreenPlan } from "../../core/venue/plan.ts";
 import { countsDown } from "../desk/countsDown.ts";
 import { useDesk, useReading } from "../desk/deskContext.ts";
+import { useLiveValues } from "../desk/useLiveValues.ts";
 import { useThrottled } from "../ui/useThrottled.ts";
 import standIn from "./standInPicture.svg";
 
@@ -35,10 +36,8 @@ const MinuteByMinute = (props: Props) => (
 
 /** What feeds fill is asked for anew when it is other, but not many times in a second. */
 function Filled(props: Props) {
-  const { values } = useDesk("values");
-  const stamp = stampOf(
-    JSON.stringify(values.tables[pageTable({ cueId: props.cueId, content: props.hash })] ?? {}),
-  );
+  const live = useLiveValues(props.cueId, props.content, props.hash);
+  const stamp = useMemo(() => stampOf(JSON.stringify(live)), [live]);
   const shown = useThrottled(stamp, ASKED_EVERY_MS);
   return <Thumbnail {...props} minute={null} values={shown} />;
 }

@@ -10,5 +10,7 @@ export const goodTableSchema = z.strictObject({
   kinds: byNameSchema(z.enum(COLUMN_KIND_NAMES)),
   /** Server time at which it was first read, ms. */
   atMs: z.number(),
+  /** The text that it was read from ended with the end of a line: one that does not has broken off. */
+  endsWithLine: z.boolean().default(false),
 });
 export type GoodTable = z.infer<typeof goodTableSchema>;

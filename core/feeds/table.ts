@@ -17,8 +17,6 @@ export const tableSchema = z.strictObject({
 });
 export type Table = z.infer<typeof tableSchema>;
 
-export const EMPTY_TABLE: Table = { columns: [], rows: [] };
-
 /** Names that can be columns: what a binding's text uses is taken out, doubles are numbered, empty ones get their place. */
 export function columnNames(given: readonly string[]): string[] {
   const seen = new Set<string>();

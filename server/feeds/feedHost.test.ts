@@ -149,6 +149,36 @@ describe("a feed", () => {
     await vi.waitFor(() => expect(view().fault?.code).toBe("wrongKind"));
   });
 
+  test("what is done to a feed whose last save is broken lets none of it through; what is allowed now is asked of it anew", async () => {
+    await goodFeed();
+    await save(GOOD.replace("142", "many"));
+    await vi.waitFor(() => expect(view().fault?.code).toBe("wrongKind"));
+    await host.save("f", 1, { ...DOC, name: "Lit", staleAfterMs: 60_000 });
+    expect([cell(0), view().fault?.code]).toEqual(["142", "wrongKind"]);
+    await save(GOOD);
+    await host.save("f", 2, { ...DOC, rules: { lanterns: { kind: "number", from: 0, to: 100, oneOf: [] } } });
+    await vi.waitFor(() => expect(view().fault?.code).toBe("notAllowed"));
+    expect(cell(0)).toBe("142");
+    await host.save("f", 3, { ...DOC, rules: {} });
+    expect([cell(0), view().fault]).toEqual(["142", null]);
+    // Read otherwise on purpose, it is as it is read then.
+    await host.save("f", 4, {
+      ...DOC,
+      keyColumn: "",
+      format: { ...DOC.format, firstRowNames: false } as typeof DOC.format,
+    });
+    expect([cell(0), view().columns]).toEqual(["lanterns", ["Column 1", "Column 2"]]);
+  });
+
+  test("a save that breaks off is known for one after a start too", async () => {
+    await goodFeed();
+    await host.close();
+    file.save("street,lanterns\nRopewalk,14");
+    host = await openHost();
+    await vi.waitFor(() => expect(view().fault?.code).toBe("cutOff"));
+    expect(cell(0)).toBe("142");
+  });
+
   test("is stale when nothing new came for as long as it may take, and no longer when something comes", async () => {
     await goodFeed();
     await host.save("f", 1, { ...DOC, staleAfterMs: 60_000 });

@@ -6,7 +6,7 @@ import { type FeedFault, faultSentence, wholeFault } from "../../core/feeds/feed
 import type { FeedView } from "../../core/feeds/feedView.ts";
 import type { GoodTable } from "../../core/feeds/goodTable.ts";
 import type { FeedTable } from "../../core/feeds/resolveBinding.ts";
-import { EMPTY_TABLE, type Table } from "../../core/feeds/table.ts";
+import type { Table } from "../../core/feeds/table.ts";
 import { type Aside, AsideFailed } from "../aside/aside.ts";
 import { log } from "../log/log.ts";
 import { SerialQueue } from "../queue/serialQueue.ts";
@@ -69,6 +69,14 @@ interface Feed {
 
 /** What the outcome of reading is held to: nothing where a person takes it as it is. */
 type HeldTo = "before" | "asItIs";
+
+/** What is done to a feed of the same source: it is read otherwise, is allowed otherwise, or neither. */
+function heldToAfter(before: FeedDoc, now: FeedDoc): HeldTo | undefined {
+  // Read otherwise on purpose it has other columns, and is as a person finds it then.
+  if (!isDeepStrictEqual(before.format, now.format)) return "asItIs";
+  const allowed = ({ rules, keyColumn, mostRows }: FeedDoc) => [rules, keyColumn, mostRows];
+  return isDeepStrictEqual(allowed(before), allowed(now)) ? undefined : "before";
+}
 
 /** Feeds as they run: they are watched and asked, read aside, and have a last good table that nothing broken takes the place of. */
 export class FeedHost {
@@ -154,17 +162,20 @@ export class FeedHost {
     await this.#parts.store.save(id, baseRevision + 1, doc);
     if (!feed) {
       const made = newFeed(id, 1, doc, null);
-      if (source.kind === "table") made.good = { table: EMPTY_TABLE, kinds: {}, atMs: this.#parts.now() };
       this.#feeds.set(id, made);
       this.#start(made);
     } else {
       const isElsewhere = !isDeepStrictEqual(feed.doc.source, source);
+      const heldTo = heldToAfter(feed.doc, doc);
       Object.assign(feed, { doc, revision: baseRevision + 1 });
       if (isElsewhere) {
         this.#stop(feed);
         Object.assign(feed, { bytes: null, mark: "", marks: NO_MARKS, endsWithLine: false });
         this.#start(feed);
-      } else if (feed.bytes) await this.#take(feed, feed.bytes, "asItIs");
+      } else if (feed.bytes && heldTo) {
+        feed.mark = "";
+        await this.#take(feed, feed.bytes, heldTo);
+      }
     }
     this.#tell(id);
     return undefined;
@@ -202,12 +213,6 @@ export class FeedHost {
     return fault ? faultSentence(feed.doc.name, fault) : undefined;
   }
 
-  /** The rows of a table that is edited here. */
-  setTable(id: string, table: Table, kinds: GoodTable["kinds"]): void {
-    const feed = this.#feeds.get(id);
-    if (feed) this.#setGood(feed, table, kinds);
-  }
-
   async close(): Promise<void> {
     this.#isClosed = true;
     clearInterval(this.#ageTimer);
@@ -227,11 +232,13 @@ export class FeedHost {
         void this.#poll(feed, feed.ends.signal);
         return;
       case "upload":
-      case "table":
         // What was brought is read again only when it is to be read otherwise.
-        void this.#parts.store.findFile(feed.id).then((bytes) => {
-          feed.bytes ??= bytes ?? null;
-        });
+        this.#parts.store.findFile(feed.id).then(
+          (bytes) => {
+            feed.bytes ??= bytes ?? null;
+          },
+          (error) => log.warn(`The file of the feed “${feed.doc.name}” could not be found`, error),
+        );
     }
   }
 
@@ -370,7 +377,7 @@ export class FeedHost {
       this.#isWell(feed);
       return;
     }
-    feed.good = { table, kinds, atMs };
+    feed.good = { table, kinds, atMs, endsWithLine: feed.endsWithLine };
     feed.version++;
     feed.isStale = false;
     feed.changes = [...feed.changes, atMs].slice(-REMEMBERED_CHANGES);
@@ -390,7 +397,12 @@ export class FeedHost {
         try {
           await this.#parts.store.saveGood(id, feed.good);
         } catch (error) {
-          log.warn(`The last table of the feed “${feed.doc.name}” could not be written down`, error);
+          log.warn(
+            `The last table of the feed “${feed.doc.name}” is not written down; it is tried again`,
+            error,
+          );
+          this.#unwritten.add(id);
+          if (!this.#isClosed) this.#writeTimer ??= setTimeout(() => void this.#write(), WRITE_EVERY_MS);
         }
       }
     });
@@ -423,7 +435,7 @@ function newFeed(id: string, revision: number, doc: FeedDoc, good: GoodTable | n
   return {
     ...{ id, revision, doc, good, version: good ? 1 : 0 },
     ...{ checkedAtMs: null, toldCheckedAtMs: 0, changes: [], fault: null, isStale: false },
-    ...{ bytes: null, mark: "", lastFault: null, endsWithLine: false, marks: NO_MARKS },
+    ...{ bytes: null, mark: "", lastFault: null, endsWithLine: good?.endsWithLine ?? false, marks: NO_MARKS },
     queue: new SerialQueue(),
     newestFault: null,
     faultTimer: undefined,

@@ -64,7 +64,7 @@ export async function makeShow(
     const read = await readTable({ bytes: readFileSync(join(home, file)), settings: doc, before: null });
     if ("fault" in read) throw new Error(`The demo's ${file} was not read: ${read.fault.says}`);
     await feeds.save(id, 1, doc);
-    await feeds.saveGood(id, { table: read.table, kinds: read.shape.kinds, atMs });
+    await feeds.saveGood(id, { table: read.table, kinds: read.shape.kinds, atMs, endsWithLine: false });
   }
   await addShippedTexts(db, home);
 }

@@ -5,7 +5,7 @@ import { mulberry } from "../../test-support/random.ts";
 import { csvOf, jsonOf, moved, START, type Town, textOf, xmlOf } from "./town.ts";
 
 const read = async (text: string, format: object) => {
-  const settings = feedDocSchema.parse({ name: "f", source: { kind: "table" }, format });
+  const settings = feedDocSchema.parse({ name: "f", source: { kind: "upload", fileName: "" }, format });
   const accepted = await readTable({ bytes: new TextEncoder().encode(text), settings, before: null });
   if ("fault" in accepted) throw new Error(accepted.fault.says);
   return accepted.table.rows;

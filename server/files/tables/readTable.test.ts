@@ -6,7 +6,7 @@ import { readTable } from "./readTable.ts";
 
 const bytesOf = (text: string) => new TextEncoder().encode(text);
 const settings = (format: object, more: object = {}) =>
-  feedDocSchema.parse({ name: "f", source: { kind: "table" }, format, ...more });
+  feedDocSchema.parse({ name: "f", source: { kind: "upload", fileName: "" }, format, ...more });
 const read = async (bytes: Uint8Array | string, format: object, more: object = {}) => {
   const accepted = await readTable({
     bytes: typeof bytes === "string" ? bytesOf(bytes) : bytes,

@@ -1,13 +1,12 @@
 import { Snowflake } from "lucide-react";
-import { FROZEN_TABLE } from "../../../../core/values/tables.ts";
 import { call } from "../../../api/call.ts";
-import { useDesk, useDeskStore } from "../../../desk/deskContext.ts";
+import { useDeskStore } from "../../../desk/deskContext.ts";
+import { useIsFrozen } from "../../../desk/useLiveValues.ts";
 
 /** Has a page stand still, whatever its feeds say, or go on with what they say now. On air too, at once. */
 export function FreezeButton({ cueId, isSmall = false }: { cueId: string; isSmall?: boolean }) {
-  const { values } = useDesk("values");
   const store = useDeskStore();
-  const isFrozen = values.tables[FROZEN_TABLE]?.[cueId] !== undefined;
+  const isFrozen = useIsFrozen(cueId);
   const toggle = async () => {
     const answer = await call("/feeds-edit", { kind: "freeze", cueId, isFrozen: !isFrozen });
     if ("problem" in answer) store.say("trouble", answer.problem.sentence);
