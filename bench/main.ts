@@ -1,6 +1,7 @@
 import { cpus, totalmem } from "node:os";
 import { benchBusyOutput } from "./busyOutput.ts";
 import { printHead } from "./distribution.ts";
+import { benchFeeds } from "./feeds.ts";
 import { benchFind } from "./find.ts";
 import { benchFrameCost } from "./frameCost.ts";
 import { benchHostile } from "./hostile.ts";
@@ -27,6 +28,7 @@ const ALL: Readonly<Record<string, () => unknown>> = {
   start: benchStart,
   words: benchWords,
   find: benchFind,
+  feeds: benchFeeds,
   busyOutput: () => benchBusyOutput(1920, 1080),
   busyWall: () => benchBusyOutput(3840, 1080),
   frameCost: benchFrameCost,
