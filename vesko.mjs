@@ -165,8 +165,9 @@ function hash(files, salt = "") {
 }
 
 /** The demo's own feed folder, where none is named. */
-const moverFlags = (flags) =>
-  flags.includes("--folder") ? flags : ["--folder", at("data", "demo.vesko.db.feeds"), ...flags];
+function moverFlags(flags) {
+  return flags.includes("--folder") ? flags : ["--folder", at("data", "demo.vesko.db.feeds"), ...flags];
+}
 
 /** Runs the server, and runs it again when it died while it served. */
 function serve(args) {

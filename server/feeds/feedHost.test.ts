@@ -138,6 +138,23 @@ describe("a feed", () => {
     expect(cell(0)).toBe("143");
   });
 
+  test("one that breaks again and again is marked each time, and told once a minute", async () => {
+    await goodFeed();
+    const news: string[] = [];
+    host.onNews((sentence) => news.push(sentence));
+    const breakIt = async (rubbish: string) => {
+      await save(GOOD.replace("142", rubbish));
+      await vi.waitFor(() => expect(view().fault?.value).toBe(rubbish));
+      await save(GOOD);
+      expect(view().fault).toBeNull();
+    };
+    await breakIt("one");
+    await breakIt("two");
+    nowMs += 60_000;
+    await breakIt("three");
+    expect(news.map((sentence) => /has “(\w+)”/.exec(sentence)?.[1])).toEqual(["one", "three"]);
+  });
+
   test("a person may find that it is right as it is", async () => {
     await goodFeed();
     await save("street,lit\nRopewalk,142\n");

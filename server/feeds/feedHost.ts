@@ -20,6 +20,7 @@ const BROKEN_FOR_MS = 400;
 const WRITE_EVERY_MS = 500;
 const LOOK_AT_AGE_MS = 1_000;
 const TELL_CHECKED_EVERY_MS = 5_000;
+const NEWS_EVERY_MS = 60_000;
 const REMEMBERED_CHANGES = 10;
 const MOST_FEEDS = 100;
 
@@ -61,6 +62,8 @@ interface Feed {
   pollTimer: ReturnType<typeof setTimeout> | undefined;
   /** It was read, and was as it should be, since the server started. */
   wasWell: boolean;
+  /** Until then nobody is told that it is broken again. */
+  newsAgainAtMs: number;
   isReading: boolean;
   readAgain: boolean;
   /** Ends what is asked for a source that it does not have any more. */
@@ -359,9 +362,11 @@ export class FeedHost {
       const { newestFault: fault } = feed;
       if (!fault) return;
       feed.fault = { ...fault, sinceMs };
-      // What was never well since the start is no news: it is marked.
-      if (feed.wasWell)
+      // What was never well since the start is no news: it is marked. Nor is what breaks all the time, more than now and then.
+      if (feed.wasWell && sinceMs >= feed.newsAgainAtMs) {
+        feed.newsAgainAtMs = sinceMs + NEWS_EVERY_MS;
         for (const listener of this.#newsListeners) listener(faultSentence(feed.doc.name, fault));
+      }
       this.#tell(feed.id);
     }, BROKEN_FOR_MS);
   }
@@ -441,6 +446,7 @@ function newFeed(id: string, revision: number, doc: FeedDoc, good: GoodTable | n
     faultTimer: undefined,
     pollTimer: undefined,
     wasWell: false,
+    newsAgainAtMs: 0,
     isReading: false,
     readAgain: false,
     ends: new AbortController(),
