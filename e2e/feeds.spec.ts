@@ -46,9 +46,16 @@ test("a file on disk, rewritten elsewhere, changes what is on air; a window that
   await expect(output(wall)).toHaveAttribute("data-ready", "yes");
   await expect.poll(() => atRest(wall)).toBe(after);
   // Undo of another take brings the values of now.
-  await takeFound(page, wall, "Walk to the water begins");
+  await takeFound(page, wall, "Round the breakwater");
   saveElsewhere(show, "lanterns.csv", lanterns("400", "300"));
-  await expect(page.getByText(/Ropewalk\s+400/).first()).toBeVisible();
+  await expect(page.locator("[data-step^=cue-0033]")).toContainText(/Ropewalk\s+400/);
+  await page.keyboard.press("u");
+  await expect(onAir(page)).toContainText(/Ropewalk\s+400/);
+  const undone = await atRest(wall);
+  expect(undone).not.toBe(after);
+  await wall.reload();
+  await expect(output(wall)).toHaveAttribute("data-ready", "yes");
+  await expect.poll(() => atRest(wall)).toBe(undone);
 });
 
 test("rubbish never reaches the air: the last good values stay, page and feed are marked, the desk is told where", async ({
@@ -68,7 +75,7 @@ test("rubbish never reaches the air: the last good values stay, page and feed ar
   await expect(row.getByText(/last good values since/).first()).toBeVisible();
   expect(await atRest(wall)).toBe(good);
   saveElsewhere(show, "lanterns.csv", "street,lanterns,since\nRopewalk,1");
-  await page.waitForFunction(() => true);
+  await expect(row.getByTitle(/breaks off in the middle of its last line/).first()).toBeVisible();
   expect(await atRest(wall)).toBe(good);
   await goTo(page, "Prepare");
   await expect(

@@ -22,6 +22,7 @@ import { Ticks } from "./ticks.ts";
 
 const REPORT_MS = 500;
 const SOON_MS = 100;
+const PRELOAD_VALUES_EVERY_MS = 1_000;
 const RELOAD_FONTS_MS = 1_000;
 
 /** Browsers draw 60 frames a second; a slower output places its frames by the clock at its own rate. */
@@ -121,7 +122,9 @@ export function runOutput(
   /** What fills pages is other now: that is of no matter where none of them is seen. */
   const fill = () => {
     if (copy.state && chainsInSight(copy.chains, copy.state, chains) !== chains) update();
-    if (copy.preloaded.some((target) => copy.values.tables[pageTable(target)])) preloadSoon();
+    // Begun anew with each of many changes in a second, nothing would ever be ready.
+    if (copy.preloaded.some((target) => copy.values.tables[pageTable(target)]))
+      preloading ??= setTimeout(preloadSoon, PRELOAD_VALUES_EVERY_MS);
   };
 
   const drawTest = () => {
@@ -149,7 +152,10 @@ export function runOutput(
   };
 
   let giveUpPreloading = () => {};
+  let preloading: ReturnType<typeof setTimeout> | undefined;
   const preloadSoon = () => {
+    clearTimeout(preloading);
+    preloading = undefined;
     giveUpPreloading();
     const { state, preloaded } = copy;
     if (!state || !drawing || !fitted) return;
@@ -245,6 +251,7 @@ export function runOutput(
     stopKeeping();
     clearInterval(reporting);
     giveUpPreloading();
+    clearTimeout(preloading);
     ticks.close();
     window.removeEventListener("resize", makeStage);
     document.removeEventListener("visibilitychange", onHidden);

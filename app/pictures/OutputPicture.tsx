@@ -14,6 +14,7 @@ import { useDesk, useDeskStore } from "../desk/deskContext.ts";
 import { chainsInSight } from "../live/chainsInSight.ts";
 import type { Drawing } from "../live/drawing.ts";
 import { prepareBeside } from "../live/prepareBeside.ts";
+import { useThrottled } from "../ui/useThrottled.ts";
 import { drawTestPicture } from "./drawTestPicture.ts";
 import { makeProgramPicture } from "./programPicture.ts";
 import standIn from "./standInPicture.svg";
@@ -23,6 +24,8 @@ import { useDeviceWidth } from "./useDeviceWidth.ts";
 const LIVE_INTERVAL_MS = 50;
 /** A picture of what is next can wait for a quiet moment, but not for long. */
 const STILL_WITHIN_MS = 250;
+/** What fills it is looked at this often. */
+const STILL_EVERY_MS = 1_000;
 
 /** Clocks run in pictures that stand still otherwise. */
 const CLOCK_MS = 1_000;
@@ -49,7 +52,9 @@ export function OutputPicture({
   const { chains: all } = useDesk("chains");
   const seen = useRef(NO_CHAINS);
   seen.current = chainsInSight(all, state, seen.current);
-  const chains = seen.current;
+  // A picture that is prepared beside would never be done if each of many changes in a second began it anew.
+  const calm = useThrottled(seen.current, STILL_EVERY_MS);
+  const chains = isStill ? calm : seen.current;
   const frame = useRef<HTMLDivElement>(null);
   const widthPx = useDeviceWidth(frame);
   const loop = useRef<StageLoop>(undefined);

@@ -9,7 +9,7 @@ import type { LiveWindow } from "./window.ts";
 import type { Windows } from "./windows.ts";
 
 /** A page that is loaded again, or a network that is gone for a moment, ends no rehearsal. */
-const WAITS_MS = 10_000;
+const WAITS_MS = 30_000;
 
 export interface RehearsalsParts {
   readonly air: ShowHost;

@@ -3,6 +3,7 @@ import { cpSync, existsSync, mkdtempSync, readFileSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join, resolve } from "node:path";
 import SQLite from "better-sqlite3";
+import { lanternEvening } from "../../demo/lanternEvening.ts";
 import { RunningShow } from "../../e2e/support/runningShow.ts";
 import { NEWEST_MIGRATION } from "../../server/store/database.ts";
 import { BEFORE_DESIGNS } from "../../test-support/olderShow.ts";
@@ -88,7 +89,14 @@ const isWholeDemo = (database: SQLite.Database): string | undefined => {
   const media = count("select count(*) n from media");
   const shows = count("select count(*) n from show");
   const verses = count("select count(*) n from scripture_verse");
-  if (shows === 1 && cues === 32 && songs > 0 && texts === 2 && media > 0 && verses > 60_000)
+  if (
+    shows === 1 &&
+    cues === lanternEvening().cues.length &&
+    songs > 0 &&
+    texts === 2 &&
+    media > 0 &&
+    verses > 60_000
+  )
     return undefined;
   return `${shows} shows, ${cues} cues, ${songs} songs, ${texts} texts, ${verses} verses, ${media} items`;
 };
