@@ -68,6 +68,7 @@ const FLOORS = {
     "evenings",
     "health",
     "watch",
+    "entry",
     "welcome",
     "gallery",
     "routes",

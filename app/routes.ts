@@ -31,6 +31,9 @@ export default [
   route("feeds-edit", "routes/feedsEdit.ts"),
   route("feed-rows", "routes/feedRows.ts"),
   route("binding-now", "routes/bindingNow.ts"),
+  route("table-edit", "routes/tableEdit.ts"),
+  route("table-work/:id", "routes/tableWork.ts"),
+  route("entry-link", "routes/entryLink.ts"),
   route("access", "routes/access.ts"),
   route("health/back-up", "routes/healthBackUp.ts"),
   route("wear-style", "routes/wearStyle.ts"),
@@ -44,4 +47,6 @@ export default [
   route("screens-link", "routes/screensLink.ts"),
   route("watch/:token", "routes/watch.tsx"),
   route("out/:token", "routes/out.tsx"),
+  route("table/:token", "routes/entry.tsx"),
+  route("table/:token/rows", "routes/entryRows.ts"),
 ] satisfies RouteConfig;

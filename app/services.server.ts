@@ -15,6 +15,7 @@ export function getAccess(context: Readonly<RouterContextProvider>): Access {
 
 export { liveTokenOf } from "../server/access/access.ts";
 export { DESK_HEADER } from "../server/access/deskMode.ts";
+export { editByLink, tableOfLink } from "../server/feeds/entryDesk.ts";
 export { designAsItIs, editDesign, versionsTold } from "../server/host/editDesigns.ts";
 export { usesHere, usesInOtherEvenings } from "../server/host/mediaUses.ts";
 export { wornBy } from "../server/host/showHost.ts";

@@ -19,11 +19,16 @@ export function call<P extends CallPath>(
 }
 
 /** Sends a text that is JSON already, as it is. */
-export async function send<T>(address: string, body: string | Blob): Promise<Answered<T>> {
+export async function send<T>(
+  address: string,
+  body: string | Blob,
+  signal?: AbortSignal,
+): Promise<Answered<T>> {
   return request(address, {
     method: "POST",
     headers: { "Content-Type": "application/json", ...deskHeaders() },
     body,
+    ...(signal && { signal }),
   });
 }
 
@@ -59,6 +64,8 @@ export function readAnswer<T>(text: string, status: number): Answered<T> {
 function failed(status: number): { readonly problem: Problem } {
   if (status === 413)
     return problemOf("tooLarge", "That is too large to be taken. Nothing was changed; send less at once.");
+  if (status === 404)
+    return problemOf("gone", "That is not there any more. Nothing was changed; load the page again.");
   return problemOf(
     "failed",
     `Something failed in the server itself (${status}), which is no fault of yours or of the network. What you typed is still here, and the air is as it was. Try again; Health says more.`,

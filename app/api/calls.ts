@@ -1,9 +1,12 @@
 import type { DesignEdit, DesignState, Touches, VersionTold } from "../../core/design/designEdit.ts";
 import type { DesignDoc, DesignKindName } from "../../core/design/designKinds.ts";
 import type { Binding, Picks } from "../../core/feeds/binding.ts";
+import type { EntryLink, EntryTable } from "../../core/feeds/entryLink.ts";
 import type { FeedDoc } from "../../core/feeds/feed.ts";
 import type { OfferedRow } from "../../core/feeds/pickRows.ts";
 import type { Resolved } from "../../core/feeds/resolveBinding.ts";
+import type { TableChange, TableEditOutcome } from "../../core/feeds/tableChange.ts";
+import type { RowEdit, TableEdit } from "../../core/feeds/tableEdit.ts";
 import type { ChromaKey } from "../../core/picture/chromaKey.ts";
 import type { StoryLine } from "../../core/report/airStory.ts";
 import type { Compiled } from "../../core/rundown/compileContext.ts";
@@ -115,6 +118,17 @@ export interface Calls {
     { worn: string }
   >;
   "/feeds-edit": Call<FeedsEdit>;
+  "/table-edit": Call<
+    { id: string; edit: TableEdit | null; editId: string; actor: string },
+    TableEditOutcome
+  >;
+  "/entry-link": Call<
+    | { kind: "make"; id: string; link: EntryLink }
+    | { kind: "end"; id: string }
+    | { kind: "code"; id: string },
+    { code?: string }
+  >;
+  "/table/": Call<{ edit: RowEdit; editId: string }, { outcome: TableEditOutcome; table: EntryTable }>;
   "/binding-now": Call<{ binding: Binding; picks: Picks }, Resolved>;
   "/access": Call<{ kind: "renewDesk" } | { kind: "endSession"; id: string }>;
   "/passcode": Call<{ passcode: string }>;
@@ -163,6 +177,11 @@ export interface Asks {
   "/evening/": { cues: readonly { cueId: string; doc: CueDoc }[] };
   "/log": { lines: readonly StoryLine[] };
   "/feed-rows": FeedRows;
+  "/table-work/": {
+    changes: readonly TableChange[];
+    links: readonly { id: string; token: string; doc: EntryLink }[];
+  };
+  "/table/": EntryTable;
   "/song/": KeptSong;
   "/find": Finds;
   "/access": LetIn;

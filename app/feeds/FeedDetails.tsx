@@ -16,12 +16,15 @@ import { FeedReading } from "./FeedReading.tsx";
 import { FeedTable } from "./FeedTable.tsx";
 import type { FeedPlaces } from "./feedPlaces.ts";
 import { agoWords, intervalWords, sourceWords } from "./feedWords.ts";
+import { TableGrid } from "./grid/TableGrid.tsx";
+import { TableWork } from "./TableWork.tsx";
 
 const button = "flex min-h-9 items-center gap-2 rounded-md bg-lifted px-3 text-[15px] hover:bg-edge";
 
 /** One feed: how it does, its table as it is read, how it is read and what is allowed in it. */
 export function FeedDetails({ feed, places }: { feed: FeedView; places: FeedPlaces }) {
   const { doc } = feed;
+  const isTable = doc.source.kind === "table";
   const store = useDeskStore();
   const { cues } = useDesk("cues");
   const [name, setName] = useState(doc.name);
@@ -113,11 +116,16 @@ export function FeedDetails({ feed, places }: { feed: FeedView; places: FeedPlac
           )}
         </div>
       )}
-      <FeedTable feed={feed} onKey={(keyColumn) => void save({ keyColumn })} />
+      {isTable ? (
+        <TableGrid feed={feed} onSave={(change) => void save(change)} />
+      ) : (
+        <FeedTable feed={feed} onKey={(keyColumn) => void save({ keyColumn })} />
+      )}
       <div className="grid grid-cols-2 gap-x-8 gap-y-5 max-[1500px]:grid-cols-1">
-        <FeedReading feed={feed} places={places} onSave={(change) => void save(change)} />
+        {!isTable && <FeedReading feed={feed} places={places} onSave={(change) => void save(change)} />}
         <FeedColumns feed={feed} onSave={(change) => void save(change)} />
       </div>
+      {isTable && <TableWork feed={feed} />}
       <section aria-label="Pages that it fills">
         <h3 className="mb-1 text-[16px] font-semibold">Pages that it fills</h3>
         {bound.length === 0 ? (
@@ -153,8 +161,13 @@ function Facts({ feed }: { feed: FeedView }) {
     ["From", sourceWords(feed.doc.source)],
     ["Rows", String(feed.rows)],
     ["Changed", changed],
-    ["Looked at", looked],
-    ["Changes", feed.everyMs === null ? "seldom so far" : `every ${intervalWords(feed.everyMs)}`],
+    // Hands change a table as they like; what is read has a rhythm.
+    ...(feed.doc.source.kind === "table"
+      ? []
+      : ([
+          ["Looked at", looked],
+          ["Changes", feed.everyMs === null ? "seldom so far" : `every ${intervalWords(feed.everyMs)}`],
+        ] as const)),
     ["State", trouble ?? "well"],
   ] as const;
   return (

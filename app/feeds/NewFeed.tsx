@@ -12,6 +12,7 @@ const WAYS = [
   { kind: "upload", name: "A file", hint: "CSV, XLSX, JSON, XML or text, brought once", Sign: FileUp },
   { kind: "watched", name: "A watched file", hint: "read again whenever it is saved", Sign: FolderSync },
   { kind: "address", name: "An address", hint: "asked again and again", Sign: Globe },
+  { kind: "table", name: "A table here", hint: "typed or pasted, by several hands", Sign: Table2 },
 ] as const;
 type Way = (typeof WAYS)[number]["kind"];
 
@@ -22,6 +23,9 @@ const nameFrom = (path: string): string =>
     .replace(/[-_]+/g, " ")
     .trim()
     .replace(/^./, (letter) => letter.toUpperCase());
+
+/** A table begins with a column that names its rows. */
+const FIRST_COLUMN = "name";
 
 /** Makes a feed: where its rows come from, and what it is called; all else is found out. */
 export function NewFeed({
@@ -47,7 +51,8 @@ export function NewFeed({
       name: name.trim() || nameFrom(from) || "Feed",
       source,
       format: { kind: formatOfName(from) ?? (way === "address" ? "json" : "csv") },
-    } satisfies Record<keyof Pick<FeedDoc, "name" | "source" | "format">, unknown>);
+      keyColumn: way === "table" ? FIRST_COLUMN : "",
+    } satisfies Record<keyof Pick<FeedDoc, "name" | "source" | "format" | "keyColumn">, unknown>);
     if (!read.success) {
       store.say("trouble", "That is no address that can be asked. It begins with http:// or https://.");
       return;
@@ -70,6 +75,14 @@ export function NewFeed({
     onMade(id);
   };
 
+  const canMake = way === "table" || (way === "watched" ? files.length > 0 : url.trim() !== "");
+  const makeFrom = () => {
+    const address = url.trim();
+    if (way === "table") void make({ kind: "table" }, "Table");
+    else if (way === "watched") void make({ kind: "watched", path }, path);
+    else void make({ kind: "address", url: address, everyMs: 1_000 }, address.split(/[?#]/)[0] ?? "");
+  };
+
   return (
     <div className="flex min-h-0 flex-col gap-5 overflow-y-auto px-6 py-5 *:flex-none">
       <div className="flex items-baseline justify-between gap-4">
@@ -87,7 +100,7 @@ export function NewFeed({
       {children}
       <fieldset className="max-w-3xl">
         <legend className="mb-1.5 text-[14px] text-second">Its rows come from</legend>
-        <div className="grid grid-cols-3 gap-3 max-[700px]:grid-cols-1">
+        <div className="grid grid-cols-4 gap-3 max-[1250px]:grid-cols-2">
           {WAYS.map(({ kind, name: label, hint, Sign }) => (
             <label
               key={kind}
@@ -159,6 +172,7 @@ export function NewFeed({
           (hasFolder
             ? "Save the file in its own program: pages follow within a moment. A save that is broken is not shown."
             : "The server watches the folder that it was started with: start it with --feed-folder FOLDER.")}
+        {way === "table" && "Its rows are typed here, or pasted from a spreadsheet, by whoever has the desk."}
         {way === "address" &&
           (hosts.length > 0
             ? `These hosts may be asked: ${hosts.join(", ")}.`
@@ -184,12 +198,8 @@ export function NewFeed({
       ) : (
         <button
           type="button"
-          disabled={isBusy || (way === "watched" ? files.length === 0 : url.trim() === "")}
-          onClick={() =>
-            void (way === "watched"
-              ? make({ kind: "watched", path }, path)
-              : make({ kind: "address", url: url.trim(), everyMs: 1_000 }, url.trim().split(/[?#]/)[0] ?? ""))
-          }
+          disabled={isBusy || !canMake}
+          onClick={makeFrom}
           className="flex min-h-11 w-fit items-center gap-2 rounded-lg bg-act px-5 text-[15px] font-bold text-on-bright hover:brightness-110 disabled:bg-lifted disabled:text-quiet"
         >
           <Table2 aria-hidden="true" className="size-4.5" /> Make the feed

@@ -17,6 +17,8 @@ export function sourceWords(source: FeedSource): string {
       return `${source.path}, watched`;
     case "address":
       return `${new URL(source.url).host}, every ${intervalWords(source.everyMs)}`;
+    case "table":
+      return "typed here";
   }
 }
 

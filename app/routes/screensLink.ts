@@ -20,7 +20,8 @@ export async function action({ request, context }: Route.ActionArgs) {
   if ("problem" in body) return refuse(body.problem, "notUnderstood");
   const { links, pairing } = getServices(context);
   const wanted = body.value;
-  if (wanted.kind === "pair") return answer("/screens-link", { code: pairing.codeFor(wanted.id) });
+  if (wanted.kind === "pair")
+    return answer("/screens-link", { code: pairing.codeFor({ kind: "output", id: wanted.id }) });
   const token = await links.renew(wanted.kind === "renewWatch" ? "watch" : { outputId: wanted.id });
   return token === undefined
     ? refuse("That screen is not there any more.", "gone")

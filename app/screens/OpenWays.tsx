@@ -1,10 +1,10 @@
 import { ExternalLink } from "lucide-react";
-import qrcode from "qrcode-generator";
-import { useEffect, useMemo, useState } from "react";
+import { useEffect, useState } from "react";
 import { useRevalidator } from "react-router";
 import type { Output } from "../../core/venue/plan.ts";
 import { call } from "../api/call.ts";
 import { useDeskData } from "../desk/useDeskData.ts";
+import { LinkCode } from "../ui/LinkCode.tsx";
 import { Monitors } from "./Monitors.tsx";
 
 /** Link, code for a camera, and a short code to type on a device. */
@@ -16,25 +16,12 @@ export function OpenWays({ output }: { output: Output }) {
   const [origin, setOrigin] = useState("");
   useEffect(() => setOrigin(location.origin), []);
   const link = `${origin}/out/${token}`;
-  const qr = useMemo(() => {
-    if (!token || origin === "") return "";
-    const code = qrcode(0, "M");
-    code.addData(link);
-    code.make();
-    return code.createSvgTag({ cellSize: 4, margin: 8, scalable: true });
-  }, [link, token, origin]);
   if (!token) return <p className="text-[15px] text-second">Its link is being made…</p>;
   return (
     <section aria-label="Open it" className="flex flex-col gap-3 rounded-lg border border-edge p-3">
       <h2 className="text-[15px] font-semibold">Open it on its device</h2>
       <div className="flex gap-3">
-        <div
-          className="size-32 shrink-0 overflow-hidden rounded bg-paper [&>svg]:size-full"
-          role="img"
-          aria-label={`Code with the link of ${output.name}`}
-          // biome-ignore lint/security/noDangerouslySetInnerHtml: made by the library from our own address
-          dangerouslySetInnerHTML={{ __html: qr }}
-        />
+        <LinkCode link={link} label={`Code with the link of ${output.name}`} />
         <div className="flex min-w-0 flex-col gap-2 text-[15px]">
           <a
             className="inline-flex items-center gap-1.5 text-act hover:underline"

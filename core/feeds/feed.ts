@@ -27,6 +27,8 @@ export const feedSourceSchema = z.discriminatedUnion("kind", [
     url: z.url({ protocol: /^https?$/ }).max(2_000),
     everyMs: z.number().int().min(100).max(3_600_000),
   }),
+  /** Nothing is read: its rows are typed here. */
+  z.strictObject({ kind: z.literal("table") }),
 ]);
 export type FeedSource = z.infer<typeof feedSourceSchema>;
 

@@ -1,6 +1,7 @@
 import type { PinnedDocument } from "../rundown/pinnedDocument.ts";
 import { airEventKind } from "./kinds/airEvent.ts";
 import { cueKind } from "./kinds/cue.ts";
+import { entryLinkKind } from "./kinds/entryLink.ts";
 import { feedKind } from "./kinds/feed.ts";
 import { fieldSetKind } from "./kinds/fieldSet.ts";
 import { goodTableKind } from "./kinds/goodTable.ts";
@@ -44,4 +45,5 @@ export const STORED_KINDS = {
   liveValues: liveValuesKind,
   feed: feedKind,
   goodTable: goodTableKind,
+  entryLink: entryLinkKind,
 } as const;

@@ -17,6 +17,9 @@ export function findEntry(token: string, links: LinkStore, sessions: DeskSession
     case "desk":
     case "here":
       return { kind: "desk", token, sessionId: null };
+    // Asks by requests of its own; what goes on beside its table is not for it.
+    case "entry":
+      return undefined;
     case undefined: {
       const session = sessions.findByLiveToken(token);
       return session && { kind: "desk", token, sessionId: session.id };

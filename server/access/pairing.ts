@@ -5,11 +5,17 @@ const LASTS_MS = 10 * 60_000;
 /** A code that so many wrong ones were tried against is over: a million codes cannot be tried from many addresses either. */
 const MOST_TRIES_AGAINST = 500;
 
-/** Short codes that a person types on a device to make it an output. Each works once, for ten minutes. */
+/** What a code opens on the device that it is typed on. */
+export interface Opened {
+  readonly kind: "output" | "entry";
+  readonly id: string;
+}
+
+/** Short codes that a person types on a device: to make it an output, or to enter a table. Each works once, for ten minutes. */
 export class Pairing {
   readonly #now: () => number;
   readonly #guesses: Guesses;
-  readonly #codes = new Map<string, { readonly outputId: string; readonly untilMs: number }>();
+  readonly #codes = new Map<string, { readonly opens: Opened; readonly untilMs: number }>();
   #wrong = 0;
 
   constructor(now: () => number, guesses: Guesses) {
@@ -17,19 +23,20 @@ export class Pairing {
     this.#guesses = guesses;
   }
 
-  codeFor(outputId: string): string {
+  codeFor(opens: Opened): string {
     for (const [code, known] of this.#codes)
-      if (known.outputId === outputId || known.untilMs < this.#now()) this.#codes.delete(code);
+      if ((known.opens.kind === opens.kind && known.opens.id === opens.id) || known.untilMs < this.#now())
+        this.#codes.delete(code);
     if (this.#codes.size === 0) this.#wrong = 0;
     let code: string;
     do code = String(randomInt(1_000_000)).padStart(6, "0");
     while (this.#codes.has(code));
-    this.#codes.set(code, { outputId, untilMs: this.#now() + LASTS_MS });
+    this.#codes.set(code, { opens, untilMs: this.#now() + LASTS_MS });
     return code;
   }
 
-  /** The output that a code makes of a device; how long to wait when too many were tried from there. */
-  redeem(code: string, address: string): string | { readonly waitMs: number } | undefined {
+  /** What a code opens; how long to wait when too many were tried from there. */
+  redeem(code: string, address: string): Opened | { readonly waitMs: number } | undefined {
     const waitMs = this.#guesses.waitMs(address);
     if (waitMs > 0) return { waitMs };
     const known = this.#codes.get(code);
@@ -41,6 +48,6 @@ export class Pairing {
     }
     this.#codes.delete(code);
     this.#guesses.right(address);
-    return known.outputId;
+    return known.opens;
   }
 }

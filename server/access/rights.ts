@@ -8,6 +8,8 @@ export type Right =
   | "output"
   /** The link of those who only watch, named in the address. */
   | "watch"
+  /** A link to some cells of a table, named in the address. */
+  | "entry"
   /** Any link that is good, named in the address; what it may see is looked at behind the door. */
   | "link";
 
@@ -38,9 +40,10 @@ export function judge(right: Right, caller: Caller, token: string | undefined, l
       return caller.kind !== "stranger" ? { opens: true } : CLOSED;
     case "output":
     case "watch":
+    case "entry":
     case "link": {
       const link = token === undefined ? undefined : links.find(token);
-      const fits = link !== undefined && (right === "link" || link.kind === right);
+      const fits = link !== undefined && (right === "link" ? link.kind !== "entry" : link.kind === right);
       return fits ? { opens: true } : NO_SUCH_LINK;
     }
   }

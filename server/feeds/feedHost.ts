@@ -1,6 +1,6 @@
 import { createHash } from "node:crypto";
 import { isDeepStrictEqual } from "node:util";
-import type { Accepted, TableShape } from "../../core/feeds/acceptTable.ts";
+import { type Accepted, acceptTable, type TableShape } from "../../core/feeds/acceptTable.ts";
 import type { FeedDoc } from "../../core/feeds/feed.ts";
 import { type FeedFault, faultSentence, wholeFault } from "../../core/feeds/feedFault.ts";
 import type { FeedView } from "../../core/feeds/feedView.ts";
@@ -70,8 +70,24 @@ interface Feed {
   ends: AbortController;
 }
 
+/** What a table that is edited here begins with. */
+const FIRST_TABLE: Omit<GoodTable, "atMs"> = {
+  table: { columns: ["name", "number"], rows: [] },
+  kinds: { name: "words", number: "number" },
+  endsWithLine: false,
+};
+
+/** A table that is edited here, as it is. */
+export interface EditedTable {
+  readonly revision: number;
+  readonly doc: FeedDoc;
+  readonly good: GoodTable;
+}
+
 /** What the outcome of reading is held to: nothing where a person takes it as it is. */
 type HeldTo = "before" | "asItIs";
+
+const OTHERWISE = "This feed was changed on another desk. Nothing was saved here; look at it as it is now.";
 
 /** What is done to a feed of the same source: it is read otherwise, is allowed otherwise, or neither. */
 function heldToAfter(before: FeedDoc, now: FeedDoc): HeldTo | undefined {
@@ -138,6 +154,13 @@ export class FeedHost {
 
   /** What bindings take their values from; undefined for a feed that is not there, or was never read. */
   findTable(id: string): FeedTable | undefined {
+    const whole = this.findWholeTable(id);
+    // A row that was begun, and in which nothing stands yet, is in no page.
+    return whole && { ...whole, table: { ...whole.table, rows: whole.table.rows.filter(isFilled) } };
+  }
+
+  /** The same with rows in which nothing stands, as whoever edits it sees it. */
+  findWholeTable(id: string): FeedTable | undefined {
     const feed = this.#feeds.get(id);
     return feed?.good ? { doc: feed.doc, table: feed.good.table, kinds: feed.good.kinds } : undefined;
   }
@@ -154,17 +177,19 @@ export class FeedHost {
   async save(id: string, baseRevision: number, doc: FeedDoc): Promise<string | undefined> {
     const { source } = doc;
     const feed = this.#feeds.get(id);
-    if ((feed?.revision ?? 0) !== baseRevision)
-      return "This feed was changed on another desk. Nothing was saved here; look at it as it is now.";
+    if ((feed?.revision ?? 0) !== baseRevision) return OTHERWISE;
     if (!feed && this.#feeds.size >= MOST_FEEDS)
       return `There are ${MOST_FEEDS} feeds, the most there can be. Nothing was added; remove one first.`;
     if (source.kind === "address" && !isAllowed(new URL(source.url), this.#parts.hosts))
       return `“${new URL(source.url).host}” is not among the hosts that the server was started with. Nothing was saved; start it with --feed-host ${new URL(source.url).host}.`;
     if (source.kind === "watched" && !this.#parts.folder)
       return "The server was started without a feed folder. Nothing was saved; start it with --feed-folder FOLDER.";
+    if (feed && source.kind === "table") return this.#saveTable(id, baseRevision, doc);
     await this.#parts.store.save(id, baseRevision + 1, doc);
     if (!feed) {
-      const made = newFeed(id, 1, doc, null);
+      const good = source.kind === "table" ? { ...FIRST_TABLE, atMs: this.#parts.now() } : null;
+      if (good) await this.#parts.store.saveGood(id, good);
+      const made = newFeed(id, 1, doc, good);
       this.#feeds.set(id, made);
       this.#start(made);
     } else {
@@ -182,6 +207,21 @@ export class FeedHost {
     }
     this.#tell(id);
     return undefined;
+  }
+
+  /** What is allowed in a table has to be so already. */
+  async #saveTable(id: string, baseRevision: number, doc: FeedDoc): Promise<string | undefined> {
+    const outcome = await this.onTable(id, async ({ revision, good }) => {
+      if (revision !== baseRevision) return OTHERWISE;
+      const accepted = acceptTable(null, good.table, doc);
+      if ("fault" in accepted) return `${accepted.fault.says} Nothing was saved; change the table first.`;
+      const changed = { ...good, kinds: accepted.shape.kinds };
+      const now = { revision: baseRevision + 1, doc, good: changed };
+      await this.#parts.store.saveTable(id, now);
+      this.tableIsNow(id, now);
+      return "";
+    });
+    return outcome === "" ? undefined : (outcome ?? OTHERWISE);
   }
 
   async remove(id: string): Promise<void> {
@@ -216,6 +256,27 @@ export class FeedHost {
     return fault ? faultSentence(feed.doc.name, fault) : undefined;
   }
 
+  /**
+   * Looks at a table that is edited here and changes it, one after another.
+   * @returns what `act` returns; undefined when there is no such table
+   */
+  onTable<T>(id: string, act: (now: EditedTable) => Promise<T>): Promise<T | undefined> {
+    const feed = this.#feeds.get(id);
+    if (feed?.doc.source.kind !== "table") return Promise.resolve(undefined);
+    return feed.queue.run(async () => {
+      const { revision, doc, good } = feed;
+      return good && this.#feeds.has(id) ? act({ revision, doc, good }) : undefined;
+    });
+  }
+
+  /** The table is written down as it is now: pages follow. To be called within `onTable`. */
+  tableIsNow(id: string, { revision, doc, good }: EditedTable): void {
+    const feed = this.#feeds.get(id);
+    if (!feed) return;
+    Object.assign(feed, { revision, doc });
+    this.#hasNewGood(feed, good);
+  }
+
   async close(): Promise<void> {
     this.#isClosed = true;
     clearInterval(this.#ageTimer);
@@ -242,6 +303,10 @@ export class FeedHost {
           },
           (error) => log.warn(`The file of the feed “${feed.doc.name}” could not be found`, error),
         );
+        return;
+      case "table":
+        // Nothing is read: hands change it.
+        return;
     }
   }
 
@@ -382,12 +447,17 @@ export class FeedHost {
       this.#isWell(feed);
       return;
     }
-    feed.good = { table, kinds, atMs, endsWithLine: feed.endsWithLine };
-    feed.version++;
-    feed.isStale = false;
-    feed.changes = [...feed.changes, atMs].slice(-REMEMBERED_CHANGES);
     this.#unwritten.add(feed.id);
     this.#writeTimer ??= setTimeout(() => void this.#write(), WRITE_EVERY_MS);
+    this.#hasNewGood(feed, { table, kinds, atMs, endsWithLine: feed.endsWithLine });
+  }
+
+  #hasNewGood(feed: Feed, good: GoodTable): void {
+    feed.good = good;
+    feed.checkedAtMs = good.atMs;
+    feed.version++;
+    feed.isStale = false;
+    feed.changes = [...feed.changes, good.atMs].slice(-REMEMBERED_CHANGES);
     this.#isWell(feed);
     this.#tell(feed.id);
   }
@@ -435,6 +505,8 @@ export class FeedHost {
 }
 
 const LINE_END = 0x0a;
+
+const isFilled = (cells: readonly string[]): boolean => cells.some((text) => text !== "");
 
 function newFeed(id: string, revision: number, doc: FeedDoc, good: GoodTable | null): Feed {
   return {

@@ -138,33 +138,36 @@ describe("screens and plans", () => {
   });
 });
 
+const WALL = { kind: "output", id: "wall" } as const;
+const STREAM = { kind: "output", id: "stream" } as const;
+
 describe("ways in", () => {
   test("a short code works once, for ten minutes, and cannot be guessed at length", () => {
     let nowMs = 0;
     const now = () => nowMs;
     const pairing = new Pairing(now, new Guesses(now));
     const here = "192.168.1.7";
-    const code = pairing.codeFor("wall");
+    const code = pairing.codeFor(WALL);
     expect(code).toMatch(/^\d{6}$/);
-    const newer = pairing.codeFor("wall");
+    const newer = pairing.codeFor(WALL);
     expect(pairing.redeem(code === newer ? "" : code, here)).toBeUndefined();
-    expect(pairing.redeem(newer, here)).toBe("wall");
+    expect(pairing.redeem(newer, here)).toEqual(WALL);
     expect(pairing.redeem(newer, here)).toBeUndefined();
-    const late = pairing.codeFor("wall");
+    const late = pairing.codeFor(WALL);
     nowMs = 10 * 60_000 + 1;
     expect(pairing.redeem(late, here)).toBeUndefined();
-    const good = pairing.codeFor("stream");
+    const good = pairing.codeFor(STREAM);
     for (let i = 0; i < 30; i++) pairing.redeem("none", here);
     expect(pairing.redeem(good, here)).toEqual({ waitMs: expect.any(Number) });
     // Whoever did not guess is not made to wait.
-    expect(pairing.redeem(good, "192.168.1.8")).toBe("stream");
+    expect(pairing.redeem(good, "192.168.1.8")).toEqual(STREAM);
   });
 
   test("a code is over when very many wrong ones were tried, from however many addresses", () => {
     let nowMs = 0;
     const now = () => nowMs++;
     const pairing = new Pairing(now, new Guesses(now));
-    const code = pairing.codeFor("wall");
+    const code = pairing.codeFor(WALL);
     for (let i = 0; i < 2_000; i++) pairing.redeem("none", `10.0.${i >> 8}.${i & 255}`);
     expect(pairing.redeem(code, "10.9.9.9")).toBeUndefined();
   });

@@ -124,3 +124,20 @@ test("windows have them when they come and as they change; a restart has them al
   expect(before.tables.quiz).toMatchObject({ ropewalk: "142" });
   await again.close();
 }, 60_000);
+
+test("once it is closed nothing is written any more, and nothing is tried again", async () => {
+  vi.useFakeTimers();
+  try {
+    const append = vi.fn(async () => {
+      throw new Error("no disk");
+    });
+    const host = new ValueHost(NO_VALUES, { append }, Date.now);
+    host.set("quiz", { a: "1" }, ENTRY);
+    await host.close();
+    host.set("quiz", { a: "2" }, ENTRY);
+    await vi.advanceTimersByTimeAsync(60_000);
+    expect(append).toHaveBeenCalledTimes(1);
+  } finally {
+    vi.useRealTimers();
+  }
+});

@@ -32,6 +32,7 @@ export class ValueHost {
   #unwritten: ValueChange[] = [];
   #tellTimer: ReturnType<typeof setTimeout> | undefined;
   #writeTimer: ReturnType<typeof setTimeout> | undefined;
+  #isClosed = false;
   readonly #writes = new SerialQueue();
   readonly #listeners = new Set<(changes: readonly ValueChange[]) => void>();
 
@@ -51,6 +52,8 @@ export class ValueHost {
 
   /** @returns a sentence when there is no room for them; nothing was changed then */
   set(tableId: string, cells: Cells, actor: Actor): string | undefined {
+    // What comes while the server ends is said again by its feed at the next start.
+    if (this.#isClosed) return undefined;
     const { tables } = this.#values;
     const isNew = !(tableId in tables);
     const count = new Set([...Object.keys(tables[tableId] ?? {}), ...Object.keys(cells)]).size;
@@ -88,6 +91,7 @@ export class ValueHost {
   }
 
   async close(): Promise<void> {
+    this.#isClosed = true;
     clearTimeout(this.#tellTimer);
     await this.flush();
     clearTimeout(this.#writeTimer);
@@ -102,7 +106,7 @@ export class ValueHost {
     } catch (error) {
       log.warn("Values could not be written down; they are tried again", error);
       this.#unwritten = [...changes, ...this.#unwritten];
-      this.#writeTimer ??= setTimeout(() => void this.flush(), TRY_AGAIN_MS);
+      if (!this.#isClosed) this.#writeTimer ??= setTimeout(() => void this.flush(), TRY_AGAIN_MS);
     }
   }
 

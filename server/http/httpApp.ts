@@ -31,6 +31,9 @@ const METHODS: ReadonlySet<string> = new Set(["GET", "HEAD", "POST"]);
 /** What somebody who was not let in may ask for at once, and in a second: pages, stills, tries. Files cost little and are not counted. */
 const STRANGER_BURST = 100;
 const STRANGER_PER_SECOND = 4;
+/** The same by a link to a table: it asks once a second, and sends what was typed before. */
+const ENTRY_BURST = 100;
+const ENTRY_PER_SECOND = 10;
 const TARPIT_MS = 1_000;
 const IS_FILE = /^\/(assets|fonts|media)\/|^\/(fonts|healthz|favicon\.svg|keep\.js)$/;
 
@@ -97,9 +100,15 @@ export function createHttpApp(
     next();
   });
 
+  const entryThrottle = new Throttle(ENTRY_BURST, ENTRY_PER_SECOND, services.now);
+  /** Helpers of one house have one address: whoever has a good link has a share of their own. */
+  const takes = (path: string, address: string) => {
+    const token = /^\/table\/([^/]+)/.exec(path)?.[1] ?? "";
+    return services.links.find(token)?.kind === "entry" ? entryThrottle.take(token) : throttle.take(address);
+  };
   app.use((request, response, next) => {
     const { caller, peer } = readAccess(request);
-    if (caller.kind !== "stranger" || IS_FILE.test(request.path) || throttle.take(peer.address))
+    if (caller.kind !== "stranger" || IS_FILE.test(request.path) || takes(request.path, peer.address))
       return next();
     // Whoever comes again and again waits for each answer: refusing at once would be as much work as giving it.
     setTimeout(() => {

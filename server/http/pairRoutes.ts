@@ -1,41 +1,54 @@
+import type { Opened } from "../access/pairing.ts";
 import type { Services } from "../services/services.ts";
 import type { Doors } from "./doors.ts";
 import { plainPage } from "./plainPage.ts";
 
-const page = (sentence: string) =>
-  plainPage(
-    "Screen",
-    `<form method="get" action="/screen"><h1>This device becomes a screen</h1>
-<p><label for="code">${sentence}</label></p>
-<p><input id="code" class="code" name="code" inputmode="numeric" autocomplete="off" maxlength="6" autofocus> <button>Show</button></p></form>`,
-  );
+/** Where a device types the short code that the desk shows, and what its page is called. One code is good at any of them. */
+const PAGES = [
+  { path: "/screen", title: "Screen", heading: "This device becomes a screen", button: "Show" },
+  { path: "/table", title: "Table", heading: "A table to fill in", button: "Open" },
+] as const;
 
-/** Where a device types the short code that the desk shows for an output. */
 export function addPairRoutes(doors: Doors, services: Services): void {
-  doors.get("anyone", "/screen", (request, response) => {
-    response.setHeader("Cache-Control", "no-store");
-    const code =
-      typeof request.query.code === "string" ? request.query.code.replace(/\D/g, "").slice(0, 6) : "";
-    // Whoever only asks whether the page is there uses no code up.
-    if (code === "" || request.method === "HEAD") {
-      response.type("html").send(page("Type the six figures that the desk shows."));
-      return;
+  const { links, screens, pairing } = services;
+  const addressOf = ({ kind, id }: Opened): string | undefined => {
+    if (kind === "entry") {
+      const link = links.findEntry(id);
+      return link && `/table/${link.token}`;
     }
-    const redeemed = services.pairing.redeem(code, doors.access(request).peer.address);
-    if (typeof redeemed === "object")
-      response
-        .status(429)
-        .type("html")
-        .send(
-          page(
-            `Too many wrong codes from this device. Wait ${Math.ceil(redeemed.waitMs / 1_000)} seconds, then type it again.`,
-          ),
-        );
-    else if (redeemed === undefined || !services.screens.outputs.some(({ id }) => id === redeemed))
-      response
-        .status(404)
-        .type("html")
-        .send(page("That code is not valid, or was used. Ask the desk for a new one."));
-    else response.redirect(`/out/${services.links.tokenOfOutput(redeemed)}`);
-  });
+    return screens.outputs.some((output) => output.id === id) ? `/out/${links.tokenOfOutput(id)}` : undefined;
+  };
+  for (const { path, title, heading, button } of PAGES) {
+    const page = (sentence: string) =>
+      plainPage(
+        title,
+        `<form method="get" action="${path}"><h1>${heading}</h1>
+<p><label for="code">${sentence}</label></p>
+<p><input id="code" class="code" name="code" inputmode="numeric" autocomplete="off" maxlength="6" autofocus> <button>${button}</button></p></form>`,
+      );
+    doors.get("anyone", path, (request, response) => {
+      response.setHeader("Cache-Control", "no-store");
+      const code =
+        typeof request.query.code === "string" ? request.query.code.replace(/\D/g, "").slice(0, 6) : "";
+      // Whoever only asks whether the page is there uses no code up.
+      if (code === "" || request.method === "HEAD") {
+        response.type("html").send(page("Type the six figures that the desk shows."));
+        return;
+      }
+      const redeemed = pairing.redeem(code, doors.access(request).peer.address);
+      if (redeemed && "waitMs" in redeemed) {
+        const seconds = Math.ceil(redeemed.waitMs / 1_000);
+        const sentence = `Too many wrong codes from this device. Wait ${seconds} seconds, then type it again.`;
+        response.status(429).type("html").send(page(sentence));
+        return;
+      }
+      const address = redeemed && addressOf(redeemed);
+      if (address === undefined)
+        response
+          .status(404)
+          .type("html")
+          .send(page("That code is not valid, or was used. Ask the desk for a new one."));
+      else response.redirect(address);
+    });
+  }
 }

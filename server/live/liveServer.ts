@@ -169,6 +169,10 @@ export class LiveServer {
     return this.#presence.grantOf(windowId);
   }
 
+  deskNameOf(windowId: string | null): string {
+    return this.#presence.nameOf(windowId);
+  }
+
   contentsInSight(): Set<string> {
     return this.#teller.contentsInSight();
   }

@@ -38,6 +38,12 @@ export class Presence {
     return desk && grantOfWindow(desk);
   }
 
+  /** What people call the desk that a request comes from. @param windowId as the request says it; null: it says none */
+  nameOf(windowId: string | null): string {
+    const desk = this.#windows.desks().findLast((each) => each.windowId === windowId);
+    return desk ? nameOf(desk) : "a desk";
+  }
+
   /** The lowest number that no desk has. */
   freeNumber(): number {
     const taken = new Set(this.#windows.desks().map(({ desk }) => desk.number));

@@ -61,7 +61,7 @@ export async function openStores(db: Db, { home, mediaFolder, aside, now }: Stor
   await venue.load();
   const passcode = new Passcode(db, showId);
   await passcode.load();
-  const links = new LinkStore(db, showId);
+  const links = new LinkStore(db, showId, setAside);
   await links.load(screens.outputs.map(({ id }) => id));
   const sessions = new DeskSessions(db, showId, now);
   await sessions.load();

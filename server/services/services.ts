@@ -10,6 +10,7 @@ import { createKeptThread } from "../aside/keptThread.ts";
 import { processFile, workerFile } from "../aside/workerFile.ts";
 import { FeedHost } from "../feeds/feedHost.ts";
 import { LiveBindings } from "../feeds/liveBindings.ts";
+import { VenueTables } from "../feeds/venueTables.ts";
 import { WatchedFolder } from "../feeds/watchedFolder.ts";
 import { Health } from "../health/health.ts";
 import type { ShowClock } from "../health/showClock.ts";
@@ -59,6 +60,8 @@ export interface Services
   readonly values: ValueHost;
   /** Tables that fill pages. */
   readonly feeds: FeedHost;
+  /** Those of them that are edited here. */
+  readonly tables: VenueTables;
   readonly bindings: LiveBindings;
   /** Lets go of what is old. */
   readonly compaction: Compaction;
@@ -145,6 +148,7 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
     hosts: options.feedHosts ?? [],
     now,
   });
+  const tables = new VenueTables({ feeds, store: feedStore, now });
   const bindings = new LiveBindings({
     feeds,
     values,
@@ -231,6 +235,7 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
     stills,
     values,
     feeds,
+    tables,
     bindings,
     compaction,
     health,

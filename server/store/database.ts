@@ -18,6 +18,7 @@ import * as values from "./migrations/m0012_values.ts";
 import * as designs from "./migrations/m0013_designs.ts";
 import * as library from "./migrations/m0014_library.ts";
 import * as feeds from "./migrations/m0015_feeds.ts";
+import * as tables from "./migrations/m0016_tables.ts";
 import type { Tables } from "./schema.ts";
 
 export type Db = Kysely<Tables>;
@@ -38,6 +39,7 @@ const MIGRATIONS: Readonly<Record<string, Migration>> = {
   m0013_designs: designs,
   m0014_library: library,
   m0015_feeds: feeds,
+  m0016_tables: tables,
 };
 
 /** Name of the last migration: what an up-to-date database has. */

@@ -1,5 +1,6 @@
 import type { FeedDoc } from "../../core/feeds/feed.ts";
 import type { GoodTable } from "../../core/feeds/goodTable.ts";
+import type { TableChange } from "../../core/feeds/tableChange.ts";
 import { feedKind } from "../../core/stored/kinds/feed.ts";
 import { goodTableKind } from "../../core/stored/kinds/goodTable.ts";
 import { writeStored } from "../../core/stored/storedKind.ts";
@@ -12,6 +13,15 @@ export interface StoredFeed {
   readonly doc: FeedDoc;
   readonly good: GoodTable | null;
 }
+
+interface SavedTable {
+  readonly revision: number;
+  readonly doc: FeedDoc;
+  readonly good: GoodTable;
+}
+
+/** So many changes of a table are remembered. */
+const MOST_CHANGES = 2_000;
 
 /** Feeds as rows: what they are, the file that was brought, the last good table. */
 export class FeedStore {
@@ -60,6 +70,66 @@ export class FeedStore {
       .where("show_id", "=", this.#showId)
       .where("id", "=", id)
       .execute();
+  }
+
+  /** A table that is edited here, with what was done to it. It is on the disk when this returns. */
+  async saveTable(id: string, { revision, doc, good }: SavedTable, change?: TableChange): Promise<void> {
+    const stored = { revision, doc: writeStored(feedKind, doc), good: writeStored(goodTableKind, good) };
+    await this.#db.transaction().execute(async (transaction) => {
+      await transaction
+        .updateTable("feed")
+        .set(stored)
+        .where("show_id", "=", this.#showId)
+        .where("id", "=", id)
+        .execute();
+      if (!change) return;
+      await transaction
+        .insertInto("table_change")
+        .values({
+          ...{ show_id: this.#showId, id: change.id, feed_id: id },
+          ...{ at_ms: Math.round(change.atMs), by: change.by, what: change.what },
+        })
+        .execute();
+      // What nobody looks at any more goes with what comes.
+      const oldest = transaction
+        .selectFrom("table_change")
+        .select("number")
+        .where("show_id", "=", this.#showId)
+        .where("feed_id", "=", id)
+        .orderBy("number", "desc")
+        .limit(1)
+        .offset(MOST_CHANGES);
+      await transaction
+        .deleteFrom("table_change")
+        .where("show_id", "=", this.#showId)
+        .where("feed_id", "=", id)
+        .where("number", "<=", oldest)
+        .execute();
+    });
+  }
+
+  /** Whether something was done under this id already. */
+  async hasChange(id: string): Promise<boolean> {
+    const row = await this.#db
+      .selectFrom("table_change")
+      .select("number")
+      .where("show_id", "=", this.#showId)
+      .where("id", "=", id)
+      .executeTakeFirst();
+    return row !== undefined;
+  }
+
+  /** What was done to a table, the newest first. */
+  async changesOf(feedId: string, most: number): Promise<TableChange[]> {
+    const rows = await this.#db
+      .selectFrom("table_change")
+      .selectAll()
+      .where("show_id", "=", this.#showId)
+      .where("feed_id", "=", feedId)
+      .orderBy("number", "desc")
+      .limit(most)
+      .execute();
+    return rows.map(({ id, at_ms: atMs, by, what }) => ({ id, atMs, by, what }));
   }
 
   async saveFile(id: string, bytes: Uint8Array): Promise<void> {

@@ -1,5 +1,9 @@
 import { randomBytes } from "node:crypto";
+import type { EntryLink } from "../../core/feeds/entryLink.ts";
+import { entryLinkKind } from "../../core/stored/kinds/entryLink.ts";
+import { writeStored } from "../../core/stored/storedKind.ts";
 import type { Db } from "./database.ts";
+import { SetAside } from "./setAside.ts";
 
 export type Link =
   | { readonly kind: "desk"; readonly token: string }
@@ -7,7 +11,10 @@ export type Link =
   | { readonly kind: "here"; readonly token: string }
   | { readonly kind: "output"; readonly token: string; readonly outputId: string }
   /** Sees everything and can do nothing. */
-  | { readonly kind: "watch"; readonly token: string };
+  | { readonly kind: "watch"; readonly token: string }
+  /** Changes some cells of one table, and nothing else. */
+  | { readonly kind: "entry"; readonly token: string; readonly id: string; readonly doc: EntryLink };
+export type TableLink = Extract<Link, { kind: "entry" }>;
 
 /** 192 bits: cannot be guessed. */
 const newToken = () => randomBytes(24).toString("base64url");
@@ -15,16 +22,18 @@ const newToken = () => randomBytes(24).toString("base64url");
 const SINGLE = ["desk", "here", "watch"] as const;
 type Single = (typeof SINGLE)[number];
 
-/** Who may open what: one token for the desk, one for those who watch, one for each output. Each can be renewed. */
+/** Who may open what: one token for the desk, one for those who watch, one for each output, each of which can be renewed; and those to tables. */
 export class LinkStore {
   readonly #db: Db;
   readonly #showId: string;
+  readonly #setAside: SetAside;
   readonly #links = new Map<string, Link>();
   readonly #listeners = new Set<(token: string) => void>();
 
-  constructor(db: Db, showId: string) {
+  constructor(db: Db, showId: string, setAside = new SetAside()) {
     this.#db = db;
     this.#showId = showId;
+    this.#setAside = setAside;
   }
 
   async load(outputIds: readonly string[]): Promise<void> {
@@ -34,6 +43,15 @@ export class LinkStore {
         token,
         kind === "output" ? { kind, token, outputId: outputId ?? "" } : { kind: kind as Single, token },
       );
+    const entries = await this.#db
+      .selectFrom("entry_link")
+      .selectAll()
+      .where("show_id", "=", this.#showId)
+      .execute();
+    for (const { token, id, doc: stored } of entries) {
+      const doc = this.#setAside.read(entryLinkKind, id, stored);
+      if (doc) this.#links.set(token, { kind: "entry", token, id, doc });
+    }
     for (const kind of SINGLE)
       if (![...this.#links.values()].some((link) => link.kind === kind))
         await this.#add({ kind, token: newToken() });
@@ -56,11 +74,38 @@ export class LinkStore {
       typeof wanted === "string"
         ? [...this.#links.values()].find(({ kind }) => kind === wanted)
         : this.#find(wanted.outputId);
-    if (!old) return undefined;
+    if (!old || old.kind === "entry") return undefined;
     const token = newToken();
     await this.#add({ ...old, token });
     await this.#drop(old.token);
     return token;
+  }
+
+  /** A link to some cells of a table. @returns its token */
+  async addEntry(id: string, doc: EntryLink): Promise<string> {
+    const token = newToken();
+    await this.#db
+      .insertInto("entry_link")
+      .values({ token, show_id: this.#showId, id, doc: writeStored(entryLinkKind, doc) })
+      .execute();
+    this.#links.set(token, { kind: "entry", token, id, doc });
+    return token;
+  }
+
+  /** It opens nothing from now on. */
+  async endEntry(id: string): Promise<void> {
+    const link = this.findEntry(id);
+    if (!link) return;
+    await this.#db.deleteFrom("entry_link").where("token", "=", link.token).execute();
+    this.#isGone(link.token);
+  }
+
+  findEntry(id: string): TableLink | undefined {
+    return this.entries().find((link) => link.id === id);
+  }
+
+  entries(): TableLink[] {
+    return [...this.#links.values()].filter((link) => link.kind === "entry");
   }
 
   async forget(outputId: string): Promise<void> {
@@ -99,7 +144,7 @@ export class LinkStore {
     throw new Error(`The links were not loaded: there is no ${kind} link`);
   }
 
-  async #add(link: Link): Promise<void> {
+  async #add(link: Exclude<Link, TableLink>): Promise<void> {
     await this.#db
       .insertInto("link")
       .values({
@@ -114,6 +159,10 @@ export class LinkStore {
 
   async #drop(token: string): Promise<void> {
     await this.#db.deleteFrom("link").where("token", "=", token).execute();
+    this.#isGone(token);
+  }
+
+  #isGone(token: string): void {
     this.#links.delete(token);
     for (const listener of this.#listeners) listener(token);
   }

@@ -131,6 +131,17 @@ export interface Tables {
     file: Buffer | null;
     good: string | null;
   };
+  /** What was done to tables that are edited here; `id` is the doer's own, so that what is sent twice is done once. */
+  table_change: {
+    number: Generated<number>;
+    show_id: string;
+    id: string;
+    feed_id: string;
+    at_ms: number;
+    by: string;
+    what: string;
+  };
+  entry_link: { token: string; show_id: string; id: string; doc: string };
   value_change: { show_id: string; seq: number; doc: string };
   value_state: { show_id: string; doc: string };
   air_snapshot: { show_id: string; seq: number; state: string };

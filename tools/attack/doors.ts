@@ -192,6 +192,9 @@ async function visitorsOf({ sessions, links }: Services): Promise<Visitor[]> {
   const ended = await sessions.begin("link", "10.0.0.1", "attack");
   const [last] = sessions.list().filter(({ id }) => sessions.findByCookie(ended)?.session.id === id);
   await sessions.end(last?.id ?? "");
+  const entry = await links.addEntry("attack", {
+    ...{ name: "attack", feedId: "demo-lanterns", columns: ["lanterns"], rows: null, mayMove: true },
+  });
   return [
     { name: "a stranger", headers: {}, token: NOBODY, opens: [] },
     {
@@ -211,6 +214,7 @@ async function visitorsOf({ sessions, links }: Services): Promise<Visitor[]> {
       opens: ["desk"],
     },
     { name: "an output's link", headers: {}, token: links.tokenOfOutput("wall"), opens: ["output", "link"] },
+    { name: "a link to a table", headers: {}, token: entry, opens: ["entry"] },
     { name: "the link of those who watch", headers: {}, token: links.watchToken, opens: ["watch", "link"] },
     {
       name: "a browser that was shown out",
