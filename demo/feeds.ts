@@ -6,7 +6,7 @@ import type { SeedFeed } from "../designs/seed.ts";
 const watched = (id: string, name: string, file: string, format: object, more: object = {}): SeedFeed => ({
   id,
   doc: feedDocSchema.parse({ name, source: { kind: "watched", path: file }, format, ...more }),
-  file: `demo/feeds/${file}`,
+  rows: { file: `demo/feeds/${file}` },
 });
 
 /** Files that something else writes; the demo's server watches copies of them. */
@@ -41,6 +41,24 @@ export const DEMO_FEEDS: readonly SeedFeed[] = [
     },
   ),
   watched("demo-notices", "Notices", "notices.txt", { kind: "text" }),
+  {
+    id: "demo-quiz",
+    doc: feedDocSchema.parse({
+      ...{ name: "Quiz of the lofts", source: { kind: "table" }, format: { kind: "csv" }, keyColumn: "loft" },
+      rules: { points: { kind: "number", from: 0 }, lamp: { oneOf: ["lit", "out"] } },
+    }),
+    rows: {
+      table: {
+        columns: ["loft", "points", "lamp"],
+        rows: [
+          ["Net Loft", "18", "lit"],
+          ["Sail Loft", "15", "lit"],
+          ["Rope Loft", "12", "out"],
+          ["Boat school", "9", "out"],
+        ],
+      },
+    },
+  },
 ];
 
 const cell = (feedId: string, text: string, row: object, more: object = {}): Binding =>

@@ -1,4 +1,5 @@
 import type { FeedDoc } from "../core/feeds/feed.ts";
+import type { Table } from "../core/feeds/table.ts";
 import type { ChromaKey } from "../core/picture/chromaKey.ts";
 import type { CueDoc } from "../core/rundown/cueDoc.ts";
 import type { HouseStyle } from "../core/scene/houseStyle.ts";
@@ -40,8 +41,8 @@ export interface Seed {
 export interface SeedFeed {
   readonly id: string;
   readonly doc: FeedDoc;
-  /** What is read for it at first, below the project's folder. */
-  readonly file: string;
+  /** What is read for it at first, by its place below the project's folder; or the rows of a table that is edited here. */
+  readonly rows: { readonly file: string } | { readonly table: Table };
 }
 
 export interface SeedMedia {

@@ -3,7 +3,18 @@ import { createHash } from "node:crypto";
 import { join } from "node:path";
 import type { Page } from "@playwright/test";
 import type { RunningShow } from "./support/runningShow.ts";
-import { cueRow, expect, goTo, openDesk, output, saved, scrollTo, takeFound, test } from "./support/show.ts";
+import {
+  cueRow,
+  expect,
+  expectCues,
+  goTo,
+  openDesk,
+  output,
+  saved,
+  scrollTo,
+  takeFound,
+  test,
+} from "./support/show.ts";
 
 /** Saves a file of the feed folder from another process, as the program does that it belongs to. */
 function saveElsewhere(show: RunningShow, name: string, text: string): void {
@@ -193,4 +204,34 @@ test("a feed is made from a file that is brought, shows what was found in it, an
   await expect(table.getByRole("cell", { name: "12", exact: true })).toBeVisible();
   await page.getByRole("button", { name: "It is right as it is" }).click();
   await expect(table.getByRole("cell", { name: "zwölf" })).toBeVisible();
+});
+
+test("every row of a feed becomes a page that follows its row; one undo takes them all back", async ({
+  page,
+  show,
+}) => {
+  await openDesk(page, show, "prepare");
+  const count = Number(await page.locator("[data-cue]").first().getAttribute("aria-setsize"));
+  await page.getByRole("button", { name: "Empty page" }).click();
+  await page.getByRole("menuitem", { name: "A page for each row of a feed" }).click();
+  const panel = page.getByRole("region", { name: "One page for each line" });
+  await expect(panel.getByRole("combobox", { name: "Feed" })).toBeFocused();
+  await panel.getByRole("combobox", { name: "Feed" }).selectOption("Lanterns by street");
+  await panel.getByRole("combobox", { name: "Column 2 is" }).selectOption("Role");
+  await expect(panel.getByRole("cell", { name: "Kiln Lane" })).toBeVisible();
+  await expect(panel.getByRole("button", { name: /^Add 5 pages/ })).toBeEnabled();
+  await page.keyboard.press("Alt+Enter");
+  await expect(panel).toHaveCount(0);
+  await expectCues(page, count + 5);
+  const one = page.locator("[data-cue]", { hasText: "Kiln Lane" }).filter({ hasText: "118" });
+  await scrollTo(page, one.first());
+  saveElsewhere(show, "lanterns.csv", lanterns("142", "333"));
+  await expect(
+    page.locator("[data-cue]", { hasText: "Kiln Lane" }).filter({ hasText: "333" }).first(),
+  ).toBeVisible();
+  await page.keyboard.press("Control+z");
+  await expect(page.locator("[data-cue]", { hasText: "Kiln Lane" }).filter({ hasText: "333" })).toHaveCount(
+    0,
+  );
+  await expectCues(page, count);
 });

@@ -136,11 +136,13 @@ export function guessMapping(pasted: PastedRows, fieldSet: FieldSet): (string | 
   );
   // "Name, Function": what is not called as a field is goes to those that are left, in order.
   const left = fields.filter(({ name }) => !found.includes(name));
-  return found.map((field, column) =>
+  const mapped = found.map((field, column) =>
     field === null && USUAL_HEADS.has(foldWords(pasted.heading?.[column] ?? ""))
       ? (left.shift()?.name ?? null)
       : field,
   );
+  // Where no heading says anything, the first column is at least something.
+  return mapped.some((field) => field !== null) ? mapped : mapped.map((_, i) => fields[i]?.name ?? null);
 }
 
 /** A text that is longer than its field takes. */

@@ -1,5 +1,6 @@
 import { readFileSync } from "node:fs";
 import { join } from "node:path";
+import { acceptTable } from "../../core/feeds/acceptTable.ts";
 import type { Seed } from "../../designs/seed.ts";
 import { INLINE_ASIDE } from "../aside/aside.ts";
 import { readScriptureFile } from "../files/readScriptureFile.ts";
@@ -60,9 +61,12 @@ export async function makeShow(
   }));
   if (rows.length > 0) await cues.change(ACTOR, "Add", rows, atMs);
   const feeds = new FeedStore(db, seed.show.id);
-  for (const { id, doc, file } of seed.feeds) {
-    const read = await readTable({ bytes: readFileSync(join(home, file)), settings: doc, before: null });
-    if ("fault" in read) throw new Error(`The demo's ${file} was not read: ${read.fault.says}`);
+  for (const { id, doc, rows } of seed.feeds) {
+    const read =
+      "table" in rows
+        ? acceptTable(null, rows.table, doc)
+        : await readTable({ bytes: readFileSync(join(home, rows.file)), settings: doc, before: null });
+    if ("fault" in read) throw new Error(`The demo's “${doc.name}” was not read: ${read.fault.says}`);
     await feeds.save(id, 1, doc);
     await feeds.saveGood(id, { table: read.table, kinds: read.shape.kinds, atMs, endsWithLine: false });
   }

@@ -13,6 +13,7 @@ import { useCleanPaste } from "../../ui/useCleanPaste.ts";
 import { guardPaste } from "../forms/guardPaste.ts";
 import { AddMenu } from "./AddMenu.tsx";
 import { BulkPages } from "./BulkPages.tsx";
+import { FeedPages } from "./FeedPages.tsx";
 
 type Understood =
   | {
@@ -52,6 +53,8 @@ export function AddBox({
   const [typed, setTyped] = useState("");
   const [understood, setUnderstood] = useState<Asked | null>(null);
   const sayId = useId();
+  /** Pages are made of a feed's rows. */
+  const [isOfFeed, setIsOfFeed] = useState(false);
   const latest = useRef(typed);
   latest.current = typed;
   const manyLines = typed.includes("\n");
@@ -90,7 +93,17 @@ export function AddBox({
 
   const result = understood?.result;
   return (
-    <div className="min-w-0 flex-1" data-add>
+    // biome-ignore lint/a11y/noStaticElementInteractions: keys of whatever in it has the focus
+    <div
+      className="min-w-0 flex-1"
+      data-add
+      onKeyDown={(event) => {
+        if (event.key === "Escape" && isOfFeed) setIsOfFeed(false);
+        if (event.key !== "Enter" || !event.altKey || !(asRows || isOfFeed)) return;
+        event.preventDefault();
+        event.currentTarget.querySelector<HTMLButtonElement>("[data-add-rows]")?.click();
+      }}
+    >
       <div className="flex items-start gap-2">
         <textarea
           id="add-box"
@@ -114,12 +127,7 @@ export function AddBox({
               (event.altKey || (!event.ctrlKey && !event.shiftKey && !manyLines))
             ) {
               event.preventDefault();
-              if (!asRows) void add();
-              else
-                event.currentTarget
-                  .closest("[data-add]")
-                  ?.querySelector<HTMLButtonElement>("[data-add-rows]")
-                  ?.click();
+              if (!asRows && !isOfFeed) void add();
             }
           }}
           className="min-h-11 w-full resize-none rounded-lg border border-edge-strong bg-paper px-3.5 py-2.5 text-[16px] leading-snug text-ground placeholder:text-[#6d6054]"
@@ -132,7 +140,7 @@ export function AddBox({
         >
           Add
         </button>
-        <AddMenu onAdd={onAdd} />
+        <AddMenu onAdd={onAdd} onFeed={() => setIsOfFeed(true)} />
       </div>
       <CleanedLine cleaned={paste.cleaned} />
       {review.reading && (
@@ -154,7 +162,29 @@ export function AddBox({
           )}
         </>
       )}
-      {asRows && <BulkPages text={typed} onAdd={addRows} onSong={() => setIsSong(true)} />}
+      {asRows && (
+        <BulkPages
+          pasted={typed}
+          onAdd={addRows}
+          tools={
+            <button
+              type="button"
+              onClick={() => setIsSong(true)}
+              className="min-h-9 rounded-md bg-lifted px-3 hover:bg-edge"
+            >
+              It is one song
+            </button>
+          }
+        />
+      )}
+      {isOfFeed && (
+        <FeedPages
+          onCancel={() => setIsOfFeed(false)}
+          onAdd={async (docs) => {
+            if (await onAddAll(docs)) setIsOfFeed(false);
+          }}
+        />
+      )}
       <div className="mt-2 flex items-start gap-3">
         <p
           id={sayId}

@@ -1,4 +1,4 @@
-import { Plus } from "lucide-react";
+import { Plug, Plus } from "lucide-react";
 import { DropdownMenu } from "radix-ui";
 import { type ReactNode, useEffect, useMemo, useState } from "react";
 import { useFetcher } from "react-router";
@@ -22,10 +22,17 @@ const GROUPS: readonly { readonly name: string; readonly fieldSets: readonly str
 ];
 
 /** For a page of a chosen kind, empty, to be filled where it stands: each as its true picture. */
-export function AddMenu({ onAdd }: { onAdd: (doc: CueDoc) => Promise<boolean> }) {
+export function AddMenu({
+  onAdd,
+  onFeed,
+}: {
+  onAdd: (doc: CueDoc) => Promise<boolean>;
+  /** Pages are to be made of a feed's rows. */
+  onFeed: () => void;
+}) {
   const [isOpen, setIsOpen] = useState(false);
   const grouped = new Set(GROUPS.flatMap(({ fieldSets }) => fieldSets));
-  const { fieldSets } = useDesk("fieldSets");
+  const { fieldSets, feeds } = useDesk("fieldSets", "feeds");
   const others = [...fieldSets.values()].flatMap((set) =>
     isForPages(set) && !grouped.has(set.id) ? [set.id] : [],
   );
@@ -39,12 +46,29 @@ export function AddMenu({ onAdd }: { onAdd: (doc: CueDoc) => Promise<boolean> })
         <DropdownMenu.Content
           align="end"
           sideOffset={6}
+          onCloseAutoFocus={(event) => {
+            const choice = document.querySelector<HTMLElement>("[data-feed-choice]");
+            if (!choice) return;
+            // What was opened by the menu has the keys now.
+            event.preventDefault();
+            choice.focus();
+          }}
           className="z-30 max-h-[78vh] w-[min(46rem,94vw)] overflow-y-auto rounded-lg border border-edge-strong bg-raised p-3 shadow-xl"
         >
           <DropdownMenu.Group className="mb-2 flex flex-wrap gap-1.5">
             {OFFERED_CUES.map(({ name, Icon, make }) => (
               <Plain key={name} name={name} icon={<Icon />} onAdd={() => onAdd(make())} />
             ))}
+            {feeds.length > 0 && (
+              <Plain
+                name="A page for each row of a feed"
+                icon={<Plug />}
+                onAdd={async () => {
+                  onFeed();
+                  return true;
+                }}
+              />
+            )}
           </DropdownMenu.Group>
           <KindsInGroups groups={groups} onAdd={onAdd} />
         </DropdownMenu.Content>

@@ -1,6 +1,12 @@
-import { useMemo, useState } from "react";
-import { bulkPages, guessMapping, MOST_BULK_PAGES, readRows } from "../../../core/rundown/bulkPages.ts";
-import type { CueDoc } from "../../../core/rundown/cueDoc.ts";
+import { type ReactNode, useMemo, useState } from "react";
+import {
+  bulkPages,
+  guessMapping,
+  MOST_BULK_PAGES,
+  type PastedRows,
+  readRows,
+} from "../../../core/rundown/bulkPages.ts";
+import type { CueDoc, PageDoc } from "../../../core/rundown/cueDoc.ts";
 import { fieldKind } from "../../../core/scene/fieldKinds.ts";
 import { isForPages } from "../../../core/scene/fieldSet.ts";
 import { useDesk } from "../../desk/deskContext.ts";
@@ -8,15 +14,19 @@ import { fieldClass } from "../../ui/Labelled.tsx";
 
 const SHOWN_ROWS = 6;
 
-/** Pasted lines or cells as pages: which kind, which column is which field, and how they will be, before any is added. */
+/** Lines or cells as pages: which kind, which column is which field, and how they will be, before any is added. */
 export function BulkPages({
-  text,
+  pasted: given,
+  finish = (docs) => docs,
+  tools,
   onAdd,
-  onSong,
 }: {
-  text: string;
+  /** Pasted text, or rows with the names of their columns. */
+  pasted: string | PastedRows;
+  /** What else is done to the pages. @param mapping by column: its field */
+  finish?: (docs: readonly PageDoc[], mapping: readonly (string | null)[]) => readonly PageDoc[];
+  tools: ReactNode;
   onAdd: (docs: readonly CueDoc[]) => Promise<void>;
-  onSong: () => void;
 }) {
   const { fieldSets } = useDesk("fieldSets");
   const offered = [...fieldSets.values()].filter(
@@ -26,8 +36,11 @@ export function BulkPages({
   const [chosen, setChosen] = useState<Readonly<Record<string, string | null>>>({});
   const fieldSet = offered.find(({ id }) => id === fieldSetId) ?? offered[0];
   const pasted = useMemo(
-    () => readRows(text, fieldSet?.fields.flatMap(({ name, label }) => [name, label]) ?? []),
-    [text, fieldSet],
+    () =>
+      typeof given === "string"
+        ? readRows(given, fieldSet?.fields.flatMap(({ name, label }) => [name, label]) ?? [])
+        : given,
+    [given, fieldSet],
   );
   if (!fieldSet) return null;
   const guessed = guessMapping(pasted, fieldSet);
@@ -69,13 +82,11 @@ export function BulkPages({
             Swap the columns
           </button>
         )}
-        <button type="button" onClick={onSong} className="min-h-9 rounded-md bg-lifted px-3 hover:bg-edge">
-          It is one song
-        </button>
+        {tools}
         <button
           type="button"
           data-add-rows
-          onClick={() => void onAdd(docs)}
+          onClick={() => void onAdd(finish(docs, mapping))}
           disabled={docs.length === 0}
           className="ml-auto min-h-10 rounded-lg bg-act px-4 font-bold text-on-bright hover:brightness-110 disabled:bg-lifted disabled:text-quiet"
         >
@@ -89,6 +100,11 @@ export function BulkPages({
               {mapping.map((field, column) => (
                 // biome-ignore lint/suspicious/noArrayIndexKey: a column is its place
                 <th key={column} className="pr-3 pb-2 font-normal">
+                  {typeof given !== "string" && (
+                    <span className="block truncate pb-1 text-[14px] text-second">
+                      {pasted.heading?.[column]}
+                    </span>
+                  )}
                   <select
                     aria-label={`Column ${column + 1} is`}
                     value={field ?? ""}
@@ -133,7 +149,7 @@ export function BulkPages({
       </div>
       <p className="mt-2 text-[14px] text-second">
         {docs.length > SHOWN_ROWS && `and ${docs.length - SHOWN_ROWS} more. `}
-        {pasted.heading && "The first line names the columns and is no page. "}
+        {typeof given === "string" && pasted.heading && "The first line names the columns and is no page. "}
         {pasted.rows.length > docs.length && (
           <span className="text-attention">
             {pasted.rows.length - docs.length} more are left: at most {MOST_BULK_PAGES.toLocaleString("en")}{" "}
