@@ -34,6 +34,8 @@ export default [
   route("table-edit", "routes/tableEdit.ts"),
   route("table-work/:id", "routes/tableWork.ts"),
   route("entry-link", "routes/entryLink.ts"),
+  route("comments-list", "routes/commentsList.ts"),
+  route("comments-edit", "routes/commentsEdit.ts"),
   route("access", "routes/access.ts"),
   route("health/back-up", "routes/healthBackUp.ts"),
   route("wear-style", "routes/wearStyle.ts"),

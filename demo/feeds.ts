@@ -1,3 +1,9 @@
+import {
+  commentSettingsSchema,
+  PICKED_COLUMNS,
+  PICKED_DOC,
+  PICKED_FEED_ID,
+} from "../core/comments/comment.ts";
 import { type Binding, bindingSchema } from "../core/feeds/binding.ts";
 import { feedDocSchema } from "../core/feeds/feed.ts";
 import { type CueDoc, pageCue } from "../core/rundown/cueDoc.ts";
@@ -41,6 +47,18 @@ export const DEMO_FEEDS: readonly SeedFeed[] = [
     },
   ),
   watched("demo-notices", "Notices", "notices.txt", { kind: "text" }),
+  watched(
+    "demo-comments",
+    "Comments from the quay",
+    "comments.json",
+    { kind: "json", path: "/comments" },
+    { keyColumn: "id" },
+  ),
+  {
+    id: PICKED_FEED_ID,
+    doc: PICKED_DOC,
+    rows: { table: { columns: [...PICKED_COLUMNS], rows: [] } },
+  },
   {
     id: "demo-quiz",
     doc: feedDocSchema.parse({
@@ -60,6 +78,12 @@ export const DEMO_FEEDS: readonly SeedFeed[] = [
     },
   },
 ];
+
+/** What people write comes from there; what nobody is to read on a wall is struck out. */
+export const DEMO_COMMENTS = commentSettingsSchema.parse({
+  source: { feedId: "demo-comments", name: "name", words: "words" },
+  hiddenWords: ["barnacle*", "bilge", "lubber*"],
+});
 
 const cell = (feedId: string, text: string, row: object, more: object = {}): Binding =>
   bindingSchema.parse({ kind: "cell", feedId, text, row, ...more });
@@ -97,6 +121,14 @@ export const FED_PAGES: readonly CueDoc[] = [
     {
       name: cell("demo-names", "{name}", { by: "pick" }),
       role: cell("demo-names", "the new boat, as {proposed by} proposed", { by: "pick" }),
+    },
+  ),
+  filled(
+    "comment",
+    { comment: "Write to us from the quay", from: "" },
+    {
+      comment: cell(PICKED_FEED_ID, "{words}", { by: "pick" }),
+      from: cell(PICKED_FEED_ID, "{name}", { by: "pick" }),
     },
   ),
   filled("crawl", { items: "Notices follow" }, { items: rows("demo-notices", ["text"]) }),

@@ -12,7 +12,7 @@ import { type SongFields, songOf } from "../core/words/songFields.ts";
 import { HARBOUR_LAMP } from "../designs/houseStyles.ts";
 import type { Seed, SeedMedia } from "../designs/seed.ts";
 import { ALL_OUTFITS, FIVE_OUTPUTS, FIVE_PLAN, STARTER_LAYERS } from "../designs/starter.ts";
-import { DEMO_FEEDS, FED_PAGES } from "./feeds.ts";
+import { DEMO_COMMENTS, DEMO_FEEDS, FED_PAGES } from "./feeds.ts";
 import { CARRY_THE_LAMP_DOWN, HARBOUR_KIND, NINE_BELLS, PUERTO_AMABLE } from "./songs.ts";
 
 interface More {
@@ -184,5 +184,6 @@ export function lanternEvening(): Seed {
       ...FED_PAGES,
     ],
     feeds: DEMO_FEEDS,
+    comments: DEMO_COMMENTS,
   };
 }

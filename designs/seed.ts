@@ -1,3 +1,4 @@
+import type { CommentSettings } from "../core/comments/comment.ts";
 import type { FeedDoc } from "../core/feeds/feed.ts";
 import type { Table } from "../core/feeds/table.ts";
 import type { ChromaKey } from "../core/picture/chromaKey.ts";
@@ -36,6 +37,8 @@ export interface Seed {
   readonly songs: readonly { readonly id: string; readonly song: SongFields }[];
   readonly cues: readonly CueDoc[];
   readonly feeds: readonly SeedFeed[];
+  /** Where comments come from; null: they are pasted. */
+  readonly comments: CommentSettings | null;
 }
 
 export interface SeedFeed {

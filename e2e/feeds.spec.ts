@@ -10,6 +10,7 @@ import {
   goTo,
   openDesk,
   output,
+  pickBox,
   saved,
   scrollTo,
   takeFound,
@@ -170,7 +171,7 @@ test("a row is picked by any of its words, held until it is sent; used rows are 
   await page.keyboard.press("Escape");
   await expect(box).not.toBeFocused();
   await page.getByRole("button", { name: "Take back the pick" }).click();
-  await page.getByRole("button", { name: "Next row" }).click();
+  await pickBox(page, "Names for the boat").getByRole("button", { name: "Next row" }).click();
   await expect(onAir(page)).toContainText("held: Lamp of Merrow");
 });
 

@@ -21,6 +21,7 @@ export function emptyShow(): Seed {
     },
     media: [],
     feeds: [],
+    comments: null,
     songs: [],
     cues: [],
   };

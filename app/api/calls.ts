@@ -1,3 +1,4 @@
+import type { CommentSettings, CommentTold } from "../../core/comments/comment.ts";
 import type { DesignEdit, DesignState, Touches, VersionTold } from "../../core/design/designEdit.ts";
 import type { DesignDoc, DesignKindName } from "../../core/design/designKinds.ts";
 import type { Binding, Picks } from "../../core/feeds/binding.ts";
@@ -46,7 +47,25 @@ export type FeedsEdit =
   | { readonly kind: "freeze"; readonly cueId: string; readonly isFrozen: boolean };
 
 /** Rows of a feed in turn. */
+export type CommentsEdit =
+  | { readonly kind: "pick" | "unpick"; readonly id: string; readonly actor: string }
+  | { readonly kind: "holdBack" | "mark"; readonly id: string; readonly isOn: boolean }
+  | { readonly kind: "paste"; readonly text: string }
+  | { readonly kind: "settings"; readonly settings: CommentSettings };
+
+export interface CommentsTold {
+  /** New or other since then, in the order in which they came; all of them since 0. */
+  readonly comments: readonly CommentTold[];
+  readonly since: number;
+  readonly version: number;
+  /** Of all that there are. */
+  readonly count: number;
+  readonly settings: CommentSettings;
+}
+
 export interface FeedRows {
+  /** Of the table that they are from. */
+  readonly version: number;
   readonly columns: readonly string[];
   readonly rows: readonly OfferedRow[];
   /** Rows of the feed, or of those that were asked for. */
@@ -128,6 +147,7 @@ export interface Calls {
     | { kind: "code"; id: string },
     { code?: string }
   >;
+  "/comments-edit": Call<CommentsEdit>;
   "/table/": Call<{ edit: RowEdit; editId: string }, { outcome: TableEditOutcome; table: EntryTable }>;
   "/binding-now": Call<{ binding: Binding; picks: Picks }, Resolved>;
   "/access": Call<{ kind: "renewDesk" } | { kind: "endSession"; id: string }>;
@@ -181,6 +201,7 @@ export interface Asks {
     changes: readonly TableChange[];
     links: readonly { id: string; token: string; doc: EntryLink }[];
   };
+  "/comments-list": CommentsTold;
   "/table/": EntryTable;
   "/song/": KeptSong;
   "/find": Finds;

@@ -30,11 +30,12 @@ export function loader({ request, context }: Route.LoaderArgs) {
   const { id, words, from, most, after, asRead } = wanted.data;
   const { feeds, bindings } = getServices(context);
   const feed = asRead ? feeds.findWholeTable(id) : feeds.findTable(id);
-  const doc = feeds.find(id)?.doc;
-  if (!feed || !doc) return tell("/feed-rows", { columns: [], rows: [], of: 0, next: null });
+  const { doc, version = 0 } = feeds.find(id) ?? {};
+  if (!feed || !doc) return tell("/feed-rows", { version, columns: [], rows: [], of: 0, next: null });
   const inTurn = rowsInTurn(feed, asRead ? "" : doc.orderColumn, bindings.used(id));
   const found = words.trim() === "" ? inTurn : searchRows(inTurn, words, MOST_FOUND);
   return tell("/feed-rows", {
+    version,
     columns: feed.table.columns,
     rows: found.slice(from, from + most),
     of: found.length,

@@ -23,13 +23,14 @@ const editSchema = z.discriminatedUnion("kind", [
 export async function action({ request, context }: Route.ActionArgs) {
   const body = await readJsonBody(request, editSchema);
   if ("problem" in body) return refuse(body.problem, "notUnderstood");
-  const { feeds, bindings, now } = getServices(context);
+  const { feeds, bindings, links, now } = getServices(context);
   const edit = body.value;
   const problem = await (async () => {
     switch (edit.kind) {
       case "save":
         return feeds.save(edit.id, edit.baseRevision, edit.doc);
       case "remove":
+        for (const link of links.entries()) if (link.doc.feedId === edit.id) await links.endEntry(link.id);
         return feeds.remove(edit.id);
       case "takeAsItIs":
         return feeds.takeAsItIs(edit.id);

@@ -65,7 +65,7 @@ describe("what is done on a phone", () => {
 
   test("is out of the queue once it is answered; what clashes is put before whoever typed it", () => {
     const state = typed(add("Kiln Lane", 1), set("Ropewalk", "12", "14"));
-    const first = afterAnswer(state, "e0", { kind: "done" });
+    const first = afterAnswer(state, "e0", { kind: "done", version: 2 });
     expect(first.queue.map(({ id }) => id)).toEqual(["e1"]);
     const clashed = afterAnswer(first, "e1", { kind: "clash", sentence: "It is 13 now.", now: "13" });
     expect(clashed).toMatchObject({
@@ -77,7 +77,7 @@ describe("what is done on a phone", () => {
       unsettled: [],
     });
     expect(letGo(clashed, "e1")).toEqual(NOTHING_TYPED);
-    expect(afterAnswer(clashed, "e1", { kind: "done" })).toBe(clashed);
+    expect(afterAnswer(clashed, "e1", { kind: "done", version: 2 })).toBe(clashed);
   });
 
   test("seed 1607: however it is joined, the table is what each press by itself would have made of it", () => {

@@ -10,7 +10,7 @@ export interface FeedView {
   readonly columns: readonly string[];
   readonly kinds: Readonly<Record<string, ColumnKindName>>;
   readonly rows: number;
-  /** Grows with every good table. */
+  /** Grows with every good table, over restarts too; 0: there was none. */
   readonly version: number;
   /** Server times, ms; null: not yet. */
   readonly changedAtMs: number | null;

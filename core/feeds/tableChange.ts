@@ -1,6 +1,7 @@
 /** What came of an edit. */
 export type TableEditOutcome =
-  | { readonly kind: "done" }
+  /** @property version of the table with it in it */
+  | { readonly kind: "done"; readonly version: number }
   | { readonly kind: "refused"; readonly sentence: string }
   /** Somebody else has changed what it would take the place of. @property now what stands there */
   | { readonly kind: "clash"; readonly sentence: string; readonly now: string };

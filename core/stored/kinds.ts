@@ -1,5 +1,7 @@
 import type { PinnedDocument } from "../rundown/pinnedDocument.ts";
 import { airEventKind } from "./kinds/airEvent.ts";
+import { commentKind } from "./kinds/comment.ts";
+import { commentSettingsKind } from "./kinds/commentSettings.ts";
 import { cueKind } from "./kinds/cue.ts";
 import { entryLinkKind } from "./kinds/entryLink.ts";
 import { feedKind } from "./kinds/feed.ts";
@@ -46,4 +48,6 @@ export const STORED_KINDS = {
   feed: feedKind,
   goodTable: goodTableKind,
   entryLink: entryLinkKind,
+  comment: commentKind,
+  commentSettings: commentSettingsKind,
 } as const;

@@ -109,6 +109,14 @@ export async function hold(page: Page, button: Locator, isSeen: () => Promise<vo
 /** A short press of a key that is held: both ends are sent at once, for on a busy machine the second came half a second late. */
 export const tap = (page: Page, key: string) => Promise.all([page.keyboard.down(key), page.keyboard.up(key)]);
 
+/** The box in which a row of a feed is picked for a page. */
+export const pickBox = (page: Page, feedName: string): Locator =>
+  page
+    .locator("div")
+    .filter({ has: page.getByRole("combobox", { name: `Row of ${feedName}` }) })
+    .filter({ has: page.getByRole("button", { name: "Next row" }) })
+    .last();
+
 /** Waits until an output shows event `seq`, at rest. */
 export async function settled(page: Page, seq: number): Promise<void> {
   await expect(output(page)).toHaveAttribute("data-seq", `${seq}`);

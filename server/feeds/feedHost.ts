@@ -1,6 +1,7 @@
 import { createHash } from "node:crypto";
 import { isDeepStrictEqual } from "node:util";
 import { type Accepted, acceptTable, type TableShape } from "../../core/feeds/acceptTable.ts";
+import { kindsFound } from "../../core/feeds/columnKinds.ts";
 import type { FeedDoc } from "../../core/feeds/feed.ts";
 import { type FeedFault, faultSentence, wholeFault } from "../../core/feeds/feedFault.ts";
 import type { FeedView } from "../../core/feeds/feedView.ts";
@@ -71,11 +72,10 @@ interface Feed {
 }
 
 /** What a table that is edited here begins with. */
-const FIRST_TABLE: Omit<GoodTable, "atMs"> = {
-  table: { columns: ["name", "number"], rows: [] },
-  kinds: { name: "words", number: "number" },
-  endsWithLine: false,
-};
+const FIRST_TABLE: Table = { columns: ["name", "number"], rows: [] };
+const goodOf = (table: Table, atMs: number): GoodTable => ({
+  ...{ table, kinds: kindsFound(table), atMs, endsWithLine: false },
+});
 
 /** A table that is edited here, as it is. */
 export interface EditedTable {
@@ -165,16 +165,24 @@ export class FeedHost {
     return feed?.good ? { doc: feed.doc, table: feed.good.table, kinds: feed.good.kinds } : undefined;
   }
 
-  find(id: string): { readonly doc: FeedDoc; readonly revision: number } | undefined {
+  find(
+    id: string,
+  ): { readonly doc: FeedDoc; readonly revision: number; readonly version: number } | undefined {
     return this.#feeds.get(id);
   }
 
   /**
    * Makes a feed, or changes what one is; its bytes are read anew then.
    * @param baseRevision what the change was built on; 0 for a new one
+   * @param first what a new table that is edited here begins with
    * @returns a sentence when it cannot be done
    */
-  async save(id: string, baseRevision: number, doc: FeedDoc): Promise<string | undefined> {
+  async save(
+    id: string,
+    baseRevision: number,
+    doc: FeedDoc,
+    first: Table = FIRST_TABLE,
+  ): Promise<string | undefined> {
     const { source } = doc;
     const feed = this.#feeds.get(id);
     if ((feed?.revision ?? 0) !== baseRevision) return OTHERWISE;
@@ -187,7 +195,7 @@ export class FeedHost {
     if (feed && source.kind === "table") return this.#saveTable(id, baseRevision, doc);
     await this.#parts.store.save(id, baseRevision + 1, doc);
     if (!feed) {
-      const good = source.kind === "table" ? { ...FIRST_TABLE, atMs: this.#parts.now() } : null;
+      const good = source.kind === "table" ? goodOf(first, this.#parts.now()) : null;
       if (good) await this.#parts.store.saveGood(id, good);
       const made = newFeed(id, 1, doc, good);
       this.#feeds.set(id, made);
@@ -510,7 +518,8 @@ const isFilled = (cells: readonly string[]): boolean => cells.some((text) => tex
 
 function newFeed(id: string, revision: number, doc: FeedDoc, good: GoodTable | null): Feed {
   return {
-    ...{ id, revision, doc, good, version: good ? 1 : 0 },
+    // It goes on growing over a restart: windows that stayed open know a newer table by it.
+    ...{ id, revision, doc, good, version: good ? Math.round(good.atMs) : 0 },
     ...{ checkedAtMs: null, toldCheckedAtMs: 0, changes: [], fault: null, isStale: false },
     ...{ bytes: null, mark: "", lastFault: null, endsWithLine: good?.endsWithLine ?? false, marks: NO_MARKS },
     queue: new SerialQueue(),

@@ -48,7 +48,7 @@ export class VenueTables {
   /** @param editId the doer's own: what is sent again because no answer came is done once */
   async edit(feedId: string, edit: TableEdit, by: Hand, editId: string): Promise<TableEditOutcome> {
     const outcome = await this.#parts.feeds.onTable(feedId, async (now): Promise<TableEditOutcome> => {
-      if (await this.#parts.store.hasChange(editId)) return { kind: "done" };
+      if (await this.#parts.store.hasChange(editId)) return this.#done(feedId);
       const { doc, good } = now;
       const edited = editTable(good.table, edit, { keyColumn: doc.keyColumn, kinds: good.kinds });
       if ("problem" in edited) return refused(edited.problem);
@@ -61,7 +61,7 @@ export class VenueTables {
       await this.#become(feedId, now, after, next, { id: editId, by: by.name, what });
       const undo = [...(this.#undo.get(feedId) ?? []), { by: by.id, doc, good, what }];
       this.#undo.set(feedId, undo.slice(-MOST_UNDONE));
-      return { kind: "done" };
+      return this.#done(feedId);
     });
     return outcome ?? GONE;
   }
@@ -83,7 +83,7 @@ export class VenueTables {
         what: `undone: ${last.what}`,
       });
       this.#undo.set(feedId, known.slice(0, -1));
-      return { kind: "done" };
+      return this.#done(feedId);
     });
     return outcome ?? GONE;
   }
@@ -91,6 +91,10 @@ export class VenueTables {
   /** What was done to a table, the newest first. */
   changesOf(feedId: string, most: number): Promise<TableChange[]> {
     return this.#parts.store.changesOf(feedId, most);
+  }
+
+  #done(feedId: string): TableEditOutcome {
+    return { kind: "done", version: this.#parts.feeds.find(feedId)?.version ?? 0 };
   }
 
   async #become(

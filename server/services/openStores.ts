@@ -2,6 +2,7 @@ import { DeskSessions } from "../access/sessions.ts";
 import type { Aside } from "../aside/aside.ts";
 import { loadShaper } from "../fonts/shippedFonts.ts";
 import { AirLog } from "../store/airLog.ts";
+import { CommentStore } from "../store/commentStore.ts";
 import { ContentStore } from "../store/contentStore.ts";
 import { CueStore } from "../store/cueStore.ts";
 import type { Db } from "../store/database.ts";
@@ -84,6 +85,7 @@ export async function openStores(db: Db, { home, mediaFolder, aside, now }: Stor
     designs,
     house: new HouseStore(db, show),
     airLog: new AirLog(db, contents, showId, setAside),
+    commentStore: new CommentStore(db, showId, setAside),
     feedStore: new FeedStore(db, showId, setAside),
     valueLog: new ValueLog(db, showId, setAside),
   };

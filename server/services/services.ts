@@ -8,6 +8,7 @@ import type { ReadPeer } from "../access/peer.ts";
 import { type Aside, createAside } from "../aside/aside.ts";
 import { createKeptThread } from "../aside/keptThread.ts";
 import { processFile, workerFile } from "../aside/workerFile.ts";
+import { CommentHost } from "../comments/commentHost.ts";
 import { FeedHost } from "../feeds/feedHost.ts";
 import { LiveBindings } from "../feeds/liveBindings.ts";
 import { VenueTables } from "../feeds/venueTables.ts";
@@ -36,7 +37,7 @@ import { openStores, type Stores } from "./openStores.ts";
 
 /** Everything that loaders, actions and the live channel need. One per process. */
 export interface Services
-  extends Omit<Stores, "cues" | "shaper" | "setAside" | "valueLog" | "feedStore">,
+  extends Omit<Stores, "cues" | "shaper" | "setAside" | "valueLog" | "feedStore" | "commentStore">,
     Ingredients {
   readonly host: ShowHost;
   readonly rundown: Rundown;
@@ -62,6 +63,8 @@ export interface Services
   readonly feeds: FeedHost;
   /** Those of them that are edited here. */
   readonly tables: VenueTables;
+  /** What people wrote, and what of it was picked. */
+  readonly comments: CommentHost;
   readonly bindings: LiveBindings;
   /** Lets go of what is old. */
   readonly compaction: Compaction;
@@ -101,7 +104,7 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
   const { now } = clock;
   const startedAtMs = now();
   const aside = options.aside ?? createAside(workerFile("aside/asideWorker"));
-  const { cues, shaper, setAside, valueLog, feedStore, ...stores } = await openStores(db, {
+  const { cues, shaper, setAside, valueLog, feedStore, commentStore, ...stores } = await openStores(db, {
     home,
     mediaFolder,
     aside,
@@ -121,7 +124,15 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
     links,
     sessions,
   } = stores;
-  const { rundown, ingredients } = openRundown({ ...stores, cues, shaper, setAside, valueLog, feedStore });
+  const { rundown, ingredients } = openRundown({
+    ...stores,
+    cues,
+    shaper,
+    setAside,
+    valueLog,
+    feedStore,
+    commentStore,
+  });
   clock.notBefore((await airLog.lastAtMs()) ?? 0);
   const journal = new KeptJournal(airLog, now);
   const host = await ShowHost.open(
@@ -149,6 +160,7 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
     now,
   });
   const tables = new VenueTables({ feeds, store: feedStore, now });
+  const comments = await CommentHost.open({ store: commentStore, feeds, tables, now });
   const bindings = new LiveBindings({
     feeds,
     values,
@@ -236,6 +248,7 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
     values,
     feeds,
     tables,
+    comments,
     bindings,
     compaction,
     health,

@@ -19,6 +19,7 @@ import * as designs from "./migrations/m0013_designs.ts";
 import * as library from "./migrations/m0014_library.ts";
 import * as feeds from "./migrations/m0015_feeds.ts";
 import * as tables from "./migrations/m0016_tables.ts";
+import * as comments from "./migrations/m0017_comments.ts";
 import type { Tables } from "./schema.ts";
 
 export type Db = Kysely<Tables>;
@@ -40,6 +41,7 @@ const MIGRATIONS: Readonly<Record<string, Migration>> = {
   m0014_library: library,
   m0015_feeds: feeds,
   m0016_tables: tables,
+  m0017_comments: comments,
 };
 
 /** Name of the last migration: what an up-to-date database has. */

@@ -5,6 +5,7 @@ import type { Seed } from "../../designs/seed.ts";
 import { INLINE_ASIDE } from "../aside/aside.ts";
 import { readScriptureFile } from "../files/readScriptureFile.ts";
 import { readTable } from "../files/tables/readTable.ts";
+import { CommentStore } from "./commentStore.ts";
 import { ContentStore } from "./contentStore.ts";
 import { CueStore } from "./cueStore.ts";
 import type { Db } from "./database.ts";
@@ -70,6 +71,7 @@ export async function makeShow(
     await feeds.save(id, 1, doc);
     await feeds.saveGood(id, { table: read.table, kinds: read.shape.kinds, atMs, endsWithLine: false });
   }
+  if (seed.comments) await new CommentStore(db, seed.show.id).saveSettings(seed.comments);
   await addShippedTexts(db, home);
 }
 

@@ -141,6 +141,8 @@ export interface Tables {
     by: string;
     what: string;
   };
+  comment: { number: Generated<number>; show_id: string; id: string; at_ms: number; doc: string };
+  comment_settings: { show_id: string; doc: string };
   entry_link: { token: string; show_id: string; id: string; doc: string };
   value_change: { show_id: string; seq: number; doc: string };
   value_state: { show_id: string; doc: string };

@@ -3,10 +3,11 @@ import { createServer } from "node:http";
 import { join } from "node:path";
 import { parseArgs } from "node:util";
 import { mulberry } from "../../test-support/random.ts";
+import { commentsOf } from "./comments.ts";
 import { csvOf, jsonOf, moved, START, textOf, xmlOf } from "./town.ts";
 
 /**
- * Moves the demo's feeds as an evening would: lanterns are lit, boats round marks, money comes in, votes are cast. It rewrites the
+ * Moves the demo's feeds as an evening would: lanterns are lit, boats round marks, money comes in, people write comments. It rewrites the
  * files in a folder and serves the same as JSON and XML.
  */
 const { values: flags } = parseArgs({
@@ -54,6 +55,7 @@ function save(name: string, text: string): void {
 function write(): void {
   save("lanterns.csv", written(csvOf(town.lanterns)));
   save("race.json", written(jsonOf(town)));
+  save("comments.json", written(commentsOf(town)));
   save("notices.txt", written(textOf(town.notices)));
 }
 
@@ -70,6 +72,7 @@ const server = createServer((request, response) => {
     "/race.json": ["application/json", jsonOf(town)],
     "/race.xml": ["application/xml", xmlOf(town)],
     "/lanterns.csv": ["text/csv", csvOf(town.lanterns)],
+    "/comments.json": ["application/json", commentsOf(town)],
     "/raised.json": [
       "application/json",
       JSON.stringify([{ what: "For the new boat", raised: town.raised, of: 20_000 }]),
@@ -77,7 +80,9 @@ const server = createServer((request, response) => {
   };
   const found = answers[pathname];
   if (!found) {
-    response.writeHead(404).end("It serves /race.json, /race.xml, /lanterns.csv and /raised.json.\n");
+    response
+      .writeHead(404)
+      .end("It serves /race.json, /race.xml, /lanterns.csv, /comments.json and /raised.json.\n");
     return;
   }
   const [type, text] = found;
@@ -92,7 +97,7 @@ server.listen(Number(flags.port), "127.0.0.1", () => {
   const address = server.address();
   const port = typeof address === "object" && address ? address.port : flags.port;
   console.log(
-    `The feed mover rewrites the files in ${folder} and serves /race.json, /race.xml, /lanterns.csv and /raised.json.`,
+    `The feed mover rewrites the files in ${folder} and serves /race.json, /race.xml, /lanterns.csv, /comments.json and /raised.json.`,
   );
   console.log(`  http://127.0.0.1:${port}/`);
   console.log(`Rubbish on demand: POST http://127.0.0.1:${port}/rubbish?share=0.5`);

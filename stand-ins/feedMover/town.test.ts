@@ -2,6 +2,7 @@ import { expect, test } from "vitest";
 import { feedDocSchema } from "../../core/feeds/feed.ts";
 import { readTable } from "../../server/files/tables/readTable.ts";
 import { mulberry } from "../../test-support/random.ts";
+import { commentsOf } from "./comments.ts";
 import { csvOf, jsonOf, moved, START, type Town, textOf, xmlOf } from "./town.ts";
 
 const read = async (text: string, format: object) => {
@@ -37,5 +38,14 @@ test("seed 1605: an evening goes forward, is the same for the same seed, and eve
   const boats = last.boats.map(({ boat, school, marks, time }) => [boat, school, String(marks), time]);
   expect(await read(jsonOf(last), { kind: "json", path: "/boats" })).toEqual(boats);
   expect(await read(xmlOf(last), { kind: "xml" })).toEqual(boats);
+  const said = last.comments.map(({ id, name, words }) => [id, name, words]);
+  expect(await read(commentsOf(last), { kind: "json", path: "/comments" })).toEqual(said);
+  // Few write, then many at once; each comment has an id of its own.
+  const ids = towns.flatMap(({ comments }) => comments.map(({ id }) => id));
+  expect(new Set(ids).size).toBe(Number(last.comments.at(-1)?.id.slice(1)));
+  const written = towns.map(({ comments }) => Number(comments.at(-1)?.id.slice(1)));
+  const grown = written.map((count, i) => count - (written[i - 1] ?? count));
+  expect(Math.max(...grown)).toBeGreaterThan(3);
+  expect(grown.filter((count) => count === 0).length).toBeGreaterThan(40);
   expect(await read(textOf(last.notices), { kind: "text" })).toEqual(last.notices.map((notice) => [notice]));
 });

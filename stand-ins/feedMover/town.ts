@@ -1,3 +1,5 @@
+import { FIRST_COMMENTS, moreComments, type TownComment } from "./comments.ts";
+
 /** What happens in the invented harbour town while an evening goes on. */
 export interface Town {
   /** How often anything has happened. */
@@ -15,6 +17,8 @@ export interface Town {
   }[];
   readonly raised: number;
   readonly notices: readonly string[];
+  /** The newest that people wrote, the oldest first. */
+  readonly comments: readonly TownComment[];
 }
 
 export const START: Town = {
@@ -34,6 +38,7 @@ export const START: Town = {
   ],
   raised: 8_150,
   notices: ["Last ferry 22:40", "Soup in the sail room until ten", "Hang lanterns on the harbour side"],
+  comments: FIRST_COMMENTS,
 };
 
 const MORE_NOTICES = [
@@ -59,6 +64,7 @@ export function moved(town: Town, random: () => number): Town {
       each === boat && random() < 0.6 ? { ...each, marks: each.marks + 1 } : each,
     ),
     raised: town.raised + Math.round(random() * 40) * 5,
+    comments: moreComments(town.comments, town.turn, random),
     notices: hasNotice ? [...town.notices.slice(-3), one(MORE_NOTICES)] : town.notices,
   };
 }

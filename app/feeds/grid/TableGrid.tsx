@@ -1,7 +1,7 @@
 import { DndContext, type DragEndEvent, PointerSensor, useSensor, useSensors } from "@dnd-kit/core";
 import { ArrowDown, ArrowDownUp, ArrowUp, Plus, Trash2, Undo2 } from "lucide-react";
-import { type ReactNode, useMemo, useRef, useState } from "react";
-import { DynamicDataSheetGrid } from "react-datasheet-grid";
+import { type ReactNode, useEffect, useMemo, useRef, useState } from "react";
+import { type DataSheetGridRef, DynamicDataSheetGrid } from "react-datasheet-grid";
 import "react-datasheet-grid/dist/style.css";
 import type { FeedDoc } from "../../../core/feeds/feed.ts";
 import type { FeedView } from "../../../core/feeds/feedView.ts";
@@ -24,6 +24,16 @@ export function TableGrid({ feed, onSave }: { feed: FeedView; onSave: (change: P
   const { shown, setShown, send, undo } = useTableEdits(feed);
   const [active, setActive] = useState<{ readonly row: number; readonly column: string | undefined }>();
   const isChosen = useRef(false);
+  const sheet = useRef<DataSheetGridRef>(null);
+  // The grid would keep the keys of a cell that was left by other means than the pointer.
+  useEffect(() => {
+    const onFocus = ({ target }: FocusEvent) => {
+      if (target instanceof Element && target.closest(".table-grid") === null)
+        sheet.current?.setActiveCell(null);
+    };
+    document.addEventListener("focusin", onFocus);
+    return () => document.removeEventListener("focusin", onFocus);
+  }, []);
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: DRAG_FROM_PX } }));
   const grid = useMemo(
     () =>
@@ -104,6 +114,7 @@ export function TableGrid({ feed, onSave }: { feed: FeedView; onSave: (change: P
       </div>
       <DndContext sensors={sensors} onDragEnd={onDragEnd}>
         <DynamicDataSheetGrid<GridRow>
+          ref={sheet}
           className="table-grid"
           value={shown}
           onChange={onChange}

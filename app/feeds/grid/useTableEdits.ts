@@ -20,30 +20,26 @@ export function useTableEdits(feed: FeedView) {
   const queue = useRef<Promise<unknown>>(Promise.resolve());
   const known = useRef(told);
   known.current = told;
+  /** The table that has the last edit from here in it. */
+  const doneIn = useRef(0);
 
+  /** What is on its way from here, or was told before the last edit came there, is newer than what was told. */
   const adopt = () => {
     const { current } = known;
-    if (current) setShown(current.rows.map(({ cells }) => rowOf(current.columns, cells)));
+    if (waiting.current === 0 && current && current.version >= doneIn.current)
+      setShown(current.rows.map(({ cells }) => rowOf(current.columns, cells)));
   };
-  // What is on its way from here is newer than what was told.
   // biome-ignore lint/correctness/useExhaustiveDependencies: what was told is read when it changes
-  useEffect(() => {
-    if (waiting.current === 0) adopt();
-  }, [told]);
+  useEffect(adopt, [told]);
 
   const post = (edit: TableEdit | null) => {
     waiting.current++;
     queue.current = queue.current.then(async () => {
       const answer = await call("/table-edit", { id: feed.id, edit, editId: newId(), actor });
       waiting.current--;
-      const sentence =
-        "problem" in answer
-          ? answer.problem.sentence
-          : answer.value.kind === "done"
-            ? undefined
-            : answer.value.sentence;
-      if (sentence === undefined) return;
-      store.say("trouble", sentence);
+      if ("problem" in answer) store.say("trouble", answer.problem.sentence);
+      else if (answer.value.kind === "done") doneIn.current = answer.value.version;
+      else store.say("trouble", answer.value.sentence);
       adopt();
     });
   };

@@ -1,0 +1,71 @@
+import { EyeOff, Plus, Star, Undo2 } from "lucide-react";
+import { useMemo } from "react";
+import type { CommentTold } from "../../core/comments/comment.ts";
+import { type Hiding, strikeOut } from "../../core/comments/strikeOut.ts";
+import { useLocale } from "../desk/useLocale.ts";
+import { formatTimeOfDay } from "../ui/format.ts";
+import { CommentWords } from "./CommentWords.tsx";
+
+const button = "flex min-h-9 items-center gap-1.5 rounded-md bg-lifted px-3 text-[15px] hover:bg-edge";
+
+/** One comment, as it came, and what can be done with it. */
+export function CommentRow({
+  comment,
+  hiding,
+  isChosen,
+  onChoose,
+  onPick,
+  onHoldBack,
+  onMark,
+}: {
+  comment: CommentTold;
+  hiding: Hiding;
+  isChosen: boolean;
+  onChoose: () => void;
+  onPick: () => void;
+  onHoldBack: () => void;
+  onMark: () => void;
+}) {
+  const locale = useLocale();
+  const { name, words, atMs, isPicked, isHeldBack, isMarked } = comment;
+  const pieces = useMemo(() => strikeOut(words, hiding), [words, hiding]);
+  return (
+    // biome-ignore lint/a11y/useKeyWithClickEvents: arrows choose, for the whole list
+    <li
+      data-comment={comment.id}
+      aria-current={isChosen || undefined}
+      onClick={onChoose}
+      className={`mb-1 flex flex-col gap-2 rounded-lg border-l-4 px-3 py-2.5 ${isChosen ? "border-l-act bg-lifted/60" : "border-l-transparent hover:bg-raised"} ${isHeldBack ? "opacity-60" : ""}`}
+    >
+      <div className="flex items-baseline gap-3 text-[15px]">
+        <strong dir="auto">{name || "no name"}</strong>
+        <time className="text-second tabular-nums">{formatTimeOfDay(atMs, locale)}</time>
+        {isPicked && <span className="text-act">picked</span>}
+        {isHeldBack && <span className="text-attention">held back</span>}
+      </div>
+      <CommentWords pieces={pieces} />
+      <div className="flex flex-wrap gap-2">
+        <button type="button" onClick={onPick} className={button}>
+          {isPicked ? (
+            <Undo2 aria-hidden="true" className="size-4" />
+          ) : (
+            <Plus aria-hidden="true" className="size-4" />
+          )}
+          {isPicked ? "Take out" : "Pick"}
+        </button>
+        <button type="button" aria-pressed={isHeldBack} onClick={onHoldBack} className={button}>
+          <EyeOff aria-hidden="true" className="size-4" /> {isHeldBack ? "Let through" : "Hold back"}
+        </button>
+        <button
+          type="button"
+          aria-pressed={isMarked}
+          onClick={onMark}
+          className={`${button} aria-pressed:text-act`}
+        >
+          <Star aria-hidden="true" className={`size-4 ${isMarked ? "fill-current" : ""}`} />
+          {isMarked ? "Marked" : "Mark"}
+        </button>
+      </div>
+    </li>
+  );
+}

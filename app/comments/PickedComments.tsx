@@ -1,0 +1,103 @@
+import { ArrowDown, ArrowUp, X } from "lucide-react";
+import { useState } from "react";
+import { LONGEST_COMMENT, type PICKED_COLUMNS, PICKED_FEED_ID } from "../../core/comments/comment.ts";
+import type { TableEdit } from "../../core/feeds/tableEdit.ts";
+import { call } from "../api/call.ts";
+import { newId } from "../api/newId.ts";
+import { useDeskStore } from "../desk/deskContext.ts";
+import { useFeedRows } from "../desk/useFeedRows.ts";
+
+const MOST_PICKED = 1_000;
+const icon =
+  "grid size-9 shrink-0 place-content-center rounded-md bg-lifted hover:bg-edge disabled:text-quiet";
+
+/** Those that were picked, in the order in which they come; trimmed by hand. Pages take their rows from here. */
+export function PickedComments({ actor }: { actor: string }) {
+  const store = useDeskStore();
+  const told = useFeedRows({ feedId: PICKED_FEED_ID, most: MOST_PICKED, asRead: true });
+  const place = (column: (typeof PICKED_COLUMNS)[number]) => told?.columns.indexOf(column) ?? -1;
+  const rows = (told?.rows ?? []).map(({ cells, isUsed }) => ({
+    ...{ cells, isUsed, no: cells[place("no")] ?? "", name: cells[place("name")] ?? "" },
+    words: cells[place("words")] ?? "",
+  }));
+  const edit = async (what: TableEdit) => {
+    const answer = await call("/table-edit", { id: PICKED_FEED_ID, edit: what, editId: newId(), actor });
+    if ("problem" in answer) store.say("trouble", answer.problem.sentence);
+    else if (answer.value.kind !== "done") store.say("trouble", answer.value.sentence);
+  };
+  return (
+    <section aria-label="Picked" className="flex flex-col gap-2">
+      <h2 className="text-[17px] font-semibold">Picked</h2>
+      <p className="text-[15px] text-second">
+        {rows.length === 0
+          ? "Nothing yet. Only what is picked can come on a page."
+          : "Pages that are filled from “Picked comments” take the next from here."}
+      </p>
+      <ol className="flex flex-col gap-2">
+        {rows.map(({ cells, isUsed, no, name, words }, at) => (
+          <li key={no} aria-label={`${name}: ${words}`} className="flex gap-2 rounded-lg bg-ground p-3">
+            <div className="min-w-0 flex-1">
+              <p className="flex items-baseline gap-2 text-[15px]">
+                <strong dir="auto">{name}</strong>
+                {isUsed && <span className="text-second">shown</span>}
+              </p>
+              <TrimBox
+                label={`Words of ${name}`}
+                words={words}
+                onTrim={(to) => void edit({ kind: "setNamed", row: no, column: "words", was: words, to })}
+              />
+            </div>
+            <div className="flex flex-col gap-1.5">
+              <button
+                type="button"
+                aria-label={`Move “${words}” up`}
+                className={icon}
+                disabled={at === 0}
+                onClick={() => void edit({ kind: "moveNamed", row: no, after: rows[at - 2]?.no ?? null })}
+              >
+                <ArrowUp aria-hidden="true" className="size-4" />
+              </button>
+              <button
+                type="button"
+                aria-label={`Move “${words}” down`}
+                className={icon}
+                disabled={at === rows.length - 1}
+                onClick={() => void edit({ kind: "moveNamed", row: no, after: rows[at + 1]?.no ?? null })}
+              >
+                <ArrowDown aria-hidden="true" className="size-4" />
+              </button>
+              <button
+                type="button"
+                aria-label={`Take “${words}” out`}
+                className={icon}
+                onClick={() => void edit({ kind: "removeRows", at, was: [[...cells]] })}
+              >
+                <X aria-hidden="true" className="size-4" />
+              </button>
+            </div>
+          </li>
+        ))}
+      </ol>
+    </section>
+  );
+}
+
+function TrimBox({ label, words, onTrim }: { label: string; words: string; onTrim: (to: string) => void }) {
+  const [typed, setTyped] = useState<string>();
+  return (
+    <textarea
+      aria-label={label}
+      dir="auto"
+      rows={2}
+      maxLength={LONGEST_COMMENT}
+      value={typed ?? words}
+      onFocus={() => setTyped(words)}
+      onChange={({ target }) => setTyped(target.value)}
+      onBlur={() => {
+        if (typed !== undefined && typed.trim() !== words) onTrim(typed.trim());
+        setTyped(undefined);
+      }}
+      className="mt-1 field-sizing-content w-full resize-none rounded-md border border-edge bg-ground px-2.5 py-1.5 font-words text-[17px] leading-snug"
+    />
+  );
+}

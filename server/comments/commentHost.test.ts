@@ -1,0 +1,125 @@
+import { afterAll, beforeAll, expect, test, vi } from "vitest";
+import { PICKED_FEED_ID } from "../../core/comments/comment.ts";
+import { feedDocSchema } from "../../core/feeds/feed.ts";
+import { type OpenShow, openShow } from "../../test-support/openShow.ts";
+import { CommentStore } from "../store/commentStore.ts";
+import { CommentHost } from "./commentHost.ts";
+
+const ONE = { id: "one", name: "Desk 1" };
+const SOURCE = feedDocSchema.parse({
+  ...{ name: "Wall of the quay", source: { kind: "upload", fileName: "" }, format: { kind: "csv" } },
+});
+
+let show: OpenShow;
+const host = () => show.services.comments;
+const bring = (...lines: string[]) =>
+  show.services.feeds.upload(
+    "quay-wall",
+    "wall.csv",
+    new TextEncoder().encode(`who,said\n${lines.join("\n")}\n`),
+  );
+const find = (words: string) => {
+  const found = host()
+    .list()
+    .find((comment) => comment.words.includes(words));
+  if (!found) throw new Error(`nobody wrote “${words}”`);
+  return found;
+};
+const picked = () =>
+  show.services.feeds.findTable(PICKED_FEED_ID)?.table.rows.map(([, name, words]) => `${name}: ${words}`);
+const arrived = (words: string) => vi.waitFor(() => find(words), { timeout: 10_000 });
+
+beforeAll(async () => {
+  show = await openShow(":memory:");
+  await show.services.feeds.save("quay-wall", 0, SOURCE);
+  expect(await bring("Ilse,what a night", "Odhran,see www.oars.example you barnacles")).toBeUndefined();
+  await host().saveSettings({
+    source: { feedId: "quay-wall", name: "who", words: "said", picture: "" },
+    ...{ hiddenWords: ["barnacle*"], hidesLinks: true },
+  });
+});
+afterAll(() => show.close());
+
+test("what its source has is taken in once, and stays when it is gone there", async () => {
+  const count = host().list().length;
+  await bring("Ilse,what a night", "Brisa,the third from the left");
+  await arrived("the third from the left");
+  expect(host().list()).toHaveLength(count + 1);
+  expect(find("you barnacles").name).toBe("Odhran");
+});
+
+test("nothing can come on a page that a person did not pick; what is struck out is not in it", async () => {
+  expect(picked()).toEqual([]);
+  expect(await host().pick(find("you barnacles").id, ONE)).toMatchObject({ kind: "done" });
+  expect(picked()).toEqual(["Odhran: see … you …"]);
+  expect(find("you barnacles")).toMatchObject({
+    isPicked: true,
+    // As it was written.
+    words: "see www.oars.example you barnacles",
+  });
+  expect(await host().pick(find("you barnacles").id, ONE)).toMatchObject({ kind: "refused" });
+  const [change] = await show.services.tables.changesOf(PICKED_FEED_ID, 1);
+  expect(change).toMatchObject({ by: "Desk 1" });
+  // Many more come: none of them is picked.
+  await bring(...Array.from({ length: 50 }, (_, i) => `Crowd,word number ${i}`));
+  await arrived("word number 49");
+  expect(picked()).toHaveLength(1);
+});
+
+test("what is taken out can be picked again, under a number that none had before", async () => {
+  const no = () => show.services.feeds.findTable(PICKED_FEED_ID)?.table.rows.at(-1)?.[0];
+  await host().pick(find("what a night").id, ONE);
+  const first = no();
+  expect(await host().unpick(find("what a night").id, ONE)).toMatchObject({ kind: "done" });
+  expect(find("what a night").isPicked).toBe(false);
+  await host().pick(find("what a night").id, ONE);
+  expect(Number(no())).toBeGreaterThan(Number(first));
+});
+
+test("who knows a version is told what is other since, picks made or undone elsewhere too", async () => {
+  const { version } = host();
+  expect(host().list(version)).toEqual([]);
+  await host().set(find("what a night").id, { isMarked: true });
+  const rows = show.services.feeds.findTable(PICKED_FEED_ID)?.table.rows ?? [];
+  const at = rows.findIndex(([, name]) => name === "Odhran");
+  const was = [[...(rows[at] ?? [])]];
+  await show.services.tables.edit(PICKED_FEED_ID, { kind: "removeRows", at, was }, ONE, "by-hand");
+  expect(
+    host()
+      .list(version)
+      .map(({ words, isMarked, isPicked }) => [words, isMarked, isPicked]),
+  ).toEqual([
+    ["what a night", true, true],
+    ["see www.oars.example you barnacles", false, false],
+  ]);
+});
+
+test("what is held back and marked stays so over a restart; a pasted list is taken in", async () => {
+  await host().set(find("word number 7").id, { isHeldBack: true });
+  await host().set(find("word number 8").id, { isMarked: true });
+  expect(await host().paste("Noor: carry me home\nÅsa: the bells, the bells\n")).toBe(2);
+  expect(await host().paste("Noor: carry me home")).toBe(0);
+  expect(find("carry me home").name).toBe("Noor");
+  const { feeds, tables, now } = show.services;
+  const store = new CommentStore(show.db, show.services.show.id);
+  const again = await CommentHost.open({ store, feeds, tables, now });
+  expect(again.list().map(({ words, isHeldBack, isMarked }) => [words, isHeldBack, isMarked])).toEqual(
+    host()
+      .list()
+      .map(({ words, isHeldBack, isMarked }) => [words, isHeldBack, isMarked]),
+  );
+  expect(await host().set("nothing", { isMarked: true })).toMatch(/not there any more/);
+  expect(await host().pick("nothing", ONE)).toMatchObject({ sentence: expect.stringMatching(/not there/) });
+});
+
+test("there is an end to how many are kept: those that somebody did something with stay", async () => {
+  for (let batch = 0; batch < 4; batch++)
+    await host().paste(
+      Array.from({ length: 1_000 }, (_, i) => `Crowd ${batch}: pasted ${batch} ${i}`).join("\n"),
+    );
+  const all = host().list();
+  expect(all).toHaveLength(3_000);
+  expect(all.some(({ words }) => words === "what a night")).toBe(true);
+  expect(all.some(({ words }) => words === "word number 8")).toBe(true);
+  expect(all.some(({ words }) => words === "word number 9")).toBe(false);
+});
