@@ -17,12 +17,15 @@ const SHOWN_ROWS = 6;
 /** Lines or cells as pages: which kind, which column is which field, and how they will be, before any is added. */
 export function BulkPages({
   pasted: given,
+  scope = "",
   finish = (docs) => docs,
   tools,
   onAdd,
 }: {
   /** Pasted text, or rows with the names of their columns. */
   pasted: string | PastedRows;
+  /** What was chosen for the columns of one list is not meant for another's. */
+  scope?: string;
   /** What else is done to the pages. @param mapping by column: its field */
   finish?: (docs: readonly PageDoc[], mapping: readonly (string | null)[]) => readonly PageDoc[];
   tools: ReactNode;
@@ -45,7 +48,7 @@ export function BulkPages({
   if (!fieldSet) return null;
   const guessed = guessMapping(pasted, fieldSet);
   const mapping = guessed.map((field, column) => {
-    const own = chosen[`${fieldSet.id}/${column}`];
+    const own = chosen[`${scope}${fieldSet.id}/${column}`];
     return own === undefined ? field : own;
   });
   const { docs, tooLong } = bulkPages(pasted, fieldSet, mapping);
@@ -54,8 +57,8 @@ export function BulkPages({
     const [first, second] = [0, 1].map((column) => mapping[column] ?? null);
     setChosen({
       ...chosen,
-      [`${fieldSet.id}/0`]: second ?? null,
-      [`${fieldSet.id}/1`]: first ?? null,
+      [`${scope}${fieldSet.id}/0`]: second ?? null,
+      [`${scope}${fieldSet.id}/1`]: first ?? null,
     });
   };
   const first = fieldSet.fields[0];
@@ -111,7 +114,8 @@ export function BulkPages({
                     onChange={(event) =>
                       setChosen({
                         ...chosen,
-                        [`${fieldSet.id}/${column}`]: event.target.value === "" ? null : event.target.value,
+                        [`${scope}${fieldSet.id}/${column}`]:
+                          event.target.value === "" ? null : event.target.value,
                       })
                     }
                     className={`${fieldClass} text-[14px]`}

@@ -28,7 +28,7 @@ export function FeedPages({
   };
   return (
     <BulkPages
-      key={feed.id}
+      scope={`${feed.id}/`}
       pasted={{ rows: rows.rows, columns: rows.columns.length, heading: rows.columns }}
       finish={(docs, mapping) => (isBound ? boundPages(docs, rows, mapping) : docs)}
       onAdd={onAdd}
