@@ -49,7 +49,12 @@ export type FeedsEdit =
 /** Rows of a feed in turn. */
 export type CommentsEdit =
   | { readonly kind: "pick" | "unpick"; readonly id: string; readonly actor: string }
-  | { readonly kind: "holdBack" | "mark"; readonly id: string; readonly isOn: boolean }
+  | {
+      readonly kind: "holdBack" | "mark";
+      readonly id: string;
+      readonly isOn: boolean;
+      readonly actor: string;
+    }
   | { readonly kind: "paste"; readonly text: string }
   | { readonly kind: "settings"; readonly settings: CommentSettings };
 

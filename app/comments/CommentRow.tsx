@@ -28,7 +28,10 @@ export function CommentRow({
 }) {
   const locale = useLocale();
   const { name, words, atMs, isPicked, isHeldBack, isMarked } = comment;
-  const pieces = useMemo(() => strikeOut(words, hiding), [words, hiding]);
+  const [ofName, ofWords] = useMemo(
+    () => [strikeOut(name || "no name", hiding), strikeOut(words, hiding)] as const,
+    [name, words, hiding],
+  );
   return (
     // biome-ignore lint/a11y/useKeyWithClickEvents: arrows choose, for the whole list
     <li
@@ -38,12 +41,16 @@ export function CommentRow({
       className={`mb-1 flex flex-col gap-2 rounded-lg border-l-4 px-3 py-2.5 ${isChosen ? "border-l-act bg-lifted/60" : "border-l-transparent hover:bg-raised"} ${isHeldBack ? "opacity-60" : ""}`}
     >
       <div className="flex items-baseline gap-3 text-[15px]">
-        <strong dir="auto">{name || "no name"}</strong>
+        <strong dir="auto">
+          <CommentWords pieces={ofName} />
+        </strong>
         <time className="text-second tabular-nums">{formatTimeOfDay(atMs, locale)}</time>
         {isPicked && <span className="text-act">picked</span>}
         {isHeldBack && <span className="text-attention">held back</span>}
       </div>
-      <CommentWords pieces={pieces} />
+      <p dir="auto" className="font-words text-[18px] leading-snug break-words">
+        <CommentWords pieces={ofWords} />
+      </p>
       <div className="flex flex-wrap gap-2">
         <button type="button" onClick={onPick} className={button}>
           {isPicked ? (

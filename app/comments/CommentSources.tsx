@@ -5,6 +5,7 @@ import type { CommentsEdit } from "../api/calls.ts";
 import { useDesk } from "../desk/deskContext.ts";
 import { CheckBox } from "../ui/CheckBox.tsx";
 import { fieldClass } from "../ui/Labelled.tsx";
+import { useTypedOver } from "../ui/useTypedOver.ts";
 
 const box = "min-h-9 rounded-md border border-edge-strong bg-ground px-2 text-[15px]";
 
@@ -18,10 +19,12 @@ export function CommentSources({
 }) {
   const { feeds } = useDesk("feeds");
   const [pasted, setPasted] = useState("");
-  const [hidden, setHidden] = useState(settings.hiddenWords.join("\n"));
   const { source } = settings;
   const save = (change: Partial<CommentSettings>) =>
     void act({ kind: "settings", settings: { ...settings, ...change } });
+  const hidden = useTypedOver(settings.hiddenWords.join("\n"), (typed) =>
+    save({ hiddenWords: typed.split("\n").flatMap((line) => line.trim().slice(0, 60) || []) }),
+  );
   const feed = feeds.find(({ id }) => id === source?.feedId);
   return (
     <>
@@ -92,16 +95,7 @@ export function CommentSources({
         />
         <label className="flex flex-col gap-1">
           <span className="text-second">Hidden words, one on each line; “lamp*” is all that begins so</span>
-          <textarea
-            value={hidden}
-            rows={4}
-            onChange={({ target }) => setHidden(target.value)}
-            onBlur={() => {
-              const hiddenWords = hidden.split("\n").flatMap((line) => line.trim().slice(0, 60) || []);
-              if (hiddenWords.join("\n") !== settings.hiddenWords.join("\n")) save({ hiddenWords });
-            }}
-            className={`${fieldClass} text-[15px]`}
-          />
+          <textarea {...hidden} rows={4} className={`${fieldClass} text-[15px]`} />
         </label>
       </section>
     </>

@@ -1,9 +1,9 @@
 import type { Piece } from "../../core/comments/strikeOut.ts";
 
-/** The words of a comment, with what will not be shown struck out. */
+/** What somebody wrote, with what will not be shown struck out. */
 export function CommentWords({ pieces }: { pieces: readonly Piece[] }) {
   return (
-    <p dir="auto" className="font-words text-[18px] leading-snug break-words whitespace-pre-wrap">
+    <>
       {pieces.map(({ text, struck }, at) =>
         struck ? (
           <s
@@ -18,6 +18,6 @@ export function CommentWords({ pieces }: { pieces: readonly Piece[] }) {
           text
         ),
       )}
-    </p>
+    </>
   );
 }

@@ -57,10 +57,10 @@ export function CommentsView() {
   const holdBack = async (comment: CommentTold | undefined) => {
     if (!comment) return;
     if (comment.id === chosen?.id) leave();
-    await act({ kind: "holdBack", id: comment.id, isOn: !comment.isHeldBack });
+    await act({ kind: "holdBack", id: comment.id, isOn: !comment.isHeldBack, actor });
   };
   const mark = (comment: CommentTold | undefined) =>
-    comment && act({ kind: "mark", id: comment.id, isOn: !comment.isMarked });
+    comment && act({ kind: "mark", id: comment.id, isOn: !comment.isMarked, actor });
   useKeys({
     ArrowDown: { run: () => go(at + 1) },
     ArrowUp: { run: () => go(at - 1) },
@@ -114,7 +114,7 @@ export function CommentsView() {
         {told && found.length === 0 && (
           <p className="px-6 pb-6 text-[15px] text-second">
             {comments.length === 0
-              ? "Nobody has written anything yet. Say below where comments come from, or paste some."
+              ? "Nobody has written anything yet. Say where comments come from, or paste some."
               : "Nothing here. What comes is put at the end by itself."}
           </p>
         )}
@@ -139,7 +139,7 @@ export function CommentsView() {
         className="flex min-h-0 flex-col gap-5 overflow-y-auto border-l border-edge bg-raised px-5 py-4 *:flex-none max-[1000px]:border-t max-[1000px]:border-l-0"
       >
         <PickedComments actor={actor} />
-        {told && <CommentSources key={JSON.stringify(told.settings)} settings={told.settings} act={act} />}
+        {told && <CommentSources settings={told.settings} act={act} />}
       </aside>
     </div>
   );

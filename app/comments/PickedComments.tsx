@@ -1,11 +1,11 @@
 import { ArrowDown, ArrowUp, X } from "lucide-react";
-import { useState } from "react";
 import { LONGEST_COMMENT, type PICKED_COLUMNS, PICKED_FEED_ID } from "../../core/comments/comment.ts";
 import type { TableEdit } from "../../core/feeds/tableEdit.ts";
 import { call } from "../api/call.ts";
 import { newId } from "../api/newId.ts";
 import { useDeskStore } from "../desk/deskContext.ts";
 import { useFeedRows } from "../desk/useFeedRows.ts";
+import { useTypedOver } from "../ui/useTypedOver.ts";
 
 const MOST_PICKED = 1_000;
 const icon =
@@ -44,7 +44,7 @@ export function PickedComments({ actor }: { actor: string }) {
               <TrimBox
                 label={`Words of ${name}`}
                 words={words}
-                onTrim={(to) => void edit({ kind: "setNamed", row: no, column: "words", was: words, to })}
+                onTrim={(to, was) => void edit({ kind: "setNamed", row: no, column: "words", was, to })}
               />
             </div>
             <div className="flex flex-col gap-1.5">
@@ -82,21 +82,23 @@ export function PickedComments({ actor }: { actor: string }) {
   );
 }
 
-function TrimBox({ label, words, onTrim }: { label: string; words: string; onTrim: (to: string) => void }) {
-  const [typed, setTyped] = useState<string>();
+function TrimBox({
+  label,
+  words,
+  onTrim,
+}: {
+  label: string;
+  words: string;
+  onTrim: (to: string, was: string) => void;
+}) {
+  const box = useTypedOver(words, onTrim);
   return (
     <textarea
+      {...box}
       aria-label={label}
       dir="auto"
       rows={2}
       maxLength={LONGEST_COMMENT}
-      value={typed ?? words}
-      onFocus={() => setTyped(words)}
-      onChange={({ target }) => setTyped(target.value)}
-      onBlur={() => {
-        if (typed !== undefined && typed.trim() !== words) onTrim(typed.trim());
-        setTyped(undefined);
-      }}
       className="mt-1 field-sizing-content w-full resize-none rounded-md border border-edge bg-ground px-2.5 py-1.5 font-words text-[17px] leading-snug"
     />
   );

@@ -1,6 +1,6 @@
 import { Minus, Plus } from "lucide-react";
-import { useRef, useState } from "react";
 import type { ColumnKindName } from "../../core/feeds/columnKinds.ts";
+import { useTypedOver } from "../ui/useTypedOver.ts";
 
 const LONGEST = 2_000;
 const step =
@@ -85,29 +85,20 @@ function Box({
   isOff: boolean;
   onSet: CellProps["onSet"];
 }) {
-  // While it is typed in, what comes from elsewhere does not take the place of what is typed.
-  const [typed, setTyped] = useState<string>();
-  const was = useRef(value);
-  const done = () => {
-    if (typed !== undefined && typed.trim() !== was.current) onSet(typed.trim(), was.current);
-    setTyped(undefined);
-  };
+  const box = useTypedOver(value, onSet);
   return (
     <input
+      {...box}
       aria-label={label}
       inputMode={isNumber ? "decimal" : "text"}
       enterKeyHint="done"
       autoComplete="off"
       maxLength={LONGEST}
       disabled={isOff}
-      value={typed ?? value}
       onFocus={({ target }) => {
-        was.current = value;
-        setTyped(value);
+        box.onFocus();
         if (isNumber) target.select();
       }}
-      onChange={({ target }) => setTyped(target.value)}
-      onBlur={done}
       onKeyDown={(event) => event.key === "Enter" && event.currentTarget.blur()}
       className={`min-h-14 w-full min-w-0 rounded-lg border border-edge-strong bg-ground px-3 ${isNumber ? "text-center text-[26px] font-bold tabular-nums" : "text-[19px]"}`}
     />

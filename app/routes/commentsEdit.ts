@@ -13,8 +13,8 @@ const actor = z.string().min(1).max(80);
 const editSchema = z.discriminatedUnion("kind", [
   z.strictObject({ kind: z.literal("pick"), id, actor }),
   z.strictObject({ kind: z.literal("unpick"), id, actor }),
-  z.strictObject({ kind: z.literal("holdBack"), id, isOn: z.boolean() }),
-  z.strictObject({ kind: z.literal("mark"), id, isOn: z.boolean() }),
+  z.strictObject({ kind: z.literal("holdBack"), id, isOn: z.boolean(), actor }),
+  z.strictObject({ kind: z.literal("mark"), id, isOn: z.boolean(), actor }),
   z.strictObject({ kind: z.literal("paste"), text: z.string().min(1).max(200_000) }),
   z.strictObject({ kind: z.literal("settings"), settings: commentSettingsSchema }),
 ]);
@@ -33,9 +33,9 @@ export async function action({ request, context }: Route.ActionArgs) {
       case "unpick":
         return sentenceOf(await comments.unpick(edit.id, handOf(edit.actor)));
       case "holdBack":
-        return comments.set(edit.id, { isHeldBack: edit.isOn });
+        return comments.set(edit.id, { isHeldBack: edit.isOn }, handOf(edit.actor));
       case "mark":
-        return comments.set(edit.id, { isMarked: edit.isOn });
+        return comments.set(edit.id, { isMarked: edit.isOn }, handOf(edit.actor));
       case "paste":
         return (await comments.paste(edit.text)) === 0
           ? "Nothing new stands in that. Nothing was added."

@@ -29,6 +29,9 @@ test("words of the venue are struck out however they are written, and no others"
     "baarnaaacle",
     "b a r n a c l e",
     "b.a.r.n.a.c.l.e",
+    "bar\u200bna\u00adcle",
+    // Two of its letters are Cyrillic.
+    "b\u0430rn\u0430cle",
   ])
     expect([written, struck(`you ${written} you`, "barnacle")]).toEqual([written, [written]]);
   expect(struck("barnacles on the hull", "barnacle")).toEqual([]);

@@ -61,12 +61,39 @@ function readHidden(written: string): Hidden {
   return { plain: plainOf(trimmed.replace(/\*+$/, "")), isBeginning: trimmed.endsWith("*") };
 }
 
+/** Letters of other scripts that look like Latin ones, as they are mixed into Latin words. */
+const LOOKALIKES: Readonly<Record<string, string>> = {
+  ...{
+    а: "a",
+    в: "b",
+    е: "e",
+    к: "k",
+    м: "m",
+    н: "h",
+    о: "o",
+    р: "p",
+    с: "c",
+    т: "t",
+    у: "y",
+    х: "x",
+    і: "i",
+    ј: "j",
+    ѕ: "s",
+  },
+  ...{ α: "a", ε: "e", ι: "i", κ: "k", ν: "v", ο: "o", ρ: "p", τ: "t", υ: "u", χ: "x" },
+};
+
 /** A word without what it is disguised by: marks on letters, signs for letters, letters that are repeated. */
 function plainOf(word: string): string {
   const lettered = /\p{L}/u.test(word)
     ? word.replace(/[013457@$!|]/g, (sign) => DISGUISES[sign] ?? sign)
     : word;
-  return foldWords(lettered)
+  const latin = /[a-z]/i.test(lettered)
+    ? lettered
+        .toLowerCase()
+        .replace(/[\p{Script=Cyrillic}\p{Script=Greek}]/gu, (letter) => LOOKALIKES[letter] ?? letter)
+    : lettered;
+  return foldWords(latin)
     .replace(/\s+/g, "")
     .replace(/(.)\1+/gu, "$1");
 }
@@ -99,7 +126,7 @@ function wordsOf(text: string): Word[] {
   const words: Word[] = [];
   for (const { segment, index, isWordLike } of segmenter.segment(text))
     if (isWordLike) words.push({ from: index, to: index + segment.length, plain: plainOf(segment) });
-  for (const match of text.matchAll(/[\p{L}\p{N}\p{M}@$!|]+/gu))
+  for (const match of text.matchAll(/[\p{L}\p{N}\p{M}\p{Cf}@$!|]+/gu))
     words.push({ from: match.index, to: match.index + match[0].length, plain: plainOf(match[0]) });
   return words;
 }

@@ -18,8 +18,8 @@ export type Unsettled = z.infer<typeof unsettledSchema>;
 /** What a phone keeps of its own while it fills in a table: over a lost network and a page that is loaded again. */
 export const entryStateSchema = z.strictObject({
   /** Not in the table yet, the oldest first: that one may be on its way. */
-  queue: z.array(queuedEditSchema).max(2_000),
-  unsettled: z.array(unsettledSchema).max(200),
+  queue: z.array(queuedEditSchema),
+  unsettled: z.array(unsettledSchema),
 });
 export type EntryState = z.infer<typeof entryStateSchema>;
 

@@ -79,7 +79,7 @@ test("what is taken out can be picked again, under a number that none had before
 test("who knows a version is told what is other since, picks made or undone elsewhere too", async () => {
   const { version } = host();
   expect(host().list(version)).toEqual([]);
-  await host().set(find("what a night").id, { isMarked: true });
+  await host().set(find("what a night").id, { isMarked: true }, ONE);
   const rows = show.services.feeds.findTable(PICKED_FEED_ID)?.table.rows ?? [];
   const at = rows.findIndex(([, name]) => name === "Odhran");
   const was = [[...(rows[at] ?? [])]];
@@ -94,9 +94,29 @@ test("who knows a version is told what is other since, picks made or undone else
   ]);
 });
 
+test("the name of who wrote is no way round what is struck out; what is held back leaves those that were picked", async () => {
+  await host().paste("Old barnacle of www.oars.example: good evening all");
+  const { id } = find("good evening all");
+  await host().pick(id, ONE);
+  expect(picked()?.at(-1)).toBe("Old … of …: good evening all");
+  await host().set(id, { isHeldBack: true }, ONE);
+  expect(picked()?.join()).not.toContain("good evening all");
+  expect(find("good evening all")).toMatchObject({ isHeldBack: true, isPicked: false });
+});
+
+test("what a stranger sends is made harmless for a page: one line, no signs that turn or bury the words beside it", async () => {
+  const sent = "turn \u202Eme\u202C round\u0007 and\u200b z\u0301\u0302\u0303\u0304\u0305 dig";
+  await bring(`Odd\u202E,"${sent}\ninto the next line"`);
+  await arrived("into the next line");
+  expect(find("into the next line")).toMatchObject({
+    name: "Odd",
+    words: "turn me round and\u200b z\u0301\u0302\u0303 dig into the next line",
+  });
+});
+
 test("what is held back and marked stays so over a restart; a pasted list is taken in", async () => {
-  await host().set(find("word number 7").id, { isHeldBack: true });
-  await host().set(find("word number 8").id, { isMarked: true });
+  await host().set(find("word number 7").id, { isHeldBack: true }, ONE);
+  await host().set(find("word number 8").id, { isMarked: true }, ONE);
   expect(await host().paste("Noor: carry me home\nÅsa: the bells, the bells\n")).toBe(2);
   expect(await host().paste("Noor: carry me home")).toBe(0);
   expect(find("carry me home").name).toBe("Noor");
@@ -108,7 +128,7 @@ test("what is held back and marked stays so over a restart; a pasted list is tak
       .list()
       .map(({ words, isHeldBack, isMarked }) => [words, isHeldBack, isMarked]),
   );
-  expect(await host().set("nothing", { isMarked: true })).toMatch(/not there any more/);
+  expect(await host().set("nothing", { isMarked: true }, ONE)).toMatch(/not there any more/);
   expect(await host().pick("nothing", ONE)).toMatchObject({ sentence: expect.stringMatching(/not there/) });
 });
 

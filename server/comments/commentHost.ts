@@ -11,6 +11,7 @@ import {
   PICKED_FEED_ID,
 } from "../../core/comments/comment.ts";
 import { strikeOut, withoutStruck } from "../../core/comments/strikeOut.ts";
+import { tidyComment } from "../../core/comments/tidyComment.ts";
 import type { TableEditOutcome } from "../../core/feeds/tableChange.ts";
 import { readRows } from "../../core/rundown/bulkPages.ts";
 import type { FeedHost } from "../feeds/feedHost.ts";
@@ -143,8 +144,11 @@ export class CommentHost {
         return { kind: "refused", sentence: "That comment is picked already." };
       await this.#ensureTable();
       const no = String(Math.max(0, ...[...this.#numbers()].map(Number).filter(Number.isFinite)) + 1);
-      const words = withoutStruck(strikeOut(comment.doc.words, this.#settings));
-      const rows = [[no, comment.doc.name, words, comment.doc.picture]];
+      // A name is written by a stranger too.
+      const [name = "", words = ""] = [comment.doc.name, comment.doc.words].map((text) =>
+        withoutStruck(strikeOut(text, this.#settings)),
+      );
+      const rows = [[no, name, words, comment.doc.picture]];
       const at = this.#parts.feeds.findWholeTable(PICKED_FEED_ID)?.table.rows.length ?? 0;
       const outcome = await this.#parts.tables.edit(
         PICKED_FEED_ID,
@@ -159,26 +163,34 @@ export class CommentHost {
 
   /** Takes a comment out of those that were picked. */
   unpick(id: string, by: Hand): Promise<TableEditOutcome> {
-    return this.#queue.run(async () => {
-      const no = this.#comments.get(id)?.doc.pickedAs;
-      const rows = this.#parts.feeds.findWholeTable(PICKED_FEED_ID)?.table.rows ?? [];
-      const at = rows.findIndex(([number]) => number === no);
-      const row = rows[at];
-      if (no === null || no === undefined || !row) return GONE;
-      return this.#parts.tables.edit(
-        PICKED_FEED_ID,
-        { kind: "removeRows", at, was: [[...row]] },
-        by,
-        `unpick:${id}:${no}:${this.#parts.now()}`,
-      );
-    });
+    return this.#queue.run(() => this.#unpick(id, by));
   }
 
-  /** @returns a sentence when it is not there any more */
-  set(id: string, change: Partial<Pick<Comment, "isHeldBack" | "isMarked">>): Promise<string | undefined> {
+  async #unpick(id: string, by: Hand): Promise<TableEditOutcome> {
+    const no = this.#comments.get(id)?.doc.pickedAs;
+    const rows = this.#parts.feeds.findWholeTable(PICKED_FEED_ID)?.table.rows ?? [];
+    const at = rows.findIndex(([number]) => number === no);
+    const row = rows[at];
+    if (no === null || no === undefined || !row) return GONE;
+    return this.#parts.tables.edit(
+      PICKED_FEED_ID,
+      { kind: "removeRows", at, was: [[...row]] },
+      by,
+      `unpick:${id}:${no}`,
+    );
+  }
+
+  /** What is held back leaves those that were picked. @returns a sentence when it is not there any more */
+  set(
+    id: string,
+    change: Partial<Pick<Comment, "isHeldBack" | "isMarked">>,
+    by: Hand,
+  ): Promise<string | undefined> {
     return this.#queue.run(async () => {
       const comment = this.#comments.get(id);
       if (!comment) return GONE.sentence;
+      const { pickedAs } = comment.doc;
+      if (change.isHeldBack && pickedAs !== null && this.#picked().has(pickedAs)) await this.#unpick(id, by);
       await this.#change(comment, change);
       return undefined;
     });
@@ -253,10 +265,10 @@ function newComment(
   picture: string,
   key: string,
 ): Omit<StoredComment, "atMs"> | undefined {
-  if (words.trim() === "") return undefined;
+  if (tidyComment(words, LONGEST_COMMENT) === "") return undefined;
   const doc = commentSchema.parse({
-    name: name.trim().slice(0, LONGEST_AUTHOR),
-    words: words.trim().slice(0, LONGEST_COMMENT),
+    name: tidyComment(name, LONGEST_AUTHOR),
+    words: tidyComment(words, LONGEST_COMMENT),
     picture: picture.slice(0, 200),
   });
   const said = key === "" ? `${doc.name}\n${doc.words}` : `key\n${key}`;
