@@ -35,19 +35,14 @@ export function PickedComments({ actor }: { actor: string }) {
       </p>
       <ol className="flex flex-col gap-2">
         {rows.map(({ cells, isUsed, no, name, words }, at) => (
-          <li key={no} aria-label={`${name}: ${words}`} className="flex gap-2 rounded-lg bg-ground p-3">
-            <div className="min-w-0 flex-1">
-              <p className="flex items-baseline gap-2 text-[15px]">
-                <strong dir="auto">{name}</strong>
+          <li key={no} aria-label={`${name}: ${words}`} className="rounded-lg bg-ground p-3">
+            <div className="flex items-center gap-1.5 text-[15px]">
+              <p className="flex min-w-0 flex-1 items-baseline gap-2">
+                <strong dir="auto" className="truncate">
+                  {name}
+                </strong>
                 {isUsed && <span className="text-second">shown</span>}
               </p>
-              <TrimBox
-                label={`Words of ${name}`}
-                words={words}
-                onTrim={(to, was) => void edit({ kind: "setNamed", row: no, column: "words", was, to })}
-              />
-            </div>
-            <div className="flex flex-col gap-1.5">
               <button
                 type="button"
                 aria-label={`Move “${words}” up`}
@@ -75,6 +70,11 @@ export function PickedComments({ actor }: { actor: string }) {
                 <X aria-hidden="true" className="size-4" />
               </button>
             </div>
+            <TrimBox
+              label={`Words of ${name}`}
+              words={words}
+              onTrim={(to, was) => void edit({ kind: "setNamed", row: no, column: "words", was, to })}
+            />
           </li>
         ))}
       </ol>

@@ -1,16 +1,9 @@
-import {
-  closestCenter,
-  DndContext,
-  type DragEndEvent,
-  KeyboardSensor,
-  PointerSensor,
-  useSensor,
-  useSensors,
-} from "@dnd-kit/core";
-import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrategy } from "@dnd-kit/sortable";
+import { closestCenter, DndContext, type DragEndEvent } from "@dnd-kit/core";
+import { SortableContext, verticalListSortingStrategy } from "@dnd-kit/sortable";
 import { Check, CloudOff } from "lucide-react";
 import type { EntryTable } from "../../core/feeds/entryLink.ts";
 import { shownRows, type Unsettled } from "../../core/feeds/entryQueue.ts";
+import { useListSensors } from "../ui/useListSensors.ts";
 import { EntryRow } from "./EntryRow.tsx";
 import { type Connection, useEntry } from "./useEntry.ts";
 
@@ -18,10 +11,7 @@ import { type Connection, useEntry } from "./useEntry.ts";
 export function EntryView({ token, start }: { token: string; start: EntryTable }) {
   const { told, own, connection, edit, insist, letGo } = useEntry(token, start);
   const rows = shownRows(told, own);
-  const sensors = useSensors(
-    useSensor(PointerSensor, { activationConstraint: { distance: 6 } }),
-    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
-  );
+  const sensors = useListSensors();
   const isOff = connection === "ended" || connection === "opening";
   const onDragEnd = ({ active, over }: DragEndEvent) => {
     const names = rows.map(({ name }) => name);

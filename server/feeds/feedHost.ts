@@ -12,7 +12,8 @@ import { type Aside, AsideFailed } from "../aside/aside.ts";
 import { log } from "../log/log.ts";
 import { SerialQueue } from "../queue/serialQueue.ts";
 import type { FeedStore, StoredFeed } from "../store/feedStore.ts";
-import { type AnswerMarks, askAddress, isAllowed, NO_MARKS } from "./askAddress.ts";
+import { askAddress, isAllowed, NO_MARKS } from "./askAddress.ts";
+import { newFeed, type RunningFeed, viewOf } from "./runningFeed.ts";
 import type { WatchedFolder } from "./watchedFolder.ts";
 
 /** What is broken for less than this was only being written. */
@@ -34,41 +35,6 @@ export interface FeedHostParts {
   /** Hosts whose addresses may be asked. */
   readonly hosts: readonly string[];
   readonly now: () => number;
-}
-
-interface Feed {
-  readonly id: string;
-  revision: number;
-  doc: FeedDoc;
-  good: GoodTable | null;
-  version: number;
-  checkedAtMs: number | null;
-  /** The same, as it was told last. */
-  toldCheckedAtMs: number;
-  changes: number[];
-  fault: (FeedFault & { readonly sinceMs: number }) | null;
-  isStale: boolean;
-  /** What was read last, and what came of it. */
-  bytes: Uint8Array | null;
-  mark: string;
-  lastFault: FeedFault | null;
-  /** The last good text ended with the end of a line. */
-  endsWithLine: boolean;
-  marks: AnswerMarks;
-  /** Jobs of one feed are done in the order in which they came. */
-  readonly queue: SerialQueue;
-  /** What is wrong now, before it is told. */
-  newestFault: FeedFault | null;
-  faultTimer: ReturnType<typeof setTimeout> | undefined;
-  pollTimer: ReturnType<typeof setTimeout> | undefined;
-  /** It was read, and was as it should be, since the server started. */
-  wasWell: boolean;
-  /** Until then nobody is told that it is broken again. */
-  newsAgainAtMs: number;
-  isReading: boolean;
-  readAgain: boolean;
-  /** Ends what is asked for a source that it does not have any more. */
-  ends: AbortController;
 }
 
 /** What a table that is edited here begins with. */
@@ -100,7 +66,7 @@ function heldToAfter(before: FeedDoc, now: FeedDoc): HeldTo | undefined {
 /** Feeds as they run: they are watched and asked, read aside, and have a last good table that nothing broken takes the place of. */
 export class FeedHost {
   readonly #parts: FeedHostParts;
-  readonly #feeds = new Map<string, Feed>();
+  readonly #feeds = new Map<string, RunningFeed>();
   readonly #listeners = new Set<(id: string) => void>();
   readonly #newsListeners = new Set<(sentence: string) => void>();
   readonly #unwritten = new Set<string>();
@@ -294,7 +260,7 @@ export class FeedHost {
     await this.#write();
   }
 
-  #start(feed: Feed): void {
+  #start(feed: RunningFeed): void {
     feed.ends = new AbortController();
     switch (feed.doc.source.kind) {
       case "watched":
@@ -318,14 +284,14 @@ export class FeedHost {
     }
   }
 
-  #stop(feed: Feed): void {
+  #stop(feed: RunningFeed): void {
     feed.ends.abort();
     clearTimeout(feed.pollTimer);
     clearTimeout(feed.faultTimer);
     feed.faultTimer = undefined;
   }
 
-  async #readWatched(feed: Feed): Promise<void> {
+  async #readWatched(feed: RunningFeed): Promise<void> {
     const { folder } = this.#parts;
     const { source } = feed.doc;
     if (source.kind !== "watched") return;
@@ -345,7 +311,7 @@ export class FeedHost {
     if (feed.readAgain && !this.#isClosed) await this.#readWatched(feed);
   }
 
-  async #poll(feed: Feed, signal: AbortSignal): Promise<void> {
+  async #poll(feed: RunningFeed, signal: AbortSignal): Promise<void> {
     const { source } = feed.doc;
     if (source.kind !== "address" || signal.aborted) return;
     const beganAtMs = performance.now();
@@ -365,7 +331,7 @@ export class FeedHost {
   }
 
   /** Reads what has come, and lets it take the place of what was there if it is good. @returns what is wrong with it */
-  #take(feed: Feed, bytes: Uint8Array, heldTo: HeldTo): Promise<FeedFault | null> {
+  #take(feed: RunningFeed, bytes: Uint8Array, heldTo: HeldTo): Promise<FeedFault | null> {
     return feed.queue.run(async () => {
       const mark = createHash("sha256").update(bytes).digest("hex");
       if (mark === feed.mark && heldTo === "before") {
@@ -385,7 +351,7 @@ export class FeedHost {
     });
   }
 
-  async #read(feed: Feed, bytes: Uint8Array, heldTo: HeldTo): Promise<Accepted> {
+  async #read(feed: RunningFeed, bytes: Uint8Array, heldTo: HeldTo): Promise<Accepted> {
     const { doc, good } = feed;
     const isOfLines = doc.format.kind === "csv" || doc.format.kind === "text";
     if (heldTo === "before") {
@@ -403,12 +369,12 @@ export class FeedHost {
     }
   }
 
-  #isAsItWas(feed: Feed): void {
+  #isAsItWas(feed: RunningFeed): void {
     feed.checkedAtMs = this.#parts.now();
     this.#isWell(feed);
   }
 
-  #isWell(feed: Feed): void {
+  #isWell(feed: RunningFeed): void {
     feed.wasWell = true;
     clearTimeout(feed.faultTimer);
     feed.faultTimer = undefined;
@@ -418,7 +384,7 @@ export class FeedHost {
   }
 
   /** It is broken; whether it stays so is told a moment later. */
-  #failed(feed: Feed, fault: FeedFault): void {
+  #failed(feed: RunningFeed, fault: FeedFault): void {
     feed.checkedAtMs = this.#parts.now();
     if (feed.fault) {
       if (feed.fault.says === fault.says) return;
@@ -444,7 +410,7 @@ export class FeedHost {
     }, BROKEN_FOR_MS);
   }
 
-  #setGood(feed: Feed, table: Table, kinds: GoodTable["kinds"]): void {
+  #setGood(feed: RunningFeed, table: Table, kinds: GoodTable["kinds"]): void {
     const atMs = this.#parts.now();
     feed.checkedAtMs = atMs;
     const isSame =
@@ -460,7 +426,7 @@ export class FeedHost {
     this.#hasNewGood(feed, { table, kinds, atMs, endsWithLine: feed.endsWithLine });
   }
 
-  #hasNewGood(feed: Feed, good: GoodTable): void {
+  #hasNewGood(feed: RunningFeed, good: GoodTable): void {
     feed.good = good;
     feed.checkedAtMs = good.atMs;
     feed.version++;
@@ -516,24 +482,6 @@ const LINE_END = 0x0a;
 
 const isFilled = (cells: readonly string[]): boolean => cells.some((text) => text !== "");
 
-function newFeed(id: string, revision: number, doc: FeedDoc, good: GoodTable | null): Feed {
-  return {
-    // It goes on growing over a restart: windows that stayed open know a newer table by it.
-    ...{ id, revision, doc, good, version: good ? Math.round(good.atMs) : 0 },
-    ...{ checkedAtMs: null, toldCheckedAtMs: 0, changes: [], fault: null, isStale: false },
-    ...{ bytes: null, mark: "", lastFault: null, endsWithLine: good?.endsWithLine ?? false, marks: NO_MARKS },
-    queue: new SerialQueue(),
-    newestFault: null,
-    faultTimer: undefined,
-    pollTimer: undefined,
-    wasWell: false,
-    newsAgainAtMs: 0,
-    isReading: false,
-    readAgain: false,
-    ends: new AbortController(),
-  };
-}
-
 const shapeOf = ({ table, kinds }: GoodTable): TableShape => ({
   columns: table.columns,
   kinds,
@@ -542,16 +490,3 @@ const shapeOf = ({ table, kinds }: GoodTable): TableShape => ({
 
 /** A file, or a folder that it lies in and that was changed as a whole. */
 const isAt = (changed: string, path: string): boolean => changed === path || path.startsWith(`${changed}/`);
-
-function viewOf(feed: Feed): FeedView {
-  const { id, revision, doc, good, version, checkedAtMs, changes, fault, isStale } = feed;
-  const gaps = changes.slice(1).map((atMs, i) => atMs - (changes[i] as number));
-  return {
-    ...{ id, revision, doc, version, checkedAtMs, fault, isStale },
-    columns: good?.table.columns ?? [],
-    kinds: good?.kinds ?? {},
-    rows: good?.table.rows.length ?? 0,
-    changedAtMs: good?.atMs ?? null,
-    everyMs: gaps.length < 2 ? null : Math.round(gaps.reduce((sum, gap) => sum + gap, 0) / gaps.length),
-  };
-}

@@ -1,17 +1,5 @@
-import {
-  DndContext,
-  type DragEndEvent,
-  KeyboardSensor,
-  PointerSensor,
-  useSensor,
-  useSensors,
-} from "@dnd-kit/core";
-import {
-  SortableContext,
-  sortableKeyboardCoordinates,
-  useSortable,
-  verticalListSortingStrategy,
-} from "@dnd-kit/sortable";
+import { DndContext, type DragEndEvent } from "@dnd-kit/core";
+import { SortableContext, useSortable, verticalListSortingStrategy } from "@dnd-kit/sortable";
 import { CSS } from "@dnd-kit/utilities";
 import { Eye, EyeOff, GripVertical, Lock, LockOpen } from "lucide-react";
 import { memo, useMemo, useState } from "react";
@@ -20,6 +8,7 @@ import { sayRules } from "../../../core/design/edit/rules.ts";
 import { fieldsShownBy } from "../../../core/scene/findReferenceFaults.ts";
 import { kindOf, type SceneObject } from "../../../core/scene/objectKinds.ts";
 import type { Template } from "../../../core/scene/template.ts";
+import { useListSensors } from "../../ui/useListSensors.ts";
 import { useSteady } from "../../ui/useSteady.ts";
 import { type Known, useKnown } from "./properties/known.ts";
 
@@ -70,9 +59,6 @@ function timeOf(object: SceneObject): string {
   return fromMs === 0 ? "" : `from ${seconds(fromMs)} on`;
 }
 
-const DRAG = { activationConstraint: { distance: 5 } };
-const KEYS = { coordinateGetter: sortableKeyboardCoordinates };
-
 /** What can be done to one of the list. */
 interface RowActs {
   readonly select: (id: string, isMore: boolean) => void;
@@ -113,7 +99,7 @@ export function ObjectsList({
   // What is sorted is told only when its order is another: else every row would be drawn with every change of one.
   // biome-ignore lint/correctness/useExhaustiveDependencies: the order, not the list that it comes in
   const items = useMemo(() => order, [JSON.stringify(order)]);
-  const sensors = useSensors(useSensor(PointerSensor, DRAG), useSensor(KeyboardSensor, KEYS));
+  const sensors = useListSensors();
   const acts: RowActs = useSteady({
     select: (id: string, isMore: boolean) =>
       onSelect(isMore ? [...selected.filter((each) => each !== id), id] : [id]),

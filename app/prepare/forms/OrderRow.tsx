@@ -1,19 +1,5 @@
-import {
-  closestCenter,
-  DndContext,
-  type DragEndEvent,
-  KeyboardSensor,
-  PointerSensor,
-  useSensor,
-  useSensors,
-} from "@dnd-kit/core";
-import {
-  arrayMove,
-  rectSortingStrategy,
-  SortableContext,
-  sortableKeyboardCoordinates,
-  useSortable,
-} from "@dnd-kit/sortable";
+import { closestCenter, DndContext, type DragEndEvent } from "@dnd-kit/core";
+import { arrayMove, rectSortingStrategy, SortableContext, useSortable } from "@dnd-kit/sortable";
 import { CSS } from "@dnd-kit/utilities";
 import { Plus } from "lucide-react";
 import { DropdownMenu } from "radix-ui";
@@ -26,6 +12,7 @@ import {
   type UnknownToken,
 } from "../../../core/words/songOrder.ts";
 import { fieldClass, Labelled } from "../../ui/Labelled.tsx";
+import { useListSensors } from "../../ui/useListSensors.ts";
 
 /** The order a song is sung in: typed, or the sections dragged; "-" is a blank step. */
 export function OrderRow({
@@ -46,10 +33,7 @@ export function OrderRow({
 }) {
   const { items, unknown } = order;
   const ids = items.map((item, at) => `${at}:${nameOf(item)}`);
-  const sensors = useSensors(
-    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
-    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
-  );
+  const sensors = useListSensors();
   const onDragEnd = ({ active, over }: DragEndEvent) => {
     if (!over || active.id === over.id) return;
     onType(formatOrder(arrayMove([...items], ids.indexOf(String(active.id)), ids.indexOf(String(over.id)))));

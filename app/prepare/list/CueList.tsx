@@ -1,18 +1,5 @@
-import {
-  closestCenter,
-  DndContext,
-  type DragEndEvent,
-  KeyboardSensor,
-  PointerSensor,
-  useSensor,
-  useSensors,
-} from "@dnd-kit/core";
-import {
-  SortableContext,
-  sortableKeyboardCoordinates,
-  useSortable,
-  verticalListSortingStrategy,
-} from "@dnd-kit/sortable";
+import { closestCenter, DndContext, type DragEndEvent } from "@dnd-kit/core";
+import { SortableContext, useSortable, verticalListSortingStrategy } from "@dnd-kit/sortable";
 import { CSS } from "@dnd-kit/utilities";
 import { defaultRangeExtractor, useVirtualizer } from "@tanstack/react-virtual";
 import { GripVertical, TriangleAlert } from "lucide-react";
@@ -28,6 +15,7 @@ import { usePresentTime } from "../../desk/usePresentTime.ts";
 import { CueThumbnail } from "../../pictures/CueThumbnail.tsx";
 import { CueTagMark } from "../../ui/CueTagMark.tsx";
 import { cueTiming, describeAction, wordsOf } from "../../ui/describeCue.ts";
+import { useListSensors } from "../../ui/useListSensors.ts";
 import { CueEditor } from "../forms/CueEditor.tsx";
 import { keepInSight } from "./keepInSight.ts";
 
@@ -53,10 +41,7 @@ export function CueList({
 }) {
   const { cues, state } = useDesk("cues", "state");
   const presentMs = usePresentTime();
-  const sensors = useSensors(
-    useSensor(PointerSensor, { activationConstraint: { distance: 5 } }),
-    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
-  );
+  const sensors = useListSensors();
   const ids = useMemo(() => cues.map(({ view }) => view.cueId), [cues]);
   const [carriedId, setCarriedId] = useState<string | null>(null);
   const scroller = useRef<HTMLDivElement>(null);
