@@ -47,6 +47,13 @@ test("a table is typed as a spreadsheet is, pasted into, moved, undone; who chan
   await paste(page, "Kiln Lane\t9\nUpper Slip\t30\nGannet Steps\t4");
   await expect.poll(() => texts(page)).toEqual(["Kiln Lane", "9", "Upper Slip", "30", "Gannet Steps", "4"]);
   await expect(whoChangedWhat(page).getByText("Gannet Steps was added")).toBeVisible();
+  // What is wider than the table finds room, and one undo for each thing done takes it back.
+  await cells(page).first().click();
+  await paste(page, "Kiln Lane\t9\tblue door");
+  await expect(tableOf(page).locator(".dsg-cell-header", { hasText: "Column 3" })).toBeVisible();
+  await expect.poll(() => texts(page)).toContain("blue door");
+  for (let i = 0; i < 2; i++) await page.getByRole("button", { name: /^Undo/ }).click();
+  await expect(tableOf(page).locator(".dsg-cell-header", { hasText: "Column 3" })).toHaveCount(0);
   // A column comes and goes.
   await page.getByRole("textbox", { name: "New column" }).fill("boat");
   await page.keyboard.press("Enter");

@@ -9,6 +9,7 @@ import { isTyping } from "../../ui/isTyping.ts";
 import { fieldClass } from "../../ui/Labelled.tsx";
 import { useKeys } from "../../ui/useKeys.ts";
 import { gridColumn } from "./cells.tsx";
+import { widePaste } from "./pastedBlock.ts";
 import { RowGrip } from "./RowGrip.tsx";
 import { type GridChange, type GridRow, tableEditsOf } from "./tableEditsOf.ts";
 import { rowOf, useTableEdits } from "./useTableEdits.ts";
@@ -67,6 +68,24 @@ export function TableGrid({ feed, onSave }: { feed: FeedView; onSave: (change: P
     if (typeof from === "number" && typeof to === "number") move(from, to);
   };
   const column = active?.column;
+  const pasteWide = (event: ClipboardEvent) => {
+    if (!isChosen.current || !active || isTyping(event.target)) return;
+    const at = { row: active.row, column: Math.max(0, columns.indexOf(column ?? "")) };
+    const cells = shown.map((row) => columns.map((each) => row[each] ?? ""));
+    const edits = widePaste(event.clipboardData?.getData("text/plain") ?? "", at, columns, cells);
+    if (!edits) return;
+    event.preventDefault();
+    event.stopImmediatePropagation();
+    send(edits);
+  };
+  const latestPaste = useRef(pasteWide);
+  latestPaste.current = pasteWide;
+  // Before the grid, which would leave out what has no room.
+  useEffect(() => {
+    const onPaste = (event: ClipboardEvent) => latestPaste.current(event);
+    document.addEventListener("paste", onPaste, true);
+    return () => document.removeEventListener("paste", onPaste, true);
+  }, []);
   // The grid has the keys while one of its cells is chosen; a box that is typed in has an undo of its own.
   const where = (target: EventTarget | null) => isChosen.current && !isTyping(target);
   useKeys({
