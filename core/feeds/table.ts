@@ -8,7 +8,10 @@ export const LONGEST_CELL = 2_000;
 export const LONGEST_COLUMN_NAME = 40;
 
 /** Braces and upright strokes have a meaning in the text of a binding. */
-export const columnNameSchema = nameSchema(LONGEST_COLUMN_NAME).regex(/^[^{}|\t\n]+$/);
+export const columnNameSchema = nameSchema(LONGEST_COLUMN_NAME).regex(
+  /^(?=.*\S)[^{}|\t\n]+$/,
+  "a column’s name has letters or figures, and no braces, strokes or tabs",
+);
 
 /** A table as it was read: columns by their names, rows of texts, as many in each row as there are columns. */
 export const tableSchema = z.strictObject({

@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { expect, test } from "vitest";
 import type { Table } from "./table.ts";
-import { added, type EditedBy, editTable, type TableEdit } from "./tableEdit.ts";
+import { added, type EditedBy, editTable, type TableEdit, tableEditSchema } from "./tableEdit.ts";
 
 const table: Table = {
   columns: ["team", "points"],
@@ -94,6 +94,14 @@ test("numbers are counted on with what stands around them, and show no more deci
     ...["1", "10", "0.3", "£ 1300"],
     undefined,
   ]);
+});
+
+test("a name that cannot be a column's is refused in words", () => {
+  const problem = (name: string) =>
+    tableEditSchema.safeParse({ kind: "addColumn", name }).error?.issues.map(({ message }) => message);
+  for (const name of ["  ", "{x}", "a|b", "a\tb"])
+    expect([name, problem(name)]).toEqual([name, [expect.stringMatching(/a column’s name has letters/)]]);
+  expect(problem("🏮 lamps, lit")).toBeUndefined();
 });
 
 test("columns are added, called otherwise and taken out; two of one name are refused", () => {
