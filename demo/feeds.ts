@@ -81,7 +81,7 @@ export const DEMO_FEEDS: readonly SeedFeed[] = [
 
 /** What people write comes from there; what nobody is to read on a wall is struck out. */
 export const DEMO_COMMENTS = commentSettingsSchema.parse({
-  source: { feedId: "demo-comments", name: "name", words: "words" },
+  source: { feedId: "demo-comments", name: "name", words: "words", picture: "picture" },
   hiddenWords: ["barnacle*", "bilge", "lubber*"],
 });
 
@@ -129,6 +129,7 @@ export const FED_PAGES: readonly CueDoc[] = [
     {
       comment: cell(PICKED_FEED_ID, "{words}", { by: "pick" }),
       from: cell(PICKED_FEED_ID, "{name}", { by: "pick" }),
+      picture: cell(PICKED_FEED_ID, "{picture}", { by: "pick" }),
     },
   ),
   filled("crawl", { items: "Notices follow" }, { items: rows("demo-notices", ["text"]) }),

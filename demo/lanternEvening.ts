@@ -60,6 +60,10 @@ const media = (id: string, name: string, file: string, more: Partial<SeedMedia> 
 const MEDIA: readonly SeedMedia[] = [
   media("demo-upper-slip", "The upper slip, winter", "upper-slip.jpg"),
   media("demo-lantern-mark", "Lantern mark", "lantern-mark.png"),
+  media("demo-badge-lamp", "Lamp badge", "badge-lamp.png"),
+  media("demo-badge-star", "Star badge", "badge-star.png"),
+  media("demo-badge-bell", "Bell badge", "badge-bell.png"),
+  media("demo-badge-flag", "Flag badge", "badge-flag.png"),
   media("demo-harbour-night", "Harbour at night", "harbour-night.webm", {
     poster: "demo/media/harbour-night.jpg",
   }),

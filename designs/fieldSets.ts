@@ -110,6 +110,7 @@ export const FIELD_SETS: readonly FieldSet[] = [
   set("comment", "Comment", "titles", [
     lines("comment", "Comment", "What they wrote", 600),
     line("from", "From", "Who wrote it", 80),
+    { ...free(picture("picture", "Picture", "Of who wrote it")), hasStandIn: true },
   ]),
   set(
     "standings",

@@ -11,7 +11,7 @@ import { createPeerReader } from "../server/access/peer.ts";
 import { INLINE_ASIDE } from "../server/aside/aside.ts";
 import { ShowClock } from "../server/health/showClock.ts";
 import { LIVE_PATH } from "../server/live/liveServer.ts";
-import { openServices, type Services } from "../server/services/services.ts";
+import { openServices, type ServiceOptions, type Services } from "../server/services/services.ts";
 import { type Db, openDatabase } from "../server/store/database.ts";
 import { makeShow } from "../server/store/makeShow.ts";
 import { closeShowFile, openShowFile } from "../server/store/showFile.ts";
@@ -27,7 +27,10 @@ export interface OpenShow {
 /** The demo show over a database file, with the live channel listening on a free port. */
 export async function openShow(
   file: string,
-  { seed = lanternEvening(), ...more }: { readonly rehearsalWaitsMs?: number; readonly seed?: Seed } = {},
+  {
+    seed = lanternEvening(),
+    ...more
+  }: Pick<ServiceOptions, "rehearsalWaitsMs" | "feedHosts"> & { readonly seed?: Seed } = {},
 ): Promise<OpenShow> {
   const clock = new ShowClock();
   const home = process.cwd();

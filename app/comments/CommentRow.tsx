@@ -3,10 +3,14 @@ import { useMemo } from "react";
 import type { CommentTold } from "../../core/comments/comment.ts";
 import { type Hiding, strikeOut } from "../../core/comments/strikeOut.ts";
 import { useLocale } from "../desk/useLocale.ts";
+import { NamedPicture } from "../pictures/NamedPicture.tsx";
 import { formatTimeOfDay } from "../ui/format.ts";
 import { CommentWords } from "./CommentWords.tsx";
 
 const button = "flex min-h-9 items-center gap-1.5 rounded-md bg-lifted px-3 text-[15px] hover:bg-edge";
+
+/** Not shown here: nobody has looked at it, and a desk asks no stranger's server. */
+const ADDRESS = /^https?:/i;
 
 /** One comment, as it came, and what can be done with it. */
 export function CommentRow({
@@ -27,7 +31,7 @@ export function CommentRow({
   onMark: () => void;
 }) {
   const locale = useLocale();
-  const { name, words, atMs, isPicked, isHeldBack, isMarked } = comment;
+  const { name, words, picture, atMs, isPicked, isHeldBack, isMarked } = comment;
   const [ofName, ofWords] = useMemo(
     () => [strikeOut(name || "no name", hiding), strikeOut(words, hiding)] as const,
     [name, words, hiding],
@@ -40,11 +44,15 @@ export function CommentRow({
       onClick={onChoose}
       className={`mb-1 flex flex-col gap-2 rounded-lg border-l-4 px-3 py-2.5 ${isChosen ? "border-l-act bg-lifted/60" : "border-l-transparent hover:bg-raised"} ${isHeldBack ? "opacity-60" : ""}`}
     >
-      <div className="flex items-baseline gap-3 text-[15px]">
+      <div className="flex items-center gap-3 text-[15px]">
+        <NamedPicture name={picture} className="size-9 rounded-full" />
         <strong dir="auto">
           <CommentWords pieces={ofName} />
         </strong>
         <time className="text-second tabular-nums">{formatTimeOfDay(atMs, locale)}</time>
+        {ADDRESS.test(picture) && (
+          <span className="text-second">with a picture, brought when it is picked</span>
+        )}
         {isPicked && <span className="text-act">picked</span>}
         {isHeldBack && <span className="text-attention">held back</span>}
       </div>

@@ -5,6 +5,7 @@ import { call } from "../api/call.ts";
 import { newId } from "../api/newId.ts";
 import { useDeskStore } from "../desk/deskContext.ts";
 import { useFeedRows } from "../desk/useFeedRows.ts";
+import { NamedPicture } from "../pictures/NamedPicture.tsx";
 import { useTypedOver } from "../ui/useTypedOver.ts";
 
 const MOST_PICKED = 1_000;
@@ -19,6 +20,7 @@ export function PickedComments({ actor }: { actor: string }) {
   const rows = (told?.rows ?? []).map(({ cells, isUsed }) => ({
     ...{ cells, isUsed, no: cells[place("no")] ?? "", name: cells[place("name")] ?? "" },
     words: cells[place("words")] ?? "",
+    picture: cells[place("picture")] ?? "",
   }));
   const edit = async (what: TableEdit) => {
     const answer = await call("/table-edit", { id: PICKED_FEED_ID, edit: what, editId: newId(), actor });
@@ -34,9 +36,10 @@ export function PickedComments({ actor }: { actor: string }) {
           : "Pages that are filled from “Picked comments” take the next from here."}
       </p>
       <ol className="flex flex-col gap-2">
-        {rows.map(({ cells, isUsed, no, name, words }, at) => (
+        {rows.map(({ cells, isUsed, no, name, words, picture }, at) => (
           <li key={no} aria-label={`${name}: ${words}`} className="rounded-lg bg-ground p-3">
             <div className="flex items-center gap-1.5 text-[15px]">
+              <NamedPicture name={picture} className="size-8 rounded-full" />
               <p className="flex min-w-0 flex-1 items-baseline gap-2">
                 <strong dir="auto" className="truncate">
                   {name}

@@ -2,6 +2,7 @@ import { KeyRound } from "lucide-react";
 import { COLUMN_KINDS } from "../../core/feeds/columnKinds.ts";
 import type { FeedView } from "../../core/feeds/feedView.ts";
 import { useFeedRows } from "../desk/useFeedRows.ts";
+import { NamedPicture } from "../pictures/NamedPicture.tsx";
 
 const SHOWN_ROWS = 100;
 
@@ -79,7 +80,18 @@ export function FeedTable({ feed, onKey }: { feed: FeedView; onKey: (column: str
                     className={`max-w-80 truncate px-3 py-1 ${feed.kinds[column] === "number" ? "text-right tabular-nums" : ""}`}
                     title={cells[index]}
                   >
-                    {cells[index]}
+                    {feed.kinds[column] === "picture" ? (
+                      <span className="flex items-center gap-2">
+                        <NamedPicture
+                          name={cells[index] ?? ""}
+                          version={feed.version}
+                          className="h-9 w-14 rounded"
+                        />
+                        {cells[index]}
+                      </span>
+                    ) : (
+                      cells[index]
+                    )}
                   </td>
                 ))}
               </tr>

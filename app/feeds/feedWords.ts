@@ -6,6 +6,7 @@ export const FORMAT_NAMES: Readonly<Record<FeedFormatKind, string>> = {
   json: "JSON",
   xml: "XML",
   text: "Plain text",
+  picture: "Picture",
 };
 
 /** Where a feed's rows come from, in a few words. */

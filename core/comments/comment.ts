@@ -9,7 +9,7 @@ export const LONGEST_AUTHOR = 120;
 export const commentSchema = z.strictObject({
   name: z.string().max(LONGEST_AUTHOR),
   words: z.string().max(LONGEST_COMMENT),
-  /** The name of a picture of the library; empty: none. */
+  /** The name of a picture of the library, or the address of one; empty: none. */
   picture: z.string().max(200).default(""),
   /** Not to be shown: a person said so. */
   isHeldBack: z.boolean().default(false),

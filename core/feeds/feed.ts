@@ -52,6 +52,8 @@ export const feedFormatSchema = z.discriminatedUnion("kind", [
   z.strictObject({ kind: z.literal("xml"), path: z.string().max(400).default("") }),
   /** A row for each line, or all of it in one. */
   z.strictObject({ kind: z.literal("text"), rows: z.enum(["lines", "whole"]).default("lines") }),
+  /** It is a picture: one row with what it is called in the library, whose picture it becomes. */
+  z.strictObject({ kind: z.literal("picture") }),
 ]);
 export type FeedFormat = z.infer<typeof feedFormatSchema>;
 export type FeedFormatKind = FeedFormat["kind"];
@@ -96,6 +98,13 @@ export function formatOfName(fileName: string): FeedFormatKind | undefined {
     case "txt":
     case "md":
       return "text";
+    case "png":
+    case "jpg":
+    case "jpeg":
+    case "webp":
+    case "avif":
+    case "gif":
+      return "picture";
     default:
       return undefined;
   }

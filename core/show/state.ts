@@ -7,7 +7,7 @@ import { actSchema, touchSchema } from "./acts.ts";
 import { dueSchema } from "./followAndRepeat.ts";
 import { armSchema, lineSchema, NO_LINE } from "./line.ts";
 import { shutterSchema } from "./shutter.ts";
-import { type SlotPage, slotSchema } from "./slot.ts";
+import { type Slot, type SlotPage, slotSchema } from "./slot.ts";
 
 /** What is on air, armed and planned. Not the rundown: that is rows. */
 export const showStateSchema = z.strictObject({
@@ -51,13 +51,19 @@ export const showStateSchema = z.strictObject({
 });
 export type ShowState = z.infer<typeof showStateSchema>;
 
+const slotsOf = (state: ShowState): readonly Slot[] => [
+  ...Object.values(state.slots),
+  ...Object.values(state.overrides).flatMap((slots) => Object.values(slots)),
+  state.stageNote,
+];
+
 /** Every page that may still be seen, leaving ones included. */
-export function pagesInSight(state: ShowState): SlotPage[] {
-  const own = Object.values(state.overrides).flatMap((slots) => Object.values(slots));
-  return [...Object.values(state.slots), ...own, state.stageNote].flatMap((slot) =>
-    slot.flatMap(({ page }) => (page ? [page] : [])),
-  );
-}
+export const pagesInSight = (state: ShowState): SlotPage[] =>
+  slotsOf(state).flatMap((slot) => slot.flatMap(({ page }) => page ?? []));
+
+/** Every page that is on a layer, and none that leaves. */
+export const pagesOnLayers = (state: ShowState): SlotPage[] =>
+  slotsOf(state).flatMap((slot) => slot.at(-1)?.page ?? []);
 
 /** Contents the state refers to, for fetching them before it is drawn. Every window is told of them, at every event. */
 export const contentsOf = oncePer((state: ShowState): ReadonlySet<string> => {

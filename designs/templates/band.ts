@@ -1,6 +1,6 @@
 // Data, and longer than other files for it: one template after another, each standing by itself.
 import type { Template } from "../../core/scene/template.ts";
-import { fading, rising, sliding, springing, squeezing, staggered, uncovering } from "../moves.ts";
+import { fading, growing, rising, sliding, springing, squeezing, staggered, uncovering } from "../moves.ts";
 import {
   bars,
   box,
@@ -404,33 +404,47 @@ export const nowNext = template("Now and next, lower left", "nowNext", [
   ),
 ]);
 
+/** Close to the panel's edge where there is no picture. */
+const besidePicture = {
+  left: { to: { kind: "box", object: "picture" }, edge: "right", gapPx: 50 },
+  right: { to: { kind: "box", object: "panel" }, edge: "right", gapPx: -46 },
+} as const;
+
 export const comment = template("Comment, lower left", "comment", [
   panel("panel", 96, 724, 1100, 270),
   rectangle("edge", box(96, 764, 10, 190), solid("panelAccent"), {
     corners: [0, 5, 5, 0],
     motion: uncovering(300, 220, "top"),
   }),
+  picture("picture", "picture", box(146, 769, 180, 180), {
+    corners: 90,
+    motion: growing(420, 160),
+    showWhen: { kind: "notEmpty", field: "picture" },
+    ties: { left: { to: { kind: "box", object: "panel" }, edge: "left", gapPx: 50 } },
+  }),
   text(
     "comment",
     "comment",
-    box(150, 744, 1000, 168),
+    box(146, 744, 1004, 168),
     { min: 26, max: 48, readable: 36 },
     {
       ...ON_PANEL,
       align: "start",
       motion: fading(320, 160),
+      ties: besidePicture,
     },
   ),
   text(
     "from",
     "from",
-    box(150, 922, 1000, 50),
+    box(146, 922, 1004, 50),
     { min: 20, max: 32 },
     {
       ...QUIET,
       weight: "bold",
       align: "start",
       motion: fading(320, 240),
+      ties: besidePicture,
     },
   ),
 ]);

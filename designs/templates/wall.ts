@@ -639,16 +639,28 @@ export const nowNext = template("Now, next, later", "nowNext", [
   ...nowNextRow("later", "Later", 680, 60, false, 260),
 ]);
 
+/** After the quotation mark; after the picture, where one stands in its place. */
+const afterMark = {
+  left: { to: { kind: "box", object: "mark" }, edge: "right", gapPx: 40 },
+  right: { to: { kind: "box", object: "panel" }, edge: "right", gapPx: -80 },
+} as const;
+
 export const comment = template("Comment", "comment", [
   rectangle("panel", box(260, 300, 1400, 520), solid("panel", 0.95), {
     corners: { measure: "radius", times: 1.4 },
     shadows: PANEL_SHADOW,
     motion: springing(760),
   }),
+  picture("picture", "picture", box(320, 452, 220, 220), {
+    corners: 110,
+    motion: growing(520, 240),
+    showWhen: { kind: "notEmpty", field: "picture" },
+    ties: { left: { to: { kind: "box", object: "panel" }, edge: "left", gapPx: 60 } },
+  }),
   text(
     "mark",
     "=“",
-    box(310, 318, 160, 180),
+    box(300, 318, 100, 180),
     { min: 120, max: 220 },
     {
       font: "titles",
@@ -658,6 +670,8 @@ export const comment = template("Comment", "comment", [
       verticalAlign: "top",
       leading: 0.8,
       motion: fading(300, 260),
+      showWhen: { kind: "empty", field: "picture" },
+      ties: { left: { to: { kind: "box", object: "picture" }, edge: "right", gapPx: 40 } },
     },
   ),
   text(
@@ -669,6 +683,7 @@ export const comment = template("Comment", "comment", [
       fill: solid("onPanel"),
       align: "start",
       motion: fading(360, 240),
+      ties: afterMark,
     },
   ),
   text(
@@ -682,6 +697,7 @@ export const comment = template("Comment", "comment", [
       fill: solid("quietPanel"),
       align: "start",
       motion: fading(360, 340),
+      ties: afterMark,
     },
   ),
 ]);

@@ -1,3 +1,6 @@
+import { createServer } from "node:http";
+import type { AddressInfo } from "node:net";
+import { createCanvas } from "@napi-rs/canvas";
 import { afterAll, beforeAll, expect, test, vi } from "vitest";
 import { PICKED_FEED_ID } from "../../core/comments/comment.ts";
 import { feedDocSchema } from "../../core/feeds/feed.ts";
@@ -9,6 +12,8 @@ const ONE = { id: "one", name: "Desk 1" };
 const SOURCE = feedDocSchema.parse({
   ...{ name: "Wall of the quay", source: { kind: "upload", fileName: "" }, format: { kind: "csv" } },
 });
+
+const NO_PICTURES = { keep: async () => ({ problem: "No picture comes here." }) };
 
 let show: OpenShow;
 const host = () => show.services.comments;
@@ -29,8 +34,21 @@ const picked = () =>
   show.services.feeds.findTable(PICKED_FEED_ID)?.table.rows.map(([, name, words]) => `${name}: ${words}`);
 const arrived = (words: string) => vi.waitFor(() => find(words), { timeout: 10_000 });
 
+/** Somewhere on another server, where pictures of people are. */
+let asked = 0;
+const faces = createServer((request, response) => {
+  asked++;
+  if (request.url === "/face.png")
+    response.writeHead(200, { "Content-Type": "image/png" }).end(createCanvas(8, 8).toBuffer("image/png"));
+  else response.writeHead(404).end();
+});
+let at = "";
+
 beforeAll(async () => {
-  show = await openShow(":memory:");
+  await new Promise<void>((resolve) => faces.listen(0, "127.0.0.1", resolve));
+  const hostName = `127.0.0.1:${(faces.address() as AddressInfo).port}`;
+  at = `http://${hostName}`;
+  show = await openShow(":memory:", { feedHosts: [hostName] });
   await show.services.feeds.save("quay-wall", 0, SOURCE);
   expect(await bring("Ilse,what a night", "Odhran,see www.oars.example you barnacles")).toBeUndefined();
   await host().saveSettings({
@@ -38,7 +56,10 @@ beforeAll(async () => {
     ...{ hiddenWords: ["barnacle*"], hidesLinks: true },
   });
 });
-afterAll(() => show.close());
+afterAll(async () => {
+  await show.close();
+  faces.close();
+});
 
 test("what its source has is taken in once, and stays when it is gone there", async () => {
   const count = host().list().length;
@@ -120,9 +141,9 @@ test("what is held back and marked stays so over a restart; a pasted list is tak
   expect(await host().paste("Noor: carry me home\nÅsa: the bells, the bells\n")).toBe(2);
   expect(await host().paste("Noor: carry me home")).toBe(0);
   expect(find("carry me home").name).toBe("Noor");
-  const { feeds, tables, now } = show.services;
+  const { feeds, tables, media, now } = show.services;
   const store = new CommentStore(show.db, show.services.show.id);
-  const again = await CommentHost.open({ store, feeds, tables, now });
+  const again = await CommentHost.open({ store, feeds, tables, media, pictures: NO_PICTURES, now });
   expect(again.list().map(({ words, isHeldBack, isMarked }) => [words, isHeldBack, isMarked])).toEqual(
     host()
       .list()
@@ -130,6 +151,39 @@ test("what is held back and marked stays so over a restart; a pasted list is tak
   );
   expect(await host().set("nothing", { isMarked: true }, ONE)).toMatch(/not there any more/);
   expect(await host().pick("nothing", ONE)).toMatchObject({ sentence: expect.stringMatching(/not there/) });
+});
+
+test("what is picked has the picture that its source names: one of the library, one at an address that may be asked, or none", async () => {
+  const doc = { ...SOURCE, name: "With pictures" };
+  await show.services.feeds.save("faces", 0, doc);
+  const rows = [
+    ["Ilse", "a picture of the library", "Lamp badge"],
+    ["Odd", "one that nobody has", "my dog.jpg"],
+    ["Åsa", "one of a server", `${at}/face.png`],
+    ["Noor", "one that the server lacks", `${at}/gone.png`],
+    ["Brisa", "one of a server that is not asked", "http://192.0.2.7/face.png"],
+  ];
+  const csv = [["who", "said", "face"], ...rows].map((cells) => cells.join(",")).join("\n");
+  await show.services.feeds.upload("faces", "faces.csv", new TextEncoder().encode(csv));
+  const { feeds, media } = show.services;
+  await host().saveSettings({
+    source: { feedId: "faces", name: "who", words: "said", picture: "face" },
+    ...{ hiddenWords: [], hidesLinks: true },
+  });
+  // Nobody is asked for anything before a person picks.
+  expect(asked).toBe(0);
+  const given: (string | undefined)[] = [];
+  for (const [, said = ""] of rows) {
+    const { id = "" } =
+      host()
+        .list()
+        .find(({ words }) => words === said) ?? {};
+    expect(await host().pick(id, ONE)).toMatchObject({ kind: "done" });
+    given.push(feeds.findTable(PICKED_FEED_ID)?.table.rows.at(-1)?.[3]);
+  }
+  expect(given).toEqual(["Lamp badge", "", "Åsa", "", ""]);
+  expect(media.findPicture("Åsa")).toMatchObject({ widthPx: 8 });
+  expect(asked).toBe(2);
 });
 
 test("there is an end to how many are kept: those that somebody did something with stay", async () => {

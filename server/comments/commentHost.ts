@@ -14,21 +14,28 @@ import { strikeOut, withoutStruck } from "../../core/comments/strikeOut.ts";
 import { tidyComment } from "../../core/comments/tidyComment.ts";
 import type { TableEditOutcome } from "../../core/feeds/tableChange.ts";
 import { readRows } from "../../core/rundown/bulkPages.ts";
+import { askAddress, NO_MARKS } from "../feeds/askAddress.ts";
+import type { BroughtPictures } from "../feeds/broughtPictures.ts";
 import type { FeedHost } from "../feeds/feedHost.ts";
 import type { Hand, VenueTables } from "../feeds/venueTables.ts";
 import { log } from "../log/log.ts";
 import { SerialQueue } from "../queue/serialQueue.ts";
 import type { CommentStore, StoredComment } from "../store/commentStore.ts";
+import type { MediaStore } from "../store/mediaStore.ts";
 
 /** So many are kept; the oldest that nobody did anything with go first. */
 const MOST_COMMENTS = 3_000;
 /** So many at once come from one source. */
 const MOST_AT_ONCE = 1_000;
+/** What is picked waits no longer for a picture. */
+const LONGEST_ANSWER_MS = 1_500;
 
 export interface CommentHostParts {
   readonly store: CommentStore;
   readonly feeds: FeedHost;
   readonly tables: VenueTables;
+  readonly pictures: Pick<BroughtPictures, "keep">;
+  readonly media: Pick<MediaStore, "findPicture">;
   readonly now: () => number;
 }
 
@@ -136,7 +143,8 @@ export class CommentHost {
   }
 
   /** Puts a comment at the end of those that were picked, without what is struck out. */
-  pick(id: string, by: Hand): Promise<TableEditOutcome> {
+  async pick(id: string, by: Hand): Promise<TableEditOutcome> {
+    const picture = await this.#pictureOf(id);
     return this.#queue.run(async () => {
       const comment = this.#comments.get(id);
       if (!comment) return GONE;
@@ -148,7 +156,7 @@ export class CommentHost {
       const [name = "", words = ""] = [comment.doc.name, comment.doc.words].map((text) =>
         withoutStruck(strikeOut(text, this.#settings)),
       );
-      const rows = [[no, name, words, comment.doc.picture]];
+      const rows = [[no, name, words, picture]];
       const at = this.#parts.feeds.findWholeTable(PICKED_FEED_ID)?.table.rows.length ?? 0;
       const outcome = await this.#parts.tables.edit(
         PICKED_FEED_ID,
@@ -159,6 +167,21 @@ export class CommentHost {
       if (outcome.kind === "done") await this.#change(comment, { pickedAs: no, isHeldBack: false });
       return outcome;
     });
+  }
+
+  /** As pages name the picture of who wrote; empty for none: one of the library, or one that is brought there from its address now. */
+  async #pictureOf(id: string): Promise<string> {
+    const { pictures, media, feeds } = this.#parts;
+    const { picture, name } = this.#comments.get(id)?.doc ?? { picture: "", name: "" };
+    if (!URL.canParse(picture)) return media.findPicture(picture)?.name ?? "";
+    const asked = await askAddress(picture, feeds.allowedHosts, NO_MARKS, { longestMs: LONGEST_ANSWER_MS });
+    if (!("bytes" in asked)) return "";
+    const kept = await pictures.keep(
+      `comment-${markOf(picture)}`,
+      name || "Picture of a comment",
+      asked.bytes,
+    );
+    return "name" in kept ? kept.name : "";
   }
 
   /** Takes a comment out of those that were picked. */
@@ -272,5 +295,7 @@ function newComment(
     picture: picture.slice(0, 200),
   });
   const said = key === "" ? `${doc.name}\n${doc.words}` : `key\n${key}`;
-  return { id: createHash("sha256").update(said).digest("hex").slice(0, 32), doc };
+  return { id: markOf(said), doc };
 }
+
+const markOf = (text: string): string => createHash("sha256").update(text).digest("hex").slice(0, 32);

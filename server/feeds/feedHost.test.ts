@@ -40,6 +40,8 @@ const DOC = feedDocSchema.parse({
 });
 const GOOD = "street,lanterns\nRopewalk,142\nKiln Lane,97\n";
 
+const NO_PICTURES = { keep: async () => ({ problem: "There is no library here." }) };
+
 let db: Db;
 let store: FeedStore;
 let file: OneFile;
@@ -50,6 +52,7 @@ async function openHost(): Promise<FeedHost> {
   return FeedHost.open({
     store,
     thread: INLINE_ASIDE,
+    pictures: NO_PICTURES,
     folder: file as unknown as WatchedFolder,
     hosts: [],
     now: () => nowMs,
@@ -238,6 +241,7 @@ test("an address is asked again and again, for what is newer alone; one that goe
   const { port } = server.address() as AddressInfo;
   const asking = await FeedHost.open({
     ...{ store, thread: INLINE_ASIDE, folder: undefined, now: () => performance.now() },
+    pictures: NO_PICTURES,
     hosts: [`127.0.0.1:${port}`],
   });
   const source = { kind: "address", url: `http://127.0.0.1:${port}/lit.csv`, everyMs: 100 } as const;

@@ -1,6 +1,6 @@
 import { createHash } from "node:crypto";
 import { isDeepStrictEqual } from "node:util";
-import { type Accepted, acceptTable, type TableShape } from "../../core/feeds/acceptTable.ts";
+import { acceptTable } from "../../core/feeds/acceptTable.ts";
 import { kindsFound } from "../../core/feeds/columnKinds.ts";
 import type { FeedDoc } from "../../core/feeds/feed.ts";
 import { type FeedFault, faultSentence, wholeFault } from "../../core/feeds/feedFault.ts";
@@ -8,11 +8,11 @@ import type { FeedView } from "../../core/feeds/feedView.ts";
 import type { GoodTable } from "../../core/feeds/goodTable.ts";
 import type { FeedTable } from "../../core/feeds/resolveBinding.ts";
 import type { Table } from "../../core/feeds/table.ts";
-import { type Aside, AsideFailed } from "../aside/aside.ts";
 import { log } from "../log/log.ts";
 import { SerialQueue } from "../queue/serialQueue.ts";
 import type { FeedStore, StoredFeed } from "../store/feedStore.ts";
 import { askAddress, isAllowed, NO_MARKS } from "./askAddress.ts";
+import { type HeldTo, type ReadFeedParts, readFeed } from "./readFeed.ts";
 import { newFeed, type RunningFeed, viewOf } from "./runningFeed.ts";
 import type { WatchedFolder } from "./watchedFolder.ts";
 
@@ -25,11 +25,11 @@ const TELL_CHECKED_EVERY_MS = 5_000;
 const NEWS_EVERY_MS = 60_000;
 const REMEMBERED_CHANGES = 10;
 const MOST_FEEDS = 100;
+/** Pictures stay in the library's folder: one that changes all the time must not fill the disk. */
+const PICTURE_EVERY_MS = 2_000;
 
-export interface FeedHostParts {
+export interface FeedHostParts extends ReadFeedParts {
   readonly store: FeedStore;
-  /** Reads tables beside the server's own thread. */
-  readonly thread: Aside;
   /** Undefined where the server was started without one. */
   readonly folder: WatchedFolder | undefined;
   /** Hosts whose addresses may be asked. */
@@ -49,9 +49,6 @@ export interface EditedTable {
   readonly doc: FeedDoc;
   readonly good: GoodTable;
 }
-
-/** What the outcome of reading is held to: nothing where a person takes it as it is. */
-type HeldTo = "before" | "asItIs";
 
 const OTHERWISE = "This feed was changed on another desk. Nothing was saved here; look at it as it is now.";
 
@@ -295,6 +292,12 @@ export class FeedHost {
     const { folder } = this.#parts;
     const { source } = feed.doc;
     if (source.kind !== "watched") return;
+    const soonMs = waitsMs(feed);
+    if (soonMs > 0) {
+      clearTimeout(feed.pollTimer);
+      feed.pollTimer = setTimeout(() => void this.#readWatched(feed), soonMs);
+      return;
+    }
     // What changes while it is read is read once more, after.
     feed.readAgain = feed.isReading;
     if (feed.isReading) return;
@@ -326,7 +329,7 @@ export class FeedHost {
     const everyMs = feed.doc.source.kind === "address" ? feed.doc.source.everyMs : source.everyMs;
     feed.pollTimer = setTimeout(
       () => void this.#poll(feed, signal),
-      Math.max(0, everyMs - (performance.now() - beganAtMs)),
+      Math.max(waitsMs(feed), everyMs - (performance.now() - beganAtMs)),
     );
   }
 
@@ -339,34 +342,17 @@ export class FeedHost {
         else this.#isAsItWas(feed);
         return feed.lastFault;
       }
-      const read = await this.#read(feed, bytes, heldTo);
+      const read = await readFeed(feed, bytes, heldTo, this.#parts);
       Object.assign(feed, { bytes, mark, lastFault: "fault" in read ? read.fault : null });
       if ("fault" in read) {
         this.#failed(feed, read.fault);
         return read.fault;
       }
       feed.endsWithLine = bytes.at(-1) === LINE_END;
-      this.#setGood(feed, read.table, read.shape.kinds);
+      if (read.isOther) feed.pictureAgainAtMs = performance.now() + PICTURE_EVERY_MS;
+      this.#setGood(feed, read.table, read.shape.kinds, read.isOther);
       return null;
     });
-  }
-
-  async #read(feed: RunningFeed, bytes: Uint8Array, heldTo: HeldTo): Promise<Accepted> {
-    const { doc, good } = feed;
-    const isOfLines = doc.format.kind === "csv" || doc.format.kind === "text";
-    if (heldTo === "before") {
-      if (bytes.length === 0) return { fault: wholeFault("cutOff", "it is an empty file.") };
-      if (isOfLines && feed.endsWithLine && bytes.at(-1) !== LINE_END)
-        return { fault: wholeFault("cutOff", "it breaks off in the middle of its last line.") };
-    }
-    const before = heldTo === "before" && good ? shapeOf(good) : null;
-    try {
-      return await this.#parts.thread.run("readTable", { bytes, settings: doc, before });
-    } catch (error) {
-      if (!(error instanceof AsideFailed)) log.error(`The feed “${doc.name}” could not be read`, error);
-      const late = error instanceof AsideFailed && error.why === "late";
-      return { fault: wholeFault("unreadable", late ? "reading it takes too long." : "it cannot be read.") };
-    }
   }
 
   #isAsItWas(feed: RunningFeed): void {
@@ -410,10 +396,11 @@ export class FeedHost {
     }, BROKEN_FOR_MS);
   }
 
-  #setGood(feed: RunningFeed, table: Table, kinds: GoodTable["kinds"]): void {
+  #setGood(feed: RunningFeed, table: Table, kinds: GoodTable["kinds"], isOther: boolean): void {
     const atMs = this.#parts.now();
     feed.checkedAtMs = atMs;
     const isSame =
+      !isOther &&
       feed.good !== null &&
       isDeepStrictEqual(feed.good.table, table) &&
       isDeepStrictEqual(feed.good.kinds, kinds);
@@ -482,11 +469,9 @@ const LINE_END = 0x0a;
 
 const isFilled = (cells: readonly string[]): boolean => cells.some((text) => text !== "");
 
-const shapeOf = ({ table, kinds }: GoodTable): TableShape => ({
-  columns: table.columns,
-  kinds,
-  rows: table.rows.length,
-});
-
 /** A file, or a folder that it lies in and that was changed as a whole. */
 const isAt = (changed: string, path: string): boolean => changed === path || path.startsWith(`${changed}/`);
+
+/** How long its picture is not read again. */
+const waitsMs = ({ doc, pictureAgainAtMs }: RunningFeed): number =>
+  doc.format.kind === "picture" ? Math.max(0, pictureAgainAtMs - performance.now()) : 0;

@@ -2,8 +2,8 @@ import { feedsIn, type LiveFields, pickedFeeds } from "../../core/feeds/binding.
 import { usedName } from "../../core/feeds/pickRows.ts";
 import { resolveBinding } from "../../core/feeds/resolveBinding.ts";
 import type { PageContent } from "../../core/rundown/content.ts";
-import { contentsOf, pagesInSight, type ShowState } from "../../core/show/state.ts";
-import { pageTable } from "../../core/values/liveChain.ts";
+import { contentsOf, pagesInSight, pagesOnLayers, type ShowState } from "../../core/show/state.ts";
+import { pageTable, picturesNamed } from "../../core/values/liveChain.ts";
 import { FROZEN_TABLE, usedTable } from "../../core/values/tables.ts";
 import type { Channel } from "../../core/wire/wire.ts";
 import type { ShowHost } from "../host/showHost.ts";
@@ -39,6 +39,8 @@ export class LiveBindings {
   readonly #pages = new Map<string, BoundPage>();
   /** Page table → field → why it has no value now. */
   readonly #problems = new Map<string, Readonly<Record<string, string>>>();
+  /** Tables of pages that are on a layer, on air or in a rehearsal. */
+  #shown: ReadonlySet<string> = new Set();
   readonly #listeners = new Set<() => void>();
 
   constructor(parts: LiveBindingsParts) {
@@ -66,6 +68,10 @@ export class LiveBindings {
   /** The state is about to be told: whatever it shows is filled before. */
   before(state: ShowState, channel: Channel): void {
     this.#refreshFor(state);
+    const before = this.#shown;
+    this.#shown = new Set([state, ...this.#states()].flatMap((each) => pagesOnLayers(each).map(pageTable)));
+    // What is taken has the pictures that the library has now.
+    this.#fill((_page, table) => this.#shown.has(table) && !before.has(table), NO_TABLES);
     if (channel === "air") this.#markUsed(state);
     this.#parts.values.tellNow();
   }
@@ -75,7 +81,7 @@ export class LiveBindings {
     const wanted = new Map<string, BoundPage>();
     for (const { cueId, hash, content } of this.#parts.rundown.ready())
       this.#want(wanted, cueId, hash, content);
-    for (const host of this.#parts.hosts()) this.#wantShown(wanted, host.state);
+    for (const state of this.#states()) this.#wantShown(wanted, state);
     for (const table of this.#pages.keys())
       if (!wanted.has(table)) {
         this.#pages.delete(table);
@@ -129,6 +135,10 @@ export class LiveBindings {
     if (fresh.size > 0) this.#fill((_page, table) => fresh.has(table));
   }
 
+  #states(): ShowState[] {
+    return this.#parts.hosts().map(({ state }) => state);
+  }
+
   /** A row that was picked for a page is used as soon as the page is on air. */
   #markUsed(state: ShowState): void {
     for (const { content } of pagesInSight(state)) {
@@ -165,7 +175,13 @@ export class LiveBindings {
     if (live) wanted.set(pageTable({ cueId, content: hash }), { cueId, content, live });
   }
 
-  #fill(isWanted: (page: BoundPage, table: string) => boolean): void {
+  /** @param seen tables of pages whose pictures no hand in the library changes */
+  #fill(
+    isWanted: (page: BoundPage, table: string) => boolean,
+    seen: ReadonlySet<string> = new Set(
+      this.#states().flatMap((state) => pagesInSight(state).map(pageTable)),
+    ),
+  ): void {
     const { values, rundown } = this.#parts;
     const frozen = values.values.tables[FROZEN_TABLE] ?? {};
     let isOther = false;
@@ -177,7 +193,8 @@ export class LiveBindings {
       const { given, problems } = this.#resolve(page);
       isOther ||= JSON.stringify(problems) !== JSON.stringify(this.#problems.get(table) ?? {});
       this.#problems.set(table, problems);
-      const now = rundown.pinPictures(page.content, given);
+      const shown = seen.has(table) ? this.#heldPictures(page, before) : [];
+      const now = rundown.pinPictures(page.content, given, shown);
       const changed: Record<string, string | null> = {};
       for (const [field, text] of Object.entries(now)) if (before[field] !== text) changed[field] = text;
       if (Object.keys(changed).length === 0) continue;
@@ -186,6 +203,13 @@ export class LiveBindings {
       values.set(table, changed, { kind: "feed", id: feedId, ...(name !== undefined && { name }) });
     }
     if (isOther) for (const listener of this.#listeners) listener();
+  }
+
+  /** Pictures of a page that is seen: a hand in the library changes none of them. Those that are feeds themselves change as feeds do. */
+  #heldPictures({ live }: BoundPage, values: Readonly<Record<string, string>>): string[] {
+    return Object.entries(live.bindings).flatMap(([field, { feedId }]) =>
+      this.#parts.feeds.find(feedId)?.doc.format.kind === "picture" ? [] : picturesNamed(values[field] ?? ""),
+    );
   }
 
   #resolve({ content, live: { bindings, picks } }: BoundPage) {
@@ -209,6 +233,7 @@ export class LiveBindings {
   }
 }
 
+const NO_TABLES: ReadonlySet<string> = new Set();
 const BY_HAND = { kind: "desk", id: "desk" } as const;
 
 /** Names of the tables of pages; see `pageTable`. */

@@ -37,6 +37,8 @@ export interface RunningFeed {
   newsAgainAtMs: number;
   isReading: boolean;
   readAgain: boolean;
+  /** Its picture is not read again before. */
+  pictureAgainAtMs: number;
   /** Ends what is asked for a source that it does not have any more. */
   ends: AbortController;
 }
@@ -55,6 +57,7 @@ export function newFeed(id: string, revision: number, doc: FeedDoc, good: GoodTa
     newsAgainAtMs: 0,
     isReading: false,
     readAgain: false,
+    pictureAgainAtMs: 0,
     ends: new AbortController(),
   };
 }

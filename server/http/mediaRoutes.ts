@@ -9,6 +9,8 @@ import { runWhileAsked } from "./runWhileAsked.ts";
 
 const LARGEST_POSTER = 8 * 1024 * 1024;
 
+const namedSchema = z.object({ name: z.string().min(1).max(200) });
+
 const describedSchema = z.strictObject({
   id: z.string().min(8).max(60),
   name: z.string().min(1).max(200),
@@ -42,6 +44,14 @@ export function addMediaRoutes(doors: Doors, services: Services): void {
     response.setHeader("Content-Disposition", "inline");
     response.type(mime ?? "image/png");
     response.sendFile(path, { acceptRanges: true, dotfiles: "allow" });
+  });
+
+  doors.get("desk", "/library/named", (request, response) => {
+    const named = namedSchema.safeParse(request.query);
+    const file = named.success ? services.media.findPicture(named.data.name)?.file : undefined;
+    if (file === undefined) return sayPlainly(response, 404, "No picture of the library is called so.");
+    response.setHeader("Cache-Control", "no-store");
+    response.redirect(302, `/media/${file}`);
   });
 
   doors.post("desk", "/library", "application/octet-stream", async (request, response) => {

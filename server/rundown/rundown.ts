@@ -114,12 +114,25 @@ export class Rundown {
     return compileCue(doc, this.#context);
   }
 
-  /** Values of a page with pictures named as they are pinned. */
+  /**
+   * Values of a page with pictures named as they are pinned.
+   * @param shown hashes of pictures that are seen: they stand for their names, whatever the library has by now
+   */
   pinPictures(
     content: PageContent,
     values: Readonly<Record<string, string>>,
+    shown: readonly Hash[],
   ): ReturnType<typeof pinPictures> {
-    return pinPictures(content, values, this.#context);
+    const findShown = (name: string) =>
+      shown.find((hash) => {
+        const known = this.#contents.find(hash);
+        return known?.kind === "media" && known.name === name;
+      });
+    const { findMediaByName } = this.#context;
+    return pinPictures(content, values, {
+      ...this.#context,
+      findMediaByName: (name) => findShown(name) ?? findMediaByName(name),
+    });
   }
 
   /** A cue as it is now, made so that it keeps the style and templates of a content of it; undefined while it cannot be taken. */

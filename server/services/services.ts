@@ -9,6 +9,7 @@ import { type Aside, createAside } from "../aside/aside.ts";
 import { createKeptThread } from "../aside/keptThread.ts";
 import { processFile, workerFile } from "../aside/workerFile.ts";
 import { CommentHost } from "../comments/commentHost.ts";
+import { BroughtPictures } from "../feeds/broughtPictures.ts";
 import { FeedHost } from "../feeds/feedHost.ts";
 import { LiveBindings } from "../feeds/liveBindings.ts";
 import { VenueTables } from "../feeds/venueTables.ts";
@@ -152,15 +153,18 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
   );
   const values = new ValueHost(await valueLog.restore(), valueLog, now);
   const thread = createKeptThread(workerFile("aside/asideWorker"), READ_FEED_WITHIN_MS);
+  const library = createLibraryEditor({ media, designs, aside, now });
+  const pictures = new BroughtPictures({ media, library, now });
   const feeds = await FeedHost.open({
     store: feedStore,
+    pictures,
     thread: options.aside ?? thread,
     folder: options.feedFolder === undefined ? undefined : new WatchedFolder(options.feedFolder),
     hosts: options.feedHosts ?? [],
     now,
   });
   const tables = new VenueTables({ feeds, store: feedStore, now });
-  const comments = await CommentHost.open({ store: commentStore, feeds, tables, now });
+  const comments = await CommentHost.open({ store: commentStore, feeds, tables, pictures, media, now });
   const bindings = new LiveBindings({
     feeds,
     values,
@@ -257,7 +261,7 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
     pairing: new Pairing(now, guesses),
     textImport: new TextImport(scriptures, media.incoming, readText),
     templates: createTemplatesEditor(designs, media, now),
-    library: createLibraryEditor({ media, designs, aside, now }),
+    library,
     editScreens: createScreensEditor(screens, links, host, designs.list("outfit")[0]?.id ?? ""),
     editEvenings: createEveningsEditor(evenings, rundown, designs, () => live.hosts(), now),
     buildId,

@@ -87,6 +87,11 @@ export class MediaStore {
     return this.#items.get(id);
   }
 
+  /** What is known of the first picture of that name. */
+  findPicture(name: string): MediaInfo | undefined {
+    return this.list().find(({ info }) => info.type === "picture" && info.name === name)?.info;
+  }
+
   /** Where a file lies; undefined for anything that is not the hash of one that is here. */
   findFile(file: string): string | undefined {
     if (!/^[0-9a-f]{64}$/.test(file)) return undefined;

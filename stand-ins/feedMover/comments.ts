@@ -3,6 +3,8 @@ export interface TownComment {
   readonly id: string;
   readonly name: string;
   readonly words: string;
+  /** The name of a picture of the demo's library; empty: none. */
+  readonly picture: string;
 }
 
 const MOST_KEPT = 60;
@@ -14,6 +16,16 @@ const PEOPLE = [
   ...["Ilse Tarrow", "Odhran Vael", "Brisa Quell", "Noor of the ferry", "Jörn Thale", "Åsa Quell"],
   ...["Мира Солт", "ليلى المرفأ", "נועה לפיד", "みなと", "दीपा", "lamp_on_the_slip"],
 ];
+/** Those who have shown one. */
+const PICTURES: Readonly<Record<string, string>> = {
+  "Ilse Tarrow": "Lamp badge",
+  "Odhran Vael": "Flag badge",
+  "Brisa Quell": "Star badge",
+  みなと: "Bell badge",
+  // The library of nobody has this one.
+  "Jörn Thale": "my dog.jpg",
+};
+const pictureOf = (name: string): string => PICTURES[name] ?? "";
 const WORDS = [
   ...["What a sight from Gannet Steps!", "Grüße von der Bootsschule 🏮", "¡Qué noche más bonita! 🎉"],
   ...[
@@ -45,7 +57,7 @@ export const FIRST_COMMENTS: readonly TownComment[] = [
   ["lamp_on_the_slip", "cheap oars at www.oars-for-less.example"],
   ["ليلى المرفأ", "الميناء كله نور الليلة"],
   ["Jörn Thale", "the pilot is an old barnacle"],
-].map(([name = "", words = ""], i) => ({ id: `c${i + 1}`, name, words }));
+].map(([name = "", words = ""], i) => ({ id: `c${i + 1}`, name, words, picture: pictureOf(name) }));
 
 /** Those that there are, with what was written in one turn. @param random numbers from 0 to 1 */
 export function moreComments(
@@ -57,9 +69,10 @@ export function moreComments(
   const isRush = turn % RUSH_EVERY_TURNS < RUSH_TURNS;
   const count = Math.floor(random() * (isRush ? 6 : 1.6));
   const newest = Number(comments.at(-1)?.id.slice(1) ?? 0);
-  const more = Array.from({ length: count }, (_, i) => ({
-    ...{ id: `c${newest + i + 1}`, name: one(PEOPLE), words: one(WORDS) },
-  }));
+  const more = Array.from({ length: count }, (_, i) => {
+    const name = one(PEOPLE);
+    return { id: `c${newest + i + 1}`, name, words: one(WORDS), picture: pictureOf(name) };
+  });
   return [...comments, ...more].slice(-MOST_KEPT);
 }
 

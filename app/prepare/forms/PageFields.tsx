@@ -54,6 +54,7 @@ export function PageFields({
         {binding && onBindings && (
           <BindingEditor
             label={field.label}
+            isPicture={field.kind === "picture"}
             binding={binding}
             picks={picks}
             onChange={(changed) => onBindings({ ...bindings, [field.name]: changed })}

@@ -59,5 +59,7 @@ function readFormat(bytes: Uint8Array, format: FeedFormat): Table | Promise<Tabl
       return readXmlRows(bytes, format.path);
     case "text":
       return readTextRows(bytes, format.rows);
+    case "picture":
+      throw new TableProblem("it is a picture, and no table.");
   }
 }

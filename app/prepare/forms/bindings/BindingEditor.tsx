@@ -6,6 +6,7 @@ import { type CellFormat, cellFormatSchema } from "../../../../core/feeds/format
 import { fieldsIn } from "../../../../core/scene/writtenWords.ts";
 import { useDesk } from "../../../desk/deskContext.ts";
 import { useFeedRows } from "../../../desk/useFeedRows.ts";
+import { NamedPicture } from "../../../pictures/NamedPicture.tsx";
 import { NumberBox } from "../../../ui/NumberBox.tsx";
 import { FORMATS_OFFERED, formatName } from "./formatsOffered.ts";
 import { useBindingNow } from "./useBindingNow.ts";
@@ -15,6 +16,7 @@ const box = "min-h-9 min-w-0 rounded-md border border-edge-strong bg-ground px-2
 /** A field's binding: what it gives now, and which row, words and formats it takes. */
 export function BindingEditor({
   label,
+  isPicture,
   binding,
   picks,
   onChange,
@@ -22,6 +24,8 @@ export function BindingEditor({
 }: {
   /** Of the field. */
   label: string;
+  /** It takes the name of a picture. */
+  isPicture: boolean;
   binding: Binding;
   picks: Picks;
   onChange: (binding: Binding) => void;
@@ -44,6 +48,13 @@ export function BindingEditor({
         <p className="min-w-0 flex-1 truncate">
           <span className="text-second">{feed?.doc.name ?? "a feed that was removed"}:</span>{" "}
           <span className="sr-only">now </span>
+          {isPicture && now && "text" in now && (
+            <NamedPicture
+              name={now.text}
+              version={feed?.version ?? 0}
+              className="mr-2 inline-block h-7 w-10 rounded align-middle"
+            />
+          )}
           {now && "text" in now && <output className="font-semibold">{shortOf(now.text)}</output>}
           {now && "waits" in now && <output className="text-second">nothing picked yet</output>}
           {now && "problem" in now && <output className="text-attention">{now.problem}</output>}
