@@ -46,6 +46,7 @@ export const DEMO_FEEDS: readonly SeedFeed[] = [
       orderColumn: "order",
     },
   ),
+  watched("demo-raised", "Raised for the new boat", "raised.json", { kind: "json" }),
   watched("demo-notices", "Notices", "notices.txt", { kind: "text" }),
   watched(
     "demo-comments",
@@ -133,4 +134,27 @@ export const FED_PAGES: readonly CueDoc[] = [
     },
   ),
   filled("crawl", { items: "Notices follow" }, { items: rows("demo-notices", ["text"]) }),
+  filled(
+    "bars",
+    { heading: "Votes for the boat's name" },
+    { rows: rows("demo-names", ["name", "votes"], { sortBy: { column: "votes", down: true } }) },
+  ),
+  filled(
+    "bigNumber",
+    { number: "0", words: "crowns for the new boat", note: "" },
+    {
+      number: cell(
+        "demo-raised",
+        "{raised}",
+        { by: "number", number: 1 },
+        { formats: { raised: { kind: "number" } } },
+      ),
+      note: cell(
+        "demo-raised",
+        "{of} are wanted",
+        { by: "number", number: 1 },
+        { formats: { of: { kind: "number" } } },
+      ),
+    },
+  ),
 ];

@@ -32,7 +32,7 @@ test("comments come, are picked without what is struck out, trimmed, put in orde
   await expect(picked.getByRole("listitem").first()).toContainText("Jörn Thale");
   // More come by themselves while a hand is at work: what is chosen stays chosen.
   const chosen = await page.locator("[aria-current=true]").getAttribute("data-comment");
-  const comments = [{ id: "x1", name: "Noor", words: "just now from the ferry" }];
+  const comments = [{ id: "x1", name: "Noor", words: "just now from the ferry", picture: "Star badge" }];
   writeFileSync(join(`${show.databaseFile}.feeds`, "comments.json"), `${JSON.stringify({ comments })}\n`);
   await expect(list.filter({ hasText: "just now from the ferry" })).toBeVisible();
   expect(await page.locator("[aria-current=true]").getAttribute("data-comment")).toBe(chosen);

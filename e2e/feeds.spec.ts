@@ -1,6 +1,7 @@
 import { spawnSync } from "node:child_process";
 import { createHash } from "node:crypto";
 import { join } from "node:path";
+import { createCanvas } from "@napi-rs/canvas";
 import type { Page } from "@playwright/test";
 import type { RunningShow } from "./support/runningShow.ts";
 import {
@@ -18,10 +19,10 @@ import {
 } from "./support/show.ts";
 
 /** Saves a file of the feed folder from another process, as the program does that it belongs to. */
-function saveElsewhere(show: RunningShow, name: string, text: string): void {
+function saveElsewhere(show: RunningShow, name: string, what: string | Uint8Array): void {
   const path = join(`${show.databaseFile}.feeds`, name);
-  const script = "require('node:fs').writeFileSync(process.argv[1], process.argv[2])";
-  expect(spawnSync(process.execPath, ["-e", script, path, text]).status).toBe(0);
+  const script = "require('node:fs').writeFileSync(process.argv[1], require('node:fs').readFileSync(0))";
+  expect(spawnSync(process.execPath, ["-e", script, path], { input: what }).status).toBe(0);
 }
 const lanterns = (ropewalk: string, kilnLane = "118") =>
   `street,lanterns,since\nRopewalk,${ropewalk},18:40\nKiln Lane,${kilnLane},18:45\nUpper Slip,97,18:30\n`;
@@ -205,6 +206,57 @@ test("a feed is made from a file that is brought, shows what was found in it, an
   await expect(table.getByRole("cell", { name: "12", exact: true })).toBeVisible();
   await page.getByRole("button", { name: "It is right as it is" }).click();
   await expect(table.getByRole("cell", { name: "zwölf" })).toBeVisible();
+});
+
+/** A picture of one colour. */
+function poster(color: string): Uint8Array {
+  const canvas = createCanvas(320, 180);
+  const context = canvas.getContext("2d");
+  context.fillStyle = color;
+  context.fillRect(0, 0, 320, 180);
+  return canvas.toBuffer("image/png");
+}
+
+test("a picture file that is saved elsewhere changes the picture of a page on air, and what is half a picture does not", async ({
+  page,
+  show,
+  openOutput,
+}) => {
+  const wall = await openOutput(show, 0);
+  saveElsewhere(show, "poster.png", poster("#a03020"));
+  await openDesk(page, show, "feeds");
+  await page.getByRole("button", { name: "New feed" }).click();
+  await page.getByText("A watched file").click();
+  await page.getByLabel("File in the feed folder").selectOption("poster.png");
+  await page.getByRole("button", { name: "Make the feed" }).click();
+  const table = page.getByRole("region", { name: "Its table" });
+  await expect(table.getByRole("cell", { name: "poster.png" })).toBeVisible();
+  await expect(table.getByRole("columnheader", { name: /picture/ })).toContainText("picture");
+
+  await goTo(page, "Prepare");
+  await page.getByRole("button", { name: "Empty page" }).click();
+  await page.getByRole("menuitem", { name: "Picture", exact: true }).click();
+  await page.getByRole("textbox", { name: "Caption" }).fill("What hangs in the sail room");
+  await page.getByRole("button", { name: "Fill “Picture” from a feed" }).click();
+  await page
+    .getByRole("dialog", { name: /Fill|/ })
+    .locator("li", { hasText: "Poster" })
+    .getByRole("button", { name: "picture", exact: true })
+    .click();
+  await expect(page.getByRole("status").filter({ hasText: "poster.png" })).toBeVisible();
+  await saved(page);
+  await goTo(page, "Run");
+  await takeFound(page, wall, "What hangs in the sail room");
+  const first = await atRest(wall);
+
+  saveElsewhere(show, "poster.png", poster("#2050a0"));
+  await isOther(wall, first);
+  const second = await atRest(wall);
+  saveElsewhere(show, "poster.png", poster("#207040").subarray(0, 90));
+  await expect(page.getByText(/^“Poster”: .*Pages keep the last good values/)).toBeVisible();
+  expect(await atRest(wall)).toBe(second);
+  saveElsewhere(show, "poster.png", poster("#207040"));
+  await isOther(wall, second);
 });
 
 test("every row of a feed becomes a page that follows its row; one undo takes them all back", async ({

@@ -321,7 +321,8 @@ function PageWords(props: Props & { readonly step: Step; readonly isOnAir: boole
         outputs={outputs}
         plan={plan}
       />
-      <span className="min-w-0">
+      {/* Room for the mark, whether it is there or not. */}
+      <span className="min-w-0 pr-18">
         <span dir="auto" className="script-words font-words line-clamp-3 whitespace-pre-line">
           {first}
         </span>

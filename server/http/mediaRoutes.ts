@@ -49,7 +49,8 @@ export function addMediaRoutes(doors: Doors, services: Services): void {
   doors.get("desk", "/library/named", (request, response) => {
     const named = namedSchema.safeParse(request.query);
     const file = named.success ? services.media.findPicture(named.data.name)?.file : undefined;
-    if (file === undefined) return sayPlainly(response, 404, "No picture of the library is called so.");
+    // That it lacks one is nothing that went wrong.
+    if (file === undefined) return void response.status(204).end();
     response.setHeader("Cache-Control", "no-store");
     response.redirect(302, `/media/${file}`);
   });

@@ -1,4 +1,5 @@
 import { spawn } from "node:child_process";
+import { once } from "node:events";
 import { mkdtempSync, readFileSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
@@ -31,7 +32,9 @@ test("the mover rewrites the files, serves the same with conditions, and writes 
       patiently,
     );
   } finally {
+    const ended = once(mover, "exit");
     mover.kill();
+    await ended;
     rmSync(folder, { recursive: true, force: true });
   }
 }, 60_000);

@@ -4,10 +4,10 @@ import { join } from "node:path";
 import { parseArgs } from "node:util";
 import { mulberry } from "../../test-support/random.ts";
 import { commentsOf } from "./comments.ts";
-import { csvOf, jsonOf, moved, START, textOf, xmlOf } from "./town.ts";
+import { csvOf, jsonOf, moved, raisedOf, START, textOf, votesOf, xmlOf } from "./town.ts";
 
 /**
- * Moves the demo's feeds as an evening would: lanterns are lit, boats round marks, money comes in, people write comments. It rewrites the
+ * Moves the demo's feeds as an evening would: lanterns are lit, boats round marks, people vote, give money and write comments. It rewrites the
  * files in a folder and serves the same as JSON and XML.
  */
 const { values: flags } = parseArgs({
@@ -55,10 +55,13 @@ function save(name: string, text: string): void {
 function write(): void {
   save("lanterns.csv", written(csvOf(town.lanterns)));
   save("race.json", written(jsonOf(town)));
+  save("boat-names.csv", written(votesOf(town.names)));
+  save("raised.json", written(raisedOf(town)));
   save("comments.json", written(commentsOf(town)));
   save("notices.txt", written(textOf(town.notices)));
 }
 
+const SERVED = "/race.json, /race.xml, /lanterns.csv, /boat-names.csv, /comments.json and /raised.json";
 const server = createServer((request, response) => {
   const { pathname, searchParams } = new URL(request.url ?? "/", "http://here");
   if (request.method === "POST" && pathname === "/rubbish") {
@@ -73,16 +76,12 @@ const server = createServer((request, response) => {
     "/race.xml": ["application/xml", xmlOf(town)],
     "/lanterns.csv": ["text/csv", csvOf(town.lanterns)],
     "/comments.json": ["application/json", commentsOf(town)],
-    "/raised.json": [
-      "application/json",
-      JSON.stringify([{ what: "For the new boat", raised: town.raised, of: 20_000 }]),
-    ],
+    "/boat-names.csv": ["text/csv", votesOf(town.names)],
+    "/raised.json": ["application/json", raisedOf(town)],
   };
   const found = answers[pathname];
   if (!found) {
-    response
-      .writeHead(404)
-      .end("It serves /race.json, /race.xml, /lanterns.csv, /comments.json and /raised.json.\n");
+    response.writeHead(404).end(`It serves ${SERVED}.\n`);
     return;
   }
   const [type, text] = found;
@@ -96,9 +95,7 @@ const server = createServer((request, response) => {
 server.listen(Number(flags.port), "127.0.0.1", () => {
   const address = server.address();
   const port = typeof address === "object" && address ? address.port : flags.port;
-  console.log(
-    `The feed mover rewrites the files in ${folder} and serves /race.json, /race.xml, /lanterns.csv, /comments.json and /raised.json.`,
-  );
+  console.log(`The feed mover rewrites the files in ${folder} and serves ${SERVED}.`);
   console.log(`  http://127.0.0.1:${port}/`);
   console.log(`Rubbish on demand: POST http://127.0.0.1:${port}/rubbish?share=0.5`);
 });

@@ -3,7 +3,7 @@ import { feedDocSchema } from "../../core/feeds/feed.ts";
 import { readTable } from "../../server/files/tables/readTable.ts";
 import { mulberry } from "../../test-support/random.ts";
 import { commentsOf } from "./comments.ts";
-import { csvOf, jsonOf, moved, START, type Town, textOf, xmlOf } from "./town.ts";
+import { csvOf, jsonOf, moved, raisedOf, START, type Town, textOf, votesOf, xmlOf } from "./town.ts";
 
 const read = async (text: string, format: object) => {
   const settings = feedDocSchema.parse({ name: "f", source: { kind: "upload", fileName: "" }, format });
@@ -38,7 +38,7 @@ test("seed 1605: an evening goes forward, is the same for the same seed, and eve
   const boats = last.boats.map(({ boat, school, marks, time }) => [boat, school, String(marks), time]);
   expect(await read(jsonOf(last), { kind: "json", path: "/boats" })).toEqual(boats);
   expect(await read(xmlOf(last), { kind: "xml" })).toEqual(boats);
-  const said = last.comments.map(({ id, name, words }) => [id, name, words]);
+  const said = last.comments.map(({ id, name, words, picture }) => [id, name, words, picture]);
   expect(await read(commentsOf(last), { kind: "json", path: "/comments" })).toEqual(said);
   // Few write, then many at once; each comment has an id of its own.
   const ids = towns.flatMap(({ comments }) => comments.map(({ id }) => id));
@@ -47,5 +47,11 @@ test("seed 1605: an evening goes forward, is the same for the same seed, and eve
   const grown = written.map((count, i) => count - (written[i - 1] ?? count));
   expect(Math.max(...grown)).toBeGreaterThan(3);
   expect(grown.filter((count) => count === 0).length).toBeGreaterThan(40);
+  const votes = last.names.map(({ name, by, votes }, at) => [`${at + 1}`, name, by, `${votes}`]);
+  expect(await read(votesOf(last.names), { kind: "csv" })).toEqual(votes);
+  expect(votes.map(([, , , count]) => count)).not.toEqual(START.names.map((each) => `${each.votes}`));
+  expect(await read(raisedOf(last), { kind: "json" })).toEqual([
+    ["For the new boat", `${last.raised}`, "20000"],
+  ]);
   expect(await read(textOf(last.notices), { kind: "text" })).toEqual(last.notices.map((notice) => [notice]));
 });

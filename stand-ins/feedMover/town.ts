@@ -15,6 +15,8 @@ export interface Town {
     readonly marks: number;
     readonly time: string;
   }[];
+  /** Names that people vote on for the new boat. */
+  readonly names: readonly { readonly name: string; readonly by: string; readonly votes: number }[];
   readonly raised: number;
   readonly notices: readonly string[];
   /** The newest that people wrote, the oldest first. */
@@ -36,6 +38,14 @@ export const START: Town = {
     { boat: "Plover", school: "Harbour pilots", marks: 5, time: "13:05" },
     { boat: "Dunlin", school: "Upper Slip", marks: 4, time: "13:31" },
   ],
+  names: [
+    { name: "Lamp of Merrow", by: "Ropewalk", votes: 31 },
+    { name: "Second Bell", by: "Kiln Lane", votes: 27 },
+    { name: "Noor's Patience", by: "Boat school", votes: 44 },
+    { name: "Salt and Candle", by: "Upper Slip", votes: 19 },
+    { name: "The Late Ferry", by: "Tarbarrel Row", votes: 38 },
+    { name: "Wicklight", by: "Gannet Steps", votes: 22 },
+  ],
   raised: 8_150,
   notices: ["Last ferry 22:40", "Soup in the sail room until ten", "Hang lanterns on the harbour side"],
   comments: FIRST_COMMENTS,
@@ -53,6 +63,7 @@ export function moved(town: Town, random: () => number): Town {
   const one = <T>(all: readonly T[]): T => all[Math.floor(random() * all.length)] as T;
   const street = one(town.lanterns);
   const boat = one(town.boats);
+  const voted = one(town.names);
   const lit = Math.ceil(random() * 12);
   const hasNotice = town.turn % 12 === 11;
   return {
@@ -62,6 +73,9 @@ export function moved(town: Town, random: () => number): Town {
     ),
     boats: town.boats.map((each) =>
       each === boat && random() < 0.6 ? { ...each, marks: each.marks + 1 } : each,
+    ),
+    names: town.names.map((each) =>
+      each === voted ? { ...each, votes: each.votes + Math.ceil(random() * 5) } : each,
     ),
     raised: town.raised + Math.round(random() * 40) * 5,
     comments: moreComments(town.comments, town.turn, random),
@@ -88,5 +102,17 @@ export const xmlOf = ({ boats }: Town): string =>
     "</boats></race>",
     "",
   ].join("\n");
+
+export const votesOf = (names: Town["names"]): string =>
+  [
+    "order,name,proposed by,votes",
+    ...names.map(({ name, by, votes }, at) => `${at + 1},${name},${by},${votes}`),
+    "",
+  ].join("\n");
+
+/** What the new boat costs, in all. */
+const WANTED = 20_000;
+export const raisedOf = ({ raised }: Town): string =>
+  `${JSON.stringify([{ what: "For the new boat", raised, of: WANTED }], null, 2)}\n`;
 
 export const textOf = (notices: Town["notices"]): string => `${notices.join("\n")}\n`;
