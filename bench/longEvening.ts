@@ -1,4 +1,3 @@
-import { readFileSync } from "node:fs";
 import { type CDPSession, chromium, type Page } from "@playwright/test";
 import { WebSocket } from "ws";
 import { pageCue, songCue } from "../core/rundown/cueDoc.ts";
@@ -8,6 +7,7 @@ import { openShow } from "../test-support/openShow.ts";
 import { BROWSER_ARGS } from "./browser.ts";
 import { distributionOf, printRow, printValue } from "./distribution.ts";
 import { madeUpSongs } from "./madeUpSongs.ts";
+import { residentMiB } from "./residentMiB.ts";
 
 const CUES = 2_000;
 const SONGS = 10_000;
@@ -231,11 +231,6 @@ async function measureMemory(show: RunningShow, deskToken: string): Promise<void
   printRow("5 000 takes without a pause: sent → answered", "ms", distributionOf(answered), "");
   taker.end();
   await browser.close();
-}
-
-function residentMiB(processId: number): number {
-  const status = readFileSync(`/proc/${processId}/status`, "utf8");
-  return Number(/VmRSS:\s+(\d+)/.exec(status)?.[1]) / 1024;
 }
 
 /** A desk without a window that takes what is next. */

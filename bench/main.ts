@@ -7,7 +7,9 @@ import { benchFrameCost } from "./frameCost.ts";
 import { benchHostile } from "./hostile.ts";
 import { benchAgainstBrowser } from "./inBrowser.ts";
 import { benchLayOut } from "./layOut.ts";
+import { benchLiveCells } from "./liveCells.ts";
 import { benchLongEvening } from "./longEvening.ts";
+import { benchManyFeeds } from "./manyFeeds.ts";
 import { benchClients, benchStaticWindows } from "./manyScreens.ts";
 import { benchOutputs } from "./outputs.ts";
 import { benchPresses } from "./presses.ts";
@@ -29,6 +31,8 @@ const ALL: Readonly<Record<string, () => unknown>> = {
   words: benchWords,
   find: benchFind,
   feeds: benchFeeds,
+  liveCells: benchLiveCells,
+  manyFeeds: benchManyFeeds,
   busyOutput: () => benchBusyOutput(1920, 1080),
   busyWall: () => benchBusyOutput(3840, 1080),
   frameCost: benchFrameCost,

@@ -30,7 +30,7 @@ export async function openShow(
   {
     seed = lanternEvening(),
     ...more
-  }: Pick<ServiceOptions, "rehearsalWaitsMs" | "feedHosts"> & { readonly seed?: Seed } = {},
+  }: Pick<ServiceOptions, "rehearsalWaitsMs" | "feedHosts" | "feedFolder"> & { readonly seed?: Seed } = {},
 ): Promise<OpenShow> {
   const clock = new ShowClock();
   const home = process.cwd();

@@ -40,7 +40,7 @@ export function composeTimeline(
     const slot = slotOn(state, layer.id, output.id);
     // Another outfit, or a layer that comes or goes here, is a change like any other: it moves as templates say.
     const isChanged = switched && outfitAt(switched.untilMs - 1) !== outfitAt(switched.untilMs);
-    const filled = withLiveMoments(slot, chains);
+    const { filled, valuesAtMs } = withLiveMoments(slot, chains);
     const composed = composeSlot(
       isChanged ? withMomentAt(filled, switched.untilMs) : filled,
       layer.id,
@@ -53,6 +53,7 @@ export function composeTimeline(
           ? undefined
           : dress(live ? { ...page, live } : page, outfitId, canvas, armed);
       },
+      valuesAtMs,
     );
     const { opacity } = layer;
     for (const piece of composed)
@@ -76,15 +77,21 @@ function withMomentAt(slot: Slot, atMs: number): Slot {
 }
 
 /** The chain with a moment of its own at each change of what fills its pages: a change like any other, so only what changed moves. */
-function withLiveMoments(slot: Slot, chains: LiveChains): Slot {
-  if (chains.size === 0) return slot;
+function withLiveMoments(
+  slot: Slot,
+  chains: LiveChains,
+): { readonly filled: Slot; readonly valuesAtMs: ReadonlySet<number> } {
   let filled = slot;
+  const valuesAtMs = new Set<number>();
   for (const [index, { page, startAtMs }] of slot.entries()) {
     const untilMs = slot[index + 1]?.startAtMs ?? Number.POSITIVE_INFINITY;
     for (const { atMs } of (page && chains.get(pageTable(page))?.slice(1)) ?? [])
-      if (atMs > startAtMs && atMs < untilMs) filled = withMomentAt(filled, atMs);
+      if (atMs > startAtMs && atMs < untilMs) {
+        filled = withMomentAt(filled, atMs);
+        valuesAtMs.add(atMs);
+      }
   }
-  return filled;
+  return { filled, valuesAtMs };
 }
 
 /** The pieces of one slot: same template → what changed changes; another → the old leaves while the new enters. */
@@ -92,11 +99,13 @@ export function composeSlot(
   slot: Slot,
   slotId: string,
   dress: (page: NonNullable<Moment["page"]>, atMs: number) => DressedPage | undefined,
+  /** Moments of it that are there because values came by themselves, by their times. */
+  valuesAtMs: ReadonlySet<number> = new Set(),
 ): Piece[] {
-  return stretchesOf(slot, slotId, dress).flatMap(composeStretch);
+  return stretchesOf(slot, slotId, dress).flatMap((stretch) => composeStretch(stretch, valuesAtMs));
 }
 
-function composeStretch(stretch: Stretch): Piece[] {
+function composeStretch(stretch: Stretch, valuesAtMs: ReadonlySet<number>): Piece[] {
   const last = stretch.moments.at(-1);
   return composeParts(stretch.moments, {
     id: stretch.id,
@@ -106,6 +115,7 @@ function composeStretch(stretch: Stretch): Piece[] {
     holdMs: 0,
     window: { fromMs: 0, untilMs: null },
     paused: stretch.moments.map(({ moment: { sinceMs, paused = [] } }) => ({ sinceMs, spans: paused })),
+    valuesAtMs,
     isCarried: false,
   });
 }

@@ -1,6 +1,7 @@
 import { joinBehind } from "../crawl/strip.ts";
 import type { FiguresValue } from "../figures/figures.ts";
 import type { Life } from "../motion/pose.ts";
+import { durationOf } from "../motion/track.ts";
 import type { Part } from "../scene/part.ts";
 import type { Moment } from "../show/slot.ts";
 import { sharesMotion, staysTheSame } from "./changeOrReplace.ts";
@@ -25,8 +26,7 @@ function composePart(moments: readonly PartsOfMoment[], objectId: string, level:
   for (const { moment, parts } of moments) {
     const part = parts.find((candidate) => candidate.objectId === objectId);
     if (current && part && staysTheSame(current, part, moment)) {
-      const place = current.places.at(-1) as Place;
-      if (place.x !== part.at.x || place.y !== part.at.y || place.extent !== part.at.extent)
+      if (!isAt(current.places.at(-1), part))
         current.places.push({
           fromMs: moment.startAtMs,
           ...part.at,
@@ -36,16 +36,56 @@ function composePart(moments: readonly PartsOfMoment[], objectId: string, level:
       continue;
     }
     const before = current;
-    if (current)
-      pieces.push(...closePart(current, objectId, { at: moment, isEnd: false, next: part }, level));
-    current = part ? openPart(part, moment, level, before) : undefined;
+    const isAtOnce = current !== undefined && part !== undefined && isTooSoon(current, moment, level);
+    if (current) {
+      if (isAtOnce) for (const [i, piece] of pieces.entries()) pieces[i] = goneBy(piece, moment.startAtMs);
+      pieces.push(...closePart(current, objectId, { at: moment, isEnd: false, next: part, isAtOnce }, level));
+    }
+    current = part ? openPart(part, moment, level, before, isAtOnce) : undefined;
   }
   if (current)
-    pieces.push(...closePart(current, objectId, { at: level.end, isEnd: true, next: undefined }, level));
+    pieces.push(
+      ...closePart(
+        current,
+        objectId,
+        { at: level.end, isEnd: true, next: undefined, isAtOnce: false },
+        level,
+      ),
+    );
   return pieces;
 }
 
-function openPart(part: Part, moment: Moment, level: Level, before: OpenPart | undefined): OpenPart {
+/**
+ * A value that comes while its part still changes to the one before it is there at once: what changes faster than it moves could
+ * not be read behind all that still leaves.
+ */
+function isTooSoon(
+  { part, isFirst, startMs }: OpenPart,
+  { startAtMs }: Moment,
+  { valuesAtMs }: Level,
+): boolean {
+  return !isFirst && valuesAtMs.has(startAtMs) && startAtMs - startMs < durationOf(part.motion.change.in);
+}
+
+/** Whether a part that was at a place stays there. */
+const isAt = (place: Place | undefined, { at }: Part): boolean =>
+  place !== undefined && place.x === at.x && place.y === at.y && place.extent === at.extent;
+
+/** The piece, of which nothing is left at a time. */
+function goneBy(piece: Piece, atMs: number): Piece {
+  const { until } = piece.life;
+  if (!until || until.atMs + until.leaving.lengthMs <= atMs) return piece;
+  const leaving = { ...until.leaving, lengthMs: Math.max(0, atMs - until.atMs) };
+  return { ...piece, life: { ...piece.life, until: { ...until, leaving } } };
+}
+
+function openPart(
+  part: Part,
+  moment: Moment,
+  level: Level,
+  before: OpenPart | undefined,
+  isAtOnce: boolean,
+): OpenPart {
   const { content } = part;
   const isFirst = moment === level.first;
   // What lies in a group that is not seen yet comes with it.
@@ -55,11 +95,12 @@ function openPart(part: Part, moment: Moment, level: Level, before: OpenPart | u
   const places: Place[] = [];
   const cameFrom = before?.places.at(-1);
   if (cameFrom && !isSudden(moment)) places.push(...(before?.places ?? []));
-  places.push({
-    fromMs: moment.startAtMs,
-    ...part.at,
-    glideMs: cameFrom && !isSudden(moment) ? GLIDE_MS : 0,
-  });
+  if (!isAt(places.at(-1), part))
+    places.push({
+      fromMs: moment.startAtMs,
+      ...part.at,
+      glideMs: cameFrom && !isSudden(moment) ? GLIDE_MS : 0,
+    });
   return {
     part,
     from: moment,
@@ -73,7 +114,7 @@ function openPart(part: Part, moment: Moment, level: Level, before: OpenPart | u
       content.kind === "figures" || content.kind === "gauge"
         ? startValue(content.value, moment, isFirst, before?.value ?? null)
         : null,
-    isHandedOver: before !== undefined && sharesMotion(before.part.content, content),
+    isHandedOver: isAtOnce || (before !== undefined && sharesMotion(before.part.content, content)),
   };
 }
 
@@ -93,14 +134,15 @@ function startValue(
 function closePart(open: OpenPart, objectId: string, closing: Closing, level: Level): Piece[] {
   const { part, from, isFirst, startMs } = open;
   const { content } = part;
-  const continues = sharesMotion(content, closing.next?.content);
+  const continues = closing.isAtOnce || sharesMotion(content, closing.next?.content);
   const arriving = open.isHandedOver ? [] : arrivalOf(part, from, isFirst, level);
   const until = endOf(open, closing, continues, level);
   if (until && until.atMs <= startMs && until.leaving.lengthMs <= 0) return [];
   const life: Life = { fromMs: startMs, arriving, stay: stayOf(open), until };
   const id = `${level.id}/${objectId}/${from.startAtMs}`;
   // What goes out as something new takes its place goes along to where that will be.
-  const goesAlong = closing.at && closing.next && !isSudden(closing.at);
+  const goesAlong =
+    closing.at && closing.next && !isSudden(closing.at) && !isAt(open.places.at(-1), closing.next);
   const places = goesAlong
     ? [
         ...open.places,
@@ -173,6 +215,7 @@ function pieceContent(open: OpenPart, id: string, life: Life, closing: Closing, 
           holdMs: Math.max(level.holdMs, leaves),
           window: windowWithin(level.window, open.part.timeWindow),
           paused: level.paused,
+          valuesAtMs: level.valuesAtMs,
           isCarried: true,
         }),
       };

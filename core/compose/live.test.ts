@@ -67,6 +67,19 @@ describe("a page that is filled from a feed", () => {
     expect(starts.filter((fromMs) => fromMs === 20_000).length).toBeGreaterThan(1);
   });
 
+  test("what changes faster than it moves is there at once, with nothing left of what it was; after a pause it moves again", () => {
+    const quick = chains([0, "A"], [40_000, "B"], [40_100, "C"], [40_200, "D"], [45_000, "E"]);
+    const rest = (name: string) => seen(state, chains([Number.NEGATIVE_INFINITY, name]), 90_000);
+    // The first still moves.
+    expect(seen(state, quick, 40_050)).not.toEqual(rest("B"));
+    expect(seen(state, quick, 40_100)).toEqual(rest("C"));
+    expect(seen(state, quick, 40_150)).toEqual(rest("C"));
+    expect(seen(state, quick, 40_200)).toEqual(rest("D"));
+    expect(seen(state, quick, 44_999)).toEqual(rest("D"));
+    expect(seen(state, quick, 45_050)).not.toEqual(rest("E"));
+    expect(seen(state, quick, 50_000)).toEqual(rest("E"));
+  });
+
   test("a window that came later has the same picture at rest; values from before the take count at the take", () => {
     const long = seen(state, chains([0, "A"], [10_000, "B"], [40_000, "C"]), 90_000);
     expect(seen(state, chains([Number.NEGATIVE_INFINITY, "C"]), 90_000)).toEqual(long);

@@ -20,6 +20,8 @@ export interface Level {
   readonly window: { readonly fromMs: number; readonly untilMs: number | null };
   /** When the countdowns of each cue stood still, by when it came; the latest that is known of it comes last. */
   readonly paused: readonly { readonly sinceMs: number; readonly spans: readonly PausedSpan[] }[];
+  /** When values came by themselves. */
+  readonly valuesAtMs: ReadonlySet<number>;
   /** The group fades as a whole: members do not fade for themselves when the page comes or goes by a dissolve. */
   readonly isCarried: boolean;
 }
@@ -47,6 +49,8 @@ export interface Closing {
   /** The page leaves; otherwise the part's content changes or is taken out. */
   readonly isEnd: boolean;
   readonly next: Part | undefined;
+  /** What comes in its place is there at once, without a motion of either. */
+  readonly isAtOnce: boolean;
 }
 
 export const isSudden = ({ how }: Moment) => how === "cut" || how === "settled";
