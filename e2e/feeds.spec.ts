@@ -1,8 +1,10 @@
 import { spawnSync } from "node:child_process";
 import { createHash } from "node:crypto";
+import { writeFileSync } from "node:fs";
 import { join } from "node:path";
 import { createCanvas } from "@napi-rs/canvas";
 import type { Page } from "@playwright/test";
+import { mulberry } from "../test-support/random.ts";
 import type { RunningShow } from "./support/runningShow.ts";
 import {
   cueRow,
@@ -36,6 +38,36 @@ async function atRest(wall: Page): Promise<string> {
 }
 const isOther = (wall: Page, before: string) =>
   expect.poll(async () => (await atRest(wall)) !== before, { intervals: [100] }).toBe(true);
+
+/** Values that stand in good saves; those in broken ones are others. */
+const GOOD_COUNTS = ["142", "150", "163", "178"];
+/** A thousand by hand; fewer each time all is tested. */
+const BROKEN_SAVES = Number(process.env.VESKO_BROKEN_SAVES ?? 100);
+/** Long enough for each to be read: a file is read once it stands still. */
+const SAVED_EVERY_MS = 60;
+
+/** What a program in trouble writes in place of a good table. */
+function brokenSave(text: string, random: () => number): string {
+  const wrong = `${200 + Math.floor(random() * 700)}`;
+  const [head = "", first = "", ...rest] = text.trimEnd().split("\n");
+  const [street = "", , since = ""] = first.split(",");
+  const ways = [
+    // Cut off within a line.
+    () => `${head}\n${street},${wrong},${since}\n${rest[0]?.slice(0, 1 + Math.floor(random() * 8))}`,
+    () => "",
+    () => `${head}\n${street},#REF!,${since}\n${rest.join("\n")}\n`,
+    () => `${head}\n${street},${wrong} or so,${since}\n${rest.join("\n")}\n`,
+    // A column is missing.
+    () => `street,since\n${street},${since}\n`,
+    () => `${head}\n${street},-${wrong},${since}\n${rest.join("\n")}\n`,
+    () => `${head}\n"${street},${wrong},${since}\n${rest.join("\n")}\n`,
+    // Twice the same row, with another value.
+    () => `${head}\n${street},${wrong},${since}\n${first}\n${rest.join("\n")}\n`,
+    () => `<html><body>503 ${wrong}</body></html>`,
+    () => `${head}\n${`${street} ,${wrong},${since}\n`.repeat(6_000)}`,
+  ];
+  return (ways[Math.floor(random() * ways.length)] ?? String)();
+}
 
 const LIVE_BARS = "lit, as they are counted";
 const onAir = (desk: Page) => desk.locator("[data-mark=air]");
@@ -97,6 +129,65 @@ test("rubbish never reaches the air: the last good values stay, page and feed ar
   saveElsewhere(show, "lanterns.csv", lanterns("180"));
   await expect(cueRow(page, "cue-0033").getByText("Lanterns by street")).toBeVisible();
   await isOther(wall, good);
+});
+
+test("seed 1609: broken saves, one after another, under a page on air: nothing is painted that did not stand in a good save", async ({
+  page,
+  show,
+  openOutput,
+}) => {
+  const wall = await openOutput(show, 0);
+  await wall.addInitScript(() => {
+    // Whatever words are painted go through here, however briefly they are seen.
+    const painted = new Set<string>();
+    Object.assign(window, { painted });
+    window.Path2D = class extends Path2D {
+      constructor(path?: Path2D | string) {
+        super(path);
+        if (typeof path === "string") painted.add(path);
+      }
+    };
+  });
+  await wall.reload();
+  await expect(output(wall)).toHaveAttribute("data-ready", "yes");
+  await openDesk(page, show, "prepare");
+  await page.getByPlaceholder(/Paste a song/).fill("Wick Merrow, counts the lanterns");
+  await page.getByRole("button", { name: "Add", exact: true }).click();
+  await page.getByRole("button", { name: "Fill “Role” from a feed" }).click();
+  await page.getByRole("button", { name: "lanterns", exact: true }).click();
+  await expect(page.getByRole("status").filter({ hasText: "142" })).toBeVisible();
+  await saved(page);
+  await goTo(page, "Run");
+  await takeFound(page, wall, "Wick Merrow");
+
+  const random = mulberry(1609);
+  const file = join(`${show.databaseFile}.feeds`, "lanterns.csv");
+  const good = GOOD_COUNTS.map((count) => lanterns(count));
+  const pause = () => new Promise((resolve) => setTimeout(resolve, SAVED_EVERY_MS));
+  for (const count of GOOD_COUNTS) {
+    writeFileSync(file, lanterns(count));
+    await expect(onAir(page)).toContainText(count);
+    await atRest(wall);
+  }
+  const paintedSoFar = () => wall.evaluate("[...window.painted]") as Promise<string[]>;
+  const known = new Set(await paintedSoFar());
+  let last = GOOD_COUNTS.at(-1) ?? "";
+  for (let i = 0; i < BROKEN_SAVES; i++) {
+    writeFileSync(file, brokenSave(good[Math.floor(random() * good.length)] ?? "", random));
+    await pause();
+    if (i % 10 < 9) continue;
+    last = GOOD_COUNTS[Math.floor(random() * GOOD_COUNTS.length)] ?? last;
+    writeFileSync(file, lanterns(last));
+    await pause();
+  }
+  writeFileSync(file, lanterns(last));
+  await expect(onAir(page)).toContainText(last);
+  expect((await paintedSoFar()).filter((path) => !known.has(path))).toEqual([]);
+  // It would have been seen: another good value is.
+  writeFileSync(file, lanterns("987"));
+  await expect(onAir(page)).toContainText("987");
+  await atRest(wall);
+  expect((await paintedSoFar()).some((path) => !known.has(path))).toBe(true);
 });
 
 test("a field is filled with two presses, shows what it has now, and can be frozen on air", async ({

@@ -95,6 +95,7 @@ async function main(): Promise<void> {
     mediaFolder,
     readPeer,
     databaseFile: file,
+    addresses: bases,
     feedHosts: flags["feed-host"] ?? [],
     ...(feedFolder !== undefined && { feedFolder }),
   });

@@ -13,6 +13,8 @@ export interface DeskData extends DeskStart {
   readonly place: string;
   /** Opens the multi-view. */
   readonly watchToken: string;
+  /** By which the server can be reached, the nearest first. */
+  readonly addresses: readonly string[];
   readonly hasPasscode: boolean;
   /** Output → the token its window says. */
   readonly outputTokens: Readonly<Record<string, string>>;

@@ -1,10 +1,12 @@
 import { ExternalLink, Plus, Trash2 } from "lucide-react";
-import { useEffect, useState } from "react";
+import { useState } from "react";
 import type { EntryLink } from "../../core/feeds/entryLink.ts";
 import type { FeedView } from "../../core/feeds/feedView.ts";
 import { call } from "../api/call.ts";
 import type { Calls } from "../api/calls.ts";
 import { useDeskStore } from "../desk/deskContext.ts";
+import { useReachable } from "../desk/useReachable.ts";
+import { HereOnly } from "../ui/HereOnly.tsx";
 import { HoldButton } from "../ui/HoldButton.tsx";
 import { LinkCode } from "../ui/LinkCode.tsx";
 import { NewEntryLink } from "./NewEntryLink.tsx";
@@ -83,14 +85,13 @@ function OneLink({
   onEnd: () => void;
   onCode: () => Promise<{ readonly code?: string } | undefined>;
 }) {
-  const [origin, setOrigin] = useState("");
-  useEffect(() => setOrigin(location.origin), []);
+  const reached = useReachable();
   const [code, setCode] = useState("");
-  const link = `${origin}/table/${token}`;
+  const path = `/table/${token}`;
   const rows = doc.rows === null ? "all rows" : doc.rows.length === 1 ? "1 row" : `${doc.rows.length} rows`;
   return (
     <li aria-label={doc.name} className="flex flex-wrap gap-4 rounded-lg bg-raised p-3 text-[15px]">
-      {origin !== "" && <LinkCode link={link} label={`Code with the link of ${doc.name}`} />}
+      {reached && <LinkCode link={`${reached.origin}${path}`} label={`Code with the link of ${doc.name}`} />}
       <div className="flex min-w-0 flex-1 flex-col gap-2">
         <p>
           <strong>{doc.name}</strong>
@@ -100,7 +101,7 @@ function OneLink({
           </span>
         </p>
         <div className="flex flex-wrap gap-2">
-          <a className={button} href={link} target="_blank" rel="noopener noreferrer">
+          <a className={button} href={path} target="_blank" rel="noopener noreferrer">
             Open here <ExternalLink aria-hidden="true" className="size-4" />
           </a>
           <button
@@ -119,9 +120,10 @@ function OneLink({
             <span>End</span>
           </HoldButton>
         </div>
+        {reached?.isHereOnly && <HereOnly />}
         {code !== "" && (
           <p>
-            On the phone open <span className="font-mono">{origin}/table</span> and type{" "}
+            On the phone open <span className="font-mono">{reached?.origin}/table</span> and type{" "}
             <strong className="font-mono text-[20px] tracking-wider">{code}</strong>
             <span className="block text-second">Good once, for ten minutes.</span>
           </p>

@@ -38,6 +38,7 @@ export function loader({ context }: Route.LoaderArgs): DeskData {
     outputs: screens.outputs,
     plans: screens.plans,
     watchToken: links.watchToken,
+    addresses: services.addresses,
     hasPasscode: services.passcode.isSet,
     outputTokens: Object.fromEntries(screens.outputs.map(({ id }) => [id, links.tokenOfOutput(id)])),
     deskToken: liveTokenOf(caller, links),

@@ -1,9 +1,11 @@
 import { ExternalLink } from "lucide-react";
-import { useEffect, useState } from "react";
+import { useState } from "react";
 import { useRevalidator } from "react-router";
 import type { Output } from "../../core/venue/plan.ts";
 import { call } from "../api/call.ts";
 import { useDeskData } from "../desk/useDeskData.ts";
+import { useReachable } from "../desk/useReachable.ts";
+import { HereOnly } from "../ui/HereOnly.tsx";
 import { LinkCode } from "../ui/LinkCode.tsx";
 import { Monitors } from "./Monitors.tsx";
 
@@ -13,25 +15,26 @@ export function OpenWays({ output }: { output: Output }) {
   const { revalidate } = useRevalidator();
   const [pairCode, setPairCode] = useState("");
   const token = outputTokens[output.id];
-  const [origin, setOrigin] = useState("");
-  useEffect(() => setOrigin(location.origin), []);
-  const link = `${origin}/out/${token}`;
+  const reached = useReachable();
+  const path = `/out/${token}`;
   if (!token) return <p className="text-[15px] text-second">Its link is being made…</p>;
   return (
     <section aria-label="Open it" className="flex flex-col gap-3 rounded-lg border border-edge p-3">
       <h2 className="text-[15px] font-semibold">Open it on its device</h2>
       <div className="flex gap-3">
-        <LinkCode link={link} label={`Code with the link of ${output.name}`} />
+        {reached && (
+          <LinkCode link={`${reached.origin}${path}`} label={`Code with the link of ${output.name}`} />
+        )}
         <div className="flex min-w-0 flex-col gap-2 text-[15px]">
           <a
             className="inline-flex items-center gap-1.5 text-act hover:underline"
-            href={link}
+            href={path}
             target="_blank"
             rel="noopener noreferrer"
           >
             Open here <ExternalLink aria-hidden="true" className="size-4" />
           </a>
-          <Monitors link={link} name={output.name} />
+          <Monitors link={path} name={output.name} />
           <button
             type="button"
             className="min-h-8 self-start rounded-md bg-lifted px-3 hover:bg-edge"
@@ -43,9 +46,10 @@ export function OpenWays({ output }: { output: Output }) {
           >
             Short code
           </button>
+          {pairCode && reached?.isHereOnly && <HereOnly />}
           {pairCode && (
             <p>
-              On the device open <span className="font-mono">{origin}/screen</span> and type{" "}
+              On the device open <span className="font-mono">{reached?.origin}/screen</span> and type{" "}
               <strong className="font-mono text-[20px] tracking-wider">{pairCode}</strong>
               <span className="block text-second">Good once, for ten minutes.</span>
             </p>

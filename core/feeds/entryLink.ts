@@ -48,6 +48,43 @@ export function rowsOfLink(link: EntryLink, table: Table, keyColumn: string): En
 export const columnsOfLink = (link: EntryLink, table: Table): string[] =>
   link.columns.filter((name) => table.columns.includes(name));
 
+/** A table and the column that names its rows. */
+export interface NamedTable {
+  readonly table: Table;
+  readonly keyColumn: string;
+}
+
+/** A link after its table became another: columns and rows that were renamed where they stand are its own still. */
+export function linkAfter(link: EntryLink, before: NamedTable, after: NamedTable): EntryLink {
+  const ofColumn = renamed(before.table.columns, after.table.columns);
+  const ofRow = renamed(namesOf(before), namesOf(after));
+  const isSame = (names: readonly string[] | null, of: ReadonlyMap<string, string>) =>
+    names === null || !names.some((name) => of.has(name));
+  if (isSame(link.columns, ofColumn) && isSame(link.rows, ofRow)) return link;
+  return {
+    ...link,
+    columns: link.columns.map((name) => ofColumn.get(name) ?? name),
+    rows: link.rows && link.rows.map((name) => ofRow.get(name) ?? name),
+  };
+}
+
+const namesOf = ({ table, keyColumn }: NamedTable): string[] => {
+  const key = table.columns.indexOf(keyColumn);
+  return table.rows.map((cells) => cells[key] ?? "");
+};
+
+/** Old name → new one, of what stands where it stood and is called otherwise: what only changed places has its name still. */
+function renamed(before: readonly string[], after: readonly string[]): ReadonlyMap<string, string> {
+  const to = new Map<string, string>();
+  if (before.length !== after.length) return to;
+  const [known, now] = [new Set(before), new Set(after)];
+  for (const [at, name] of before.entries()) {
+    const other = after[at] ?? "";
+    if (name !== "" && other !== "" && !now.has(name) && !known.has(other)) to.set(name, other);
+  }
+  return to;
+}
+
 /** Why a link does not allow an edit; undefined where it does. */
 export function whyNotAllowed(link: EntryLink, edit: RowEdit): string | undefined {
   const has = (row: string | null) => row === null || link.rows === null || link.rows.includes(row);

@@ -30,6 +30,16 @@ export class BroughtPictures {
     this.#parts = parts;
   }
 
+  /** What the thing of the library is called that a feed's picture is; undefined where there is none. */
+  nameOf(feedId: string): string | undefined {
+    return this.#parts.media.find(itemOf(feedId))?.info.name;
+  }
+
+  /** Takes the picture of a feed in, in the place of the one before. */
+  keepOf(feedId: string, fileName: string, bytes: Uint8Array): Promise<BroughtPicture> {
+    return this.keep(itemOf(feedId), fileName, bytes);
+  }
+
   /** Takes a picture in, in the place of the one that came from there before. @param id of the thing in the library */
   async keep(id: string, fileName: string, bytes: Uint8Array): Promise<BroughtPicture> {
     const { media, library, now } = this.#parts;
@@ -59,5 +69,8 @@ export class BroughtPictures {
     }
   }
 }
+
+const LONGEST_ID = 60;
+const itemOf = (feedId: string): string => `of-${feedId}`.slice(0, LONGEST_ID);
 
 const NO_POSTER = new Uint8Array();

@@ -40,7 +40,10 @@ const DOC = feedDocSchema.parse({
 });
 const GOOD = "street,lanterns\nRopewalk,142\nKiln Lane,97\n";
 
-const NO_PICTURES = { keep: async () => ({ problem: "There is no library here." }) };
+const NO_PICTURES = {
+  keepOf: async () => ({ problem: "There is no library here." }),
+  nameOf: () => undefined,
+};
 
 let db: Db;
 let store: FeedStore;

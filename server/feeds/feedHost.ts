@@ -12,7 +12,7 @@ import { log } from "../log/log.ts";
 import { SerialQueue } from "../queue/serialQueue.ts";
 import type { FeedStore, StoredFeed } from "../store/feedStore.ts";
 import { askAddress, isAllowed, NO_MARKS } from "./askAddress.ts";
-import { type HeldTo, type ReadFeedParts, readFeed } from "./readFeed.ts";
+import { type HeldTo, pictureTable, type ReadFeedParts, readFeed } from "./readFeed.ts";
 import { newFeed, type RunningFeed, viewOf } from "./runningFeed.ts";
 import type { WatchedFolder } from "./watchedFolder.ts";
 
@@ -246,6 +246,15 @@ export class FeedHost {
     if (!feed) return;
     Object.assign(feed, { revision, doc });
     this.#hasNewGood(feed, good);
+  }
+
+  /** Things of the library may be called otherwise now: pages find the pictures of feeds by what they are called. */
+  followNames(): void {
+    for (const feed of this.#feeds.values()) {
+      if (feed.doc.format.kind !== "picture" || !feed.good) continue;
+      const name = this.#parts.pictures.nameOf(feed.id);
+      if (name !== undefined) this.#setGood(feed, pictureTable(name), feed.good.kinds, false);
+    }
   }
 
   async close(): Promise<void> {

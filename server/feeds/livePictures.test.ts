@@ -130,13 +130,17 @@ test("a picture that is a feed is a thing of the library; pages follow it on air
   expect(pictureOn("follows")).toBe(second.hash);
   expect(await bring(whole)).toBeUndefined();
   expect(pictureOn("follows")).toBe(named("poster.png").hash);
+  // Called otherwise in the library it is the same still.
+  await show.services.library.describe(first.id, { name: "The poster", folder: "", tags: [] }, "desk");
+  expect(feeds.findTable("poster")?.table.rows).toEqual([["The poster"]]);
+  expect(pictureOn("follows")).toBe(named("The poster").hash);
 });
 
 test("what is called the same in the library already is not found in its place; what is no picture does not come in", async () => {
   const { feeds, media } = show.services;
-  await makeFeed("second", { kind: "picture" }, "poster.png");
+  await makeFeed("second", { kind: "picture" }, "The poster");
   expect(await feeds.upload("second", "poster.png", png("#ffaa00"))).toBeUndefined();
-  expect(feeds.findTable("second")?.table.rows).toEqual([["poster.png (2)"]]);
+  expect(feeds.findTable("second")?.table.rows).toEqual([["The poster (2)"]]);
   await makeFeed("no-picture", { kind: "picture" });
   const clip = media.readFile(named("Paper boat").info.file) ?? new Uint8Array();
   const count = media.list().length;

@@ -2,6 +2,7 @@ import { type Accepted, acceptTable, type TableShape } from "../../core/feeds/ac
 import { columnRuleSchema, type FeedDoc } from "../../core/feeds/feed.ts";
 import { type FeedFault, wholeFault } from "../../core/feeds/feedFault.ts";
 import type { GoodTable } from "../../core/feeds/goodTable.ts";
+import type { Table } from "../../core/feeds/table.ts";
 import { type Aside, AsideFailed } from "../aside/aside.ts";
 import { log } from "../log/log.ts";
 import type { BroughtPictures } from "./broughtPictures.ts";
@@ -21,7 +22,7 @@ export interface ReadFeedParts {
   /** Reads tables beside the server's own thread. */
   readonly thread: Aside;
   /** Takes in what is no table but a picture. */
-  readonly pictures: Pick<BroughtPictures, "keep">;
+  readonly pictures: Pick<BroughtPictures, "keepOf" | "nameOf">;
 }
 
 /** Reads what has come for a feed. */
@@ -56,15 +57,16 @@ async function readPicture(
   bytes: Uint8Array,
   pictures: ReadFeedParts["pictures"],
 ): Promise<FeedRead> {
-  const brought = await pictures.keep(`of-${id}`.slice(0, LONGEST_ID), fileNameOf(doc), bytes);
+  const brought = await pictures.keepOf(id, fileNameOf(doc), bytes);
   if ("problem" in brought) return { fault: wholeFault("unreadable", brought.problem) };
-  const read = acceptTable(
-    null,
-    { columns: [PICTURE_COLUMN], rows: [[brought.name]] },
-    { rules: PICTURE_RULES, keyColumn: "", mostRows: 1 },
-  );
+  const read = acceptTable(null, pictureTable(brought.name), {
+    ...{ rules: PICTURE_RULES, keyColumn: "", mostRows: 1 },
+  });
   return "fault" in read ? read : { ...read, isOther: brought.isOther };
 }
+
+/** The table of a feed that is a picture. */
+export const pictureTable = (name: string): Table => ({ columns: [PICTURE_COLUMN], rows: [[name]] });
 
 /** What a picture is called when it comes into the library: as its file is. */
 function fileNameOf({ name, source }: FeedDoc): string {
@@ -80,7 +82,6 @@ function fileNameOf({ name, source }: FeedDoc): string {
 }
 
 const LINE_END = 0x0a;
-const LONGEST_ID = 60;
 const PICTURE_COLUMN = "picture";
 const PICTURE_RULES = { [PICTURE_COLUMN]: columnRuleSchema.parse({ kind: "picture" }) };
 

@@ -188,6 +188,34 @@ describe("a link to a table", () => {
     expect((await show.services.tables.changesOf(TABLE, 1))[0]?.by).toBe("Mara at the door");
   });
 
+  test("goes along when its row or column is renamed, and back with an undo; what only moves, or is another's name, is not its own", async () => {
+    const link = await linkOf({ mayMove: true });
+    const now = () => {
+      const found = show.services.links.findEntry(link.id);
+      if (!found) throw new Error("the link ended");
+      return found;
+    };
+    const shown = () => tableOfLink(show.services.feeds, now())?.rows;
+    const rename = (was: string, to: string): TableEdit => ({
+      ...{ kind: "setCells", row: 0, column: 0 },
+      ...{ was: [[was]], cells: [[to]] },
+    });
+    expect(await edit(rename("Ropewalk", "Rope Loft"))).toEqual(DONE);
+    expect(shown()).toEqual([{ name: "Rope Loft", cells: ["12"] }]);
+    expect(await edit({ kind: "renameColumn", from: "number", to: "points" })).toEqual(DONE);
+    expect(now().doc).toMatchObject({ rows: ["Rope Loft"], columns: ["points"] });
+    expect(await undo()).toEqual(DONE);
+    expect(await undo()).toEqual(DONE);
+    expect(now().doc).toMatchObject({ rows: ["Ropewalk"], columns: ["number"] });
+    // As it was stored, too.
+    const stored = await show.db.selectFrom("entry_link").select("doc").where("id", "=", link.id).execute();
+    expect(JSON.parse(stored[0]?.doc ?? "{}")).toMatchObject({ rows: ["Ropewalk"], columns: ["number"] });
+    expect(await edit({ kind: "moveRow", from: 0, to: 1, was: ["Ropewalk", "12"] })).toEqual(DONE);
+    expect(now().doc.rows).toEqual(["Ropewalk"]);
+    expect(await edit({ kind: "removeRows", at: 1, was: [["Ropewalk", "12"]] })).toEqual(DONE);
+    expect([shown(), now().doc.rows]).toEqual([[], ["Ropewalk"]]);
+  });
+
   test("opens no live channel and no still, and nothing at all once it has ended", async () => {
     const { links, sessions } = show.services;
     const link = await linkOf({ mayMove: true });

@@ -1,10 +1,12 @@
 import { acceptTable } from "../../core/feeds/acceptTable.ts";
 import { describeEdit } from "../../core/feeds/describeEdit.ts";
+import { linkAfter } from "../../core/feeds/entryLink.ts";
 import type { FeedDoc } from "../../core/feeds/feed.ts";
 import type { GoodTable } from "../../core/feeds/goodTable.ts";
 import type { TableChange, TableEditOutcome } from "../../core/feeds/tableChange.ts";
 import { editTable, type TableEdit } from "../../core/feeds/tableEdit.ts";
 import type { FeedStore } from "../store/feedStore.ts";
+import type { LinkStore } from "../store/linkStore.ts";
 import type { EditedTable, FeedHost } from "./feedHost.ts";
 
 const MOST_UNDONE = 50;
@@ -27,6 +29,8 @@ interface Undo {
 export interface VenueTablesParts {
   readonly feeds: FeedHost;
   readonly store: FeedStore;
+  /** Links of phones to tables. */
+  readonly links: Pick<LinkStore, "entries" | "changeEntry">;
   readonly now: () => number;
 }
 
@@ -99,7 +103,7 @@ export class VenueTables {
 
   async #become(
     feedId: string,
-    { revision, doc: before }: EditedTable,
+    { revision, doc: before, good: was }: EditedTable,
     doc: FeedDoc,
     good: GoodTable,
     change: Omit<TableChange, "atMs">,
@@ -108,6 +112,15 @@ export class VenueTables {
     const isOther = JSON.stringify(doc) !== JSON.stringify(before);
     const now = { revision: isOther ? revision + 1 : revision, doc, good: { ...good, atMs } };
     await this.#parts.store.saveTable(feedId, now, { ...change, atMs });
+    for (const link of this.#parts.links.entries()) {
+      if (link.doc.feedId !== feedId) continue;
+      const after = linkAfter(
+        link.doc,
+        { table: was.table, keyColumn: before.keyColumn },
+        { table: good.table, keyColumn: doc.keyColumn },
+      );
+      if (after !== link.doc) await this.#parts.links.changeEntry(link.id, after);
+    }
     this.#parts.feeds.tableIsNow(feedId, now);
   }
 }

@@ -70,6 +70,8 @@ export interface Services
   /** Lets go of what is old. */
   readonly compaction: Compaction;
   readonly buildId: string;
+  /** By which it can be reached, the nearest first. */
+  readonly addresses: readonly string[];
   readonly now: () => number;
   /** Ends what runs by itself; what is not written yet is written. */
   readonly close: () => Promise<void>;
@@ -90,6 +92,8 @@ export interface ServiceOptions {
   readonly aside?: Aside;
   /** Where pictures and clips are kept. */
   readonly mediaFolder: string;
+  /** By which the server can be reached, the nearest first. */
+  readonly addresses?: readonly string[];
   /** A folder whose files feeds may read; none when not said. */
   readonly feedFolder?: string;
   /** Hosts that feeds may ask, each a name or a name and a port. */
@@ -163,7 +167,7 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
     hosts: options.feedHosts ?? [],
     now,
   });
-  const tables = new VenueTables({ feeds, store: feedStore, now });
+  const tables = new VenueTables({ feeds, store: feedStore, links, now });
   const comments = await CommentHost.open({ store: commentStore, feeds, tables, pictures, media, now });
   const bindings = new LiveBindings({
     feeds,
@@ -235,7 +239,10 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
     greeting: () => setAsideSentence(setAside.rows),
     ...(rehearsalWaitsMs !== undefined && { rehearsalWaitsMs }),
   });
-  media.onChange(() => bindings.refill());
+  media.onChange(() => {
+    feeds.followNames();
+    bindings.refill();
+  });
   venue.onChange(() => bindings.refill());
   // After what is on air is known: a cue that is the same has its very content.
   rundown.compileAll();
@@ -265,6 +272,7 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
     editScreens: createScreensEditor(screens, links, host, designs.list("outfit")[0]?.id ?? ""),
     editEvenings: createEveningsEditor(evenings, rundown, designs, () => live.hosts(), now),
     buildId,
+    addresses: options.addresses ?? [],
     now,
     close: async () => {
       live.close();

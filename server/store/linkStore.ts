@@ -92,6 +92,18 @@ export class LinkStore {
     return token;
   }
 
+  /** The same link means other rows or columns. */
+  async changeEntry(id: string, doc: EntryLink): Promise<void> {
+    const link = this.findEntry(id);
+    if (!link) return;
+    await this.#db
+      .updateTable("entry_link")
+      .set({ doc: writeStored(entryLinkKind, doc) })
+      .where("token", "=", link.token)
+      .execute();
+    this.#links.set(link.token, { ...link, doc });
+  }
+
   /** It opens nothing from now on. */
   async endEntry(id: string): Promise<void> {
     const link = this.findEntry(id);
