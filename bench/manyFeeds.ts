@@ -8,6 +8,7 @@ import { RunningShow } from "../e2e/support/runningShow.ts";
 import { openShow } from "../test-support/openShow.ts";
 import { Client, deskToken, until } from "./client.ts";
 import { printValue } from "./distribution.ts";
+import { heapMiB } from "./heapMiB.ts";
 import { residentMiB } from "./residentMiB.ts";
 
 const FEEDS = 20;
@@ -15,6 +16,7 @@ const EVERY_MS = 100;
 const ROWS = 30;
 const MINUTES = 10;
 const SAMPLE_MS = 5_000;
+const HEAP_AT_MINUTES = [2, 6, MINUTES];
 const SAMPLES_PER_MINUTE = 60_000 / SAMPLE_MS;
 
 /** Twenty addresses that are asked ten times a second and answer otherwise each time, with a page on each and a desk open: memory. */
@@ -27,16 +29,23 @@ export async function benchManyFeeds(): Promise<void> {
   });
   await new Promise<void>((resolve) => source.listen(0, "127.0.0.1", resolve));
   const host = `127.0.0.1:${(source.address() as AddressInfo).port}`;
-  const show = new RunningShow(true, { args: ["--feed-host", host] });
+  const show = new RunningShow(true, {
+    args: ["--feed-host", host],
+    env: { NODE_OPTIONS: "--inspect=127.0.0.1:0" },
+    isQuiet: true,
+  });
   await fill(show, host);
   await show.start();
   const desk = new Client(show.base, await deskToken(show.base), "bench-many-feeds");
   await until(() => desk.welcomes === 1);
   const [askedFrom, workedFrom, from] = [asked, workedMs(show.processId), performance.now()];
+  const inspector = /ws:\/\/\S+/.exec(show.said)?.[0] ?? "";
   const samples: number[] = [];
+  const heaps: number[] = [];
   while (samples.length < MINUTES * SAMPLES_PER_MINUTE) {
     await new Promise((resolve) => setTimeout(resolve, SAMPLE_MS));
     samples.push(residentMiB(show.processId));
+    if (HEAP_AT_MINUTES.includes(samples.length / SAMPLES_PER_MINUTE)) heaps.push(await heapMiB(inspector));
   }
   const ms = performance.now() - from;
   const minute = (number: number) =>
@@ -58,7 +67,14 @@ export async function benchManyFeeds(): Promise<void> {
   );
   for (const number of [1, 2, 5, MINUTES])
     printValue(`… resident, middle of minute ${number}`, "MiB", minute(number), "");
-  printValue("… growth from minute 2 to the last", "%", (minute(MINUTES) / minute(2) - 1) * 100, "flat");
+  for (const [i, heap] of heaps.entries())
+    printValue(`… heap after a collection, minute ${HEAP_AT_MINUTES[i]}`, "MiB", heap, "");
+  printValue(
+    "… growth of it from the first to the last",
+    "%",
+    ((heaps.at(-1) as number) / (heaps[0] as number) - 1) * 100,
+    "flat",
+  );
   printValue("… the database at the end", "MiB", statSync(show.databaseFile).size / 2 ** 20, "");
   desk.end();
   await show.stop();

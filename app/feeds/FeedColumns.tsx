@@ -4,6 +4,7 @@ import { type ColumnRule, columnRuleSchema, type FeedDoc } from "../../core/feed
 import type { FeedView } from "../../core/feeds/feedView.ts";
 import { MOST_ROWS } from "../../core/feeds/table.ts";
 import { NumberBox } from "../ui/NumberBox.tsx";
+import { StaleAfter } from "./StaleAfter.tsx";
 
 const ANY = columnRuleSchema.parse({});
 const box = "min-h-9 rounded-md border border-edge-strong bg-ground px-2 text-[15px]";
@@ -119,21 +120,7 @@ export function FeedColumns({
           />
           rows
         </span>
-        <span className="flex items-center gap-2">
-          <label htmlFor="feed-stale" className="text-second">
-            Stale when nothing new came for
-          </label>
-          <NumberBox
-            id="feed-stale"
-            value={doc.staleAfterMs === null ? null : doc.staleAfterMs / 1_000}
-            min={1}
-            max={86_400}
-            className="w-24"
-            onSave={(seconds) => onSave({ staleAfterMs: seconds * 1_000 })}
-            onClear={() => onSave({ staleAfterMs: null })}
-          />
-          s
-        </span>
+        <StaleAfter staleAfterMs={doc.staleAfterMs} onSave={onSave} />
         <span className="flex items-center gap-2">
           <label htmlFor="feed-order" className="text-second">
             Rows are picked in the order of

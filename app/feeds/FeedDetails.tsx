@@ -12,6 +12,7 @@ import { formatTimeOfDay } from "../ui/format.ts";
 import { HoldButton } from "../ui/HoldButton.tsx";
 import { fieldClass } from "../ui/Labelled.tsx";
 import { FeedColumns } from "./FeedColumns.tsx";
+import { FeedPicture } from "./FeedPicture.tsx";
 import { FeedReading } from "./FeedReading.tsx";
 import { FeedTable } from "./FeedTable.tsx";
 import type { FeedPlaces } from "./feedPlaces.ts";
@@ -25,6 +26,7 @@ const button = "flex min-h-9 items-center gap-2 rounded-md bg-lifted px-3 text-[
 export function FeedDetails({ feed, places }: { feed: FeedView; places: FeedPlaces }) {
   const { doc } = feed;
   const isTable = doc.source.kind === "table";
+  const isPicture = doc.format.kind === "picture" && !isTable;
   const store = useDeskStore();
   const { cues } = useDesk("cues");
   const [name, setName] = useState(doc.name);
@@ -118,12 +120,14 @@ export function FeedDetails({ feed, places }: { feed: FeedView; places: FeedPlac
       )}
       {isTable ? (
         <TableGrid feed={feed} onSave={(change) => void save(change)} />
+      ) : isPicture ? (
+        <FeedPicture feed={feed} onSave={(change) => void save(change)} />
       ) : (
         <FeedTable feed={feed} onKey={(keyColumn) => void save({ keyColumn })} />
       )}
       <div className="grid grid-cols-2 gap-x-8 gap-y-5 max-[1500px]:grid-cols-1">
         {!isTable && <FeedReading feed={feed} places={places} onSave={(change) => void save(change)} />}
-        <FeedColumns feed={feed} onSave={(change) => void save(change)} />
+        {!isPicture && <FeedColumns feed={feed} onSave={(change) => void save(change)} />}
       </div>
       {isTable && <TableWork feed={feed} />}
       <section aria-label="Pages that it fills">
@@ -159,7 +163,7 @@ function Facts({ feed }: { feed: FeedView }) {
   const trouble = feedTrouble(feed);
   const facts = [
     ["From", sourceWords(feed.doc.source)],
-    ["Rows", String(feed.rows)],
+    ...(feed.doc.format.kind === "picture" ? [] : ([["Rows", String(feed.rows)]] as const)),
     ["Changed", changed],
     // Hands change a table as they like; what is read has a rhythm.
     ...(feed.doc.source.kind === "table"

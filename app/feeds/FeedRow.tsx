@@ -45,7 +45,12 @@ function Since({ feed }: { feed: FeedView }) {
     "nothing read yet"
   ) : (
     <>
-      {feed.rows} {feed.rows === 1 ? "row" : "rows"} · changed <span className="tabular-nums">{ago}</span>
+      {rowCountWords(feed)} · changed <span className="tabular-nums">{ago}</span>
     </>
   );
+}
+
+function rowCountWords({ doc, rows }: FeedView): string {
+  if (doc.format.kind === "picture") return "a picture";
+  return `${rows} ${rows === 1 ? "row" : "rows"}`;
 }

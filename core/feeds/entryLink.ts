@@ -64,7 +64,7 @@ export function linkAfter(link: EntryLink, before: NamedTable, after: NamedTable
   return {
     ...link,
     columns: link.columns.map((name) => ofColumn.get(name) ?? name),
-    rows: link.rows && link.rows.map((name) => ofRow.get(name) ?? name),
+    rows: link.rows?.map((name) => ofRow.get(name) ?? name) ?? null,
   };
 }
 

@@ -3,6 +3,7 @@ import { Popover } from "radix-ui";
 import { useState } from "react";
 import { Link } from "react-router";
 import type { Binding, Bindings } from "../../../../core/feeds/binding.ts";
+import type { FeedView } from "../../../../core/feeds/feedView.ts";
 import type { FieldDef } from "../../../../core/scene/fieldSet.ts";
 import { useDesk } from "../../../desk/deskContext.ts";
 import { makeBinding, takesRows } from "./makeBinding.ts";
@@ -18,6 +19,10 @@ export function BindButton({
   onBind: (binding: Binding) => void;
 }) {
   const { feeds } = useDesk("feeds");
+  const isLikely = (feed: FeedView, column: string) =>
+    field.kind === "picture" && feed.kinds[column] === "picture";
+  const hasLikely = (feed: FeedView) => feed.columns.some((column) => isLikely(feed, column));
+  const likelyFirst = [...feeds.filter(hasLikely), ...feeds.filter((feed) => !hasLikely(feed))];
   const [isOpen, setIsOpen] = useState(false);
   const choose = (binding: Binding) => {
     setIsOpen(false);
@@ -50,7 +55,7 @@ export function BindButton({
             </p>
           )}
           <ul className="flex flex-col gap-3">
-            {feeds.map((feed) => (
+            {likelyFirst.map((feed) => (
               <li key={feed.id}>
                 <p className="mb-1 text-[14px] text-second">{feed.doc.name}</p>
                 <div className="flex flex-wrap gap-1.5">
@@ -68,7 +73,7 @@ export function BindButton({
                       key={column}
                       type="button"
                       onClick={() => choose(makeBinding(field.kind, feed, column, bindings))}
-                      className="min-h-9 rounded-md bg-lifted px-3 text-[15px] hover:bg-edge"
+                      className={`min-h-9 rounded-md px-3 text-[15px] ${isLikely(feed, column) ? "border border-act text-act hover:bg-act-ground" : "bg-lifted hover:bg-edge"}`}
                     >
                       {column}
                     </button>
