@@ -2,8 +2,8 @@ import { spawnSync } from "node:child_process";
 import { createHash } from "node:crypto";
 import { writeFileSync } from "node:fs";
 import { join } from "node:path";
-import { createCanvas } from "@napi-rs/canvas";
 import type { Page } from "@playwright/test";
+import { plainPicture } from "../test-support/plainPicture.ts";
 import { mulberry } from "../test-support/random.ts";
 import type { RunningShow } from "./support/runningShow.ts";
 import {
@@ -299,14 +299,7 @@ test("a feed is made from a file that is brought, shows what was found in it, an
   await expect(table.getByRole("cell", { name: "zwölf" })).toBeVisible();
 });
 
-/** A picture of one colour. */
-function poster(color: string): Uint8Array {
-  const canvas = createCanvas(320, 180);
-  const context = canvas.getContext("2d");
-  context.fillStyle = color;
-  context.fillRect(0, 0, 320, 180);
-  return canvas.toBuffer("image/png");
-}
+const poster = (color: string) => plainPicture(color, 320, 180);
 
 test("a picture file that is saved elsewhere changes the picture of a page on air, and what is half a picture does not", async ({
   page,

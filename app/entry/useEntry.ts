@@ -10,6 +10,7 @@ import {
   withEdit,
 } from "../../core/feeds/entryQueue.ts";
 import type { RowEdit } from "../../core/feeds/tableEdit.ts";
+import { Deadline } from "../../core/time/deadline.ts";
 import { ask, send } from "../api/call.ts";
 import type { Calls } from "../api/calls.ts";
 import { newId } from "../api/newId.ts";
@@ -86,8 +87,16 @@ type Step =
     };
 
 /** Sends the oldest of what waits, or else asks how the table is. */
-async function step(token: string, { queue }: EntryState, end: AbortSignal): Promise<Step> {
-  const signal = AbortSignal.any([end, AbortSignal.timeout(ASK_WITHIN_MS)]);
+async function step(token: string, state: EntryState, end: AbortSignal): Promise<Step> {
+  const deadline = new Deadline(ASK_WITHIN_MS, end);
+  try {
+    return await stepWithin(token, state, deadline.signal);
+  } finally {
+    deadline.done();
+  }
+}
+
+async function stepWithin(token: string, { queue }: EntryState, signal: AbortSignal): Promise<Step> {
   const address = `/table/${token}/rows`;
   const [oldest] = queue;
   if (!oldest) {

@@ -1,3 +1,4 @@
+import { Deadline } from "../../core/time/deadline.ts";
 import { LARGEST_FEED_BYTES } from "../files/tables/readTable.ts";
 
 /** What a server said of itself when it answered last: it is asked only for what is newer. */
@@ -41,8 +42,7 @@ export async function askAddress(
     signal,
   }: { readonly longestMs?: number; readonly signal?: AbortSignal } = {},
 ): Promise<Asked> {
-  const timeout = AbortSignal.timeout(longestMs);
-  const ends = signal ? AbortSignal.any([timeout, signal]) : timeout;
+  const deadline = new Deadline(longestMs, signal);
   let url = new URL(address);
   try {
     for (let hops = 0; hops <= MOST_REDIRECTS; hops++) {
@@ -55,7 +55,7 @@ export async function askAddress(
         };
       const response = await fetch(url, {
         redirect: "manual",
-        signal: ends,
+        signal: deadline.signal,
         headers: {
           ...(marks.etag && { "If-None-Match": marks.etag }),
           ...(marks.lastModified && { "If-Modified-Since": marks.lastModified }),
@@ -85,9 +85,11 @@ export async function askAddress(
     }
     return { gone: `it sends on more than ${MOST_REDIRECTS} times.` };
   } catch {
-    if (timeout.aborted)
+    if (deadline.isLate)
       return { gone: `“${url.host}” did not answer in full within ${longestMs / 1_000} s.` };
     return { gone: `“${url.host}” cannot be reached.` };
+  } finally {
+    deadline.done();
   }
 }
 

@@ -1,4 +1,3 @@
-import { createCanvas } from "@napi-rs/canvas";
 import { afterAll, beforeAll, expect, test } from "vitest";
 import { type Binding, bindingSchema } from "../../core/feeds/binding.ts";
 import { feedDocSchema } from "../../core/feeds/feed.ts";
@@ -7,17 +6,12 @@ import { PAGE_ANCHOR } from "../../core/rundown/steps.ts";
 import { pageTable } from "../../core/values/liveChain.ts";
 import { DESK } from "../../test-support/contents.ts";
 import { type OpenShow, openShow } from "../../test-support/openShow.ts";
+import { plainPicture } from "../../test-support/plainPicture.ts";
 
 let show: OpenShow;
 let takes = 0;
 
-const png = (color: string): Uint8Array => {
-  const canvas = createCanvas(16, 9);
-  const context = canvas.getContext("2d");
-  context.fillStyle = color;
-  context.fillRect(0, 0, 16, 9);
-  return canvas.toBuffer("image/png");
-};
+const png = (color: string) => plainPicture(color, 16, 9);
 const makeFeed = (id: string, format: object, fileName = `${id}.png`) =>
   show.services.feeds.save(
     id,

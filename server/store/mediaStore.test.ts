@@ -1,11 +1,11 @@
 import { mkdtempSync, readFileSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
-import { createCanvas } from "@napi-rs/canvas";
 import { afterAll, beforeAll, describe, expect, test, vi } from "vitest";
 import wawoff2 from "wawoff2";
 import type { ReadyCue } from "../../core/rundown/readyCue.ts";
 import { type OpenShow, openShow } from "../../test-support/openShow.ts";
+import { plainPicture } from "../../test-support/plainPicture.ts";
 
 const folder = mkdtempSync(join(tmpdir(), "vesko-media-test-"));
 const databaseFile = join(folder, "show.db");
@@ -18,13 +18,7 @@ afterAll(async () => {
   rmSync(folder, { recursive: true });
 });
 
-const png = (color: string) => {
-  const canvas = createCanvas(30, 20);
-  const context = canvas.getContext("2d");
-  context.fillStyle = color;
-  context.fillRect(0, 0, 30, 20);
-  return canvas.toBuffer("image/png");
-};
+const png = (color: string) => plainPicture(color, 30, 20);
 const hold = (bytes: Uint8Array) => show.services.media.incoming.hold(bytes);
 const add = async (id: string, bytes: Uint8Array, name = "a file.png") =>
   show.services.media.add({ id, name, file: await hold(bytes), poster: new Uint8Array(), key: null }, 1_000);
