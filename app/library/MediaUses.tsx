@@ -31,6 +31,7 @@ export function MediaUses({ uses }: { uses: readonly MediaUse[] }) {
               , a template
             </>
           )}
+          {use.kind === "feed" && <>“{use.name}”, the feed that it comes from</>}
           {use.kind === "evening" && (
             <>
               {use.cues} {use.cues === 1 ? "cue" : "cues"} of “{use.name}”

@@ -2,5 +2,7 @@
 export type MediaUse =
   | { readonly kind: "cue"; readonly cueId: string; readonly title: string }
   | { readonly kind: "template"; readonly templateId: string; readonly name: string }
+  /** Its file comes from there. */
+  | { readonly kind: "feed"; readonly name: string }
   /** Another evening than the open one. */
   | { readonly kind: "evening"; readonly name: string; readonly cues: number };

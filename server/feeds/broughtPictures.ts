@@ -32,12 +32,12 @@ export class BroughtPictures {
 
   /** What the thing of the library is called that a feed's picture is; undefined where there is none. */
   nameOf(feedId: string): string | undefined {
-    return this.#parts.media.find(itemOf(feedId))?.info.name;
+    return this.#parts.media.find(pictureOfFeed(feedId))?.info.name;
   }
 
   /** Takes the picture of a feed in, in the place of the one before. */
   keepOf(feedId: string, fileName: string, bytes: Uint8Array): Promise<BroughtPicture> {
-    return this.keep(itemOf(feedId), fileName, bytes);
+    return this.keep(pictureOfFeed(feedId), fileName, bytes);
   }
 
   /** Takes a picture in, in the place of the one that came from there before. @param id of the thing in the library */
@@ -71,6 +71,7 @@ export class BroughtPictures {
 }
 
 const LONGEST_ID = 60;
-const itemOf = (feedId: string): string => `of-${feedId}`.slice(0, LONGEST_ID);
+/** The thing of the library that a feed's picture is. */
+export const pictureOfFeed = (feedId: string): string => `of-${feedId}`.slice(0, LONGEST_ID);
 
 const NO_POSTER = new Uint8Array();

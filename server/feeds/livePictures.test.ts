@@ -7,6 +7,7 @@ import { pageTable } from "../../core/values/liveChain.ts";
 import { DESK } from "../../test-support/contents.ts";
 import { type OpenShow, openShow } from "../../test-support/openShow.ts";
 import { plainPicture } from "../../test-support/plainPicture.ts";
+import { usesHere } from "../host/mediaUses.ts";
 
 let show: OpenShow;
 let takes = 0;
@@ -106,6 +107,11 @@ test("a picture that is a feed is a thing of the library; pages follow it on air
   expect(pictureOn("follows")).toBe(first.hash);
   bindings.freeze("frozen", true, 1);
   await take("follows");
+  expect(usesHere(show.services).get(first.id)).toEqual([
+    { kind: "cue", cueId: "follows", title: "x" },
+    { kind: "cue", cueId: "frozen", title: "x" },
+    { kind: "feed", name: "poster" },
+  ]);
   const before = feeds.find("poster")?.version ?? 0;
   expect(await bring(png("#00aa00"))).toBeUndefined();
   const second = named("poster.png");

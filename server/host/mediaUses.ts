@@ -1,19 +1,31 @@
 import { mediaNamedBy } from "../../core/scene/templateMedia.ts";
+import { pageTable, picturesNamed } from "../../core/values/liveChain.ts";
 import type { MediaUse } from "../../core/wire/mediaUses.ts";
+import { pictureOfFeed } from "../feeds/broughtPictures.ts";
+import type { FeedHost } from "../feeds/feedHost.ts";
 import type { Rundown } from "../rundown/rundown.ts";
 import { type DesignStore, docOf } from "../store/designStore.ts";
 import type { EveningStore } from "../store/eveningStore.ts";
 import type { MediaStore } from "../store/mediaStore.ts";
+import type { ValueHost } from "./valueHost.ts";
 
 interface Parts {
   readonly rundown: Rundown;
   readonly evenings: EveningStore;
   readonly designs: DesignStore;
   readonly media: MediaStore;
+  readonly values: ValueHost;
+  readonly feeds: FeedHost;
 }
 
 /** Where the things of the library are used in the open evening and in templates: id → uses. */
-export function usesHere({ rundown, designs, media }: Parts): ReadonlyMap<string, readonly MediaUse[]> {
+export function usesHere({
+  rundown,
+  designs,
+  media,
+  values,
+  feeds,
+}: Omit<Parts, "evenings">): ReadonlyMap<string, readonly MediaUse[]> {
   const uses = new Map<string, MediaUse[]>();
   const add = (id: string, use: MediaUse) => {
     const list = uses.get(id) ?? [];
@@ -26,6 +38,17 @@ export function usesHere({ rundown, designs, media }: Parts): ReadonlyMap<string
       for (const id of new Set(Object.values(doc.values)))
         if (media.find(id)) add(id, { kind: "cue", cueId, title: titles.get(cueId) ?? "a cue" });
   const byHash = new Map(media.list().map(({ hash, id }) => [hash, id]));
+  for (const { cueId, hash, content } of rundown.ready()) {
+    const given = values.values.tables[pageTable({ cueId, content: hash })] ?? {};
+    for (const picture of new Set(Object.values(given).flatMap(picturesNamed))) {
+      const id = byHash.get(picture);
+      if (id !== undefined) add(id, { kind: "cue", cueId, title: content.title });
+    }
+  }
+  for (const { id: feedId, doc } of feeds.views()) {
+    const id = pictureOfFeed(feedId);
+    if (doc.format.kind === "picture" && media.find(id)) add(id, { kind: "feed", name: doc.name });
+  }
   for (const design of designs.list("template")) {
     const doc = docOf(design);
     for (const hash of mediaNamedBy(doc)) {
@@ -37,7 +60,10 @@ export function usesHere({ rundown, designs, media }: Parts): ReadonlyMap<string
 }
 
 /** In which other evenings something of the library is used, and by how many cues. */
-export async function usesInOtherEvenings({ evenings }: Parts, id: string): Promise<readonly MediaUse[]> {
+export async function usesInOtherEvenings(
+  { evenings }: Pick<Parts, "evenings">,
+  id: string,
+): Promise<readonly MediaUse[]> {
   const uses: MediaUse[] = [];
   for (const evening of await evenings.list()) {
     if (evening.isDeleted || evening.id === evenings.open.id) continue;
