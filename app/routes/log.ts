@@ -11,10 +11,12 @@ export const middleware = [only("desk")];
 /** Lines shown: an evening has some hundreds. */
 const MOST_LINES = 1_000;
 
-/** What was done, on the air or in the rehearsal: the latest lines, in order. */
+/** What was done, on the air, in the rehearsal or to tables: the latest lines, in order. */
 export async function loader({ request, context }: Route.LoaderArgs) {
-  const { airLog, live, contents, show, screens } = getServices(context);
-  const isRehearsal = new URL(request.url).searchParams.get("of") === "rehearsal";
+  const { airLog, live, contents, show, screens, tables } = getServices(context);
+  const of = new URL(request.url).searchParams.get("of");
+  if (of === "tables") return tell("/log", { lines: await tables.story(MOST_LINES) });
+  const isRehearsal = of === "rehearsal";
   const { rehearsal } = live;
   const log = isRehearsal ? rehearsal.log.slice(-MOST_LINES) : await airLog.latest(MOST_LINES);
   // What was only rehearsed is not stored.

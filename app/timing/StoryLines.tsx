@@ -5,11 +5,23 @@ import type { DeskSnapshot } from "../desk/deskSnapshot.ts";
 import { useLocale } from "../desk/useLocale.ts";
 import { formatTimeOfDay } from "../ui/format.ts";
 
-/** What was done, the latest first: on the air, or in the rehearsal, which has a log of its own. */
-export function StoryLines({ desk }: { desk: Pick<DeskSnapshot, "channel" | "state"> }) {
-  const { channel, state } = desk;
+const LOGS = {
+  air: { name: "On the air", none: "Nothing was done yet." },
+  rehearsal: { name: "In rehearsal", none: "Nothing was rehearsed since the server started." },
+  tables: { name: "In tables", none: "Nobody has changed a table yet." },
+} as const;
+type LogName = keyof typeof LOGS;
+const LOG_NAMES = Object.keys(LOGS) as readonly LogName[];
+
+/** What was done, the latest first: on the air, in the rehearsal, which has a log of its own, or to tables. */
+export function StoryLines({ desk }: { desk: Pick<DeskSnapshot, "channel" | "state" | "feeds"> }) {
+  const { channel, state, feeds } = desk;
+  const tableVersions = feeds.reduce(
+    (sum, { doc, version }) => sum + (doc.source.kind === "table" ? version : 0),
+    0,
+  );
   const locale = useLocale();
-  const [of, setOf] = useState(channel);
+  const [of, setOf] = useState<LogName>(channel);
   const [lines, setLines] = useState<readonly StoryLine[]>();
   // biome-ignore lint/correctness/useExhaustiveDependencies: asked for again when something was done
   useEffect(() => {
@@ -20,11 +32,11 @@ export function StoryLines({ desk }: { desk: Pick<DeskSnapshot, "channel" | "sta
     return () => {
       gone = true;
     };
-  }, [of, state.seq]);
+  }, [of, of === "tables" ? tableVersions : state.seq]);
   return (
     <div className="flex min-h-0 flex-1 flex-col px-6 py-4">
       <div role="toolbar" aria-label="Which log" className="mb-3 flex gap-2">
-        {(["air", "rehearsal"] as const).map((each) => (
+        {LOG_NAMES.map((each) => (
           <button
             key={each}
             type="button"
@@ -32,15 +44,11 @@ export function StoryLines({ desk }: { desk: Pick<DeskSnapshot, "channel" | "sta
             onClick={() => setOf(each)}
             className="min-h-9 rounded-md bg-lifted px-4 text-[15px] hover:bg-edge aria-pressed:bg-act-ground aria-pressed:text-act"
           >
-            {each === "air" ? "On the air" : "In rehearsal"}
+            {LOGS[each].name}
           </button>
         ))}
       </div>
-      {lines?.length === 0 && (
-        <p className="text-[16px] text-second">
-          {of === "air" ? "Nothing was done yet." : "Nothing was rehearsed since the server started."}
-        </p>
-      )}
+      {lines?.length === 0 && <p className="text-[16px] text-second">{LOGS[of].none}</p>}
       {/* biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls must be reached by keys */}
       <div tabIndex={0} className="min-h-0 flex-1 overflow-y-auto">
         <table className="w-full text-[15px]">

@@ -60,6 +60,14 @@ describe("a table that is edited here", () => {
     ]);
   });
 
+  test("what was done to any table is told in order, with whose hand it was and which table", async () => {
+    await edit(set("Ropewalk", "12", "14"), TWO);
+    expect((await show.services.tables.story(2)).map(({ what, words, who }) => [what, words, who])).toEqual([
+      ["Quiz", "2 rows were added", expect.objectContaining({ name: "Desk 1" })],
+      ["Quiz", "Ropewalk, number: 12 → 14", expect.objectContaining({ name: "Desk 2" })],
+    ]);
+  });
+
   test("fills pages, on air too, without the rows that are only begun", async () => {
     const { rundown, feeds, values } = show.services;
     const cell = bindingSchema.parse({

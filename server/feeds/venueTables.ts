@@ -5,6 +5,7 @@ import type { FeedDoc } from "../../core/feeds/feed.ts";
 import type { GoodTable } from "../../core/feeds/goodTable.ts";
 import type { TableChange, TableEditOutcome } from "../../core/feeds/tableChange.ts";
 import { editTable, type TableEdit } from "../../core/feeds/tableEdit.ts";
+import type { StoryLine } from "../../core/report/airStory.ts";
 import type { FeedStore } from "../store/feedStore.ts";
 import type { LinkStore } from "../store/linkStore.ts";
 import type { EditedTable, FeedHost } from "./feedHost.ts";
@@ -95,6 +96,18 @@ export class VenueTables {
   /** What was done to a table, the newest first. */
   changesOf(feedId: string, most: number): Promise<TableChange[]> {
     return this.#parts.store.changesOf(feedId, most);
+  }
+
+  /** What was done to any of them, as lines of a log, in order. */
+  async story(most: number): Promise<StoryLine[]> {
+    const { store, feeds } = this.#parts;
+    return (await store.latestChanges(most)).map(({ number, feedId, atMs, by, what }) => ({
+      seq: number,
+      atMs,
+      who: { kind: "desk", id: by, name: by },
+      what: feeds.find(feedId)?.doc.name ?? "a table that was removed",
+      words: what,
+    }));
   }
 
   #done(feedId: string): TableEditOutcome {

@@ -132,6 +132,27 @@ export class FeedStore {
     return rows.map(({ id, at_ms: atMs, by, what }) => ({ id, atMs, by, what }));
   }
 
+  /** What was done to any table, in order; the newest of it. */
+  async latestChanges(
+    most: number,
+  ): Promise<(TableChange & { readonly number: number; readonly feedId: string })[]> {
+    const rows = await this.#db
+      .selectFrom("table_change")
+      .selectAll()
+      .where("show_id", "=", this.#showId)
+      .orderBy("number", "desc")
+      .limit(most)
+      .execute();
+    return rows.reverse().map(({ number, feed_id: feedId, id, at_ms: atMs, by, what }) => ({
+      number,
+      feedId,
+      id,
+      atMs,
+      by,
+      what,
+    }));
+  }
+
   async saveFile(id: string, bytes: Uint8Array): Promise<void> {
     await this.#db
       .updateTable("feed")
