@@ -80,6 +80,10 @@ export type FeedDoc = z.infer<typeof feedDocSchema>;
 
 export const feedIdSchema = nameSchema(60);
 
+const LONGEST_MEDIA_ID = 60;
+/** The thing of the library that the picture of a feed is, by its id there. */
+export const pictureOfFeed = (feedId: string): string => `of-${feedId}`.slice(0, LONGEST_MEDIA_ID);
+
 /** The kind of format that a file's name says; undefined where it says none. */
 export function formatOfName(fileName: string): FeedFormatKind | undefined {
   const ending = /\.([a-z0-9]+)$/i.exec(fileName)?.[1]?.toLowerCase();

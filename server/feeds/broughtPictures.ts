@@ -1,4 +1,5 @@
 import { createHash } from "node:crypto";
+import { pictureOfFeed } from "../../core/feeds/feed.ts";
 import type { LibraryEditor } from "../host/editLibrary.ts";
 import type { MediaStore } from "../store/mediaStore.ts";
 
@@ -69,9 +70,5 @@ export class BroughtPictures {
     }
   }
 }
-
-const LONGEST_ID = 60;
-/** The thing of the library that a feed's picture is. */
-export const pictureOfFeed = (feedId: string): string => `of-${feedId}`.slice(0, LONGEST_ID);
 
 const NO_POSTER = new Uint8Array();

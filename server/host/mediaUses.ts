@@ -1,8 +1,8 @@
+import { pictureOfFeed } from "../../core/feeds/feed.ts";
+import type { FeedView } from "../../core/feeds/feedView.ts";
 import { mediaNamedBy } from "../../core/scene/templateMedia.ts";
 import { pageTable, picturesNamed } from "../../core/values/liveChain.ts";
 import type { MediaUse } from "../../core/wire/mediaUses.ts";
-import { pictureOfFeed } from "../feeds/broughtPictures.ts";
-import type { FeedHost } from "../feeds/feedHost.ts";
 import type { Rundown } from "../rundown/rundown.ts";
 import { type DesignStore, docOf } from "../store/designStore.ts";
 import type { EveningStore } from "../store/eveningStore.ts";
@@ -15,7 +15,7 @@ interface Parts {
   readonly designs: DesignStore;
   readonly media: MediaStore;
   readonly values: ValueHost;
-  readonly feeds: FeedHost;
+  readonly feeds: { readonly views: () => readonly FeedView[] };
 }
 
 /** Where the things of the library are used in the open evening and in templates: id → uses. */
