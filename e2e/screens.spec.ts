@@ -111,10 +111,11 @@ test("a new screen is there at once, with a link, a place in every plan, and the
   await expect(page.getByRole("spinbutton", { name: "Wide, px" })).toHaveValue("1280");
   await page.reload();
   await page.getByRole("button", { name: "6 · Quay door" }).click();
-  const link = await page.getByRole("link", { name: "Open here" }).getAttribute("href");
+  const path = await page.getByRole("link", { name: "Open here" }).getAttribute("href");
+  const link = `${show.base}${path}`;
   const door = await context.newPage();
   await door.setViewportSize({ width: 1280, height: 720 });
-  await door.goto(link ?? "");
+  await door.goto(link);
   await expect(output(door)).toHaveAttribute("data-ready", "yes");
   await expect(page.locator("article", { hasText: "Quay door" })).toContainText("live");
 
@@ -142,7 +143,7 @@ test("a new screen is there at once, with a link, a place in every plan, and the
   // A renewed link ends the old one at once.
   await page.getByRole("button", { name: "New link" }).first().click();
   await expect(output(door)).toHaveAttribute("data-connection", "refused");
-  const answer = await page.request.get(link ?? "");
+  const answer = await page.request.get(link);
   expect(answer.status()).toBe(404);
 });
 
