@@ -29,6 +29,7 @@ export function PickBox({
   const first = rows?.rows[0]?.key ?? "";
   const [marked, setMarked] = useState(first);
   useEffect(() => setMarked(first), [first]);
+  const pickedCells = rows?.rows.find(({ key }) => key === picked)?.cells ?? [];
   // Enter that comes before the rows do picks the first of them as soon as it is here.
   const isWanted = useRef(false);
   const input = useRef<HTMLInputElement>(null);
@@ -86,7 +87,9 @@ export function PickBox({
                 if (isOpen) setIsOpen(false);
                 else event.currentTarget.blur();
               }}
-              placeholder={picked ?? "type to find a row"}
+              placeholder={
+                picked === undefined ? "type to find a row" : rowWords(picked, pickedCells).join(" · ")
+              }
               className={`min-h-10 w-full rounded-md border border-edge-strong bg-ground px-3 text-[16px] ${picked ? "placeholder:font-semibold placeholder:text-paper" : "placeholder:text-quiet"}`}
             />
           </Popover.Anchor>
@@ -120,9 +123,7 @@ export function PickBox({
                   >
                     <span className={`min-w-0 flex-1 truncate ${isUsed ? "text-second" : ""}`}>
                       <span className="font-semibold">{key}</span>
-                      <span className="ml-3 text-second">
-                        {cells.filter((cell) => cell !== key).join(" · ")}
-                      </span>
+                      <span className="ml-3 text-second">{rowWords(key, cells).slice(1).join(" · ")}</span>
                     </span>
                     {isUsed && (
                       <button
@@ -173,3 +174,9 @@ export function PickBox({
     </div>
   );
 }
+
+/** What a row is known by, and what else stands in it. */
+const rowWords = (key: string, cells: readonly string[]): readonly string[] => [
+  key,
+  ...cells.filter((cell) => cell !== key && cell !== ""),
+];
