@@ -90,7 +90,7 @@ export function PickBox({
               placeholder={
                 picked === undefined ? "type to find a row" : rowWords(picked, pickedCells).join(" · ")
               }
-              className={`min-h-10 w-full rounded-md border border-edge-strong bg-ground px-3 text-[16px] ${picked ? "placeholder:font-semibold placeholder:text-paper" : "placeholder:text-quiet"}`}
+              className={`min-h-10 w-full rounded-md border border-edge-strong bg-ground px-3 text-[16px] text-ellipsis ${picked ? "placeholder:font-semibold placeholder:text-paper" : "placeholder:text-quiet"}`}
             />
           </Popover.Anchor>
           <Popover.Portal>
