@@ -1,4 +1,4 @@
-import { ArrowDown, ArrowUp, X } from "lucide-react";
+import { ArrowDown, ArrowUp, type LucideIcon, X } from "lucide-react";
 import { LONGEST_COMMENT, type PICKED_COLUMNS, PICKED_FEED_ID } from "../../core/comments/comment.ts";
 import type { TableEdit } from "../../core/feeds/tableEdit.ts";
 import { call } from "../api/call.ts";
@@ -9,8 +9,6 @@ import { NamedPicture } from "../pictures/NamedPicture.tsx";
 import { useTypedOver } from "../ui/useTypedOver.ts";
 
 const MOST_PICKED = 1_000;
-const icon =
-  "grid size-9 shrink-0 place-content-center rounded-md bg-lifted hover:bg-edge disabled:text-quiet";
 
 /** Those that were picked, in the order in which they come; trimmed by hand. Pages take their rows from here. */
 export function PickedComments({ actor }: { actor: string }) {
@@ -46,32 +44,23 @@ export function PickedComments({ actor }: { actor: string }) {
                 </strong>
                 {isUsed && <span className="text-second">shown</span>}
               </p>
-              <button
-                type="button"
-                aria-label={`Move “${words}” up`}
-                className={icon}
+              <IconButton
+                label={`Move “${words}” up`}
+                Sign={ArrowUp}
                 disabled={at === 0}
-                onClick={() => void edit({ kind: "moveNamed", row: no, after: rows[at - 2]?.no ?? null })}
-              >
-                <ArrowUp aria-hidden="true" className="size-4" />
-              </button>
-              <button
-                type="button"
-                aria-label={`Move “${words}” down`}
-                className={icon}
+                onPress={() => void edit({ kind: "moveNamed", row: no, after: rows[at - 2]?.no ?? null })}
+              />
+              <IconButton
+                label={`Move “${words}” down`}
+                Sign={ArrowDown}
                 disabled={at === rows.length - 1}
-                onClick={() => void edit({ kind: "moveNamed", row: no, after: rows[at + 1]?.no ?? null })}
-              >
-                <ArrowDown aria-hidden="true" className="size-4" />
-              </button>
-              <button
-                type="button"
-                aria-label={`Take “${words}” out`}
-                className={icon}
-                onClick={() => void edit({ kind: "removeRows", at, was: [[...cells]] })}
-              >
-                <X aria-hidden="true" className="size-4" />
-              </button>
+                onPress={() => void edit({ kind: "moveNamed", row: no, after: rows[at + 1]?.no ?? null })}
+              />
+              <IconButton
+                label={`Take “${words}” out`}
+                Sign={X}
+                onPress={() => void edit({ kind: "removeRows", at, was: [[...cells]] })}
+              />
             </div>
             <TrimBox
               label={`Words of ${name}`}
@@ -82,6 +71,30 @@ export function PickedComments({ actor }: { actor: string }) {
         ))}
       </ol>
     </section>
+  );
+}
+
+function IconButton({
+  label,
+  Sign,
+  disabled = false,
+  onPress,
+}: {
+  label: string;
+  Sign: LucideIcon;
+  disabled?: boolean;
+  onPress: () => void;
+}) {
+  return (
+    <button
+      type="button"
+      aria-label={label}
+      disabled={disabled}
+      onClick={onPress}
+      className="grid size-9 shrink-0 place-content-center rounded-md bg-lifted hover:bg-edge disabled:text-quiet"
+    >
+      <Sign aria-hidden="true" className="size-4" />
+    </button>
   );
 }
 

@@ -1,6 +1,7 @@
 import { useEffect, useState } from "react";
 import type { StoryLine } from "../../core/report/airStory.ts";
 import { ask } from "../api/call.ts";
+import { useDesk } from "../desk/deskContext.ts";
 import type { DeskSnapshot } from "../desk/deskSnapshot.ts";
 import { useLocale } from "../desk/useLocale.ts";
 import { formatTimeOfDay } from "../ui/format.ts";
@@ -14,8 +15,9 @@ type LogName = keyof typeof LOGS;
 const LOG_NAMES = Object.keys(LOGS) as readonly LogName[];
 
 /** What was done, the latest first: on the air, in the rehearsal, which has a log of its own, or to tables. */
-export function StoryLines({ desk }: { desk: Pick<DeskSnapshot, "channel" | "state" | "feeds"> }) {
-  const { channel, state, feeds } = desk;
+export function StoryLines({ desk }: { desk: Pick<DeskSnapshot, "channel" | "state"> }) {
+  const { channel, state } = desk;
+  const { feeds } = useDesk("feeds");
   const tableVersions = feeds.reduce(
     (sum, { doc, version }) => sum + (doc.source.kind === "table" ? version : 0),
     0,

@@ -16,7 +16,7 @@ const TimingChart = lazy(() => import("./TimingChart.tsx").then((file) => ({ def
 
 /** Every cue against its plan: when it was to begin, how long it was to take, how long it took. */
 export function TimingView() {
-  const desk = useDesk("evening", "cues", "state", "channel", "feeds");
+  const desk = useDesk("evening", "cues", "state", "channel");
   const store = useDeskStore();
   const locale = useLocale();
   const nowMs = useServerTime(1_000);

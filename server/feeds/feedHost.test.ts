@@ -228,6 +228,36 @@ describe("a feed", () => {
   });
 });
 
+test("a picture that is saved all the time is taken in at most once in two seconds, the newest of it at last", async () => {
+  const taken: { readonly atMs: number; readonly text: string }[] = [];
+  const pictures = {
+    keepOf: async (_id: string, name: string, bytes: Uint8Array) => {
+      taken.push({ atMs: performance.now(), text: new TextDecoder().decode(bytes) });
+      return { name, isOther: true };
+    },
+    nameOf: () => undefined,
+  };
+  const quick = new OneFile();
+  quick.save("picture 0");
+  const taking = await FeedHost.open({
+    ...{ store, thread: INLINE_ASIDE, pictures, hosts: [], now: () => performance.now() },
+    folder: quick as unknown as WatchedFolder,
+  });
+  const source = { kind: "watched", path: "lanterns.csv" } as const;
+  const doc = feedDocSchema.parse({ name: "Poster", source, format: { kind: "picture" } });
+  expect(await taking.save("p", 0, doc)).toBeUndefined();
+  await vi.waitFor(() => expect(taken).toHaveLength(1), OFTEN);
+  for (let i = 1; i <= 20; i++) {
+    quick.save(`picture ${i}`);
+    await new Promise((resolve) => setImmediate(resolve));
+  }
+  await vi.waitFor(() => expect(taken.at(-1)?.text).toBe("picture 20"), OFTEN);
+  expect(taken).toHaveLength(2);
+  // A timer may fire a little early.
+  expect((taken[1]?.atMs ?? 0) - (taken[0]?.atMs ?? 0)).toBeGreaterThan(1_950);
+  await taking.close();
+});
+
 test("an address is asked again and again, for what is newer alone; one that goes and comes back is marked meanwhile", async () => {
   let [text, isDown, asked, unchanged] = [GOOD, false, 0, 0];
   const server = createServer((request, response) => {

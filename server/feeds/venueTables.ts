@@ -125,6 +125,7 @@ export class VenueTables {
     const isOther = JSON.stringify(doc) !== JSON.stringify(before);
     const now = { revision: isOther ? revision + 1 : revision, doc, good: { ...good, atMs } };
     await this.#parts.store.saveTable(feedId, now, { ...change, atMs });
+    this.#parts.feeds.tableIsNow(feedId, now);
     for (const link of this.#parts.links.entries()) {
       if (link.doc.feedId !== feedId) continue;
       const after = linkAfter(
@@ -134,7 +135,6 @@ export class VenueTables {
       );
       if (after !== link.doc) await this.#parts.links.changeEntry(link.id, after);
     }
-    this.#parts.feeds.tableIsNow(feedId, now);
   }
 }
 
