@@ -67,7 +67,7 @@ export const ScriptCue = memo(function ScriptCue(props: Props) {
     >
       <div className="px-4 @2xl:border-r @2xl:border-edge @2xl:px-3.5 @2xl:text-right">
         <div className="sticky top-0 flex flex-wrap items-baseline gap-x-3 pt-2 @2xl:block @2xl:py-3">
-          <p className="text-[15px] leading-snug font-semibold">
+          <p title={cue.title} className="line-clamp-4 text-[15px] leading-snug font-semibold">
             <span className={view.doc.isOff ? "line-through" : ""}>
               {index + 1} · {cue.title}
             </span>

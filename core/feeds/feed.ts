@@ -108,6 +108,12 @@ export function formatOfName(fileName: string): FeedFormatKind | undefined {
     case "webp":
     case "avif":
     case "gif":
+    // Not taken in, and said so: read as a table they would be rubbish.
+    case "svg":
+    case "heic":
+    case "bmp":
+    case "tif":
+    case "tiff":
       return "picture";
     default:
       return undefined;

@@ -126,7 +126,11 @@ test("a picture that is a feed is a thing of the library; pages follow it on air
     new Uint8Array(),
     new TextEncoder().encode("a,b\n"),
   ])
-    expect(await bring(broken)).toMatch(/“poster”: .*Pages keep the last good values/);
+    expect(await bring(broken)).toMatch(/^“poster”: [^.]*[.] Pages keep the last good values[.]$/);
+  const svg = new TextEncoder().encode("<svg xmlns='http://www.w3.org/2000/svg' width='9' height='9'/>");
+  expect(await bring(svg)).toBe(
+    "“poster”: Pictures of the kind “svg” are not taken in. Pages keep the last good values.",
+  );
   expect(pictureOn("follows")).toBe(second.hash);
   expect(await bring(whole)).toBeUndefined();
   expect(pictureOn("follows")).toBe(named("poster.png").hash);

@@ -58,12 +58,15 @@ async function readPicture(
   pictures: ReadFeedParts["pictures"],
 ): Promise<FeedRead> {
   const brought = await pictures.keepOf(id, fileNameOf(doc), bytes);
-  if ("problem" in brought) return { fault: wholeFault("unreadable", brought.problem) };
+  if ("problem" in brought) return { fault: wholeFault("unreadable", firstSentence(brought.problem)) };
   const read = acceptTable(null, pictureTable(brought.name), {
     ...{ rules: PICTURE_RULES, keyColumn: "", mostRows: 1 },
   });
   return "fault" in read ? read : { ...read, isOther: brought.isOther };
 }
+
+/** Without what was not added: nothing is added by a feed. */
+const firstSentence = (text: string): string => /^.*?[.](?=\s|$)/.exec(text)?.[0] ?? text;
 
 /** The table of a feed that is a picture. */
 export const pictureTable = (name: string): Table => ({ columns: [PICTURE_COLUMN], rows: [[name]] });

@@ -198,7 +198,7 @@ function CueRow({
         }}
         className={`flex flex-col items-end justify-start border-r border-edge px-3 py-3 text-right ${isSelected ? "border-l-4 border-l-act" : ""}`}
       >
-        <span className="block text-[15px] leading-snug font-semibold">
+        <span title={title} className="line-clamp-4 text-[15px] leading-snug font-semibold">
           <span className={view.doc.isOff ? "line-through" : ""}>
             {index + 1} · {title}
           </span>

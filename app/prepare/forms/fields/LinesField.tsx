@@ -12,7 +12,7 @@ export function LinesField({ kept = KEPT, ...props }: FieldFormProps & { kept?: 
         {...box}
         rows={Math.min(10, Math.max(3, props.value.split("\n").length + 1))}
         onChange={({ target }) => props.onChange(target.value)}
-        className={`${fieldClass} resize-y py-2 leading-normal ${props.isFirst ? "font-words text-[18px]" : "text-[16px]"}`}
+        className={`${fieldClass} field-sizing-content max-h-80 min-h-24 resize-y py-2 leading-normal ${props.isFirst ? "font-words text-[18px]" : "text-[16px]"}`}
       />
       <CleanedLine cleaned={cleaned} />
     </>
