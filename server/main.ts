@@ -1,6 +1,7 @@
 import { cpSync, existsSync, mkdirSync, readFileSync } from "node:fs";
 import { createServer, type RequestListener, type Server } from "node:http";
 import { createServer as createSecureServer } from "node:https";
+import { isIP } from "node:net";
 import { networkInterfaces } from "node:os";
 import { dirname, join, resolve } from "node:path";
 import { fileURLToPath } from "node:url";
@@ -10,6 +11,7 @@ import type { ServerBuild } from "react-router";
 import { lanternEvening } from "../demo/lanternEvening.ts";
 import { limitConnections } from "./access/connections.ts";
 import { createPeerReader } from "./access/peer.ts";
+import type { DeviceOptions } from "./follow/followDevices.ts";
 import { ShowClock } from "./health/showClock.ts";
 import { createHttpApp } from "./http/httpApp.ts";
 import { LIVE_PATH } from "./live/liveServer.ts";
@@ -31,6 +33,10 @@ const OPTIONS = {
   "trusted-proxy": { type: "string", multiple: true },
   "feed-folder": { type: "string" },
   "feed-host": { type: "string", multiple: true },
+  "tally-port": { type: "string" },
+  "osc-port": { type: "string" },
+  "osc-to": { type: "string", multiple: true },
+  device: { type: "string", multiple: true },
   restore: { type: "boolean", default: false },
   "as-it-is": { type: "boolean", default: false },
   demo: { type: "boolean", default: false },
@@ -45,7 +51,7 @@ function readFlags() {
     return parseArgs({ options: OPTIONS }).values;
   } catch (error) {
     throw new StartProblem(
-      `${(error as Error).message.split(". To ")[0]}. Nothing was started; the options are --port, --host, --db, --tls-cert, --tls-key, --trusted-proxy, --feed-folder, --feed-host, --restore and --as-it-is.`,
+      `${(error as Error).message.split(". To ")[0]}. Nothing was started; the options are --port, --host, --db, --tls-cert, --tls-key, --trusted-proxy, --feed-folder, --feed-host, --tally-port, --osc-port, --osc-to, --device, --restore and --as-it-is.`,
     );
   }
 }
@@ -97,6 +103,7 @@ async function main(): Promise<void> {
     databaseFile: file,
     addresses: bases,
     feedHosts: flags["feed-host"] ?? [],
+    devices: readDevices(flags),
     ...(feedFolder !== undefined && { feedFolder }),
   });
 
@@ -145,6 +152,44 @@ async function main(): Promise<void> {
 
   console.log(startLines(services, file, bases, flags.host).join("\n"));
   if (process.send) process.send({ kind: "listening", port: actualPort });
+}
+
+/** Ports of the demo for the mixer that ships. */
+const DEMO_TALLY_PORT = 4620;
+const DEMO_OSC_PORT = 4621;
+const DEMO_OSC_TO = "127.0.0.1:4631";
+
+/** Where other devices may send, and where messages are sent. */
+function readDevices(flags: ReturnType<typeof readFlags>): DeviceOptions {
+  const portOf = (name: "tally-port" | "osc-port", usual: number) => {
+    const said = flags[name];
+    if (said === undefined) return flags.demo ? usual : undefined;
+    const port = Number(said);
+    if (!Number.isInteger(port) || port < 0 || port > 65_535)
+      throw new StartProblem(`“${said}” is not a port. Give a number from 1 to 65535 with --${name}.`);
+    return port;
+  };
+  const [tallyPort, oscPort] = [portOf("tally-port", DEMO_TALLY_PORT), portOf("osc-port", DEMO_OSC_PORT)];
+  const allowed = flags.device ?? [];
+  for (const address of allowed)
+    if (isIP(address) === 0)
+      throw new StartProblem(
+        `“${address}” is no address of a device, such as 192.168.1.20. Say which may send with --device.`,
+      );
+  const oscTo = (flags["osc-to"] ?? (flags.demo ? [DEMO_OSC_TO] : [])).map((said) => {
+    const at = said.lastIndexOf(":");
+    const [host, port] = [said.slice(0, at), Number(said.slice(at + 1))];
+    if (at < 1 || isIP(host) === 0 || !Number.isInteger(port) || port < 1 || port > 65_535)
+      throw new StartProblem(`“${said}” is no address and port, such as 192.168.1.20:9000, for --osc-to.`);
+    return { host, port };
+  });
+  return {
+    host: flags.host,
+    allowed,
+    oscTo,
+    ...(tallyPort !== undefined && { tallyPort }),
+    ...(oscPort !== undefined && { oscPort }),
+  };
 }
 
 /** Copies of the demo's feeds, beside its database, for something else to change. */

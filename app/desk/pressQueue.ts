@@ -30,6 +30,10 @@ const NAMES: Readonly<Record<Press["kind"], string>> = {
   hold: "Hold",
   switchPlan: "Screen plan",
   test: "Test picture",
+  setSources: "Sources by hand",
+  stopTriggers: "Stop triggers",
+  keepLayer: "Hold a layer",
+  otherAtSource: "The other one at the source",
 };
 
 export interface PressQueueParts {

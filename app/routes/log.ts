@@ -13,7 +13,7 @@ const MOST_LINES = 1_000;
 
 /** What was done, on the air, in the rehearsal or to tables: the latest lines, in order. */
 export async function loader({ request, context }: Route.LoaderArgs) {
-  const { airLog, live, contents, show, screens, tables } = getServices(context);
+  const { follow, airLog, live, contents, show, screens, tables } = getServices(context);
   const of = new URL(request.url).searchParams.get("of");
   if (of === "tables") return tell("/log", { lines: await tables.story(MOST_LINES) });
   const isRehearsal = of === "rehearsal";
@@ -32,6 +32,7 @@ export async function loader({ request, context }: Route.LoaderArgs) {
       return found?.kind === "page" ? found : undefined;
     },
     layerName: (id) => show.layers.find((layer) => layer.id === id)?.name ?? id,
+    sourceName: follow.names.source,
     outputName: (id) => screens.outputs.find((output) => output.id === id)?.name ?? id,
   });
   return tell("/log", { lines: [...past.map(lineOfRow), ...lines] });

@@ -121,12 +121,13 @@ function Standing() {
 function ComesByItself() {
   const { state, cues } = useDesk("state", "cues");
   const due = state.due[0];
-  const cue = due && cues.find(({ view }) => view.cueId === due.cueId);
   const inLength = useReading((nowMs) => (due ? formatLength(Math.max(0, due.atMs - nowMs) + 999) : ""));
-  if (!cue || inLength === null) return null;
+  const title =
+    due?.kind === "trigger" ? due.name : cues.find(({ view }) => view.cueId === due?.cueId)?.title;
+  if (title === undefined || inLength === null) return null;
   return (
     <span className="text-paper">
-      {cue.title} comes in <span className="font-mono">{inLength}</span>
+      {title} {due?.kind === "trigger" ? "acts" : "comes"} in <span className="font-mono">{inLength}</span>
     </span>
   );
 }

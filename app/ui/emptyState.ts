@@ -1,6 +1,7 @@
 import { NO_LINE, type Target } from "../../core/show/line.ts";
 import type { ShowState } from "../../core/show/state.ts";
 import { stateWithOnly } from "../../core/show/stateAfterTake.ts";
+import { NO_SOURCES, NO_TRIGGERS } from "../../core/show/triggersState.ts";
 import type { Layer, ScreenPlan } from "../../core/venue/plan.ts";
 
 /** A state with one page at rest and nothing else: for true pictures of what is not on air. */
@@ -34,6 +35,8 @@ export function emptyState(
     standBy: null,
     stageNote: [],
     cueTimes: {},
+    sources: NO_SOURCES,
+    triggers: NO_TRIGGERS,
   };
   return stateWithOnly(empty, target, layerId, atMs);
 }

@@ -47,6 +47,7 @@ test("the log is told in words: what was brought, taken off and said; what nobod
   const lines = tellStory(log, {
     findContent: (hash) => (hash === cue.hash ? cue.content : undefined),
     layerName: (id) => id.toUpperCase(),
+    sourceName: (id) => `source ${id}`,
     outputName: (id) => `the ${id}`,
   });
   expect(lines.map(({ seq, what, words }) => [seq, what, words])).toEqual([

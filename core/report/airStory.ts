@@ -3,6 +3,8 @@ import { findStepIndex, stepsOf } from "../rundown/steps.ts";
 import type { Actor } from "../show/actor.ts";
 import type { AirEvent, LoggedEvent } from "../show/events.ts";
 import type { SlotPage } from "../show/slot.ts";
+import type { WhyTriggerHeld } from "../show/triggersState.ts";
+import type { Bus } from "../venue/source.ts";
 
 /** One line of what was done, as people read it. */
 export interface StoryLine {
@@ -19,6 +21,7 @@ export interface StoryNames {
   readonly findContent: (hash: string) => PageContent | undefined;
   readonly layerName: (id: string) => string;
   readonly outputName: (id: string) => string;
+  readonly sourceName: (id: string) => string;
 }
 
 /** The log in words, in its order. What changed nothing that anybody could see is left out. */
@@ -79,17 +82,50 @@ function tell(event: AirEvent, names: StoryNames): readonly [what: string, words
     case "begunAnew":
       return ["Started over"];
     case "dueHeld":
-      return ["Held", WHY_HELD[event.why]];
+      // What is done has a line of its own.
+      if (event.why === "done") return undefined;
+      return ["Held", `${event.due.kind === "trigger" ? `${event.due.name}: ` : ""}${WHY_HELD[event.why]}`];
+    case "sourcesChanged": {
+      const on = (bus: Bus) => event[bus].map(names.sourceName).join(" and ") || "nothing";
+      return ["Mixer", `program ${on("program")}, preview ${on("preview")}`];
+    }
+    case "triggered":
+      return ["Trigger", `${event.name}, because ${event.why}`];
+    case "triggerHeld":
+      return ["Trigger held", `${event.name}: ${WHY_TRIGGER_IS_HELD[event.why]}`];
+    case "triggersSet":
+      return [event.areStopped ? "Triggers stopped" : "Triggers let go"];
+    case "layerKept":
+      return [
+        event.isHeld ? "Layer held against triggers" : "Layer free for triggers",
+        layers([event.layerId]),
+      ];
     case "standBySet":
       return ["Stand-by of the show set"];
     case "armed":
     case "disarmed":
     case "dueSet":
+    case "triggerLeft":
       return undefined;
   }
 }
 
-const WHY_HELD = { late: "its time had passed", gone: "its cue could not come", pressed: "by hand" } as const;
+const WHY_HELD = {
+  late: "its time had passed",
+  gone: "its cue could not come",
+  pressed: "by hand",
+  over: "what set it off was over",
+} as const;
+
+/** Why a trigger did nothing, as a part of a sentence. */
+export const WHY_TRIGGER_IS_HELD: Readonly<Record<WhyTriggerHeld, string>> = {
+  layerHeld: "its layer is held",
+  hand: "a hand had been there",
+  tooMany: "triggers had done too much in that second",
+  loop: "it would have set itself off again",
+  gone: "what it was to bring is not there",
+  late: "its time had passed",
+};
 
 /** Title and step: "Nine Bells · V1 · Nine bells and no wind". */
 function wordsOf({ content, step }: Pick<SlotPage, "content" | "step">, names: StoryNames): string {

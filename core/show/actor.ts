@@ -18,6 +18,8 @@ export const actorSchema = z.discriminatedUnion("kind", [
   z.strictObject({ kind: z.literal("feed"), ...named }),
   /** A page on which somebody enters one table. */
   z.strictObject({ kind: z.literal("entry"), ...named }),
+  /** Another device that says how it is, such as a mixer. */
+  z.strictObject({ kind: z.literal("device"), ...named }),
   /** A time that has come. */
   z.strictObject({ kind: z.literal("timer") }),
 ]);
@@ -46,6 +48,8 @@ export function actorName(actor: Actor): string {
       return actor.name ? `the table “${actor.name}”` : "a table";
     case "entry":
       return actor.name ? `the entry of “${actor.name}”` : "an entry";
+    case "device":
+      return actor.name ?? "another device";
     case "timer":
       return "a cue that came by itself";
   }

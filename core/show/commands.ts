@@ -1,6 +1,7 @@
 import { z } from "zod";
 import { nameSchema } from "../names/name.ts";
 import { effectMsSchema, shownPictureSchema } from "../venue/plan.ts";
+import { BUSES, MOST_SOURCES } from "../venue/source.ts";
 import { TEST_PICTURES } from "../venue/testPicture.ts";
 import type { Due } from "./followAndRepeat.ts";
 import { targetSchema } from "./line.ts";
@@ -67,6 +68,19 @@ export const commandSchema = z.discriminatedUnion("kind", [
   z.strictObject({ kind: z.literal("beginAnew"), id }),
   /** The countdown of what is on a layer stands still, or goes on. */
   z.strictObject({ kind: z.literal("pauseCountdown"), id, layerId: nameSchema(40), isPaused: z.boolean() }),
+  /** Which sources are on a bus, said by hand. */
+  z.strictObject({
+    kind: z.literal("setSources"),
+    id,
+    bus: z.enum(BUSES),
+    sourceIds: z.array(nameSchema(60)).max(MOST_SOURCES),
+  }),
+  /** Stops all triggers, or lets them go again. */
+  z.strictObject({ kind: z.literal("stopTriggers"), id, areStopped: z.boolean() }),
+  /** Keeps triggers off a layer, or lets them act on it again. */
+  z.strictObject({ kind: z.literal("keepLayer"), id, layerId: nameSchema(40), isHeld: z.boolean() }),
+  /** The other one of those who are at the same source: it takes the place of the first, and leaves with the source as that would. */
+  z.strictObject({ kind: z.literal("otherAtSource"), id }),
   /** Nothing comes by itself any more, until the next take. */
   z.strictObject({ kind: z.literal("hold"), id }),
   z.strictObject({
@@ -88,7 +102,7 @@ export type Command = z.input<typeof commandSchema>;
 
 /** What the clock brings about: found in the state, never sent by a window. */
 export type TimerCommand =
-  | { readonly kind: "due"; readonly due: Due }
+  | { readonly kind: "due"; readonly due: Exclude<Due, { kind: "trigger" }> }
   /** A cue whose time of day has come. */
   | { readonly kind: "timed"; readonly cueId: string; readonly atMs: number };
 
@@ -112,6 +126,7 @@ export const refusalSchema = z.enum([
   "tooFast",
   "nothingHeld",
   "noStage",
+  "nobodyElse",
 ]);
 export type Refusal = z.infer<typeof refusalSchema>;
 
@@ -160,6 +175,8 @@ export function refusalSentence(refused: Refusal, who = "another desk"): string 
       return `Nothing on air was edited since it was taken. ${AIR}.`;
     case "noStage":
       return "No screen has a place for a note to the stage. Nothing was sent; give a screen the stage outfit.";
+    case "nobodyElse":
+      return `Nobody else is at a source on program. ${AIR}; tie cues to the source in Prepare.`;
     case "tooFast":
       return "Too many commands in one second: this one was dropped. The air shows the last one accepted.";
   }

@@ -1,9 +1,11 @@
 import { textPlaceOf } from "../rundown/textPlace.ts";
+import { withBus } from "../venue/source.ts";
 import { type Actor, isHand, sameActor } from "./actor.ts";
 import type { Command } from "./commands.ts";
 import { decideClear, decideShut } from "./decideClear.ts";
 import { type DecideContext, type Decision, NOTHING } from "./decideContext.ts";
 import { sendLayer } from "./decideSend.ts";
+import { decideOtherAtSource, decideSources } from "./decideSources.ts";
 import { findStageNote, STAGE_NOTE } from "./decideStageNote.ts";
 import { decideTake, findFault } from "./decideTake.ts";
 import { pagesOn, slotsOn } from "./layers.ts";
@@ -123,6 +125,21 @@ export function decide(state: ShowState, command: Command, context: DecideContex
       return { events: [{ kind: "standBySet", picture: command.picture }] };
     case "beginAnew":
       return { events: [{ kind: "begunAnew" }] };
+    case "setSources":
+      return decideSources(state, withBus(state.sources, command.bus, command.sourceIds), false, startAtMs);
+    case "stopTriggers":
+      return state.triggers.areStopped === command.areStopped
+        ? NOTHING
+        : { events: [{ kind: "triggersSet", areStopped: command.areStopped }] };
+    case "keepLayer": {
+      const { layerId, isHeld } = command;
+      if (!state.slots[layerId]) return { refused: "noSuchLayer" };
+      return state.triggers.heldLayers.includes(layerId) === isHeld
+        ? NOTHING
+        : { events: [{ kind: "layerKept", layerId, isHeld }] };
+    }
+    case "otherAtSource":
+      return decideOtherAtSource(state, command.id, context);
     case "hold":
       return { events: state.due.map((due) => ({ kind: "dueHeld", due, why: "pressed" }) as const) };
   }

@@ -2,6 +2,7 @@ import { z } from "zod";
 import { byNameSchema, nameSchema } from "../names/name.ts";
 import { anchorSchema } from "../rundown/anchor.ts";
 import { textPlaceSchema } from "../rundown/textPlace.ts";
+import { triggerActSchema } from "../triggers/acts.ts";
 import {
   effectMsSchema,
   layerSchema,
@@ -9,15 +10,19 @@ import {
   screenPlanSchema,
   shownPictureSchema,
 } from "../venue/plan.ts";
+import { onBusesSchema } from "../venue/source.ts";
 import { TEST_PICTURES } from "../venue/testPicture.ts";
 import { actorSchema } from "./actor.ts";
 import { dueSchema } from "./followAndRepeat.ts";
 import { armSchema, targetSchema } from "./line.ts";
 import { slotPageSchema } from "./slot.ts";
+import { chainSchema, triggerIdSchema, WHY_TRIGGER_HELD } from "./triggersState.ts";
 
 const how = z.enum(["animated", "dissolve", "cut"]);
 /** Whether the operator's line goes along, or what came is an aside. */
 const takesLine = z.enum(["moves", "stays"]).default("moves");
+
+const WHY_DUE_HELD = ["late", "gone", "pressed", "over", "done"] as const;
 
 /** What happened to the air. Written down before anybody is told; never changed after. */
 export const airEventSchema = z.discriminatedUnion("kind", [
@@ -54,6 +59,8 @@ export const airEventSchema = z.discriminatedUnion("kind", [
     endsAtMs: z.number().nullable(),
     lastsMs: z.number().min(0),
     effectMs: effectMsSchema.nullable().default(null),
+    /** It begins from its start, on air already or not. */
+    isAnew: z.boolean().optional(),
   }),
   /** A cue was taken that brings no page. */
   z.strictObject({
@@ -92,8 +99,11 @@ export const airEventSchema = z.discriminatedUnion("kind", [
     due: dueSchema,
   }),
   z.strictObject({ kind: z.literal("dueSet"), due: dueSchema }),
-  /** What was due is not done: it was found too late, its cue is gone or cannot come, or somebody held it. */
-  z.strictObject({ kind: z.literal("dueHeld"), due: dueSchema, why: z.enum(["late", "gone", "pressed"]) }),
+  /**
+   * What was due is not done: it was found too late, its cue is gone or cannot come, or somebody held it; or a trigger's: what set it
+   * off is over, or it was done.
+   */
+  z.strictObject({ kind: z.literal("dueHeld"), due: dueSchema, why: z.enum(WHY_DUE_HELD) }),
   z.strictObject({
     kind: z.literal("shut"),
     outputIds: z.array(z.string()),
@@ -156,6 +166,45 @@ export const airEventSchema = z.discriminatedUnion("kind", [
     isPaused: z.boolean(),
     startAtMs: z.number(),
   }),
+  /** What a mixer has on its buses. Quiet: it had been away, and nothing comes of what changed meanwhile. */
+  z.strictObject({
+    kind: z.literal("sourcesChanged"),
+    ...onBusesSchema.shape,
+    isQuiet: z.boolean(),
+    startAtMs: z.number(),
+  }),
+  /** A trigger has acted: the events before it of the same hand are what it did to the air. */
+  z.strictObject({
+    kind: z.literal("triggered"),
+    triggerId: triggerIdSchema,
+    name: z.string().max(200),
+    /** What set it off, in words. */
+    why: z.string().max(300),
+    act: triggerActSchema,
+    /** What it has brought. */
+    put: z.strictObject({ cueId: z.string(), layerId: z.string() }).nullable(),
+    chain: chainSchema,
+    startAtMs: z.number(),
+  }),
+  /** What a trigger has brought has left, or is its no more. */
+  z.strictObject({
+    kind: z.literal("triggerLeft"),
+    triggerId: triggerIdSchema,
+    name: z.string().max(200),
+    startAtMs: z.number(),
+  }),
+  /** A trigger was to do something and did not. */
+  z.strictObject({
+    kind: z.literal("triggerHeld"),
+    triggerId: triggerIdSchema,
+    name: z.string().max(200),
+    why: z.enum(WHY_TRIGGER_HELD),
+    by: actorSchema.nullable(),
+  }),
+  /** All triggers were stopped, or let go again. */
+  z.strictObject({ kind: z.literal("triggersSet"), areStopped: z.boolean() }),
+  /** Triggers are kept off a layer, or may act on it again. */
+  z.strictObject({ kind: z.literal("layerKept"), layerId: z.string(), isHeld: z.boolean() }),
   z.strictObject({ kind: z.literal("undone"), actId: z.string(), startAtMs: z.number() }),
 ]);
 export type AirEvent = z.infer<typeof airEventSchema>;

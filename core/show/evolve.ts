@@ -1,12 +1,13 @@
 import { LONGEST_MOTION_MS } from "../motion/track.ts";
 import type { AirEvent, LoggedEvent } from "./events.ts";
-import type { Due } from "./followAndRepeat.ts";
+import { type Due, isSameDue } from "./followAndRepeat.ts";
 import { addToLayer, type Layered, slotOn } from "./layers.ts";
 import { addAside, armAfterTake, moveLine, NO_LINE, placeLine } from "./line.ts";
 import { pauseLayer } from "./pauseCountdown.ts";
 import type { Shutter } from "./shutter.ts";
 import { addMoment, EMPTY_SLOT, plainMoment, type Slot, type SlotPage } from "./slot.ts";
 import type { ShowState } from "./state.ts";
+import { NO_SOURCES, NO_TRIGGERS, type SourcesState } from "./triggersState.ts";
 import { remember, undoAct } from "./undo.ts";
 
 /** Takes remembered so that one that arrives twice does nothing twice. */
@@ -42,6 +43,8 @@ export function evolve(state: ShowState | undefined, logged: LoggedEvent): ShowS
       recentTakeIds: [],
       acts: [],
       touched: {},
+      sources: NO_SOURCES,
+      triggers: NO_TRIGGERS,
     };
   }
   if (!state) throw new Error(`The log begins with "${event.kind}" instead of "showOpened"`);
@@ -64,7 +67,7 @@ function apply(
     case "disarmed":
       return { ...state, arm: null };
     case "taken": {
-      const { layerId, page, outputIds, how, startAtMs, endsAtMs, lastsMs, effectMs } = event;
+      const { layerId, page, outputIds, how, startAtMs, endsAtMs, lastsMs, effectMs, isAnew } = event;
       const taken = goAlong(state, event);
       return {
         ...taken,
@@ -75,6 +78,7 @@ function apply(
           endsAtMs,
           lastsMs,
           effectMs,
+          ...(isAnew && { sinceMs: startAtMs, paused: [] }),
         })),
         due: withoutRepeats(taken.due, [layerId]),
       };
@@ -124,7 +128,7 @@ function apply(
       };
     }
     case "dueSet":
-      return { ...state, due: [...state.due, event.due].sort((a, b) => a.atMs - b.atMs) };
+      return { ...state, due: withDue(state.due, event.due) };
     case "dueHeld":
       return { ...state, due: without(state.due, event.due) };
     case "shut": {
@@ -186,6 +190,40 @@ function apply(
       }
       return { ...state, tests };
     }
+    case "sourcesChanged":
+      return { ...state, sources: sourcesAfter(state.sources, event) };
+    case "triggered": {
+      const { triggerId, put, chain, startAtMs } = event;
+      const { triggers } = state;
+      return {
+        ...state,
+        triggers: {
+          ...triggers,
+          put: put ? { ...triggers.put, [triggerId]: { ...put, chain, seq: logged.seq } } : triggers.put,
+          actedAtMs: [...triggers.actedAtMs.filter((atMs) => atMs > startAtMs - 1_000), startAtMs].slice(
+            -100,
+          ),
+        },
+      };
+    }
+    case "triggerLeft": {
+      const { [event.triggerId]: _, ...put } = state.triggers.put;
+      return { ...state, triggers: { ...state.triggers, put } };
+    }
+    case "triggerHeld":
+      return state;
+    case "triggersSet":
+      return {
+        ...state,
+        // What they have brought is the operator's from then on.
+        triggers: { ...state.triggers, areStopped: event.areStopped, put: {} },
+        due: state.due.filter(({ kind }) => kind !== "trigger"),
+      };
+    case "layerKept": {
+      const others = state.triggers.heldLayers.filter((id) => id !== event.layerId);
+      const heldLayers = event.isHeld ? [...others, event.layerId] : others;
+      return { ...state, triggers: { ...state.triggers, heldLayers } };
+    }
     case "undone": {
       // An act of before acts were kept is not known any more: what came of it stays.
       const act = state.acts.find(({ actId }) => actId === event.actId);
@@ -216,6 +254,22 @@ function goAlong(
       ? withoutFollows(state.due)
       : state.due.filter((due) => due.kind !== "follow" || due.cueId !== cueId),
   };
+}
+
+/** One of a trigger takes the place of one that it waited for before. */
+const withDue = (all: readonly Due[], due: Due): Due[] =>
+  [...all.filter((each) => due.kind !== "trigger" || !isSameDue(each, due)), due].sort(
+    (a, b) => a.atMs - b.atMs,
+  );
+
+function sourcesAfter(
+  before: SourcesState,
+  { program, preview, startAtMs }: Extract<AirEvent, { kind: "sourcesChanged" }>,
+): SourcesState {
+  const sinceMs: Record<string, number> = {};
+  for (const [bus, ids] of Object.entries({ program, preview }))
+    for (const id of ids) sinceMs[`${bus}/${id}`] = before.sinceMs[`${bus}/${id}`] ?? startAtMs;
+  return { program, preview, sinceMs };
 }
 
 const without = (all: readonly Due[], gone: Due): Due[] => {

@@ -8,6 +8,7 @@ import { dueSchema } from "./followAndRepeat.ts";
 import { armSchema, lineSchema, NO_LINE } from "./line.ts";
 import { shutterSchema } from "./shutter.ts";
 import { type Slot, type SlotPage, slotSchema } from "./slot.ts";
+import { NO_SOURCES, NO_TRIGGERS, sourcesStateSchema, triggersStateSchema } from "./triggersState.ts";
 
 /** What is on air, armed and planned. Not the rundown: that is rows. */
 export const showStateSchema = z.strictObject({
@@ -48,6 +49,9 @@ export const showStateSchema = z.strictObject({
   stageNote: slotSchema.default([]),
   /** Cue → when the line last came to it. */
   cueTimes: byNameSchema(z.number()).default({}),
+  /** What the mixer has on program and preview. */
+  sources: sourcesStateSchema.default(NO_SOURCES),
+  triggers: triggersStateSchema.default(NO_TRIGGERS),
 });
 export type ShowState = z.infer<typeof showStateSchema>;
 

@@ -22,7 +22,9 @@ export function timerCommands(
     return at <= atMs ? [{ kind: "timed", cueId, atMs: at } as const] : [];
   });
   return [
-    ...due.filter((each) => each.atMs <= atMs).map((each) => ({ kind: "due", due: each }) as const),
+    ...due.flatMap((each) =>
+      each.atMs <= atMs && each.kind !== "trigger" ? [{ kind: "due", due: each } as const] : [],
+    ),
     ...timed,
   ];
 }

@@ -6,6 +6,7 @@ import { cueKind } from "./kinds/cue.ts";
 import { entryLinkKind } from "./kinds/entryLink.ts";
 import { feedKind } from "./kinds/feed.ts";
 import { fieldSetKind } from "./kinds/fieldSet.ts";
+import { followSettingsKind } from "./kinds/followSettings.ts";
 import { goodTableKind } from "./kinds/goodTable.ts";
 import { liveValuesKind } from "./kinds/liveValues.ts";
 import { mediaKind } from "./kinds/media.ts";
@@ -16,8 +17,10 @@ import { planKind } from "./kinds/plan.ts";
 import { reportRowKind } from "./kinds/reportRow.ts";
 import { showStateKind } from "./kinds/showState.ts";
 import { songKind } from "./kinds/song.ts";
+import { sourceKind } from "./kinds/source.ts";
 import { styleKind } from "./kinds/style.ts";
 import { templateKind } from "./kinds/template.ts";
+import { triggerKind } from "./kinds/trigger.ts";
 import { valueChangeKind } from "./kinds/valueChange.ts";
 import type { StoredKind } from "./storedKind.ts";
 
@@ -48,6 +51,9 @@ export const STORED_KINDS = {
   feed: feedKind,
   goodTable: goodTableKind,
   entryLink: entryLinkKind,
+  source: sourceKind,
+  trigger: triggerKind,
+  followSettings: followSettingsKind,
   comment: commentKind,
   commentSettings: commentSettingsKind,
 } as const;

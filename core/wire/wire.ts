@@ -15,6 +15,7 @@ import type { VenueSettings } from "../show/venueSettings.ts";
 import { cellsSchema, type LiveValues, type ValueChange } from "../values/values.ts";
 import type { Output, ScreenPlan } from "../venue/plan.ts";
 import type { DeskDesigns } from "./deskDesigns.ts";
+import type { FollowView, SourceMedia, SourceView } from "./followView.ts";
 
 /** The air, or a rehearsal of it: same rules, own state, no outputs. */
 export const CHANNELS = ["air", "rehearsal"] as const;
@@ -163,6 +164,10 @@ export type ServerMessage =
       readonly feeds: readonly FeedView[];
       readonly problems: Readonly<Record<string, string>>;
     }
+  /** The venue's sources, and what those show that are of the library; for all windows. */
+  | { readonly kind: "sources"; readonly sources: readonly SourceView[]; readonly media: SourceMedia }
+  /** Triggers, and how other devices are heard; for desks. */
+  | { readonly kind: "follow"; readonly follow: FollowView }
   /** How the disk of the show does, for desks. */
   | { readonly kind: "storage"; readonly storage: StorageStatus }
   /** Something that every desk has to know, in a sentence: nothing it did. */

@@ -45,6 +45,7 @@ async function story({ services: { airLog, contents, show, screens } }: OpenShow
       return found?.kind === "page" ? found : undefined;
     },
     layerName: (layerId) => show.layers.find((layer) => layer.id === layerId)?.name ?? layerId,
+    sourceName: (sourceId) => sourceId,
     outputName: (outputId) => screens.outputs.find((output) => output.id === outputId)?.name ?? outputId,
   });
   return [...(await airLog.latestRows(10_000)).map(lineOfRow), ...lines];

@@ -33,6 +33,7 @@ export interface CompactionParts {
   readonly kept: () => KeptInFull;
   readonly layerName: (id: string) => string;
   readonly outputName: (id: string) => string;
+  readonly sourceName: (id: string) => string;
   readonly now: () => number;
 }
 
@@ -107,7 +108,7 @@ export class Compaction {
   }
 
   async #rowsOf(logged: readonly LoggedEvent[]): Promise<ReportRow[]> {
-    const { contents, layerName, outputName } = this.#parts;
+    const { contents, layerName, outputName, sourceName } = this.#parts;
     const known = await contents.read(logged.flatMap(({ event }) => contentsIn(event)));
     return reportRows(logged, {
       findContent: (hash) => {
@@ -116,6 +117,7 @@ export class Compaction {
       },
       layerName,
       outputName,
+      sourceName,
     });
   }
 

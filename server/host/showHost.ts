@@ -6,11 +6,17 @@ import { type Command, type Refusal, refusalSentence } from "../../core/show/com
 import { decide } from "../../core/show/decide.ts";
 import type { DecideContext, Decision } from "../../core/show/decideContext.ts";
 import { decideSaved } from "../../core/show/decideSend.ts";
+import { decideSources } from "../../core/show/decideSources.ts";
 import { decideTimer } from "../../core/show/decideTimer.ts";
+import type { TriggerContext } from "../../core/show/decideTrigger.ts";
 import type { AirEvent, LoggedEvent } from "../../core/show/events.ts";
 import { evolve } from "../../core/show/evolve.ts";
+import { happeningsOf, happeningsOfTime } from "../../core/show/happenings.ts";
+import { react, reactToDue, type Written } from "../../core/show/react.ts";
 import { contentsOf, type ShowState } from "../../core/show/state.ts";
 import { timerCommands } from "../../core/show/timerCommands.ts";
+import type { Happening } from "../../core/triggers/happening.ts";
+import type { OnBuses } from "../../core/venue/source.ts";
 import { STAGE_NOTE } from "../../designs/fieldSets.ts";
 import { SerialQueue } from "../queue/serialQueue.ts";
 import type { Rundown } from "../rundown/rundown.ts";
@@ -25,6 +31,13 @@ export interface Answer {
   readonly sentence: string | null;
 }
 
+/** What the venue has set that triggers need to know. */
+export interface Triggering {
+  readonly triggers: () => TriggerContext["triggers"];
+  readonly names: TriggerContext["names"];
+  readonly mostActsPerSecond: () => number;
+}
+
 /** How far ahead motions begin, so that the news reaches every output before its first frame. */
 const LEAD_MS = 20;
 
@@ -35,6 +48,7 @@ export class ShowHost {
   readonly #rundown: Rundown;
   readonly #screens: ScreenStore;
   readonly #now: () => number;
+  readonly #triggering: Triggering;
   #state: ShowState;
   readonly #queue = new SerialQueue();
   #lastCommandMs = 0;
@@ -49,8 +63,10 @@ export class ShowHost {
     contents: ContentStore,
     rundown: Rundown,
     screens: ScreenStore,
+    triggering: Triggering,
     now: () => number,
   ) {
+    this.#triggering = triggering;
     this.#state = state;
     this.#log = log;
     this.#contents = contents;
@@ -67,6 +83,7 @@ export class ShowHost {
     contents: ContentStore,
     rundown: Rundown,
     screens: ScreenStore,
+    triggering: Triggering,
     opening: Extract<AirEvent, { kind: "showOpened" }>,
     now: () => number,
   ): Promise<ShowHost> {
@@ -79,13 +96,21 @@ export class ShowHost {
     const hashes = contentsOf(state);
     await contents.load(hashes);
     for (const hash of hashes) await contents.load(wornBy(contents, hash));
-    return new ShowHost(state, journal, contents, rundown, screens, now);
+    return new ShowHost(state, journal, contents, rundown, screens, triggering, now);
   }
 
   /** A rehearsal that begins with what is on air now. It is written nowhere, and no output hears of it. */
   rehearse(): ShowHost {
     const journal: Journal = { append: async () => undefined };
-    return new ShowHost(this.#state, journal, this.#contents, this.#rundown, this.#screens, this.#now);
+    return new ShowHost(
+      this.#state,
+      journal,
+      this.#contents,
+      this.#rundown,
+      this.#screens,
+      this.#triggering,
+      this.#now,
+    );
   }
 
   get state(): ShowState {
@@ -117,6 +142,19 @@ export class ShowHost {
     return this.#queue.run(() => this.#carryOut(command, actor));
   }
 
+  /** A mixer says what is on its buses. @param isQuiet nothing is to come of it */
+  setSources(on: OnBuses, isQuiet: boolean, actor: Actor): Promise<void> {
+    return this.#queue.run(async () => {
+      const context = this.#context(this.#now(), actor);
+      await this.#write(decideSources(this.#state, on, isQuiet, context.startAtMs), context, null);
+    });
+  }
+
+  /** Something happened outside that triggers may answer to. */
+  happen(happenings: readonly Happening[]): Promise<void> {
+    return this.#queue.run(() => this.#react(happenings));
+  }
+
   /** A cue that says so puts every save on air: its own words, in what they wear there. */
   sendSaved(cueId: string): Promise<void> {
     return this.#queue.run(async () => {
@@ -143,13 +181,45 @@ export class ShowHost {
   tick(): Promise<void> {
     return this.#queue.run(async () => {
       const atMs = this.#now();
-      const commands = timerCommands(this.#state, this.#rundown.ready(), this.#tickedAtMs, atMs);
+      const sinceMs = this.#tickedAtMs;
+      const commands = timerCommands(this.#state, this.#rundown.ready(), sinceMs, atMs);
+      const happenings = happeningsOfTime(this.#state, (hash) => this.#findPage(hash), sinceMs, atMs);
       this.#tickedAtMs = atMs;
       for (const command of commands) {
         const context = this.#context(atMs, { kind: "timer" });
         await this.#write(decideTimer(this.#state, command, context), context, null);
       }
+      for (const due of this.#state.due)
+        if (due.kind === "trigger" && due.atMs <= atMs)
+          await this.#writeAll(reactToDue(this.#state, due, this.#triggerContext(atMs)), atMs);
+      await this.#react(happenings);
     });
+  }
+
+  async #react(happenings: readonly Happening[]): Promise<void> {
+    if (happenings.length === 0 || this.#state.triggers.areStopped) return;
+    const atMs = this.#now();
+    await this.#writeAll(react(this.#state, happenings, this.#triggerContext(atMs)), atMs);
+  }
+
+  /** What came of triggers: what comes of that is in it already. */
+  async #writeAll(written: readonly Written[], atMs: number): Promise<void> {
+    for (const { events, actor } of written) await this.#store({ events }, { actor, atMs }, null);
+  }
+
+  #triggerContext(atMs: number): TriggerContext {
+    const { triggers, names, mostActsPerSecond } = this.#triggering;
+    return {
+      ...this.#context(atMs, { kind: "timer" }),
+      triggers: triggers(),
+      names,
+      mostActsPerSecond: mostActsPerSecond(),
+    };
+  }
+
+  #findPage(hash: string) {
+    const content = this.#contents.find(hash);
+    return content?.kind === "page" ? content : undefined;
   }
 
   async #carryOut(command: Command, actor: Actor): Promise<Answer> {
@@ -180,10 +250,23 @@ export class ShowHost {
     };
   }
 
+  /** Writes down what was decided, and what triggers do about it. */
   async #write(
+    decision: Decision,
+    by: Pick<DecideContext, "actor" | "atMs">,
+    actId: string | null,
+  ): Promise<Answer> {
+    const happenings: Happening[] = [];
+    const answer = await this.#store(decision, by, actId, happenings);
+    await this.#react(happenings);
+    return answer;
+  }
+
+  async #store(
     decision: Decision,
     { actor, atMs }: Pick<DecideContext, "actor" | "atMs">,
     actId: string | null,
+    happenings: Happening[] = [],
   ): Promise<Answer> {
     if ("refused" in decision)
       return { refused: decision.refused, sentence: refusalSentence(decision.refused, nameOf(decision.by)) };
@@ -191,7 +274,9 @@ export class ShowHost {
     let next = this.#state;
     const logged = decision.events.map((event): LoggedEvent => {
       const entry = { seq: next.seq + 1, atMs, actor, actId, event };
-      next = evolve(next, entry);
+      const before = next;
+      next = evolve(before, entry);
+      happenings.push(...happeningsOf(before, next, event));
       return entry;
     });
     const refersTo = [...contentsOf(next)].flatMap((hash) => [hash, ...wornBy(this.#contents, hash)]);

@@ -10,6 +10,7 @@ import type { DeskSessions } from "../access/sessions.ts";
 import { Throttle } from "../access/throttle.ts";
 import type { FeedHost } from "../feeds/feedHost.ts";
 import type { LiveBindings } from "../feeds/liveBindings.ts";
+import type { FollowHost } from "../follow/followHost.ts";
 import type { Health } from "../health/health.ts";
 import type { Stalls } from "../health/stalls.ts";
 import type { ShowHost } from "../host/showHost.ts";
@@ -21,6 +22,7 @@ import type { DesignStore } from "../store/designStore.ts";
 import type { EveningStore } from "../store/eveningStore.ts";
 import type { FontStore } from "../store/fontStore.ts";
 import type { LinkStore } from "../store/linkStore.ts";
+import type { MediaStore } from "../store/mediaStore.ts";
 import type { ScreenStore } from "../store/screenStore.ts";
 import type { VenueStore } from "../store/venueStore.ts";
 import { spend } from "./allowance.ts";
@@ -62,6 +64,8 @@ export interface LiveParts {
   readonly values: ValueHost;
   readonly feeds: FeedHost;
   readonly bindings: LiveBindings;
+  readonly follow: FollowHost;
+  readonly media: MediaStore;
   readonly buildId: string;
   readonly now: () => number;
   readonly readPeer: ReadPeer;
@@ -129,7 +133,9 @@ export class LiveServer {
     parts.values.onChange((changes) => this.#teller.tellValues(changes));
     parts.feeds.onChange(() => this.#teller.tellFeedsSoon());
     parts.bindings.onProblems(() => this.#teller.tellFeedsSoon());
-    parts.feeds.onNews((sentence) => this.#tellNews(sentence));
+    parts.feeds.onNews((sentence) => this.tellNews(sentence));
+    parts.follow.onChange((what) => this.#teller.tellFollow(what));
+    parts.media.onChange(() => this.#teller.tellFollow("sources"));
     parts.venue.onChange((settings) => {
       for (const connection of this.#windows.joined())
         if (connection.link?.kind !== "output") send(connection, { kind: "venue", settings });
@@ -144,7 +150,7 @@ export class LiveServer {
       for (const connection of this.#windows.joined()) send(connection, { kind: "fonts" });
     });
     parts.health.onStorage(() => this.#teller.tellStorage(this.#windows.desks()));
-    parts.onNews((sentence) => this.#tellNews(sentence));
+    parts.onNews((sentence) => this.tellNews(sentence));
     parts.evenings.onChange(() => this.#teller.tellRundown({ ...this.#teller.rundownNow(), changed: [] }));
     this.#ticker = setInterval(() => this.#tick(), SCREENS_EVERY_MS);
     this.#clock = setInterval(() => {
@@ -219,7 +225,8 @@ export class LiveServer {
     this.#sockets.close();
   }
 
-  #tellNews(sentence: string): void {
+  /** Tells all desks something that they have to know. */
+  tellNews(sentence: string): void {
     for (const connection of this.#windows.desks()) send(connection, { kind: "news", sentence });
   }
 

@@ -5,6 +5,7 @@ import type { ValueChange } from "../../core/values/values.ts";
 import type { Channel, ScreenHealth } from "../../core/wire/wire.ts";
 import type { FeedHost } from "../feeds/feedHost.ts";
 import type { LiveBindings } from "../feeds/liveBindings.ts";
+import type { FollowHost } from "../follow/followHost.ts";
 import type { Health } from "../health/health.ts";
 import { type ShowHost, wornBy } from "../host/showHost.ts";
 import { targetsSoon } from "../host/targetsSoon.ts";
@@ -13,6 +14,7 @@ import type { Rundown, RundownChange } from "../rundown/rundown.ts";
 import type { ContentStore } from "../store/contentStore.ts";
 import type { DesignStore } from "../store/designStore.ts";
 import type { EveningStore } from "../store/eveningStore.ts";
+import type { MediaStore } from "../store/mediaStore.ts";
 import type { ScreenStore } from "../store/screenStore.ts";
 import type { VenueStore } from "../store/venueStore.ts";
 import { deskDesigns } from "./deskDesigns.ts";
@@ -35,6 +37,8 @@ export interface TellerParts {
   readonly values: ValueHost;
   readonly feeds: Pick<FeedHost, "views">;
   readonly bindings: Pick<LiveBindings, "before" | "problems">;
+  readonly follow: Pick<FollowHost, "sources" | "view">;
+  readonly media: Pick<MediaStore, "find">;
   readonly buildId: string;
   readonly now: () => number;
   readonly health: Pick<Health, "storage">;
@@ -55,6 +59,7 @@ export class Teller {
   readonly #parts: TellerParts;
   readonly #run = randomUUID().slice(0, 8);
   #feedsTimer: ReturnType<typeof setTimeout> | undefined;
+  #followTimer: ReturnType<typeof setTimeout> | undefined;
   #feedsSaid = "";
 
   constructor(parts: TellerParts) {
@@ -83,6 +88,7 @@ export class Teller {
     this.#sendContents(connection, contentsOf(state));
     // Before what they fill.
     this.#sendAllValues(connection);
+    send(connection, this.#sourcesNow());
     send(connection, {
       kind: "welcome",
       serverAtMs: now(),
@@ -109,6 +115,7 @@ export class Teller {
       send(connection, { kind: "venue", settings: this.#parts.venue.settings });
       this.tellStorage([connection]);
       send(connection, this.#feedsNow());
+      send(connection, this.#followNow());
     }
     this.#sendPrime([connection]);
   }
@@ -135,8 +142,33 @@ export class Teller {
     }, FEEDS_EVERY_MS);
   }
 
+  /** Tells all windows what sources there are, or desks what triggers there are and how devices are heard. */
+  tellFollow(what: "sources" | "triggers"): void {
+    if (what === "sources")
+      for (const connection of this.#parts.windows.joined()) send(connection, this.#sourcesNow());
+    else
+      this.#followTimer ??= setTimeout(() => {
+        this.#followTimer = undefined;
+        for (const connection of this.#parts.windows.desks()) send(connection, this.#followNow());
+      }, FEEDS_EVERY_MS);
+  }
+
   close(): void {
     clearTimeout(this.#feedsTimer);
+    clearTimeout(this.#followTimer);
+  }
+
+  #sourcesNow() {
+    const { follow, media } = this.#parts;
+    const shown = follow.sources.flatMap(({ id, picture }) => {
+      const found = picture.kind === "media" ? media.find(picture.mediaId) : undefined;
+      return found ? [[id, found.info] as const] : [];
+    });
+    return { kind: "sources", sources: follow.sources, media: Object.fromEntries(shown) } as const;
+  }
+
+  #followNow() {
+    return { kind: "follow", follow: this.#parts.follow.view() } as const;
   }
 
   #feedsNow() {

@@ -9,6 +9,7 @@ import type { Db } from "../store/database.ts";
 import { DesignStore } from "../store/designStore.ts";
 import { EveningStore } from "../store/eveningStore.ts";
 import { FeedStore } from "../store/feedStore.ts";
+import { FollowStore } from "../store/followStore.ts";
 import { FontStore } from "../store/fontStore.ts";
 import { HouseStore } from "../store/houseStore.ts";
 import { LinkStore } from "../store/linkStore.ts";
@@ -60,6 +61,8 @@ export async function openStores(db: Db, { home, mediaFolder, aside, now }: Stor
   await cues.open(evenings.open.id);
   const venue = new VenueStore(db, showId, setAside);
   await venue.load();
+  const followStore = new FollowStore(db, showId, setAside);
+  await followStore.load();
   const passcode = new Passcode(db, showId);
   await passcode.load();
   const links = new LinkStore(db, showId, setAside);
@@ -86,6 +89,7 @@ export async function openStores(db: Db, { home, mediaFolder, aside, now }: Stor
     house: new HouseStore(db, show),
     airLog: new AirLog(db, contents, showId, setAside),
     commentStore: new CommentStore(db, showId, setAside),
+    followStore,
     feedStore: new FeedStore(db, showId, setAside),
     valueLog: new ValueLog(db, showId, setAside),
   };

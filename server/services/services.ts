@@ -14,6 +14,13 @@ import { FeedHost } from "../feeds/feedHost.ts";
 import { LiveBindings } from "../feeds/liveBindings.ts";
 import { VenueTables } from "../feeds/venueTables.ts";
 import { WatchedFolder } from "../feeds/watchedFolder.ts";
+import {
+  type DeviceOptions,
+  type FollowedDevices,
+  followDevices,
+  NO_DEVICES,
+} from "../follow/followDevices.ts";
+import { FollowHost } from "../follow/followHost.ts";
 import { Health } from "../health/health.ts";
 import type { ShowClock } from "../health/showClock.ts";
 import { Stalls } from "../health/stalls.ts";
@@ -38,7 +45,10 @@ import { openStores, type Stores } from "./openStores.ts";
 
 /** Everything that loaders, actions and the live channel need. One per process. */
 export interface Services
-  extends Omit<Stores, "cues" | "shaper" | "setAside" | "valueLog" | "feedStore" | "commentStore">,
+  extends Omit<
+      Stores,
+      "cues" | "shaper" | "setAside" | "valueLog" | "feedStore" | "commentStore" | "followStore"
+    >,
     Ingredients {
   readonly host: ShowHost;
   readonly rundown: Rundown;
@@ -67,6 +77,8 @@ export interface Services
   /** What people wrote, and what of it was picked. */
   readonly comments: CommentHost;
   readonly bindings: LiveBindings;
+  /** Sources and triggers. */
+  readonly follow: FollowHost;
   /** Lets go of what is old. */
   readonly compaction: Compaction;
   readonly buildId: string;
@@ -98,6 +110,8 @@ export interface ServiceOptions {
   readonly feedFolder?: string;
   /** Hosts that feeds may ask, each a name or a name and a port. */
   readonly feedHosts?: readonly string[];
+  /** Doors for other devices; none when not said. */
+  readonly devices?: DeviceOptions;
   /** How long a rehearsal waits for a desk whose window was lost; ten seconds when not said. */
   readonly rehearsalWaitsMs?: number;
   /** How files of scripture are read; in a thread of its own when not said. */
@@ -109,12 +123,13 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
   const { now } = clock;
   const startedAtMs = now();
   const aside = options.aside ?? createAside(workerFile("aside/asideWorker"));
-  const { cues, shaper, setAside, valueLog, feedStore, commentStore, ...stores } = await openStores(db, {
-    home,
-    mediaFolder,
-    aside,
-    now,
-  });
+  const { cues, shaper, setAside, valueLog, feedStore, commentStore, followStore, ...stores } =
+    await openStores(db, {
+      home,
+      mediaFolder,
+      aside,
+      now,
+    });
   const {
     show,
     airLog,
@@ -137,15 +152,35 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
     valueLog,
     feedStore,
     commentStore,
+    followStore,
   });
   clock.notBefore((await airLog.lastAtMs()) ?? 0);
   const journal = new KeptJournal(airLog, now);
+  const layerName = (id: string) => show.layers.find((layer) => layer.id === id)?.name ?? id;
+  const devices = options.devices ?? NO_DEVICES;
+  let deviceLinks: FollowedDevices | undefined;
+  const follow: FollowHost = new FollowHost({
+    store: followStore,
+    cues: () => rundown.ready(),
+    names: {
+      layer: layerName,
+      plan: (id) => screens.plans.find((plan) => plan.id === id)?.name ?? "a plan that is gone",
+      feed: (id) => feeds.find(id)?.doc.name ?? "a feed that is gone",
+    },
+    links: () => deviceLinks,
+    allowed: devices.allowed,
+  });
   const host = await ShowHost.open(
     airLog,
     journal,
     contents,
     rundown,
     screens,
+    {
+      triggers: () => follow.triggers(),
+      names: follow.names,
+      mostActsPerSecond: () => follow.settings.mostActsPerSecond,
+    },
     {
       kind: "showOpened",
       showId: show.id,
@@ -182,7 +217,8 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
     contents,
     host,
     kept: () => venue.settings.kept,
-    layerName: (id) => show.layers.find((layer) => layer.id === id)?.name ?? id,
+    layerName,
+    sourceName: follow.names.source,
     outputName: (id) => screens.outputs.find((output) => output.id === id)?.name ?? id,
     now,
   });
@@ -230,6 +266,8 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
     values,
     feeds,
     bindings,
+    follow,
+    media,
     stalls,
     health,
     now,
@@ -238,6 +276,17 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
     onNews: (listener) => clock.onJump(listener),
     greeting: () => setAsideSentence(setAside.rows),
     ...(rehearsalWaitsMs !== undefined && { rehearsalWaitsMs }),
+  });
+  deviceLinks = await followDevices({
+    devices,
+    follow,
+    host,
+    hosts: () => live.hosts(),
+    feeds,
+    rundown,
+    bindings,
+    now,
+    onNews: (sentence) => live.tellNews(sentence),
   });
   media.onChange(() => {
     feeds.followNames();
@@ -261,6 +310,7 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
     tables,
     comments,
     bindings,
+    follow,
     compaction,
     health,
     aside,
@@ -275,6 +325,7 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
     addresses: options.addresses ?? [],
     now,
     close: async () => {
+      deviceLinks?.close();
       live.close();
       stills.close();
       stalls.close();

@@ -20,6 +20,7 @@ import * as library from "./migrations/m0014_library.ts";
 import * as feeds from "./migrations/m0015_feeds.ts";
 import * as tables from "./migrations/m0016_tables.ts";
 import * as comments from "./migrations/m0017_comments.ts";
+import * as follow from "./migrations/m0018_follow.ts";
 import type { Tables } from "./schema.ts";
 
 export type Db = Kysely<Tables>;
@@ -42,6 +43,7 @@ const MIGRATIONS: Readonly<Record<string, Migration>> = {
   m0015_feeds: feeds,
   m0016_tables: tables,
   m0017_comments: comments,
+  m0018_follow: follow,
 };
 
 /** Name of the last migration: what an up-to-date database has. */

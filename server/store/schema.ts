@@ -143,6 +143,8 @@ export interface Tables {
   };
   comment: { number: Generated<number>; show_id: string; id: string; at_ms: number; doc: string };
   comment_settings: { show_id: string; doc: string };
+  /** Sources, triggers and their settings, each a document of its kind. */
+  follow: { show_id: string; kind: string; id: string; place: number; revision: number; doc: string };
   entry_link: { token: string; show_id: string; id: string; doc: string };
   value_change: { show_id: string; seq: number; doc: string };
   value_state: { show_id: string; doc: string };

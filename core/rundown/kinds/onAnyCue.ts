@@ -24,6 +24,13 @@ export const cueStartSchema = z.discriminatedUnion("kind", [
 ]);
 export type CueStart = z.infer<typeof cueStartSchema>;
 
+/** A source that a cue is tied to, how long after it comes, and whether it stays for as long as the source or as long as it says itself. */
+export const comesWithSchema = z.strictObject({
+  sourceId: nameSchema(60),
+  delayMs: z.number().int().min(0).max(600_000).default(0),
+  stays: z.boolean().default(false),
+});
+
 /** Marks a person may put on a cue, to find it again. */
 export const CUE_TAGS = ["knot", "bell", "sail", "wave"] as const;
 export type CueTag = (typeof CUE_TAGS)[number];
@@ -63,6 +70,8 @@ export const onAnyCue = {
   /** What any cue says about the screens. */
   plan: planNeedSchema.nullable().default(null),
   stepPlans: z.array(stepPlanSchema).max(60).default([]),
+  /** It comes when a source comes to program, and leaves with it. */
+  comesWith: comesWithSchema.nullable().default(null),
   /** The only outputs it goes to; null: all. The others keep what they show. */
   only: z.array(nameSchema(60)).min(1).max(64).nullable().default(null),
 };

@@ -1,0 +1,4 @@
+import { type Trigger, triggerSchema } from "../../triggers/trigger.ts";
+import type { StoredKind } from "../storedKind.ts";
+
+export const triggerKind: StoredKind<Trigger> = { name: "trigger", schema: triggerSchema, steps: [] };

@@ -1,0 +1,28 @@
+import { z } from "zod";
+import { nameSchema } from "../names/name.ts";
+import type { TriggerNames } from "./triggerNames.ts";
+import { secondOfDaySchema } from "./whens/time.ts";
+
+/** What must hold for a trigger to act. */
+export const conditionSchema = z.discriminatedUnion("kind", [
+  z.strictObject({ kind: z.literal("plan"), planId: nameSchema(60) }),
+  z.strictObject({ kind: z.literal("onAir"), cueId: nameSchema(60), isOn: z.boolean().default(true) }),
+  z.strictObject({ kind: z.literal("empty"), layerId: nameSchema(40) }),
+  /** From the first to the second time of day; over midnight when the second is the earlier. */
+  z.strictObject({ kind: z.literal("between"), from: secondOfDaySchema, to: secondOfDaySchema }),
+]);
+export type Condition = z.infer<typeof conditionSchema>;
+
+/** As a part of a sentence after "only while ". */
+export function sayCondition(condition: Condition, names: TriggerNames): string {
+  switch (condition.kind) {
+    case "plan":
+      return `the plan is “${names.plan(condition.planId)}”`;
+    case "onAir":
+      return `“${names.cue(condition.cueId)}” is ${condition.isOn ? "" : "not "}on air`;
+    case "empty":
+      return `${names.layer(condition.layerId)} is empty`;
+    case "between":
+      return `it is between ${condition.from} and ${condition.to}`;
+  }
+}

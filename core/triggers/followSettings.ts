@@ -1,0 +1,17 @@
+import { z } from "zod";
+import { oscAddressSchema } from "./whens/message.ts";
+
+const tally = z.union([z.literal(1), z.literal(2), z.literal(3), z.literal(4)]);
+
+/** What a venue has set of how other devices are understood, and of how much triggers may do. */
+export const followSettingsSchema = z.strictObject({
+  /** So many acts of triggers in any second, and no more. */
+  mostActsPerSecond: z.number().int().min(1).max(50).default(5),
+  /** Which of the four tallies of UMD 3.1 means what; version 5.0 has colours. */
+  umd31: z.strictObject({ program: tally, preview: tally }).default({ program: 1, preview: 2 }),
+  /** Messages by which a mixer says which input is on program and on preview: the first value is the number of the input. */
+  oscProgram: oscAddressSchema.default("/mixer/program"),
+  oscPreview: oscAddressSchema.default("/mixer/preview"),
+});
+export type FollowSettings = z.infer<typeof followSettingsSchema>;
+export const USUAL_FOLLOW: FollowSettings = followSettingsSchema.parse({});

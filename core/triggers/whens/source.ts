@@ -1,0 +1,30 @@
+import { z } from "zod";
+import { nameSchema } from "../../names/name.ts";
+import { BUSES } from "../../venue/source.ts";
+import type { WhenKind } from "./whenKind.ts";
+
+const schema = z.strictObject({
+  kind: z.literal("source"),
+  sourceId: nameSchema(60),
+  bus: z.enum(BUSES).default("program"),
+  does: z.enum(["comes", "leaves"]).default("comes"),
+});
+type When = z.infer<typeof schema>;
+
+export const sourceWhen: WhenKind<When> = {
+  schema,
+  name: "a source comes or leaves",
+  sets: (when, happening) =>
+    happening.kind === "source" &&
+    happening.sourceId === when.sourceId &&
+    happening.bus === when.bus &&
+    happening.isOn === (when.does === "comes"),
+  ends: (when, happening) =>
+    happening.kind === "source" &&
+    happening.sourceId === when.sourceId &&
+    happening.bus === when.bus &&
+    happening.isOn !== (when.does === "comes"),
+  endSays: ({ bus, does }) => (does === "comes" ? `it leaves ${bus}` : `it is on ${bus} again`),
+  says: ({ sourceId, bus, does }, names) =>
+    `“${names.source(sourceId)}” ${does === "comes" ? "comes to" : "leaves"} ${bus}`,
+};

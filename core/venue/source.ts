@@ -1,0 +1,57 @@
+import { z } from "zod";
+import { nameSchema } from "../names/name.ts";
+
+/** Invented scenes that a stand-in camera shows: they move, and carry their name and a count of frames. */
+export const TEST_SCENES = ["lectern", "singers", "room", "quay"] as const;
+export type TestScene = (typeof TEST_SCENES)[number];
+
+/** Inputs of a mixer, and displays that tally speaks of. */
+const MOST_INPUTS = 65_534;
+
+/** What a source shows where its real picture does not come in by itself. */
+export const sourcePictureSchema = z.discriminatedUnion("kind", [
+  z.strictObject({ kind: z.literal("scene"), scene: z.enum(TEST_SCENES) }),
+  /** A clip or a picture of the library. */
+  z.strictObject({ kind: z.literal("media"), mediaId: nameSchema(60) }),
+  /** A camera of whichever machine an output runs on; which one is chosen there. */
+  z.strictObject({ kind: z.literal("camera") }),
+  z.strictObject({ kind: z.literal("bars") }),
+  z.strictObject({ kind: z.literal("black") }),
+]);
+export type SourcePicture = z.infer<typeof sourcePictureSchema>;
+
+/** A source of pictures of the venue, such as one camera: named once. */
+export const sourceSchema = z.strictObject({
+  id: nameSchema(60),
+  name: z.string().trim().min(1).max(40),
+  /** The number of its input at the mixer, as tally and messages have it; null: only set by hand. */
+  input: z.number().int().min(0).max(MOST_INPUTS).nullable().default(null),
+  /** Who is usually there, for people to read. */
+  who: z.string().max(120).default(""),
+  picture: sourcePictureSchema.default({ kind: "black" }),
+});
+export type Source = z.infer<typeof sourceSchema>;
+
+/** Sources of a venue. */
+export const MOST_SOURCES = 64;
+
+/** What a mixer has on air, and what it would bring next. */
+export const BUSES = ["program", "preview"] as const;
+export type Bus = (typeof BUSES)[number];
+
+/** Which sources are on each bus, in the order in which they came. */
+export const onBusesSchema = z.strictObject({
+  program: z.array(nameSchema(60)).max(MOST_SOURCES),
+  preview: z.array(nameSchema(60)).max(MOST_SOURCES),
+});
+export type OnBuses = z.infer<typeof onBusesSchema>;
+
+export const NO_SOURCES_ON: OnBuses = { program: [], preview: [] };
+
+/** The buses with a bus set to these sources: those that were there keep their places, others come after them. */
+export function withBus(on: OnBuses, bus: Bus, sourceIds: readonly string[]): OnBuses {
+  const stays = on[bus].filter((id) => sourceIds.includes(id));
+  const next = [...stays, ...new Set(sourceIds.filter((id) => !stays.includes(id)))];
+  const isSame = next.length === on[bus].length && next.every((id, index) => id === on[bus][index]);
+  return isSame ? on : { ...on, [bus]: next };
+}

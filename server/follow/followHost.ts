@@ -1,0 +1,137 @@
+import type { ReadyCue } from "../../core/rundown/readyCue.ts";
+import { triggersOfCues } from "../../core/show/tiedToSource.ts";
+import type { FollowEdit } from "../../core/triggers/followEdit.ts";
+import type { FollowSettings } from "../../core/triggers/followSettings.ts";
+import { MOST_TRIGGERS, type Trigger } from "../../core/triggers/trigger.ts";
+import type { TriggerNames } from "../../core/triggers/triggerNames.ts";
+import { MOST_SOURCES, type OnBuses } from "../../core/venue/source.ts";
+import type { FollowView, SourceView } from "../../core/wire/followView.ts";
+import type { Links } from "../links/links.ts";
+import type { FollowStore } from "../store/followStore.ts";
+
+export interface FollowParts {
+  readonly store: FollowStore;
+  readonly cues: () => readonly ReadyCue[];
+  readonly names: Pick<TriggerNames, "layer" | "plan" | "feed">;
+  readonly links: () => Pick<Links, "doors" | "flapping"> | undefined;
+  readonly allowed: readonly string[];
+}
+
+const OTHERWISE = "This was changed on another desk. Nothing was saved here; look at it as it is now.";
+
+/** The venue's sources and triggers: what they are, and what they are called. */
+export class FollowHost {
+  readonly #parts: FollowParts;
+  readonly #listeners = new Set<(what: "sources" | "triggers") => void>();
+
+  constructor(parts: FollowParts) {
+    this.#parts = parts;
+  }
+
+  get sources(): readonly SourceView[] {
+    return this.#parts.store.sources;
+  }
+
+  get settings(): FollowSettings {
+    return this.#parts.store.settings;
+  }
+
+  /** What the venue has made, and what cues say of themselves. */
+  triggers(): readonly Trigger[] {
+    return [...this.#parts.store.triggers, ...triggersOfCues(this.#parts.cues())];
+  }
+
+  readonly names: TriggerNames = {
+    source: (id) => this.sources.find((source) => source.id === id)?.name ?? "a source that is gone",
+    cue: (id) =>
+      this.#parts.cues().find(({ cueId }) => cueId === id)?.content.title ?? "a cue that cannot be taken",
+    layer: (id) => this.#parts.names.layer(id),
+    plan: (id) => this.#parts.names.plan(id),
+    feed: (id) => this.#parts.names.feed(id),
+  };
+
+  view(): FollowView {
+    const { store, links, allowed } = this.#parts;
+    const flapping = links()?.flapping ?? [];
+    return {
+      triggers: store.triggers,
+      settings: store.settings,
+      doors: links()?.doors() ?? [],
+      flapping: this.sources.flatMap(({ id, input }) =>
+        input !== null && flapping.includes(input) ? [id] : [],
+      ),
+      allowed,
+    };
+  }
+
+  onChange(listener: (what: "sources" | "triggers") => void): void {
+    this.#listeners.add(listener);
+  }
+
+  /** The sources that are at some inputs of the mixer; inputs that nobody has named are none. */
+  onBuses(on: { readonly program: readonly number[]; readonly preview: readonly number[] }): OnBuses {
+    const at = (inputs: readonly number[]) =>
+      this.sources.flatMap(({ id, input }) => (input !== null && inputs.includes(input) ? [id] : []));
+    return { program: at(on.program), preview: at(on.preview) };
+  }
+
+  /** @returns a sentence when it cannot be done */
+  async edit(edit: FollowEdit): Promise<string | undefined> {
+    const { store } = this.#parts;
+    switch (edit.kind) {
+      case "saveSource": {
+        const { source, baseRevision } = edit;
+        const known = store.sources.find(({ id }) => id === source.id);
+        if ((known?.revision ?? 0) !== baseRevision) return OTHERWISE;
+        if (!known && store.sources.length >= MOST_SOURCES)
+          return `There can be ${MOST_SOURCES} sources. Nothing was added; remove one first.`;
+        const same = store.sources.find(
+          ({ id, input }) => id !== source.id && input !== null && input === source.input,
+        );
+        if (same)
+          return `Input ${source.input} is “${same.name}” already. Nothing was saved; give it another number.`;
+        await store.saveSource(source, baseRevision + 1);
+        this.#tell("sources");
+        return undefined;
+      }
+      case "removeSource": {
+        const uses = [
+          ...store.triggers.filter(({ when }) => when.kind === "source" && when.sourceId === edit.id),
+        ].length;
+        const tied = this.#parts.cues().filter(({ doc }) => doc.comesWith?.sourceId === edit.id).length;
+        if (uses + tied > 0)
+          return `${uses + tied === 1 ? "One trigger or cue belongs" : `${uses + tied} triggers and cues belong`} to this source. Nothing was removed; change them first.`;
+        await store.remove("source", edit.id);
+        this.#tell("sources");
+        return undefined;
+      }
+      case "saveTrigger": {
+        const { trigger, baseRevision } = edit;
+        const known = store.triggers.find(({ id }) => id === trigger.id);
+        if ((known?.revision ?? 0) !== baseRevision) return OTHERWISE;
+        if (!known && store.triggers.length >= MOST_TRIGGERS)
+          return `There can be ${MOST_TRIGGERS} triggers. Nothing was added; remove one first.`;
+        await store.saveTrigger(trigger, baseRevision + 1);
+        this.#tell("triggers");
+        return undefined;
+      }
+      case "removeTrigger":
+        await store.remove("trigger", edit.id);
+        this.#tell("triggers");
+        return undefined;
+      case "settings":
+        await store.saveSettings(edit.settings);
+        this.#tell("triggers");
+        return undefined;
+    }
+  }
+
+  /** Doors, flapping inputs: what desks show of them is other now. */
+  linksChanged(): void {
+    this.#tell("triggers");
+  }
+
+  #tell(what: "sources" | "triggers"): void {
+    for (const listener of this.#listeners) listener(what);
+  }
+}
