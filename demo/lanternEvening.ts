@@ -13,6 +13,7 @@ import { HARBOUR_LAMP } from "../designs/houseStyles.ts";
 import type { Seed, SeedMedia } from "../designs/seed.ts";
 import { ALL_OUTFITS, FIVE_OUTPUTS, FIVE_PLAN, STARTER_LAYERS } from "../designs/starter.ts";
 import { DEMO_COMMENTS, DEMO_FEEDS, FED_PAGES } from "./feeds.ts";
+import { DEMO_SOURCES, DEMO_TRIGGERS } from "./follow.ts";
 import { CARRY_THE_LAMP_DOWN, HARBOUR_KIND, NINE_BELLS, PUERTO_AMABLE } from "./songs.ts";
 
 interface More {
@@ -24,6 +25,11 @@ const page = (fieldSet: string, values: Record<string, string>, { stayMs, templa
   pageCue({ fieldSet, values, template: template ?? null, stayMs: stayMs ?? null });
 const strap = (name: string, role: string, template?: string): CueDoc =>
   page("name", { name, role }, { stayMs: 8_000, ...(template ? { template } : {}) });
+/** Comes when a camera comes to program, and leaves with it. */
+const atSource = (sourceId: string, cue: CueDoc): CueDoc => ({
+  ...cue,
+  comesWith: { sourceId, delayMs: 500, stays: false },
+});
 const librarySong = (id: string, title: string, text: string, more: Partial<SongFields> = {}) => ({
   id,
   song: { ...songOf(title, text), language: "en", ...more },
@@ -126,7 +132,7 @@ export function lanternEvening(): Seed {
       page("backdrop", { name: "Night harbour" }),
       page("corner", { mark: "Merrow Quay" }),
       page("title", { title: "Lantern Evening", subtitle: "The Net Loft, Merrow Quay" }),
-      strap("Ilse Tarrow", "net mender"),
+      atSource("lectern", strap("Ilse Tarrow", "net mender")),
       song("demo-song-lamp", {
         plannedMs: 200_000,
         tag: "bell",
@@ -136,9 +142,9 @@ export function lanternEvening(): Seed {
       reading("Ps 107:23-30", { plannedMs: 120_000 }),
       strap("Brisa Quell", "lamp keeper", "Name, with a tab"),
       song("demo-song-harbour", { plannedMs: 180_000 }),
-      strap("Noor Halvard", "boat school"),
+      atSource("lectern", strap("Noor Halvard", "boat school")),
       reading("John 1:1-5", { second: { text: "rv1909", how: "beside" } }),
-      strap("Teodor Anselm", "leader of the quay singers"),
+      atSource("singers", strap("Teodor Anselm", "leader of the quay singers")),
       song("demo-song-bells", { creditAt: "end", plannedMs: 240_000 }),
       page("crawl", {
         items:
@@ -189,5 +195,7 @@ export function lanternEvening(): Seed {
     ],
     feeds: DEMO_FEEDS,
     comments: DEMO_COMMENTS,
+    sources: DEMO_SOURCES,
+    triggers: DEMO_TRIGGERS,
   };
 }

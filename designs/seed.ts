@@ -4,7 +4,9 @@ import type { Table } from "../core/feeds/table.ts";
 import type { ChromaKey } from "../core/picture/chromaKey.ts";
 import type { CueDoc } from "../core/rundown/cueDoc.ts";
 import type { HouseStyle } from "../core/scene/houseStyle.ts";
+import type { Trigger } from "../core/triggers/trigger.ts";
 import type { Layer, Output, ScreenPlan } from "../core/venue/plan.ts";
+import type { Source } from "../core/venue/source.ts";
 import type { SongFields } from "../core/words/songFields.ts";
 import type { StarterOutfit } from "./starter.ts";
 
@@ -39,6 +41,8 @@ export interface Seed {
   readonly feeds: readonly SeedFeed[];
   /** Where comments come from; null: they are pasted. */
   readonly comments: CommentSettings | null;
+  readonly sources: readonly Source[];
+  readonly triggers: readonly Trigger[];
 }
 
 export interface SeedFeed {

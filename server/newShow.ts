@@ -22,6 +22,8 @@ export function emptyShow(): Seed {
     media: [],
     feeds: [],
     comments: null,
+    sources: [],
+    triggers: [],
     songs: [],
     cues: [],
   };

@@ -13,6 +13,7 @@ import type { LiveChains } from "../../core/values/liveChain.ts";
 import type { LiveValues } from "../../core/values/values.ts";
 import type { Output, ScreenPlan } from "../../core/venue/plan.ts";
 import type { DeskDesigns, DeskOutfit } from "../../core/wire/deskDesigns.ts";
+import type { FollowView, SourceView } from "../../core/wire/followView.ts";
 import type { Channel, DeskPresence, ScreenHealth } from "../../core/wire/wire.ts";
 import type { ConnectionStatus } from "../live/connection.ts";
 import type { DeskCue } from "./deskCues.ts";
@@ -56,6 +57,10 @@ export interface DeskSnapshot {
   readonly feeds: readonly FeedView[];
   /** Cue → why something of it is not filled as it should be. */
   readonly bindingProblems: Readonly<Record<string, string>>;
+  /** The venue's sources. */
+  readonly sources: readonly SourceView[];
+  /** Triggers, and how other devices are heard; null until it is known. */
+  readonly follow: FollowView | null;
   /** The cue chosen for editing; new cues are added after it. */
   readonly chosenId: string | null;
 }

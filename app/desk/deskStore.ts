@@ -8,10 +8,12 @@ import { DESK_MODES, type DeskMode } from "../../core/show/deskMode.ts";
 import { addSight, type Sight } from "../../core/show/meaning.ts";
 import { findNext } from "../../core/show/next.ts";
 import type { Channel, ServerMessage } from "../../core/wire/wire.ts";
+import type { ProgramScreen } from "../../painters/program/programScreen.ts";
 import { hasJustAsked, setDeskId } from "../api/deskHeaders.ts";
 import { ownWindowId } from "../api/windowId.ts";
 import { localNow } from "../live/clock.ts";
 import { Connection } from "../live/connection.ts";
+import { openProgram } from "../live/program.ts";
 import { ShowCopy } from "../live/showCopy.ts";
 import { AirCommands } from "./airCommands.ts";
 import { newsOf } from "./airNews.ts";
@@ -39,6 +41,7 @@ export class DeskStore {
   #order: readonly string[] = [];
   #rundownStamp: string;
   #connection: Connection | undefined;
+  #program: ProgramScreen | undefined;
   #snapshot: DeskSnapshot;
   /** What this desk asks of the air. */
   readonly air: AirCommands;
@@ -90,6 +93,8 @@ export class DeskStore {
       chains: this.#copy.chains,
       feeds: [],
       bindingProblems: {},
+      sources: [],
+      follow: null,
       chosenId: start.cues[0]?.cueId ?? null,
     };
     this.#snapshot = { ...this.#snapshot, next: findNext(state, this.#snapshot.ready) };
@@ -105,6 +110,15 @@ export class DeskStore {
         if (waiting !== this.#snapshot.waiting) this.#change({ waiting });
       },
     });
+  }
+
+  /** A recent frame of what is on program, wherever pictures show it. */
+  get program(): ProgramScreen {
+    if (!this.#program) {
+      this.#program = openProgram("desk", () => this.now());
+      this.#program.show(this.#copy.onProgram);
+    }
+    return this.#program;
   }
 
   readonly subscribe = (listener: () => void): (() => void) => {
@@ -283,6 +297,9 @@ export class DeskStore {
       case "feeds":
         this.#change({ feeds: message.feeds, bindingProblems: message.problems });
         return;
+      case "follow":
+        this.#change({ follow: message.follow });
+        return;
       case "storage":
         this.#change({ storage: message.storage });
         return;
@@ -307,12 +324,16 @@ export class DeskStore {
         for (const listener of this.#documentListeners) listener(document);
     if (change === "broken") this.#connection?.restart();
     else if (change === "outdated") location.reload();
-    else if (change === "values") {
+    else if (change === "sources") {
+      this.#change({ sources: this.#copy.sources });
+      this.#program?.show(this.#copy.onProgram);
+    } else if (change === "values") {
       const told = message.kind === "values" ? message.changes : this.#copy.values;
       for (const listener of this.#valueListeners) listener(told);
       this.#change({ values: this.#copy.values, chains: this.#copy.chains });
     } else if (change === "state" && this.#copy.state) {
       const { state, outputs, plans, channel } = this.#copy;
+      if (state.sources !== before.sources) this.#program?.show(this.#copy.onProgram);
       const hand = { windowId: this.windowId, wantedChannel: this.#wantedChannel };
       const isOwn = isOwnDoing(message, this.#snapshot, hand);
       this.#change({ state, outputs, plans, channel }, isOwn);

@@ -5,7 +5,9 @@ import type { ShowState } from "../../core/show/state.ts";
 import { chainsAfter, evolveChains, type LiveChains, NO_CHAINS } from "../../core/values/liveChain.ts";
 import { evolveValues, type LiveValues, NO_VALUES } from "../../core/values/values.ts";
 import type { Output, ScreenPlan } from "../../core/venue/plan.ts";
+import type { SourceMedia, SourceView } from "../../core/wire/followView.ts";
 import type { Channel, ServerMessage } from "../../core/wire/wire.ts";
+import { type ShownSource, shownSources } from "../../painters/program/shownSource.ts";
 
 /** This window's copy of the show: the same events, the same state. */
 export class ShowCopy {
@@ -20,7 +22,15 @@ export class ShowCopy {
   /** What of them filled pages lately. */
   chains: LiveChains = NO_CHAINS;
   channel: Channel = "air";
+  /** The venue's sources, and what they show of the library. */
+  sources: readonly SourceView[] = [];
+  sourceMedia: SourceMedia = {};
   #buildId: string | undefined;
+
+  /** The sources that are on program now. */
+  get onProgram(): readonly ShownSource[] {
+    return this.state ? shownSources(this.state.sources, this.sources, this.sourceMedia) : [];
+  }
 
   /** Begins with a show that was kept while the server is away; the first word of the server replaces it. */
   learn(kept: {
@@ -38,12 +48,12 @@ export class ShowCopy {
 
   /**
    * Takes in a message.
-   * @returns what has changed: "nothing" here, "documents", "state" or "values"; "broken" when an event is missing and the
+   * @returns what has changed: "nothing" here, "documents", "state", "sources" or "values"; "broken" when an event is missing and the
    *   window must connect anew; "outdated" when the server runs a newer build and the window must load anew
    */
   hear(
     message: ServerMessage,
-  ): "nothing" | "documents" | "state" | "values" | "preload" | "broken" | "outdated" {
+  ): "nothing" | "documents" | "state" | "sources" | "values" | "preload" | "broken" | "outdated" {
     switch (message.kind) {
       case "documents":
         for (const [hash, document] of Object.entries(message.documents)) this.documents.set(hash, document);
@@ -81,6 +91,10 @@ export class ShowCopy {
           this.chains = evolveChains(this.chains, change, this.values);
         }
         return "values";
+      case "sources":
+        this.sources = message.sources;
+        this.sourceMedia = message.media;
+        return "sources";
       case "preload":
         this.preloaded = message.targets;
         return "preload";

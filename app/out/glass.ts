@@ -5,7 +5,6 @@ import { PlateCache } from "../../painters/plateCache.ts";
 import { type Stage, sideBySide } from "../../painters/stage.ts";
 import { StraightStage } from "../../painters/straightStage.ts";
 import type { Drawing } from "../live/drawing.ts";
-import { makeProgramPicture } from "../pictures/programPicture.ts";
 
 const SVG = "http://www.w3.org/2000/svg";
 
@@ -18,11 +17,19 @@ export interface Glass {
   readonly covers: readonly HTMLElement[];
 }
 
+/** The program picture on an output. */
+export interface ProgramHere {
+  /** It lies beneath everything. */
+  readonly isOver: boolean;
+  /** Makes an element of it, for windows of pages too; null: this output has none. */
+  readonly make: (() => HTMLElement) | null;
+}
+
 /**
  * Builds an output's picture for the window's present size, centred and as large as it goes: turned, mirrored, pinned and
  * trimmed as the output asks, its canvas moved to the part it shows, fill and key beside one another.
  */
-export function makeGlass(root: HTMLElement, output: Output, drawing: Drawing, hasProgram: boolean): Glass {
+export function makeGlass(root: HTMLElement, output: Output, drawing: Drawing, program: ProgramHere): Glass {
   const ratio = window.devicePixelRatio;
   const windowWidthPx = Math.round(window.innerWidth * ratio);
   const windowHeightPx = Math.round(window.innerHeight * ratio);
@@ -63,6 +70,11 @@ export function makeGlass(root: HTMLElement, output: Output, drawing: Drawing, h
       top: css(-(output.region?.yPx ?? 0) * scale),
     });
     const cover = makeBox({ inset: "0", zIndex: "2147483647" });
+    if (program.isOver && program.make) {
+      const beneath = program.make();
+      Object.assign(beneath.style, { position: "absolute", inset: "0" });
+      half.append(beneath);
+    }
     half.append(picture, cover);
     element.append(half);
     const isKey = signal === "key";
@@ -76,7 +88,7 @@ export function makeGlass(root: HTMLElement, output: Output, drawing: Drawing, h
             scale,
             pixelRatio: ratio,
             videos,
-            ...(hasProgram ? { makeProgram: makeProgramPicture } : {}),
+            ...(program.make && { makeProgram: program.make }),
           });
     return { plates, stage, cover };
   });

@@ -11,6 +11,7 @@ import { chainsInSight } from "../live/chainsInSight.ts";
 import { Connection } from "../live/connection.ts";
 import { Drawing } from "../live/drawing.ts";
 import { preloadPlates } from "../live/preloadPlates.ts";
+import { openProgram } from "../live/program.ts";
 import { ShowCopy } from "../live/showCopy.ts";
 import { drawTestPicture } from "../pictures/drawTestPicture.ts";
 import { FrameTally } from "./frameTally.ts";
@@ -79,6 +80,7 @@ export function runOutput(
       else if (change === "preload") preloadSoon();
       else if (message.kind === "setUp") setUpAnew();
       else if (change === "values") fill();
+      else if (change === "sources") showProgram();
       else if (change !== "nothing") update();
       if (change === "state" && isWelcome) keeping.soon();
     },
@@ -88,6 +90,8 @@ export function runOutput(
     },
   );
   const ticks = new Ticks(() => connection.now());
+  const program = openProgram("output", () => connection.now());
+  let sourcesShown: unknown;
 
   const onFrame = (report: FrameReport) => {
     const seq = copy.state?.seq ?? 0;
@@ -112,6 +116,7 @@ export function runOutput(
   const update = () => {
     if (!copy.state || !drawing || !fitted) return;
     for (const cover of fitted.covers) coverWith(cover, null);
+    if (copy.state.sources !== sourcesShown) showProgram();
     drawTest();
     chains = chainsInSight(copy.chains, copy.state, chains);
     timeline = composeTimeline(copy.state, output, drawing.dress, chains);
@@ -125,6 +130,12 @@ export function runOutput(
     // Begun anew with each of many changes in a second, nothing would ever be ready.
     if (copy.preloaded.some((target) => copy.values.tables[pageTable(target)]))
       preloading ??= setTimeout(preloadSoon, PRELOAD_VALUES_EVERY_MS);
+  };
+
+  const showProgram = () => {
+    sourcesShown = copy.state?.sources;
+    program.show(copy.onProgram);
+    root.dataset.program = copy.onProgram.map(({ source }) => source.id).join(" ");
   };
 
   const drawTest = () => {
@@ -181,7 +192,11 @@ export function runOutput(
     for (const element of [document.documentElement, document.body])
       element.style.background = groundOf(output, overPicture);
     loadStandBy(output, copy.state?.standBy ?? null, drawing.shelf);
-    const glass = makeGlass(root, output, drawing, overPicture || output.program);
+    const glass = makeGlass(root, output, drawing, {
+      // A keyer's halves are over black: what lies beneath comes from the mixer itself.
+      isOver: overPicture && output.backdrop === "transparent" && output.signal === "picture",
+      make: overPicture || output.program ? () => program.makeElement() : null,
+    });
     const loop = new StageLoop(
       glass.stage,
       canvasOf(output),
@@ -260,5 +275,6 @@ export function runOutput(
     fitted?.element.remove();
     drawing?.close();
     connection.close();
+    program.close();
   };
 }

@@ -16,8 +16,6 @@ import type { Drawing } from "../live/drawing.ts";
 import { prepareBeside } from "../live/prepareBeside.ts";
 import { useThrottled } from "../ui/useThrottled.ts";
 import { drawTestPicture } from "./drawTestPicture.ts";
-import { makeProgramPicture } from "./programPicture.ts";
-import standIn from "./standInPicture.svg";
 import { useDeviceWidth } from "./useDeviceWidth.ts";
 
 /** Pictures on the desk draw at 15 to 20 frames a second: the outputs need the machine more. */
@@ -32,7 +30,7 @@ const CLOCK_MS = 1_000;
 
 /**
  * What an output shows in a state, by the very code that draws the output, at the width it is given.
- * Transparent outputs lie over a stand-in picture.
+ * Transparent outputs lie over a recent frame of the program picture.
  */
 export function OutputPicture({
   output,
@@ -77,6 +75,11 @@ export function OutputPicture({
       width: css(canvas.widthPx),
       height: css(canvas.heightPx),
     });
+    const beneath = output.backdrop === "opaque" ? undefined : store.program.makeElement();
+    if (beneath) {
+      Object.assign(beneath.style, { position: "absolute", inset: "0" });
+      frame.current.append(beneath);
+    }
     frame.current.append(element);
     const cover = document.createElement("div");
     Object.assign(cover.style, { position: "absolute", inset: "0", zIndex: "2147483647" });
@@ -87,7 +90,7 @@ export function OutputPicture({
       plates,
       scale,
       pixelRatio: window.devicePixelRatio,
-      makeProgram: makeProgramPicture,
+      makeProgram: () => store.program.makeElement(),
       ...(isStill ? {} : { videos: drawing.videos(false) }),
     });
     const endRepaint = drawing.shelf.onLoaded((file) => plates.repaint(file));
@@ -108,6 +111,7 @@ export function OutputPicture({
         still.current = undefined;
         stage.discard();
         element.remove();
+        beneath?.remove();
         cover.remove();
       };
     }
@@ -118,6 +122,7 @@ export function OutputPicture({
       loop.current?.stop();
       loop.current = undefined;
       element.remove();
+      beneath?.remove();
       cover.remove();
     };
   }, [drawing, widthPx, output, store, isStill]);
@@ -161,7 +166,7 @@ export function OutputPicture({
       className="relative w-full overflow-hidden"
       style={{
         aspectRatio: `${output.widthPx} / ${output.heightPx}`,
-        background: output.backdrop === "opaque" ? "#000" : `#3a3330 url(${standIn}) center / cover`,
+        background: output.backdrop === "opaque" ? "#000" : "#3a3330",
       }}
     />
   );

@@ -11,6 +11,7 @@ import { CueStore } from "./cueStore.ts";
 import type { Db } from "./database.ts";
 import { EveningStore } from "./eveningStore.ts";
 import { FeedStore } from "./feedStore.ts";
+import { FollowStore } from "./followStore.ts";
 import { MediaStore } from "./mediaStore.ts";
 import { firstRanks } from "./ranks.ts";
 import { ScriptureStore } from "./scriptureStore.ts";
@@ -71,6 +72,9 @@ export async function makeShow(
     await feeds.save(id, 1, doc);
     await feeds.saveGood(id, { table: read.table, kinds: read.shape.kinds, atMs, endsWithLine: false });
   }
+  const follow = new FollowStore(db, seed.show.id);
+  for (const source of seed.sources) await follow.saveSource(source, 1);
+  for (const trigger of seed.triggers) await follow.saveTrigger(trigger, 1);
   if (seed.comments) await new CommentStore(db, seed.show.id).saveSettings(seed.comments);
   await addShippedTexts(db, home);
 }

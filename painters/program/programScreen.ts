@@ -1,0 +1,248 @@
+import type { MediaInfo } from "../../core/scene/media.ts";
+import { BARS_RGB } from "../../core/venue/testPicture.ts";
+import { keepInStep, loadAnewOnError } from "../keepInStep.ts";
+import { type ShownSource, shareOf } from "./shownSource.ts";
+import { drawTestScene, SCENE_FRAME_MS } from "./testScene.ts";
+
+export interface ProgramParts {
+  /** Server time. */
+  readonly now: () => number;
+  readonly addressOf: (file: string) => string;
+  /** A picture that fills a box while nothing is known to be on program. */
+  readonly standIn: string;
+  /** The camera of this machine that was chosen for a source; null where none was. */
+  readonly findCamera: (sourceId: string) => Promise<MediaStream | null>;
+  /** Pictures of a scene in a second, and how wide they are drawn. */
+  readonly framesPerSecond: number;
+  readonly widthPx: number;
+}
+
+/** One source in one box. */
+interface Shown {
+  readonly element: HTMLElement;
+  readonly draw: ((atMs: number) => void) | null;
+  readonly discard: () => void;
+}
+
+interface Box {
+  readonly element: HTMLElement;
+  readonly shown: Map<string, Shown>;
+  readonly madeAtMs: number;
+}
+
+/** A box that was made and never stood in the page is given up after this. */
+const TAKEN_UP_WITHIN_MS = 5_000;
+const KEEP_IN_STEP_EVERY_MS = 500;
+
+/** The program picture in a window: every box that shows it, kept as the mixer has it. It costs nothing where no box shows it. */
+export class ProgramScreen {
+  readonly #parts: ProgramParts;
+  readonly #boxes = new Set<Box>();
+  #sources: readonly ShownSource[] = [];
+  #frame: number | undefined;
+  #drawnFrame = -1;
+  #stepTimer: ReturnType<typeof setInterval> | undefined;
+
+  constructor(parts: ProgramParts) {
+    this.#parts = parts;
+  }
+
+  /** An element that shows the program picture and fills whatever box it is given; it is let go once it has left the page. */
+  makeElement(): HTMLElement {
+    const element = document.createElement("div");
+    element.style.background = `#3a3330 url(${this.#parts.standIn}) center / cover`;
+    element.style.overflow = "hidden";
+    const box: Box = { element, shown: new Map(), madeAtMs: performance.now() };
+    this.#boxes.add(box);
+    this.#fill(box);
+    this.#run();
+    return element;
+  }
+
+  show(sources: readonly ShownSource[]): void {
+    this.#sources = sources;
+    for (const box of this.#boxes) this.#fill(box);
+    this.#drawnFrame = -1;
+    this.#run();
+  }
+
+  /** A camera of this machine was chosen, or another: those in sight are opened anew. */
+  chooseAnew(): void {
+    for (const box of this.#boxes) {
+      for (const shown of box.shown.values()) shown.discard();
+      box.shown.clear();
+      this.#fill(box);
+    }
+  }
+
+  close(): void {
+    if (this.#frame !== undefined) cancelAnimationFrame(this.#frame);
+    clearInterval(this.#stepTimer);
+    for (const box of this.#boxes) this.#letGo(box);
+  }
+
+  #fill({ element, shown }: Box): void {
+    const wanted = new Map(this.#sources.map((source) => [markOf(source), source]));
+    for (const [mark, item] of shown)
+      if (!wanted.has(mark)) {
+        item.discard();
+        item.element.remove();
+        shown.delete(mark);
+      }
+    for (const [mark, source] of wanted) {
+      const item = shown.get(mark) ?? this.#make(source);
+      shown.set(mark, item);
+      const index = [...wanted.keys()].indexOf(mark);
+      item.element.style.opacity = `${shareOf(index)}`;
+      item.element.dataset.source = source.source.id;
+      // At the end of those before it: the order is that in which they came.
+      element.append(item.element);
+    }
+  }
+
+  #make({ source, media }: ShownSource): Shown {
+    const { picture } = source;
+    switch (picture.kind) {
+      case "scene": {
+        const { canvas, context } = this.#canvas();
+        return shownAs(canvas, (atMs) => drawTestScene(context, picture.scene, source.name, canvas, atMs));
+      }
+      case "bars":
+      case "black": {
+        const { canvas, context } = this.#canvas();
+        drawBars(context, canvas, picture.kind === "black");
+        return shownAs(canvas, null);
+      }
+      case "media":
+        return media ? this.#media(media) : shownAs(blackBox(), null);
+      case "camera":
+        return this.#camera(source.id);
+    }
+  }
+
+  #canvas() {
+    const canvas = document.createElement("canvas");
+    canvas.width = this.#parts.widthPx;
+    canvas.height = Math.round((this.#parts.widthPx * 9) / 16);
+    const context = canvas.getContext("2d", { alpha: false });
+    if (!context) throw new Error(`No canvas of ${canvas.width}×${canvas.height}`);
+    return { canvas, context };
+  }
+
+  #media(media: MediaInfo): Shown {
+    const { addressOf, now } = this.#parts;
+    if (media.type !== "video") {
+      const image = Object.assign(new Image(), { src: addressOf(media.file) });
+      return shownAs(image, null);
+    }
+    const video = document.createElement("video");
+    const end = new AbortController();
+    Object.assign(video, { muted: true, playsInline: true, loop: true, preload: "auto" });
+    video.src = addressOf(media.file);
+    loadAnewOnError(video, end.signal);
+    const durationMs = media.durationMs ?? 1;
+    const step = () =>
+      // By the clock alone, so that every screen shows the same of it.
+      keepInStep(
+        video,
+        { positionMs: now() % durationMs, isPlaying: true },
+        { durationMs, atEnd: "loop" },
+        () => void video.play().catch(() => undefined),
+      );
+    step();
+    const timer = setInterval(step, KEEP_IN_STEP_EVERY_MS);
+    return {
+      ...shownAs(video, null),
+      discard: () => {
+        clearInterval(timer);
+        end.abort();
+        video.removeAttribute("src");
+        video.load();
+      },
+    };
+  }
+
+  #camera(sourceId: string): Shown {
+    const video = document.createElement("video");
+    Object.assign(video, { muted: true, playsInline: true, autoplay: true });
+    video.style.background = "#000";
+    let stream: MediaStream | null = null;
+    let isGone = false;
+    void this.#parts.findCamera(sourceId).then((found) => {
+      if (isGone) for (const track of found?.getTracks() ?? []) track.stop();
+      else {
+        stream = found;
+        video.srcObject = found;
+      }
+    });
+    return {
+      ...shownAs(video, null),
+      discard: () => {
+        isGone = true;
+        for (const track of stream?.getTracks() ?? []) track.stop();
+        video.srcObject = null;
+      },
+    };
+  }
+
+  #run(): void {
+    this.#frame ??= requestAnimationFrame(this.#onFrame);
+  }
+
+  readonly #onFrame = () => {
+    this.#frame = undefined;
+    for (const box of this.#boxes)
+      if (!box.element.isConnected && performance.now() - box.madeAtMs > TAKEN_UP_WITHIN_MS) this.#letGo(box);
+    const { now, framesPerSecond } = this.#parts;
+    const atMs = now();
+    const frame = Math.floor(atMs / Math.max(SCENE_FRAME_MS, 1_000 / framesPerSecond));
+    const isNew = frame !== this.#drawnFrame;
+    let moves = false;
+    for (const { element, shown } of this.#boxes)
+      for (const { draw } of shown.values()) {
+        if (!draw) continue;
+        moves = true;
+        if (isNew && element.isConnected) draw(atMs);
+      }
+    if (isNew) this.#drawnFrame = frame;
+    if (moves) this.#run();
+  };
+
+  #letGo(box: Box): void {
+    for (const shown of box.shown.values()) shown.discard();
+    box.shown.clear();
+    this.#boxes.delete(box);
+  }
+}
+
+/** Equal marks mean that what is shown can stay. */
+const markOf = ({ source: { id, name, picture }, media }: ShownSource): string =>
+  JSON.stringify([id, name, picture, media?.file ?? ""]);
+
+function shownAs(element: HTMLElement, draw: Shown["draw"]): Shown {
+  Object.assign(element.style, {
+    position: "absolute",
+    inset: "0",
+    width: "100%",
+    height: "100%",
+    objectFit: "cover",
+  });
+  return { element, draw, discard: () => {} };
+}
+
+function blackBox(): HTMLElement {
+  const element = document.createElement("div");
+  element.style.background = "#000";
+  return element;
+}
+
+function drawBars(context: CanvasRenderingContext2D, { width, height }: HTMLCanvasElement, isBlack: boolean) {
+  context.fillStyle = "#000";
+  context.fillRect(0, 0, width, height);
+  if (isBlack) return;
+  for (const [index, [red, green, blue]] of BARS_RGB.entries()) {
+    context.fillStyle = `rgb(${red},${green},${blue})`;
+    const left = Math.round((index * width) / BARS_RGB.length);
+    context.fillRect(left, 0, Math.round(((index + 1) * width) / BARS_RGB.length) - left, height);
+  }
+}
