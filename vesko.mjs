@@ -25,6 +25,7 @@ const HELP = `Usage: node vesko.mjs COMMAND
   demo    the demo show, ready to play with
   start   your own show (a new one, or the one you left)
   move    moves the demo's feeds while it runs, as an evening would (--folder FOLDER, --port N, --rubbish PERCENT)
+  mix     a simulated mixer with four cameras for the demo (--port N, --by-itself, --umd 3.1)
   test    everything that is tested
 
 Options of demo and start:
@@ -38,6 +39,12 @@ Options of demo and start:
                a folder whose files may fill pages; they are watched
   --feed-host NAME[:PORT]
                a host whose data may fill pages; may be given more than once
+  --tally-port N, --osc-port N
+               ports on which a mixer and other devices send tallies (UMD) and messages (OSC)
+  --device ADDRESS
+               a device besides this machine that may send them; may be given more than once
+  --osc-to ADDRESS:PORT
+               a device that is sent messages; may be given more than once
   --db FILE    show database (data/demo.vesko.db or data/show.vesko.db)
   --restore    go on with the newest good copy of the database; the one there is set aside
   --as-it-is   go on with a database that was copied without its log`;
@@ -61,13 +68,11 @@ async function main() {
       break;
     case "move":
       install();
-      spawn(
-        process.execPath,
-        ["--import", "tsx", at("stand-ins", "feedMover", "main.ts"), ...moverFlags(rest)],
-        {
-          stdio: "inherit",
-        },
-      ).once("exit", (code) => process.exit(code ?? 1));
+      runStandIn("feedMover", moverFlags(rest));
+      break;
+    case "mix":
+      install();
+      runStandIn("mixer", rest);
       break;
     case "test":
       install();
@@ -77,6 +82,15 @@ async function main() {
       console.log(HELP);
       process.exit(command === undefined || command === "help" || command === "--help" ? 0 : 1);
   }
+}
+
+/** Runs one of the stand-ins until it is told to end. */
+function runStandIn(name, flags) {
+  const standIn = spawn(process.execPath, ["--import", "tsx", at("stand-ins", name, "main.ts"), ...flags], {
+    stdio: "inherit",
+  });
+  for (const signal of ["SIGINT", "SIGTERM"]) process.on(signal, () => standIn.kill(signal));
+  standIn.once("exit", (code) => process.exit(code ?? 1));
 }
 
 function fail(sentence) {
