@@ -68,6 +68,7 @@ const FLOORS = {
     "library",
     "feeds",
     "comments",
+    "triggers",
     "design",
     "texts",
     "keys",

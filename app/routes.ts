@@ -29,6 +29,7 @@ export default [
   route("design-versions", "routes/designVersions.ts"),
   route("offered-template", "routes/offeredTemplate.ts"),
   route("feeds-edit", "routes/feedsEdit.ts"),
+  route("triggers-edit", "routes/triggersEdit.ts"),
   route("feed-rows", "routes/feedRows.ts"),
   route("binding-now", "routes/bindingNow.ts"),
   route("table-edit", "routes/tableEdit.ts"),
@@ -49,6 +50,7 @@ export default [
   route("screens-link", "routes/screensLink.ts"),
   route("watch/:token", "routes/watch.tsx"),
   route("out/:token", "routes/out.tsx"),
+  route("cameras/:token", "routes/cameras.tsx"),
   route("table/:token", "routes/entry.tsx"),
   route("table/:token/rows", "routes/entryRows.ts"),
 ] satisfies RouteConfig;

@@ -23,6 +23,7 @@ export const VIEWS = [
   { path: "comments", name: "Comments", tab: "material", find: "Comments: what people write" },
   { path: "design", name: "Design", tab: "first" },
   { path: "screens", name: "Screens", tab: "first" },
+  { path: "triggers", name: "Triggers", tab: "first", find: "Triggers: cameras, times, messages" },
   { path: "timing", name: "Timing", tab: "first" },
   { path: "evenings", name: "Evenings", tab: "none" },
   { path: "keys", name: "Keys", tab: "menu" },

@@ -19,6 +19,7 @@ import type { FirstSteps } from "../../core/rundown/firstSteps.ts";
 import type { PinnedDocument } from "../../core/rundown/pinnedDocument.ts";
 import type { LibraryEntry } from "../../core/scene/libraryEntry.ts";
 import type { VenueSettings } from "../../core/show/venueSettings.ts";
+import type { FollowEdit } from "../../core/triggers/followEdit.ts";
 import type { Output, ScreenPlan, Venue } from "../../core/venue/plan.ts";
 import type { MediaUse } from "../../core/wire/mediaUses.ts";
 import type { Finds } from "../../core/words/finds.ts";
@@ -142,6 +143,7 @@ export interface Calls {
     { worn: string }
   >;
   "/feeds-edit": Call<FeedsEdit>;
+  "/triggers-edit": Call<FollowEdit>;
   "/table-edit": Call<
     { id: string; edit: TableEdit | null; editId: string; actor: string },
     TableEditOutcome

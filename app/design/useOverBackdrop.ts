@@ -1,7 +1,7 @@
 import { useMemo } from "react";
 import type { LaidOutPage } from "../../core/scene/part.ts";
 import type { Template } from "../../core/scene/template.ts";
-import standIn from "../pictures/standInPicture.svg";
+import standIn from "../live/standInPicture.svg";
 
 /** Pages of templates as they are shown in a list: over the backdrop among them, where there is one, else over a stand-in picture. */
 export function useOverBackdrop(

@@ -62,6 +62,11 @@ export function useAirActs(
       standBy: () => shutAll(store, "standBy"),
       send: () => store.air.press({ kind: "send", layerId: null }),
       hold: () => store.air.press({ kind: "hold" }),
+      stopTriggers: () => {
+        const { areStopped } = store.getSnapshot().state.triggers;
+        store.air.press({ kind: "stopTriggers", areStopped: !areStopped });
+      },
+      otherAtSource: () => store.air.press({ kind: "otherAtSource" }),
       armNext: () => store.air.armNeighbour(1, "step"),
       armBefore: () => store.air.armNeighbour(-1, "step"),
       armNextCue: () => store.air.armNeighbour(1, "cue"),

@@ -1,6 +1,15 @@
 /** Which camera of this machine is which source: kept by the browser, since another machine has others. */
 const keyOf = (sourceId: string) => `vesko-camera-${sourceId}`;
 
+/** Calls back when another page of this browser chooses a camera. @returns a function that ends it */
+export function onCameraChosen(listener: () => void): () => void {
+  const onStorage = ({ key }: StorageEvent) => {
+    if (key?.startsWith(keyOf(""))) listener();
+  };
+  window.addEventListener("storage", onStorage);
+  return () => window.removeEventListener("storage", onStorage);
+}
+
 export const chosenCamera = (sourceId: string): string | null => localStorage.getItem(keyOf(sourceId));
 
 export function chooseCamera(sourceId: string, deviceId: string | null): void {

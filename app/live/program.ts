@@ -1,6 +1,6 @@
 import { ProgramScreen } from "../../painters/program/programScreen.ts";
-import standIn from "../pictures/standInPicture.svg";
 import { openChosenCamera } from "./chosenCamera.ts";
+import standIn from "./standInPicture.svg";
 
 /** On an output it moves as a camera does; on the desk a recent frame is enough. */
 const QUALITY = {

@@ -8,6 +8,7 @@ import { hasGpu } from "../../painters/hasGpu.ts";
 import { type FrameReport, StageLoop } from "../../painters/stageLoop.ts";
 import { newId } from "../api/newId.ts";
 import { chainsInSight } from "../live/chainsInSight.ts";
+import { onCameraChosen } from "../live/chosenCamera.ts";
 import { Connection } from "../live/connection.ts";
 import { Drawing } from "../live/drawing.ts";
 import { preloadPlates } from "../live/preloadPlates.ts";
@@ -92,6 +93,7 @@ export function runOutput(
   const ticks = new Ticks(() => connection.now());
   const program = openProgram("output", () => connection.now());
   let sourcesShown: unknown;
+  const endCameras = onCameraChosen(() => program.chooseAnew());
 
   const onFrame = (report: FrameReport) => {
     const seq = copy.state?.seq ?? 0;
@@ -275,6 +277,7 @@ export function runOutput(
     fitted?.element.remove();
     drawing?.close();
     connection.close();
+    endCameras();
     program.close();
   };
 }

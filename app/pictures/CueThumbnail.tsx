@@ -5,8 +5,8 @@ import { canvasOf, type Output, type ScreenPlan } from "../../core/venue/plan.ts
 import { countsDown } from "../desk/countsDown.ts";
 import { useDesk, useReading } from "../desk/deskContext.ts";
 import { useLiveValues } from "../desk/useLiveValues.ts";
+import standIn from "../live/standInPicture.svg";
 import { useThrottled } from "../ui/useThrottled.ts";
-import standIn from "./standInPicture.svg";
 
 const WIDTH_PX = 128;
 

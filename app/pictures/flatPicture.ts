@@ -2,7 +2,7 @@ import type { Placement } from "../../core/compose/placements.ts";
 import { FlatStage } from "../../painters/flatStage.ts";
 import { PlateCache } from "../../painters/plateCache.ts";
 import type { Drawing } from "../live/drawing.ts";
-import standIn from "./standInPicture.svg";
+import standIn from "../live/standInPicture.svg";
 
 export interface OpenedPicture {
   readonly draw: () => void;

@@ -1,4 +1,4 @@
-import standIn from "./standInPicture.svg";
+import standIn from "../live/standInPicture.svg";
 
 /** A stand-in for the program picture, filling whatever box it is given. */
 export function makeProgramPicture(): HTMLElement {

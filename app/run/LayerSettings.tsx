@@ -1,7 +1,7 @@
 import { SlidersHorizontal } from "lucide-react";
 import { Popover } from "radix-ui";
 import type { Layer } from "../../core/venue/plan.ts";
-import { useDeskStore } from "../desk/deskContext.ts";
+import { useDesk, useDeskStore } from "../desk/deskContext.ts";
 import { NumberBox } from "../ui/NumberBox.tsx";
 
 /** How pages come onto a layer, how dense they are, and whether they stay when others are cleared. */
@@ -14,6 +14,8 @@ export function LayerSettings({
   alone: readonly { readonly outputId: string; readonly name: string; readonly title: string }[];
 }) {
   const store = useDeskStore();
+  const { state } = useDesk("state");
+  const isKept = state.triggers.heldLayers.includes(layer.id);
   const change = (part: Partial<Pick<Layer, "how" | "opacity" | "persistent" | "effectMs">>) => {
     const { id, how, opacity, persistent, effectMs } = { ...layer, ...part };
     store.air.press({ kind: "setLayer", layerId: id, how, opacity, persistent, effectMs });
@@ -79,6 +81,17 @@ export function LayerSettings({
               className="size-5 accent-act"
             />
             Stays when others are cleared
+          </label>
+          <label className="flex items-center gap-2.5">
+            <input
+              type="checkbox"
+              checked={isKept}
+              onChange={({ target }) =>
+                store.air.press({ kind: "keepLayer", layerId: layer.id, isHeld: target.checked })
+              }
+              className="size-5 accent-act"
+            />
+            Held: triggers leave it alone
           </label>
           {alone.map(({ outputId, name, title }) => (
             <button

@@ -1,7 +1,8 @@
-import { Pin } from "lucide-react";
+import { Hand, Pin, Zap } from "lucide-react";
 import { memo } from "react";
 import { isFilled, pagesOn } from "../../core/show/layers.ts";
 import { pageAt } from "../../core/show/slot.ts";
+import type { ShowState } from "../../core/show/state.ts";
 import { CueFeedMark } from "../desk/CueFeedMark.tsx";
 import { countsDown } from "../desk/countsDown.ts";
 import { useDesk, useDeskStore, useReading } from "../desk/deskContext.ts";
@@ -58,6 +59,15 @@ export const Layers = memo(function Layers() {
               <span className="min-w-0 truncate">{layer.name}</span>
               {layer.persistent && (
                 <Pin aria-label="stays when others are cleared" className="size-3.5 shrink-0" />
+              )}
+              {state.triggers.heldLayers.includes(layer.id) && (
+                <Hand
+                  aria-label="held: triggers leave it alone"
+                  className="size-3.5 shrink-0 text-attention"
+                />
+              )}
+              {page && isByTrigger(state, layer.id, page.cueId) && (
+                <Zap aria-label="brought by a trigger" className="size-3.5 shrink-0" />
               )}
               {edited && (
                 <span aria-hidden="true" className="font-semibold text-attention">
@@ -142,6 +152,11 @@ export const Layers = memo(function Layers() {
     </section>
   );
 });
+
+/** Whether a trigger has brought it, and no hand has made it its own since. */
+const isByTrigger = ({ triggers, touched }: ShowState, layerId: string, cueId: string): boolean =>
+  touched[layerId]?.by?.kind === "trigger" &&
+  Object.values(triggers.put).some((put) => put.layerId === layerId && put.cueId === cueId);
 
 function LeavesIn({ endsAtMs }: { endsAtMs: number }) {
   const left = useReading((nowMs) => formatLength(endsAtMs - nowMs + 999));

@@ -6,6 +6,7 @@ import { NoticeBar } from "../desk/NoticeBar.tsx";
 import { useAirActs } from "../desk/useAirActs.ts";
 import { useAirKeys } from "../desk/useAirKeys.ts";
 import { useMedia } from "../pictures/useMedia.ts";
+import { ByItself } from "./ByItself.tsx";
 import { EventStrip } from "./EventStrip.tsx";
 import { KeyList } from "./KeyList.tsx";
 import { Layers } from "./Layers.tsx";
@@ -70,6 +71,7 @@ export function RunView() {
       <div className="flex min-h-0 flex-1 flex-col">
         {script}
         <ScreenChooser />
+        <ByItself />
         {layers}
         {takeBar}
       </div>
@@ -97,6 +99,7 @@ export function RunView() {
           <div className="min-h-0 flex-1">
             <Screens />
           </div>
+          <ByItself />
           <KeyList map={venue.keys} />
         </aside>
         <div className="flex h-[132px] shrink-0 flex-col *:flex-1">{takeBar}</div>

@@ -3,6 +3,7 @@ import { useState } from "react";
 import { useRevalidator } from "react-router";
 import type { Output } from "../../core/venue/plan.ts";
 import { call } from "../api/call.ts";
+import { useDesk } from "../desk/deskContext.ts";
 import { useDeskData } from "../desk/useDeskData.ts";
 import { useReachable } from "../desk/useReachable.ts";
 import { HereOnly } from "../ui/HereOnly.tsx";
@@ -12,6 +13,7 @@ import { Monitors } from "./Monitors.tsx";
 /** Link, code for a camera, and a short code to type on a device. */
 export function OpenWays({ output }: { output: Output }) {
   const { outputTokens } = useDeskData();
+  const { sources } = useDesk("sources");
   const { revalidate } = useRevalidator();
   const [pairCode, setPairCode] = useState("");
   const token = outputTokens[output.id];
@@ -34,6 +36,16 @@ export function OpenWays({ output }: { output: Output }) {
           >
             Open here <ExternalLink aria-hidden="true" className="size-4" />
           </a>
+          {sources.some(({ picture }) => picture.kind === "camera") && (
+            <a
+              className="inline-flex items-center gap-1.5 text-act hover:underline"
+              href={`/cameras/${token}`}
+              target="_blank"
+              rel="noopener noreferrer"
+            >
+              Cameras of this machine <ExternalLink aria-hidden="true" className="size-4" />
+            </a>
+          )}
           <Monitors link={path} name={output.name} />
           <button
             type="button"

@@ -45,6 +45,18 @@ export const AIR_ACTIONS = {
   standBy: { name: "Stand-by, and back", isGuarded: true, defaults: ["p"], worksLocked: false },
   send: { name: "Send held edits", isGuarded: false, defaults: ["s"], worksLocked: false },
   hold: { name: "Hold what comes by itself", isGuarded: false, defaults: ["h"], worksLocked: false },
+  stopTriggers: {
+    name: "Stop triggers, and let them go",
+    isGuarded: false,
+    defaults: ["t"],
+    worksLocked: true,
+  },
+  otherAtSource: {
+    name: "The other one at the source on program",
+    isGuarded: false,
+    defaults: ["m"],
+    worksLocked: true,
+  },
   armNext: { name: "Arm the step after", isGuarded: false, defaults: ["ArrowDown"], worksLocked: true },
   armBefore: { name: "Arm the step before", isGuarded: false, defaults: ["ArrowUp"], worksLocked: true },
   armNextCue: { name: "Arm the cue after", isGuarded: false, defaults: ["ArrowRight"], worksLocked: true },

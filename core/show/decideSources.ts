@@ -1,3 +1,4 @@
+import type { ReadyCue } from "../rundown/readyCue.ts";
 import { stepsOf } from "../rundown/steps.ts";
 import type { OnBuses } from "../venue/source.ts";
 import { type DecideContext, type Decision, NOTHING } from "./decideContext.ts";
@@ -20,29 +21,47 @@ export function decideSources(
   };
 }
 
-/** Of those who are at one source and share a place, the one after the one that is on air; it leaves with the source as the first would. */
+/** The other one of those who are at a source on program and share a place, and the first of them, whose tie it is. */
+export function otherAtSource(
+  state: ShowState,
+  cues: readonly ReadyCue[],
+  atMs: number,
+): { readonly first: ReadyCue; readonly other: ReadyCue } | undefined {
+  // The newest source is the one that is looked at.
+  for (const sourceId of [...state.sources.program].reverse())
+    for (const cue of cues) {
+      if (cue.doc.comesWith?.sourceId !== sourceId) continue;
+      const all = sharesSource(cues, cue.cueId);
+      const [first] = all;
+      if (!first || all.length < 2 || first.cueId !== cue.cueId) continue;
+      const on = [...pagesOn(state, cue.content.layerId, atMs).values()].map((page) => page?.cueId);
+      const isOn = all.findIndex(({ cueId }) => on.includes(cueId));
+      const last = state.triggers.put[idOfTie(first.cueId)]?.cueId;
+      const at = isOn >= 0 ? isOn : all.findIndex(({ cueId }) => cueId === last);
+      return { first, other: all[(at + 1) % all.length] as ReadyCue };
+    }
+  return undefined;
+}
+
+/** Brings the other one at a source, who leaves with the source as the first would. */
 export function decideOtherAtSource(state: ShowState, takeId: string, context: DecideContext): Decision {
   const { cues, startAtMs } = context;
   if (state.recentTakeIds.includes(takeId)) return NOTHING;
-  // The newest source is the one that is looked at.
-  for (const sourceId of [...state.sources.program].reverse())
-    for (const { cueId, doc, content } of cues) {
-      if (doc.comesWith?.sourceId !== sourceId) continue;
-      const all = sharesSource(cues, cueId);
-      if (all.length < 2 || all[0]?.cueId !== cueId) continue;
-      const on = [...pagesOn(state, content.layerId, startAtMs).values()].map((page) => page?.cueId);
-      const at = all.findIndex((each) => on.includes(each.cueId));
-      const other = all[(at + 1) % all.length];
-      const [first] = other ? stepsOf(other.content) : [];
-      if (!other || !first) continue;
-      const target = { cueId: other.cueId, content: other.hash, step: first.anchor };
-      const decision = decideTake(state, target, takeId, "usual", true, context);
-      if ("refused" in decision) return decision;
-      const put = { cueId: other.cueId, layerId: content.layerId };
-      // The tie is the first one's: it says when whoever of them is there leaves.
-      const tie = { triggerId: idOfTie(cueId), name: content.title, put, chain: [], startAtMs };
-      const act = { kind: "take", cueId: other.cueId, how: "usual" } as const;
-      return { events: [...decision.events, { kind: "triggered", why: "a key", act, ...tie }] };
-    }
-  return { refused: "nobodyElse" };
+  const found = otherAtSource(state, cues, startAtMs);
+  const [step] = found ? stepsOf(found.other.content) : [];
+  if (!found || !step) return { refused: "nobodyElse" };
+  const { cueId, hash, content } = found.other;
+  const decision = decideTake(
+    state,
+    { cueId, content: hash, step: step.anchor },
+    takeId,
+    "usual",
+    true,
+    context,
+  );
+  if ("refused" in decision) return decision;
+  const act = { kind: "take", cueId, how: "usual" } as const;
+  const put = { cueId, layerId: content.layerId };
+  const tie = { triggerId: idOfTie(found.first.cueId), name: content.title, put, chain: [], startAtMs };
+  return { events: [...decision.events, { kind: "triggered", why: "a key", act, ...tie }] };
 }

@@ -46,8 +46,6 @@ export const onBusesSchema = z.strictObject({
 });
 export type OnBuses = z.infer<typeof onBusesSchema>;
 
-export const NO_SOURCES_ON: OnBuses = { program: [], preview: [] };
-
 /** The buses with a bus set to these sources: those that were there keep their places, others come after them. */
 export function withBus(on: OnBuses, bus: Bus, sourceIds: readonly string[]): OnBuses {
   const stays = on[bus].filter((id) => sourceIds.includes(id));

@@ -46,10 +46,3 @@ export interface FollowView {
   /** Who may send, besides this machine. */
   readonly allowed: readonly string[];
 }
-
-export const NO_FOLLOW: Omit<FollowView, "settings"> = {
-  triggers: [],
-  doors: [],
-  flapping: [],
-  allowed: [],
-};

@@ -1,6 +1,6 @@
 import type { MediaInfo } from "../../core/scene/media.ts";
-import { BARS_RGB } from "../../core/venue/testPicture.ts";
 import { keepInStep, loadAnewOnError } from "../keepInStep.ts";
+import { drawBars } from "./drawBars.ts";
 import { type ShownSource, shareOf } from "./shownSource.ts";
 import { drawTestScene, SCENE_FRAME_MS } from "./testScene.ts";
 
@@ -110,7 +110,7 @@ export class ProgramScreen {
       case "bars":
       case "black": {
         const { canvas, context } = this.#canvas();
-        drawBars(context, canvas, picture.kind === "black");
+        if (picture.kind === "bars") drawBars(context, canvas);
         return shownAs(canvas, null);
       }
       case "media":
@@ -234,15 +234,4 @@ function blackBox(): HTMLElement {
   const element = document.createElement("div");
   element.style.background = "#000";
   return element;
-}
-
-function drawBars(context: CanvasRenderingContext2D, { width, height }: HTMLCanvasElement, isBlack: boolean) {
-  context.fillStyle = "#000";
-  context.fillRect(0, 0, width, height);
-  if (isBlack) return;
-  for (const [index, [red, green, blue]] of BARS_RGB.entries()) {
-    context.fillStyle = `rgb(${red},${green},${blue})`;
-    const left = Math.round((index * width) / BARS_RGB.length);
-    context.fillRect(left, 0, Math.round(((index + 1) * width) / BARS_RGB.length) - left, height);
-  }
 }

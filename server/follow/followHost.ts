@@ -1,11 +1,12 @@
 import type { ReadyCue } from "../../core/rundown/readyCue.ts";
+import type { MediaInfo } from "../../core/scene/media.ts";
 import { triggersOfCues } from "../../core/show/tiedToSource.ts";
 import type { FollowEdit } from "../../core/triggers/followEdit.ts";
 import type { FollowSettings } from "../../core/triggers/followSettings.ts";
 import { MOST_TRIGGERS, type Trigger } from "../../core/triggers/trigger.ts";
 import type { TriggerNames } from "../../core/triggers/triggerNames.ts";
 import { MOST_SOURCES, type OnBuses } from "../../core/venue/source.ts";
-import type { FollowView, SourceView } from "../../core/wire/followView.ts";
+import type { FollowView, SourceMedia, SourceView } from "../../core/wire/followView.ts";
 import type { Links } from "../links/links.ts";
 import type { FollowStore } from "../store/followStore.ts";
 
@@ -13,6 +14,7 @@ export interface FollowParts {
   readonly store: FollowStore;
   readonly cues: () => readonly ReadyCue[];
   readonly names: Pick<TriggerNames, "layer" | "plan" | "feed">;
+  readonly findMedia: (id: string) => MediaInfo | undefined;
   readonly links: () => Pick<Links, "doors" | "flapping"> | undefined;
   readonly allowed: readonly string[];
 }
@@ -30,6 +32,15 @@ export class FollowHost {
 
   get sources(): readonly SourceView[] {
     return this.#parts.store.sources;
+  }
+
+  /** What sources show of the library. */
+  get media(): SourceMedia {
+    const shown = this.sources.flatMap(({ id, picture }) => {
+      const info = picture.kind === "media" ? this.#parts.findMedia(picture.mediaId) : undefined;
+      return info ? [[id, info] as const] : [];
+    });
+    return Object.fromEntries(shown);
   }
 
   get settings(): FollowSettings {

@@ -82,7 +82,9 @@ export class UdpDoor {
       onChange();
       return;
     }
+    const isFirst = this.heardAtMs === null;
     this.heardAtMs = now();
+    if (isFirst) onChange();
     const problem = onPacket(bytes, from);
     if (problem === undefined) return;
     this.notUnderstood++;

@@ -65,7 +65,7 @@ export interface LiveParts {
   readonly feeds: FeedHost;
   readonly bindings: LiveBindings;
   readonly follow: FollowHost;
-  readonly media: MediaStore;
+  readonly media: Pick<MediaStore, "onChange">;
   readonly buildId: string;
   readonly now: () => number;
   readonly readPeer: ReadPeer;

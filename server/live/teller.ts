@@ -14,7 +14,6 @@ import type { Rundown, RundownChange } from "../rundown/rundown.ts";
 import type { ContentStore } from "../store/contentStore.ts";
 import type { DesignStore } from "../store/designStore.ts";
 import type { EveningStore } from "../store/eveningStore.ts";
-import type { MediaStore } from "../store/mediaStore.ts";
 import type { ScreenStore } from "../store/screenStore.ts";
 import type { VenueStore } from "../store/venueStore.ts";
 import { deskDesigns } from "./deskDesigns.ts";
@@ -37,8 +36,7 @@ export interface TellerParts {
   readonly values: ValueHost;
   readonly feeds: Pick<FeedHost, "views">;
   readonly bindings: Pick<LiveBindings, "before" | "problems">;
-  readonly follow: Pick<FollowHost, "sources" | "view">;
-  readonly media: Pick<MediaStore, "find">;
+  readonly follow: Pick<FollowHost, "sources" | "media" | "view">;
   readonly buildId: string;
   readonly now: () => number;
   readonly health: Pick<Health, "storage">;
@@ -159,12 +157,8 @@ export class Teller {
   }
 
   #sourcesNow() {
-    const { follow, media } = this.#parts;
-    const shown = follow.sources.flatMap(({ id, picture }) => {
-      const found = picture.kind === "media" ? media.find(picture.mediaId) : undefined;
-      return found ? [[id, found.info] as const] : [];
-    });
-    return { kind: "sources", sources: follow.sources, media: Object.fromEntries(shown) } as const;
+    const { sources, media } = this.#parts.follow;
+    return { kind: "sources", sources, media } as const;
   }
 
   #followNow() {

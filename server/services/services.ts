@@ -2,6 +2,7 @@ import { fileURLToPath } from "node:url";
 import { sql } from "kysely";
 import { setAsideSentence } from "../../core/report/health.ts";
 import type { EveningEdit } from "../../core/rundown/evening.ts";
+import { shownSources } from "../../painters/program/shownSource.ts";
 import { Guesses } from "../access/guesses.ts";
 import { Pairing } from "../access/pairing.ts";
 import type { ReadPeer } from "../access/peer.ts";
@@ -167,6 +168,7 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
       plan: (id) => screens.plans.find((plan) => plan.id === id)?.name ?? "a plan that is gone",
       feed: (id) => feeds.find(id)?.doc.name ?? "a feed that is gone",
     },
+    findMedia: (id) => media.find(id)?.info,
     links: () => deviceLinks,
     allowed: devices.allowed,
   });
@@ -239,6 +241,7 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
     findDocument: (hash) => contents.find(hash),
     findFile: (file) => media.findFile(file),
     listFonts: () => fonts.list(),
+    program: () => shownSources(host.state.sources, follow.sources, follow.media),
     now,
     workerFile: fileURLToPath(processFile("stills/stillWorker")),
   });

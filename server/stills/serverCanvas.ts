@@ -1,7 +1,7 @@
 import { type Canvas, createCanvas, type Image, loadImage, Path2D as NapiPath } from "@napi-rs/canvas";
 import type { Placement } from "../../core/compose/placements.ts";
 import type { Shaper } from "../../core/text/shaper.ts";
-import { drawOnCanvas } from "../../painters/canvasStage.ts";
+import { type CanvasStageParts, drawOnCanvas } from "../../painters/canvasStage.ts";
 import type { Canvas2D, MadeCanvas, PaintKit } from "../../painters/paint.ts";
 import { log } from "../log/log.ts";
 
@@ -42,6 +42,7 @@ export async function decodeImages(files: ReadonlyMap<string, Uint8Array>): Prom
  * Placements drawn on a canvas of the server.
  * @param output what the canvas shows, in output pixels
  * @param ground CSS colour beneath all, or none to stay clear
+ * @param program what stands in windows of the program picture
  * @param from where in the picture the canvas begins; the picture's own origin when not given
  */
 export function drawPlacements(
@@ -51,6 +52,7 @@ export function drawPlacements(
   kit: PaintKit,
   ground: string | null = null,
   from: { readonly xPx: number; readonly yPx: number } = { xPx: 0, yPx: 0 },
+  program: CanvasStageParts["program"] = undefined,
 ): Canvas {
   const canvas = createCanvas(
     Math.max(1, Math.round(output.widthPx * scale)),
@@ -61,6 +63,6 @@ export function drawPlacements(
     context.fillStyle = ground;
     context.fillRect(0, 0, canvas.width, canvas.height);
   }
-  drawOnCanvas(context, placements, { kit, scale, ...output, from });
+  drawOnCanvas(context, placements, { kit, scale, ...output, from, ...(program && { program }) });
   return canvas;
 }

@@ -1,6 +1,7 @@
 import type { PinnedDocument } from "../../core/rundown/pinnedDocument.ts";
 import type { ShownPage } from "../../core/show/slot.ts";
 import type { Output } from "../../core/venue/plan.ts";
+import type { ShownSource } from "../../painters/program/shownSource.ts";
 
 /** A still to be painted. Files are named by where they lie: the painter reads them itself. */
 export interface StillJob {
@@ -8,6 +9,8 @@ export interface StillJob {
   readonly documents: readonly (readonly [hash: string, document: PinnedDocument])[];
   readonly files: readonly (readonly [file: string, path: string])[];
   readonly fonts: readonly (readonly [id: string, path: string])[];
+  /** What is on program, for pages with a window of it. */
+  readonly program: readonly ShownSource[];
   readonly page: ShownPage;
   readonly layerId: string;
   readonly outfitId: string;

@@ -31,6 +31,7 @@ beforeAll(() => {
     },
     findFile: () => undefined,
     listFonts: () => [],
+    program: () => [],
     now: () => nowMs,
     workerFile,
   });

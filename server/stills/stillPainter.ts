@@ -2,8 +2,10 @@ import { type ChildProcess, fork } from "node:child_process";
 import { createHash } from "node:crypto";
 import type { PinnedDocument } from "../../core/rundown/pinnedDocument.ts";
 import { canvasOf } from "../../core/venue/plan.ts";
+import type { ShownSource } from "../../painters/program/shownSource.ts";
 import { log } from "../log/log.ts";
 import type { AddedFont } from "../store/fontStore.ts";
+import { fileOfMedia, fileOfSource } from "./programFrame.ts";
 import { stillDocuments } from "./stillDocuments.ts";
 import type { Still, StillJob, StillResult } from "./stillJob.ts";
 
@@ -17,7 +19,7 @@ const MOST_MEMORY_BYTES = 900 * 1024 * 1024;
 /** The largest output in use, at its full size: 7 680 × 4 320. */
 export const MOST_STILL_PIXELS = 7_680 * 4_320;
 
-type Wanted = Omit<StillJob, "id" | "documents" | "files" | "fonts" | "nowMs">;
+type Wanted = Omit<StillJob, "id" | "documents" | "files" | "fonts" | "nowMs" | "program">;
 
 export type StillAnswer =
   | Still
@@ -44,6 +46,8 @@ export interface StillParts {
   readonly findDocument: (hash: string) => PinnedDocument | undefined;
   readonly findFile: (file: string) => string | undefined;
   readonly listFonts: () => readonly AddedFont[];
+  /** What is on program now. */
+  readonly program: () => readonly ShownSource[];
   /** Server time. */
   readonly now: () => number;
   /** Started as a process of its own. */
@@ -151,9 +155,12 @@ export class StillPainter {
       this.#finish(job, refused("unknown"));
       return;
     }
-    const files = documents.flatMap(([, document]) => {
-      if (document.kind !== "media") return [];
-      const file = document.type === "video" ? document.poster : document.file;
+    const program = this.#parts.program();
+    const shown = [
+      ...documents.flatMap(([, document]) => (document.kind === "media" ? fileOfMedia(document) : [])),
+      ...program.map(fileOfSource),
+    ];
+    const files = shown.flatMap((file) => {
       const path = file === null ? undefined : this.#parts.findFile(file);
       return file !== null && path ? [[file, path] as const] : [];
     });
@@ -173,6 +180,7 @@ export class StillPainter {
       documents,
       files,
       fonts,
+      program,
       nowMs: this.#parts.now(),
     } satisfies StillJob);
   }

@@ -1,6 +1,6 @@
 import { readFile } from "node:fs/promises";
 import { createDresser } from "../../core/compose/dress.ts";
-import { placementsAt } from "../../core/compose/placements.ts";
+import { type Placement, placementsAt } from "../../core/compose/placements.ts";
 import { showsTime } from "../../core/compose/showsTime.ts";
 import { ARRIVED_MS, pageTimeline } from "../../core/compose/still.ts";
 import { FALLBACK_FONTS } from "../../core/text/fontList.ts";
@@ -8,6 +8,7 @@ import type { Shaper } from "../../core/text/shaper.ts";
 import { canvasOf } from "../../core/venue/plan.ts";
 import { fillAndKey } from "../../painters/canvasStage.ts";
 import { loadShaper } from "../fonts/shippedFonts.ts";
+import { programFrame } from "./programFrame.ts";
 import { contextOf, decodeImages, drawPlacements, serverPaintKit } from "./serverCanvas.ts";
 import type { Still, StillJob, StillResult } from "./stillJob.ts";
 
@@ -34,15 +35,20 @@ async function draw(job: StillJob): Promise<Still> {
   const scale = job.widthPx / shown.widthPx;
   const from = (!job.isWholeWall && job.output.region) || undefined;
   const kit = serverPaintKit(ready, images);
-  const canvas = drawPlacements(placements, shown, scale, kit, null, from);
+  const hasProgram = placements.some(showsProgram);
+  const program = hasProgram ? programFrame(job.program, images, job.nowMs) : undefined;
+  const canvas = drawPlacements(placements, shown, scale, kit, null, from, program);
   if (job.signal !== "picture") {
     const context = contextOf(canvas);
     const pixels = context.getImageData(0, 0, canvas.width, canvas.height);
     pixels.data.set(fillAndKey(pixels.data)[job.signal]);
     context.putImageData(pixels, 0, 0);
   }
-  return { png: await canvas.encode("png"), showsTime: showsTime(timeline.pieces) };
+  return { png: await canvas.encode("png"), showsTime: hasProgram || showsTime(timeline.pieces) };
 }
+
+const showsProgram = (placement: Placement): boolean =>
+  placement.kind === "program" || (placement.kind === "group" && placement.children.some(showsProgram));
 
 process.on("message", (job: StillJob) => {
   const answer = (result: Still | { readonly failed: string }) =>

@@ -40,7 +40,7 @@ const tile = ({ input, name }: (typeof INPUTS)[number]) => `
 /** The mixer's own page. */
 export const pageOf = (): string => `<!doctype html>
 <html lang="en">
-<head><meta charset="utf-8"><title>Simulated mixer</title><style>${STYLE}</style></head>
+<head><meta charset="utf-8"><title>Simulated mixer</title><link rel="icon" href="data:,"><style>${STYLE}</style></head>
 <body>
   <h1>Simulated mixer</h1>
   <div class="buses">

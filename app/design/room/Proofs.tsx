@@ -5,7 +5,7 @@ import { shapesOf } from "../../../core/scene/shapes.ts";
 import type { Template } from "../../../core/scene/template.ts";
 import type { Samples } from "../../api/loaded.ts";
 import type { Drawing } from "../../live/drawing.ts";
-import standIn from "../../pictures/standInPicture.svg";
+import standIn from "../../live/standInPicture.svg";
 import { Sheet } from "./Sheet.tsx";
 import { type PageSample, type ProofName, SAMPLE_NAMES, type SampleName, samplesFor } from "./samples.ts";
 import { useInTurn } from "./useInTurn.ts";

@@ -10,7 +10,7 @@ import { ask } from "../../api/call.ts";
 import type { Asks } from "../../api/calls.ts";
 import { useDesk, useDeskStore } from "../../desk/deskContext.ts";
 import type { Drawing } from "../../live/drawing.ts";
-import standIn from "../../pictures/standInPicture.svg";
+import standIn from "../../live/standInPicture.svg";
 import { CloseButton } from "../../ui/CloseButton.tsx";
 import { Sheet } from "./Sheet.tsx";
 import { type MediaByHash, useTemplatePage } from "./useTemplatePage.ts";

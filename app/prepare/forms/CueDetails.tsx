@@ -5,6 +5,8 @@ import { CheckBox } from "../../ui/CheckBox.tsx";
 import { TAG_ICONS } from "../../ui/CueTagMark.tsx";
 import { NumberBox } from "../../ui/NumberBox.tsx";
 
+import { ComesWithLine } from "./ComesWithLine.tsx";
+
 type Details = Pick<
   CueDoc,
   | "start"
@@ -20,6 +22,7 @@ type Details = Pick<
   | "isOfTheDay"
   | "opacity"
   | "effectMs"
+  | "comesWith"
 >;
 
 const boxClass = "min-h-9 rounded-md border border-edge-strong bg-ground px-2 text-[15px] text-paper";
@@ -35,7 +38,7 @@ export function CueDetails({
   onChange: (change: Partial<Details>) => void;
 }) {
   const { start, delayMs, repeatMs, plannedMs, plannedAt, isOff, tag, note, stageNote } = doc;
-  const { isLive, isOfTheDay, opacity, effectMs } = doc;
+  const { isLive, isOfTheDay, opacity, effectMs, comesWith } = doc;
   const isQuiet =
     start.kind === "hand" &&
     delayMs === 0 &&
@@ -44,6 +47,7 @@ export function CueDetails({
     !isLive &&
     !isOfTheDay &&
     tag === null &&
+    comesWith === null &&
     effectMs === null &&
     note === "" &&
     stageNote === "";
@@ -100,6 +104,9 @@ export function CueDetails({
               </span>
             )}
           </p>
+        )}
+        {isTaken && (
+          <ComesWithLine comesWith={comesWith} onChange={(tied) => onChange({ comesWith: tied })} />
         )}
         <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
           <span className="flex items-center gap-2">

@@ -1,0 +1,19 @@
+import { useMemo } from "react";
+import type { TriggerNames } from "../../core/triggers/triggerNames.ts";
+import { useDesk } from "./deskContext.ts";
+
+/** What things are called that triggers speak of, as this desk knows them. */
+export function useTriggerNames(): TriggerNames {
+  const { sources, cues, state, plans, feeds } = useDesk("sources", "cues", "state", "plans", "feeds");
+  const { layers } = state;
+  return useMemo(
+    () => ({
+      source: (id) => sources.find((source) => source.id === id)?.name ?? "a source that is gone",
+      cue: (id) => cues.find(({ view }) => view.cueId === id)?.title ?? "a cue that is gone",
+      layer: (id) => layers.find((layer) => layer.id === id)?.name ?? id,
+      plan: (id) => plans.find((plan) => plan.id === id)?.name ?? "a plan that is gone",
+      feed: (id) => feeds.find((feed) => feed.id === id)?.doc.name ?? "a feed that is gone",
+    }),
+    [sources, cues, layers, plans, feeds],
+  );
+}

@@ -1,0 +1,66 @@
+import type { CueDoc } from "../../../core/rundown/cueDoc.ts";
+import { useDesk } from "../../desk/deskContext.ts";
+import { NumberBox } from "../../ui/NumberBox.tsx";
+
+const boxClass = "min-h-9 rounded-md border border-edge-strong bg-ground px-2 text-[15px] text-paper";
+
+/** The source that a cue comes and leaves with. Nothing where the venue has no sources. */
+export function ComesWithLine({
+  comesWith,
+  onChange,
+}: {
+  comesWith: CueDoc["comesWith"];
+  onChange: (comesWith: CueDoc["comesWith"]) => void;
+}) {
+  const { sources } = useDesk("sources");
+  if (sources.length === 0 && comesWith === null) return null;
+  const isGone = comesWith !== null && !sources.some(({ id }) => id === comesWith.sourceId);
+  return (
+    <p className="flex flex-wrap items-center gap-2.5">
+      Comes and leaves with
+      <select
+        aria-label="Source it comes with"
+        value={comesWith?.sourceId ?? ""}
+        onChange={({ target }) =>
+          onChange(
+            target.value === "" ? null : { delayMs: 0, stays: false, ...comesWith, sourceId: target.value },
+          )
+        }
+        className={boxClass}
+      >
+        <option value="">no source</option>
+        {isGone && <option value={comesWith.sourceId}>a source that is gone</option>}
+        {sources.map(({ id, name }) => (
+          <option key={id} value={id}>
+            {name}
+          </option>
+        ))}
+      </select>
+      {comesWith && (
+        <>
+          <span className="flex items-center gap-2">
+            after
+            <NumberBox
+              label="Seconds after its source comes"
+              value={comesWith.delayMs / 1_000}
+              min={0}
+              max={600}
+              step={0.1}
+              onSave={(seconds) => onChange({ ...comesWith, delayMs: Math.round(seconds * 1_000) })}
+            />
+            s
+          </span>
+          <select
+            aria-label="How long it stays"
+            value={comesWith.stays ? "source" : "cue"}
+            onChange={({ target }) => onChange({ ...comesWith, stays: target.value === "source" })}
+            className={boxClass}
+          >
+            <option value="cue">at most as long as it stays by itself</option>
+            <option value="source">as long as its source</option>
+          </select>
+        </>
+      )}
+    </p>
+  );
+}

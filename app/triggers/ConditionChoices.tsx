@@ -1,0 +1,133 @@
+import { X } from "lucide-react";
+import type { Condition } from "../../core/triggers/conditions.ts";
+import { useDesk } from "../desk/deskContext.ts";
+import { TimeBox } from "../desk/TimeBox.tsx";
+import { boxClass, ChooseCue, ChooseLayer, ChoosePlan } from "./choices.tsx";
+
+const MOST = 6;
+const NAMES: Readonly<Record<Condition["kind"], string>> = {
+  plan: "the screen plan is",
+  onAir: "a cue is on air, or not",
+  empty: "a layer is empty",
+  between: "it is between two times",
+};
+
+/** What must hold for a trigger to act; all of it. */
+export function ConditionChoices({
+  conditions,
+  onChange,
+}: {
+  conditions: readonly Condition[];
+  onChange: (conditions: Condition[]) => void;
+}) {
+  const { cues, plans, state } = useDesk("cues", "plans", "state");
+  const fresh = (kind: Condition["kind"]): Condition => {
+    switch (kind) {
+      case "plan":
+        return { kind, planId: plans[0]?.id ?? "none" };
+      case "onAir":
+        return { kind, cueId: cues[0]?.view.cueId ?? "none", isOn: true };
+      case "empty":
+        return { kind, layerId: state.layers[0]?.id ?? "none" };
+      case "between":
+        return { kind, from: "18:00:00", to: "22:00:00" };
+    }
+  };
+  const change = (at: number, condition: Condition) =>
+    onChange(conditions.map((each, index) => (index === at ? condition : each)));
+  return (
+    <div className="flex min-w-0 flex-1 flex-col gap-2">
+      {conditions.map((condition, at) => (
+        // biome-ignore lint/suspicious/noArrayIndexKey: they have no names, and their order is all that tells them apart
+        <div key={at} className="flex flex-wrap items-center gap-2">
+          <OneCondition condition={condition} onChange={(changed) => change(at, changed)} />
+          <button
+            type="button"
+            aria-label={`Take the condition away: ${NAMES[condition.kind]}`}
+            onClick={() => onChange(conditions.filter((_, index) => index !== at))}
+            className="grid size-9 shrink-0 place-content-center rounded-md hover:bg-lifted"
+          >
+            <X aria-hidden="true" className="size-4" />
+          </button>
+        </div>
+      ))}
+      {conditions.length < MOST && (
+        <select
+          aria-label="One more condition"
+          value=""
+          onChange={({ target }) => onChange([...conditions, fresh(target.value as Condition["kind"])])}
+          className={`${boxClass} w-fit text-second`}
+        >
+          <option value="">{conditions.length === 0 ? "always" : "and…"}</option>
+          {Object.entries(NAMES).map(([kind, name]) => (
+            <option key={kind} value={kind}>
+              {name}
+            </option>
+          ))}
+        </select>
+      )}
+    </div>
+  );
+}
+
+function OneCondition({
+  condition,
+  onChange,
+}: {
+  condition: Condition;
+  onChange: (condition: Condition) => void;
+}) {
+  switch (condition.kind) {
+    case "plan":
+      return (
+        <>
+          the screen plan is
+          <ChoosePlan value={condition.planId} onChange={(planId) => onChange({ ...condition, planId })} />
+        </>
+      );
+    case "onAir":
+      return (
+        <>
+          <ChooseCue value={condition.cueId} onChange={(cueId) => onChange({ ...condition, cueId })} />
+          <select
+            aria-label="On air or not"
+            value={condition.isOn ? "on" : "off"}
+            onChange={({ target }) => onChange({ ...condition, isOn: target.value === "on" })}
+            className={boxClass}
+          >
+            <option value="on">is on air</option>
+            <option value="off">is not on air</option>
+          </select>
+        </>
+      );
+    case "empty":
+      return (
+        <>
+          <ChooseLayer
+            value={condition.layerId}
+            onChange={(layerId) => onChange({ ...condition, layerId })}
+          />
+          is empty
+        </>
+      );
+    case "between":
+      return (
+        <>
+          from
+          <TimeBox
+            label="From"
+            time={condition.from}
+            isToTheSecond
+            onSave={(from) => onChange({ ...condition, from })}
+          />
+          to
+          <TimeBox
+            label="To"
+            time={condition.to}
+            isToTheSecond
+            onSave={(to) => onChange({ ...condition, to })}
+          />
+        </>
+      );
+  }
+}

@@ -1,0 +1,181 @@
+import { oscAddressSchema } from "../../core/triggers/whens/message.ts";
+import { nameOfWhen, WHEN_NAMES, type When, type WhenName } from "../../core/triggers/whens.ts";
+import { useDesk, useDeskStore } from "../desk/deskContext.ts";
+import { TimeBox } from "../desk/TimeBox.tsx";
+import { NumberBox } from "../ui/NumberBox.tsx";
+import { boxClass, ChooseColumn, ChooseCue, ChooseFeed, ChooseSource } from "./choices.tsx";
+
+/** What sets a trigger off. */
+export function WhenChoice({ when, onChange }: { when: When; onChange: (when: When) => void }) {
+  const { cues, sources, feeds } = useDesk("cues", "sources", "feeds");
+  const fresh = (kind: WhenName): When => {
+    const cueId = cues[0]?.view.cueId ?? "none";
+    const [feed] = feeds;
+    switch (kind) {
+      case "source":
+        return { kind, sourceId: sources[0]?.id ?? "none", bus: "program", does: "comes" };
+      case "cue":
+        return { kind, cueId, does: "comes" };
+      case "time":
+        return { kind, at: "19:00:00" };
+      case "countdown":
+        return { kind, cueId };
+      case "value":
+        return {
+          kind,
+          feedId: feed?.id ?? "none",
+          row: "",
+          column: feed?.columns[0] ?? "none",
+          does: "changes",
+          limit: 0,
+        };
+      case "message":
+        return { kind, address: "/vesko/go", value: "" };
+    }
+  };
+  return (
+    <>
+      <select
+        aria-label="What sets it off"
+        value={when.kind}
+        onChange={({ target }) => onChange(fresh(target.value as WhenName))}
+        className={boxClass}
+      >
+        {WHEN_NAMES.map((kind) => (
+          <option key={kind} value={kind}>
+            {nameOfWhen(kind)}
+          </option>
+        ))}
+      </select>
+      <WhenDetails when={when} onChange={onChange} />
+    </>
+  );
+}
+
+function WhenDetails({ when, onChange }: { when: When; onChange: (when: When) => void }) {
+  const store = useDeskStore();
+  switch (when.kind) {
+    case "source":
+      return (
+        <>
+          <ChooseSource value={when.sourceId} onChange={(sourceId) => onChange({ ...when, sourceId })} />
+          <select
+            aria-label="What it does"
+            value={`${when.does} ${when.bus}`}
+            onChange={({ target }) => {
+              const [does, bus] = target.value.split(" ") as [typeof when.does, typeof when.bus];
+              onChange({ ...when, does, bus });
+            }}
+            className={boxClass}
+          >
+            <option value="comes program">comes to program</option>
+            <option value="leaves program">leaves program</option>
+            <option value="comes preview">comes to preview</option>
+            <option value="leaves preview">leaves preview</option>
+          </select>
+        </>
+      );
+    case "cue":
+      return (
+        <>
+          <ChooseCue value={when.cueId} onChange={(cueId) => onChange({ ...when, cueId })} />
+          <select
+            aria-label="What it does"
+            value={when.does}
+            onChange={({ target }) => onChange({ ...when, does: target.value as typeof when.does })}
+            className={boxClass}
+          >
+            <option value="comes">is taken</option>
+            <option value="leaves">leaves</option>
+          </select>
+        </>
+      );
+    case "time":
+      return (
+        <TimeBox
+          label="Time of day"
+          time={when.at}
+          isToTheSecond
+          onSave={(at) => onChange({ ...when, at })}
+        />
+      );
+    case "countdown":
+      return <ChooseCue value={when.cueId} onChange={(cueId) => onChange({ ...when, cueId })} />;
+    case "value":
+      return (
+        <>
+          <ChooseFeed value={when.feedId} onChange={(feedId) => onChange({ ...when, feedId })} />
+          <ChooseColumn
+            feedId={when.feedId}
+            value={when.column}
+            onChange={(column) => onChange({ ...when, column })}
+          />
+          <input
+            aria-label="Row by its name; empty: any"
+            key={when.row}
+            defaultValue={when.row}
+            maxLength={120}
+            placeholder="any row"
+            onBlur={({ target }) =>
+              target.value.trim() !== when.row && onChange({ ...when, row: target.value.trim() })
+            }
+            className={`${boxClass} w-40`}
+          />
+          <select
+            aria-label="What it does"
+            value={when.does}
+            onChange={({ target }) => onChange({ ...when, does: target.value as typeof when.does })}
+            className={boxClass}
+          >
+            <option value="changes">changes</option>
+            <option value="rises">comes up to</option>
+            <option value="falls">comes down to</option>
+          </select>
+          {when.does !== "changes" && (
+            <NumberBox
+              label="Limit"
+              value={when.limit}
+              min={-1e12}
+              max={1e12}
+              step={0.01}
+              className="w-28"
+              onSave={(limit) => onChange({ ...when, limit })}
+            />
+          )}
+        </>
+      );
+    case "message":
+      return (
+        <>
+          <input
+            aria-label="OSC address"
+            key={when.address}
+            defaultValue={when.address}
+            maxLength={120}
+            onBlur={({ target }) => {
+              const typed = oscAddressSchema.safeParse(target.value.trim());
+              if (typed.success) {
+                if (typed.data !== when.address) onChange({ ...when, address: typed.data });
+                return;
+              }
+              target.value = when.address;
+              store.say("trouble", "An OSC address begins with / and has no spaces. It was left as it is.");
+            }}
+            className={`${boxClass} w-52 font-mono`}
+          />
+          with
+          <input
+            aria-label="First value; empty: any"
+            key={`value ${when.value}`}
+            defaultValue={when.value}
+            maxLength={80}
+            placeholder="any value"
+            onBlur={({ target }) =>
+              target.value.trim() !== when.value && onChange({ ...when, value: target.value.trim() })
+            }
+            className={`${boxClass} w-28`}
+          />
+        </>
+      );
+  }
+}

@@ -1,0 +1,62 @@
+import { nextTimeOfDay } from "../figures/clockText.ts";
+import type { ReadyCue } from "../rundown/readyCue.ts";
+import { nameOfTrigger, type Trigger } from "../triggers/trigger.ts";
+import type { TriggerNames } from "../triggers/triggerNames.ts";
+import { slotsOn } from "./layers.ts";
+import type { ShowState } from "./state.ts";
+
+/** Something that will happen by itself. */
+export interface Upcoming {
+  readonly does: "comes" | "comes again" | "acts" | "leaves";
+  /** The cue or trigger, as people call it. */
+  readonly name: string;
+  /** Server time. */
+  readonly atMs: number;
+}
+
+/** Times of day are told this long before. */
+const SEEN_AHEAD_MS = 30 * 60_000;
+
+/** What will happen by itself and when, as far as it is known now; the soonest first. */
+export function upcoming(
+  state: ShowState,
+  cues: readonly ReadyCue[],
+  triggers: readonly Trigger[],
+  names: TriggerNames,
+  nowMs: number,
+): Upcoming[] {
+  const found: Upcoming[] = [];
+  for (const due of state.due) {
+    if (due.kind === "trigger") found.push({ does: "acts", name: due.name, atMs: due.atMs });
+    else
+      found.push({
+        does: due.kind === "follow" ? "comes" : "comes again",
+        name: names.cue(due.cueId),
+        atMs: due.atMs,
+      });
+  }
+  const leaving = new Map<string, number>();
+  for (const { id } of state.layers)
+    for (const [, slot] of slotsOn(state, id)) {
+      const last = slot.at(-1);
+      if (last?.page && last.endsAtMs !== null && last.endsAtMs > nowMs)
+        leaving.set(last.page.cueId, Math.max(leaving.get(last.page.cueId) ?? 0, last.endsAtMs));
+    }
+  for (const [cueId, atMs] of leaving) found.push({ does: "leaves", name: names.cue(cueId), atMs });
+  const comes = (time: string): number => {
+    const [hours = 0, minutes = 0, seconds = 0] = time.split(":").map(Number);
+    return nextTimeOfDay(nowMs, { hours, minutes, seconds }, state.timeZone);
+  };
+  for (const { cueId, doc } of cues)
+    if (doc.start.kind === "at" && !doc.isOff)
+      found.push({ does: "comes", name: names.cue(cueId), atMs: comes(doc.start.time) });
+  if (!state.triggers.areStopped)
+    for (const trigger of triggers)
+      if (trigger.isOn && trigger.when.kind === "time")
+        found.push({
+          does: "acts",
+          name: nameOfTrigger(trigger, names),
+          atMs: comes(trigger.when.at) + trigger.delayMs,
+        });
+  return found.filter(({ atMs }) => atMs - nowMs < SEEN_AHEAD_MS).sort((a, b) => a.atMs - b.atMs);
+}
