@@ -37,6 +37,7 @@ export const DEMO_TRIGGERS: readonly Trigger[] = [
   triggerSchema.parse({
     id: "ropewalk-200",
     name: "Ropewalk has two hundred",
+    isOn: false,
     when: {
       kind: "value",
       feedId: "demo-lanterns",

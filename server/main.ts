@@ -268,6 +268,13 @@ function startLines(services: Services, file: string, bases: readonly string[], 
     ),
     ...(isOpen ? [`  Desk from another machine  ${base}/enter/${links.deskToken}`] : []),
     ...bases.slice(2).map((other) => `  Also at       ${other}`),
+    ...services.follow
+      .view()
+      .doors.flatMap(({ kind, port, problem }) =>
+        port === null
+          ? []
+          : [`  ${kind === "tally" ? "Tally (UMD)" : "OSC        "}   ${problem ?? `UDP port ${port}`}`],
+      ),
     "",
     "Open each output in a window of its own. Stop with Ctrl+C; everything is kept.",
   ];

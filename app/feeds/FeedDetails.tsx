@@ -6,6 +6,7 @@ import { faultSentence } from "../../core/feeds/feedFault.ts";
 import { type FeedView, feedTrouble } from "../../core/feeds/feedView.ts";
 import { call } from "../api/call.ts";
 import { sendFile } from "../api/sendFile.ts";
+import { useSavesInOrder } from "../api/useSavesInOrder.ts";
 import { useDesk, useDeskStore, useReading } from "../desk/deskContext.ts";
 import { useLocale } from "../desk/useLocale.ts";
 import { formatTimeOfDay } from "../ui/format.ts";
@@ -24,25 +25,20 @@ const button = "flex min-h-9 items-center gap-2 rounded-md bg-lifted px-3 text-[
 
 /** One feed: how it does, its table as it is read, how it is read and what is allowed in it. */
 export function FeedDetails({ feed, places }: { feed: FeedView; places: FeedPlaces }) {
-  const { doc } = feed;
+  const store = useDeskStore();
+  const [doc, save] = useSavesInOrder<FeedDoc>(feed.revision, feed.doc, async (changed, baseRevision) => {
+    const answer = await call("/feeds-edit", { kind: "save", id: feed.id, baseRevision, doc: changed });
+    if ("problem" in answer) store.say("trouble", answer.problem.sentence);
+    return !("problem" in answer);
+  });
   const isTable = doc.source.kind === "table";
   const isPicture = doc.format.kind === "picture" && !isTable;
-  const store = useDeskStore();
   const { cues } = useDesk("cues");
   const [name, setName] = useState(doc.name);
   const bound = cues.filter(
     ({ ready }) => ready?.content.live && feedsIn(ready.content.live.bindings).includes(feed.id),
   );
 
-  const save = async (change: Partial<FeedDoc>) => {
-    const answer = await call("/feeds-edit", {
-      kind: "save",
-      id: feed.id,
-      baseRevision: feed.revision,
-      doc: { ...doc, ...change },
-    });
-    if ("problem" in answer) store.say("trouble", answer.problem.sentence);
-  };
   const act = async (edit: Parameters<typeof call<"/feeds-edit">>[1]) => {
     const answer = await call("/feeds-edit", edit);
     if ("problem" in answer) store.say("trouble", answer.problem.sentence);

@@ -10,6 +10,7 @@ import {
 } from "../../core/venue/source.ts";
 import type { SourceView } from "../../core/wire/followView.ts";
 import { newId } from "../api/newId.ts";
+import { useSavesInOrder } from "../api/useSavesInOrder.ts";
 import { useDesk, useDeskStore } from "../desk/deskContext.ts";
 import { CloseButton } from "../ui/CloseButton.tsx";
 import { fieldClass, Labelled } from "../ui/Labelled.tsx";
@@ -124,21 +125,13 @@ const freshPicture = (kind: SourcePicture["kind"], mediaId: string): SourcePictu
   return { kind };
 };
 
-function SourceForm({
-  source: { revision, ...source },
-  onClose,
-}: {
-  source: SourceView;
-  onClose: () => void;
-}) {
+function SourceForm({ source: told, onClose }: { source: SourceView; onClose: () => void }) {
   const store = useDeskStore();
+  const { revision, ...plain } = told;
+  const [source, save] = useSavesInOrder<Source>(revision, plain, (doc, baseRevision) =>
+    editTriggers(store, { kind: "saveSource", source: doc, baseRevision }),
+  );
   const [mediaId, setMediaId] = useState(source.picture.kind === "media" ? source.picture.mediaId : "");
-  const save = (change: Partial<Source>) =>
-    void editTriggers(store, {
-      kind: "saveSource",
-      source: { ...source, ...change },
-      baseRevision: revision,
-    });
   const remove = async () => {
     const whole: Source = source;
     if (!(await editTriggers(store, { kind: "removeSource", id: source.id }))) return;

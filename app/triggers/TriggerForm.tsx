@@ -4,6 +4,7 @@ import { bringsPage } from "../../core/triggers/acts.ts";
 import { nameOfTrigger, type Trigger } from "../../core/triggers/trigger.ts";
 import { endOfWhen } from "../../core/triggers/whens.ts";
 import type { TriggerView } from "../../core/wire/followView.ts";
+import { useSavesInOrder } from "../api/useSavesInOrder.ts";
 import { useDeskStore } from "../desk/deskContext.ts";
 import { useTriggerNames } from "../desk/useTriggerNames.ts";
 import { CheckBox } from "../ui/CheckBox.tsx";
@@ -15,21 +16,13 @@ import { editTriggers } from "./editTriggers.ts";
 import { WhenChoice } from "./WhenChoice.tsx";
 
 /** The choices that a trigger's sentence is made of; each is saved as it is made. */
-export function TriggerForm({
-  trigger: { revision, ...trigger },
-  onClose,
-}: {
-  trigger: TriggerView;
-  onClose: () => void;
-}) {
+export function TriggerForm({ trigger: told, onClose }: { trigger: TriggerView; onClose: () => void }) {
   const store = useDeskStore();
   const names = useTriggerNames();
-  const save = (change: Partial<Trigger>) =>
-    void editTriggers(store, {
-      kind: "saveTrigger",
-      trigger: { ...trigger, ...change },
-      baseRevision: revision,
-    });
+  const { revision, ...plain } = told;
+  const [trigger, save] = useSavesInOrder<Trigger>(revision, plain, (doc, baseRevision) =>
+    editTriggers(store, { kind: "saveTrigger", trigger: doc, baseRevision }),
+  );
   const remove = async () => {
     const whole: Trigger = trigger;
     if (!(await editTriggers(store, { kind: "removeTrigger", id: trigger.id }))) return;

@@ -28,7 +28,9 @@ function spawnServer(
   isDemo: boolean,
   { args = [], env = {} }: RunOptions,
 ): ChildProcess {
-  const all = ["build/server/main.js", "--db", databaseFile, "--port", `${port}`, ...args];
+  // Ports of its own: several shows run beside one another.
+  const doors = ["--tally-port", "0", "--osc-port", "0"];
+  const all = ["build/server/main.js", "--db", databaseFile, "--port", `${port}`, ...doors, ...args];
   if (isDemo) all.push("--demo");
   return spawn(process.execPath, all, {
     stdio: ["ignore", "pipe", "pipe", "ipc"],
@@ -76,6 +78,14 @@ export class RunningShow {
 
   get databaseFile(): string {
     return join(this.#folder, "show.db");
+  }
+
+  /** The port on which it hears tallies, or messages. */
+  devicePort(of: "tally" | "osc"): number {
+    const name = of === "tally" ? "Tally \\(UMD\\)" : "OSC";
+    const port = new RegExp(`${name} +UDP port (\\d+)`).exec(this.#printed)?.[1];
+    if (port === undefined) throw new Error(`No port for ${of} stands in: ${this.#printed}`);
+    return Number(port);
   }
 
   /** What it printed since it was started. */

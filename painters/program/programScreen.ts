@@ -69,8 +69,7 @@ export class ProgramScreen {
   /** A camera of this machine was chosen, or another: those in sight are opened anew. */
   chooseAnew(): void {
     for (const box of this.#boxes) {
-      for (const shown of box.shown.values()) shown.discard();
-      box.shown.clear();
+      empty(box);
       this.#fill(box);
     }
   }
@@ -209,10 +208,17 @@ export class ProgramScreen {
   };
 
   #letGo(box: Box): void {
-    for (const shown of box.shown.values()) shown.discard();
-    box.shown.clear();
+    empty(box);
     this.#boxes.delete(box);
   }
+}
+
+function empty({ shown }: Box): void {
+  for (const { element, discard } of shown.values()) {
+    discard();
+    element.remove();
+  }
+  shown.clear();
 }
 
 /** Equal marks mean that what is shown can stay. */
