@@ -30,7 +30,9 @@ export async function openShow(
   {
     seed = lanternEvening(),
     ...more
-  }: Pick<ServiceOptions, "rehearsalWaitsMs" | "feedHosts" | "feedFolder"> & { readonly seed?: Seed } = {},
+  }: Pick<ServiceOptions, "rehearsalWaitsMs" | "feedHosts" | "feedFolder" | "devices"> & {
+    readonly seed?: Seed;
+  } = {},
 ): Promise<OpenShow> {
   const clock = new ShowClock();
   const home = process.cwd();

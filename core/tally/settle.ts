@@ -10,7 +10,7 @@ const LOST_AFTER_MS = 4_000;
 const REGULAR_WITHIN_MS = 10_000;
 const REGULAR_PACKETS = 4;
 /** What a device says right after it came, or came back, is how it is and not what it has just done. */
-const COMING_MS = 300;
+export const COMING_MS = 300;
 /** Inputs of one device that are remembered. */
 const MOST_INPUTS = 512;
 

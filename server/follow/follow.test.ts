@@ -1,0 +1,174 @@
+import { createSocket, type Socket } from "node:dgram";
+import { afterEach, describe, expect, test } from "vitest";
+import { pageAt } from "../../core/show/slot.ts";
+import { COMING_MS } from "../../core/tally/settle.ts";
+import { writeUmd5 } from "../../core/tally/umd5.ts";
+import { type Trigger, triggerSchema } from "../../core/triggers/trigger.ts";
+import { type OpenShow, openShow } from "../../test-support/openShow.ts";
+import { readOsc, writeOsc } from "../links/osc.ts";
+
+const LECTERN = 1;
+const QUAY = 4;
+const DESK = { kind: "desk", id: "desk-of-the-test" } as const;
+
+const opened: { close: () => unknown }[] = [];
+afterEach(async () => {
+  for (const each of opened.splice(0).reverse()) await each.close();
+});
+
+/** The demo with doors for devices, and a device that messages go to. */
+async function open(file = ":memory:"): Promise<{ show: OpenShow; device: Socket; received: string[] }> {
+  const received: string[] = [];
+  const device = createSocket("udp4");
+  device.on("message", (bytes) => {
+    const read = readOsc(bytes);
+    if ("messages" in read)
+      for (const { address, args } of read.messages) received.push([address, ...args].join(" "));
+  });
+  await new Promise<void>((resolve) => device.bind(0, "127.0.0.1", resolve));
+  const oscTo = [{ host: "127.0.0.1", port: device.address().port }];
+  const show = await openShow(file, {
+    devices: { host: "127.0.0.1", tallyPort: 0, oscPort: 0, allowed: [], oscTo },
+  });
+  opened.push(device, show);
+  return { show, device, received };
+}
+
+const portOf = ({ services }: OpenShow, kind: "tally" | "osc") =>
+  services.follow.view().doors.find((door) => door.kind === kind)?.port ?? 0;
+
+const say = (
+  { show, device }: { show: OpenShow; device: Socket },
+  kind: "tally" | "osc",
+  bytes: Uint8Array,
+) => device.send(bytes, portOf(show, kind), "127.0.0.1");
+
+const tally = (...inputs: number[]) =>
+  writeUmd5(
+    [0, 1, 2, 3, 4, 5, 6].map((input) => ({
+      ...{ input, isOnProgram: inputs.includes(input), isOnPreview: false, label: "" },
+    })),
+  );
+
+const on = ({ services }: OpenShow, layerId: string) =>
+  pageAt(services.host.state.slots[layerId] ?? [], services.now())?.cueId ?? null;
+
+const save = async ({ services }: OpenShow, trigger: Trigger) =>
+  expect(await services.follow.edit({ kind: "saveTrigger", trigger, baseRevision: 0 })).toBeUndefined();
+
+/** A mixer that has come: what it says from now on is what it does. */
+async function withMixer(place: { show: OpenShow; device: Socket }): Promise<void> {
+  const { host, now } = place.show.services;
+  say(place, "tally", tally(3));
+  await expect.poll(() => host.state.sources.program).toEqual(["room"]);
+  const heardAtMs = now();
+  await expect.poll(() => now() - heardAtMs).toBeGreaterThan(COMING_MS);
+}
+
+describe("devices and triggers, from the packet to the air", () => {
+  test("a strap comes with its camera and leaves with it; who did it and why stands in the log", async () => {
+    const place = await open();
+    const { services } = place.show;
+    await withMixer(place);
+    const log: string[] = [];
+    services.host.onEvent(({ event, actor }) => {
+      if (event.kind === "triggered") log.push(`${actor?.kind} ${event.name}: ${event.why}`);
+    });
+    say(place, "tally", tally(LECTERN));
+    await expect.poll(() => on(place.show, "titles")).toBe("cue-0004");
+    expect(log[0]).toBe("trigger Ilse Tarrow: “Lectern” comes to program");
+    say(place, "tally", tally(3));
+    await expect.poll(() => on(place.show, "titles")).toBeNull();
+  });
+
+  test("messages set off and are sent; a page goes on to the next row of its feed", async () => {
+    const place = await open();
+    const { show, received } = place;
+    const pick = show.services.rundown
+      .views()
+      .find(
+        ({ doc }) =>
+          doc.kind === "page" && Object.keys(doc.bindings).length > 0 && Object.keys(doc.picks).length > 0,
+      );
+    const usual = { when: { kind: "message", address: "/go" } };
+    await save(
+      show,
+      triggerSchema.parse({
+        id: "out",
+        ...usual,
+        act: { kind: "message", address: "/did/it", args: [7, "lamp"] },
+      }),
+    );
+    if (pick)
+      await save(
+        show,
+        triggerSchema.parse({ id: "row", ...usual, act: { kind: "nextRow", cueId: pick.cueId } }),
+      );
+    say(place, "osc", writeOsc("/go", []));
+    await expect.poll(() => received).toEqual(["/did/it 7 lamp"]);
+    const picksOf = () => {
+      const doc = show.services.rundown.views().find(({ cueId }) => cueId === pick?.cueId)?.doc;
+      return doc?.kind === "page" ? doc.picks : {};
+    };
+    if (pick?.doc.kind === "page") await expect.poll(picksOf).not.toEqual(pick.doc.picks);
+  });
+
+  test("a value of a feed that passes its limit sets off; read again it does not", async () => {
+    const place = await open();
+    const { show } = place;
+    const feedId = "demo-lanterns";
+    const when = { kind: "value", feedId, row: "Ropewalk", column: "lanterns", does: "rises", limit: 150 };
+    await save(show, triggerSchema.parse({ id: "many", when, act: { kind: "take", cueId: "cue-0014" } }));
+    const bring = (lanterns: number) =>
+      show.services.feeds.upload(
+        feedId,
+        "lanterns.csv",
+        Buffer.from(`street,lanterns,since\nRopewalk,${lanterns},18:40\n`),
+      );
+    const { doc, revision } = show.services.feeds.find(feedId) ?? {};
+    if (!doc || revision === undefined) throw new Error("The demo has no lanterns");
+    await show.services.feeds.save(feedId, revision, {
+      ...doc,
+      source: { kind: "upload", fileName: "lanterns.csv" },
+    });
+    expect(await bring(142)).toBeUndefined();
+    expect(await bring(149)).toBeUndefined();
+    expect(on(show, "ticker")).toBeNull();
+    expect(await bring(151)).toBeUndefined();
+    await expect.poll(() => on(show, "ticker")).toBe("cue-0014");
+  });
+
+  test("a source that is needed is not removed, and an input is one source's", async () => {
+    const { show } = await open();
+    const { follow } = show.services;
+    expect(await follow.edit({ kind: "removeSource", id: "lectern" })).toMatch(/belongs? to this source/);
+    const [first] = follow.sources;
+    if (!first) throw new Error("The demo has no sources");
+    const { revision, ...source } = first;
+    expect(
+      await follow.edit({ kind: "saveSource", source: { ...source, input: QUAY }, baseRevision: revision }),
+    ).toMatch(/“Quay” already/);
+    expect(await follow.edit({ kind: "saveSource", source, baseRevision: 0 })).toMatch(
+      /changed on another desk/,
+    );
+    expect(await follow.edit({ kind: "removeSource", id: "bars" })).toBeUndefined();
+  });
+
+  test("a hand is never stopped: stopping, holding and the other one are commands as others", async () => {
+    const place = await open();
+    const { host } = place.show.services;
+    await withMixer(place);
+    await host.submit({ kind: "keepLayer", id: "keep-the-titles", layerId: "titles", isHeld: true }, DESK);
+    await host.submit(
+      { kind: "setSources", id: "lectern-by-hand", bus: "program", sourceIds: ["lectern"] },
+      DESK,
+    );
+    await expect.poll(() => host.state.touched.titles?.by?.kind ?? "nobody").toBe("nobody");
+    await host.submit({ kind: "keepLayer", id: "free-the-titles", layerId: "titles", isHeld: false }, DESK);
+    const other = await host.submit({ kind: "otherAtSource", id: "other-at-lectern" }, DESK);
+    expect(other.refused).toBeNull();
+    expect(on(place.show, "titles")).not.toBeNull();
+    await host.submit({ kind: "setSources", id: "nothing-by-hand", bus: "program", sourceIds: [] }, DESK);
+    await expect.poll(() => on(place.show, "titles")).toBeNull();
+  });
+});
