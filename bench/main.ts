@@ -1,5 +1,6 @@
 import { cpus, totalmem } from "node:os";
 import { benchBusyOutput } from "./busyOutput.ts";
+import { benchCameras } from "./cameras.ts";
 import { printHead } from "./distribution.ts";
 import { benchFeeds } from "./feeds.ts";
 import { benchFind } from "./find.ts";
@@ -33,6 +34,7 @@ const ALL: Readonly<Record<string, () => unknown>> = {
   feeds: benchFeeds,
   liveCells: benchLiveCells,
   manyFeeds: benchManyFeeds,
+  cameras: benchCameras,
   busyOutput: () => benchBusyOutput(1920, 1080),
   busyWall: () => benchBusyOutput(3840, 1080),
   frameCost: benchFrameCost,

@@ -2,18 +2,22 @@ import { ProgramScreen } from "../../painters/program/programScreen.ts";
 import { openChosenCamera } from "./chosenCamera.ts";
 import standIn from "./standInPicture.svg";
 
-/** On an output it moves as a camera does; on the desk a recent frame is enough. */
-const QUALITY = {
-  output: { framesPerSecond: 25, widthPx: 960 },
-  desk: { framesPerSecond: 2, widthPx: 320 },
-} as const;
+/** Pictures of one source in a second: on an output it moves as a camera does, on the desk a recent frame is enough. */
+const FRAMES_PER_SECOND = { output: 25, desk: 2 } as const;
+const DESK_WIDTH_PX = 320;
+const WIDEST_PX = 1_920;
 
 /** The program picture of this window. */
-export const openProgram = (kind: keyof typeof QUALITY, now: () => number): ProgramScreen =>
+export const openProgram = (kind: keyof typeof FRAMES_PER_SECOND, now: () => number): ProgramScreen =>
   new ProgramScreen({
     now,
     addressOf: (file) => `/media/${file}`,
     standIn,
     findCamera: openChosenCamera,
-    ...QUALITY[kind],
+    framesPerSecond: FRAMES_PER_SECOND[kind],
+    // As wide as the window: a picture that is stretched costs the browser more than one that is drawn large.
+    widthPx: () =>
+      kind === "desk"
+        ? DESK_WIDTH_PX
+        : Math.min(WIDEST_PX, Math.round(window.innerWidth * window.devicePixelRatio)),
   });

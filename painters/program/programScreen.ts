@@ -12,9 +12,10 @@ export interface ProgramParts {
   readonly standIn: string;
   /** The camera of this machine that was chosen for a source; null where none was. */
   readonly findCamera: (sourceId: string) => Promise<MediaStream | null>;
-  /** Pictures of a scene in a second, and how wide they are drawn. */
+  /** Pictures of a scene in a second. */
   readonly framesPerSecond: number;
-  readonly widthPx: number;
+  /** How wide they are drawn. */
+  readonly widthPx: () => number;
 }
 
 /** One source in one box. */
@@ -33,6 +34,8 @@ interface Box {
 /** A box that was made and never stood in the page is given up after this. */
 const TAKEN_UP_WITHIN_MS = 5_000;
 const KEEP_IN_STEP_EVERY_MS = 500;
+/** So many sources at once are drawn as often as one is. */
+const MOST_AT_FULL_RATE = 2;
 
 /** The program picture in a window: every box that shows it, kept as the mixer has it. It costs nothing where no box shows it. */
 export class ProgramScreen {
@@ -121,8 +124,8 @@ export class ProgramScreen {
 
   #canvas() {
     const canvas = document.createElement("canvas");
-    canvas.width = this.#parts.widthPx;
-    canvas.height = Math.round((this.#parts.widthPx * 9) / 16);
+    canvas.width = this.#parts.widthPx();
+    canvas.height = Math.round((canvas.width * 9) / 16);
     const context = canvas.getContext("2d", { alpha: false });
     if (!context) throw new Error(`No canvas of ${canvas.width}×${canvas.height}`);
     return { canvas, context };
@@ -194,7 +197,9 @@ export class ProgramScreen {
       if (!box.element.isConnected && performance.now() - box.madeAtMs > TAKEN_UP_WITHIN_MS) this.#letGo(box);
     const { now, framesPerSecond } = this.#parts;
     const atMs = now();
-    const frame = Math.floor(atMs / Math.max(SCENE_FRAME_MS, 1_000 / framesPerSecond));
+    // Of many at once, which a mixer shows for a moment, each is drawn more seldom: titles over them go on smoothly.
+    const share = Math.max(1, this.#sources.length / MOST_AT_FULL_RATE);
+    const frame = Math.floor(atMs / Math.max(SCENE_FRAME_MS, (1_000 * share) / framesPerSecond));
     const isNew = frame !== this.#drawnFrame;
     let moves = false;
     for (const { element, shown } of this.#boxes)
