@@ -193,7 +193,9 @@ test("cues come together, follow by themselves, and an action clears: set up and
   await goTo(page, "Run");
   await page.keyboard.press("Space");
   // Backdrop, corner, what is due; then the title by itself, and what is due after it.
-  await expect(page.getByText(/comes in 9:\d\d/)).toContainText("Layers out");
+  await expect(page.getByRole("list", { name: "Next by itself" })).toContainText(
+    /Layers out\s*comes in 9:\d\d/,
+  );
   expect((await marked(page, "air")).join()).toContain("Lantern Evening");
   expect((await marked(page, "next")).join()).toContain("takes off words");
   await page.keyboard.press("Space");

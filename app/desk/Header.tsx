@@ -108,7 +108,7 @@ function Connection() {
   });
   switch (status.kind) {
     case "open":
-      return <span className="text-[14px] text-second">connected</span>;
+      return <span className="text-[14px] text-second max-lg:sr-only">connected</span>;
     case "silent":
       return (
         <span className="flex items-center gap-2 text-[14px] font-semibold text-attention">

@@ -88,7 +88,7 @@ function OnBus({ bus, triggers }: { bus: Bus; triggers: readonly Trigger[] }) {
   const who = on.map((source) => source.who).filter((words) => words !== "");
   return (
     <p
-      className={`flex h-[52px] min-w-0 flex-col justify-center rounded-md border-2 px-2.5 leading-tight ${on.length === 0 ? "border-edge" : isProgram ? "border-air bg-lifted" : "border-dashed border-next"}`}
+      className={`flex h-[52px] min-w-0 flex-col justify-center rounded-md border-2 px-2.5 leading-tight ${on.length === 0 ? "border-edge bg-raised" : isProgram ? "border-air bg-lifted" : "border-dashed border-next bg-raised"}`}
     >
       <span className="flex items-baseline gap-2 overflow-hidden whitespace-nowrap">
         <span className={isProgram || on.length === 0 ? "text-second" : "text-next"}>

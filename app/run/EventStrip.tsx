@@ -119,8 +119,10 @@ function Standing() {
 
 /** What comes by itself next, and when. */
 function ComesByItself() {
-  const { state, cues } = useDesk("state", "cues");
-  const due = state.due[0];
+  const { state, cues, sources, follow } = useDesk("state", "cues", "sources", "follow");
+  // Where a venue has triggers or sources, all that comes by itself stands beside the screens.
+  const isElsewhere = sources.length > 0 || (follow?.triggers.length ?? 0) > 0;
+  const due = isElsewhere ? undefined : state.due[0];
   const inLength = useReading((nowMs) => (due ? formatLength(Math.max(0, due.atMs - nowMs) + 999) : ""));
   const title =
     due?.kind === "trigger" ? due.name : cues.find(({ view }) => view.cueId === due?.cueId)?.title;
