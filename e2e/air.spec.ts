@@ -123,7 +123,7 @@ test("a picture on the desk at output size is the output, to the pixel", async (
     await expect(picture.locator("canvas").first()).toBeVisible();
     // The stand-in picture is not ours to compare: the graphics are, over one plain colour.
     if (name === "Stream") {
-      await picture.evaluate((element) => {
+      await picture.locator("[data-beneath=program]").evaluate((element) => {
         element.style.background = "#224466";
       });
       await screen.evaluate(() => {

@@ -34,7 +34,7 @@ const NEEDED: Readonly<Record<Command["kind"], Capability>> = {
   beginAnew: "run",
   hold: "run",
   setSources: "run",
-  stopTriggers: "run",
+  stopTriggers: "take",
   keepLayer: "run",
   otherAtSource: "take",
   pauseCountdown: "run",

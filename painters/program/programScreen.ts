@@ -55,6 +55,7 @@ export class ProgramScreen {
     const element = document.createElement("div");
     element.style.background = `#3a3330 url(${this.#parts.standIn}) center / cover`;
     element.style.overflow = "hidden";
+    element.dataset.beneath = "program";
     const box: Box = { element, shown: new Map(), madeAtMs: performance.now() };
     this.#boxes.add(box);
     this.#fill(box);

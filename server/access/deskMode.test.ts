@@ -43,7 +43,8 @@ describe("what a desk may do", () => {
       expect(refusalOf(grantOfMode("watching"), needed)).toBe("onlyWatching");
       expect(refusalOf(ONLY_SEES, needed)).toBe("onlyShows");
       expect(refusalOf(NOTHING_GRANTED, needed)).toBe("notAllowed");
-      const isWork = ["take", "arm", "disarm", "out", "goOn"].includes(kind);
+      const work = ["take", "arm", "disarm", "out", "goOn", "otherAtSource", "stopTriggers"];
+      const isWork = work.includes(kind);
       expect(refusalOf(grantOfMode("locked"), needed)).toBe(isWork ? undefined : "locked");
     },
   );
