@@ -10,7 +10,7 @@ import { decideTimer } from "../core/show/decideTimer.ts";
 import type { TriggerContext } from "../core/show/decideTrigger.ts";
 import type { AirEvent, LoggedEvent } from "../core/show/events.ts";
 import { evolve } from "../core/show/evolve.ts";
-import { happeningsOf, happeningsOfTime } from "../core/show/happenings.ts";
+import { countedBy, happeningsOf, happeningsOfTime } from "../core/show/happenings.ts";
 import { react, reactToDue, type Written } from "../core/show/react.ts";
 import { pageAt } from "../core/show/slot.ts";
 import { type ShowState, showStateSchema } from "../core/show/state.ts";
@@ -83,7 +83,13 @@ export class Clocked {
       const sinceMs = this.atMs;
       this.atMs = Math.min(until, this.atMs + stepMs);
       for (const command of timerCommands(this.state, this.cues, sinceMs, this.atMs)) this.#byItself(command);
-      const happenings = happeningsOfTime(this.state, (hash) => this.#find(hash), sinceMs, this.atMs);
+      const happenings = happeningsOfTime(
+        this.state,
+        (hash) => this.#find(hash),
+        countedBy(this.triggers),
+        sinceMs,
+        this.atMs,
+      );
       for (const due of this.state.due)
         if (due.kind === "trigger" && due.atMs <= this.atMs)
           this.#write(reactToDue(this.state, due, this.#triggering()));

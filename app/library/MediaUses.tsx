@@ -31,6 +31,7 @@ export function MediaUses({ uses }: { uses: readonly MediaUse[] }) {
               , a template
             </>
           )}
+          {use.kind === "source" && <>“{use.name}”, a source in Triggers</>}
           {use.kind === "feed" && <>“{use.name}”, the feed that it comes from</>}
           {use.kind === "evening" && (
             <>

@@ -119,11 +119,8 @@ const PICTURES: Readonly<Record<SourcePicture["kind"], string>> = {
   black: "black",
 };
 
-const freshPicture = (kind: SourcePicture["kind"], mediaId: string): SourcePicture => {
-  if (kind === "scene") return { kind, scene: "lectern" };
-  if (kind === "media") return { kind, mediaId };
-  return { kind };
-};
+const freshPicture = (kind: Exclude<SourcePicture["kind"], "media">): SourcePicture =>
+  kind === "scene" ? { kind, scene: "lectern" } : { kind };
 
 function SourceForm({ source: told, onClose }: { source: SourceView; onClose: () => void }) {
   const store = useDeskStore();
@@ -131,7 +128,8 @@ function SourceForm({ source: told, onClose }: { source: SourceView; onClose: ()
   const [source, save] = useSavesInOrder<Source>(revision, plain, (doc, baseRevision) =>
     editTriggers(store, { kind: "saveSource", source: doc, baseRevision }),
   );
-  const [mediaId, setMediaId] = useState(source.picture.kind === "media" ? source.picture.mediaId : "");
+  /** A picture or clip is to be chosen before it is one. */
+  const [isChoosing, setIsChoosing] = useState(false);
   const remove = async () => {
     const whole: Source = source;
     if (!(await editTriggers(store, { kind: "removeSource", id: source.id }))) return;
@@ -191,12 +189,11 @@ function SourceForm({ source: told, onClose }: { source: SourceView; onClose: ()
         <Labelled id={`${id}-picture`} label="Its picture here is">
           <select
             id={`${id}-picture`}
-            value={source.picture.kind}
+            value={isChoosing ? "media" : source.picture.kind}
             onChange={({ target }) => {
               const kind = target.value as SourcePicture["kind"];
-              // A picture or clip is chosen first.
-              if (kind === "media" && mediaId === "") setMediaId("?");
-              else save({ picture: freshPicture(kind, mediaId) });
+              setIsChoosing(kind === "media");
+              if (kind !== "media") save({ picture: freshPicture(kind) });
             }}
             className={`${fieldClass} min-h-[42px]`}
           >
@@ -225,12 +222,12 @@ function SourceForm({ source: told, onClose }: { source: SourceView; onClose: ()
             </select>
           </Labelled>
         )}
-        {(source.picture.kind === "media" || mediaId === "?") && (
+        {(source.picture.kind === "media" || isChoosing) && (
           <SourceMediaSelect
             id={`${id}-media`}
             mediaId={source.picture.kind === "media" ? source.picture.mediaId : ""}
             onChoose={(chosen) => {
-              setMediaId(chosen);
+              setIsChoosing(false);
               save({ picture: { kind: "media", mediaId: chosen } });
             }}
           />

@@ -2,6 +2,7 @@ import { countdownTargetMs, isCountable } from "../figures/figures.ts";
 import { pausedForMs } from "../figures/paused.ts";
 import type { PageContent } from "../rundown/content.ts";
 import type { Happening } from "../triggers/happening.ts";
+import type { Trigger } from "../triggers/trigger.ts";
 import { BUSES } from "../venue/source.ts";
 import type { AirEvent } from "./events.ts";
 import { slotsOn } from "./layers.ts";
@@ -30,10 +31,16 @@ export function happeningsOf(before: ShowState, after: ShowState, event: AirEven
   return found;
 }
 
+/** Cues whose countdowns some triggers wait for. */
+export const countedBy = (triggers: readonly Trigger[]): ReadonlySet<string> =>
+  new Set(triggers.flatMap(({ when }) => (when.kind === "countdown" ? when.cueId : [])));
+
 /** What the clock has brought about between two looks at it: stays that ended, countdowns at zero, times of day. */
 export function happeningsOfTime(
   state: ShowState,
   findContent: (hash: string) => PageContent | undefined,
+  /** Cues whose countdowns triggers wait for. */
+  counted: ReadonlySet<string>,
   sinceMs: number,
   untilMs: number,
 ): Happening[] {
@@ -44,7 +51,7 @@ export function happeningsOfTime(
     const { page } = moment;
     if (!page) continue;
     if (isNow(moment.endsAtMs)) left.add(page.cueId);
-    const content = findContent(page.content);
+    const content = counted.has(page.cueId) ? findContent(page.content) : undefined;
     const zeroMs = content && zeroOf(content, moment, state.timeZone, untilMs);
     const isThere = moment.endsAtMs === null || moment.endsAtMs > sinceMs;
     if (isThere && isNow(zeroMs) && !found.some((each) => "cueId" in each && each.cueId === page.cueId))

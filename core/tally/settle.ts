@@ -2,8 +2,8 @@ import type { TallyReport } from "./tallyReport.ts";
 
 /** Packets of one cut come one after another: they are looked at together. */
 export const TOGETHER_MS = 15;
-/** An input that changes more often than this in a second flaps: it stays as it was until it is calm. */
-const MOST_CHANGES_PER_SECOND = 8;
+/** An input that changes more often than this in a second flaps: it stays as it was until it is calm. Nobody cuts so quickly. */
+const MOST_CHANGES_PER_SECOND = 4;
 const CALM_MS = 500;
 /** A device that was heard so regularly and then not for so long is lost. */
 const LOST_AFTER_MS = 4_000;

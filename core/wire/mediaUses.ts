@@ -2,6 +2,8 @@
 export type MediaUse =
   | { readonly kind: "cue"; readonly cueId: string; readonly title: string }
   | { readonly kind: "template"; readonly templateId: string; readonly name: string }
+  /** A source of pictures shows it. */
+  | { readonly kind: "source"; readonly name: string }
   /** Its file comes from there. */
   | { readonly kind: "feed"; readonly name: string }
   /** Another evening than the open one. */

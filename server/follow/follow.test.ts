@@ -154,6 +154,27 @@ describe("devices and triggers, from the packet to the air", () => {
     expect(await follow.edit({ kind: "removeSource", id: "bars" })).toBeUndefined();
   });
 
+  test("a clip on program goes on though its file is removed; off program it is gone", async () => {
+    const place = await open();
+    const { services } = place.show;
+    const told: string[] = [];
+    services.follow.onChange((what) => told.push(what));
+    expect(Object.keys(services.follow.media)).toEqual(["clips"]);
+    await services.host.submit(
+      { kind: "setSources", id: "clips-by-hand", bus: "program", sourceIds: ["clips"] },
+      DESK,
+    );
+    expect(await services.media.remove("demo-harbour-night")).toBe(true);
+    expect(services.follow.media.clips?.type).toBe("video");
+    told.length = 0;
+    await services.host.submit(
+      { kind: "setSources", id: "off-by-hand", bus: "program", sourceIds: [] },
+      DESK,
+    );
+    expect(told).toEqual(["sources"]);
+    expect(services.follow.media).toEqual({});
+  });
+
   test("a hand is never stopped: stopping, holding and the other one are commands as others", async () => {
     const place = await open();
     const { host } = place.show.services;

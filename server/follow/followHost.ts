@@ -15,6 +15,7 @@ export interface FollowParts {
   readonly cues: () => readonly ReadyCue[];
   readonly names: Pick<TriggerNames, "layer" | "plan" | "feed">;
   readonly findMedia: (id: string) => MediaInfo | undefined;
+  readonly isOnProgram: (sourceId: string) => boolean;
   readonly links: () => Pick<Links, "doors" | "flapping"> | undefined;
   readonly allowed: readonly string[];
 }
@@ -25,6 +26,8 @@ const OTHERWISE = "This was changed on another desk. Nothing was saved here; loo
 export class FollowHost {
   readonly #parts: FollowParts;
   readonly #listeners = new Set<(what: "sources" | "triggers") => void>();
+  /** Source → what it showed when that was told last. */
+  readonly #shown: Record<string, { readonly mediaId: string; readonly info: MediaInfo }> = {};
 
   constructor(parts: FollowParts) {
     this.#parts = parts;
@@ -34,13 +37,30 @@ export class FollowHost {
     return this.#parts.store.sources;
   }
 
-  /** What sources show of the library. */
+  /**
+   * What sources show of the library. What is on program stays as it was, whatever a hand does to its file in the library; once
+   * it is off program it is as it is there.
+   */
   get media(): SourceMedia {
-    const shown = this.sources.flatMap(({ id, picture }) => {
-      const info = picture.kind === "media" ? this.#parts.findMedia(picture.mediaId) : undefined;
-      return info ? [[id, info] as const] : [];
-    });
-    return Object.fromEntries(shown);
+    const shown: Record<string, MediaInfo> = {};
+    for (const { id, picture } of this.sources) {
+      if (picture.kind !== "media") continue;
+      const before = this.#shown[id];
+      const stays = this.#parts.isOnProgram(id) && before?.mediaId === picture.mediaId;
+      const info = stays ? before.info : this.#parts.findMedia(picture.mediaId);
+      if (info) shown[id] = info;
+      if (info) this.#shown[id] = { mediaId: picture.mediaId, info };
+      else delete this.#shown[id];
+    }
+    return shown;
+  }
+
+  /** Sources came to program or left it. */
+  programChanged(): void {
+    const isHeld = Object.values(this.#shown).some(
+      ({ mediaId, info }) => this.#parts.findMedia(mediaId)?.file !== info.file,
+    );
+    if (isHeld) this.#tell("sources");
   }
 
   get settings(): FollowSettings {

@@ -2,6 +2,7 @@ import { pictureOfFeed } from "../../core/feeds/feed.ts";
 import type { FeedView } from "../../core/feeds/feedView.ts";
 import { mediaNamedBy } from "../../core/scene/templateMedia.ts";
 import { pageTable, picturesNamed } from "../../core/values/liveChain.ts";
+import type { Source } from "../../core/venue/source.ts";
 import type { MediaUse } from "../../core/wire/mediaUses.ts";
 import type { Rundown } from "../rundown/rundown.ts";
 import { type DesignStore, docOf } from "../store/designStore.ts";
@@ -16,6 +17,7 @@ interface Parts {
   readonly media: MediaStore;
   readonly values: ValueHost;
   readonly feeds: { readonly views: () => readonly FeedView[] };
+  readonly follow: { readonly sources: readonly Source[] };
 }
 
 /** Where the things of the library are used in the open evening and in templates: id → uses. */
@@ -25,6 +27,7 @@ export function usesHere({
   media,
   values,
   feeds,
+  follow,
 }: Omit<Parts, "evenings">): ReadonlyMap<string, readonly MediaUse[]> {
   const uses = new Map<string, MediaUse[]>();
   const add = (id: string, use: MediaUse) => {
@@ -49,6 +52,9 @@ export function usesHere({
     const id = pictureOfFeed(feedId);
     if (doc.format.kind === "picture" && media.find(id)) add(id, { kind: "feed", name: doc.name });
   }
+  for (const { name, picture } of follow.sources)
+    if (picture.kind === "media" && media.find(picture.mediaId))
+      add(picture.mediaId, { kind: "source", name });
   for (const design of designs.list("template")) {
     const doc = docOf(design);
     for (const hash of mediaNamedBy(doc)) {

@@ -11,7 +11,7 @@ import { decideTimer } from "../../core/show/decideTimer.ts";
 import type { TriggerContext } from "../../core/show/decideTrigger.ts";
 import type { AirEvent, LoggedEvent } from "../../core/show/events.ts";
 import { evolve } from "../../core/show/evolve.ts";
-import { happeningsOf, happeningsOfTime } from "../../core/show/happenings.ts";
+import { countedBy, happeningsOf, happeningsOfTime } from "../../core/show/happenings.ts";
 import { react, reactToDue, type Written } from "../../core/show/react.ts";
 import { contentsOf, type ShowState } from "../../core/show/state.ts";
 import { timerCommands } from "../../core/show/timerCommands.ts";
@@ -183,7 +183,14 @@ export class ShowHost {
       const atMs = this.#now();
       const sinceMs = this.#tickedAtMs;
       const commands = timerCommands(this.#state, this.#rundown.ready(), sinceMs, atMs);
-      const happenings = happeningsOfTime(this.#state, (hash) => this.#findPage(hash), sinceMs, atMs);
+      const counted = countedBy(this.#triggering.triggers());
+      const happenings = happeningsOfTime(
+        this.#state,
+        (hash) => this.#findPage(hash),
+        counted,
+        sinceMs,
+        atMs,
+      );
       this.#tickedAtMs = atMs;
       for (const command of commands) {
         const context = this.#context(atMs, { kind: "timer" });

@@ -24,6 +24,7 @@ import { addPairRoutes } from "./pairRoutes.ts";
 import { sayPlainly } from "./plainPage.ts";
 import { createRequestContext } from "./requestContext.ts";
 import { guardRoutes } from "./routeRights.ts";
+import { addStateRoutes } from "./stateRoutes.ts";
 import { addStillRoutes } from "./stillRoutes.ts";
 import { addWordsRoutes } from "./wordsRoutes.ts";
 
@@ -137,6 +138,7 @@ export function createHttpApp(
   addFeedRoutes(doors, services);
   addDesignRoutes(doors, services);
   addStillRoutes(doors, services);
+  addStateRoutes(doors, services);
   addPairRoutes(doors, services);
   addWordsRoutes(doors, services);
   doors.check();

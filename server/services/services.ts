@@ -169,6 +169,7 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
       feed: (id) => feeds.find(id)?.doc.name ?? "a feed that is gone",
     },
     findMedia: (id) => media.find(id)?.info,
+    isOnProgram: (id) => host.state.sources.program.includes(id),
     links: () => deviceLinks,
     allowed: devices.allowed,
   });
@@ -192,6 +193,9 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
     },
     now,
   );
+  host.onEvent(({ event }) => {
+    if (event.kind === "sourcesChanged") follow.programChanged();
+  });
   const values = new ValueHost(await valueLog.restore(), valueLog, now);
   const thread = createKeptThread(workerFile("aside/asideWorker"), READ_FEED_WITHIN_MS);
   const library = createLibraryEditor({ media, designs, aside, now });
