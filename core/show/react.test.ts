@@ -97,10 +97,46 @@ describe("what comes with a source", () => {
     clocked.mixer([]);
     expect(clocked.on("titles")).toBe(idOf(clocked, 0));
     expect(clocked.on("ticker")).toBeNull();
+    clocked.press({ kind: "out", id: "out-while-stopped", layerId: "titles", how: "cut" });
+    clocked.mixer([CAM]);
+    expect(clocked.on("titles")).toBeNull();
+    clocked.mixer([]);
     clocked.press({ kind: "stopTriggers", id: "let-them-go", areStopped: false });
     clocked.mixer([OTHER]);
     clocked.wait(3_100, 100);
     expect(clocked.on("ticker")).toBe(idOf(clocked, 1));
+  });
+
+  test("what a hand has taken off while it was on its way does not come after all", () => {
+    const clocked = evening(tied(strap("Ilse"), CAM, { delayMs: 2_000 }), strap("Noor"));
+    clocked.take(1);
+    clocked.mixer([CAM]);
+    clocked.wait(1_000, 100);
+    clocked.press({ kind: "out", id: "out-of-titles", layerId: "titles", how: "cut" });
+    clocked.wait(2_000, 100);
+    expect(clocked.on("titles")).toBeNull();
+    expect(whyHeld(clocked)).toEqual(["hand"]);
+  });
+
+  test("told that it may, it takes the place of what a hand had put there before, and of nothing since", () => {
+    const clocked = evening(strap("Ilse"), strap("Noor"));
+    clocked.triggers = [
+      trigger("over", {
+        when: { kind: "source", sourceId: CAM },
+        act: { kind: "take", cueId: idOf(clocked, 0) },
+        delayMs: 1_000,
+        mayReplaceHand: true,
+      }),
+    ];
+    clocked.take(1);
+    clocked.mixer([CAM]);
+    clocked.wait(1_100, 100);
+    expect(clocked.on("titles")).toBe(idOf(clocked, 0));
+    clocked.mixer([]);
+    clocked.mixer([CAM]);
+    clocked.take(1);
+    clocked.wait(1_100, 100);
+    expect(clocked.on("titles")).toBe(idOf(clocked, 1));
   });
 
   test("what was on its way is forgotten when the source has left before", () => {
