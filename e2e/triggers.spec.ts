@@ -103,6 +103,7 @@ test("a trigger is made from choices, reads as a sentence, acts on a message, an
   show,
 }) => {
   await openDesk(page, show, "triggers");
+  await expect(page.getByText("in Run brings who else is there: Noor Halvard.")).toBeVisible();
   await page.getByRole("button", { name: "New trigger" }).click();
   await page.getByRole("menuitem", { name: /when a message comes/ }).click();
   const form = page.getByRole("main", { name: "Triggers" });

@@ -1,7 +1,8 @@
 import { Plus, Zap } from "lucide-react";
 import { DropdownMenu } from "radix-ui";
 import { useState } from "react";
-import { triggersOfCues } from "../../core/show/tiedToSource.ts";
+import { keysOf, nameOfKey } from "../../core/keys/keyMap.ts";
+import { sharesSource, triggersOfCues } from "../../core/show/tiedToSource.ts";
 import { nameOfTrigger, sayTrigger, type Trigger } from "../../core/triggers/trigger.ts";
 import type { TriggerView } from "../../core/wire/followView.ts";
 import { useDesk, useDeskStore } from "../desk/deskContext.ts";
@@ -89,6 +90,7 @@ export function TriggerList() {
             {ties.map((trigger) => (
               <li key={trigger.id} className="rounded-lg border border-edge px-3 py-2">
                 <Sentence trigger={trigger} />
+                <OthersThere trigger={trigger} />
               </li>
             ))}
           </ul>
@@ -130,6 +132,20 @@ function Row({ trigger, isOpen, onOpen }: { trigger: TriggerView; isOpen: boolea
         <Sentence trigger={trigger} />
       </button>
     </div>
+  );
+}
+
+/** Who else is at the same source and would take the same place. */
+function OthersThere({ trigger: { act } }: { trigger: Trigger }) {
+  const { ready, venue } = useDesk("ready", "venue");
+  const [key] = keysOf(venue.keys, "otherAtSource");
+  const others = act.kind === "take" ? sharesSource(ready, act.cueId).slice(1) : [];
+  if (others.length === 0 || key === undefined) return null;
+  return (
+    <p className="mt-1 text-[15px] text-second">
+      <kbd>{nameOfKey(key)}</kbd> in Run brings who else is there:{" "}
+      {others.map(({ content }) => content.title).join(", ")}.
+    </p>
   );
 }
 
