@@ -72,11 +72,12 @@ describe("devices over real UDP", () => {
 
   async function openLinks(
     now: () => number = Date.now,
+    tallyPort = 0,
   ): Promise<{ links: Links; heard: Heard; ports: number[] }> {
     const heard: Heard = { inputs: [], messages: [], news: [] };
     const links = new Links({
       host: "127.0.0.1",
-      tallyPort: 0,
+      tallyPort,
       oscPort: 0,
       allowed: [],
       now,
@@ -98,6 +99,17 @@ describe("devices over real UDP", () => {
       for (const packet of packets)
         socket.send(packet, port, "127.0.0.1", () => --left === 0 && socket.close(resolve));
     });
+
+  test("a port that another program has is told in words, and the other door is open all the same", async () => {
+    const other = createSocket("udp4");
+    await new Promise<void>((resolve) => other.bind(0, "127.0.0.1", resolve));
+    const { links } = await openLinks(Date.now, other.address().port);
+    expect(links.doors()[0]?.problem).toMatch(
+      /^Tally could not listen on port \d+: another program has it\.$/,
+    );
+    expect(links.doors()[1]).toMatchObject({ problem: null, port: expect.any(Number) });
+    other.close();
+  });
 
   test("both versions of tally are heard on one port", async () => {
     const { heard, ports } = await openLinks();

@@ -40,7 +40,7 @@ export class UdpDoor {
     this.#socket = createSocket({ type: parts.host.includes(":") ? "udp6" : "udp4" });
     this.#socket.on("message", (bytes, { address }) => this.#hear(bytes, address));
     this.#socket.on("error", (error) => {
-      this.problem = `${parts.name} could not listen on port ${parts.port} (${(error as NodeJS.ErrnoException).code ?? error.message}).`;
+      this.problem = `${parts.name} could not listen on port ${parts.port}: ${whyNot(error)}.`;
       log.warn(`${this.problem} Everything else goes on.`);
       parts.onChange();
     });
@@ -91,4 +91,12 @@ export class UdpDoor {
     this.lastProblem = problem;
     onChange();
   }
+}
+
+/** Why a port could not be opened, as the end of a sentence. */
+function whyNot(error: Error): string {
+  const { code } = error as NodeJS.ErrnoException;
+  if (code === "EADDRINUSE") return "another program has it";
+  if (code === "EACCES") return "this user may not";
+  return code ?? error.message;
 }
