@@ -1,5 +1,6 @@
 import { createSocket } from "node:dgram";
 import { chromium } from "@playwright/test";
+import { BROWSER_ARGS } from "../bench/browser.ts";
 import { writeOsc } from "../server/links/osc.ts";
 import { RunningMixer } from "./support/mixer.ts";
 import { largestDifference, shoot } from "./support/pixels.ts";
@@ -158,17 +159,7 @@ test("by hand a source is on program where no mixer is, and the squeeze carries 
 test("a camera of the screen's own machine is asked for in words, and shown", async ({ show }) => {
   const browser = await chromium.launch({
     executablePath: "/usr/bin/chromium",
-    args: [
-      "--no-sandbox",
-      "--disable-gpu",
-      "--disable-quic",
-      "--no-first-run",
-      "--disable-background-networking",
-      "--disable-component-update",
-      "--disable-sync",
-      "--use-fake-device-for-media-stream",
-      "--use-fake-ui-for-media-stream",
-    ],
+    args: [...BROWSER_ARGS, "--use-fake-device-for-media-stream", "--use-fake-ui-for-media-stream"],
   });
   try {
     const context = await browser.newContext({ viewport: { width: 1_280, height: 800 } });

@@ -1,7 +1,8 @@
 import type { TriggerAct } from "../../core/triggers/acts.ts";
 import { oscAddressSchema } from "../../core/triggers/whens/message.ts";
 import { useDesk, useDeskStore } from "../desk/deskContext.ts";
-import { boxClass, ChooseCue, ChooseLayer, ChoosePlan } from "./choices.tsx";
+import { boxClass } from "../ui/Labelled.tsx";
+import { ChooseCue, ChooseLayer, ChoosePlan } from "./choices.tsx";
 
 const NAMES: Readonly<Record<TriggerAct["kind"], string>> = {
   take: "take a cue",

@@ -2,7 +2,8 @@ import { X } from "lucide-react";
 import type { Condition } from "../../core/triggers/conditions.ts";
 import { useDesk } from "../desk/deskContext.ts";
 import { TimeBox } from "../desk/TimeBox.tsx";
-import { boxClass, ChooseCue, ChooseLayer, ChoosePlan } from "./choices.tsx";
+import { boxClass } from "../ui/Labelled.tsx";
+import { ChooseCue, ChooseLayer, ChoosePlan } from "./choices.tsx";
 
 const MOST = 6;
 const NAMES: Readonly<Record<Condition["kind"], string>> = {

@@ -8,10 +8,10 @@ import { useSavesInOrder } from "../api/useSavesInOrder.ts";
 import { useDeskStore } from "../desk/deskContext.ts";
 import { useTriggerNames } from "../desk/useTriggerNames.ts";
 import { CheckBox } from "../ui/CheckBox.tsx";
+import { boxClass } from "../ui/Labelled.tsx";
 import { NumberBox } from "../ui/NumberBox.tsx";
 import { ActChoice } from "./ActChoice.tsx";
 import { ConditionChoices } from "./ConditionChoices.tsx";
-import { boxClass } from "./choices.tsx";
 import { editTriggers } from "./editTriggers.ts";
 import { WhenChoice } from "./WhenChoice.tsx";
 

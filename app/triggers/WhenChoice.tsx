@@ -2,8 +2,9 @@ import { oscAddressSchema } from "../../core/triggers/whens/message.ts";
 import { nameOfWhen, WHEN_NAMES, type When, type WhenName } from "../../core/triggers/whens.ts";
 import { useDesk, useDeskStore } from "../desk/deskContext.ts";
 import { TimeBox } from "../desk/TimeBox.tsx";
+import { boxClass } from "../ui/Labelled.tsx";
 import { NumberBox } from "../ui/NumberBox.tsx";
-import { boxClass, ChooseColumn, ChooseCue, ChooseFeed, ChooseSource } from "./choices.tsx";
+import { ChooseColumn, ChooseCue, ChooseFeed, ChooseSource } from "./choices.tsx";
 
 /** What sets a trigger off. */
 export function WhenChoice({ when, onChange }: { when: When; onChange: (when: When) => void }) {

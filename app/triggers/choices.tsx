@@ -1,7 +1,5 @@
 import { useDesk } from "../desk/deskContext.ts";
-
-export const boxClass =
-  "min-h-9 max-w-full rounded-md border border-edge-strong bg-ground px-2 text-[15px] text-paper";
+import { boxClass } from "../ui/Labelled.tsx";
 
 interface Choice {
   readonly id: string;

@@ -3,6 +3,10 @@ import type { ReactNode } from "react";
 export const fieldClass =
   "w-full rounded-md border border-edge-strong bg-ground px-3 py-2 text-paper placeholder:text-quiet";
 
+/** A small box in a line of words. */
+export const boxClass =
+  "min-h-9 max-w-full rounded-md border border-edge-strong bg-ground px-2 text-[15px] text-paper";
+
 export function Labelled({
   id,
   label,

@@ -247,6 +247,22 @@ describe("triggers of any kind", () => {
     expect(clocked.on("titles")).toBeNull();
   });
 
+  test.each([
+    ["9", "12,5", "10", true],
+    ["9", "12,5", "100", false],
+    ["£ 990", "£ 1,204", "1000", true],
+    ["990 lit", "1 004 lit", "1000", true],
+    ["990", "Lane 1004", "1000", false],
+    ["990", "n/a", "1000", false],
+    ["-3 °C", "-1 °C", "-2", true],
+  ])("a value as a stranger writes it: %s, then %s, limit %s", (before, now, limit, comes) => {
+    const clocked = evening(strap("Ilse"));
+    const when = { kind: "value", feedId: "any", column: "n", does: "rises", limit: Number(limit) };
+    clocked.triggers = [trigger("many", { when, act: { kind: "take", cueId: idOf(clocked, 0) } })];
+    clocked.happen([{ kind: "value", feedId: "any", row: "row", column: "n", before, now }]);
+    expect(clocked.on("titles") !== null).toBe(comes);
+  });
+
   test("a loop is broken and named", () => {
     const clocked = evening(strap("Ilse"), page("crawl", { items: "Soup" }));
     const swap = (id: string, when: number, take: number, out: string) => [

@@ -1,8 +1,7 @@
 import type { CueDoc } from "../../../core/rundown/cueDoc.ts";
 import { useDesk } from "../../desk/deskContext.ts";
+import { boxClass } from "../../ui/Labelled.tsx";
 import { NumberBox } from "../../ui/NumberBox.tsx";
-
-const boxClass = "min-h-9 rounded-md border border-edge-strong bg-ground px-2 text-[15px] text-paper";
 
 /** The source that a cue comes and leaves with. Nothing where the venue has no sources. */
 export function ComesWithLine({
@@ -56,7 +55,7 @@ export function ComesWithLine({
             onChange={({ target }) => onChange({ ...comesWith, stays: target.value === "source" })}
             className={boxClass}
           >
-            <option value="cue">at most as long as it stays by itself</option>
+            <option value="cue">its own stay at most</option>
             <option value="source">as long as its source</option>
           </select>
         </>

@@ -3,6 +3,7 @@ import { kindOf } from "../../../core/rundown/kinds.ts";
 import { TimeBox } from "../../desk/TimeBox.tsx";
 import { CheckBox } from "../../ui/CheckBox.tsx";
 import { TAG_ICONS } from "../../ui/CueTagMark.tsx";
+import { boxClass } from "../../ui/Labelled.tsx";
 import { NumberBox } from "../../ui/NumberBox.tsx";
 
 import { ComesWithLine } from "./ComesWithLine.tsx";
@@ -24,8 +25,6 @@ type Details = Pick<
   | "effectMs"
   | "comesWith"
 >;
-
-const boxClass = "min-h-9 rounded-md border border-edge-strong bg-ground px-2 text-[15px] text-paper";
 
 /** What a cue does by itself, how long it is planned to take, and what is noted to it. */
 export function CueDetails({

@@ -1,4 +1,6 @@
 import { z } from "zod";
+import { numberColumn } from "../../feeds/columnKinds/number.ts";
+import { parseNumber } from "../../figures/number.ts";
 import { nameSchema } from "../../names/name.ts";
 import type { WhenKind } from "./whenKind.ts";
 
@@ -14,11 +16,9 @@ const schema = z.strictObject({
 });
 type When = z.infer<typeof schema>;
 
-/** A number as tables have it: "1,204" and "1 204" too; undefined: it is none. */
-function numberIn(text: string | null): number | undefined {
-  const plain = (text ?? "").replace(/[\s,\u00a0\u202f]/g, "");
-  return /^[-+]?\d+(\.\d+)?$/.test(plain) ? Number(plain) : undefined;
-}
+/** A number with what stands around it, read as columns of numbers are; undefined: it is none. */
+const numberIn = (text: string | null): number | undefined =>
+  text !== null && numberColumn.fits(text) ? parseNumber(text)?.value : undefined;
 
 /** 1: it has come to the limit or beyond; -1: it has gone back from there; 0: neither. */
 function crossed({ does, limit }: When, before: string | null, now: string | null): -1 | 0 | 1 {
