@@ -73,13 +73,14 @@ describe("devices over real UDP", () => {
   async function openLinks(
     now: () => number = Date.now,
     tallyPort = 0,
+    allowed: readonly string[] = [],
   ): Promise<{ links: Links; heard: Heard; ports: number[] }> {
     const heard: Heard = { inputs: [], messages: [], news: [] };
     const links = new Links({
       host: "127.0.0.1",
       tallyPort,
       oscPort: 0,
-      allowed: [],
+      allowed,
       now,
       settings: () => USUAL_FOLLOW,
       onInputs: (on, isQuiet) => heard.inputs.push({ ...on, isQuiet }),
@@ -109,6 +110,39 @@ describe("devices over real UDP", () => {
     );
     expect(links.doors()[1]).toMatchObject({ problem: null, port: expect.any(Number) });
     other.close();
+  });
+
+  test("a stranger is counted and not looked at; one that was named is heard", async () => {
+    const STRANGER = "127.0.0.2";
+    const message = writeOsc("/vesko/go", []);
+    for (const allowed of [[], [STRANGER]]) {
+      const { links, heard, ports } = await openLinks(Date.now, 0, allowed);
+      const device = createSocket("udp4");
+      await new Promise<void>((resolve) => device.bind(0, STRANGER, resolve));
+      device.send(message, ports[1], "127.0.0.1");
+      const isNamed = allowed.length > 0;
+      await expect
+        .poll(() => [links.doors()[1]?.turnedAway.strangers, heard.messages.length])
+        .toEqual(isNamed ? [0, 1] : [1, 0]);
+      device.close();
+    }
+  });
+
+  test("a flood from one sender is cut off, and counted", async () => {
+    let atMs = 0;
+    const { links, heard, ports } = await openLinks(() => atMs);
+    const read = () => heard.messages.length + (links.doors()[1]?.turnedAway.tooMany ?? 0);
+    for (let sent = 0; sent < 600; sent += 50) {
+      const packets = Array.from({ length: 50 }, () => writeOsc("/vesko/go", []));
+      await sendTo(ports[1] as number, ...packets);
+      // The system keeps only so many for whoever does not read them.
+      await expect.poll(read).toBe(sent + 50);
+    }
+    expect(links.doors()[1]?.turnedAway.tooMany).toBe(200);
+    const { length } = heard.messages;
+    atMs += 1_000;
+    await sendTo(ports[1] as number, writeOsc("/vesko/go", []));
+    await expect.poll(() => heard.messages.length).toBeGreaterThan(length);
   });
 
   test("both versions of tally are heard on one port", async () => {
