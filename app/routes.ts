@@ -30,6 +30,7 @@ export default [
   route("offered-template", "routes/offeredTemplate.ts"),
   route("feeds-edit", "routes/feedsEdit.ts"),
   route("triggers-edit", "routes/triggersEdit.ts"),
+  route("clips-edit", "routes/clipsEdit.ts"),
   route("feed-rows", "routes/feedRows.ts"),
   route("binding-now", "routes/bindingNow.ts"),
   route("table-edit", "routes/tableEdit.ts"),

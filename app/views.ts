@@ -20,6 +20,7 @@ export const VIEWS = [
   { path: "texts", name: "Texts", tab: "material" },
   { path: "library", name: "Library", tab: "material", find: "Material: pictures, clips, fonts" },
   { path: "feeds", name: "Feeds", tab: "material", find: "Feeds: tables that fill pages" },
+  { path: "clips", name: "Clips", tab: "material", find: "Clips: what the player plays" },
   { path: "comments", name: "Comments", tab: "material", find: "Comments: what people write" },
   { path: "design", name: "Design", tab: "first" },
   { path: "screens", name: "Screens", tab: "first" },

@@ -61,6 +61,14 @@ export const DEMO_FEEDS: readonly SeedFeed[] = [
     rows: { table: { columns: [...PICKED_COLUMNS], rows: [] } },
   },
   {
+    id: "demo-running",
+    doc: feedDocSchema.parse({
+      ...{ name: "Now and next", source: { kind: "running" }, format: { kind: "csv" }, keyColumn: "when" },
+    }),
+    // What is on is known once the evening runs.
+    rows: { table: { columns: ["when", "title"], rows: [] } },
+  },
+  {
     id: "demo-quiz",
     doc: feedDocSchema.parse({
       ...{ name: "Quiz of the lofts", source: { kind: "table" }, format: { kind: "csv" }, keyColumn: "loft" },
@@ -155,6 +163,27 @@ export const FED_PAGES: readonly CueDoc[] = [
         { by: "number", number: 1 },
         { formats: { of: { kind: "number" } } },
       ),
+    },
+  ),
+];
+
+const running = (row: string, text: string, more: object = {}): Binding =>
+  cell("demo-running", text, { by: "key", key: row }, more);
+
+/** Pages that say what runs. */
+export const RUNNING_PAGES: readonly CueDoc[] = [
+  filled(
+    "name",
+    { name: "A film", role: "" },
+    { name: running("now", "{title}"), role: running("now", "{by}, {year}") },
+  ),
+  filled(
+    "nowNext",
+    { now: "", next: "", later: "" },
+    {
+      now: running("now", "{title}"),
+      next: running("next", "{title}"),
+      later: running("later", "{title}"),
     },
   ),
 ];

@@ -12,8 +12,8 @@ import { type SongFields, songOf } from "../core/words/songFields.ts";
 import { HARBOUR_LAMP } from "../designs/houseStyles.ts";
 import type { Seed, SeedMedia } from "../designs/seed.ts";
 import { ALL_OUTFITS, FIVE_OUTPUTS, FIVE_PLAN, STARTER_LAYERS } from "../designs/starter.ts";
-import { DEMO_COMMENTS, DEMO_FEEDS, FED_PAGES } from "./feeds.ts";
-import { DEMO_SOURCES, DEMO_TRIGGERS } from "./follow.ts";
+import { DEMO_COMMENTS, DEMO_FEEDS, FED_PAGES, RUNNING_PAGES } from "./feeds.ts";
+import { DEMO_CLIPS, DEMO_MAPPINGS, DEMO_SOURCES, DEMO_TRIGGERS } from "./follow.ts";
 import { CARRY_THE_LAMP_DOWN, HARBOUR_KIND, NINE_BELLS, PUERTO_AMABLE } from "./songs.ts";
 
 interface More {
@@ -192,10 +192,13 @@ export function lanternEvening(): Seed {
       page("standby", { title: "Walk to the water", subtitle: "20:30, meet at Gannet Steps" }),
       page("title", { title: "Walk to the water", subtitle: "20:30, meet at Gannet Steps" }),
       ...FED_PAGES,
+      ...RUNNING_PAGES,
     ],
     feeds: DEMO_FEEDS,
     comments: DEMO_COMMENTS,
     sources: DEMO_SOURCES,
     triggers: DEMO_TRIGGERS,
+    clips: DEMO_CLIPS,
+    mappings: DEMO_MAPPINGS,
   };
 }

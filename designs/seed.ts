@@ -1,3 +1,5 @@
+import type { Clip } from "../core/clips/clip.ts";
+import type { ClipMapping } from "../core/clips/clipMapping.ts";
 import type { CommentSettings } from "../core/comments/comment.ts";
 import type { FeedDoc } from "../core/feeds/feed.ts";
 import type { Table } from "../core/feeds/table.ts";
@@ -43,6 +45,14 @@ export interface Seed {
   readonly comments: CommentSettings | null;
   readonly sources: readonly Source[];
   readonly triggers: readonly Trigger[];
+  readonly clips: readonly SeedClip[];
+  readonly mappings: readonly ClipMapping[];
+}
+
+export interface SeedClip {
+  readonly clip: Clip;
+  /** The file beside it, by its place below the project's folder. */
+  readonly details: string;
 }
 
 export interface SeedFeed {

@@ -8,7 +8,7 @@ import { STAGE_TEMPLATES } from "./templates/stageReturn.ts";
 import { TWO_LANGUAGES } from "./templates/twoLanguages.ts";
 import { WALL_TEMPLATES } from "./templates/wall.ts";
 
-const ANIMATED = { how: "animated", opacity: 1, effectMs: null } as const;
+const ANIMATED = { how: "animated", opacity: 1, effectMs: null, turns: "hand" } as const;
 
 /** What a new show starts with: layers, two screens, an outfit for each, and a plan. */
 export const STARTER_LAYERS: readonly Layer[] = [

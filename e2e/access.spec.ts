@@ -188,5 +188,5 @@ test("another origin's form cannot edit, and a wrong link opens nothing", async 
   await page.goto(`${show.base}/no/such/page`);
   await expect(page.getByText("Nothing is here")).toBeVisible();
   await openDesk(page, show, "prepare");
-  await expectCues(page, 40);
+  await expectCues(page, 42);
 });

@@ -26,8 +26,10 @@ test("by keyboard alone, words come to two screens, each in its own shape", asyn
   // Backdrop, corner mark, title, strap, and the first step of the song.
   await takeSteps(page, wall, 5);
   await settled(stream, await seqOf(wall));
-  expect((await marked(page, "air")).join("\n")).toContain("The tide has gone to fetch the moon");
-  expect((await marked(page, "next"))[0]).toContain("we carry down the little lamps");
+  await expect
+    .poll(async () => (await marked(page, "air")).join("\n"))
+    .toContain("The tide has gone to fetch the moon");
+  await expect.poll(async () => (await marked(page, "next"))[0]).toContain("we carry down the little lamps");
   const wallPicture = await shoot(wall);
   const streamPicture = await shoot(stream);
   // The wall is opaque to its corners; the stream is clear but for its band and marks.
@@ -139,7 +141,7 @@ test("a picture on the desk at output size is the output, to the pixel", async (
     await page.keyboard.press("Escape");
     await expect(picture).toBeHidden();
   }
-  expect((await marked(page, "air")).length).toBeGreaterThan(0);
+  await expect.poll(async () => (await marked(page, "air")).length).toBeGreaterThan(0);
 });
 
 test("a window loaded again in the middle of a motion, or opened late, shows what the others show", async ({
@@ -183,18 +185,18 @@ test("cut has no motion; undo puts back; out, clear and clear everything take of
   expect(largestDifference(await shoot(stream), words)).toBe(0);
   await page.keyboard.press("o");
   await settled(stream, seq + 4);
-  expect(await marked(page, "air")).toHaveLength(2);
+  await expect.poll(() => marked(page, "air")).toHaveLength(2);
   // Taken again, then cleared: what is persistent stays.
   await page.keyboard.press("Space");
   await settled(stream, seq + 5);
   await page.keyboard.down("Escape");
   await settled(stream, seq + 6);
   await page.keyboard.up("Escape");
-  expect(await marked(page, "air")).toHaveLength(2);
+  await expect.poll(() => marked(page, "air")).toHaveLength(2);
   await page.keyboard.down("Delete");
   await settled(stream, seq + 7);
   await page.keyboard.up("Delete");
-  expect(await marked(page, "air")).toHaveLength(0);
+  await expect.poll(() => marked(page, "air")).toHaveLength(0);
   expect(brightness(await shoot(stream))).toBe(0);
 });
 

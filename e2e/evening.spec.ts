@@ -46,7 +46,7 @@ test("the whole demo evening by keyboard alone: every step comes once, in order,
   expect(taken).toEqual(wanted);
   await page.keyboard.press("Space");
   await expect(page.getByText("That was the last step of the rundown")).toBeVisible();
-  expect(await marked(page, "next")).toEqual([]);
+  await expect.poll(() => marked(page, "next")).toEqual([]);
   model.close();
 });
 
@@ -120,7 +120,7 @@ test("an evening is taken for another day, emptied of what is of the day, and op
   await expect(page.getByRole("link", { name: /^The week after/ })).toBeVisible();
 
   await goTo(page, "Run");
-  expect((await marked(page, "next")).join()).toContain("Night harbour");
+  await expect.poll(async () => (await marked(page, "next")).join()).toContain("Night harbour");
   const script = page.getByRole("main", { name: "Script" });
   await expect(script.getByText("Ilse Tarrow", { exact: true })).toHaveCount(0);
   await expect(script.getByText("Carry the Lamp Down").first()).toBeVisible();

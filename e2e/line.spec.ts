@@ -44,8 +44,8 @@ test("a strap taken out of order during a song is an aside: line, next and arm s
   await settled(wall, seq + 1);
 
   // On air in the script, and the song is as it was: its bridge is next and armed.
-  expect((await marked(page, "air")).join()).toContain("Noor Halvard");
-  expect((await marked(page, "next")).join()).toContain("NEXT · ARMED");
+  await expect.poll(async () => (await marked(page, "air")).join()).toContain("Noor Halvard");
+  await expect.poll(async () => (await marked(page, "next")).join()).toContain("NEXT · ARMED");
   await expect(step(page, "cue-0005/B")).toHaveAttribute("data-mark", "next");
   await expect(page.locator("[data-forecast]")).toContainText("Carry the Lamp Down");
   await page.keyboard.press("Space");

@@ -20,7 +20,7 @@ import {
 const SONG =
   "Verse 1\nRow for the morning\nrow for the tide\nrow for the lantern\nwe left on the side\n\nChorus\nHeave and away\nheave and away\n\nVerse 2\nNine bells are ringing\nno wind at all\n\nChorus\n";
 
-const DEMO_CUES = 40;
+const DEMO_CUES = 42;
 
 test("from an empty show to words on two screens in a few presses", async ({
   page,

@@ -52,10 +52,10 @@ test("the server is killed in mid-show: outputs stay, and it comes back to the s
   }
   expect(largestDifference(await shoot(wall), during)).toBe(0);
   expect(largestDifference(await shoot(stream), streamDuring)).toBe(0);
-  expect((await marked(page, "next"))[0]).toContain("Ilse Tarrow");
+  await expect.poll(async () => (await marked(page, "next"))[0]).toContain("Ilse Tarrow");
   // The press made while it was gone is not played out after all.
   await takeSteps(page, wall, 1);
-  expect((await marked(page, "air")).join()).toContain("Ilse Tarrow");
+  await expect.poll(async () => (await marked(page, "air")).join()).toContain("Ilse Tarrow");
   // A desk that was not there before finds the same.
   await page.reload();
   await expect(page.locator("[data-mark=air]", { hasText: "Lantern Evening" })).toBeVisible();

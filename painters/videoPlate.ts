@@ -4,6 +4,7 @@ import type { ChromaKey } from "../core/picture/chromaKey.ts";
 import { ChromaKeyer } from "./chromaKeyer.ts";
 import { keepInStep, loadAnewOnError } from "./keepInStep.ts";
 import type { Signal } from "./paint.ts";
+import { playAloud } from "./playAloud.ts";
 import { watchFrames } from "./watchFrames.ts";
 
 /** What clips need to know of the window they play in. */
@@ -153,16 +154,7 @@ export class VideoPlate {
   }
 
   async #play(): Promise<void> {
-    try {
-      await this.#video.play();
-    } catch (error) {
-      // A browser that wants a click before it lets sound out still shows the picture.
-      if (error instanceof DOMException && error.name === "NotAllowedError" && !this.#video.muted) {
-        this.#video.muted = true;
-        this.element.dataset.silenced = "yes";
-        await this.#video.play().catch(() => undefined);
-      }
-    }
+    if (await playAloud(this.#video)) this.element.dataset.silenced = "yes";
   }
 }
 

@@ -24,6 +24,8 @@ export function emptyShow(): Seed {
     comments: null,
     sources: [],
     triggers: [],
+    clips: [],
+    mappings: [],
     songs: [],
     cues: [],
   };

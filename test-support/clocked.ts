@@ -1,9 +1,11 @@
+import type { ReadyClip } from "../core/clips/readyClip.ts";
 import type { PageContent } from "../core/rundown/content.ts";
 import type { ReadyCue } from "../core/rundown/readyCue.ts";
 import { stepsOf } from "../core/rundown/steps.ts";
 import type { Actor } from "../core/show/actor.ts";
 import type { Command, TimerCommand } from "../core/show/commands.ts";
 import { decide } from "../core/show/decide.ts";
+import { decideClipEnd } from "../core/show/decideClip.ts";
 import type { DecideContext, Decision } from "../core/show/decideContext.ts";
 import { decideSources } from "../core/show/decideSources.ts";
 import { decideTimer } from "../core/show/decideTimer.ts";
@@ -24,11 +26,12 @@ import { STARTER_PLAN } from "../designs/starter.ts";
 import { DESK, openedState } from "./contents.ts";
 
 /** Things are called by their ids. */
-const TRIGGER_NAMES: TriggerNames = {
+export const TRIGGER_NAMES: TriggerNames = {
   source: String,
   cue: String,
   layer: String,
   plan: String,
+  clip: String,
   feed: String,
 };
 
@@ -36,6 +39,7 @@ const TRIGGER_NAMES: TriggerNames = {
 export class Clocked {
   state: ShowState = openedState();
   atMs = 10_000;
+  clips: readonly ReadyClip[] = [];
   readonly kinds: string[] = [];
   /** All that was written down. */
   readonly logged: LoggedEvent[] = [];
@@ -94,6 +98,11 @@ export class Clocked {
         if (due.kind === "trigger" && due.atMs <= this.atMs)
           this.#write(reactToDue(this.state, due, this.#triggering()));
       this.happen(happenings);
+      const before = this.state.clip;
+      this.#apply(decideClipEnd(this.state, this.clips, this.atMs), { kind: "timer" }, null);
+      const { clip } = this.state;
+      if (clip && clip.begunAtMs !== before?.begunAtMs)
+        this.happen([{ kind: "clipTime", play: clip, sinceMs: clip.atMs - 1, untilMs: this.atMs }]);
     }
   }
 
@@ -146,6 +155,7 @@ export class Clocked {
       atMs: this.atMs,
       startAtMs: this.atMs,
       cues: this.cues,
+      clips: this.clips,
       findPlan: (id: string) => [STARTER_PLAN, ...this.plans].find((plan) => plan.id === id),
       outputIds: ["wall", "stream"],
       sparedIds: this.sparedIds,

@@ -22,5 +22,6 @@ export const BEFORE_DESIGNS = `
   alter table show drop column style_id;
   alter table media drop column folder;
   alter table media drop column tags;
+  delete from link where kind = 'hook';
   delete from kysely_migration where name >= 'm0013';
 `;

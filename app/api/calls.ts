@@ -1,3 +1,4 @@
+import type { ClipEdit } from "../../core/clips/clipEdit.ts";
 import type { CommentSettings, CommentTold } from "../../core/comments/comment.ts";
 import type { DesignEdit, DesignState, Touches, VersionTold } from "../../core/design/designEdit.ts";
 import type { DesignDoc, DesignKindName } from "../../core/design/designKinds.ts";
@@ -144,6 +145,7 @@ export interface Calls {
   >;
   "/feeds-edit": Call<FeedsEdit>;
   "/triggers-edit": Call<FollowEdit>;
+  "/clips-edit": Call<ClipEdit>;
   "/table-edit": Call<
     { id: string; edit: TableEdit | null; editId: string; actor: string },
     TableEditOutcome
@@ -161,7 +163,10 @@ export interface Calls {
   "/passcode": Call<{ passcode: string }>;
   "/screens-edit": Call<ScreensEdit>;
   "/screens-link": Call<
-    { kind: "pair"; id: string } | { kind: "renew"; id: string } | { kind: "renewWatch" },
+    | { kind: "pair"; id: string }
+    | { kind: "renew"; id: string }
+    | { kind: "renewWatch" }
+    | { kind: "renewHook" },
     { code?: string; token?: string }
   >;
   "/venue-settings": Call<Partial<VenueSettings>>;

@@ -12,11 +12,12 @@ import {
   outTarget,
   type Sight,
 } from "../../core/show/meaning.ts";
+import { lastTarget, neighbourCue } from "../../core/show/neighbourCue.ts";
 import { findNeighbour } from "../../core/show/next.ts";
+import type { Press } from "../../core/show/pressOfAction.ts";
 import type { Channel } from "../../core/wire/wire.ts";
 import type { DeskSnapshot } from "./deskSnapshot.ts";
-import { lastTarget, neighbourCue } from "./neighbourCue.ts";
-import { type Press, PressQueue } from "./pressQueue.ts";
+import { PressQueue } from "./pressQueue.ts";
 
 export interface AirCommandsParts {
   readonly windowId: string;

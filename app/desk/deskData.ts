@@ -13,6 +13,7 @@ export interface DeskData extends DeskStart {
   readonly place: string;
   /** Opens the multi-view. */
   readonly watchToken: string;
+  readonly hookToken: string;
   /** By which the server can be reached, the nearest first. */
   readonly addresses: readonly string[];
   readonly hasPasscode: boolean;

@@ -9,6 +9,7 @@ import { addSight, type Sight } from "../../core/show/meaning.ts";
 import { findNext } from "../../core/show/next.ts";
 import type { Channel, ServerMessage } from "../../core/wire/wire.ts";
 import type { ProgramScreen } from "../../painters/program/programScreen.ts";
+import { isSameProgram } from "../../painters/program/shownSource.ts";
 import { hasJustAsked, setDeskId } from "../api/deskHeaders.ts";
 import { ownWindowId } from "../api/windowId.ts";
 import { localNow } from "../live/clock.ts";
@@ -333,7 +334,7 @@ export class DeskStore {
       this.#change({ values: this.#copy.values, chains: this.#copy.chains });
     } else if (change === "state" && this.#copy.state) {
       const { state, outputs, plans, channel } = this.#copy;
-      if (state.sources !== before.sources) this.#program?.show(this.#copy.onProgram);
+      if (!isSameProgram(state, before)) this.#program?.show(this.#copy.onProgram);
       const hand = { windowId: this.windowId, wantedChannel: this.#wantedChannel };
       const isOwn = isOwnDoing(message, this.#snapshot, hand);
       this.#change({ state, outputs, plans, channel }, isOwn);

@@ -1,9 +1,6 @@
 import type { Command } from "../../core/show/commands.ts";
+import type { Press } from "../../core/show/pressOfAction.ts";
 import { newId } from "../api/newId.ts";
-
-type Distribute<T> = T extends { id: string } ? Omit<T, "id"> : never;
-/** A command before it has its id. */
-export type Press = Distribute<Command>;
 
 const ANSWER_MS = 2_000;
 const GRACE_MS = 250;
@@ -34,6 +31,8 @@ const NAMES: Readonly<Record<Press["kind"], string>> = {
   stopTriggers: "Stop triggers",
   keepLayer: "Hold a layer",
   otherAtSource: "The other one at the source",
+  clip: "Clip",
+  pad: "A key of the pad",
 };
 
 export interface PressQueueParts {

@@ -3,6 +3,7 @@ import { AIR_ACTION_IDS, AIR_ACTIONS, type AirAction, layerOfAction } from "../.
 import { chorusFrom, sectionsOf } from "../../core/rundown/sections.ts";
 import type { DeskMode } from "../../core/show/deskMode.ts";
 import type { Target } from "../../core/show/line.ts";
+import { clipPress } from "../../core/show/pressOfAction.ts";
 import type { DeskStore } from "./deskStore.ts";
 import { shutAll } from "./shutAll.ts";
 
@@ -67,6 +68,16 @@ export function useAirActs(
         store.air.press({ kind: "stopTriggers", areStopped: !areStopped });
       },
       otherAtSource: () => store.air.press({ kind: "otherAtSource" }),
+      clip: () => {
+        const { state, follow } = store.getSnapshot();
+        const press = clipPress(
+          state,
+          (follow?.clips ?? []).map((clip) => ({ clip })),
+        );
+        if (press) store.air.press(press);
+        else store.say("word", "There is no clip in the list yet. Bring one under Material → Clips.");
+      },
+      nextClip: () => store.air.press({ kind: "clip", does: { kind: "next" } }),
       armNext: () => store.air.armNeighbour(1, "step"),
       armBefore: () => store.air.armNeighbour(-1, "step"),
       armNextCue: () => store.air.armNeighbour(1, "cue"),

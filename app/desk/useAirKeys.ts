@@ -2,6 +2,7 @@ import { useLayoutEffect, useRef, useState } from "react";
 import { type AirAction, findAction, type KeyMap } from "../../core/keys/keyMap.ts";
 import { HOLD_MS } from "../ui/HoldButton.tsx";
 import { takesText } from "../ui/isTyping.ts";
+import { pads } from "./pads.ts";
 import type { AirActs } from "./useAirActs.ts";
 
 /** What a key event asks for. */
@@ -14,13 +15,19 @@ type Wish =
  * The keys that change the air. While a text box has the focus only chords do: Ctrl+Enter takes, Ctrl+Shift and an action's key
  * does that, Ctrl+Alt and an arrow moves the arm.
  * @param onlyChords where plain keys mean something else
+ * @param onPad a key of a pad went down that has no action
  * @returns the action that is being held
  */
-export function useAirKeys(map: KeyMap, acts: AirActs, onlyChords = false): AirAction | null {
+export function useAirKeys(
+  map: KeyMap,
+  acts: AirActs,
+  onlyChords = false,
+  onPad?: (key: string) => void,
+): AirAction | null {
   const [held, setHeld] = useState<AirAction | null>(null);
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
-  const current = useRef({ map, acts, onlyChords });
-  current.current = { map, acts, onlyChords };
+  const current = useRef({ map, acts, onlyChords, onPad });
+  current.current = { map, acts, onlyChords, onPad };
 
   // Before the view is painted: a key pressed as soon as it is seen must be heard.
   useLayoutEffect(() => {
@@ -49,21 +56,29 @@ export function useAirKeys(map: KeyMap, acts: AirActs, onlyChords = false): AirA
       if (event.repeat && !event.key.startsWith("Arrow")) return;
       if (wish.kind === "plan") can.switchPlan(wish.index);
       else if (wish.kind === "section") can.armSection(wish.index);
-      else if (!can.isGuarded(wish.action)) can.act(wish.action);
-      else {
-        clearTimeout(timer.current);
-        setHeld(wish.action);
-        timer.current = setTimeout(() => {
-          current.current.acts.act(wish.action);
-          setHeld(null);
-        }, HOLD_MS);
-      }
+      else press(wish.action);
     };
+    const press = (action: AirAction) => {
+      if (!current.current.acts.isGuarded(action)) return current.current.acts.act(action);
+      clearTimeout(timer.current);
+      setHeld(action);
+      timer.current = setTimeout(() => {
+        current.current.acts.act(action);
+        setHeld(null);
+      }, HOLD_MS);
+    };
+    const stopPads = pads.onPress(({ key, isDown }) => {
+      if (!isDown) return release();
+      const action = findAction(current.current.map, key);
+      if (action) press(action);
+      else current.current.onPad?.(key);
+    });
     window.addEventListener("keydown", onKeyDown);
     window.addEventListener("keyup", onKeyUp);
     window.addEventListener("blur", release);
     return () => {
       release();
+      stopPads();
       window.removeEventListener("keydown", onKeyDown);
       window.removeEventListener("keyup", onKeyUp);
       window.removeEventListener("blur", release);

@@ -32,6 +32,8 @@ export function FeedDetails({ feed, places }: { feed: FeedView; places: FeedPlac
     return !("problem" in answer);
   });
   const isTable = doc.source.kind === "table";
+  /** Nothing is read, and nothing is typed. */
+  const isRunning = doc.source.kind === "running";
   const isPicture = doc.format.kind === "picture" && !isTable;
   const { cues } = useDesk("cues");
   const [name, setName] = useState(doc.name);
@@ -122,8 +124,10 @@ export function FeedDetails({ feed, places }: { feed: FeedView; places: FeedPlac
         <FeedTable feed={feed} onKey={(keyColumn) => void save({ keyColumn })} />
       )}
       <div className="grid grid-cols-2 gap-x-8 gap-y-5 max-[1500px]:grid-cols-1">
-        {!isTable && <FeedReading feed={feed} places={places} onSave={(change) => void save(change)} />}
-        {!isPicture && <FeedColumns feed={feed} onSave={(change) => void save(change)} />}
+        {!isTable && !isRunning && (
+          <FeedReading feed={feed} places={places} onSave={(change) => void save(change)} />
+        )}
+        {!isPicture && !isRunning && <FeedColumns feed={feed} onSave={(change) => void save(change)} />}
       </div>
       {isTable && <TableWork feed={feed} />}
       <section aria-label="Pages that it fills">

@@ -1,4 +1,4 @@
-import { FileUp, FolderSync, Globe, Table2 } from "lucide-react";
+import { FileUp, FolderSync, Globe, ListVideo, Table2 } from "lucide-react";
 import { type ReactNode, useState } from "react";
 import { type FeedDoc, feedDocSchema, formatOfName } from "../../core/feeds/feed.ts";
 import { call } from "../api/call.ts";
@@ -13,6 +13,12 @@ const WAYS = [
   { kind: "watched", name: "A watched file", hint: "read again whenever it is saved", Sign: FolderSync },
   { kind: "address", name: "An address", hint: "asked again and again", Sign: Globe },
   { kind: "table", name: "A table here", hint: "typed or pasted, by several hands", Sign: Table2 },
+  {
+    kind: "running",
+    name: "Now and next",
+    hint: "from the clips and the script, with times",
+    Sign: ListVideo,
+  },
 ] as const;
 type Way = (typeof WAYS)[number]["kind"];
 
@@ -26,6 +32,7 @@ const nameFrom = (path: string): string =>
 
 /** A table begins with a column that names its rows. */
 const FIRST_COLUMN = "name";
+const RUNNING_COLUMN = "when";
 
 /** Makes a feed: where its rows come from, and what it is called; all else is found out. */
 export function NewFeed({
@@ -51,7 +58,7 @@ export function NewFeed({
       name: name.trim() || nameFrom(from) || "Feed",
       source,
       format: { kind: formatOfName(from) ?? (way === "address" ? "json" : "csv") },
-      keyColumn: way === "table" ? FIRST_COLUMN : "",
+      keyColumn: way === "table" ? FIRST_COLUMN : way === "running" ? RUNNING_COLUMN : "",
     } satisfies Record<keyof Pick<FeedDoc, "name" | "source" | "format" | "keyColumn">, unknown>);
     if (!read.success) {
       store.say("trouble", "That is no address that can be asked. It begins with http:// or https://.");
@@ -75,10 +82,12 @@ export function NewFeed({
     onMade(id);
   };
 
-  const canMake = way === "table" || (way === "watched" ? files.length > 0 : url.trim() !== "");
+  const canMake =
+    way === "table" || way === "running" || (way === "watched" ? files.length > 0 : url.trim() !== "");
   const makeFrom = () => {
     const address = url.trim();
     if (way === "table") void make({ kind: "table" }, "Table");
+    else if (way === "running") void make({ kind: "running" }, "Now and next");
     else if (way === "watched") void make({ kind: "watched", path }, path);
     else void make({ kind: "address", url: address, everyMs: 1_000 }, address.split(/[?#]/)[0] ?? "");
   };
@@ -100,7 +109,7 @@ export function NewFeed({
       {children}
       <fieldset className="max-w-3xl">
         <legend className="mb-1.5 text-[14px] text-second">Its rows come from</legend>
-        <div className="grid grid-cols-4 gap-3 max-[1250px]:grid-cols-2">
+        <div className="grid grid-cols-3 gap-3 max-[1250px]:grid-cols-2">
           {WAYS.map(({ kind, name: label, hint, Sign }) => (
             <label
               key={kind}
@@ -173,6 +182,8 @@ export function NewFeed({
             ? "Save the file in its own program: pages follow within a moment. A save that is broken is not shown."
             : "The server watches the folder that it was started with: start it with --feed-folder FOLDER.")}
         {way === "table" && "Its rows are typed here, or pasted from a spreadsheet, by whoever has the desk."}
+        {way === "running" &&
+          "Rows called now, next and later, with titles, times and what is known of each clip. Nothing is typed: it follows what plays and where the script stands."}
         {way === "address" &&
           (hosts.length > 0
             ? `These hosts may be asked: ${hosts.join(", ")}.`

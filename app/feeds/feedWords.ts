@@ -20,6 +20,8 @@ export function sourceWords(source: FeedSource): string {
       return `${new URL(source.url).host}, every ${intervalWords(source.everyMs)}`;
     case "table":
       return "typed here";
+    case "running":
+      return "the clips and the script";
   }
 }
 

@@ -13,7 +13,13 @@ import {
 import { call } from "../api/call.ts";
 import { useDesk, useDeskStore } from "../desk/deskContext.ts";
 import { NoticeBar } from "../desk/NoticeBar.tsx";
+import { pads } from "../desk/pads.ts";
 import { HoldButton } from "../ui/HoldButton.tsx";
+import { takesText } from "../ui/isTyping.ts";
+import { OscKey, PadsHere } from "./PadsHere.tsx";
+
+/** Actions of a desk's own window are not done by a message. */
+const canBeRemote = (action: AirAction): boolean => !["stageNote", "edit", "lock"].includes(action);
 
 /** Which key does what while the evening runs: the venue's own, with clashes refused. */
 export function KeysView() {
@@ -34,14 +40,24 @@ export function KeysView() {
   useEffect(() => {
     if (!waiting) return;
     const onKeyDown = (event: KeyboardEvent) => {
+      // In the box for an address keys are words.
+      if (takesText(event.target)) return;
       event.preventDefault();
       event.stopPropagation();
       if (["Shift", "Control", "Alt", "Meta"].includes(event.key)) return;
       setWaiting(null);
       void save(addKey(keys, waiting, event.key));
     };
+    const stopPads = pads.onPress(({ key, isDown }) => {
+      if (!isDown) return;
+      setWaiting(null);
+      void save(addKey(keys, waiting, key));
+    });
     window.addEventListener("keydown", onKeyDown, true);
-    return () => window.removeEventListener("keydown", onKeyDown, true);
+    return () => {
+      stopPads();
+      window.removeEventListener("keydown", onKeyDown, true);
+    };
   }, [waiting, keys]);
 
   return (
@@ -65,6 +81,7 @@ export function KeysView() {
           that stay when others are cleared. Digits with Shift switch screen plans, with Alt they arm the
           sections of a song; a clicker’s keys are page down, page up and B.
         </p>
+        <PadsHere />
         <ul className="mt-5 grid max-w-5xl gap-x-8 md:grid-cols-2">
           {AIR_ACTION_IDS.map((action) => (
             <li
@@ -96,6 +113,14 @@ export function KeysView() {
               >
                 {waiting === action ? "press a key…" : <Plus aria-hidden="true" className="size-4" />}
               </button>
+              {waiting === action && canBeRemote(action) && (
+                <OscKey
+                  onTyped={(address) => {
+                    setWaiting(null);
+                    void save(addKey(keys, action, address));
+                  }}
+                />
+              )}
             </li>
           ))}
         </ul>

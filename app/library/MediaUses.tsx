@@ -32,6 +32,7 @@ export function MediaUses({ uses }: { uses: readonly MediaUse[] }) {
             </>
           )}
           {use.kind === "source" && <>“{use.name}”, a source in Triggers</>}
+          {use.kind === "clip" && <>“{use.name}”, in the list of clips</>}
           {use.kind === "feed" && <>“{use.name}”, the feed that it comes from</>}
           {use.kind === "evening" && (
             <>

@@ -7,10 +7,15 @@ const FRAMES_PER_SECOND = { output: 25, desk: 2 } as const;
 const DESK_WIDTH_PX = 320;
 const WIDEST_PX = 1_920;
 
-/** The program picture of this window. */
-export const openProgram = (kind: keyof typeof FRAMES_PER_SECOND, now: () => number): ProgramScreen =>
+/** The program picture of this window. @param isHeard whether a clip that plays is heard here */
+export const openProgram = (
+  kind: keyof typeof FRAMES_PER_SECOND,
+  now: () => number,
+  isHeard: () => boolean = () => false,
+): ProgramScreen =>
   new ProgramScreen({
     now,
+    isHeard,
     addressOf: (file) => `/media/${file}`,
     standIn,
     findCamera: openChosenCamera,

@@ -29,7 +29,7 @@ export class ShowCopy {
 
   /** The sources that are on program now. */
   get onProgram(): readonly ShownSource[] {
-    return this.state ? shownSources(this.state.sources, this.sources, this.sourceMedia) : [];
+    return this.state ? shownSources(this.state, this.sources, this.sourceMedia) : [];
   }
 
   /** Begins with a show that was kept while the server is away; the first word of the server replaces it. */

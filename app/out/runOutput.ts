@@ -1,10 +1,12 @@
 import { composeTimeline } from "../../core/compose/compose.ts";
 import type { Timeline } from "../../core/compose/piece.ts";
 import { settledUntil } from "../../core/compose/stillUntil.ts";
+import type { ShowState } from "../../core/show/state.ts";
 import { FRAME_RATES, type FrameRateName, framesPerSecond } from "../../core/time/timecode.ts";
 import { NO_CHAINS, pageTable, withValuesOf } from "../../core/values/liveChain.ts";
 import { canvasOf, type Output } from "../../core/venue/plan.ts";
 import { hasGpu } from "../../painters/hasGpu.ts";
+import { isSameProgram } from "../../painters/program/shownSource.ts";
 import { type FrameReport, StageLoop } from "../../painters/stageLoop.ts";
 import { newId } from "../api/newId.ts";
 import { chainsInSight } from "../live/chainsInSight.ts";
@@ -91,8 +93,12 @@ export function runOutput(
     },
   );
   const ticks = new Ticks(() => connection.now());
-  const program = openProgram("output", () => connection.now());
-  let sourcesShown: unknown;
+  const program = openProgram(
+    "output",
+    () => connection.now(),
+    () => output.sound,
+  );
+  let programShown: ShowState | undefined;
   const endCameras = onCameraChosen(() => program.chooseAnew());
 
   const onFrame = (report: FrameReport) => {
@@ -118,7 +124,7 @@ export function runOutput(
   const update = () => {
     if (!copy.state || !drawing || !fitted) return;
     for (const cover of fitted.covers) coverWith(cover, null);
-    if (copy.state.sources !== sourcesShown) showProgram();
+    if (!isSameProgram(copy.state, programShown)) showProgram();
     drawTest();
     chains = chainsInSight(copy.chains, copy.state, chains);
     timeline = composeTimeline(copy.state, output, drawing.dress, chains);
@@ -135,7 +141,7 @@ export function runOutput(
   };
 
   const showProgram = () => {
-    sourcesShown = copy.state?.sources;
+    programShown = copy.state;
     program.show(copy.onProgram);
     root.dataset.program = copy.onProgram.map(({ source }) => source.id).join(" ");
   };

@@ -38,6 +38,7 @@ export function loader({ context }: Route.LoaderArgs): DeskData {
     outputs: screens.outputs,
     plans: screens.plans,
     watchToken: links.watchToken,
+    hookToken: links.hookToken,
     addresses: services.addresses,
     hasPasscode: services.passcode.isSet,
     outputTokens: Object.fromEntries(screens.outputs.map(({ id }) => [id, links.tokenOfOutput(id)])),

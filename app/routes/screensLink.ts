@@ -11,10 +11,11 @@ export const middleware = [only("desk")];
 const requestSchema = z.discriminatedUnion("kind", [
   z.strictObject({ kind: z.literal("renew"), id: nameSchema(60) }),
   z.strictObject({ kind: z.literal("renewWatch") }),
+  z.strictObject({ kind: z.literal("renewHook") }),
   z.strictObject({ kind: z.literal("pair"), id: nameSchema(60) }),
 ]);
 
-/** A new link for an output or for those who watch (the old one opens nothing any more), or a short code for a device. */
+/** A new link for an output, for those who watch or for programs that send messages (the old one opens nothing any more), or a short code for a device. */
 export async function action({ request, context }: Route.ActionArgs) {
   const body = await readJsonBody(request, requestSchema);
   if ("problem" in body) return refuse(body.problem, "notUnderstood");
@@ -22,7 +23,9 @@ export async function action({ request, context }: Route.ActionArgs) {
   const wanted = body.value;
   if (wanted.kind === "pair")
     return answer("/screens-link", { code: pairing.codeFor({ kind: "output", id: wanted.id }) });
-  const token = await links.renew(wanted.kind === "renewWatch" ? "watch" : { outputId: wanted.id });
+  const token = await links.renew(
+    wanted.kind === "renewWatch" ? "watch" : wanted.kind === "renewHook" ? "hook" : { outputId: wanted.id },
+  );
   return token === undefined
     ? refuse("That screen is not there any more.", "gone")
     : answer("/screens-link", { token });

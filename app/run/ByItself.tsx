@@ -19,14 +19,16 @@ export const ByItself = memo(function ByItself() {
   const store = useDeskStore();
   const { sources, follow, ready, state, venue } = useDesk("sources", "follow", "ready", "state", "venue");
   const names = useTriggerNames();
-  const nowMs = usePresentTime();
+  // What was to come and has come is gone within a second.
+  const nowMs = useReading((now) => Math.floor(now / 1_000) * 1_000);
   const made = follow?.triggers ?? NO_TRIGGERS;
   const triggers = useMemo(() => [...made, ...triggersOfCues(ready)], [made, ready]);
+  const clips = follow?.clips;
   const { areStopped } = state.triggers;
   const [stopKey] = keysOf(venue.keys, "stopTriggers");
   const coming = useMemo(
-    () => (nowMs === null ? [] : upcoming(state, ready, made, names, nowMs).slice(0, MOST_SHOWN)),
-    [state, ready, made, names, nowMs],
+    () => (nowMs === null ? [] : upcoming(state, ready, made, names, nowMs, clips).slice(0, MOST_SHOWN)),
+    [state, ready, made, names, nowMs, clips],
   );
   if (sources.length === 0 && made.length === 0) return null;
   return (
@@ -126,7 +128,7 @@ const isBroughtBy = ({ when, isOn }: Trigger, sourceIds: readonly string[]): boo
 function Coming({ does, name, atMs }: Upcoming) {
   const left = useReading((nowMs) => formatLength(Math.max(0, atMs - nowMs) + 999));
   return (
-    <li className="flex min-w-0 items-baseline gap-1.5">
+    <li className="flex min-w-32 items-baseline gap-1.5">
       <span className="truncate text-paper">{name}</span>
       <span className="shrink-0 text-second">
         {does} in <span className="font-mono text-paper tabular-nums">{left}</span>

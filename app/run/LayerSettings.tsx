@@ -16,9 +16,9 @@ export function LayerSettings({
   const store = useDeskStore();
   const { state } = useDesk("state");
   const isKept = state.triggers.heldLayers.includes(layer.id);
-  const change = (part: Partial<Pick<Layer, "how" | "opacity" | "persistent" | "effectMs">>) => {
-    const { id, how, opacity, persistent, effectMs } = { ...layer, ...part };
-    store.air.press({ kind: "setLayer", layerId: id, how, opacity, persistent, effectMs });
+  const change = (part: Partial<Omit<Layer, "id" | "name">>) => {
+    const { id, how, opacity, persistent, effectMs, turns } = { ...layer, ...part };
+    store.air.press({ kind: "setLayer", layerId: id, how, opacity, persistent, effectMs, turns });
   };
   return (
     <Popover.Root>
@@ -62,6 +62,24 @@ export function LayerSettings({
             />
           </p>
           <p className="-mt-2 text-[14px] text-second">Empty: as their templates have it.</p>
+          <label className="flex items-center justify-between gap-3">
+            Next comes
+            <select
+              value={layer.turns}
+              onChange={({ target }) => change({ turns: target.value as Layer["turns"] })}
+              className="min-h-9 rounded-md border border-edge-strong bg-ground px-2"
+            >
+              <option value="hand">by hand</option>
+              <option value="song">with each song</option>
+              <option value="section">with each section</option>
+            </select>
+          </label>
+          {layer.turns !== "hand" && (
+            <p className="-mt-2 text-[14px] text-second">
+              Its own cues in turn, in the order of the rundown, by a dissolve with the take of a song or
+              reading. The words stay as they are.
+            </p>
+          )}
           <p className="flex items-center justify-between gap-3">
             Opacity, %
             <NumberBox

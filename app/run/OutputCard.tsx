@@ -4,6 +4,7 @@ import type { Output } from "../../core/venue/plan.ts";
 import type { HealthFacts } from "../desk/outputHealth.ts";
 import { useHealthFacts } from "../desk/useHealthFacts.ts";
 import { cardWidth } from "../pictures/pictureSizes.ts";
+import { TallyMark } from "../pictures/TallyMark.tsx";
 
 /** One output: what is on air, what is next beside it, and how its screen does. */
 export function OutputCard({
@@ -85,6 +86,7 @@ export function OutputCard({
               ○<span className="sr-only"> held</span>
             </Over>
           )}
+          <TallyMark outputId={output.id} className="absolute top-1 right-1" />
           {hidden.length > 0 && (
             <Over
               className="inset-x-1 bottom-1 truncate"

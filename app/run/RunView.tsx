@@ -5,8 +5,10 @@ import { useDesk, useDeskStore } from "../desk/deskContext.ts";
 import { NoticeBar } from "../desk/NoticeBar.tsx";
 import { useAirActs } from "../desk/useAirActs.ts";
 import { useAirKeys } from "../desk/useAirKeys.ts";
+import { usePadLights } from "../desk/usePadLights.ts";
 import { useMedia } from "../pictures/useMedia.ts";
 import { ByItself } from "./ByItself.tsx";
+import { ClipStrip } from "./ClipStrip.tsx";
 import { EventStrip } from "./EventStrip.tsx";
 import { KeyList } from "./KeyList.tsx";
 import { Layers } from "./Layers.tsx";
@@ -48,7 +50,8 @@ export function RunView() {
     [store],
   );
   const acts = useAirActs(store, mode, own);
-  const held = useAirKeys(venue.keys, acts);
+  const held = useAirKeys(venue.keys, acts, false, (key) => store.air.press({ kind: "pad", key }));
+  usePadLights();
   const closeEditor = () => {
     setEditing(null);
     if (editButton.current?.isConnected) editButton.current.focus();
@@ -71,6 +74,7 @@ export function RunView() {
       <div className="flex min-h-0 flex-1 flex-col">
         {script}
         <ScreenChooser />
+        <ClipStrip />
         <ByItself />
         {layers}
         {takeBar}
@@ -99,6 +103,7 @@ export function RunView() {
           <div className="min-h-0 flex-1">
             <Screens />
           </div>
+          <ClipStrip />
           <ByItself />
           <KeyList map={venue.keys} />
         </aside>

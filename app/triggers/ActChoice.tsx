@@ -1,8 +1,10 @@
+import type { ClipDoes } from "../../core/clips/clipCommand.ts";
 import type { TriggerAct } from "../../core/triggers/acts.ts";
+import { typedValue } from "../../core/triggers/typedValue.ts";
 import { oscAddressSchema } from "../../core/triggers/whens/message.ts";
 import { useDesk, useDeskStore } from "../desk/deskContext.ts";
 import { boxClass } from "../ui/Labelled.tsx";
-import { ChooseCue, ChooseLayer, ChoosePlan } from "./choices.tsx";
+import { ChooseClip, ChooseCue, ChooseLayer, ChoosePlan } from "./choices.tsx";
 
 const NAMES: Readonly<Record<TriggerAct["kind"], string>> = {
   take: "take a cue",
@@ -11,7 +13,16 @@ const NAMES: Readonly<Record<TriggerAct["kind"], string>> = {
   plan: "switch the screen plan",
   nextRow: "put the next row into a page",
   countdown: "start a countdown",
+  clip: "play or stop a clip",
   message: "send a message by OSC",
+};
+
+const CLIP_DOES: Readonly<Record<ClipDoes["kind"], string>> = {
+  play: "play",
+  next: "play the next one",
+  pause: "pause",
+  goOn: "go on",
+  stop: "stop",
 };
 
 const MOST_ARGS = 8;
@@ -23,11 +34,13 @@ const argsOf = (typed: string): (string | number)[] =>
     .split(/\s+/)
     .filter(Boolean)
     .slice(0, MOST_ARGS)
-    .map((word) => (/^[-+]?\d+(\.\d+)?$/.test(word) ? Number(word) : word.slice(0, 200)));
+    .map((word) => typedValue(word.slice(0, 200)));
 
 /** What a trigger does. */
 export function ActChoice({ act, onChange }: { act: TriggerAct; onChange: (act: TriggerAct) => void }) {
-  const { cues, plans, state } = useDesk("cues", "plans", "state");
+  const { cues, plans, state, follow } = useDesk("cues", "plans", "state", "follow");
+  const freshClip = (kind: ClipDoes["kind"]): ClipDoes =>
+    kind === "play" ? { kind, clipId: follow?.clips[0]?.id ?? "none" } : { kind };
   const cueId = "cueId" in act ? act.cueId : (cues[0]?.view.cueId ?? "none");
   const fresh = (kind: TriggerAct["kind"]): TriggerAct => {
     switch (kind) {
@@ -41,6 +54,8 @@ export function ActChoice({ act, onChange }: { act: TriggerAct; onChange: (act: 
         return { kind, layerId: state.layers[0]?.id ?? "none" };
       case "plan":
         return { kind, planId: plans[0]?.id ?? "none" };
+      case "clip":
+        return { kind, does: freshClip("play") };
       case "message":
         return { kind, address: "/vesko/did", args: [] };
     }
@@ -59,12 +74,43 @@ export function ActChoice({ act, onChange }: { act: TriggerAct; onChange: (act: 
           </option>
         ))}
       </select>
-      <ActDetails act={act} onChange={onChange} />
+      {act.kind === "clip" ? (
+        <>
+          <select
+            aria-label="What is done to the clip"
+            value={act.does.kind}
+            onChange={({ target }) =>
+              onChange({ kind: "clip", does: freshClip(target.value as ClipDoes["kind"]) })
+            }
+            className={boxClass}
+          >
+            {Object.entries(CLIP_DOES).map(([kind, name]) => (
+              <option key={kind} value={kind}>
+                {name}
+              </option>
+            ))}
+          </select>
+          {act.does.kind === "play" && (
+            <ChooseClip
+              value={act.does.clipId}
+              onChange={(clipId) => onChange({ kind: "clip", does: { kind: "play", clipId } })}
+            />
+          )}
+        </>
+      ) : (
+        <ActDetails act={act} onChange={onChange} />
+      )}
     </>
   );
 }
 
-function ActDetails({ act, onChange }: { act: TriggerAct; onChange: (act: TriggerAct) => void }) {
+function ActDetails({
+  act,
+  onChange,
+}: {
+  act: Exclude<TriggerAct, { kind: "clip" }>;
+  onChange: (act: TriggerAct) => void;
+}) {
   const store = useDeskStore();
   switch (act.kind) {
     case "take":

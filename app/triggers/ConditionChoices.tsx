@@ -3,13 +3,14 @@ import type { Condition } from "../../core/triggers/conditions.ts";
 import { useDesk } from "../desk/deskContext.ts";
 import { TimeBox } from "../desk/TimeBox.tsx";
 import { boxClass } from "../ui/Labelled.tsx";
-import { ChooseCue, ChooseLayer, ChoosePlan } from "./choices.tsx";
+import { ChooseCue, ChooseLayer, ChoosePlan, ChooseSource } from "./choices.tsx";
 
 const MOST = 6;
 const NAMES: Readonly<Record<Condition["kind"], string>> = {
   plan: "the screen plan is",
   onAir: "a cue is on air, or not",
   empty: "a layer is empty",
+  source: "a source is on program, or not",
   between: "it is between two times",
 };
 
@@ -21,7 +22,7 @@ export function ConditionChoices({
   conditions: readonly Condition[];
   onChange: (conditions: Condition[]) => void;
 }) {
-  const { cues, plans, state } = useDesk("cues", "plans", "state");
+  const { cues, plans, state, sources } = useDesk("cues", "plans", "state", "sources");
   const fresh = (kind: Condition["kind"]): Condition => {
     switch (kind) {
       case "plan":
@@ -30,6 +31,8 @@ export function ConditionChoices({
         return { kind, cueId: cues[0]?.view.cueId ?? "none", isOn: true };
       case "empty":
         return { kind, layerId: state.layers[0]?.id ?? "none" };
+      case "source":
+        return { kind, sourceId: sources[0]?.id ?? "none", bus: "program", isOn: true };
       case "between":
         return { kind, from: "18:00:00", to: "22:00:00" };
     }
@@ -109,6 +112,29 @@ function OneCondition({
             onChange={(layerId) => onChange({ ...condition, layerId })}
           />
           is empty
+        </>
+      );
+    case "source":
+      return (
+        <>
+          <ChooseSource
+            value={condition.sourceId}
+            onChange={(sourceId) => onChange({ ...condition, sourceId })}
+          />
+          <select
+            aria-label="Where it is, or is not"
+            value={`${condition.isOn ? "on" : "off"} ${condition.bus}`}
+            onChange={({ target }) => {
+              const [on, bus] = target.value.split(" ") as ["on" | "off", typeof condition.bus];
+              onChange({ ...condition, isOn: on === "on", bus });
+            }}
+            className={boxClass}
+          >
+            <option value="on program">is on program</option>
+            <option value="off program">is not on program</option>
+            <option value="on preview">is on preview</option>
+            <option value="off preview">is not on preview</option>
+          </select>
         </>
       );
     case "between":

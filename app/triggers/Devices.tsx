@@ -1,7 +1,11 @@
+import { useRevalidator } from "react-router";
 import type { FollowSettings } from "../../core/triggers/followSettings.ts";
+import { addressOfTake, messageOfTake, TAKE_FACTS, type TakeFacts } from "../../core/triggers/takeTold.ts";
 import { oscAddressSchema } from "../../core/triggers/whens/message.ts";
 import type { DoorView } from "../../core/wire/followView.ts";
+import { call } from "../api/call.ts";
 import { useDesk, useDeskStore, useReading } from "../desk/deskContext.ts";
+import { useDeskData } from "../desk/useDeskData.ts";
 import { formatLength } from "../ui/format.ts";
 import { fieldClass, Labelled } from "../ui/Labelled.tsx";
 import { NumberBox } from "../ui/NumberBox.tsx";
@@ -10,6 +14,29 @@ import { editTriggers } from "./editTriggers.ts";
 const NAMES = { tally: "Tally (UMD)", osc: "Messages (OSC)" } as const;
 const FLAGS = { tally: "--tally-port", osc: "--osc-port" } as const;
 const TALLIES = [1, 2, 3, 4] as const;
+/** What others are told, with an example of each. */
+const TOLD = [
+  ["tellOsc", "Message by OSC", "/show/{what} {number} {title}"],
+  ["tellHttp", "Address that is called (POST)", "http://lights.local/{what}?cue={number}"],
+] as const;
+const SAMPLE: TakeFacts = {
+  ...{
+    what: "take",
+    cue: "cue-0001",
+    number: "1",
+    title: "Title",
+    step: "Verse 1",
+    words: "Words",
+    layer: "words",
+  },
+};
+/** Messages that devices say what they do by. */
+const ADDRESSES = [
+  ["oscProgram", "OSC: input on program"],
+  ["oscPreview", "OSC: input on preview"],
+  ["oscClip", "Player: clip and its seconds"],
+  ["oscPlace", "Player: seconds in, runs or not"],
+] as const;
 
 /** How other devices are heard, and how what they say is understood. */
 export function Devices() {
@@ -19,12 +46,26 @@ export function Devices() {
   const { settings, doors, allowed } = follow;
   const save = (change: Partial<FollowSettings>) =>
     void editTriggers(store, { kind: "settings", settings: { ...settings, ...change } });
-  const saveAddress = (name: "oscProgram" | "oscPreview", input: HTMLInputElement) => {
+  const saveAddress = (name: (typeof ADDRESSES)[number][0], input: HTMLInputElement) => {
     const typed = oscAddressSchema.safeParse(input.value.trim());
     if (!typed.success) {
       input.value = settings[name];
       store.say("trouble", "An OSC address begins with / and has no spaces. It was left as it is.");
     } else if (typed.data !== settings[name]) save({ [name]: typed.data });
+  };
+  const tell = (name: (typeof TOLD)[number][0], input: HTMLInputElement) => {
+    const typed = input.value.trim();
+    const isGood =
+      typed === "" ||
+      (name === "tellOsc" ? messageOfTake(typed, SAMPLE) : addressOfTake(typed, SAMPLE)) !== undefined;
+    if (isGood) return save({ [name]: typed });
+    input.value = settings[name];
+    store.say(
+      "trouble",
+      name === "tellOsc"
+        ? "A message begins with an address: /show/take {number}. It was left as it is."
+        : "An address begins with http:// or https://, and its host stands there plainly. It was left as it is.",
+    );
   };
   return (
     <section aria-label="Devices" className="flex flex-col gap-3 text-[15px]">
@@ -40,6 +81,30 @@ export function Devices() {
           : `This machine may send, and ${allowed.join(", ")}.`}
         {allowed.length === 0 && <span className="font-mono whitespace-nowrap">--device ADDRESS</span>}
       </p>
+      <Hook />
+      <details className="rounded-lg border border-edge px-3 py-2">
+        <summary className="cursor-pointer text-second">What others are told at every take</summary>
+        <div className="mt-3 flex flex-col gap-3">
+          {TOLD.map(([name, label, hint]) => (
+            <Labelled key={name} id={name} label={label}>
+              <input
+                id={name}
+                key={settings[name]}
+                defaultValue={settings[name]}
+                maxLength={name === "tellOsc" ? 300 : 600}
+                placeholder={hint}
+                onBlur={({ target }) => target.value.trim() !== settings[name] && tell(name, target)}
+                className={`${fieldClass} font-mono text-[14px]`}
+              />
+            </Labelled>
+          ))}
+          <p className="text-[14px] text-second">
+            In braces: {TAKE_FACTS.map((fact) => `{${fact}}`).join(" ")}. Empty: nothing is told. Hosts that
+            may be called are named when the server starts, with{" "}
+            <span className="font-mono whitespace-nowrap">--feed-host NAME</span>
+          </p>
+        </div>
+      </details>
       <details className="rounded-lg border border-edge px-3 py-2">
         <summary className="cursor-pointer text-second">How they are understood</summary>
         <div className="mt-3 flex flex-col gap-3">
@@ -64,13 +129,9 @@ export function Devices() {
           <p className="text-[14px] text-second">
             By UMD 5.0 red is program, green is preview, and amber is both.
           </p>
-          <div className="flex gap-3">
-            {(["oscProgram", "oscPreview"] as const).map((name) => (
-              <Labelled
-                key={name}
-                id={name}
-                label={name === "oscProgram" ? "OSC: input on program" : "on preview"}
-              >
+          <div className="grid grid-cols-2 gap-3">
+            {ADDRESSES.map(([name, label]) => (
+              <Labelled key={name} id={name} label={label}>
                 <input
                   id={name}
                   key={settings[name]}
@@ -96,6 +157,31 @@ export function Devices() {
         </div>
       </details>
     </section>
+  );
+}
+
+/** The link by which programs that speak HTTP send messages. */
+function Hook() {
+  const { hookToken } = useDeskData();
+  const { revalidate } = useRevalidator();
+  const path = `/hook/${hookToken}/vesko/go`;
+  return (
+    <div className="flex flex-col gap-1 rounded-lg border border-edge bg-ground px-3 py-2">
+      <span className="flex items-baseline justify-between gap-3">
+        <strong>Messages (HTTP)</strong>
+        <button
+          type="button"
+          title="The old link ends at once"
+          onClick={() => void call("/screens-link", { kind: "renewHook" }).then(() => void revalidate())}
+          className="min-h-8 rounded-md bg-lifted px-2 text-[14px] hover:bg-edge"
+        >
+          New link
+        </button>
+      </span>
+      <span className="text-[14px] break-all text-second">
+        POST <span className="font-mono">{path}?value=1</span>
+      </span>
+    </div>
   );
 }
 

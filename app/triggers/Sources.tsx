@@ -1,5 +1,6 @@
 import { Plus, Trash2 } from "lucide-react";
 import { useState } from "react";
+import type { Output } from "../../core/venue/plan.ts";
 import {
   BUSES,
   type Bus,
@@ -114,16 +115,24 @@ function SourceRow({ source, isOpen, onOpen }: { source: SourceView; isOpen: boo
 const PICTURES: Readonly<Record<SourcePicture["kind"], string>> = {
   scene: "a stand-in camera",
   media: "a picture or clip",
+  player: "the clip that plays",
   camera: "a camera at the screen's own machine",
+  screen: "a screen of this show",
   bars: "colour bars",
   black: "black",
 };
 
-const freshPicture = (kind: Exclude<SourcePicture["kind"], "media">): SourcePicture =>
-  kind === "scene" ? { kind, scene: "lectern" } : { kind };
+function freshPicture(
+  kind: Exclude<SourcePicture["kind"], "media">,
+  outputs: readonly Output[],
+): SourcePicture {
+  if (kind === "scene") return { kind, scene: "lectern" };
+  return kind === "screen" ? { kind, outputId: outputs[0]?.id ?? "none" } : { kind };
+}
 
 function SourceForm({ source: told, onClose }: { source: SourceView; onClose: () => void }) {
   const store = useDeskStore();
+  const { outputs } = useDesk("outputs");
   const { revision, ...plain } = told;
   const [source, save] = useSavesInOrder<Source>(revision, plain, (doc, baseRevision) =>
     editTriggers(store, { kind: "saveSource", source: doc, baseRevision }),
@@ -193,7 +202,7 @@ function SourceForm({ source: told, onClose }: { source: SourceView; onClose: ()
             onChange={({ target }) => {
               const kind = target.value as SourcePicture["kind"];
               setIsChoosing(kind === "media");
-              if (kind !== "media") save({ picture: freshPicture(kind) });
+              if (kind !== "media") save({ picture: freshPicture(kind, outputs) });
             }}
             className={`${fieldClass} min-h-[42px]`}
           >
@@ -204,6 +213,22 @@ function SourceForm({ source: told, onClose }: { source: SourceView; onClose: ()
             ))}
           </select>
         </Labelled>
+        {source.picture.kind === "screen" && (
+          <Labelled id={`${id}-screen`} label="Which">
+            <select
+              id={`${id}-screen`}
+              value={source.picture.outputId}
+              onChange={({ target }) => save({ picture: { kind: "screen", outputId: target.value } })}
+              className={`${fieldClass} min-h-[42px]`}
+            >
+              {outputs.map((output) => (
+                <option key={output.id} value={output.id}>
+                  {output.name}
+                </option>
+              ))}
+            </select>
+          </Labelled>
+        )}
         {source.picture.kind === "scene" && (
           <Labelled id={`${id}-scene`} label="It shows">
             <select

@@ -1,10 +1,37 @@
+import { useEffect, useState } from "react";
+import { nameOfKey } from "../../core/keys/keyMap.ts";
 import { oscAddressSchema } from "../../core/triggers/whens/message.ts";
 import { nameOfWhen, WHEN_NAMES, type When, type WhenName } from "../../core/triggers/whens.ts";
 import { useDesk, useDeskStore } from "../desk/deskContext.ts";
+import { pads } from "../desk/pads.ts";
 import { TimeBox } from "../desk/TimeBox.tsx";
 import { boxClass } from "../ui/Labelled.tsx";
 import { NumberBox } from "../ui/NumberBox.tsx";
-import { ChooseColumn, ChooseCue, ChooseFeed, ChooseSource } from "./choices.tsx";
+import { ChooseClip, ChooseColumn, ChooseCue, ChooseFeed, ChooseSource } from "./choices.tsx";
+
+/** A key of a pad, learnt by pressing it. */
+function PadKey({ padKey, onChange }: { padKey: string; onChange: (key: string) => void }) {
+  const [isLearning, setIsLearning] = useState(false);
+  useEffect(() => {
+    if (!isLearning) return;
+    if (pads.status.kind !== "on") void pads.turn(true);
+    return pads.onPress(({ key, isDown }) => {
+      if (!isDown) return;
+      setIsLearning(false);
+      onChange(key);
+    });
+  }, [isLearning, onChange]);
+  return (
+    <button
+      type="button"
+      aria-pressed={isLearning}
+      onClick={() => setIsLearning(!isLearning)}
+      className={`${boxClass} aria-pressed:bg-act-ground aria-pressed:text-act`}
+    >
+      {isLearning ? "press it on the pad…" : `${nameOfKey(padKey)}: learn another`}
+    </button>
+  );
+}
 
 /** What sets a trigger off. */
 export function WhenChoice({ when, onChange }: { when: When; onChange: (when: When) => void }) {
@@ -15,6 +42,8 @@ export function WhenChoice({ when, onChange }: { when: When; onChange: (when: Wh
     switch (kind) {
       case "source":
         return { kind, sourceId: sources[0]?.id ?? "none", bus: "program", does: "comes" };
+      case "clip":
+        return { kind, clipId: "", does: "in", ms: 10_000 };
       case "cue":
         return { kind, cueId, does: "comes" };
       case "time":
@@ -32,6 +61,8 @@ export function WhenChoice({ when, onChange }: { when: When; onChange: (when: Wh
         };
       case "message":
         return { kind, address: "/vesko/go", value: "" };
+      case "pad":
+        return { kind, key: "pad:1:60" };
     }
   };
   return (
@@ -74,6 +105,36 @@ function WhenDetails({ when, onChange }: { when: When; onChange: (when: When) =>
             <option value="comes preview">comes to preview</option>
             <option value="leaves preview">leaves preview</option>
           </select>
+        </>
+      );
+    case "clip":
+      return (
+        <>
+          <ChooseClip any value={when.clipId} onChange={(clipId) => onChange({ ...when, clipId })} />
+          <select
+            aria-label="What it does"
+            value={when.does}
+            onChange={({ target }) => onChange({ ...when, does: target.value as typeof when.does })}
+            className={boxClass}
+          >
+            <option value="starts">starts</option>
+            <option value="in">is so far in</option>
+            <option value="before">is so long before its end</option>
+            <option value="ends">ends</option>
+          </select>
+          {(when.does === "in" || when.does === "before") && (
+            <>
+              <NumberBox
+                label="Seconds of the clip"
+                value={when.ms / 1_000}
+                min={0}
+                max={86_400}
+                step={0.1}
+                onSave={(seconds) => onChange({ ...when, ms: Math.round(seconds * 1_000) })}
+              />
+              s
+            </>
+          )}
         </>
       );
     case "cue":
@@ -145,6 +206,8 @@ function WhenDetails({ when, onChange }: { when: When; onChange: (when: When) =>
           )}
         </>
       );
+    case "pad":
+      return <PadKey padKey={when.key} onChange={(key) => onChange({ ...when, key })} />;
     case "message":
       return (
         <>

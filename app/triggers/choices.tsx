@@ -52,6 +52,14 @@ export function ChooseSource({ value, onChange }: Chosen) {
   return <Choose label="Source" value={value} all={sources} onChange={onChange} />;
 }
 
+/** A clip of the list; `any`: or whichever plays. */
+export function ChooseClip({ value, onChange, any = false }: Chosen & { any?: boolean }) {
+  const { follow } = useDesk("follow");
+  const clips = (follow?.clips ?? []).map(({ id, title }) => ({ id, name: title }));
+  const all = any ? [{ id: "", name: "any clip" }, ...clips] : clips;
+  return <Choose label="Clip" value={value} all={all} onChange={onChange} />;
+}
+
 export function ChooseLayer({ value, onChange }: Chosen) {
   const { state } = useDesk("state");
   return <Choose label="Layer" value={value} all={state.layers} onChange={onChange} />;

@@ -1,15 +1,17 @@
+import { feedsIn } from "../../core/feeds/binding.ts";
 import { type Trigger, triggerSchema } from "../../core/triggers/trigger.ts";
 import { newId } from "../api/newId.ts";
 import type { DeskSnapshot } from "../desk/deskSnapshot.ts";
 
-type Known = Pick<DeskSnapshot, "cues" | "sources" | "feeds" | "state" | "chosenId">;
+type Known = Pick<DeskSnapshot, "cues" | "sources" | "follow" | "feeds" | "state" | "chosenId">;
 
 /** Triggers that are wanted often, each made by one press with what is there. */
 export const TYPICAL = [
   { id: "source", name: "A page with a source", hint: "comes when it comes to program, gone when it leaves" },
+  { id: "clip", name: "The title of each clip", hint: "10 s in, for 10 s" },
   { id: "time", name: "A page at a time of day", hint: "comes by the clock" },
   { id: "value", name: "A page when a number is reached", hint: "of a feed, such as lanterns lit" },
-  { id: "message", name: "A page when a message comes", hint: "by OSC, from another device" },
+  { id: "message", name: "A page when a message comes", hint: "by OSC or HTTP, from another device" },
 ] as const;
 export type TypicalId = (typeof TYPICAL)[number]["id"];
 
@@ -27,6 +29,25 @@ export function newTrigger(id: TypicalId, known: Known): Trigger | string {
       if (!source) return "There is no source yet. Make one first, beside this.";
       const when = { kind: "source", sourceId: source.id };
       return triggerSchema.parse({ ...usual, when, stay: { kind: "open" }, leavesWith: true });
+    }
+    case "clip": {
+      if ((known.follow?.clips.length ?? 0) === 0)
+        return "There is no clip in the list yet. Bring one under Material → Clips first.";
+      const when = { kind: "clip", clipId: "", does: "in", ms: 10_000 };
+      // A page that says what is on now is the one that is meant.
+      const running = known.feeds.find(({ doc }) => doc.source.kind === "running")?.id;
+      const own =
+        pages.find(({ ready }) =>
+          feedsIn(ready?.content.live?.bindings ?? {}).some((feedId) => feedId === running),
+        ) ?? cue;
+      const title = { kind: "take", cueId: own.view.cueId };
+      return triggerSchema.parse({
+        ...usual,
+        act: title,
+        when,
+        stay: { kind: "for", ms: 10_000 },
+        leavesWith: true,
+      });
     }
     case "time":
       return triggerSchema.parse({ ...usual, isOn: false, when: { kind: "time", at: "19:00:00" } });

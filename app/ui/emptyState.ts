@@ -37,6 +37,7 @@ export function emptyState(
     cueTimes: {},
     sources: NO_SOURCES,
     triggers: NO_TRIGGERS,
+    clip: null,
   };
   return stateWithOnly(empty, target, layerId, atMs);
 }

@@ -11,6 +11,7 @@ import { useNextState } from "../desk/useNextState.ts";
 import { usePresentTime } from "../desk/usePresentTime.ts";
 import { OutputPicture } from "../pictures/OutputPicture.tsx";
 import { cardWidth, fillRoom } from "../pictures/pictureSizes.ts";
+import { TallyMark } from "../pictures/TallyMark.tsx";
 import { formatLength, formatTimeOfDay } from "../ui/format.ts";
 import { useSize } from "../ui/useSize.ts";
 
@@ -133,6 +134,7 @@ function Screen({
         >
           {facts.word}
         </span>
+        <TallyMark outputId={output.id} className="shrink-0" />
         {isOnAir && !facts.isEmpty && (
           <span className="ml-auto shrink-0 rounded bg-air px-2 text-[16px] text-on-bright">ON AIR</span>
         )}

@@ -29,6 +29,8 @@ export const feedSourceSchema = z.discriminatedUnion("kind", [
   }),
   /** Nothing is read: its rows are typed here. */
   z.strictObject({ kind: z.literal("table") }),
+  /** Nothing is read: what is on now and what comes next, from the clips and the script. */
+  z.strictObject({ kind: z.literal("running") }),
 ]);
 export type FeedSource = z.infer<typeof feedSourceSchema>;
 

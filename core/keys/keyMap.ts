@@ -57,6 +57,8 @@ export const AIR_ACTIONS = {
     defaults: ["m"],
     worksLocked: true,
   },
+  clip: { name: "Play or pause the clip", isGuarded: false, defaults: ["v"], worksLocked: true },
+  nextClip: { name: "Play the next clip", isGuarded: false, defaults: ["y"], worksLocked: true },
   armNext: { name: "Arm the step after", isGuarded: false, defaults: ["ArrowDown"], worksLocked: true },
   armBefore: { name: "Arm the step before", isGuarded: false, defaults: ["ArrowUp"], worksLocked: true },
   armNextCue: { name: "Arm the cue after", isGuarded: false, defaults: ["ArrowRight"], worksLocked: true },
@@ -83,12 +85,19 @@ export const AIR_ACTIONS = {
 export type AirAction = keyof typeof AIR_ACTIONS;
 export const AIR_ACTION_IDS = Object.keys(AIR_ACTIONS) as AirAction[];
 
-const MOST_KEYS = 4;
+const MOST_KEYS = 6;
+const LONGEST_KEY = 120;
 
-/** Keys of the venue's own, by action; an action that is missing has its usual ones. Keys as browsers name them. */
+/** A key of a MIDI pad: its channel, and its note or controller. */
+export const padKeySchema = z.string().regex(/^pad:([1-9]|1[0-6]):c?\d{1,3}$/);
+
+/**
+ * Keys of the venue's own, by action; an action that is missing has its usual ones. Keys as browsers name them, keys of pads
+ * ("pad:1:60"), and addresses of messages ("/show/take").
+ */
 export const keyMapSchema = z.partialRecord(
   z.enum(AIR_ACTION_IDS as [AirAction, ...AirAction[]]),
-  z.array(z.string().min(1).max(20)).max(MOST_KEYS),
+  z.array(z.string().min(1).max(LONGEST_KEY)).max(MOST_KEYS),
 );
 export type KeyMap = z.infer<typeof keyMapSchema>;
 
@@ -163,4 +172,9 @@ const NAMES: Readonly<Record<string, string>> = {
 };
 
 /** A key as it is written on screen. */
-export const nameOfKey = (key: string): string => NAMES[key] ?? (key.length === 1 ? key.toUpperCase() : key);
+export function nameOfKey(key: string): string {
+  const pad = /^pad:(\d+):(c?)(\d+)$/.exec(key);
+  if (pad)
+    return `pad ${pad[2] === "c" ? "control " : ""}${pad[3]}${pad[1] === "1" ? "" : `, channel ${pad[1]}`}`;
+  return NAMES[key] ?? (key.length === 1 ? key.toUpperCase() : key);
+}

@@ -1,3 +1,4 @@
+import type { ClipPlay } from "../clips/clipPlay.ts";
 import type { PageContent } from "../rundown/content.ts";
 import { findStepIndex, stepsOf } from "../rundown/steps.ts";
 import type { Actor } from "../show/actor.ts";
@@ -89,6 +90,8 @@ function tell(event: AirEvent, names: StoryNames): readonly [what: string, words
       const on = (bus: Bus) => event[bus].map(names.sourceName).join(" and ") || "nothing";
       return ["Mixer", `program ${on("program")}, preview ${on("preview")}`];
     }
+    case "clipSet":
+      return [sayClip(event.play), event.play?.title ?? ""];
     case "triggered":
       return ["Trigger", `${event.name}, because ${event.why}`];
     case "triggerHeld":
@@ -108,6 +111,13 @@ function tell(event: AirEvent, names: StoryNames): readonly [what: string, words
     case "triggerLeft":
       return undefined;
   }
+}
+
+function sayClip(play: ClipPlay | null): string {
+  if (!play) return "Clip stopped";
+  if (play.isOver) return "Clip ended";
+  if (play.isPaused) return "Clip paused";
+  return play.begunAtMs === play.atMs ? "Clip begun" : "Clip goes on";
 }
 
 const WHY_HELD = {

@@ -1,3 +1,4 @@
+import { clipEndsAtMs, clipPositionMs, isRunning } from "../clips/clipPlay.ts";
 import type { PageContent } from "../rundown/content.ts";
 import type { ReadyCue } from "../rundown/readyCue.ts";
 import { findStepIndex, stepsOf } from "../rundown/steps.ts";
@@ -37,6 +38,14 @@ export interface PlainState {
   readonly program: readonly string[];
   readonly preview: readonly string[];
   readonly triggersAreStopped: boolean;
+  /** The clip that plays; null: none. Null as its end: it stands still, or goes round and round. */
+  readonly clip: {
+    readonly title: string;
+    readonly lengthMs: number;
+    readonly positionMs: number;
+    readonly endsAtMs: number | null;
+    readonly isRunning: boolean;
+  } | null;
   readonly screens: readonly {
     readonly id: string;
     readonly name: string;
@@ -81,6 +90,13 @@ export function plainState(state: ShowState, parts: PlainStateParts, atMs: numbe
     program: state.sources.program.map(sourceName),
     preview: state.sources.preview.map(sourceName),
     triggersAreStopped: state.triggers.areStopped,
+    clip: state.clip && {
+      title: state.clip.title,
+      lengthMs: state.clip.lengthMs,
+      positionMs: clipPositionMs(state.clip, atMs),
+      endsAtMs: state.clip.atEnd === "loop" ? null : clipEndsAtMs(state.clip, atMs),
+      isRunning: isRunning(state.clip, atMs),
+    },
     screens: outputs.map(({ id, name }) => {
       const shutter = state.shutters[id];
       return {

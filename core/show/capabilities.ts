@@ -37,6 +37,8 @@ const NEEDED: Readonly<Record<Command["kind"], Capability>> = {
   stopTriggers: "take",
   keepLayer: "run",
   otherAtSource: "take",
+  clip: "take",
+  pad: "take",
   pauseCountdown: "run",
   switchPlan: "run",
   test: "run",

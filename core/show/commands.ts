@@ -1,6 +1,8 @@
 import { z } from "zod";
+import { clipDoesSchema } from "../clips/clipCommand.ts";
+import { padKeySchema } from "../keys/keyMap.ts";
 import { nameSchema } from "../names/name.ts";
-import { effectMsSchema, shownPictureSchema } from "../venue/plan.ts";
+import { effectMsSchema, LAYER_TURNS, shownPictureSchema } from "../venue/plan.ts";
 import { BUSES, MOST_SOURCES } from "../venue/source.ts";
 import { TEST_PICTURES } from "../venue/testPicture.ts";
 import type { Due } from "./followAndRepeat.ts";
@@ -61,6 +63,8 @@ export const commandSchema = z.discriminatedUnion("kind", [
     opacity: z.number().min(0).max(1),
     persistent: z.boolean(),
     effectMs: effectMsSchema.nullable(),
+    /** Absent: as it is. */
+    turns: z.enum(LAYER_TURNS).optional(),
   }),
   /** What outputs show as their stand-by, unless they have one of their own. */
   z.strictObject({ kind: z.literal("setStandBy"), id, picture: shownPictureSchema.nullable() }),
@@ -81,6 +85,10 @@ export const commandSchema = z.discriminatedUnion("kind", [
   z.strictObject({ kind: z.literal("keepLayer"), id, layerId: nameSchema(40), isHeld: z.boolean() }),
   /** The other one of those who are at the same source: it takes the place of the first, and leaves with the source as that would. */
   z.strictObject({ kind: z.literal("otherAtSource"), id }),
+  /** A key of a pad went down that has no action of its own: triggers may wait for it. */
+  z.strictObject({ kind: z.literal("pad"), id, key: padKeySchema }),
+  /** Something is done to the player. */
+  z.strictObject({ kind: z.literal("clip"), id, does: clipDoesSchema }),
   /** Nothing comes by itself any more, until the next take. */
   z.strictObject({ kind: z.literal("hold"), id }),
   z.strictObject({
@@ -127,6 +135,8 @@ export const refusalSchema = z.enum([
   "nothingHeld",
   "noStage",
   "nobodyElse",
+  "noSuchClip",
+  "noNextClip",
 ]);
 export type Refusal = z.infer<typeof refusalSchema>;
 
@@ -177,6 +187,10 @@ export function refusalSentence(refused: Refusal, who = "another desk"): string 
       return "No screen has a place for a note to the stage. Nothing was sent; give a screen the stage outfit.";
     case "nobodyElse":
       return `Nobody else is at a source on program. ${AIR}; tie cues to the source in Prepare.`;
+    case "noSuchClip":
+      return "That clip cannot be played from here: it is not in the list, or not in the library any more. What plays goes on.";
+    case "noNextClip":
+      return "There is no clip after this one. What plays goes on.";
     case "tooFast":
       return "Too many commands in one second: this one was dropped. The air shows the last one accepted.";
   }

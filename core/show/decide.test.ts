@@ -32,6 +32,7 @@ function contextAt(all: readonly ReadyCue[], atMs: number, actor: Actor): Decide
     atMs,
     startAtMs: atMs + 20,
     cues: all,
+    clips: [],
     compileStageNote: () => undefined,
     findPlan: (id) => [STARTER_PLAN, WALL_ALONE].find((plan) => plan.id === id),
     outputIds: ["wall", "stream"],

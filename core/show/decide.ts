@@ -3,6 +3,7 @@ import { withBus } from "../venue/source.ts";
 import { type Actor, isHand, sameActor } from "./actor.ts";
 import type { Command } from "./commands.ts";
 import { decideClear, decideShut } from "./decideClear.ts";
+import { decideClip } from "./decideClip.ts";
 import { type DecideContext, type Decision, NOTHING } from "./decideContext.ts";
 import { sendLayer } from "./decideSend.ts";
 import { decideOtherAtSource, decideSources } from "./decideSources.ts";
@@ -37,6 +38,11 @@ export function decide(state: ShowState, command: Command, context: DecideContex
       const stays = !isJump && isAside(state.line, target, actor, cues);
       return decideTake(state, target, command.id, command.how, stays, context);
     }
+    case "pad":
+      // It changes nothing by itself.
+      return NOTHING;
+    case "clip":
+      return decideClip(state, command.does, context);
     case "goOn": {
       const cue = cues.find(({ cueId }) => cueId === command.cueId);
       const aside = state.line.asides.find(({ cueId }) => cueId === command.cueId);
@@ -118,8 +124,10 @@ export function decide(state: ShowState, command: Command, context: DecideContex
     case "setLayer": {
       const layer = state.layers.find(({ id }) => id === command.layerId);
       if (!layer) return { refused: "noSuchLayer" };
-      const { how, opacity, persistent, effectMs } = command;
-      return { events: [{ kind: "layerSet", layer: { ...layer, how, opacity, persistent, effectMs } }] };
+      const { how, opacity, persistent, effectMs, turns = layer.turns } = command;
+      return {
+        events: [{ kind: "layerSet", layer: { ...layer, how, opacity, persistent, effectMs, turns } }],
+      };
     }
     case "setStandBy":
       return { events: [{ kind: "standBySet", picture: command.picture }] };

@@ -1,3 +1,4 @@
+import type { ReadyClip } from "../clips/readyClip.ts";
 import type { PageContent } from "../rundown/content.ts";
 import type { ReadyCue } from "../rundown/readyCue.ts";
 import type { ScreenPlan } from "../venue/plan.ts";
@@ -13,6 +14,8 @@ export interface DecideContext {
   readonly startAtMs: number;
   /** The cues as they stand now, in order: their places and the hashes their contents would be pinned under. */
   readonly cues: readonly ReadyCue[];
+  /** The list of clips, in order. */
+  readonly clips: readonly ReadyClip[];
   readonly findPlan: (planId: string) => ScreenPlan | undefined;
   readonly outputIds: readonly string[];
   /** Outputs that black and the stand-by spare unless they are named: those the stage reads from. */

@@ -14,6 +14,7 @@ import type { Target } from "./line.ts";
 import { planOfTake } from "./planNeed.ts";
 import type { ShowState } from "./state.ts";
 import { stayEndsAt } from "./stayEnd.ts";
+import { turnedLayers } from "./turnLayers.ts";
 
 /** Why a step of a cue cannot be taken or armed; undefined: it can. */
 export function findFault(target: Target, { cues }: DecideContext): Refusal | undefined {
@@ -52,6 +53,16 @@ export function decideTake(
     events.push(...made.events);
     for (const event of made.events) if (event.kind === "planSwitched") planId = event.plan.id;
   }
+  if (!stays) {
+    const [{ cue, step }] = taken as [(typeof taken)[number]];
+    const dissolves = how === "cut" ? "cut" : "dissolve";
+    for (const turned of turnedLayers(state, cue, step, context)) {
+      // On the beat of the words that it comes with.
+      const onBeat = { ...turned.cue, doc: { ...turned.cue.doc, delayMs: cue.doc.delayMs } };
+      const made = takeEvents(state, onBeat, turned.step, takeId, dissolves, "apart", planId, context);
+      if ("events" in made) events.push(...made.events);
+    }
+  }
   const noted = stageNoteOf(state, taken, takeId, context);
   if (noted) events.push(noted);
   const [pressed] = taken as [(typeof taken)[number]];
@@ -77,7 +88,7 @@ function takeEvents(
   step: Target["step"],
   takeId: string,
   how: "usual" | "animated" | "dissolve" | "cut",
-  line: "moves" | "stays",
+  line: "moves" | "stays" | "apart",
   /** The plan in use by then: one of the same press may have switched it. */
   planId: string,
   context: DecideContext,

@@ -7,6 +7,7 @@ import { nameOfTrigger, type Trigger } from "../triggers/trigger.ts";
 import type { TriggerNames } from "../triggers/triggerNames.ts";
 import type { Actor } from "./actor.ts";
 import type { Touch } from "./acts.ts";
+import { decideClip } from "./decideClip.ts";
 import { type DecideContext, type Decision, NOTHING } from "./decideContext.ts";
 import { decideTake, findFault } from "./decideTake.ts";
 import type { AirEvent } from "./events.ts";
@@ -15,7 +16,7 @@ import { isFilled, pagesOn } from "./layers.ts";
 import type { ShowState } from "./state.ts";
 import { sharesSource } from "./tiedToSource.ts";
 import { LONGEST_CHAIN, type WhyTriggerHeld } from "./triggersState.ts";
-import { partsMeet } from "./undo.ts";
+import { CLIP_PART, partsMeet } from "./undo.ts";
 
 /** What the venue has set that triggers need to know. */
 export interface TriggerContext extends DecideContext {
@@ -116,6 +117,13 @@ function decideAct(state: ShowState, firing: Firing, context: TriggerContext): D
       if (touch && touch.seq > firing.setSeq && touch.by?.kind !== "trigger")
         return decideHeld(firing, "hand", context, touch);
       return did([{ kind: "planSwitched", plan, by: "script", startAtMs: context.startAtMs }], null);
+    }
+    case "clip": {
+      const touch = state.touched[CLIP_PART];
+      if (touch && touch.seq > firing.setSeq && touch.by?.kind === "desk")
+        return decideHeld(firing, "hand", context, touch);
+      const decision = decideClip(state, act.does, context);
+      return "refused" in decision ? decideHeld(firing, "gone", context) : did(decision.events, null);
     }
     case "nextRow":
     case "message":
@@ -255,6 +263,8 @@ function holds(condition: Condition, state: ShowState, { startAtMs }: TriggerCon
           [...pagesOn(state, id, startAtMs).values()].some((page) => page?.cueId === condition.cueId),
         ) === condition.isOn
       );
+    case "source":
+      return state.sources[condition.bus].includes(condition.sourceId) === condition.isOn;
     case "empty":
       return !isFilled(state, condition.layerId, startAtMs);
     case "between": {

@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { clipPlaySchema } from "../clips/clipPlay.ts";
 import { byNameSchema, nameSchema } from "../names/name.ts";
 import { anchorSchema } from "../rundown/anchor.ts";
 import { textPlaceSchema } from "../rundown/textPlace.ts";
@@ -19,8 +20,8 @@ import { slotPageSchema } from "./slot.ts";
 import { chainSchema, triggerIdSchema, WHY_TRIGGER_HELD } from "./triggersState.ts";
 
 const how = z.enum(["animated", "dissolve", "cut"]);
-/** Whether the operator's line goes along, or what came is an aside. */
-const takesLine = z.enum(["moves", "stays"]).default("moves");
+/** Whether the operator's line goes along, what came is an aside, or it came by itself apart from the line. */
+const takesLine = z.enum(["moves", "stays", "apart"]).default("moves");
 
 const WHY_DUE_HELD = ["late", "gone", "pressed", "over", "done"] as const;
 
@@ -173,6 +174,8 @@ export const airEventSchema = z.discriminatedUnion("kind", [
     isQuiet: z.boolean(),
     startAtMs: z.number(),
   }),
+  /** What the player plays, and how, from a time on; null: nothing. */
+  z.strictObject({ kind: z.literal("clipSet"), play: clipPlaySchema.nullable(), startAtMs: z.number() }),
   /** A trigger has acted: the events before it of the same hand are what it did to the air. */
   z.strictObject({
     kind: z.literal("triggered"),

@@ -45,6 +45,7 @@ export function evolve(state: ShowState | undefined, logged: LoggedEvent): ShowS
       touched: {},
       sources: NO_SOURCES,
       triggers: NO_TRIGGERS,
+      clip: null,
     };
   }
   if (!state) throw new Error(`The log begins with "${event.kind}" instead of "showOpened"`);
@@ -192,6 +193,8 @@ function apply(
     }
     case "sourcesChanged":
       return { ...state, sources: sourcesAfter(state.sources, event) };
+    case "clipSet":
+      return { ...state, clip: event.play };
     case "triggered": {
       const { triggerId, put, chain, startAtMs } = event;
       const { triggers } = state;
@@ -243,7 +246,7 @@ function goAlong(
   const isSameCue = state.line.at?.cueId === cueId && cueId in state.cueTimes;
   return {
     ...state,
-    line: moves ? moveLine(state.line, place) : addAside(state.line, place),
+    line: moves ? moveLine(state.line, place) : line === "stays" ? addAside(state.line, place) : state.line,
     arm: armAfterTake(state.arm, target, moves),
     recentTakeIds:
       state.recentTakeIds.at(-1) === takeId

@@ -1,3 +1,4 @@
+import type { ClipPlay } from "../clips/clipPlay.ts";
 import { countdownTargetMs, isCountable } from "../figures/figures.ts";
 import { pausedForMs } from "../figures/paused.ts";
 import type { PageContent } from "../rundown/content.ts";
@@ -26,9 +27,20 @@ export function happeningsOf(before: ShowState, after: ShowState, event: AirEven
     for (const cueId of is) if (!was.has(cueId)) found.push({ kind: "cue", cueId, isOn: true });
     for (const cueId of was) if (!is.has(cueId)) found.push({ kind: "cue", cueId, isOn: false });
   }
+  found.push(...happeningsOfClip(before.clip, after.clip));
   // It brings no page, and so it is over at once.
   if (event.kind === "acted") found.push({ kind: "cue", cueId: event.target.cueId, isOn: true });
   return found;
+}
+
+/** A clip that was begun, or is over; a pause or a jump is neither. */
+function happeningsOfClip(was: ClipPlay | null, is: ClipPlay | null): Happening[] {
+  const isSame = was?.clipId === is?.clipId && was?.begunAtMs === is?.begunAtMs;
+  const ended = was && !was.isOver && (!isSame || is?.isOver === true);
+  return [
+    ...(is && !isSame ? [{ kind: "clip", clipId: is.clipId, isOn: true } as const] : []),
+    ...(ended ? [{ kind: "clip", clipId: was.clipId, isOn: false } as const] : []),
+  ];
 }
 
 /** Cues whose countdowns some triggers wait for. */
@@ -59,6 +71,8 @@ export function happeningsOfTime(
   }
   const stay = cuesOn(state, untilMs);
   for (const cueId of left) if (!stay.has(cueId)) found.push({ kind: "cue", cueId, isOn: false });
+  if (state.clip && !state.clip.isPaused && !state.clip.isOver)
+    found.push({ kind: "clipTime", play: state.clip, sinceMs, untilMs });
   // Times of day are whole seconds.
   if (Math.floor(untilMs / 1_000) !== Math.floor(sinceMs / 1_000))
     found.push({ kind: "time", sinceMs, untilMs, timeZone: state.timeZone });

@@ -22,6 +22,7 @@ function submit(state: ShowState, command: Command, cues: readonly ReadyCue[], a
     atMs,
     startAtMs: atMs,
     cues: cues,
+    clips: [],
     compileStageNote: () => undefined,
     findPlan: (id) => [STARTER_PLAN, OTHER].find((plan) => plan.id === id),
     outputIds: ["wall", "stream"],

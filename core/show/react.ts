@@ -1,6 +1,7 @@
 import type { Happening } from "../triggers/happening.ts";
+import { clipTimesThatCame } from "../triggers/whens/clip.ts";
 import { timeThatCame } from "../triggers/whens/time.ts";
-import { endsIt, sayWhen, setsOff } from "../triggers/whens.ts";
+import { endsIt, sayWhen, setsOff, type When } from "../triggers/whens.ts";
 import type { Actor } from "./actor.ts";
 import type { Decision } from "./decideContext.ts";
 import {
@@ -113,13 +114,19 @@ class Reaction {
         triggers.flatMap((trigger) => {
           const { when, isOn } = trigger;
           if (!isOn || !(isEnd ? endsIt(when, happening) : setsOff(when, happening))) return [];
-          const cameMs = when.kind === "time" ? timeThatCame(when, happening) : undefined;
+          const cameMs = whenCame(when, happening);
           const isLate = cameMs !== undefined && atMs - cameMs > OVERDUE_MS;
           return [{ trigger, isEnd, why: sayWhen(when, names).slice(0, 300), chain, setSeq, isLate }];
         }),
       );
     return [...fire(false), ...fire(true)];
   }
+}
+
+/** When something came that hangs on the clock, server time. */
+function whenCame(when: When, happening: Happening): number | undefined {
+  if (when.kind === "time") return timeThatCame(when, happening);
+  return when.kind === "clip" ? clipTimesThatCame(when, happening).at(-1) : undefined;
 }
 
 const eventsOf = (decision: Decision): readonly AirEvent[] => ("events" in decision ? decision.events : []);

@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { clipPlaySchema } from "../clips/clipPlay.ts";
 import { oncePer } from "../memo/oncePer.ts";
 import { byNameSchema } from "../names/name.ts";
 import { layerSchema, screenPlanSchema, shownPictureSchema } from "../venue/plan.ts";
@@ -52,6 +53,8 @@ export const showStateSchema = z.strictObject({
   /** What the mixer has on program and preview. */
   sources: sourcesStateSchema.default(NO_SOURCES),
   triggers: triggersStateSchema.default(NO_TRIGGERS),
+  /** The clip that plays, or has played. */
+  clip: clipPlaySchema.nullable().default(null),
 });
 export type ShowState = z.infer<typeof showStateSchema>;
 

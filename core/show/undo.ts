@@ -38,6 +38,7 @@ function partsThatDiffer(before: ShowState, after: ShowState): string[] {
   for (const of of ["shutters", "tests"] as const)
     for (const id of Object.keys(whatDiffers<unknown>(before[of], after[of]))) parts.push(`/${of}/${id}`);
   if (before.stageNote !== after.stageNote) parts.push("/stageNote");
+  if (before.clip !== after.clip) parts.push(CLIP_PART);
   if (before.standBy !== after.standBy) parts.push("/standBy");
   for (const [index, layer] of after.layers.entries())
     if (before.layers[index] !== layer) parts.push(`/layer/${layer.id}`);
@@ -47,6 +48,7 @@ function partsThatDiffer(before: ShowState, after: ShowState): string[] {
 
 export const LINE_PART = "/line";
 export const PLAN_PART = "/plan";
+export const CLIP_PART = "/clip";
 
 const outputsWithOwn = (before: Layered, after: Layered, layerId: string) =>
   new Set([...Object.keys(before.overrides[layerId] ?? {}), ...Object.keys(after.overrides[layerId] ?? {})]);

@@ -1,7 +1,9 @@
+import { type ClipPlay, clipEndsAtMs, isRunning } from "../clips/clipPlay.ts";
 import { nextTimeOfDay } from "../figures/clockText.ts";
 import type { ReadyCue } from "../rundown/readyCue.ts";
 import { nameOfTrigger, type Trigger } from "../triggers/trigger.ts";
 import type { TriggerNames } from "../triggers/triggerNames.ts";
+import { clipTimesThatCame } from "../triggers/whens/clip.ts";
 import { slotsOn } from "./layers.ts";
 import type { ShowState } from "./state.ts";
 
@@ -17,6 +19,12 @@ export interface Upcoming {
 /** Times of day are told this long before. */
 const SEEN_AHEAD_MS = 30 * 60_000;
 
+/** When the clip that plays comes to the place that a trigger waits for; undefined: it does not any more. */
+const nextPlaceOf = ({ when }: Trigger, play: ClipPlay, nowMs: number): number | undefined =>
+  when.kind === "clip"
+    ? clipTimesThatCame(when, { kind: "clipTime", play, sinceMs: nowMs, untilMs: nowMs + SEEN_AHEAD_MS })[0]
+    : undefined;
+
 /** What will happen by itself and when, as far as it is known now; the soonest first. */
 export function upcoming(
   state: ShowState,
@@ -24,6 +32,8 @@ export function upcoming(
   triggers: readonly Trigger[],
   names: TriggerNames,
   nowMs: number,
+  /** The list of clips, in order. */
+  clips: readonly { readonly id: string; readonly title: string }[] = [],
 ): Upcoming[] {
   const found: Upcoming[] = [];
   for (const due of state.due) {
@@ -50,6 +60,19 @@ export function upcoming(
   for (const { cueId, doc } of cues)
     if (doc.start.kind === "at" && !doc.isOff)
       found.push({ does: "comes", name: names.cue(cueId), atMs: comes(doc.start.time) });
+  const { clip: play } = state;
+  if (play && isRunning(play, nowMs)) {
+    const endsAtMs = clipEndsAtMs(play, nowMs);
+    const next = clips[clips.findIndex(({ id }) => id === play.clipId) + 1];
+    if (play.atEnd === "next" && next && endsAtMs !== null)
+      found.push({ does: "comes", name: next.title, atMs: endsAtMs });
+    if (!state.triggers.areStopped)
+      for (const trigger of triggers) {
+        const atMs = trigger.isOn ? nextPlaceOf(trigger, play, nowMs) : undefined;
+        if (atMs !== undefined)
+          found.push({ does: "acts", name: nameOfTrigger(trigger, names), atMs: atMs + trigger.delayMs });
+      }
+  }
   if (!state.triggers.areStopped)
     for (const trigger of triggers)
       if (trigger.isOn && trigger.when.kind === "time")

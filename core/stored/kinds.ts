@@ -1,5 +1,7 @@
 import type { PinnedDocument } from "../rundown/pinnedDocument.ts";
 import { airEventKind } from "./kinds/airEvent.ts";
+import { clipKind } from "./kinds/clip.ts";
+import { clipMappingKind } from "./kinds/clipMapping.ts";
 import { commentKind } from "./kinds/comment.ts";
 import { commentSettingsKind } from "./kinds/commentSettings.ts";
 import { cueKind } from "./kinds/cue.ts";
@@ -53,6 +55,8 @@ export const STORED_KINDS = {
   entryLink: entryLinkKind,
   source: sourceKind,
   trigger: triggerKind,
+  clip: clipKind,
+  clipMapping: clipMappingKind,
   followSettings: followSettingsKind,
   comment: commentKind,
   commentSettings: commentSettingsKind,

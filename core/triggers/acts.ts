@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { type ClipDoes, clipDoesSchema } from "../clips/clipCommand.ts";
 import { nameSchema } from "../names/name.ts";
 import type { TriggerNames } from "./triggerNames.ts";
 import { oscAddressSchema } from "./whens/message.ts";
@@ -20,6 +21,8 @@ export const triggerActSchema = z.discriminatedUnion("kind", [
   z.strictObject({ kind: z.literal("nextRow"), cueId }),
   /** The countdown of a cue begins from its start, on air already or not. */
   z.strictObject({ kind: z.literal("countdown"), cueId }),
+  /** Something is done to the player. */
+  z.strictObject({ kind: z.literal("clip"), does: clipDoesSchema }),
   z.strictObject({
     kind: z.literal("message"),
     address: oscAddressSchema,
@@ -34,6 +37,21 @@ export type TriggerAct = z.infer<typeof triggerActSchema>;
 /** Acts that bring a page, which may stay for a time and leave. */
 export const bringsPage = (act: TriggerAct): act is Extract<TriggerAct, { kind: "take" | "countdown" }> =>
   act.kind === "take" || act.kind === "countdown";
+
+function sayClipDoes(does: ClipDoes, names: TriggerNames): string {
+  switch (does.kind) {
+    case "play":
+      return `play the clip “${names.clip(does.clipId)}”`;
+    case "pause":
+      return "pause the clip";
+    case "goOn":
+      return "let the clip go on";
+    case "next":
+      return "play the next clip";
+    case "stop":
+      return "stop the clip";
+  }
+}
 
 /** As a part of a sentence. */
 export function sayAct(act: TriggerAct, names: TriggerNames): string {
@@ -50,6 +68,8 @@ export function sayAct(act: TriggerAct, names: TriggerNames): string {
       return `put the next row into “${names.cue(act.cueId)}”`;
     case "countdown":
       return `start the countdown of “${names.cue(act.cueId)}”`;
+    case "clip":
+      return sayClipDoes(act.does, names);
     case "message":
       return `send ${[act.address, ...act.args].join(" ")} by OSC`;
   }

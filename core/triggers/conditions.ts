@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { nameSchema } from "../names/name.ts";
+import { BUSES } from "../venue/source.ts";
 import type { TriggerNames } from "./triggerNames.ts";
 import { secondOfDaySchema } from "./whens/time.ts";
 
@@ -7,6 +8,12 @@ import { secondOfDaySchema } from "./whens/time.ts";
 export const conditionSchema = z.discriminatedUnion("kind", [
   z.strictObject({ kind: z.literal("plan"), planId: nameSchema(60) }),
   z.strictObject({ kind: z.literal("onAir"), cueId: nameSchema(60), isOn: z.boolean().default(true) }),
+  z.strictObject({
+    kind: z.literal("source"),
+    sourceId: nameSchema(60),
+    bus: z.enum(BUSES).default("program"),
+    isOn: z.boolean().default(true),
+  }),
   z.strictObject({ kind: z.literal("empty"), layerId: nameSchema(40) }),
   /** From the first to the second time of day; over midnight when the second is the earlier. */
   z.strictObject({ kind: z.literal("between"), from: secondOfDaySchema, to: secondOfDaySchema }),
@@ -20,6 +27,8 @@ export function sayCondition(condition: Condition, names: TriggerNames): string 
       return `the plan is “${names.plan(condition.planId)}”`;
     case "onAir":
       return `“${names.cue(condition.cueId)}” is ${condition.isOn ? "" : "not "}on air`;
+    case "source":
+      return `“${names.source(condition.sourceId)}” is ${condition.isOn ? "" : "not "}on ${condition.bus}`;
     case "empty":
       return `${names.layer(condition.layerId)} is empty`;
     case "between":

@@ -12,6 +12,12 @@ export const followSettingsSchema = z.strictObject({
   /** Messages by which a mixer says which input is on program and on preview: the first value is the number of the input. */
   oscProgram: oscAddressSchema.default("/mixer/program"),
   oscPreview: oscAddressSchema.default("/mixer/preview"),
+  /** Messages by which a player beside the mixer says its clip (name, seconds) and its place (seconds, runs or not). */
+  oscClip: oscAddressSchema.default("/player/clip"),
+  oscPlace: oscAddressSchema.default("/player/place"),
+  /** What others are told at every take and out, with facts of it in braces; empty: nothing. A message, and an address of the web. */
+  tellOsc: z.string().max(300).default(""),
+  tellHttp: z.string().max(600).default(""),
 });
 export type FollowSettings = z.infer<typeof followSettingsSchema>;
 export const USUAL_FOLLOW: FollowSettings = followSettingsSchema.parse({});

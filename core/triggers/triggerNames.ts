@@ -4,5 +4,6 @@ export interface TriggerNames {
   readonly cue: (id: string) => string;
   readonly layer: (id: string) => string;
   readonly plan: (id: string) => string;
+  readonly clip: (id: string) => string;
   readonly feed: (id: string) => string;
 }

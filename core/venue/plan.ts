@@ -115,6 +115,7 @@ export type ScreenPlan = z.infer<typeof screenPlanSchema>;
 export const effectMsSchema = z.number().int().min(40).max(8_000);
 
 /** One of the layers that pages lie on. Persistent: survives "clear". */
+export const LAYER_TURNS = ["hand", "song", "section"] as const;
 export const layerSchema = z.strictObject({
   id: nameSchema(40),
   name: z.string().min(1).max(40),
@@ -124,6 +125,8 @@ export const layerSchema = z.strictObject({
   opacity: z.number().min(0).max(1).default(1),
   /** How long pages take to arrive on it, unless they say it themselves; null: as their templates have it. */
   effectMs: effectMsSchema.nullable().default(null),
+  /** What brings the next of its cues besides a hand: each song or reading, or each section of one. */
+  turns: z.enum(LAYER_TURNS).default("hand"),
 });
 export type Layer = z.infer<typeof layerSchema>;
 

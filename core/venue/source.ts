@@ -15,6 +15,10 @@ export const sourcePictureSchema = z.discriminatedUnion("kind", [
   z.strictObject({ kind: z.literal("media"), mediaId: nameSchema(60) }),
   /** A camera of whichever machine an output runs on; which one is chosen there. */
   z.strictObject({ kind: z.literal("camera") }),
+  /** The clip that the player plays. */
+  z.strictObject({ kind: z.literal("player") }),
+  /** A screen of this show that goes into the mixer: its tally says whether that screen is on program. */
+  z.strictObject({ kind: z.literal("screen"), outputId: nameSchema(60) }),
   z.strictObject({ kind: z.literal("bars") }),
   z.strictObject({ kind: z.literal("black") }),
 ]);
@@ -45,6 +49,14 @@ export const onBusesSchema = z.strictObject({
   preview: z.array(nameSchema(60)).max(MOST_SOURCES),
 });
 export type OnBuses = z.infer<typeof onBusesSchema>;
+
+/** Which bus a screen of this show is on at the mixer, by the sources that are that screen; null: none, or nothing is known. */
+export function busOfScreen(sources: readonly Source[], on: OnBuses, outputId: string): Bus | null {
+  const ids = sources.flatMap(({ id, picture }) =>
+    picture.kind === "screen" && picture.outputId === outputId ? [id] : [],
+  );
+  return BUSES.find((bus) => ids.some((id) => on[bus].includes(id))) ?? null;
+}
 
 /** The buses with a bus set to these sources: those that were there keep their places, others come after them. */
 export function withBus(on: OnBuses, bus: Bus, sourceIds: readonly string[]): OnBuses {

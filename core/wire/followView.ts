@@ -1,3 +1,5 @@
+import type { Clip } from "../clips/clip.ts";
+import type { ClipMapping } from "../clips/clipMapping.ts";
 import type { MediaInfo } from "../scene/media.ts";
 import type { FollowSettings } from "../triggers/followSettings.ts";
 import type { Trigger } from "../triggers/trigger.ts";
@@ -12,6 +14,25 @@ export interface SourceView extends Source {
 export type SourceMedia = Readonly<Record<string, MediaInfo>>;
 
 export interface TriggerView extends Trigger {
+  readonly revision: number;
+}
+
+/** A clip of the list as desks know it. */
+export interface ClipView extends Clip {
+  readonly revision: number;
+  readonly title: string;
+  /** Field → words, by its mapping. */
+  readonly details: Readonly<Record<string, string>>;
+  /** Null: it is not in the library any more. */
+  readonly lengthMs: number | null;
+}
+
+/** The clip of the list, as it is saved. */
+export function plainClip({ revision: _r, title: _t, details: _d, lengthMs: _l, ...clip }: ClipView): Clip {
+  return clip;
+}
+
+export interface ClipMappingView extends ClipMapping {
   readonly revision: number;
 }
 
@@ -39,6 +60,8 @@ export interface DoorView {
 /** What of the venue's triggers desks show. */
 export interface FollowView {
   readonly triggers: readonly TriggerView[];
+  readonly clips: readonly ClipView[];
+  readonly mappings: readonly ClipMappingView[];
   readonly settings: FollowSettings;
   readonly doors: readonly DoorView[];
   /** Sources whose tally flaps, by id. */

@@ -4,6 +4,8 @@ export type MediaUse =
   | { readonly kind: "template"; readonly templateId: string; readonly name: string }
   /** A source of pictures shows it. */
   | { readonly kind: "source"; readonly name: string }
+  /** A clip of the list plays it. */
+  | { readonly kind: "clip"; readonly name: string }
   /** Its file comes from there. */
   | { readonly kind: "feed"; readonly name: string }
   /** Another evening than the open one. */

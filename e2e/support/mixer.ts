@@ -28,7 +28,7 @@ export class RunningMixer {
     throw new Error(`The mixer ended: ${said}`);
   }
 
-  async do(kind: string, value?: number | boolean): Promise<void> {
+  async do(kind: string, value?: number | boolean | string): Promise<void> {
     const answer = await fetch(`${this.base}/do`, { method: "POST", body: JSON.stringify({ kind, value }) });
     if (!answer.ok) throw new Error(`The mixer did not understand ${kind} ${value}`);
   }

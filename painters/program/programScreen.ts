@@ -1,5 +1,7 @@
+import { type ClipPlay, clipPositionMs, isRunning } from "../../core/clips/clipPlay.ts";
 import type { MediaInfo } from "../../core/scene/media.ts";
 import { keepInStep, loadAnewOnError } from "../keepInStep.ts";
+import { playAloud } from "../playAloud.ts";
 import { drawBars } from "./drawBars.ts";
 import { type ShownSource, shareOf } from "./shownSource.ts";
 import { drawTestScene, SCENE_FRAME_MS } from "./testScene.ts";
@@ -12,6 +14,8 @@ export interface ProgramParts {
   readonly standIn: string;
   /** The camera of this machine that was chosen for a source; null where none was. */
   readonly findCamera: (sourceId: string) => Promise<MediaStream | null>;
+  /** Whether the clip that plays is heard here. */
+  readonly isHeard: () => boolean;
   /** Pictures of a scene in a second. */
   readonly framesPerSecond: number;
   /** How wide they are drawn. */
@@ -23,6 +27,10 @@ interface Shown {
   readonly element: HTMLElement;
   readonly draw: ((atMs: number) => void) | null;
   readonly discard: () => void;
+  /** The same clip is paused, goes on or has jumped. */
+  readonly follow?: (play: ClipPlay | null) => void;
+  /** It has its first picture; absent: at once. */
+  readonly hasPicture?: Promise<unknown>;
 }
 
 interface Box {
@@ -34,6 +42,8 @@ interface Box {
 /** A box that was made and never stood in the page is given up after this. */
 const TAKEN_UP_WITHIN_MS = 5_000;
 const KEEP_IN_STEP_EVERY_MS = 500;
+/** A clip whose picture takes longer than this leaves what was there before it no longer. */
+const PICTURE_WITHIN_MS = 2_000;
 /** So many sources at once are drawn as often as one is. */
 const MOST_AT_FULL_RATE = 2;
 
@@ -44,6 +54,8 @@ export class ProgramScreen {
   #sources: readonly ShownSource[] = [];
   #frame: number | undefined;
   #drawnFrame = -1;
+  /** The play that is heard, by when it was begun. */
+  #loud: number | null = null;
   #stepTimer: ReturnType<typeof setInterval> | undefined;
 
   constructor(parts: ProgramParts) {
@@ -86,26 +98,38 @@ export class ProgramScreen {
 
   #fill({ element, shown }: Box): void {
     const wanted = new Map(this.#sources.map((source) => [markOf(source), source]));
+    const gone = new Map<string | undefined, Shown>();
     for (const [mark, item] of shown)
       if (!wanted.has(mark)) {
-        item.discard();
-        item.element.remove();
+        gone.set(item.element.dataset.source, item);
         shown.delete(mark);
       }
     for (const [mark, source] of wanted) {
-      const item = shown.get(mark) ?? this.#make(source);
+      const known = shown.get(mark);
+      known?.follow?.(source.play);
+      const item = known ?? this.#make(source);
       shown.set(mark, item);
+      const before = gone.get(source.source.id);
+      if (before && item.hasPicture) {
+        // What was there stays beneath until the next has a picture: between two clips nothing is black.
+        gone.delete(source.source.id);
+        before.element.dataset.source = "";
+        void item.hasPicture.then(() => letGo(before));
+      }
       const index = [...wanted.keys()].indexOf(mark);
       item.element.style.opacity = `${shareOf(index)}`;
       item.element.dataset.source = source.source.id;
       // At the end of those before it: the order is that in which they came.
       element.append(item.element);
     }
+    for (const item of gone.values()) letGo(item);
   }
 
-  #make({ source, media }: ShownSource): Shown {
+  #make({ source, media, play }: ShownSource): Shown {
     const { picture } = source;
     switch (picture.kind) {
+      case "player":
+        return media ? this.#media(media, play) : shownAs(blackBox(), null);
       case "scene": {
         const { canvas, context } = this.#canvas();
         return shownAs(canvas, (atMs) => drawTestScene(context, picture.scene, source.name, canvas, atMs));
@@ -117,9 +141,12 @@ export class ProgramScreen {
         return shownAs(canvas, null);
       }
       case "media":
-        return media ? this.#media(media) : shownAs(blackBox(), null);
+        return media ? this.#media(media, null) : shownAs(blackBox(), null);
       case "camera":
         return this.#camera(source.id);
+      case "screen":
+        // Shown in itself it would have no end.
+        return shownAs(blackBox(), null);
     }
   }
 
@@ -132,7 +159,9 @@ export class ProgramScreen {
     return { canvas, context };
   }
 
-  #media(media: MediaInfo): Shown {
+  /** @param play the player's; null: it runs round and round by the clock */
+  #media(media: MediaInfo, begun: ClipPlay | null): Shown {
+    let play = begun;
     const { addressOf, now } = this.#parts;
     if (media.type !== "video") {
       const image = Object.assign(new Image(), { src: addressOf(media.file) });
@@ -140,7 +169,11 @@ export class ProgramScreen {
     }
     const video = document.createElement("video");
     const end = new AbortController();
-    Object.assign(video, { muted: true, playsInline: true, loop: true, preload: "auto" });
+    // In several boxes of one window it is heard once.
+    const isLoud = begun !== null && this.#parts.isHeard() && this.#loud !== begun.begunAtMs;
+    if (isLoud) this.#loud = begun.begunAtMs;
+    const atEnd = !play || play.atEnd === "loop" ? "loop" : "hold";
+    Object.assign(video, { muted: !isLoud, playsInline: true, loop: atEnd === "loop", preload: "auto" });
     video.src = addressOf(media.file);
     loadAnewOnError(video, end.signal);
     const durationMs = media.durationMs ?? 1;
@@ -148,15 +181,27 @@ export class ProgramScreen {
       // By the clock alone, so that every screen shows the same of it.
       keepInStep(
         video,
-        { positionMs: now() % durationMs, isPlaying: true },
-        { durationMs, atEnd: "loop" },
-        () => void video.play().catch(() => undefined),
+        play
+          ? { positionMs: clipPositionMs(play, now()), isPlaying: isRunning(play, now()) }
+          : { positionMs: now() % durationMs, isPlaying: true },
+        { durationMs, atEnd },
+        () => void playAloud(video),
       );
     step();
     const timer = setInterval(step, KEEP_IN_STEP_EVERY_MS);
+    const hasPicture = new Promise((resolve) => {
+      video.addEventListener("loadeddata", resolve, { once: true });
+      setTimeout(resolve, PICTURE_WITHIN_MS);
+    });
     return {
       ...shownAs(video, null),
+      hasPicture,
+      follow: (now) => {
+        play = now;
+        step();
+      },
       discard: () => {
+        if (isLoud && this.#loud === begun.begunAtMs) this.#loud = null;
         clearInterval(timer);
         end.abort();
         video.removeAttribute("src");
@@ -220,16 +265,18 @@ export class ProgramScreen {
 }
 
 function empty({ shown }: Box): void {
-  for (const { element, discard } of shown.values()) {
-    discard();
-    element.remove();
-  }
+  for (const item of shown.values()) letGo(item);
   shown.clear();
 }
 
+function letGo({ element, discard }: Shown): void {
+  discard();
+  element.remove();
+}
+
 /** Equal marks mean that what is shown can stay. */
-const markOf = ({ source: { id, name, picture }, media }: ShownSource): string =>
-  JSON.stringify([id, name, picture, media?.file ?? ""]);
+const markOf = ({ source: { id, name, picture }, media, play }: ShownSource): string =>
+  JSON.stringify([id, name, picture, media?.file ?? "", play?.clipId, play?.begunAtMs, play?.atEnd]);
 
 function shownAs(element: HTMLElement, draw: Shown["draw"]): Shown {
   Object.assign(element.style, {

@@ -43,7 +43,7 @@ describe("what a desk may do", () => {
       expect(refusalOf(grantOfMode("watching"), needed)).toBe("onlyWatching");
       expect(refusalOf(ONLY_SEES, needed)).toBe("onlyShows");
       expect(refusalOf(NOTHING_GRANTED, needed)).toBe("notAllowed");
-      const work = ["take", "arm", "disarm", "out", "goOn", "otherAtSource", "stopTriggers"];
+      const work = ["take", "arm", "disarm", "out", "goOn", "otherAtSource", "clip", "pad", "stopTriggers"];
       const isWork = work.includes(kind);
       expect(refusalOf(grantOfMode("locked"), needed)).toBe(isWork ? undefined : "locked");
     },

@@ -8,6 +8,8 @@ export type Right =
   | "output"
   /** The link of those who only watch, named in the address. */
   | "watch"
+  /** The link by which other programs send messages, named in the address. */
+  | "hook"
   /** A link to some cells of a table, named in the address. */
   | "entry"
   /** Any link that is good, named in the address; what it may see is looked at behind the door. */
@@ -40,10 +42,13 @@ export function judge(right: Right, caller: Caller, token: string | undefined, l
       return caller.kind !== "stranger" ? { opens: true } : CLOSED;
     case "output":
     case "watch":
+    case "hook":
     case "entry":
     case "link": {
       const link = token === undefined ? undefined : links.find(token);
-      const fits = link !== undefined && (right === "link" ? link.kind !== "entry" : link.kind === right);
+      const fits =
+        link !== undefined &&
+        (right === "link" ? link.kind !== "entry" && link.kind !== "hook" : link.kind === right);
       return fits ? { opens: true } : NO_SUCH_LINK;
     }
   }

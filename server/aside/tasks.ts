@@ -3,6 +3,7 @@ import { drawMark } from "../files/drawMark.ts";
 import { packDesign } from "../files/packDesign.ts";
 import { packSongs } from "../files/packSongs.ts";
 import { probeMedia } from "../files/probeMedia.ts";
+import { readClipDetails } from "../files/readClipDetails.ts";
 import { readDesignFile } from "../files/readDesignFile.ts";
 import { readSongFile } from "../files/readSongFile.ts";
 import { readTable } from "../files/tables/readTable.ts";
@@ -14,6 +15,7 @@ export const TASKS = {
   probeMedia,
   packDesign,
   packSongs,
+  readClipDetails,
   readDesignFile,
   readSongFile,
   readTable,

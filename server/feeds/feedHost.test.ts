@@ -50,6 +50,9 @@ let store: FeedStore;
 let file: OneFile;
 let host: FeedHost;
 let nowMs: number;
+/** Rows of what runs. */
+const running: string[][] = [];
+const NOTHING_RUNS = () => ({ columns: ["when"], rows: [] });
 
 async function openHost(): Promise<FeedHost> {
   return FeedHost.open({
@@ -59,6 +62,7 @@ async function openHost(): Promise<FeedHost> {
     folder: file as unknown as WatchedFolder,
     hosts: [],
     now: () => nowMs,
+    running: () => ({ columns: ["when"], rows: running }),
   });
 }
 const view = (): FeedView => {
@@ -240,7 +244,14 @@ test("a picture that is saved all the time is taken in at most once in two secon
   const quick = new OneFile();
   quick.save("picture 0");
   const taking = await FeedHost.open({
-    ...{ store, thread: INLINE_ASIDE, pictures, hosts: [], now: () => performance.now() },
+    ...{
+      store,
+      thread: INLINE_ASIDE,
+      pictures,
+      hosts: [],
+      now: () => performance.now(),
+      running: NOTHING_RUNS,
+    },
     folder: quick as unknown as WatchedFolder,
   });
   const source = { kind: "watched", path: "lanterns.csv" } as const;
@@ -273,7 +284,13 @@ test("an address is asked again and again, for what is newer alone; one that goe
   await new Promise<void>((resolve) => server.listen(0, "127.0.0.1", resolve));
   const { port } = server.address() as AddressInfo;
   const asking = await FeedHost.open({
-    ...{ store, thread: INLINE_ASIDE, folder: undefined, now: () => performance.now() },
+    ...{
+      store,
+      thread: INLINE_ASIDE,
+      folder: undefined,
+      now: () => performance.now(),
+      running: NOTHING_RUNS,
+    },
     pictures: NO_PICTURES,
     hosts: [`127.0.0.1:${port}`],
   });

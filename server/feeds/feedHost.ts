@@ -35,6 +35,8 @@ export interface FeedHostParts extends ReadFeedParts {
   /** Hosts whose addresses may be asked. */
   readonly hosts: readonly string[];
   readonly now: () => number;
+  /** What is on now and what comes next, as a table whose first column names its rows. */
+  readonly running: () => Table;
 }
 
 /** What a table that is edited here begins with. */
@@ -163,6 +165,7 @@ export class FeedHost {
       const made = newFeed(id, 1, doc, good);
       this.#feeds.set(id, made);
       this.#start(made);
+      if (source.kind === "running") this.#takeRunning(made);
     } else {
       const isElsewhere = !isDeepStrictEqual(feed.doc.source, source);
       const heldTo = heldToAfter(feed.doc, doc);
@@ -257,6 +260,17 @@ export class FeedHost {
     }
   }
 
+  /** Something else is on now, or comes next: pages follow. */
+  followRunning(): void {
+    for (const feed of this.#feeds.values()) if (feed.doc.source.kind === "running") this.#takeRunning(feed);
+  }
+
+  #takeRunning(feed: RunningFeed): void {
+    const table = this.#parts.running();
+    const words = table.columns.map((column) => [column, "words"] as const);
+    this.#setGood(feed, table, Object.fromEntries(words), false);
+  }
+
   async close(): Promise<void> {
     this.#isClosed = true;
     clearInterval(this.#ageTimer);
@@ -286,6 +300,9 @@ export class FeedHost {
         return;
       case "table":
         // Nothing is read: hands change it.
+        return;
+      case "running":
+        // What runs is told once it is known: until then the last stands.
         return;
     }
   }

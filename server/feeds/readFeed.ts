@@ -80,6 +80,7 @@ function fileNameOf({ name, source }: FeedDoc): string {
       return source.fileName || name;
     case "address":
     case "table":
+    case "running":
       return name;
   }
 }

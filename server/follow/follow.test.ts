@@ -1,5 +1,8 @@
 import { createSocket, type Socket } from "node:dgram";
+import { createServer } from "node:http";
+import type { AddressInfo } from "node:net";
 import { afterEach, describe, expect, test } from "vitest";
+import { stepsOf } from "../../core/rundown/steps.ts";
 import { pageAt } from "../../core/show/slot.ts";
 import { COMING_MS } from "../../core/tally/settle.ts";
 import { writeUmd5 } from "../../core/tally/umd5.ts";
@@ -17,7 +20,10 @@ afterEach(async () => {
 });
 
 /** The demo with doors for devices, and a device that messages go to. */
-async function open(file = ":memory:"): Promise<{ show: OpenShow; device: Socket; received: string[] }> {
+async function open(
+  file = ":memory:",
+  feedHosts: readonly string[] = [],
+): Promise<{ show: OpenShow; device: Socket; received: string[] }> {
   const received: string[] = [];
   const device = createSocket("udp4");
   device.on("message", (bytes) => {
@@ -28,6 +34,7 @@ async function open(file = ":memory:"): Promise<{ show: OpenShow; device: Socket
   await new Promise<void>((resolve) => device.bind(0, "127.0.0.1", resolve));
   const oscTo = [{ host: "127.0.0.1", port: device.address().port }];
   const show = await openShow(file, {
+    feedHosts,
     devices: { host: "127.0.0.1", tallyPort: 0, oscPort: 0, allowed: [], oscTo },
   });
   opened.push(device, show);
@@ -157,6 +164,15 @@ describe("devices and triggers, from the packet to the air", () => {
   test("a clip on program goes on though its file is removed; off program it is gone", async () => {
     const place = await open();
     const { services } = place.show;
+    const source = services.follow.sources.find(({ id }) => id === "clips");
+    if (!source) throw new Error("The demo has no clips");
+    const { revision, ...plain } = source;
+    const picture = { kind: "media", mediaId: "demo-harbour-night" } as const;
+    await services.follow.edit({
+      kind: "saveSource",
+      source: { ...plain, picture },
+      baseRevision: revision,
+    });
     const told: string[] = [];
     services.follow.onChange((what) => told.push(what));
     expect(Object.keys(services.follow.media)).toEqual(["clips"]);
@@ -191,5 +207,74 @@ describe("devices and triggers, from the packet to the air", () => {
     expect(on(place.show, "titles")).not.toBeNull();
     await host.submit({ kind: "setSources", id: "nothing-by-hand", bus: "program", sourceIds: [] }, DESK);
     await expect.poll(() => on(place.show, "titles")).toBeNull();
+  });
+});
+
+describe("what others are told, and what they ask for", () => {
+  test("every take and out, by the venue's templates, by OSC and by HTTP; a host that was not named is not called", async () => {
+    const calls: { readonly url: string; readonly body: unknown }[] = [];
+    const lights = createServer((request, response) => {
+      let body = "";
+      request.on("data", (data) => {
+        body += String(data);
+      });
+      request.on("end", () => {
+        calls.push({ url: request.url ?? "", body: JSON.parse(body) });
+        response.end("ok");
+      });
+    });
+    await new Promise<void>((resolve) => lights.listen(0, "127.0.0.1", resolve));
+    opened.push(lights);
+    const host = `127.0.0.1:${(lights.address() as AddressInfo).port}`;
+    const { show, received } = await open(":memory:", [host]);
+    const { follow, host: air, rundown } = show.services;
+    await follow.edit({
+      kind: "settings",
+      settings: {
+        ...follow.settings,
+        tellOsc: "/show/{what} {number} {title} {layer}",
+        tellHttp: `http://${host}/{what}/{layer}?title={title}`,
+      },
+    });
+    const [first] = rundown.ready();
+    const [step] = first ? stepsOf(first.content) : [];
+    if (!first || !step) throw new Error("The demo has no cues");
+    const target = { cueId: first.cueId, content: first.hash, step: step.anchor };
+    await air.submit(
+      { kind: "take", id: "take-one", target, how: "cut", builtOn: air.state.airRevision },
+      DESK,
+    );
+    await air.submit({ kind: "out", id: "out-of-one", layerId: "backdrop", how: "cut" }, DESK);
+    await expect
+      .poll(() => received)
+      .toEqual(["/show/take 1 Night harbour backdrop", "/show/out   backdrop"]);
+    await expect
+      .poll(() => calls.map(({ url }) => url).sort())
+      .toEqual(["/out/backdrop?title=", "/take/backdrop?title=Night%20harbour"]);
+    expect(calls.find(({ url }) => url.startsWith("/take"))?.body).toMatchObject({
+      number: "1",
+      title: "Night harbour",
+    });
+    const other = `http://127.0.0.1:1/{what}`;
+    await follow.edit({ kind: "settings", settings: { ...follow.settings, tellHttp: other } });
+    await air.submit(
+      { kind: "take", id: "take-two", target, how: "cut", builtOn: air.state.airRevision },
+      DESK,
+    );
+    await expect.poll(() => received.length).toBe(3);
+    expect(calls).toHaveLength(2);
+  });
+
+  test("a message that was given to the take takes; over real UDP, with what it sets off besides", async () => {
+    const place = await open();
+    const { services } = place.show;
+    await services.venue.save({ keys: { take: [" ", "/show/go"] } });
+    say(place, "osc", writeOsc("/show/go", [1]));
+    await expect.poll(() => on(place.show, "backdrop")).toBe("cue-0001");
+    expect(services.host.state.touched.backdrop?.by).toMatchObject({ kind: "remote" });
+    say(place, "osc", writeOsc("/show/go", [0]));
+    say(place, "osc", writeOsc("/player/clip", ["Paper boat", 36]));
+    await expect.poll(() => services.host.state.clip).toMatchObject({ clipId: "paper-boat", by: "player" });
+    expect(on(place.show, "corner")).toBeNull();
   });
 });

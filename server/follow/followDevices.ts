@@ -1,6 +1,8 @@
 import { createSocket } from "node:dgram";
+import { hearPlayer, type PlayerSaid, playOfPlayer } from "../../core/clips/playerSays.ts";
+import type { KeyMap } from "../../core/keys/keyMap.ts";
 import { idOf } from "../../core/show/actor.ts";
-import type { Happening } from "../../core/triggers/happening.ts";
+import type { Happening, MessageValue } from "../../core/triggers/happening.ts";
 import type { FeedHost } from "../feeds/feedHost.ts";
 import type { LiveBindings } from "../feeds/liveBindings.ts";
 import type { ShowHost } from "../host/showHost.ts";
@@ -8,8 +10,11 @@ import { Links } from "../links/links.ts";
 import { writeOsc } from "../links/osc.ts";
 import { log } from "../log/log.ts";
 import type { Rundown } from "../rundown/rundown.ts";
+import type { ClipHost } from "./clipHost.ts";
 import { performEffect } from "./effects.ts";
 import type { FollowHost } from "./followHost.ts";
+import { Remote } from "./remote.ts";
+import { TellTakes } from "./tellTakes.ts";
 import { ValueHappenings } from "./valueHappenings.ts";
 
 /** Where other devices may send, and where they are sent to: as the server was started. */
@@ -29,6 +34,8 @@ export const NO_DEVICES: DeviceOptions = { host: "127.0.0.1", allowed: [], oscTo
 export interface FollowDevicesParts {
   readonly devices: DeviceOptions;
   readonly follow: FollowHost;
+  readonly clips: ClipHost;
+  readonly keys: () => KeyMap;
   /** The air: what is done besides it is done for it alone. */
   readonly host: ShowHost;
   /** The air, and the rehearsal that goes on. */
@@ -40,13 +47,17 @@ export interface FollowDevicesParts {
   readonly onNews: (sentence: string) => void;
 }
 
-export type FollowedDevices = Pick<Links, "doors" | "flapping" | "close">;
+export interface FollowedDevices extends Pick<Links, "doors" | "flapping" | "close"> {
+  /** A message of another device, however it came. */
+  readonly hear: (address: string, args: readonly MessageValue[]) => void;
+}
 
 const MIXER = { kind: "device", id: "mixer", name: "the mixer" } as const;
+const PLAYER = { kind: "device", id: "player", name: "the player" } as const;
 
 /** Brings what other devices and feeds say to the air, and what triggers do to the devices. */
 export async function followDevices(parts: FollowDevicesParts): Promise<FollowedDevices> {
-  const { devices, follow, host, hosts, feeds, now, onNews } = parts;
+  const { devices, follow, clips, keys, host, hosts, feeds, rundown, now, onNews } = parts;
   const failed = (error: unknown) => log.error("What a device said could not be followed", error);
   const happen = (happenings: readonly Happening[]) => {
     if (happenings.length > 0) for (const each of hosts()) each.happen(happenings).catch(failed);
@@ -59,10 +70,22 @@ export async function followDevices(parts: FollowDevicesParts): Promise<Followed
       const buses = follow.onBuses(on);
       for (const each of hosts()) each.setSources(buses, isQuiet, MIXER).catch(failed);
     },
-    onMessage: (address, args) => happen([{ kind: "message", address, args }]),
+    onMessage: (address, args) => hearMessage(address, args),
     onNews,
     onChange: () => follow.linksChanged(),
   });
+  const remote = new Remote({ host, keys, now });
+  let player: PlayerSaid | null = null;
+  const hearMessage = (address: string, args: readonly MessageValue[]) => {
+    const said = hearPlayer(player, address, args, follow.settings, now());
+    if (said !== player) {
+      player = said;
+      const play = said && playOfPlayer(said, clips.ready());
+      for (const each of hosts()) each.setPlayer(play, PLAYER).catch(failed);
+    }
+    remote.hear(address, args);
+    happen([{ kind: "message", address, args }]);
+  };
   await links.open();
   const values = new ValueHappenings();
   feeds.onChange((id) => happen(values.look(id, feeds.findTable(id), follow.triggers())));
@@ -76,11 +99,14 @@ export async function followDevices(parts: FollowDevicesParts): Promise<Followed
         if (error) log.warn(`${address} could not be sent to ${to.host}:${to.port}`, error);
       });
   };
+  const takes = new TellTakes({ settings: () => follow.settings, rundown, hosts: feeds.allowedHosts, send });
   host.onEvent(({ event, actor }) => {
+    takes.hear(event);
     if (event.kind === "triggered")
       performEffect(event.act, (actor && idOf(actor)) ?? "trigger", { ...parts, send }).catch(failed);
   });
   return {
+    hear: hearMessage,
     doors: () => links.doors(),
     get flapping() {
       return links.flapping;

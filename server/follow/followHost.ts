@@ -9,6 +9,7 @@ import { MOST_SOURCES, type OnBuses } from "../../core/venue/source.ts";
 import type { FollowView, SourceMedia, SourceView } from "../../core/wire/followView.ts";
 import type { Links } from "../links/links.ts";
 import type { FollowStore } from "../store/followStore.ts";
+import type { ClipHost } from "./clipHost.ts";
 
 export interface FollowParts {
   readonly store: FollowStore;
@@ -18,6 +19,7 @@ export interface FollowParts {
   readonly isOnProgram: (sourceId: string) => boolean;
   readonly links: () => Pick<Links, "doors" | "flapping"> | undefined;
   readonly allowed: readonly string[];
+  readonly clips: () => ClipHost;
 }
 
 const OTHERWISE = "This was changed on another desk. Nothing was saved here; look at it as it is now.";
@@ -78,6 +80,7 @@ export class FollowHost {
       this.#parts.cues().find(({ cueId }) => cueId === id)?.content.title ?? "a cue that cannot be taken",
     layer: (id) => this.#parts.names.layer(id),
     plan: (id) => this.#parts.names.plan(id),
+    clip: (id) => this.#parts.clips().titleOf(id),
     feed: (id) => this.#parts.names.feed(id),
   };
 
@@ -86,6 +89,8 @@ export class FollowHost {
     const flapping = links()?.flapping ?? [];
     return {
       triggers: store.triggers,
+      clips: this.#parts.clips().views(),
+      mappings: store.mappings,
       settings: store.settings,
       doors: links()?.doors() ?? [],
       flapping: this.sources.flatMap(({ id, input }) =>
@@ -155,6 +160,19 @@ export class FollowHost {
         this.#tell("triggers");
         return undefined;
     }
+  }
+
+  clipsChanged(): void {
+    this.#tell("triggers");
+  }
+
+  /** Triggers that speak of a clip. */
+  usesOfClip(clipId: string): number {
+    return this.#parts.store.triggers.filter(
+      ({ when, act }) =>
+        (when.kind === "clip" && when.clipId === clipId) ||
+        (act.kind === "clip" && act.does.kind === "play" && act.does.clipId === clipId),
+    ).length;
   }
 
   /** Doors, flapping inputs: what desks show of them is other now. */

@@ -1,3 +1,4 @@
+import type { ReadyClip } from "../../core/clips/readyClip.ts";
 import { pictureOfFeed } from "../../core/feeds/feed.ts";
 import type { FeedView } from "../../core/feeds/feedView.ts";
 import { mediaNamedBy } from "../../core/scene/templateMedia.ts";
@@ -18,6 +19,7 @@ interface Parts {
   readonly values: ValueHost;
   readonly feeds: { readonly views: () => readonly FeedView[] };
   readonly follow: { readonly sources: readonly Source[] };
+  readonly clips: { readonly ready: () => readonly ReadyClip[] };
 }
 
 /** Where the things of the library are used in the open evening and in templates: id → uses. */
@@ -28,6 +30,7 @@ export function usesHere({
   values,
   feeds,
   follow,
+  clips,
 }: Omit<Parts, "evenings">): ReadonlyMap<string, readonly MediaUse[]> {
   const uses = new Map<string, MediaUse[]>();
   const add = (id: string, use: MediaUse) => {
@@ -55,6 +58,8 @@ export function usesHere({
   for (const { name, picture } of follow.sources)
     if (picture.kind === "media" && media.find(picture.mediaId))
       add(picture.mediaId, { kind: "source", name });
+  for (const { clip, title } of clips.ready())
+    if (media.find(clip.mediaId)) add(clip.mediaId, { kind: "clip", name: title });
   for (const design of designs.list("template")) {
     const doc = docOf(design);
     for (const hash of mediaNamedBy(doc)) {

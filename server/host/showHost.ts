@@ -1,9 +1,13 @@
 import { randomUUID } from "node:crypto";
+import type { ClipPlay } from "../../core/clips/clipPlay.ts";
+import type { ReadyClip } from "../../core/clips/readyClip.ts";
+import type { AirAction } from "../../core/keys/keyMap.ts";
 import { pageCue } from "../../core/rundown/cueDoc.ts";
 import { type Actor, actorName } from "../../core/show/actor.ts";
 import type { Act } from "../../core/show/acts.ts";
 import { type Command, type Refusal, refusalSentence } from "../../core/show/commands.ts";
 import { decide } from "../../core/show/decide.ts";
+import { decideClipEnd, decidePlayer } from "../../core/show/decideClip.ts";
 import type { DecideContext, Decision } from "../../core/show/decideContext.ts";
 import { decideSaved } from "../../core/show/decideSend.ts";
 import { decideSources } from "../../core/show/decideSources.ts";
@@ -12,6 +16,7 @@ import type { TriggerContext } from "../../core/show/decideTrigger.ts";
 import type { AirEvent, LoggedEvent } from "../../core/show/events.ts";
 import { evolve } from "../../core/show/evolve.ts";
 import { countedBy, happeningsOf, happeningsOfTime } from "../../core/show/happenings.ts";
+import { pressOfAction } from "../../core/show/pressOfAction.ts";
 import { react, reactToDue, type Written } from "../../core/show/react.ts";
 import { contentsOf, type ShowState } from "../../core/show/state.ts";
 import { timerCommands } from "../../core/show/timerCommands.ts";
@@ -36,6 +41,8 @@ export interface Triggering {
   readonly triggers: () => TriggerContext["triggers"];
   readonly names: TriggerContext["names"];
   readonly mostActsPerSecond: () => number;
+  /** The list of clips, in order. */
+  readonly clips: () => readonly ReadyClip[];
 }
 
 /** How far ahead motions begin, so that the news reaches every output before its first frame. */
@@ -142,11 +149,29 @@ export class ShowHost {
     return this.#queue.run(() => this.#carryOut(command, actor));
   }
 
+  /** A device presses what a key would. */
+  press(action: AirAction, id: string, actor: Actor): Promise<Answer> {
+    return this.#queue.run(async () => {
+      const press = pressOfAction(action, this.#state, this.#context(this.#now(), actor));
+      return press ? this.#carryOut({ ...press, id }, actor) : { refused: null, sentence: null };
+    });
+  }
+
   /** A mixer says what is on its buses. @param isQuiet nothing is to come of it */
   setSources(on: OnBuses, isQuiet: boolean, actor: Actor): Promise<void> {
     return this.#queue.run(async () => {
       const context = this.#context(this.#now(), actor);
       await this.#write(decideSources(this.#state, on, isQuiet, context.startAtMs), context, null);
+    });
+  }
+
+  /** Another player says what it plays; null: nothing. */
+  setPlayer(said: ClipPlay | null, actor: Actor): Promise<void> {
+    return this.#queue.run(async () => {
+      const atMs = this.#now();
+      await this.#lookAtClock(atMs);
+      const context = this.#context(atMs, actor);
+      await this.#write(decidePlayer(this.#state, said, atMs), context, null);
     });
   }
 
@@ -179,28 +204,34 @@ export class ShowHost {
 
   /** Looks at the clock: what is due is done, or held when it is too late. */
   tick(): Promise<void> {
-    return this.#queue.run(async () => {
-      const atMs = this.#now();
-      const sinceMs = this.#tickedAtMs;
-      const commands = timerCommands(this.#state, this.#rundown.ready(), sinceMs, atMs);
-      const counted = countedBy(this.#triggering.triggers());
-      const happenings = happeningsOfTime(
-        this.#state,
-        (hash) => this.#findPage(hash),
-        counted,
-        sinceMs,
-        atMs,
-      );
-      this.#tickedAtMs = atMs;
-      for (const command of commands) {
-        const context = this.#context(atMs, { kind: "timer" });
-        await this.#write(decideTimer(this.#state, command, context), context, null);
-      }
-      for (const due of this.#state.due)
-        if (due.kind === "trigger" && due.atMs <= atMs)
-          await this.#writeAll(reactToDue(this.#state, due, this.#triggerContext(atMs)), atMs);
-      await this.#react(happenings);
-    });
+    return this.#queue.run(() => this.#lookAtClock(this.#now()));
+  }
+
+  async #lookAtClock(atMs: number): Promise<void> {
+    const sinceMs = this.#tickedAtMs;
+    const commands = timerCommands(this.#state, this.#rundown.ready(), sinceMs, atMs);
+    const counted = countedBy(this.#triggering.triggers());
+    const happenings = happeningsOfTime(this.#state, (hash) => this.#findPage(hash), counted, sinceMs, atMs);
+    this.#tickedAtMs = atMs;
+    for (const command of commands) {
+      const context = this.#context(atMs, { kind: "timer" });
+      await this.#write(decideTimer(this.#state, command, context), context, null);
+    }
+    for (const due of this.#state.due)
+      if (due.kind === "trigger" && due.atMs <= atMs)
+        await this.#writeAll(reactToDue(this.#state, due, this.#triggerContext(atMs)), atMs);
+    await this.#react(happenings);
+    await this.#endClip(atMs);
+  }
+
+  /** A clip that has come to its end is over, or the next goes on from there: with the places that it has come to already. */
+  async #endClip(atMs: number): Promise<void> {
+    const context = this.#context(atMs, { kind: "timer" });
+    const before = this.#state.clip;
+    await this.#write(decideClipEnd(this.#state, context.clips, atMs), context, null);
+    const { clip } = this.#state;
+    if (clip && clip.begunAtMs !== before?.begunAtMs && !clip.isOver)
+      await this.#react([{ kind: "clipTime", play: clip, sinceMs: clip.atMs - 1, untilMs: atMs }]);
   }
 
   async #react(happenings: readonly Happening[]): Promise<void> {
@@ -232,6 +263,9 @@ export class ShowHost {
   async #carryOut(command: Command, actor: Actor): Promise<Answer> {
     const atMs = this.#now();
     this.#lastCommandMs = atMs;
+    // A clip has come to all places in it before a hand pauses or changes it.
+    if (command.kind === "clip") await this.#lookAtClock(atMs);
+    if (command.kind === "pad") await this.#react([{ kind: "pad", key: command.key }]);
     const context = this.#context(atMs, actor);
     return this.#write(decide(this.#state, command, context), context, command.id);
   }
@@ -247,6 +281,7 @@ export class ShowHost {
       atMs,
       startAtMs: atMs + LEAD_MS,
       cues: this.#rundown.ready(),
+      clips: this.#triggering.clips(),
       findPlan: (planId) => this.#screens.plans.find(({ id }) => id === planId),
       outputIds: outputs.map(({ id }) => id),
       compileStageNote: (text) => {

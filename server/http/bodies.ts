@@ -14,6 +14,8 @@ export const BODY_LIMITS = {
   passcode: 2 * KB,
   /** A picture or clip, or a font, with the still of a clip before it. */
   media: 300 * MB,
+  /** A file with what is known of one clip. */
+  clipDetails: 1 * MB,
   feed: LARGEST_FEED_BYTES,
   scripture: 64 * MB,
   songs: 64 * MB,

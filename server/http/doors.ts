@@ -56,6 +56,12 @@ export class Doors {
     );
   }
 
+  /** A POST of another program, which no page sends: the secret in its address is all that it needs. */
+  postFromElsewhere(right: Extract<Right, "hook">, path: string, answer: Answer): void {
+    this.all.push({ path, right });
+    this.#app.post(path, this.#guarded(right, answer));
+  }
+
   /** @throws when the application answers anywhere that was not opened here with a right */
   check(): void {
     const { stack } = (this.#app as unknown as { router: { stack: { route?: { path: string } }[] } }).router;

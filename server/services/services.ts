@@ -15,6 +15,7 @@ import { FeedHost } from "../feeds/feedHost.ts";
 import { LiveBindings } from "../feeds/liveBindings.ts";
 import { VenueTables } from "../feeds/venueTables.ts";
 import { WatchedFolder } from "../feeds/watchedFolder.ts";
+import { ClipHost } from "../follow/clipHost.ts";
 import {
   type DeviceOptions,
   type FollowedDevices,
@@ -22,6 +23,7 @@ import {
   NO_DEVICES,
 } from "../follow/followDevices.ts";
 import { FollowHost } from "../follow/followHost.ts";
+import { nowNextOf } from "../follow/nowNextHost.ts";
 import { Health } from "../health/health.ts";
 import type { ShowClock } from "../health/showClock.ts";
 import { Stalls } from "../health/stalls.ts";
@@ -80,6 +82,8 @@ export interface Services
   readonly bindings: LiveBindings;
   /** Sources and triggers. */
   readonly follow: FollowHost;
+  readonly clips: ClipHost;
+  readonly devices: FollowedDevices;
   /** Lets go of what is old. */
   readonly compaction: Compaction;
   readonly buildId: string;
@@ -92,6 +96,8 @@ export interface Services
 
 /** Reading one feed once may take so long. */
 const READ_FEED_WITHIN_MS = 10_000;
+/** Times that move with the clock are told to the minute. */
+const RUNNING_EVERY_MS = 1_000;
 
 export interface ServiceOptions {
   /** Folder of this project. */
@@ -168,10 +174,17 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
       plan: (id) => screens.plans.find((plan) => plan.id === id)?.name ?? "a plan that is gone",
       feed: (id) => feeds.find(id)?.doc.name ?? "a feed that is gone",
     },
+    clips: () => clips,
     findMedia: (id) => media.find(id)?.info,
     isOnProgram: (id) => host.state.sources.program.includes(id),
     links: () => deviceLinks,
     allowed: devices.allowed,
+  });
+  const clips = new ClipHost({
+    store: followStore,
+    findMedia: (id) => media.find(id)?.info,
+    usedBy: (clipId) => follow.usesOfClip(clipId),
+    onChange: () => follow.clipsChanged(),
   });
   const host = await ShowHost.open(
     airLog,
@@ -183,6 +196,7 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
       triggers: () => follow.triggers(),
       names: follow.names,
       mostActsPerSecond: () => follow.settings.mostActsPerSecond,
+      clips: () => clips.ready(),
     },
     {
       kind: "showOpened",
@@ -206,6 +220,7 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
     thread: options.aside ?? thread,
     folder: options.feedFolder === undefined ? undefined : new WatchedFolder(options.feedFolder),
     hosts: options.feedHosts ?? [],
+    running: () => nowNextOf({ host, rundown, evenings, store: followStore, clips, now }),
     now,
   });
   const tables = new VenueTables({ feeds, store: feedStore, links, now });
@@ -245,7 +260,7 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
     findDocument: (hash) => contents.find(hash),
     findFile: (file) => media.findFile(file),
     listFonts: () => fonts.list(),
-    program: () => shownSources(host.state.sources, follow.sources, follow.media),
+    program: () => shownSources(host.state, follow.sources, follow.media),
     now,
     workerFile: fileURLToPath(processFile("stills/stillWorker")),
   });
@@ -287,6 +302,8 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
   deviceLinks = await followDevices({
     devices,
     follow,
+    clips,
+    keys: () => venue.settings.keys,
     host,
     hosts: () => live.hosts(),
     feeds,
@@ -302,6 +319,14 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
   venue.onChange(() => bindings.refill());
   // After what is on air is known: a cue that is the same has its very content.
   rundown.compileAll();
+  // Before it is compiled nothing would be now, and pages that say what is would be empty for a moment.
+  const followRunning = () => feeds.followRunning();
+  host.onEvent(followRunning);
+  rundown.onChange(followRunning);
+  follow.onChange(followRunning);
+  // The script's times move with the clock.
+  const runningTimer = setInterval(followRunning, RUNNING_EVERY_MS);
+  followRunning();
   sendSavedCues(rundown, () => live.hosts());
   const guesses = new Guesses(now);
   const readText = options.readText ?? readInWorker(workerFile("files/textWorker"));
@@ -318,6 +343,8 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
     comments,
     bindings,
     follow,
+    clips,
+    devices: deviceLinks,
     compaction,
     health,
     aside,
@@ -332,6 +359,7 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
     addresses: options.addresses ?? [],
     now,
     close: async () => {
+      clearInterval(runningTimer);
       deviceLinks?.close();
       live.close();
       stills.close();

@@ -21,6 +21,7 @@ import * as feeds from "./migrations/m0015_feeds.ts";
 import * as tables from "./migrations/m0016_tables.ts";
 import * as comments from "./migrations/m0017_comments.ts";
 import * as follow from "./migrations/m0018_follow.ts";
+import * as hook from "./migrations/m0019_hook.ts";
 import type { Tables } from "./schema.ts";
 
 export type Db = Kysely<Tables>;
@@ -44,6 +45,7 @@ const MIGRATIONS: Readonly<Record<string, Migration>> = {
   m0016_tables: tables,
   m0017_comments: comments,
   m0018_follow: follow,
+  m0019_hook: hook,
 };
 
 /** Name of the last migration: what an up-to-date database has. */

@@ -12,6 +12,8 @@ export type Link =
   | { readonly kind: "output"; readonly token: string; readonly outputId: string }
   /** Sees everything and can do nothing. */
   | { readonly kind: "watch"; readonly token: string }
+  /** Sends messages, as by OSC, and sees nothing. */
+  | { readonly kind: "hook"; readonly token: string }
   /** Changes some cells of one table, and nothing else. */
   | { readonly kind: "entry"; readonly token: string; readonly id: string; readonly doc: EntryLink };
 export type TableLink = Extract<Link, { kind: "entry" }>;
@@ -19,7 +21,7 @@ export type TableLink = Extract<Link, { kind: "entry" }>;
 /** 192 bits: cannot be guessed. */
 const newToken = () => randomBytes(24).toString("base64url");
 
-const SINGLE = ["desk", "here", "watch"] as const;
+const SINGLE = ["desk", "here", "watch", "hook"] as const;
 type Single = (typeof SINGLE)[number];
 
 /** Who may open what: one token for the desk, one for those who watch, one for each output, each of which can be renewed; and those to tables. */
@@ -69,7 +71,9 @@ export class LinkStore {
   }
 
   /** The old link opens nothing from now on. @returns the new one; undefined when there is no such output */
-  async renew(wanted: "desk" | "watch" | { readonly outputId: string }): Promise<string | undefined> {
+  async renew(
+    wanted: "desk" | "watch" | "hook" | { readonly outputId: string },
+  ): Promise<string | undefined> {
     const old =
       typeof wanted === "string"
         ? [...this.#links.values()].find(({ kind }) => kind === wanted)
@@ -139,6 +143,10 @@ export class LinkStore {
 
   get watchToken(): string {
     return this.#get("watch");
+  }
+
+  get hookToken(): string {
+    return this.#get("hook");
   }
 
   tokenOfOutput(outputId: string): string {

@@ -3,6 +3,7 @@ import { join } from "node:path";
 import { acceptTable } from "../../core/feeds/acceptTable.ts";
 import type { Seed } from "../../designs/seed.ts";
 import { INLINE_ASIDE } from "../aside/aside.ts";
+import { readClipDetails } from "../files/readClipDetails.ts";
 import { readScriptureFile } from "../files/readScriptureFile.ts";
 import { readTable } from "../files/tables/readTable.ts";
 import { CommentStore } from "./commentStore.ts";
@@ -75,6 +76,12 @@ export async function makeShow(
   const follow = new FollowStore(db, seed.show.id);
   for (const source of seed.sources) await follow.saveSource(source, 1);
   for (const trigger of seed.triggers) await follow.saveTrigger(trigger, 1);
+  for (const mapping of seed.mappings) await follow.saveMapping(mapping, 1);
+  for (const { clip, details } of seed.clips) {
+    const read = readClipDetails({ bytes: readFileSync(join(home, details)) });
+    if ("problem" in read) throw new Error(`The demo's ${details} was not read: ${read.problem}`);
+    await follow.saveClip({ ...clip, elements: read.elements }, 1);
+  }
   if (seed.comments) await new CommentStore(db, seed.show.id).saveSettings(seed.comments);
   await addShippedTexts(db, home);
 }

@@ -9,6 +9,7 @@ import { readUmd31, writeUmd31 } from "../../core/tally/umd31.ts";
 import { mulberry } from "../../test-support/random.ts";
 import { AT_START, act, INPUTS, isInput, type Mixer, type MixerAct, pass, tallyOf } from "./mixer.ts";
 import { pageOf } from "./page.ts";
+import { actOnPlayer, FILMS, NO_FILM, type Player, type PlayerAct, placeMs, toldByPlayer } from "./player.ts";
 
 /**
  * A mixer that needs no hardware: four cameras, a clip player, bars and black on two buses, with a page of its own. It tells tallies by
@@ -65,8 +66,12 @@ function sendTally(): void {
   else for (const report of reports) send(flags["tally-to"], writeUmd31(report, TALLIES));
 }
 
-function sendOsc(address: string, value: number): void {
-  const args = [{ type: Number.isInteger(value) ? ("integer" as const) : ("float" as const), value }];
+function sendOsc(address: string, ...values: readonly (string | number)[]): void {
+  const args = values.map((value) =>
+    typeof value === "string"
+      ? { type: "string" as const, value }
+      : { type: Number.isInteger(value) ? ("integer" as const) : ("float" as const), value },
+  );
   const { buffer, byteOffset, byteLength } = toBuffer({ address, args });
   send(flags["osc-to"], new Uint8Array(buffer, byteOffset, byteLength));
 }
@@ -76,6 +81,9 @@ const told = () =>
   JSON.stringify({
     ...mixer,
     byItself: mixer.byItself !== null,
+    film: player.film === null ? null : (FILMS[player.film]?.name ?? null),
+    filmAt: placeMs(player, now()) / 1_000,
+    filmRuns: player.isRunning,
     heard,
     lamps,
     umd: flags.umd,
@@ -97,6 +105,22 @@ function become(next: Mixer): void {
 
 function tellPages(): void {
   for (const response of watching) response.write(`data: ${told()}\n\n`);
+}
+
+let player: Player = NO_FILM;
+const tellPlayer = () => {
+  for (const message of toldByPlayer(player, now())) sendOsc(...message);
+};
+function pressPlayer(what: PlayerAct): void {
+  player = actOnPlayer(player, what, now());
+  tellPlayer();
+  tellPages();
+}
+
+/** What its page and messages may ask of the player. */
+function askedOfPlayer(kind: string, value: unknown): PlayerAct | undefined {
+  if (kind === "play" && typeof value === "string") return { kind, name: value };
+  return kind === "pause" || kind === "goOn" || kind === "stop" ? { kind } : undefined;
 }
 
 const press = (what: MixerAct) => become(act(mixer, what, now()));
@@ -123,6 +147,9 @@ function hearOsc(packet: OscPacketOutput): void {
   }
   const values = packet.args.map(({ value }) => value);
   note([packet.address, ...values].join(" "));
+  const ofPlayer = /^\/player\/(play|pause|go-on|stop)$/.exec(packet.address)?.[1];
+  const asking = ofPlayer && askedOfPlayer(ofPlayer === "go-on" ? "goOn" : ofPlayer, values[0]);
+  if (asking) pressPlayer(asking);
   const kind = /^\/mixer\/(program|preview|cut|mix|lever|by-itself)$/.exec(packet.address)?.[1];
   const asked = kind && askedFor(kind === "by-itself" ? "byItself" : kind, values[0]);
   if (asked) press(asked);
@@ -172,8 +199,10 @@ const server = createServer((request, response) => {
       try {
         const { kind, value } = JSON.parse(body) as { kind: string; value?: unknown };
         const asked = askedFor(kind, value);
+        const ofPlayer = askedOfPlayer(kind, value);
         if (asked) press(asked);
-        response.writeHead(asked ? 200 : 400).end(told());
+        if (ofPlayer) pressPlayer(ofPlayer);
+        response.writeHead(asked || ofPlayer ? 200 : 400).end(told());
       } catch {
         response.writeHead(400).end("That was not understood.\n");
       }
@@ -216,6 +245,7 @@ const timer = setInterval(() => {
   if (now() - saidAtMs < AGAIN_MS) return;
   saidAtMs = now();
   sendTally();
+  if (player.film !== null) tellPlayer();
 }, STEP_MS);
 for (const signal of ["SIGINT", "SIGTERM"] as const)
   process.on(signal, () => {

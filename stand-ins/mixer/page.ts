@@ -1,4 +1,5 @@
 import { INPUTS } from "./mixer.ts";
+import { FILMS } from "./player.ts";
 
 const STYLE = `
   * { box-sizing: border-box; }
@@ -59,6 +60,14 @@ export const pageOf = (): string => `<!doctype html>
     <label>Lever <input type="range" id="lever" min="0" max="1" step="0.01" value="0"></label>
     <button type="button" id="by-itself" aria-pressed="false">Changes by itself</button>
   </div>
+  <section class="controls" aria-label="Player">
+    <strong>Player</strong>
+    ${FILMS.map(({ name, seconds }) => `<button type="button" data-kind="play" data-value="${name}">${name}, ${seconds} s</button>`).join("")}
+    <button type="button" data-kind="pause">Pause</button>
+    <button type="button" data-kind="goOn">Go on</button>
+    <button type="button" data-kind="stop">Stop</button>
+    <span id="film"></span>
+  </section>
   <section class="inputs" aria-label="Inputs">${INPUTS.map(tile).join("")}</section>
   <section aria-label="Heard" style="margin-top: 16px">
     <p id="where"></p>

@@ -12,6 +12,10 @@ interface Told {
   readonly umd: string;
   readonly tallyTo: string;
   readonly oscTo: string;
+  readonly film: string | null;
+  /** Seconds into it. */
+  readonly filmAt: number;
+  readonly filmRuns: boolean;
 }
 
 const BARS = ["#fff", "#bfbf00", "#00bfbf", "#00bf00", "#bf00bf", "#bf0000", "#0000bf", "#000"] as const;
@@ -52,6 +56,10 @@ function drawInput(context: CanvasRenderingContext2D, input: InputNumber, atMs: 
       context.fillRect(0, (i * canvas.height) / 8, canvas.width, canvas.height / 8 + 1);
     }
     context.fillStyle = "#f4ebdd";
+    if (!state?.film) return;
+    context.font = "600 20px sans-serif";
+    context.textAlign = "center";
+    context.fillText(state.film, canvas.width / 2, canvas.height * 0.4);
     context.fillRect(((frame * 3) % (canvas.width + 60)) - 60, canvas.height * 0.45, 60, 6);
   }
 }
@@ -92,16 +100,20 @@ function show(told: Told): void {
   find("heard").replaceChildren(
     ...told.heard.map((line) => Object.assign(document.createElement("li"), { textContent: line })),
   );
+  find("film").textContent =
+    told.film === null
+      ? "holds no film"
+      : `${told.film}, ${told.filmAt.toFixed(1)} s in${told.filmRuns ? "" : ", stands"}`;
   draw();
 }
 
-const ask = (kind: string, value?: number | boolean) =>
+const ask = (kind: string, value?: number | boolean | string) =>
   void fetch("/do", { method: "POST", body: JSON.stringify({ kind, value }) });
 
 for (const button of document.querySelectorAll<HTMLButtonElement>("button[data-kind]"))
   button.addEventListener("click", () => {
     const { kind = "", value } = button.dataset;
-    ask(kind, value === undefined ? undefined : Number(value));
+    ask(kind, value === undefined || kind === "play" ? value : Number(value));
   });
 find("by-itself").addEventListener("click", () => ask("byItself", !state?.byItself));
 find<HTMLInputElement>("lever").addEventListener("input", (event) =>

@@ -17,12 +17,12 @@ type When = z.infer<typeof schema>;
 
 export const messageWhen: WhenKind<When> = {
   schema,
-  name: "an OSC message comes",
+  name: "a message comes, by OSC or HTTP",
   sets: ({ address, value }, happening) =>
     happening.kind === "message" &&
     happening.address === address &&
     (value === "" || String(happening.args[0] ?? "") === value),
   ends: () => false,
   endSays: () => null,
-  says: ({ address, value }) => `${address}${value === "" ? "" : ` ${value}`} comes by OSC`,
+  says: ({ address, value }) => `${address}${value === "" ? "" : ` ${value}`} comes`,
 };

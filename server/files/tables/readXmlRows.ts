@@ -1,21 +1,6 @@
-import { XMLParser } from "fast-xml-parser";
 import { columnNames, type Table } from "../../../core/feeds/table.ts";
-import { decodeText } from "../decodeText.ts";
+import { readXml, type XmlElement } from "../readXml.ts";
 import { TableProblem } from "./tableProblem.ts";
-
-const DEEPEST_NESTING = 60;
-const TEXT = "#text";
-const ATTRIBUTES = ":@";
-
-/** An element as the parser gives it in order: its name with what is in it, and its attributes. */
-type Node = Readonly<Record<string, unknown>>;
-
-interface Element {
-  readonly name: string;
-  readonly children: readonly Element[];
-  readonly attributes: Readonly<Record<string, string>>;
-  readonly text: string;
-}
 
 /**
  * Rows of an XML document: elements of one name; what they hold and their attributes are columns.
@@ -23,68 +8,17 @@ interface Element {
  * @throws TableProblem for what is not whole, and for a document type, which is refused for what can be done with it
  */
 export function readXmlRows(bytes: Uint8Array, path: string): Table {
-  const { text } = decodeText(bytes);
-  if (/<!DOCTYPE/i.test(text))
-    throw new TableProblem(
-      "it has a document type (<!DOCTYPE …>), which is not read, because it can be made to do harm.",
-    );
-  const root = parse(text);
+  const root = readXml(bytes);
+  if ("problem" in root) throw new TableProblem(root.problem);
   const rows = path === "" ? likeliestRows(root) : rowsAt(root, path);
   return rowsTable(rows);
 }
 
-function parse(text: string): Element {
-  let nodes: unknown;
-  try {
-    const parser = new XMLParser({
-      preserveOrder: true,
-      ignoreAttributes: false,
-      attributeNamePrefix: "",
-      parseTagValue: false,
-      parseAttributeValue: false,
-      ignoreDeclaration: true,
-      ignorePiTags: true,
-      trimValues: true,
-    });
-    // The second asks for a well-formed document.
-    nodes = parser.parse(text, true);
-  } catch (error) {
-    throw new TableProblem(`it is not whole XML (${(error as Error).message.split("\n")[0]}).`);
-  }
-  const roots = elementsOf(nodes, 0);
-  const [root] = roots;
-  if (!root || roots.length !== 1) throw new TableProblem("it is not whole XML: it has no root.");
-  return root;
-}
-
-function elementsOf(nodes: unknown, depth: number): Element[] {
-  if (!Array.isArray(nodes)) return [];
-  if (depth > DEEPEST_NESTING) throw new TableProblem(`its elements lie more than ${DEEPEST_NESTING} deep.`);
-  return nodes.flatMap((node: Node): Element[] => {
-    const name = Object.keys(node).find((key) => key !== ATTRIBUTES && key !== TEXT);
-    if (name === undefined) return [];
-    const inner = node[name];
-    return [
-      {
-        name,
-        children: elementsOf(inner, depth + 1),
-        attributes: (node[ATTRIBUTES] ?? {}) as Record<string, string>,
-        text: Array.isArray(inner)
-          ? inner
-              .map((child: Node) => child[TEXT] ?? "")
-              .join(" ")
-              .trim()
-          : "",
-      },
-    ];
-  });
-}
-
-function rowsAt(root: Element, path: string): readonly Element[] {
+function rowsAt(root: XmlElement, path: string): readonly XmlElement[] {
   const [first, ...others] = path.replace(/^\//, "").split("/");
   if (first !== root.name)
     throw new TableProblem(`its root is called “${root.name}”, and “${path}” begins with “${first ?? ""}”.`);
-  let at: readonly Element[] = [root];
+  let at: readonly XmlElement[] = [root];
   for (const name of others)
     at = at.flatMap(({ children }) => children.filter((child) => child.name === name));
   if (at.length === 0) throw new TableProblem(`there is nothing at “${path}” in it.`);
@@ -92,10 +26,10 @@ function rowsAt(root: Element, path: string): readonly Element[] {
 }
 
 /** The elements that come most often side by side under one element. */
-function likeliestRows(root: Element): readonly Element[] {
-  let best: readonly Element[] = [root];
-  const look = (element: Element) => {
-    const byName = new Map<string, Element[]>();
+function likeliestRows(root: XmlElement): readonly XmlElement[] {
+  let best: readonly XmlElement[] = [root];
+  const look = (element: XmlElement) => {
+    const byName = new Map<string, XmlElement[]>();
     for (const child of element.children) byName.set(child.name, [...(byName.get(child.name) ?? []), child]);
     for (const group of byName.values()) if (group.length > best.length && group.some(hasCells)) best = group;
     for (const child of element.children) look(child);
@@ -104,10 +38,10 @@ function likeliestRows(root: Element): readonly Element[] {
   return best;
 }
 
-const hasCells = ({ children, attributes, text }: Element): boolean =>
+const hasCells = ({ children, attributes, text }: XmlElement): boolean =>
   children.length > 0 || Object.keys(attributes).length > 0 || text !== "";
 
-function rowsTable(elements: readonly Element[]): Table {
+function rowsTable(elements: readonly XmlElement[]): Table {
   const columns = new Map<string, number>();
   const rows = elements.map(({ attributes, children, text }) => {
     const cells: string[] = [];

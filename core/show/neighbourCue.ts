@@ -1,7 +1,7 @@
-import { sameAnchor } from "../../core/rundown/anchor.ts";
-import type { ReadyCue } from "../../core/rundown/readyCue.ts";
-import { stepsOf } from "../../core/rundown/steps.ts";
-import type { Target } from "../../core/show/line.ts";
+import { sameAnchor } from "../rundown/anchor.ts";
+import type { ReadyCue } from "../rundown/readyCue.ts";
+import { stepsOf } from "../rundown/steps.ts";
+import type { Target } from "./line.ts";
 
 /** The last step of the rundown. */
 export function lastTarget(ready: readonly ReadyCue[]): Target | undefined {

@@ -1,0 +1,60 @@
+import { memo } from "react";
+import { ClipBar, ClipLeft, ClipTimecode } from "../clips/ClipClock.tsx";
+import { ClipControls } from "../clips/ClipControls.tsx";
+import { useDesk } from "../desk/deskContext.ts";
+import { formatLength } from "../ui/format.ts";
+
+const AT_END = { hold: "holds at its end", loop: "goes round and round", next: "" } as const;
+
+/** The clip that plays: what is left of it in large figures, where it is, and what is done with it. Nothing where a venue has no clips. */
+export const ClipStrip = memo(function ClipStrip() {
+  const { state, follow } = useDesk("state", "follow");
+  const { clip: play } = state;
+  const clips = follow?.clips ?? [];
+  if (clips.length === 0 && !play) return null;
+  const at = clips.findIndex(({ id }) => id === play?.clipId);
+  const next = clips[at + 1];
+  return (
+    <section
+      aria-label="Clip"
+      className="flex h-[72px] shrink-0 items-center gap-3 border-t border-edge px-4 py-1.5"
+    >
+      {play ? (
+        <ClipLeft play={play} className="w-[96px] shrink-0 text-[34px] leading-none" />
+      ) : (
+        <span className="w-[96px] shrink-0 font-mono text-[34px] leading-none text-quiet">–:––</span>
+      )}
+      <div className="min-w-0 flex-1">
+        <p className="flex items-baseline gap-2 whitespace-nowrap">
+          <strong className="min-w-0 truncate text-[15px] text-paper">
+            {play ? play.title : "No clip plays"}
+          </strong>
+          {play?.isPaused && !play.isOver && <span className="shrink-0 text-attention">paused</span>}
+          {play?.isOver && <span className="shrink-0 text-second">over</span>}
+        </p>
+        {play ? (
+          <>
+            <p className="flex items-baseline gap-2 overflow-hidden text-[14px] whitespace-nowrap text-second">
+              <ClipTimecode play={play} />
+              <span className="truncate">
+                {play.by === "player"
+                  ? "on the player"
+                  : play.atEnd === "next"
+                    ? next
+                      ? `then ${next.title}`
+                      : "the last one"
+                    : AT_END[play.atEnd]}
+              </span>
+            </p>
+            <ClipBar play={play} />
+          </>
+        ) : (
+          <p className="truncate text-[14px] text-second">
+            {clips[0] ? `first: ${clips[0].title}, ${formatLength(clips[0].lengthMs ?? 0)}` : ""}
+          </p>
+        )}
+      </div>
+      <ClipControls />
+    </section>
+  );
+});
