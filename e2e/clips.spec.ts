@@ -18,15 +18,34 @@ test("a film plays on an output with its title at its time, and the next begins 
   openOutput,
 }) => {
   await openDesk(page, show, "triggers");
-  const stream = await openOutput(show, 1, "?over=picture");
+  const [wall, stream] = [
+    await openOutput(show, 0, "?over=picture"),
+    await openOutput(show, 1, "?over=picture"),
+  ];
   await clipsToProgram(page);
   await expect(output(stream)).toHaveAttribute("data-program", "clips");
   await goTo(page, "Run");
   await expect(clipIn(page)).toContainText("No clip plays");
+  // What comes next is fetched before it begins.
+  const fetched = () =>
+    stream.evaluate(
+      () =>
+        new Set(
+          performance
+            .getEntriesByType("resource")
+            .filter((entry) => (entry as PerformanceResourceTiming).initiatorType === "video")
+            .map(({ name }) => name),
+        ).size,
+    );
+  await expect.poll(fetched).toBe(1);
   await page.keyboard.press("v");
-  // It runs there, where the clock has it.
-  const film = stream.locator("video").first();
-  await expect.poll(() => film.evaluate((video: HTMLVideoElement) => video.currentTime)).toBeGreaterThan(0.5);
+  // It runs there, where the clock has it, and is heard where sound is on.
+  const film = (screen: Page) => screen.locator("video").first();
+  await expect
+    .poll(() => film(stream).evaluate((video: HTMLVideoElement) => video.currentTime))
+    .toBeGreaterThan(0.5);
+  expect(await film(stream).evaluate((video: HTMLVideoElement) => video.muted)).toBe(true);
+  expect(await film(wall).evaluate((video: HTMLVideoElement) => video.muted)).toBe(false);
   await expect(layers(page)).toContainText("A film");
   await expect(layers(page)).not.toContainText("A film");
   await expect(clipIn(page)).toContainText("The first paper boat");

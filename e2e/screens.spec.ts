@@ -208,8 +208,25 @@ test("the multi-view shows everything and can do nothing; a device becomes a scr
   await watcher.goto(`${show.base}${link}`);
   for (const name of ["Loft wall", "Stream", "Quay ribbon", "Porch", "Singers"])
     await expect(watcher.getByRole("heading", { name: new RegExp(name) })).toBeVisible();
+  // A screen that goes into the mixer wears its tally, here and on its card in Run, and no other does.
+  await openDesk(page, show, "triggers");
+  await page.getByRole("button", { name: "New source" }).click();
+  await page.getByLabel("Its picture here is").selectOption("screen");
+  await page.getByLabel("Which", { exact: true }).selectOption({ label: "Stream" });
+  const source = page.getByRole("region", { name: "Sources" }).getByRole("listitem").last();
+  for (const bus of ["preview", "program"] as const) {
+    await source.getByTitle(new RegExp(`^Says by hand .*${bus}$`)).click();
+    await expect(watcher.getByTitle(`The mixer has this screen on ${bus}`)).toHaveCount(1);
+    await expect(
+      watcher
+        .getByRole("article")
+        .filter({ hasText: "Stream" })
+        .getByText(bus.toUpperCase(), { exact: true }),
+    ).toBeVisible();
+  }
   await watcher.keyboard.press("Space");
   await goTo(page, "Run");
+  await expect(page.getByTitle("The mixer has this screen on program")).toHaveCount(1);
   await expect(page.locator("[data-mark=air]")).toHaveCount(0);
   await page.keyboard.press("Space");
   await expect(watcher.getByText("Night harbour").first()).toBeVisible();

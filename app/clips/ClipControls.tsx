@@ -3,17 +3,15 @@ import type { ReactNode } from "react";
 import type { ClipDoes } from "../../core/clips/clipCommand.ts";
 import { keysOf, nameOfKey } from "../../core/keys/keyMap.ts";
 import { useDesk, useDeskStore } from "../desk/deskContext.ts";
+import { useClips } from "./useClips.ts";
 
 /** What can be done with the clip that plays: it pauses and goes on, the next begins, it stops. */
 export function ClipControls() {
   const store = useDeskStore();
-  const { state, follow, venue } = useDesk("state", "follow", "venue");
+  const { venue } = useDesk("venue");
   const [playKey] = keysOf(venue.keys, "clip");
   const [nextKey] = keysOf(venue.keys, "nextClip");
-  const { clip: play } = state;
-  const clips = follow?.clips ?? [];
-  const at = clips.findIndex(({ id }) => id === play?.clipId);
-  const next = play ? clips[at + 1] : clips[0];
+  const { play, next } = useClips();
   const press = (does: ClipDoes) => () => store.air.press({ kind: "clip", does });
   const isOurs = play?.by === "here" && !play.isOver;
   return (

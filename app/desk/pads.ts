@@ -1,4 +1,4 @@
-import { type PadPress, readPad, writePadLight } from "../../core/keys/padKey.ts";
+import { type PadPress, PadReader, writePadLight } from "../../core/keys/padKey.ts";
 
 /** Whether this browser uses the pads of its machine: it is asked for once, here. */
 const KEPT_UNDER = "vesko-pads";
@@ -22,6 +22,8 @@ class Pads {
   readonly #listeners = new Set<(press: PadPress) => void>();
   readonly #watchers = new Set<() => void>();
   #lit: ReadonlyMap<string, boolean> = new Map();
+  /** By the input's id: one that is found again is where it was. */
+  readonly #readers = new Map<string, PadReader>();
   #channel: BroadcastChannel | undefined;
   /** Of several windows with pads the one that had the focus last hears them: one press is one press. */
   #isOurs = true;
@@ -73,11 +75,14 @@ class Pads {
 
   #open(): void {
     const inputs = [...(this.#access?.inputs.values() ?? [])];
-    for (const input of inputs)
+    for (const input of inputs) {
+      const reader = this.#readers.get(input.id) ?? new PadReader();
+      this.#readers.set(input.id, reader);
       input.onmidimessage = ({ data }) => {
-        const press = data ? readPad(data) : undefined;
+        const press = data ? reader.read(data) : undefined;
         if (press && this.#isOurs) for (const listener of this.#listeners) listener(press);
       };
+    }
     this.#become({ kind: "on", names: inputs.map(({ name }) => name ?? "a pad") });
     // One that was plugged in again knows of no lights.
     const lights = this.#lit;

@@ -1,4 +1,5 @@
 import type { PinnedDocument } from "../../core/rundown/pinnedDocument.ts";
+import type { MediaInfo } from "../../core/scene/media.ts";
 import { evolve } from "../../core/show/evolve.ts";
 import type { Target } from "../../core/show/line.ts";
 import type { ShowState } from "../../core/show/state.ts";
@@ -17,6 +18,8 @@ export class ShowCopy {
   plans: readonly ScreenPlan[] = [];
   outputId: string | null = null;
   preloaded: readonly Target[] = [];
+  /** What the player begins next. */
+  clipAhead: MediaInfo | null = null;
   /** Values that change often. */
   values: LiveValues = NO_VALUES;
   /** What of them filled pages lately. */
@@ -97,6 +100,7 @@ export class ShowCopy {
         return "sources";
       case "preload":
         this.preloaded = message.targets;
+        this.clipAhead = message.clip;
         return "preload";
       default:
         return "nothing";

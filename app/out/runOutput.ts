@@ -176,6 +176,7 @@ export function runOutput(
     clearTimeout(preloading);
     preloading = undefined;
     giveUpPreloading();
+    program.makeReady(copy.clipAhead);
     const { state, preloaded } = copy;
     if (!state || !drawing || !fitted) return;
     giveUpPreloading = preloadPlates({

@@ -52,7 +52,10 @@ export const ByItself = memo(function ByItself() {
           ) : coming.length === 0 ? (
             <p className="text-second">Nothing comes by itself in the next half hour</p>
           ) : (
-            <ul aria-label="Next by itself" className="flex gap-4 overflow-hidden whitespace-nowrap">
+            <ul
+              aria-label="Next by itself"
+              className="flex h-9 flex-wrap gap-x-4 overflow-hidden whitespace-nowrap"
+            >
               {coming.map((each) => (
                 <Coming key={`${each.does}/${each.name}/${each.atMs}`} {...each} />
               ))}
@@ -128,7 +131,8 @@ const isBroughtBy = ({ when, isOn }: Trigger, sourceIds: readonly string[]): boo
 function Coming({ does, name, atMs }: Upcoming) {
   const left = useReading((nowMs) => formatLength(Math.max(0, atMs - nowMs) + 999));
   return (
-    <li className="flex min-w-32 items-baseline gap-1.5">
+    // Those for which there is no room are out of sight, whole.
+    <li className="flex h-9 max-w-full items-center gap-1.5">
       <span className="truncate text-paper">{name}</span>
       <span className="shrink-0 text-second">
         {does} in <span className="font-mono text-paper tabular-nums">{left}</span>

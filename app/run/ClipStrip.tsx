@@ -1,19 +1,15 @@
 import { memo } from "react";
 import { ClipBar, ClipLeft, ClipTimecode } from "../clips/ClipClock.tsx";
 import { ClipControls } from "../clips/ClipControls.tsx";
-import { useDesk } from "../desk/deskContext.ts";
+import { useClips } from "../clips/useClips.ts";
 import { formatLength } from "../ui/format.ts";
 
 const AT_END = { hold: "holds at its end", loop: "goes round and round", next: "" } as const;
 
 /** The clip that plays: what is left of it in large figures, where it is, and what is done with it. Nothing where a venue has no clips. */
 export const ClipStrip = memo(function ClipStrip() {
-  const { state, follow } = useDesk("state", "follow");
-  const { clip: play } = state;
-  const clips = follow?.clips ?? [];
+  const { clips, play, next } = useClips();
   if (clips.length === 0 && !play) return null;
-  const at = clips.findIndex(({ id }) => id === play?.clipId);
-  const next = clips[at + 1];
   return (
     <section
       aria-label="Clip"
@@ -50,7 +46,7 @@ export const ClipStrip = memo(function ClipStrip() {
           </>
         ) : (
           <p className="truncate text-[14px] text-second">
-            {clips[0] ? `first: ${clips[0].title}, ${formatLength(clips[0].lengthMs ?? 0)}` : ""}
+            {next ? `first: ${next.title}, ${formatLength(next.lengthMs ?? 0)}` : ""}
           </p>
         )}
       </div>

@@ -5,6 +5,7 @@ import { keysOf, nameOfKey } from "../../core/keys/keyMap.ts";
 import { sharesSource, triggersOfCues } from "../../core/show/tiedToSource.ts";
 import { nameOfTrigger, sayTrigger, type Trigger } from "../../core/triggers/trigger.ts";
 import type { TriggerView } from "../../core/wire/followView.ts";
+import { useSavesInOrder } from "../api/useSavesInOrder.ts";
 import { useDesk, useDeskStore } from "../desk/deskContext.ts";
 import { useTriggerNames } from "../desk/useTriggerNames.ts";
 import { editTriggers } from "./editTriggers.ts";
@@ -103,7 +104,11 @@ export function TriggerList() {
 function Row({ trigger, isOpen, onOpen }: { trigger: TriggerView; isOpen: boolean; onOpen: () => void }) {
   const store = useDeskStore();
   const names = useTriggerNames();
-  const { revision, ...plain } = trigger;
+  const { revision, ...told } = trigger;
+  // Ticked twice at once, it is what the second tick says.
+  const [plain, save] = useSavesInOrder<Trigger>(revision, told, (doc, baseRevision) =>
+    editTriggers(store, { kind: "saveTrigger", trigger: doc, baseRevision }),
+  );
   const name = nameOfTrigger(trigger, names);
   return (
     <div className="flex items-center gap-1 p-1.5">
@@ -111,14 +116,8 @@ function Row({ trigger, isOpen, onOpen }: { trigger: TriggerView; isOpen: boolea
         <span className="sr-only">“{name}” is on</span>
         <input
           type="checkbox"
-          checked={trigger.isOn}
-          onChange={({ target }) =>
-            void editTriggers(store, {
-              kind: "saveTrigger",
-              trigger: { ...plain, isOn: target.checked },
-              baseRevision: revision,
-            })
-          }
+          checked={plain.isOn}
+          onChange={({ target }) => save({ isOn: target.checked })}
           className="size-5 accent-act"
         />
       </label>

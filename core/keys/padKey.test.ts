@@ -1,5 +1,5 @@
 import { expect, test } from "vitest";
-import { readPad, writePadLight } from "./padKey.ts";
+import { PadReader, writePadLight } from "./padKey.ts";
 
 // MIDI 1.0, Detailed Specification: status bytes, from memory.
 test.each([
@@ -13,7 +13,28 @@ test.each([
   [[0xe0, 1, 2], undefined],
   [[0x90, 200, 2], undefined],
   [[], undefined],
-])("%j", (bytes, press) => expect(readPad(bytes)).toEqual(press));
+])("%j", (bytes, press) => expect(new PadReader().read(bytes)).toEqual(press));
+
+test("a knob or a fader that is turned up is one press, and let go once it is down again", () => {
+  const reader = new PadReader();
+  const turned = [10, 63, 64, 70, 127, 127, 90, 63, 20, 0, 65].map((value) => reader.read([0xb0, 7, value]));
+  expect(turned.map((press) => press?.isDown)).toEqual([
+    false,
+    undefined,
+    true,
+    ...[undefined, undefined, undefined, undefined],
+    false,
+    undefined,
+    undefined,
+    true,
+  ]);
+});
+
+test("a key that is struck again is pressed again, though its pad never says that it was let go", () => {
+  const reader = new PadReader();
+  const struck = [1, 2, 3].map(() => reader.read([0x90, 60, 100]));
+  expect(struck).toEqual(struck.map(() => ({ key: "pad:1:60", isDown: true })));
+});
 
 test("a light goes to the key that it was learnt from", () => {
   expect(writePadLight("pad:1:60", true)).toEqual([0x90, 60, 127]);

@@ -10,11 +10,26 @@ export interface PadPress {
   readonly isDown: boolean;
 }
 
+/** Hears one pad. */
+export class PadReader {
+  /** Controllers, and whether they were high when they were heard last. */
+  readonly #controllers = new Map<string, boolean>();
+
+  /** @returns what a message says; undefined: nothing new. A fader on its way sends many, and is pressed once. */
+  read(bytes: ArrayLike<number>): PadPress | undefined {
+    const press = readPad(bytes);
+    if (!press || (bytes[0] ?? 0) >> 4 !== CONTROL) return press;
+    if (this.#controllers.get(press.key) === press.isDown) return undefined;
+    this.#controllers.set(press.key, press.isDown);
+    return press;
+  }
+}
+
 /**
  * What a message of a pad says; undefined: nothing that a key does. A note on with no velocity is a note off.
  * @see MIDI 1.0, Detailed Specification, table I (from memory): 8n note off, 9n note on, Bn control change
  */
-export function readPad(bytes: ArrayLike<number>): PadPress | undefined {
+function readPad(bytes: ArrayLike<number>): PadPress | undefined {
   const [status = 0, number = 0, value = 0] = Array.from({ length: bytes.length }, (_, i) => bytes[i]);
   if (bytes.length < 3 || number > 127) return undefined;
   const channel = (status & 0x0f) + 1;

@@ -1,8 +1,7 @@
 import { describe, expect, test } from "vitest";
-import { clipSchema } from "../clips/clip.ts";
+import { clipPlay, readyClip } from "../../test-support/clips.ts";
 import type { ClipPlay } from "../clips/clipPlay.ts";
 import type { ReadyClip } from "../clips/readyClip.ts";
-import { mediaInfoSchema } from "../scene/media.ts";
 import { nowNextTable } from "./nowNext.ts";
 import type { ProgrammeItem } from "./programme.ts";
 
@@ -10,27 +9,14 @@ import type { ProgrammeItem } from "./programme.ts";
 const EIGHT = Date.UTC(2026, 10, 25, 20);
 const MINUTE = 60_000;
 
-const ready = (id: string, atEnd: "hold" | "loop" | "next", durationMs: number, details = {}): ReadyClip => ({
-  clip: clipSchema.parse({ id, name: id, mediaId: id, atEnd }),
-  title: `Film ${id}`,
-  details,
-  media: mediaInfoSchema.parse({
-    ...{ kind: "media", name: id, type: "video", mime: "video/webm", file: "ab".repeat(32), poster: null },
-    ...{ widthPx: 1, heightPx: 1, hasAlpha: false, durationMs, hasSound: false, key: null },
-  }),
-});
 const item = (title: string, startsAtMs: number | null, lengthMs: number | null): ProgrammeItem => ({
   ...{ cueId: title, title, clip: null, startsAtMs, lengthMs },
 });
 const CLIPS = [
-  ready("a", "next", 90_000, { by: "Ines" }),
-  ready("b", "hold", 2 * MINUTE, { by: "Ida" }),
-  ready("c", "hold", MINUTE),
+  readyClip("a", "next", 90_000, { details: { by: "Ines" } }),
+  readyClip("b", "hold", 2 * MINUTE, { details: { by: "Ida" } }),
+  readyClip("c"),
 ];
-const playing = (of: ReadyClip, atMs: number): ClipPlay => ({
-  ...{ clipId: of.clip.id, title: of.title, media: of.media, lengthMs: of.media?.durationMs ?? 1 },
-  ...{ atEnd: of.clip.atEnd, by: "here", begunAtMs: atMs, atMs, fromMs: 0, isPaused: false, isOver: false },
-});
 const SCRIPT = {
   present: item("Song", EIGHT, 4 * MINUTE),
   coming: [item("Reading", EIGHT + 5 * MINUTE, null), item("Walk", null, 10 * MINUTE)],
@@ -60,7 +46,7 @@ describe("now, next and later", () => {
   });
 
   test("a clip that plays is now, what plays after it by itself is next, then the script goes on", () => {
-    const { rows } = table(playing(CLIPS[0] as ReadyClip, EIGHT), EIGHT + 30_000);
+    const { rows } = table(clipPlay(CLIPS[0] as ReadyClip, EIGHT), EIGHT + 30_000);
     expect(rows.slice(0, 4)).toEqual([
       ["now", "Film a", "20:00:00", "20:01:30", "1:30", "clip", "Ines"],
       ["next", "Film b", "20:01:30", "20:03:30", "2:00", "clip", "Ida"],
@@ -70,10 +56,10 @@ describe("now, next and later", () => {
   });
 
   test("a paused clip has no end that is known; nor has a loop; one that is over is not now", () => {
-    const paused = { ...playing(CLIPS[0] as ReadyClip, EIGHT), isPaused: true };
+    const paused = { ...clipPlay(CLIPS[0] as ReadyClip, EIGHT), isPaused: true };
     expect(table(paused).rows[0]?.slice(2, 4)).toEqual(["20:00:00", ""]);
-    expect(table({ ...playing(CLIPS[1] as ReadyClip, EIGHT), atEnd: "loop" }).rows[0]?.[3]).toBe("");
-    expect(table({ ...playing(CLIPS[1] as ReadyClip, EIGHT), isOver: true }).rows[0]?.[1]).toBe("Song");
+    expect(table({ ...clipPlay(CLIPS[1] as ReadyClip, EIGHT), atEnd: "loop" }).rows[0]?.[3]).toBe("");
+    expect(table({ ...clipPlay(CLIPS[1] as ReadyClip, EIGHT), isOver: true }).rows[0]?.[1]).toBe("Song");
   });
 
   test("before anything is begun, nothing is now", () => {

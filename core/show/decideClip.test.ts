@@ -1,12 +1,11 @@
 import { describe, expect, test } from "vitest";
+import { readyClip } from "../../test-support/clips.ts";
 import { Clocked, TRIGGER_NAMES } from "../../test-support/clocked.ts";
 import { prepareBench, readyCues, strap } from "../../test-support/contents.ts";
 import { mulberry } from "../../test-support/random.ts";
-import { clipSchema } from "../clips/clip.ts";
 import type { ClipDoes } from "../clips/clipCommand.ts";
 import { type ClipPlay, clipPositionMs } from "../clips/clipPlay.ts";
 import type { ReadyClip } from "../clips/readyClip.ts";
-import { mediaInfoSchema } from "../scene/media.ts";
 import type { Trigger } from "../triggers/trigger.ts";
 import { triggerSchema } from "../triggers/trigger.ts";
 import { decidePlayer } from "./decideClip.ts";
@@ -14,16 +13,6 @@ import { upcoming } from "./upcoming.ts";
 
 const bench = prepareBench();
 const MINUTE = 60_000;
-
-const media = (durationMs: number) =>
-  mediaInfoSchema.parse({
-    ...{ kind: "media", name: "clip.webm", type: "video", mime: "video/webm", file: "ab".repeat(32) },
-    ...{ poster: null, widthPx: 640, heightPx: 360, hasAlpha: false, durationMs, hasSound: false, key: null },
-  });
-const clip = (id: string, atEnd: "hold" | "loop" | "next", durationMs = MINUTE): ReadyClip => ({
-  clip: clipSchema.parse({ id, name: id, mediaId: id, atEnd }),
-  ...{ title: `Film ${id}`, details: {}, media: media(durationMs) },
-});
 
 /** An evening with clips and triggers. */
 function evening(clips: readonly ReadyClip[], ...triggers: object[]): Clocked {
@@ -44,7 +33,7 @@ const titleAt = (clocked: Clocked, when: object, more: object = {}) => ({
 
 describe("the player", () => {
   test("plays a clip, pauses it where it is, goes on from there, and stops", () => {
-    const clocked = evening([clip("a", "hold")]);
+    const clocked = evening([readyClip("a", "hold")]);
     expect(press(clocked, { kind: "play", clipId: "a" })).toBeNull();
     clocked.wait(20_000);
     press(clocked, { kind: "pause" });
@@ -58,7 +47,7 @@ describe("the player", () => {
   });
 
   test("at its end one holds, one begins the next without a gap, one goes round", () => {
-    const clocked = evening([clip("a", "next"), clip("b", "hold"), clip("c", "loop")]);
+    const clocked = evening([readyClip("a", "next"), readyClip("b", "hold"), readyClip("c", "loop")]);
     press(clocked, { kind: "play", clipId: "a" });
     clocked.wait(MINUTE + 30, 37);
     expect(clocked.state.clip).toMatchObject({ clipId: "b", begunAtMs: 10_000 + MINUTE, isOver: false });
@@ -73,7 +62,7 @@ describe("the player", () => {
   });
 
   test("what is done to the list does not change what plays", () => {
-    const clocked = evening([clip("a", "hold")]);
+    const clocked = evening([readyClip("a", "hold")]);
     press(clocked, { kind: "play", clipId: "a" });
     clocked.clips = [];
     clocked.wait(10_000);
@@ -81,7 +70,7 @@ describe("the player", () => {
   });
 
   test("after a restart long after its end the next does not begin by itself", () => {
-    const clocked = evening([clip("a", "next"), clip("b", "hold")]);
+    const clocked = evening([readyClip("a", "next"), readyClip("b", "hold")]);
     press(clocked, { kind: "play", clipId: "a" });
     clocked.wait(60 * MINUTE, 60 * MINUTE);
     expect(clocked.state.clip).toMatchObject({ clipId: "a", isOver: true });
@@ -90,7 +79,7 @@ describe("the player", () => {
 
 describe("titles of clips", () => {
   test("the title of each clip at +10 s for 10 s, at its very time", () => {
-    const clocked = evening([clip("a", "next"), clip("b", "hold")]);
+    const clocked = evening([readyClip("a", "next"), readyClip("b", "hold")]);
     clocked.triggers = [
       triggerSchema.parse({
         id: "titles",
@@ -110,7 +99,7 @@ describe("titles of clips", () => {
   });
 
   test("before its end; and what came with a clip leaves with it", () => {
-    const clocked = evening([clip("a", "hold")]);
+    const clocked = evening([readyClip("a", "hold")]);
     clocked.triggers = [
       triggerSchema.parse({
         id: "soon",
@@ -131,7 +120,7 @@ describe("titles of clips", () => {
   });
 
   test("what comes by itself is told before it does, with its time", () => {
-    const clocked = evening([clip("a", "next"), clip("b", "hold")]);
+    const clocked = evening([readyClip("a", "next"), readyClip("b", "hold")]);
     const title = triggerSchema.parse({ id: "titles", ...titleAt(clocked, { does: "in", ms: 10_000 }) });
     press(clocked, { kind: "play", clipId: "a" });
     const list = [
@@ -150,7 +139,7 @@ describe("titles of clips", () => {
   });
 
   test("a paused clip comes to no place; gone on, it comes to it once", () => {
-    const clocked = evening([clip("a", "hold")]);
+    const clocked = evening([readyClip("a", "hold")]);
     clocked.triggers = [triggerSchema.parse({ id: "in", ...titleAt(clocked, { does: "in", ms: 10_000 }) })];
     press(clocked, { kind: "play", clipId: "a" });
     clocked.wait(9_000);
@@ -163,7 +152,7 @@ describe("titles of clips", () => {
   });
 
   test("starts and ends are told once each; only while its source is on program", () => {
-    const clocked = evening([clip("a", "hold")]);
+    const clocked = evening([readyClip("a", "hold")]);
     clocked.triggers = [
       triggerSchema.parse({
         id: "s",
@@ -191,7 +180,7 @@ describe("titles of clips", () => {
   });
 
   test("found late, its title is held and told", () => {
-    const clocked = evening([clip("a", "hold", 60 * MINUTE)]);
+    const clocked = evening([readyClip("a", "hold", 60 * MINUTE)]);
     clocked.triggers = [triggerSchema.parse({ id: "in", ...titleAt(clocked, { does: "in", ms: 10_000 }) })];
     press(clocked, { kind: "play", clipId: "a" });
     clocked.wait(30 * MINUTE, 30 * MINUTE);
@@ -202,7 +191,7 @@ describe("titles of clips", () => {
   });
 
   test("a trigger plays a clip when a cue is taken", () => {
-    const clocked = evening([clip("a", "hold")]);
+    const clocked = evening([readyClip("a", "hold")]);
     clocked.triggers = [
       triggerSchema.parse({
         id: "film",
@@ -217,7 +206,11 @@ describe("titles of clips", () => {
 
 test("seed 1712: an evening of presses, against a count that was written apart: one title for each time a clip is 10 s in", () => {
   const random = mulberry(1712);
-  const clips = [clip("a", "next", 25_000), clip("b", "loop", 14_000), clip("c", "hold", 40_000)];
+  const clips = [
+    readyClip("a", "next", 25_000),
+    readyClip("b", "loop", 14_000),
+    readyClip("c", "hold", 40_000),
+  ];
   const clocked = evening(clips);
   clocked.isChecked = false;
   clocked.mostActsPerSecond = 50;

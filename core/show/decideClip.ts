@@ -1,3 +1,4 @@
+import { nextClip } from "../clips/clipAhead.ts";
 import type { ClipDoes } from "../clips/clipCommand.ts";
 import { type ClipPlay, clipFrom, clipPositionMs, hasEnded } from "../clips/clipPlay.ts";
 import type { ReadyClip } from "../clips/readyClip.ts";
@@ -69,12 +70,6 @@ export function decidePlayer({ clip: known }: ShowState, said: ClipPlay | null, 
 
 /** A player that tells its place is believed when it is off by more. */
 const OFF_MS = 200;
-
-/** The clip after another in the list. */
-export function nextClip(clips: readonly ReadyClip[], clipId: string): ReadyClip | undefined {
-  const at = clips.findIndex(({ clip }) => clip.id === clipId);
-  return at < 0 ? undefined : clips[at + 1];
-}
 
 /** A clip as it begins; undefined: its file is not in the library any more. */
 function playOf({ clip, title, media }: ReadyClip, atMs: number): ClipPlay | undefined {

@@ -6,6 +6,7 @@ import type { StorageStatus } from "../report/health.ts";
 import type { CueView } from "../rundown/edits.ts";
 import type { OpenEvening } from "../rundown/evening.ts";
 import type { PinnedDocument } from "../rundown/pinnedDocument.ts";
+import type { MediaInfo } from "../scene/media.ts";
 import { commandSchema, type Refusal } from "../show/commands.ts";
 import { DESK_MODES, type DeskMode } from "../show/deskMode.ts";
 import type { LoggedEvent } from "../show/events.ts";
@@ -126,8 +127,8 @@ export type ServerMessage =
   /** Values that change often: all of them to a window that comes, then what changes, joined. */
   | { readonly kind: "allValues"; readonly values: LiveValues }
   | { readonly kind: "values"; readonly changes: readonly ValueChange[] }
-  /** What may be taken soon, most likely first: paint it ahead. */
-  | { readonly kind: "preload"; readonly targets: readonly Target[] }
+  /** What may be taken soon, most likely first: paint it ahead; and what the player begins next: fetch it ahead. */
+  | { readonly kind: "preload"; readonly targets: readonly Target[]; readonly clip: MediaInfo | null }
   | {
       readonly kind: "rundown";
       /** Another for every change, and in every run of the server. */

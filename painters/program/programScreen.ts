@@ -56,7 +56,9 @@ export class ProgramScreen {
   #drawnFrame = -1;
   /** The play that is heard, by when it was begun. */
   #loud: number | null = null;
-  #stepTimer: ReturnType<typeof setInterval> | undefined;
+  /** What comes next, and its film once a box is there for it. */
+  #ahead: MediaInfo | null = null;
+  #aheadFilm: HTMLVideoElement | null = null;
 
   constructor(parts: ProgramParts) {
     this.#parts = parts;
@@ -71,8 +73,17 @@ export class ProgramScreen {
     const box: Box = { element, shown: new Map(), madeAtMs: performance.now() };
     this.#boxes.add(box);
     this.#fill(box);
+    this.#fetchAhead();
     this.#run();
     return element;
+  }
+
+  /** The clip that comes next: its film is fetched and has its first picture, so that it begins at once. */
+  makeReady(media: MediaInfo | null): void {
+    if (media?.file === this.#ahead?.file) return;
+    this.#dropAhead();
+    this.#ahead = media;
+    this.#fetchAhead();
   }
 
   show(sources: readonly ShownSource[]): void {
@@ -92,7 +103,7 @@ export class ProgramScreen {
 
   close(): void {
     if (this.#frame !== undefined) cancelAnimationFrame(this.#frame);
-    clearInterval(this.#stepTimer);
+    this.#dropAhead();
     for (const box of this.#boxes) this.#letGo(box);
   }
 
@@ -167,14 +178,13 @@ export class ProgramScreen {
       const image = Object.assign(new Image(), { src: addressOf(media.file) });
       return shownAs(image, null);
     }
-    const video = document.createElement("video");
+    const video = this.#takeAhead(media) ?? filmOf(addressOf(media.file));
     const end = new AbortController();
     // In several boxes of one window it is heard once.
     const isLoud = begun !== null && this.#parts.isHeard() && this.#loud !== begun.begunAtMs;
     if (isLoud) this.#loud = begun.begunAtMs;
     const atEnd = !play || play.atEnd === "loop" ? "loop" : "hold";
-    Object.assign(video, { muted: !isLoud, playsInline: true, loop: atEnd === "loop", preload: "auto" });
-    video.src = addressOf(media.file);
+    Object.assign(video, { muted: !isLoud, loop: atEnd === "loop" });
     loadAnewOnError(video, end.signal);
     const durationMs = media.durationMs ?? 1;
     const step = () =>
@@ -189,7 +199,9 @@ export class ProgramScreen {
       );
     step();
     const timer = setInterval(step, KEEP_IN_STEP_EVERY_MS);
-    const hasPicture = new Promise((resolve) => {
+    const hasPicture = new Promise<void>((done) => {
+      const resolve = () => done();
+      if (video.readyState >= HTMLMediaElement.HAVE_CURRENT_DATA) resolve();
       video.addEventListener("loadeddata", resolve, { once: true });
       setTimeout(resolve, PICTURE_WITHIN_MS);
     });
@@ -204,10 +216,27 @@ export class ProgramScreen {
         if (isLoud && this.#loud === begun.begunAtMs) this.#loud = null;
         clearInterval(timer);
         end.abort();
-        video.removeAttribute("src");
-        video.load();
+        unload(video);
       },
     };
+  }
+
+  #fetchAhead(): void {
+    if (this.#ahead?.type === "video" && this.#boxes.size > 0)
+      this.#aheadFilm ??= filmOf(this.#parts.addressOf(this.#ahead.file));
+  }
+
+  #takeAhead({ file }: MediaInfo): HTMLVideoElement | null {
+    if (file !== this.#ahead?.file) return null;
+    const film = this.#aheadFilm;
+    this.#aheadFilm = null;
+    // One that could not be fetched is tried anew.
+    return film?.error ? null : film;
+  }
+
+  #dropAhead(): void {
+    if (this.#aheadFilm) unload(this.#aheadFilm);
+    this.#aheadFilm = null;
   }
 
   #camera(sourceId: string): Shown {
@@ -287,6 +316,15 @@ function shownAs(element: HTMLElement, draw: Shown["draw"]): Shown {
     objectFit: "cover",
   });
   return { element, draw, discard: () => {} };
+}
+
+const filmOf = (src: string): HTMLVideoElement =>
+  Object.assign(document.createElement("video"), { muted: true, playsInline: true, preload: "auto", src });
+
+/** Lets go of what a film has fetched. */
+function unload(film: HTMLVideoElement): void {
+  film.removeAttribute("src");
+  film.load();
 }
 
 function blackBox(): HTMLElement {

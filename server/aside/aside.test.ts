@@ -1,7 +1,7 @@
 import { mkdtempSync, rmSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
-import { afterAll, beforeAll, describe, expect, test, vi } from "vitest";
+import { afterAll, afterEach, beforeAll, describe, expect, test, vi } from "vitest";
 import { createAside, INLINE_ASIDE } from "./aside.ts";
 import { createKeptThread } from "./keptThread.ts";
 
@@ -65,9 +65,15 @@ describe("work done aside", () => {
 describe("a thread that is kept", () => {
   const ask = (thread: ReturnType<typeof createKeptThread>, name: string) =>
     thread.run("checkFont", { path: "", name }) as Promise<unknown>;
+  /** A job that was asked for is given to the thread a turn later. */
+  const begun = () => new Promise((resolve) => setImmediate(resolve));
+  const DEADLINE_MS = 20_000;
+  afterEach(() => void vi.useRealTimers());
 
   test("does job after job in turn, in one thread; one that goes wrong costs that thread and no other job", async () => {
-    const thread = createKeptThread(WORKER, 300);
+    // Only the one that hangs comes to its deadline, however slow the machine.
+    vi.useFakeTimers({ toFake: ["setTimeout", "clearTimeout"] });
+    const thread = createKeptThread(WORKER, DEADLINE_MS);
     const first = await ask(thread, "which");
     expect(await Promise.all([ask(thread, "a"), ask(thread, "b"), ask(thread, "which")])).toEqual([
       "a",
@@ -81,6 +87,7 @@ describe("a thread that is kept", () => {
     ] as const) {
       const wrong = ask(thread, name);
       const after = ask(thread, "after");
+      if (name === "hang") await begun().then(() => vi.advanceTimersByTime(DEADLINE_MS));
       await expect(wrong).rejects.toThrow(why);
       expect(await after).toBe("after");
     }
@@ -90,9 +97,9 @@ describe("a thread that is kept", () => {
   });
 
   test("is closed in the midst of a job", async () => {
-    const thread = createKeptThread(WORKER, 20_000);
+    const thread = createKeptThread(WORKER, DEADLINE_MS);
     const work = ask(thread, "hang");
-    await new Promise((resolve) => setImmediate(resolve));
+    await begun();
     thread.close();
     await expect(work).rejects.toThrow(/called off/);
   });

@@ -1,9 +1,10 @@
 import { createServer } from "node:http";
 import type { AddressInfo } from "node:net";
 import { createCanvas } from "@napi-rs/canvas";
-import { afterAll, beforeAll, expect, test, vi } from "vitest";
+import { afterAll, beforeAll, expect, test } from "vitest";
 import { PICKED_FEED_ID } from "../../core/comments/comment.ts";
 import { feedDocSchema } from "../../core/feeds/feed.ts";
+import { eventually } from "../../test-support/eventually.ts";
 import { type OpenShow, openShow } from "../../test-support/openShow.ts";
 import { CommentStore } from "../store/commentStore.ts";
 import { CommentHost } from "./commentHost.ts";
@@ -32,7 +33,7 @@ const find = (words: string) => {
 };
 const picked = () =>
   show.services.feeds.findTable(PICKED_FEED_ID)?.table.rows.map(([, name, words]) => `${name}: ${words}`);
-const arrived = (words: string) => vi.waitFor(() => find(words), { timeout: 10_000 });
+const arrived = (words: string) => eventually(() => find(words));
 
 /** Somewhere on another server, where pictures of people are. */
 let asked = 0;

@@ -3,6 +3,7 @@ import type { AddressInfo } from "node:net";
 import { afterEach, beforeEach, describe, expect, test, vi } from "vitest";
 import { feedDocSchema } from "../../core/feeds/feed.ts";
 import type { FeedView } from "../../core/feeds/feedView.ts";
+import { eventually } from "../../test-support/eventually.ts";
 import { mulberry } from "../../test-support/random.ts";
 import { INLINE_ASIDE } from "../aside/aside.ts";
 import { type Db, openDatabase } from "../store/database.ts";
@@ -62,7 +63,7 @@ async function openHost(): Promise<FeedHost> {
     folder: file as unknown as WatchedFolder,
     hosts: [],
     now: () => nowMs,
-    running: () => ({ columns: ["when"], rows: running }),
+    running: () => ({ columns: ["when"], rows: [...running] }),
   });
 }
 const view = (): FeedView => {
@@ -71,15 +72,14 @@ const view = (): FeedView => {
   return only;
 };
 const cell = (row: number) => host.findTable("f")?.table.rows[row]?.[1];
-const OFTEN = { interval: 1, timeout: 20_000 };
 
 /** Saves, and waits until it was looked at. */
 async function save(text: string | undefined): Promise<void> {
   const before = file.reads;
   nowMs += 1_000;
   file.save(text);
-  await vi.waitFor(() => expect(file.reads).toBeGreaterThan(before), OFTEN);
-  await vi.waitFor(() => expect(view().checkedAtMs).toBe(nowMs), OFTEN);
+  await eventually(() => expect(file.reads).toBeGreaterThan(before));
+  await eventually(() => expect(view().checkedAtMs).toBe(nowMs));
 }
 
 beforeEach(async () => {
@@ -108,7 +108,7 @@ afterEach(async () => {
 async function goodFeed(): Promise<void> {
   file.save(GOOD);
   expect(await host.save("f", 0, DOC)).toBeUndefined();
-  await vi.waitFor(() => expect(view().version).toBe(1));
+  await eventually(() => expect(view().version).toBe(1));
 }
 
 describe("a feed", () => {
@@ -127,7 +127,7 @@ describe("a feed", () => {
     file.save(undefined);
     host = await openHost();
     expect(cell(0)).toBe("142");
-    await vi.waitFor(() => expect(view().fault?.says).toBe("the file “lanterns.csv” is gone."));
+    await eventually(() => expect(view().fault?.says).toBe("the file “lanterns.csv” is gone."));
     expect(cell(0)).toBe("142");
     await save(GOOD);
     expect(view().fault).toBeNull();
@@ -140,7 +140,7 @@ describe("a feed", () => {
     await save("street,lanterns\nRopewalk,14");
     await save(GOOD.replace("142", "143"));
     await save(GOOD.replace("142", "many"));
-    await vi.waitFor(() => expect(view().fault?.row).toBe(1));
+    await eventually(() => expect(view().fault?.row).toBe(1));
     expect(news).toEqual([
       "“Lanterns”: “lanterns” has “many” in row 1, where a number belongs. Pages keep the last good values.",
     ]);
@@ -154,7 +154,7 @@ describe("a feed", () => {
     host.onNews((sentence) => news.push(sentence));
     const breakIt = async (rubbish: string) => {
       await save(GOOD.replace("142", rubbish));
-      await vi.waitFor(() => expect(view().fault?.value).toBe(rubbish));
+      await eventually(() => expect(view().fault?.value).toBe(rubbish));
       await save(GOOD);
       expect(view().fault).toBeNull();
     };
@@ -168,23 +168,23 @@ describe("a feed", () => {
   test("a person may find that it is right as it is", async () => {
     await goodFeed();
     await save("street,lit\nRopewalk,142\n");
-    await vi.waitFor(() => expect(view().fault?.code).toBe("missingColumn"));
+    await eventually(() => expect(view().fault?.code).toBe("missingColumn"));
     expect(await host.takeAsItIs("f")).toBeUndefined();
     expect(view()).toMatchObject({ columns: ["street", "lit"], fault: null });
     // Held to what it is like from now on.
     await save("street,lit\nRopewalk,n/a\n");
-    await vi.waitFor(() => expect(view().fault?.code).toBe("wrongKind"));
+    await eventually(() => expect(view().fault?.code).toBe("wrongKind"));
   });
 
   test("what is done to a feed whose last save is broken lets none of it through; what is allowed now is asked of it anew", async () => {
     await goodFeed();
     await save(GOOD.replace("142", "many"));
-    await vi.waitFor(() => expect(view().fault?.code).toBe("wrongKind"));
+    await eventually(() => expect(view().fault?.code).toBe("wrongKind"));
     await host.save("f", 1, { ...DOC, name: "Lit", staleAfterMs: 60_000 });
     expect([cell(0), view().fault?.code]).toEqual(["142", "wrongKind"]);
     await save(GOOD);
     await host.save("f", 2, { ...DOC, rules: { lanterns: { kind: "number", from: 0, to: 100, oneOf: [] } } });
-    await vi.waitFor(() => expect(view().fault?.code).toBe("notAllowed"));
+    await eventually(() => expect(view().fault?.code).toBe("notAllowed"));
     expect(cell(0)).toBe("142");
     await host.save("f", 3, { ...DOC, rules: {} });
     expect([cell(0), view().fault]).toEqual(["142", null]);
@@ -202,7 +202,7 @@ describe("a feed", () => {
     await host.close();
     file.save("street,lanterns\nRopewalk,14");
     host = await openHost();
-    await vi.waitFor(() => expect(view().fault?.code).toBe("cutOff"));
+    await eventually(() => expect(view().fault?.code).toBe("cutOff"));
     expect(cell(0)).toBe("142");
   });
 
@@ -210,7 +210,7 @@ describe("a feed", () => {
     await goodFeed();
     await host.save("f", 1, { ...DOC, staleAfterMs: 60_000 });
     nowMs += 61_000;
-    await vi.waitFor(() => expect(view().isStale).toBe(true), { timeout: 5_000 });
+    await eventually(() => expect(view().isStale).toBe(true));
     await save(GOOD.replace("97", "98"));
     expect(view().isStale).toBe(false);
     // A clock that goes back makes nothing old.
@@ -257,12 +257,12 @@ test("a picture that is saved all the time is taken in at most once in two secon
   const source = { kind: "watched", path: "lanterns.csv" } as const;
   const doc = feedDocSchema.parse({ name: "Poster", source, format: { kind: "picture" } });
   expect(await taking.save("p", 0, doc)).toBeUndefined();
-  await vi.waitFor(() => expect(taken).toHaveLength(1), OFTEN);
+  await eventually(() => expect(taken).toHaveLength(1));
   for (let i = 1; i <= 20; i++) {
     quick.save(`picture ${i}`);
     await new Promise((resolve) => setImmediate(resolve));
   }
-  await vi.waitFor(() => expect(taken.at(-1)?.text).toBe("picture 20"), OFTEN);
+  await eventually(() => expect(taken.at(-1)?.text).toBe("picture 20"));
   expect(taken).toHaveLength(2);
   // A timer may fire a little early.
   expect((taken[1]?.atMs ?? 0) - (taken[0]?.atMs ?? 0)).toBeGreaterThan(1_950);
@@ -297,17 +297,16 @@ test("an address is asked again and again, for what is newer alone; one that goe
   const source = { kind: "address", url: `http://127.0.0.1:${port}/lit.csv`, everyMs: 100 } as const;
   expect(await asking.save("g", 0, { ...DOC, source })).toBeUndefined();
   const first = () => asking.findTable("g")?.table.rows[0]?.[1];
-  await vi.waitFor(() => expect([first(), unchanged > 1]).toEqual(["142", true]), OFTEN);
+  await eventually(() => expect([first(), unchanged > 1]).toEqual(["142", true]));
   text = GOOD.replace("142", "160");
-  await vi.waitFor(() => expect(first()).toBe("160"), OFTEN);
+  await eventually(() => expect(first()).toBe("160"));
   isDown = true;
-  await vi.waitFor(
-    () => expect(asking.views().find(({ id }) => id === "g")?.fault?.says).toMatch(/answers 503/),
-    OFTEN,
+  await eventually(() =>
+    expect(asking.views().find(({ id }) => id === "g")?.fault?.says).toMatch(/answers 503/),
   );
   expect(first()).toBe("160");
   isDown = false;
-  await vi.waitFor(() => expect(asking.views().find(({ id }) => id === "g")?.fault).toBeNull(), OFTEN);
+  await eventually(() => expect(asking.views().find(({ id }) => id === "g")?.fault).toBeNull());
   await asking.remove("g");
   const after = asked;
   await asking.close();
@@ -374,3 +373,20 @@ test("seed 1604: 1 000 broken saves, and nothing is ever given that did not stan
   expect([...seen].filter((row) => !rows.has(row))).toEqual([]);
   expect(cell(0)).toBe(String(lit));
 }, 120_000);
+
+test("what comes once it is closed is written down no more", async () => {
+  const { name, format, keyColumn } = DOC;
+  await host.save("now", 0, feedDocSchema.parse({ name, format, keyColumn, source: { kind: "running" } }));
+  await host.close();
+  const writing = vi.spyOn(store, "saveGood");
+  vi.useFakeTimers({ toFake: ["setTimeout"] });
+  try {
+    running.push(["a song"]);
+    host.followRunning();
+    await vi.runAllTimersAsync();
+    expect(writing).not.toHaveBeenCalled();
+  } finally {
+    vi.useRealTimers();
+    running.length = 0;
+  }
+});

@@ -435,7 +435,7 @@ export class FeedHost {
       return;
     }
     this.#unwritten.add(feed.id);
-    this.#writeTimer ??= setTimeout(() => void this.#write(), WRITE_EVERY_MS);
+    this.#writeSoon();
     this.#hasNewGood(feed, { table, kinds, atMs, endsWithLine: feed.endsWithLine });
   }
 
@@ -447,6 +447,10 @@ export class FeedHost {
     feed.changes = [...feed.changes, good.atMs].slice(-REMEMBERED_CHANGES);
     this.#isWell(feed);
     this.#tell(feed.id);
+  }
+
+  #writeSoon(): void {
+    if (!this.#isClosed) this.#writeTimer ??= setTimeout(() => void this.#write(), WRITE_EVERY_MS);
   }
 
   #write(): Promise<void> {
@@ -464,7 +468,7 @@ export class FeedHost {
             error,
           );
           this.#unwritten.add(id);
-          if (!this.#isClosed) this.#writeTimer ??= setTimeout(() => void this.#write(), WRITE_EVERY_MS);
+          this.#writeSoon();
         }
       }
     });

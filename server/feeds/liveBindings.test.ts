@@ -1,10 +1,11 @@
-import { afterAll, beforeAll, beforeEach, describe, expect, test, vi } from "vitest";
+import { afterAll, beforeAll, beforeEach, describe, expect, test } from "vitest";
 import { type Bindings, bindingSchema, type Picks } from "../../core/feeds/binding.ts";
 import { feedDocSchema } from "../../core/feeds/feed.ts";
 import { pageCue } from "../../core/rundown/cueDoc.ts";
 import { PAGE_ANCHOR } from "../../core/rundown/steps.ts";
 import { pageTable } from "../../core/values/liveChain.ts";
 import { DESK } from "../../test-support/contents.ts";
+import { eventually } from "../../test-support/eventually.ts";
 import { type OpenShow, openShow, TestWindow } from "../../test-support/openShow.ts";
 
 let show: OpenShow;
@@ -217,7 +218,7 @@ describe("what windows are told", () => {
     expect(news.sentence).toBe(
       "“Lit”: “lanterns” has “many” in row 1, where a number belongs. Pages keep the last good values.",
     );
-    await vi.waitFor(() => expect(desk.closedWith).toBeUndefined());
+    await eventually(() => expect(desk.closedWith).toBeUndefined());
     desk.socket.close();
   });
 });

@@ -1,3 +1,5 @@
+import { clipAhead } from "../../core/clips/clipAhead.ts";
+import type { ClipPlay } from "../../core/clips/clipPlay.ts";
 import type { ReadyCue } from "../../core/rundown/readyCue.ts";
 import type { MediaInfo } from "../../core/scene/media.ts";
 import { triggersOfCues } from "../../core/show/tiedToSource.ts";
@@ -160,6 +162,12 @@ export class FollowHost {
         this.#tell("triggers");
         return undefined;
     }
+  }
+
+  /** What the player of this show begins next, where a source of it shows that. */
+  clipAhead(play: ClipPlay | null): MediaInfo | null {
+    const isShown = this.sources.some(({ picture }) => picture.kind === "player");
+    return isShown ? clipAhead(play, this.#parts.clips().ready()) : null;
   }
 
   clipsChanged(): void {

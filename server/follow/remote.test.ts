@@ -36,6 +36,14 @@ test("a message presses what it was given to, once for each press, and not when 
   expect(pressed).toEqual(["take", "take", "take"]);
 });
 
+test("a fader on its way presses nothing until it is at its end", () => {
+  const { say, pressed } = remote();
+  for (const value of [0.01, 0.5, 0.99]) say("/go", value);
+  expect(pressed).toEqual([]);
+  say("/go", 1);
+  expect(pressed).toEqual(["take"]);
+});
+
 test("guarded ones act only when they are let go after half a second: one packet clears nothing", () => {
   const { say, pressed } = remote();
   say("/clear");

@@ -24,8 +24,8 @@ export interface RemoteParts {
 }
 
 /**
- * Messages that the venue has given to actions, as keys are: pressed with no value or one other than 0, let go with 0. Guarded
- * ones act only when they are let go after they were held, so that one packet that goes astray clears nothing.
+ * Messages that the venue has given to actions, as keys are: pressed with no value or one other than 0, let go with 0; between 0
+ * and 1, as a fader sends on its way, is neither. Guarded ones act only when they are let go after they were held, so that one packet that goes astray clears nothing.
  */
 export class Remote {
   readonly #parts: RemoteParts;
@@ -39,6 +39,7 @@ export class Remote {
     const { keys, now } = this.#parts;
     const action = findAction(keys(), address);
     if (!action) return;
+    if (typeof value === "number" && value > 0 && value < 1) return;
     const isDown = value === undefined || (value !== 0 && value !== false && value !== "0" && value !== null);
     if (!this.#isGuarded(action)) {
       if (isDown) this.#do(action);

@@ -1,6 +1,7 @@
 import { describe, expect, test, vi } from "vitest";
 import type { LoggedEvent } from "../../core/show/events.ts";
 import type { ShowState } from "../../core/show/state.ts";
+import { eventually } from "../../test-support/eventually.ts";
 import { KeptJournal } from "./journal.ts";
 
 const event = (seq: number) => ({ seq }) as LoggedEvent;
@@ -51,7 +52,7 @@ describe("the air while the disk cannot be written", () => {
     fail(Object.assign(new Error("database is locked"), { code: "SQLITE_BUSY" }));
     await journal.append([event(1)], [], state(1));
     fail();
-    await vi.waitFor(() => expect(written).toEqual([1]), { interval: 5 });
+    await eventually(() => expect(written).toEqual([1]));
     expect(journal.unwritten).toBeNull();
   });
 

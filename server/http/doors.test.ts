@@ -5,6 +5,7 @@ import { tmpdir } from "node:os";
 import { join } from "node:path";
 import express from "express";
 import { afterAll, beforeAll, describe, expect, test, vi } from "vitest";
+import { eventually } from "../../test-support/eventually.ts";
 import { createAccessReader } from "../access/access.ts";
 import { createPeerReader } from "../access/peer.ts";
 import { Incoming } from "../files/incoming.ts";
@@ -154,7 +155,7 @@ describe("bodies", () => {
     const unsaid = await ask("/file", { method: "POST", headers: FILE_TYPE, chunks: big(limit + 1) });
     expect([413, 0]).toContain(unsaid.status);
     expect(peak).toBeLessThan(limit);
-    await vi.waitFor(() => expect(readdirSync(folder)).toEqual([]));
+    await eventually(() => expect(readdirSync(folder)).toEqual([]));
     const fits = await ask("/file", { method: "POST", headers: FILE_TYPE, chunks: big(limit) });
     expect(JSON.parse(fits.body)).toEqual({ bytes: limit - 10, head: "a".repeat(10) });
     const json = await ask("/json", { method: "POST", headers: JSON_TYPE, chunks: big(3_000, 100) });
@@ -163,6 +164,6 @@ describe("bodies", () => {
 
   test("of one that breaks off nothing stays", async () => {
     await ask("/file", { method: "POST", headers: FILE_TYPE, chunks: big(200_000), breaksOff: true });
-    await vi.waitFor(() => expect(readdirSync(folder)).toEqual([]));
+    await eventually(() => expect(readdirSync(folder)).toEqual([]));
   });
 });

@@ -1,7 +1,7 @@
 import { mkdtempSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
-import { afterAll, beforeAll, describe, expect, test, vi } from "vitest";
+import { afterAll, beforeAll, describe, expect, test } from "vitest";
 import { pageCue } from "../../core/rundown/cueDoc.ts";
 import { PAGE_ANCHOR } from "../../core/rundown/steps.ts";
 import type { Command } from "../../core/show/commands.ts";
@@ -11,6 +11,7 @@ import { pageAt } from "../../core/show/slot.ts";
 import { contentsOf } from "../../core/show/state.ts";
 import { USUAL_VENUE } from "../../core/show/venueSettings.ts";
 import type { ServerMessage } from "../../core/wire/wire.ts";
+import { eventually } from "../../test-support/eventually.ts";
 import { type OpenShow, openShow, TestWindow } from "../../test-support/openShow.ts";
 
 const folder = mkdtempSync(join(tmpdir(), "vesko-live-"));
@@ -188,7 +189,7 @@ describe("the live channel", () => {
     );
     const cues = docs.map((doc, i) => ({ cueId: `passing-cue-${i}`, doc }));
     await rundown.edit("person-under-test", { kind: "addCues", cues, afterId: null }, 1);
-    await vi.waitFor(() =>
+    await eventually(() =>
       expect(rundown.ready().some(({ cueId }) => cueId === "passing-cue-239")).toBe(true),
     );
     const output = new TestWindow(show.port);

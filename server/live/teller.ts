@@ -36,7 +36,7 @@ export interface TellerParts {
   readonly values: ValueHost;
   readonly feeds: Pick<FeedHost, "views">;
   readonly bindings: Pick<LiveBindings, "before" | "problems">;
-  readonly follow: Pick<FollowHost, "sources" | "media" | "view">;
+  readonly follow: Pick<FollowHost, "sources" | "media" | "view" | "clipAhead">;
   readonly buildId: string;
   readonly now: () => number;
   readonly health: Pick<Health, "storage">;
@@ -148,6 +148,8 @@ export class Teller {
       this.#followTimer ??= setTimeout(() => {
         this.#followTimer = undefined;
         for (const connection of this.#parts.windows.desks()) send(connection, this.#followNow());
+        // The list of clips may be another.
+        this.#sendPrime();
       }, FEEDS_EVERY_MS);
   }
 
@@ -256,7 +258,8 @@ export class Teller {
             Object.values(table).flatMap(picturesNamed),
           ),
         ]);
-      send(connection, { kind: "preload", targets });
+      const { clip } = this.#parts.rehearsals().hostOf(connection).state;
+      send(connection, { kind: "preload", targets, clip: this.#parts.follow.clipAhead(clip) });
     }
   }
 }

@@ -1,6 +1,7 @@
-import { afterAll, beforeAll, describe, expect, test, vi } from "vitest";
+import { afterAll, beforeAll, describe, expect, test } from "vitest";
 import { type CueDoc, pageCue, readingCue, songCue } from "../../core/rundown/cueDoc.ts";
 import type { Edit } from "../../core/rundown/edits.ts";
+import { eventually } from "../../test-support/eventually.ts";
 import { type OpenShow, openShow } from "../../test-support/openShow.ts";
 
 let show: OpenShow;
@@ -188,7 +189,7 @@ describe("the rundown", () => {
     const answer = await host.submit({ kind: "disarm", id: "while-they-come" }, { kind: "timer" });
     expect(answer.refused).toBeNull();
     expect(views().some(({ compiled }) => "pending" in compiled)).toBe(true);
-    await vi.waitFor(() => expect(views().some(({ compiled }) => "pending" in compiled)).toBe(false), 30_000);
+    await eventually(() => expect(views().some(({ compiled }) => "pending" in compiled)).toBe(false));
     expect(rundown.ready()).toHaveLength(before + cues.length);
     expect(tellings.length).toBeGreaterThan(1);
     expect(tellings.reduce((sum, count) => sum + count)).toBeGreaterThanOrEqual(cues.length);

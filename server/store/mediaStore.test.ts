@@ -1,9 +1,10 @@
 import { mkdtempSync, readFileSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
-import { afterAll, beforeAll, describe, expect, test, vi } from "vitest";
+import { afterAll, beforeAll, describe, expect, test } from "vitest";
 import wawoff2 from "wawoff2";
 import type { ReadyCue } from "../../core/rundown/readyCue.ts";
+import { eventually } from "../../test-support/eventually.ts";
 import { type OpenShow, openShow } from "../../test-support/openShow.ts";
 import { plainPicture } from "../../test-support/plainPicture.ts";
 
@@ -73,7 +74,7 @@ describe("the library", () => {
       { color: "#0000ff", tolerance: 0.5, softness: 0.1, spill: 0 },
       2_000,
     );
-    await vi.waitFor(() => expect(cueOf("The boat school’s first boat").hash).not.toBe(before.hash));
+    await eventually(() => expect(cueOf("The boat school’s first boat").hash).not.toBe(before.hash));
     const after = cueOf("The boat school’s first boat");
     expect(after.content.media).toEqual([item?.hash]);
     expect(show.services.contents.find(hash ?? "")).toMatchObject({
@@ -99,7 +100,7 @@ describe("the library", () => {
     const regatta = show.services.designs.find("style", "regatta")?.published;
     if (!regatta) throw new Error("there is no such style");
     await show.services.wearStyle({ id: "regatta", hash: regatta.hash, style: regatta.doc });
-    await vi.waitFor(() => expect(cueOf("Lantern Evening").hash).not.toBe(before.hash));
+    await eventually(() => expect(cueOf("Lantern Evening").hash).not.toBe(before.hash));
     expect(host.state.slots.words?.at(-1)?.page?.content).toBe(before.hash);
     await show.close();
     show = await openShow(databaseFile);

@@ -3,7 +3,8 @@ import { once } from "node:events";
 import { mkdtempSync, readFileSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
-import { expect, test, vi } from "vitest";
+import { expect, test } from "vitest";
+import { eventually } from "../../test-support/eventually.ts";
 
 test("the mover rewrites the files, serves the same with conditions, and writes rubbish when it is told", async () => {
   const folder = mkdtempSync(join(tmpdir(), "vesko-mover-"));
@@ -14,22 +15,20 @@ test("the mover rewrites the files, serves the same with conditions, and writes 
   mover.stdout.on("data", (data) => {
     said += String(data);
   });
-  const patiently = { timeout: 30_000 };
   const csv = () => readFileSync(join(folder, "lanterns.csv"), "utf8");
   try {
-    await vi.waitFor(() => expect(said).toMatch(/http:\/\/127\.0\.0\.1:\d+\//), patiently);
+    await eventually(() => expect(said).toMatch(/http:\/\/127\.0\.0\.1:\d+\//));
     const base = /http:\/\/127\.0\.0\.1:\d+/.exec(said)?.[0] ?? "";
     const first = csv();
     expect(first).toMatch(/^street,lanterns,since\nRopewalk,\d+,/);
-    await vi.waitFor(() => expect(csv()).not.toBe(first), patiently);
+    await eventually(() => expect(csv()).not.toBe(first));
     const answer = await fetch(`${base}/race.json`);
     expect((await answer.json()).boats).toHaveLength(4);
     expect(answer.headers.get("etag")).toMatch(/^"\d+"$/);
     expect((await fetch(`${base}/nothing`)).status).toBe(404);
     await fetch(`${base}/rubbish?share=1`, { method: "POST" });
-    await vi.waitFor(
-      () => expect(csv()).not.toMatch(/^street,lanterns,since\n(?:[\w ]+,\d+,\d\d:\d\d\n){5}$/),
-      patiently,
+    await eventually(() =>
+      expect(csv()).not.toMatch(/^street,lanterns,since\n(?:[\w ]+,\d+,\d\d:\d\d\n){5}$/),
     );
   } finally {
     const ended = once(mover, "exit");
