@@ -18,10 +18,7 @@ test("a film plays on an output with its title at its time, and the next begins 
   openOutput,
 }) => {
   await openDesk(page, show, "triggers");
-  const [wall, stream] = [
-    await openOutput(show, 0, "?over=picture"),
-    await openOutput(show, 1, "?over=picture"),
-  ];
+  const stream = await openOutput(show, 1, "?over=picture");
   await clipsToProgram(page);
   await expect(output(stream)).toHaveAttribute("data-program", "clips");
   await goTo(page, "Run");
@@ -39,21 +36,28 @@ test("a film plays on an output with its title at its time, and the next begins 
     );
   await expect.poll(fetched).toBe(1);
   await page.keyboard.press("v");
-  // It runs there, where the clock has it, and is heard where sound is on.
-  const film = (screen: Page) => screen.locator("video").first();
-  await expect
-    .poll(() => film(stream).evaluate((video: HTMLVideoElement) => video.currentTime))
-    .toBeGreaterThan(0.5);
-  expect(await film(stream).evaluate((video: HTMLVideoElement) => video.muted)).toBe(true);
-  expect(await film(wall).evaluate((video: HTMLVideoElement) => video.muted)).toBe(false);
+  // It runs there, where the clock has it.
+  const film = stream.locator("video").first();
+  await expect.poll(() => film.evaluate((video: HTMLVideoElement) => video.currentTime)).toBeGreaterThan(0.5);
+  const isMute = () => film.evaluate((video: HTMLVideoElement) => video.muted);
+  expect(await isMute()).toBe(true);
   await expect(layers(page)).toContainText("A film");
   await expect(layers(page)).not.toContainText("A film");
   await expect(clipIn(page)).toContainText("The first paper boat");
   await expect(clipIn(page)).toContainText("over");
-  // Another is begun where the clips are; it goes round, so that it is never over. One key has it stand, and go on.
+  // Another is begun where the clips are; it goes round, so that it is never over. It is heard where sound is on now.
+  await openDesk(page, show, "screens");
+  await page.getByRole("button", { name: "2 · Stream" }).click();
+  await page.getByRole("checkbox", { name: "Clips are heard here" }).click();
   await page.goto(`${show.base}/clips`);
   await page.getByRole("button", { name: /^Play “.*arbour.*”$/ }).click();
   await expect(page.getByRole("timer", { name: "Left of the clip" })).toHaveText(/0:0[1-9]/);
+  await expect.poll(isMute).toBe(false);
+  // The window becomes a full screen: it is still heard.
+  await stream.setViewportSize({ width: 1280, height: 720 });
+  await expect.poll(() => film.evaluate((video) => video.clientWidth)).toBe(1_280);
+  await expect.poll(isMute).toBe(false);
+  // One key has it stand, and go on.
   await goTo(page, "Run");
   await expect(clipIn(page)).toContainText("goes round and round");
   await page.keyboard.press("v");

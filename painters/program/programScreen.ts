@@ -54,8 +54,8 @@ export class ProgramScreen {
   #sources: readonly ShownSource[] = [];
   #frame: number | undefined;
   #drawnFrame = -1;
-  /** The play that is heard, by when it was begun. */
-  #loud: number | null = null;
+  /** Films of the player, in the order in which they were made, with the play that they show. */
+  readonly #films = new Map<HTMLVideoElement, { readonly begunAtMs: number; isRefused: boolean }>();
   /** What comes next, and its film once a box is there for it. */
   #ahead: MediaInfo | null = null;
   #aheadFilm: HTMLVideoElement | null = null;
@@ -178,16 +178,20 @@ export class ProgramScreen {
       const image = Object.assign(new Image(), { src: addressOf(media.file) });
       return shownAs(image, null);
     }
-    const video = this.#takeAhead(media) ?? filmOf(addressOf(media.file));
+    const video = (begun && this.#takeAhead(media)) ?? filmOf(addressOf(media.file));
     const end = new AbortController();
-    // In several boxes of one window it is heard once.
-    const isLoud = begun !== null && this.#parts.isHeard() && this.#loud !== begun.begunAtMs;
-    if (isLoud) this.#loud = begun.begunAtMs;
+    if (begun) this.#films.set(video, { begunAtMs: begun.begunAtMs, isRefused: false });
     const atEnd = !play || play.atEnd === "loop" ? "loop" : "hold";
-    Object.assign(video, { muted: !isLoud, loop: atEnd === "loop" });
+    video.loop = atEnd === "loop";
     loadAnewOnError(video, end.signal);
     const durationMs = media.durationMs ?? 1;
-    const step = () =>
+    const playHere = async () => {
+      const isRefused = await playAloud(video);
+      const film = this.#films.get(video);
+      if (film && isRefused) film.isRefused = true;
+    };
+    const step = () => {
+      if (begun) this.#chooseHeard(begun.begunAtMs);
       // By the clock alone, so that every screen shows the same of it.
       keepInStep(
         video,
@@ -195,8 +199,9 @@ export class ProgramScreen {
           ? { positionMs: clipPositionMs(play, now()), isPlaying: isRunning(play, now()) }
           : { positionMs: now() % durationMs, isPlaying: true },
         { durationMs, atEnd },
-        () => void playAloud(video),
+        () => void playHere(),
       );
+    };
     step();
     const timer = setInterval(step, KEEP_IN_STEP_EVERY_MS);
     const hasPicture = new Promise<void>((done) => {
@@ -213,12 +218,19 @@ export class ProgramScreen {
         step();
       },
       discard: () => {
-        if (isLoud && this.#loud === begun.begunAtMs) this.#loud = null;
+        this.#films.delete(video);
         clearInterval(timer);
         end.abort();
         unload(video);
       },
     };
+  }
+
+  /** In several boxes of one window a play is heard once: in the first that stands there; while none does yet, in the newest. */
+  #chooseHeard(begunAtMs: number): void {
+    const films = [...this.#films].filter(([, film]) => film.begunAtMs === begunAtMs);
+    const heard = films.find(([{ isConnected }]) => isConnected) ?? films.at(-1);
+    for (const film of films) film[0].muted = film !== heard || film[1].isRefused || !this.#parts.isHeard();
   }
 
   #fetchAhead(): void {
