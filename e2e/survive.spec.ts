@@ -61,6 +61,20 @@ test("the server is killed in mid-show: outputs stay, and it comes back to the s
   await expect(page.locator("[data-mark=air]", { hasText: "Lantern Evening" })).toBeVisible();
 });
 
+test("a screen that is opened while the server begins shows the air by itself", async ({ page, show }) => {
+  const link = show.outputLink(0);
+  await show.kill();
+  const begun = show.start();
+  const answer = () =>
+    page.goto(link).then(
+      (response) => response?.status(),
+      () => "nobody is there",
+    );
+  await expect.poll(answer, { intervals: [20] }).not.toBe("nobody is there");
+  await expect(output(page)).toHaveAttribute("data-ready", "yes");
+  await begun;
+});
+
 test("takes acknowledged while the server is killed at any moment are on the disk", async ({
   page,
   show,

@@ -199,8 +199,10 @@ function demoFeedFolder(file: string): string {
   return folder;
 }
 
+/** A window that was opened too early, of a desk or on a wall, comes by itself. */
 const sayStarting: RequestListener = (_request, response) => {
-  response.writeHead(503, { "Content-Type": "text/plain; charset=utf-8", "Retry-After": "1" });
+  const again = { "Retry-After": "1", Refresh: "1" };
+  response.writeHead(503, { "Content-Type": "text/plain; charset=utf-8", ...again });
   response.end("The show is being opened. This page comes in a moment.");
 };
 
