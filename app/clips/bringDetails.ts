@@ -1,6 +1,6 @@
 import type { Clip } from "../../core/clips/clip.ts";
 import type { ClipMapping } from "../../core/clips/clipMapping.ts";
-import { type ClipView, plainClip } from "../../core/wire/followView.ts";
+import type { ClipView } from "../../core/wire/followView.ts";
 import { sendFile } from "../api/sendFile.ts";
 import type { DeskStore } from "../desk/deskStore.ts";
 import { editClips } from "./editClips.ts";
@@ -64,9 +64,8 @@ export async function bringDetails(
     const found = likeliestMapping(elements, own) ?? likeliestMapping(elements, mappings);
     if (clip.mappingId !== "" && !found)
       troubles.push(`“${file.name}” was brought, and has no element of “${own[0]?.name ?? "its mapping"}”.`);
-    const mappingId = found?.id ?? clip.mappingId;
-    const saved = { ...plainClip(clip), elements, mappingId };
-    if (await editClips(store, { kind: "saveClip", clip: saved, baseRevision: clip.revision }))
+    const mapping = found && { mappingId: found.id };
+    if (await editClips(store, { kind: "bringDetails", id: clip.id, elements, ...mapping }))
       done.push(clip.id);
   }
   if (troubles.length > 0) {

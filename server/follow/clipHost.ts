@@ -74,6 +74,14 @@ export class ClipHost {
         await store.saveClip(clip, baseRevision + 1);
         return undefined;
       }
+      case "bringDetails": {
+        const known = store.clips.find(({ id }) => id === edit.id);
+        if (!known) return "That clip is not in the list any more. Nothing was saved.";
+        const { revision, ...clip } = known;
+        const { elements, mappingId = clip.mappingId } = edit;
+        await store.saveClip({ ...clip, elements, mappingId }, revision + 1);
+        return undefined;
+      }
       case "removeClip": {
         const uses = usedBy(edit.id);
         if (uses > 0)

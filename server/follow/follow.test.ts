@@ -7,6 +7,7 @@ import { pageAt } from "../../core/show/slot.ts";
 import { COMING_MS } from "../../core/tally/settle.ts";
 import { writeUmd5 } from "../../core/tally/umd5.ts";
 import { type Trigger, triggerSchema } from "../../core/triggers/trigger.ts";
+import { plainClip } from "../../core/wire/followView.ts";
 import { type OpenShow, openShow } from "../../test-support/openShow.ts";
 import { readOsc, writeOsc } from "../links/osc.ts";
 
@@ -159,6 +160,29 @@ describe("devices and triggers, from the packet to the air", () => {
       /changed on another desk/,
     );
     expect(await follow.edit({ kind: "removeSource", id: "bars" })).toBeUndefined();
+  });
+
+  test("what a file says of a clip is kept whatever else was done to the clip meanwhile", async () => {
+    const { show } = await open();
+    const { clips } = show.services;
+    const boat = () => clips.views().find(({ id }) => id === "paper-boat");
+    const before = boat();
+    if (!before) throw new Error("The demo has no paper boat");
+    const bring = (heading: string, more: object = {}) =>
+      clips.edit({ kind: "bringDetails", id: before.id, elements: { "film/heading": heading }, ...more });
+    // Two files one after the other, as fast as they come; in between it is renamed by a desk that has heard of neither.
+    expect(await bring("One")).toBeUndefined();
+    const renamed = { ...plainClip(before), name: "Boat" };
+    expect(await clips.edit({ kind: "saveClip", clip: renamed, baseRevision: before.revision })).toMatch(
+      /changed on another desk/,
+    );
+    expect(await bring("Two")).toBeUndefined();
+    expect(boat()).toMatchObject({
+      ...{ name: before.name, title: "Two", mappingId: before.mappingId, revision: before.revision + 2 },
+    });
+    expect(await bring("Three", { mappingId: "" })).toBeUndefined();
+    expect(boat()).toMatchObject({ title: before.name, mappingId: "" });
+    expect(await clips.edit({ kind: "bringDetails", id: "gone", elements: {} })).toMatch(/not in the list/);
   });
 
   test("a clip on program goes on though its file is removed; off program it is gone", async () => {
