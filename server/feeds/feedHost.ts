@@ -9,17 +9,15 @@ import type { GoodTable } from "../../core/feeds/goodTable.ts";
 import type { FeedTable } from "../../core/feeds/resolveBinding.ts";
 import type { Table } from "../../core/feeds/table.ts";
 import { log } from "../log/log.ts";
-import { SerialQueue } from "../queue/serialQueue.ts";
 import type { FeedStore, StoredFeed } from "../store/feedStore.ts";
 import { askAddress, isAllowed, NO_MARKS } from "./askAddress.ts";
+import { GoodTableWriter } from "./goodTableWriter.ts";
 import { type HeldTo, pictureTable, type ReadFeedParts, readFeed } from "./readFeed.ts";
 import { newFeed, type RunningFeed, viewOf } from "./runningFeed.ts";
 import type { WatchedFolder } from "./watchedFolder.ts";
 
 /** What is broken for less than this was only being written. */
 const BROKEN_FOR_MS = 400;
-/** Good tables of feeds that change often are written down this often. */
-const WRITE_EVERY_MS = 500;
 const LOOK_AT_AGE_MS = 1_000;
 const TELL_CHECKED_EVERY_MS = 5_000;
 const NEWS_EVERY_MS = 60_000;
@@ -68,14 +66,16 @@ export class FeedHost {
   readonly #feeds = new Map<string, RunningFeed>();
   readonly #listeners = new Set<(id: string) => void>();
   readonly #newsListeners = new Set<(sentence: string) => void>();
-  readonly #unwritten = new Set<string>();
-  readonly #writes = new SerialQueue();
-  #writeTimer: ReturnType<typeof setTimeout> | undefined;
+  readonly #writer: GoodTableWriter;
   readonly #ageTimer: ReturnType<typeof setInterval>;
   #isClosed = false;
 
   private constructor(parts: FeedHostParts, stored: readonly StoredFeed[]) {
     this.#parts = parts;
+    this.#writer = new GoodTableWriter(parts.store, (id) => {
+      const feed = this.#feeds.get(id);
+      return feed && { name: feed.doc.name, good: feed.good };
+    });
     for (const { id, revision, doc, good } of stored) this.#feeds.set(id, newFeed(id, revision, doc, good));
     parts.folder?.onChange((path) => {
       for (const feed of this.#feeds.values())
@@ -276,8 +276,7 @@ export class FeedHost {
     clearInterval(this.#ageTimer);
     for (const feed of this.#feeds.values()) this.#stop(feed);
     await this.#parts.folder?.close();
-    clearTimeout(this.#writeTimer);
-    await this.#write();
+    await this.#writer.close();
   }
 
   #start(feed: RunningFeed): void {
@@ -434,8 +433,7 @@ export class FeedHost {
       this.#isWell(feed);
       return;
     }
-    this.#unwritten.add(feed.id);
-    this.#writeSoon();
+    this.#writer.writeSoon(feed.id);
     this.#hasNewGood(feed, { table, kinds, atMs, endsWithLine: feed.endsWithLine });
   }
 
@@ -447,31 +445,6 @@ export class FeedHost {
     feed.changes = [...feed.changes, good.atMs].slice(-REMEMBERED_CHANGES);
     this.#isWell(feed);
     this.#tell(feed.id);
-  }
-
-  #writeSoon(): void {
-    if (!this.#isClosed) this.#writeTimer ??= setTimeout(() => void this.#write(), WRITE_EVERY_MS);
-  }
-
-  #write(): Promise<void> {
-    this.#writeTimer = undefined;
-    return this.#writes.run(async () => {
-      for (const id of [...this.#unwritten]) {
-        this.#unwritten.delete(id);
-        const feed = this.#feeds.get(id);
-        if (!feed) continue;
-        try {
-          await this.#parts.store.saveGood(id, feed.good);
-        } catch (error) {
-          log.warn(
-            `The last table of the feed “${feed.doc.name}” is not written down; it is tried again`,
-            error,
-          );
-          this.#unwritten.add(id);
-          this.#writeSoon();
-        }
-      }
-    });
   }
 
   #lookAtAges(): void {
