@@ -8,7 +8,7 @@ import {
 import type { FeedView } from "../../core/feeds/feedView.ts";
 import { CheckBox } from "../ui/CheckBox.tsx";
 import { fieldClass, Labelled } from "../ui/Labelled.tsx";
-import { NumberBox } from "../ui/NumberBox.tsx";
+import { SecondsBox } from "../ui/SecondsBox.tsx";
 import type { FeedPlaces } from "./feedPlaces.ts";
 import { FORMAT_NAMES } from "./feedWords.ts";
 
@@ -133,13 +133,13 @@ export function FeedReading({
               Asked every
             </label>
             <span className="flex items-center gap-2">
-              <NumberBox
+              <SecondsBox
                 id="feed-every"
-                value={source.everyMs / 1_000}
+                ms={source.everyMs}
                 min={0.1}
                 max={3_600}
                 step={0.1}
-                onSave={(seconds) => onSave({ source: { ...source, everyMs: Math.round(seconds * 1_000) } })}
+                onSave={(ms) => onSave({ source: { ...source, everyMs: ms } })}
               />
               s
             </span>

@@ -1,5 +1,5 @@
 import type { FeedDoc } from "../../core/feeds/feed.ts";
-import { NumberBox } from "../ui/NumberBox.tsx";
+import { SecondsBox } from "../ui/SecondsBox.tsx";
 
 /** When a feed is called stale: nothing new came for so long. */
 export function StaleAfter({
@@ -11,13 +11,13 @@ export function StaleAfter({
       <label htmlFor="feed-stale" className="text-second">
         Stale when nothing new came for
       </label>
-      <NumberBox
+      <SecondsBox
         id="feed-stale"
-        value={staleAfterMs === null ? null : staleAfterMs / 1_000}
+        ms={staleAfterMs}
         min={1}
         max={86_400}
         className="w-24"
-        onSave={(seconds) => onSave({ staleAfterMs: seconds * 1_000 })}
+        onSave={(ms) => onSave({ staleAfterMs: ms })}
         onClear={() => onSave({ staleAfterMs: null })}
       />
       s

@@ -3,6 +3,7 @@ import { Popover } from "radix-ui";
 import type { Layer } from "../../core/venue/plan.ts";
 import { useDesk, useDeskStore } from "../desk/deskContext.ts";
 import { NumberBox } from "../ui/NumberBox.tsx";
+import { SecondsBox } from "../ui/SecondsBox.tsx";
 
 /** How pages come onto a layer, how dense they are, and whether they stay when others are cleared. */
 export function LayerSettings({
@@ -51,13 +52,13 @@ export function LayerSettings({
           </label>
           <p className="flex items-center justify-between gap-3">
             They arrive in, s
-            <NumberBox
+            <SecondsBox
               label={`Time pages take to arrive on ${layer.name}, s`}
-              value={layer.effectMs === null ? null : layer.effectMs / 1_000}
+              ms={layer.effectMs}
               min={0.04}
               max={8}
               step={0.05}
-              onSave={(seconds) => change({ effectMs: Math.round(seconds * 1_000) })}
+              onSave={(ms) => change({ effectMs: ms })}
               onClear={() => change({ effectMs: null })}
             />
           </p>

@@ -9,7 +9,7 @@ import { useDeskStore } from "../desk/deskContext.ts";
 import { useTriggerNames } from "../desk/useTriggerNames.ts";
 import { CheckBox } from "../ui/CheckBox.tsx";
 import { boxClass } from "../ui/Labelled.tsx";
-import { NumberBox } from "../ui/NumberBox.tsx";
+import { SecondsBox } from "../ui/SecondsBox.tsx";
 import { ActChoice } from "./ActChoice.tsx";
 import { ConditionChoices } from "./ConditionChoices.tsx";
 import { editTriggers } from "./editTriggers.ts";
@@ -54,13 +54,13 @@ export function TriggerForm({ trigger: told, onClose }: { trigger: TriggerView; 
         <ConditionChoices conditions={trigger.onlyWhile} onChange={(onlyWhile) => save({ onlyWhile })} />
       </Line>
       <Line label="After">
-        <NumberBox
+        <SecondsBox
           label="Delay, s"
-          value={trigger.delayMs / 1_000}
+          ms={trigger.delayMs}
           min={0}
           max={3_600}
           step={0.1}
-          onSave={(seconds) => save({ delayMs: Math.round(seconds * 1_000) })}
+          onSave={(ms) => save({ delayMs: ms })}
         />
         s
       </Line>
@@ -84,13 +84,13 @@ export function TriggerForm({ trigger: told, onClose }: { trigger: TriggerView; 
           </select>
           {stay.kind === "for" && (
             <>
-              <NumberBox
+              <SecondsBox
                 label="Stay, s"
-                value={stay.ms / 1_000}
+                ms={stay.ms}
                 min={0.5}
                 max={86_400}
                 step={0.5}
-                onSave={(seconds) => save({ stay: { kind: "for", ms: Math.round(seconds * 1_000) } })}
+                onSave={(ms) => save({ stay: { kind: "for", ms } })}
               />
               s
             </>

@@ -7,6 +7,7 @@ import { pads } from "../desk/pads.ts";
 import { TimeBox } from "../desk/TimeBox.tsx";
 import { boxClass } from "../ui/Labelled.tsx";
 import { NumberBox } from "../ui/NumberBox.tsx";
+import { SecondsBox } from "../ui/SecondsBox.tsx";
 import { ChooseClip, ChooseColumn, ChooseCue, ChooseFeed, ChooseSource } from "./choices.tsx";
 
 /** A key of a pad, learnt by pressing it. */
@@ -124,13 +125,13 @@ function WhenDetails({ when, onChange }: { when: When; onChange: (when: When) =>
           </select>
           {(when.does === "in" || when.does === "before") && (
             <>
-              <NumberBox
+              <SecondsBox
                 label="Seconds of the clip"
-                value={when.ms / 1_000}
+                ms={when.ms}
                 min={0}
                 max={86_400}
                 step={0.1}
-                onSave={(seconds) => onChange({ ...when, ms: Math.round(seconds * 1_000) })}
+                onSave={(ms) => onChange({ ...when, ms })}
               />
               s
             </>

@@ -1,7 +1,7 @@
 import type { CueDoc } from "../../../core/rundown/cueDoc.ts";
 import { useDesk } from "../../desk/deskContext.ts";
 import { boxClass } from "../../ui/Labelled.tsx";
-import { NumberBox } from "../../ui/NumberBox.tsx";
+import { SecondsBox } from "../../ui/SecondsBox.tsx";
 
 /** The source that a cue comes and leaves with. Nothing where the venue has no sources. */
 export function ComesWithLine({
@@ -39,13 +39,13 @@ export function ComesWithLine({
         <>
           <span className="flex items-center gap-2">
             after
-            <NumberBox
+            <SecondsBox
               label="Seconds after its source comes"
-              value={comesWith.delayMs / 1_000}
+              ms={comesWith.delayMs}
               min={0}
               max={600}
               step={0.1}
-              onSave={(seconds) => onChange({ ...comesWith, delayMs: Math.round(seconds * 1_000) })}
+              onSave={(ms) => onChange({ ...comesWith, delayMs: ms })}
             />
             s
           </span>

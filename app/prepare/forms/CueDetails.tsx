@@ -5,6 +5,7 @@ import { CheckBox } from "../../ui/CheckBox.tsx";
 import { TAG_ICONS } from "../../ui/CueTagMark.tsx";
 import { boxClass } from "../../ui/Labelled.tsx";
 import { NumberBox } from "../../ui/NumberBox.tsx";
+import { SecondsBox } from "../../ui/SecondsBox.tsx";
 
 import { ComesWithLine } from "./ComesWithLine.tsx";
 
@@ -234,14 +235,14 @@ function Seconds({
 }) {
   return (
     <>
-      <NumberBox
+      <SecondsBox
         label={`${label}, s`}
-        value={ms === null ? null : ms / 1_000}
+        ms={ms}
         min={least}
         max={most}
         step={step}
         className="w-16"
-        onSave={(seconds) => onSave(Math.round(seconds * 1_000))}
+        onSave={onSave}
         onClear={() => onSave(null)}
       />
       s

@@ -2,7 +2,7 @@ import { pickedFeeds } from "../../../core/feeds/binding.ts";
 import { type PageDoc, withPick } from "../../../core/rundown/cueDoc.ts";
 import { useDesk } from "../../desk/deskContext.ts";
 import { CheckBox } from "../../ui/CheckBox.tsx";
-import { NumberBox } from "../../ui/NumberBox.tsx";
+import { SecondsBox } from "../../ui/SecondsBox.tsx";
 import { FreezeButton } from "./bindings/FreezeButton.tsx";
 import { PickBox } from "./bindings/PickBox.tsx";
 import { editorId } from "./editorId.ts";
@@ -67,13 +67,13 @@ export function PageForm({
         <label htmlFor={stayId} className="text-second">
           Leaves by itself after
         </label>
-        <NumberBox
+        <SecondsBox
           id={stayId}
-          value={doc.stayMs === null ? null : doc.stayMs / 1_000}
+          ms={doc.stayMs}
           min={0.5}
           max={3_600}
           step={0.5}
-          onSave={(seconds) => onType({ ...doc, stayMs: Math.round(seconds * 1_000) })}
+          onSave={(ms) => onType({ ...doc, stayMs: ms })}
           onClear={() => onType({ ...doc, stayMs: null })}
           className="w-16"
         />
