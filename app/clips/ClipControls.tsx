@@ -15,7 +15,7 @@ export function ClipControls() {
   const press = (does: ClipDoes) => () => store.air.press({ kind: "clip", does });
   const isOurs = play?.by === "here" && !play.isOver;
   return (
-    <span className="flex shrink-0 gap-1.5">
+    <span className="flex shrink-0 gap-1">
       {isOurs && !play.isPaused ? (
         <Button label="Pause the clip" keyName={playKey} onPress={press({ kind: "pause" })}>
           <Pause aria-hidden="true" className="size-4.5" />
@@ -69,7 +69,7 @@ function Button({
       title={label}
       disabled={isOff}
       onClick={onPress}
-      className="flex h-13 w-10 flex-col items-center justify-center gap-1 rounded-md bg-lifted hover:bg-edge disabled:text-quiet disabled:hover:bg-lifted"
+      className="flex h-13 w-9 flex-col items-center justify-center gap-1 rounded-md bg-lifted hover:bg-edge disabled:text-quiet disabled:hover:bg-lifted"
     >
       {children}
       {keyName !== undefined && <kbd>{nameOfKey(keyName)}</kbd>}

@@ -13,12 +13,12 @@ export const ClipStrip = memo(function ClipStrip() {
   return (
     <section
       aria-label="Clip"
-      className="flex h-[72px] shrink-0 items-center gap-3 border-t border-edge px-4 py-1.5"
+      className="flex h-[72px] shrink-0 items-center gap-2 border-t border-edge px-4 py-1.5"
     >
       {play ? (
-        <ClipLeft play={play} className="w-[96px] shrink-0 text-[34px] leading-none" />
+        <ClipLeft play={play} className="min-w-[88px] shrink-0 text-[34px] leading-none" />
       ) : (
-        <span className="w-[96px] shrink-0 font-mono text-[34px] leading-none text-quiet">–:––</span>
+        <span className="min-w-[88px] shrink-0 font-mono text-[34px] leading-none text-quiet">–:––</span>
       )}
       <div className="min-w-0 flex-1">
         <p className="flex items-baseline gap-2 whitespace-nowrap">
