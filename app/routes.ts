@@ -47,6 +47,7 @@ export default [
   route("evenings-edit", "routes/eveningsEdit.ts"),
   route("evening/:id", "routes/evening.ts"),
   route("log", "routes/log.ts"),
+  route("seen", "routes/seen.ts"),
   route("passcode", "routes/passcode.ts"),
   route("screens-link", "routes/screensLink.ts"),
   route("watch/:token", "routes/watch.tsx"),

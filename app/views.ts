@@ -16,6 +16,7 @@ interface View {
 export const VIEWS = [
   { path: "run", name: "Run", tab: "first" },
   { path: "prepare", name: "Prepare", tab: "first" },
+  { path: "check", name: "Check", tab: "first", find: "Check: what is wrong before the doors open" },
   { path: "songs", name: "Songs", tab: "material" },
   { path: "texts", name: "Texts", tab: "material" },
   { path: "library", name: "Library", tab: "material", find: "Material: pictures, clips, fonts" },

@@ -8,6 +8,7 @@ import { type Binding, bindingSchema } from "../core/feeds/binding.ts";
 import { feedDocSchema } from "../core/feeds/feed.ts";
 import { type CueDoc, pageCue } from "../core/rundown/cueDoc.ts";
 import type { SeedFeed } from "../designs/seed.ts";
+import { CLOCK_AT_EDGE, letBe } from "./letBe.ts";
 
 const watched = (id: string, name: string, file: string, format: object, more: object = {}): SeedFeed => ({
   id,
@@ -141,7 +142,10 @@ export const FED_PAGES: readonly CueDoc[] = [
       picture: cell(PICKED_FEED_ID, "{picture}", { by: "pick" }),
     },
   ),
-  filled("crawl", { items: "Notices follow" }, { items: rows("demo-notices", ["text"]) }),
+  letBe(
+    filled("crawl", { items: "Notices follow" }, { items: rows("demo-notices", ["text"]) }),
+    CLOCK_AT_EDGE,
+  ),
   filled(
     "bars",
     { heading: "Votes for the boat's name" },

@@ -6,6 +6,7 @@ import {
   type SongDoc,
   songCue,
 } from "../core/rundown/cueDoc.ts";
+import { NO_ADJUSTMENT } from "../core/scene/adjustment.ts";
 import type { Output, ScreenPlan } from "../core/venue/plan.ts";
 import { NO_CREDITS } from "../core/words/credits.ts";
 import { type SongFields, songOf } from "../core/words/songFields.ts";
@@ -14,6 +15,7 @@ import type { Seed, SeedMedia } from "../designs/seed.ts";
 import { ALL_OUTFITS, FIVE_OUTPUTS, FIVE_PLAN, STARTER_LAYERS } from "../designs/starter.ts";
 import { DEMO_COMMENTS, DEMO_FEEDS, FED_PAGES, RUNNING_PAGES } from "./feeds.ts";
 import { DEMO_CLIPS, DEMO_MAPPINGS, DEMO_SOURCES, DEMO_TRIGGERS } from "./follow.ts";
+import { CLOCK_AT_EDGE, letBe } from "./letBe.ts";
 import { CARRY_THE_LAMP_DOWN, HARBOUR_KIND, NINE_BELLS, PUERTO_AMABLE } from "./songs.ts";
 
 interface More {
@@ -98,12 +100,13 @@ const IN_THE_LOFT: Readonly<Record<string, Partial<Output>>> = {
   wall: {
     name: "Loft wall",
     farthestM: 12,
-    pictureHeightM: 2.4,
+    pictureHeightM: 2.8,
     place: { xM: 10, yM: 0.5, facingDeg: 0 },
   },
+  stream: { safeArea: "ebu" },
   ribbon: { farthestM: 9, pictureHeightM: 0.6, place: { xM: 19.5, yM: 7, facingDeg: 90 } },
-  porch: { farthestM: 5, pictureHeightM: 1.2, place: { xM: 2.5, yM: 13.5, facingDeg: 180 } },
-  singers: { farthestM: 4, pictureHeightM: 0.5, place: { xM: 5.5, yM: 4.5, facingDeg: 180 } },
+  porch: { farthestM: 5, pictureHeightM: 1.66, place: { xM: 2.5, yM: 13.5, facingDeg: 180 } },
+  singers: { farthestM: 4, pictureHeightM: 0.7, place: { xM: 5.5, yM: 4.5, facingDeg: 180 } },
 };
 
 const STREETS = "Ropewalk|142\nKiln Lane|118\nUpper Slip|97\nGannet Steps|64\nTarbarrel Row|51";
@@ -141,15 +144,23 @@ export function lanternEvening(): Seed {
       strap("Odhran Vael", "harbour pilot", "Name, on a bar"),
       reading("Ps 107:23-30", { plannedMs: 120_000 }),
       strap("Brisa Quell", "lamp keeper", "Name, with a tab"),
-      song("demo-song-harbour", { plannedMs: 180_000 }),
+      song("demo-song-harbour", {
+        plannedMs: 180_000,
+        waived: [
+          { code: "missingCredit", place: "number", reason: "Its number comes with the next licence." },
+        ],
+      }),
       atSource("lectern", strap("Noor Halvard", "boat school")),
       reading("John 1:1-5", { second: { text: "rv1909", how: "beside" } }),
       atSource("singers", strap("Teodor Anselm", "leader of the quay singers")),
       song("demo-song-bells", { creditAt: "end", plannedMs: 240_000 }),
-      page("crawl", {
-        items:
-          "Last ferry 22:40\nSoup in the sail room until ten\nHang lanterns on the harbour side\nThe walk to the water begins at 20:30, from Gannet Steps",
-      }),
+      letBe(
+        page("crawl", {
+          items:
+            "Last ferry 22:40\nSoup in the sail room until ten\nHang lanterns on the harbour side\nThe walk to the water begins at 20:30, from Gannet Steps",
+        }),
+        CLOCK_AT_EDGE,
+      ),
       page("standings", { heading: "Lanterns lit, by street", rows: STREETS }),
       page("standings", { heading: "Lanterns lit, by street", rows: LATER }),
       page("bars", { heading: "Lanterns lit", rows: LATER }, { stayMs: 10_000 }),
@@ -184,11 +195,14 @@ export function lanternEvening(): Seed {
       }),
       page("note", { note: "Slower in the last verse: the ferry is late" }, { stayMs: 20_000 }),
       page("countdown", { to: "20:30", label: "The walk begins at 20:30" }),
-      page("roll", {
-        lines:
-          "Ilse Tarrow, nets\nOdhran Vael, harbour pilot\nBrisa Quell, lamps\nNoor Halvard, boat school\nTeodor Anselm, singers\nEverybody on Ropewalk\nThank you",
-        heading: "With thanks",
-      }),
+      {
+        ...page("roll", {
+          lines:
+            "Ilse Tarrow, nets\nOdhran Vael, harbour pilot\nBrisa Quell, lamps\nNoor Halvard, boat school\nTeodor Anselm, singers\nEverybody on Ropewalk\nThank you",
+          heading: "With thanks",
+        }),
+        adjust: { lines: { ...NO_ADJUSTMENT, speed: { kind: "pxPerSecond", px: 84 } } },
+      },
       page("standby", { title: "Walk to the water", subtitle: "20:30, meet at Gannet Steps" }),
       page("title", { title: "Walk to the water", subtitle: "20:30, meet at Gannet Steps" }),
       ...FED_PAGES,

@@ -172,6 +172,7 @@ export interface Calls {
   "/venue-settings": Call<Partial<VenueSettings>>;
   "/evenings-edit": Call<EveningEdit>;
   "/health/back-up": Call<Done, { done: boolean }>;
+  "/seen": Call<{ keys: readonly string[]; isSeen: boolean }>;
 }
 export type CallPath = keyof Calls;
 
@@ -208,6 +209,7 @@ export interface Asks {
   "/bin": { cues: readonly { cueId: string; atMs: number; doc: CueDoc }[] };
   "/evening/": { cues: readonly { cueId: string; doc: CueDoc }[] };
   "/log": { lines: readonly StoryLine[] };
+  "/seen": { keys: readonly string[] };
   "/feed-rows": FeedRows;
   "/table-work/": {
     changes: readonly TableChange[];

@@ -3,6 +3,7 @@ import { NavLink, useLocation } from "react-router";
 import { localNow } from "../live/clock.ts";
 import { formatLength, formatTimeOfDay } from "../ui/format.ts";
 import { MATERIAL, TABS } from "../views.ts";
+import { CheckBadge } from "./check/CheckBadge.tsx";
 import { DeskMenu } from "./DeskMenu.tsx";
 import { useDesk, useReading } from "./deskContext.ts";
 import { useLocale } from "./useLocale.ts";
@@ -41,7 +42,10 @@ export function Header({ place }: { place: string }) {
                 className={({ isActive }) => tabClass(isHere ?? isActive)}
                 {...(isHere && { "aria-current": "page" as const })}
               >
-                <Steady name={name} />
+                <span className="flex items-center gap-1.5">
+                  <Steady name={name} />
+                  {to === "/check" && <CheckBadge />}
+                </span>
               </NavLink>
             );
           })}

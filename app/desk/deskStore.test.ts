@@ -98,7 +98,7 @@ function setUp() {
     documents: Object.fromEntries(bench.documents),
     screens: [],
     venue: USUAL_VENUE,
-    evening: { id: "e", name: "Evening", day: "", startsAt: "", endsAt: "" },
+    evening: { id: "e", name: "Evening", day: "", startsAt: "", endsAt: "", copiedCues: 0 },
   });
   const connect = (channel: Channel = "air") => {
     Socket.last.open();

@@ -1,15 +1,8 @@
+import { creditsOf } from "../../core/check/kinds/credits.ts";
 import type { Finding } from "../../core/findings/finding.ts";
-import { oncePer } from "../../core/memo/oncePer.ts";
-import type { CueDoc, SongDoc } from "../../core/rundown/cueDoc.ts";
-import { type Credits, findMissingCredits, joinCredits, NO_CREDITS } from "../../core/words/credits.ts";
-import { parseSong } from "../../core/words/song.ts";
+import type { CueDoc } from "../../core/rundown/cueDoc.ts";
+import { findMissingCredits } from "../../core/words/credits.ts";
 import type { DeskCue } from "./deskCues.ts";
-
-/** Read once for each text: a rundown has hundreds of songs, and is looked through with every edit. */
-const creditsOf = oncePer((doc: SongDoc): Credits => {
-  const parsed = parseSong(doc.text, doc.title, { told: doc.told });
-  return joinCredits(doc.credits, "song" in parsed ? parsed.song.credits : NO_CREDITS);
-});
 
 /** What a cue's credits do not say that they should; nothing for what is no song. */
 export const missingIn = (doc: CueDoc, licence: string): readonly Finding[] =>

@@ -5,13 +5,11 @@ import type { PageContent } from "../../core/rundown/content.ts";
 import { type Step, stepsOf } from "../../core/rundown/steps.ts";
 import { planNeededAt } from "../../core/show/planNeed.ts";
 import type { Output, ScreenPlan } from "../../core/venue/plan.ts";
-import { nameMissing } from "../../core/words/credits.ts";
 import { CueFeedMark } from "../desk/CueFeedMark.tsx";
+import { CueFindings } from "../desk/check/CueFindings.tsx";
 import { useDesk } from "../desk/deskContext.ts";
 import type { DeskCue } from "../desk/deskCues.ts";
 import type { DeskStore } from "../desk/deskStore.ts";
-import { missingIn } from "../desk/missingCredits.ts";
-import { useDeskData } from "../desk/useDeskData.ts";
 import { useLiveValues } from "../desk/useLiveValues.ts";
 import { CueThumbnail } from "../pictures/CueThumbnail.tsx";
 import { CueTagMark } from "../ui/CueTagMark.tsx";
@@ -53,8 +51,6 @@ export const ScriptCue = memo(function ScriptCue(props: Props) {
   );
   const held = props.heldContent === "" ? undefined : store.findContent(props.heldContent);
   const heldSteps = held ? stepsOf(held) : [];
-  const { licence } = useDeskData();
-  const missing = missingIn(view.doc, licence);
   const planChanges = ready ? planNames(ready.content, steps, props.plans) : [];
   return (
     <li
@@ -78,11 +74,7 @@ export const ScriptCue = memo(function ScriptCue(props: Props) {
           </p>
           {cueTiming(view.doc) && <p className="text-[14px] text-second">{cueTiming(view.doc)}</p>}
           <CueFeedMark cueId={view.cueId} live={ready?.content.live} />
-          {missing.length > 0 && (
-            <p className="text-[14px] leading-snug text-second" title={`Not said: ${nameMissing(missing)}`}>
-              credit incomplete
-            </p>
-          )}
+          <CueFindings cueId={view.cueId} />
           {view.doc.note && (
             <p className="mt-1 text-[14px] leading-snug whitespace-pre-line text-paper italic">
               {view.doc.note}

@@ -26,7 +26,7 @@ export function TimingView() {
   const minuteOf = (atMs: number | null | undefined) => (atMs == null ? "" : formatMinute(atMs, locale));
   const cues = desk.cues.filter(({ view }) => !("silent" in view.compiled));
   const saveTimes = async (times: { startsAt?: string; endsAt?: string }) => {
-    const { id: eveningId, ...fields } = desk.evening;
+    const { id: eveningId, copiedCues: _, ...fields } = desk.evening;
     const answer = await call("/evenings-edit", {
       kind: "change",
       eveningId,

@@ -63,6 +63,12 @@ function brightnessOver(data: ArrayLike<number>, pixel: number): readonly [numbe
   return [over(0), over(LEVELS - 1)];
 }
 
+/** Relative luminance of an opaque pixel, 0 to 1. @param data RGBA, 8 bits each. Source: WCAG 2.2. */
+export function brightnessAt(data: ArrayLike<number>, pixel: number): number {
+  const level = (channel: number) => LINEAR[data[pixel * 4 + channel] as number] as number;
+  return 0.2126 * level(0) + 0.7152 * level(1) + 0.0722 * level(2);
+}
+
 /** The contrast that is left where both are as near to each other as they can come. */
 function leastContrast(a: readonly [number, number], b: readonly [number, number]): number {
   const [low, high] = a[0] <= b[0] ? [a, b] : [b, a];

@@ -20,6 +20,8 @@ export interface FeedView {
   readonly fault: (FeedFault & { readonly sinceMs: number }) | null;
   /** Nothing new has come for longer than it may take. */
   readonly isStale: boolean;
+  /** Column → the longest of its values, cut where it is very long: what a page must have room for. */
+  readonly longest: Readonly<Record<string, string>>;
 }
 
 /** What is wrong with it, in a few words; undefined while it is well. */

@@ -7,7 +7,7 @@ import { z } from "zod";
 export const SEVERITIES = ["fault", "warning", "note"] as const;
 
 export const subjectSchema = z.strictObject({
-  kind: z.enum(["object", "page", "cue", "song", "reading", "text"]),
+  kind: z.enum(["object", "page", "cue", "song", "reading", "text", "screen", "feed", "evening", "trigger"]),
   /** Its name among its kind; empty where there is only one it could be. */
   id: z.string().max(400),
 });
@@ -54,3 +54,4 @@ export function defineFinding<F extends Figures>(
 }
 
 export const objectSubject = (id: string): Subject => ({ kind: "object", id });
+export const cueSubject = (id: string): Subject => ({ kind: "cue", id });

@@ -14,7 +14,11 @@ export const eveningFieldsSchema = z.strictObject({
 export type EveningFields = z.infer<typeof eveningFieldsSchema>;
 
 /** The evening that is open: its cues are the rundown. */
-export const openEveningSchema = eveningFieldsSchema.extend({ id: z.string() });
+export const openEveningSchema = eveningFieldsSchema.extend({
+  id: z.string(),
+  /** Where it was copied: how many cues came with it. Those not changed since have no later revision. */
+  copiedCues: z.number().int().min(0),
+});
 export type OpenEvening = z.infer<typeof openEveningSchema>;
 
 /** An evening in the list of all. */

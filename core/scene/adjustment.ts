@@ -17,6 +17,13 @@ export const adjustmentSchema = z.strictObject({
   /** How loud a clip or sound is, 0 to 1, and whether it begins again at its end; null: as the template says. */
   level: z.number().min(0).max(1).nullable().default(null),
   isLooped: z.boolean().nullable().default(null),
+  /** Times the width of the box that its words are set in; not said: as it was made. */
+  wide: z.number().min(0.5).max(4).optional(),
+  /** A soft shade of this colour behind its letters; not said: as it was made. */
+  shade: z
+    .string()
+    .regex(/^#[0-9a-f]{6}$/)
+    .optional(),
 });
 export type Adjustment = z.infer<typeof adjustmentSchema>;
 

@@ -15,7 +15,9 @@ export function smallestReadable(
   farthestM: number,
   pictureHeightM: number,
   heightPx: number,
+  /** The distance over the height of a letter. */
+  factor = ACUITY_FACTOR,
 ): { readonly capitalPx: number; readonly sizePx: number } {
-  const capitalPx = (farthestM / ACUITY_FACTOR / pictureHeightM) * heightPx;
+  const capitalPx = (farthestM / factor / pictureHeightM) * heightPx;
   return { capitalPx, sizePx: capitalPx / CAPITAL_EM };
 }

@@ -2,6 +2,7 @@ import type { FeedDoc } from "../../core/feeds/feed.ts";
 import type { FeedFault } from "../../core/feeds/feedFault.ts";
 import type { FeedView } from "../../core/feeds/feedView.ts";
 import type { GoodTable } from "../../core/feeds/goodTable.ts";
+import { longestValues } from "../../core/feeds/longestValues.ts";
 import { SerialQueue } from "../queue/serialQueue.ts";
 import { type AnswerMarks, NO_MARKS } from "./askAddress.ts";
 
@@ -72,6 +73,7 @@ export function viewOf(feed: RunningFeed): FeedView {
     kinds: good?.kinds ?? {},
     rows: good?.table.rows.length ?? 0,
     changedAtMs: good?.atMs ?? null,
+    longest: good ? longestValues(good.table) : {},
     everyMs: gaps.length < 2 ? null : Math.round(gaps.reduce((sum, gap) => sum + gap, 0) / gaps.length),
   };
 }

@@ -18,6 +18,7 @@ import { MediaStore } from "../store/mediaStore.ts";
 import { Passcode } from "../store/passcode.ts";
 import { ScreenStore } from "../store/screenStore.ts";
 import { seedDesigns } from "../store/seedDesigns.ts";
+import { SeenStore } from "../store/seenStore.ts";
 import { SetAside } from "../store/setAside.ts";
 import { findShowId, loadShow } from "../store/showStore.ts";
 import { SongStore } from "../store/songStore.ts";
@@ -80,6 +81,7 @@ export async function openStores(db: Db, { home, mediaFolder, aside, now }: Stor
     fonts,
     screens,
     evenings,
+    seen: new SeenStore(db),
     cues,
     venue,
     passcode,

@@ -22,6 +22,7 @@ import * as tables from "./migrations/m0016_tables.ts";
 import * as comments from "./migrations/m0017_comments.ts";
 import * as follow from "./migrations/m0018_follow.ts";
 import * as hook from "./migrations/m0019_hook.ts";
+import * as check from "./migrations/m0020_check.ts";
 import type { Tables } from "./schema.ts";
 
 export type Db = Kysely<Tables>;
@@ -46,6 +47,7 @@ const MIGRATIONS: Readonly<Record<string, Migration>> = {
   m0017_comments: comments,
   m0018_follow: follow,
   m0019_hook: hook,
+  m0020_check: check,
 };
 
 /** Name of the last migration: what an up-to-date database has. */

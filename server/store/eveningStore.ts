@@ -89,7 +89,9 @@ export class EveningStore {
   create(fields: EveningFields, docs: readonly CueDoc[], atMs: number): Promise<string> {
     return this.#db
       .transaction()
-      .execute((transaction) => insertEvening(transaction, this.#showId, fields, docs, atMs));
+      .execute((transaction) =>
+        insertEvening(transaction, this.#showId, fields, docs, atMs, { isCopy: docs.length > 0 }),
+      );
   }
 
   /** @returns whether there was such an evening */
@@ -149,6 +151,7 @@ export async function insertEvening(
   { name, day, startsAt, endsAt }: EveningFields,
   docs: readonly CueDoc[],
   atMs: number,
+  { isCopy = false }: { readonly isCopy?: boolean } = {},
 ): Promise<string> {
   const id = `evening-${randomUUID()}`;
   await db
@@ -162,6 +165,7 @@ export async function insertEvening(
       ends_at: endsAt,
       created_at_ms: Math.round(atMs),
       deleted_at_ms: null,
+      copied_cues: isCopy ? docs.length : 0,
     })
     .execute();
   const ranks = firstRanks(docs.length);
@@ -186,7 +190,11 @@ function openEvening(row: {
   day: string;
   starts_at: string;
   ends_at: string;
+  copied_cues: number;
 }): OpenEvening {
   const { name, day, starts_at: startsAt, ends_at: endsAt } = row;
-  return { id: row.id, ...eveningFieldsSchema.parse({ name, day, startsAt, endsAt }) };
+  return {
+    ...{ id: row.id, copiedCues: row.copied_cues },
+    ...eveningFieldsSchema.parse({ name, day, startsAt, endsAt }),
+  };
 }

@@ -28,6 +28,8 @@ export interface Tables {
     kept_mb: Generated<number>;
     /** The evening that is open. */
     evening_id: Generated<string>;
+    /** What the venue has set of the limits of the check, as JSON. */
+    check_limits: Generated<string>;
   };
   evening: {
     id: string;
@@ -41,7 +43,10 @@ export interface Tables {
     ends_at: string;
     created_at_ms: number;
     deleted_at_ms: number | null;
+    /** How many of its cues came with it when it was copied: those not changed since have no later revision. */
+    copied_cues: Generated<number>;
   };
+  seen_step: { evening_id: string; step_key: string; seen_at_ms: number; seen_by: string };
   output: { id: string; show_id: string; rank: number; doc: string };
   screen_plan: { id: string; show_id: string; rank: number; doc: string };
   design: {

@@ -1,6 +1,7 @@
 import { keyMapSchema } from "../../core/keys/keyMap.ts";
 import { USUAL_VENUE, type VenueSettings } from "../../core/show/venueSettings.ts";
 import { nearestVenueLanguage } from "../../core/time/venueLanguage.ts";
+import { setLimitsSchema } from "../../core/venue/checkLimits.ts";
 import type { Db } from "./database.ts";
 import { SetAside } from "./setAside.ts";
 
@@ -20,15 +21,22 @@ export class VenueStore {
   }
 
   async load(): Promise<void> {
-    const { keys, language, kept_days, kept_mb } = await this.#db
+    const { keys, language, kept_days, kept_mb, check_limits } = await this.#db
       .selectFrom("show")
-      .select(["keys", "language", "kept_days", "kept_mb"])
+      .select(["keys", "language", "kept_days", "kept_mb", "check_limits"])
       .where("id", "=", this.#showId)
       .executeTakeFirstOrThrow();
     this.#settings = {
       keys: this.#setAside.readValue("keys", this.#showId, keyMapSchema, keys, USUAL_VENUE.keys),
       language: nearestVenueLanguage(language),
       kept: { days: kept_days, mb: kept_mb },
+      limits: this.#setAside.readValue(
+        "limits",
+        this.#showId,
+        setLimitsSchema,
+        check_limits,
+        USUAL_VENUE.limits,
+      ),
     };
   }
 
@@ -38,14 +46,15 @@ export class VenueStore {
 
   /** Only what is said changes: what another desk sets at the same moment stays. */
   async save(change: Partial<VenueSettings>): Promise<void> {
-    const { keys, language, kept } = change;
-    if (!keys && !language && !kept) return;
+    const { keys, language, kept, limits } = change;
+    if (!keys && !language && !kept && !limits) return;
     await this.#db
       .updateTable("show")
       .set({
         ...(keys && { keys: JSON.stringify(keys) }),
         ...(language && { language }),
         ...(kept && { kept_days: kept.days, kept_mb: kept.mb }),
+        ...(limits && { check_limits: JSON.stringify(limits) }),
       })
       .where("id", "=", this.#showId)
       .execute();

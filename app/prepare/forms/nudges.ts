@@ -60,7 +60,7 @@ export function withAdjustment(adjust: Adjustments, field: string, adjustment: A
 /** An adjustment in words; undefined when there is none. */
 export function describeAdjustment(adjustment: Adjustment | undefined): string | undefined {
   if (!adjustment) return undefined;
-  const { xPx, yPx, scale, isHidden, isShown, speed, level, isLooped } = adjustment;
+  const { xPx, yPx, scale, isHidden, isShown, speed, level, isLooped, wide, shade } = adjustment;
   const parts: string[] = [];
   if (isHidden) parts.push("hidden");
   else if (isShown) parts.push("shown whatever its rule says");
@@ -69,6 +69,8 @@ export function describeAdjustment(adjustment: Adjustment | undefined): string |
   if (scale !== 1) parts.push(`${Math.round(scale * 100)} % of its size`);
   if (speed) parts.push("a speed of its own");
   if (level !== null) parts.push(`${Math.round(level * 100)} % loud`);
+  if (wide !== undefined && wide !== 1) parts.push(`box ${Math.round(wide * 100)} % wide`);
+  if (shade !== undefined) parts.push("a shade behind it");
   if (isLooped !== null) parts.push(isLooped ? "begins again at its end" : "plays once");
   return parts.join(", ");
 }

@@ -8,6 +8,7 @@ import type { Anchor } from "../../../core/rundown/anchor.ts";
 import { PAGE_ANCHOR, stepsOf } from "../../../core/rundown/steps.ts";
 import { pagesOn } from "../../../core/show/layers.ts";
 import { CueFeedMark } from "../../desk/CueFeedMark.tsx";
+import { CueFindings } from "../../desk/check/CueFindings.tsx";
 import { useDesk } from "../../desk/deskContext.ts";
 import type { DeskCue } from "../../desk/deskCues.ts";
 import { useLiveValues } from "../../desk/useLiveValues.ts";
@@ -216,6 +217,7 @@ function CueRow({
         )}
       </button>
       <div className="min-w-0 px-5 py-3">
+        <CueFindings cueId={view.cueId} />
         {isSelected ? (
           <CueEditor key={view.cueId} cue={cue} actor={actor} onAnchor={onAnchor} />
         ) : (

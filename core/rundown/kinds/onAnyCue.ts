@@ -35,6 +35,15 @@ export const comesWithSchema = z.strictObject({
 export const CUE_TAGS = ["knot", "bell", "sail", "wave"] as const;
 export type CueTag = (typeof CUE_TAGS)[number];
 
+/** A finding of the check that is let be, and why. */
+export const waivedSchema = z.strictObject({
+  code: z.string().min(1).max(40),
+  /** Where in the cue: as the finding has it. */
+  place: z.string().max(200).default(""),
+  reason: z.string().trim().min(1).max(300),
+});
+const MOST_WAIVED = 60;
+
 /** What any cue may say besides its words. */
 export const onAnyCue = {
   start: cueStartSchema.default({ kind: "hand" }),
@@ -74,4 +83,6 @@ export const onAnyCue = {
   comesWith: comesWithSchema.nullable().default(null),
   /** The only outputs it goes to; null: all. The others keep what they show. */
   only: z.array(nameSchema(60)).min(1).max(64).nullable().default(null),
+  /** What the check finds in it and is let be. */
+  waived: z.array(waivedSchema).max(MOST_WAIVED).default([]),
 };

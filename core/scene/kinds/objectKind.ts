@@ -64,10 +64,24 @@ interface Sized extends Boxed {
   readonly minSizePx: number;
   readonly maxSizePx: number;
 }
-/** What sets words keeps its box: its letters grow. */
+/** What sets words keeps its box, unless it is made wider: its letters grow. */
 export const adjustedLetters = <T extends Sized>(object: T, adjustment: Adjustment): T => ({
   ...object,
-  box: movedBox(object, adjustment),
+  box: widenedBox(movedBox(object, adjustment), object.pivot.x, adjustment.wide ?? 1),
   minSizePx: object.minSizePx * adjustment.scale,
   maxSizePx: object.maxSizePx * adjustment.scale,
+  ...(adjustment.shade !== undefined && { shadows: shadeOf(adjustment.shade) }),
 });
+
+const widenedBox = (box: Box, pivot: number, times: number): Box => ({
+  ...box,
+  x: box.x + box.width * (1 - times) * pivot,
+  width: box.width * times,
+});
+
+/** Two soft shadows in the place of its own: near its letters and wide about them. */
+const shadeOf = (color: string) => [
+  { color, blurPx: 36, offsetXPx: 0, offsetYPx: 0 },
+  { color, blurPx: 14, offsetXPx: 0, offsetYPx: 0 },
+  { color, blurPx: 6, offsetXPx: 0, offsetYPx: 0 },
+];

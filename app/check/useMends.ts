@@ -1,0 +1,56 @@
+import type { CheckFinding } from "../../core/check/gather.ts";
+import type { Mend } from "../../core/check/mend.ts";
+import type { CueDoc } from "../../core/rundown/cueDoc.ts";
+import type { Edit } from "../../core/rundown/edits.ts";
+import { saveEdit } from "../api/saveEdit.ts";
+import { useDeskStore } from "../desk/deskContext.ts";
+import { useActor } from "../desk/useActor.ts";
+
+/** What is done about findings: mended, or let be. All of it is undone as any other edit. */
+export function useMends() {
+  const store = useDeskStore();
+  const actor = useActor(store.windowId);
+  const edit = async (wanted: Edit, done: string) => {
+    const outcome = await saveEdit(actor, wanted);
+    if (outcome.kind !== "saved") return store.say("trouble", outcome.sentence);
+    store.say("word", done, {
+      label: "Undo",
+      act: () =>
+        void saveEdit(actor, { kind: "undo" }).then((undone) => {
+          if (undone.kind !== "saved") store.say("trouble", undone.sentence);
+        }),
+    });
+  };
+  const change = async (cueId: string, doc: CueDoc, done: string) => {
+    const view = store.getSnapshot().cues.find((cue) => cue.view.cueId === cueId)?.view;
+    if (!view) return store.say("trouble", "That cue is not in the rundown any more. Nothing was changed.");
+    await edit({ kind: "changeCue", cueId, doc, baseRevision: view.revision }, done);
+  };
+  return {
+    mend: (mend: Mend) =>
+      mend.kind === "changeCue"
+        ? change(mend.cueId, mend.doc, `Done: ${mend.label.charAt(0).toLowerCase()}${mend.label.slice(1)}.`)
+        : edit(
+            {
+              ...{ kind: "replaceWords", find: mend.find, by: mend.by },
+              ...{ matchCase: true, wholeWords: true, cueIds: null },
+            },
+            `“${mend.find}” is “${mend.by}” now, wherever it stood.`,
+          ),
+    letBe: ({ cueId, code, place }: CheckFinding, reason: string) => {
+      const doc = cueId === null ? undefined : docOf(store, cueId);
+      if (cueId === null || !doc) return;
+      const waived = [...doc.waived, { code, place: place ?? "", reason }];
+      return change(cueId, { ...doc, waived }, "It is let be, and the reason is kept.");
+    },
+    takeUp: ({ cueId, code, place }: CheckFinding) => {
+      const doc = cueId === null ? undefined : docOf(store, cueId);
+      if (cueId === null || !doc) return;
+      const waived = doc.waived.filter((each) => each.code !== code || each.place !== (place ?? ""));
+      return change(cueId, { ...doc, waived }, "It is in the list again.");
+    },
+  };
+}
+
+const docOf = (store: ReturnType<typeof useDeskStore>, cueId: string): CueDoc | undefined =>
+  store.getSnapshot().cues.find((cue) => cue.view.cueId === cueId)?.view.doc;

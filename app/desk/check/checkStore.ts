@@ -1,0 +1,271 @@
+import type { CheckedWindow } from "../../../core/check/evening.ts";
+import type { CheckFinding } from "../../../core/check/gather.ts";
+import { wornIn } from "../../../core/rundown/content.ts";
+import type { CueView } from "../../../core/rundown/edits.ts";
+import { limitsOf } from "../../../core/venue/checkLimits.ts";
+import { glassSize } from "../../../core/venue/fitting.ts";
+import { type Output, pictureSize } from "../../../core/venue/plan.ts";
+import type { ScreenHealth } from "../../../core/wire/wire.ts";
+import { onFonts } from "../../live/shaper.ts";
+import type { DeskSnapshot } from "../deskSnapshot.ts";
+import type { DeskStore } from "../deskStore.ts";
+import type { CheckAnswer, CheckRequest, EveningFrame } from "./checkMessages.ts";
+import { clipFrames } from "./clipFrames.ts";
+
+/** What the check has found. */
+export interface CheckState {
+  /** "looking": it is not through with the evening as it is now. "off": this browser cannot. */
+  readonly status: "looking" | "waiting" | "done" | "off";
+  readonly findings: readonly CheckFinding[];
+  readonly byCue: ReadonlyMap<string, readonly CheckFinding[]>;
+  /** Steps × screens × plans that were looked at. */
+  readonly looked: number;
+  readonly tookMs: number;
+}
+
+const NOTHING: CheckState = { status: "looking", findings: [], byCue: new Map(), looked: 0, tookMs: 0 };
+/** What changes within this time is looked at together. */
+const CALM_MS = 80;
+/** How windows do is looked at this often. */
+const WINDOWS_EVERY_MS = 2_000;
+
+/** Has the evening looked through beside the window, after every change, for as long as the desk is open. */
+export class CheckStore {
+  readonly #desk: DeskStore;
+  readonly #worker: Worker | undefined;
+  readonly #listeners = new Set<() => void>();
+  readonly #sentDocuments = new Set<string>();
+  readonly #sentViews = new Map<string, CueView>();
+  #licence = "";
+  #state = NOTHING;
+  #sent = "";
+  #seen: readonly unknown[] = [];
+  #version = 0;
+  #timer: ReturnType<typeof setTimeout> | undefined;
+  #windows: EveningFrame["windows"] = {};
+  #windowsAtMs = Number.NEGATIVE_INFINITY;
+  #films: Promise<unknown> = Promise.resolve();
+
+  constructor(desk: DeskStore) {
+    this.#desk = desk;
+    if (typeof Worker === "undefined" || typeof OffscreenCanvas === "undefined") {
+      this.#state = { ...NOTHING, status: "off" };
+      return;
+    }
+    this.#worker = new Worker(new URL("./checkWorker.ts", import.meta.url), { type: "module" });
+    this.#worker.onmessage = ({ data }: MessageEvent<CheckAnswer>) => this.#hear(data);
+    this.#worker.onerror = () => this.#set({ ...this.#state, status: "off" });
+    desk.subscribe(() => this.#lookSoon());
+    onFonts(() => this.#send({ kind: "fonts" }));
+    this.#lookSoon();
+  }
+
+  readonly subscribe = (listener: () => void): (() => void) => {
+    this.#listeners.add(listener);
+    return () => this.#listeners.delete(listener);
+  };
+  readonly getSnapshot = (): CheckState => this.#state;
+
+  /** The venue's licence number for this event. */
+  setLicence(licence: string): void {
+    if (licence === this.#licence) return;
+    this.#licence = licence;
+    this.#lookSoon();
+  }
+
+  #set(state: CheckState): void {
+    this.#state = state;
+    for (const listener of this.#listeners) listener();
+  }
+
+  #send(request: CheckRequest, sent: Transferable[] = []): void {
+    this.#worker?.postMessage(request, sent);
+  }
+
+  #hear(answer: CheckAnswer): void {
+    switch (answer.kind) {
+      case "found": {
+        const { findings, looked, tookMs, isWaiting } = answer;
+        const byCue = new Map<string, CheckFinding[]>();
+        for (const finding of findings) {
+          if (finding.cueId === null) continue;
+          const own = byCue.get(finding.cueId);
+          if (own) own.push(finding);
+          else byCue.set(finding.cueId, [finding]);
+        }
+        const isLast = answer.version === this.#version && this.#timer === undefined;
+        const status = !isLast ? "looking" : isWaiting ? "waiting" : "done";
+        this.#set({ status, findings, byCue: keepSame(byCue, this.#state.byCue), looked, tookMs });
+        return;
+      }
+      case "wantsFrames":
+        // One clip after another: what is on air needs the machine more.
+        this.#films = this.#films.then(async () => {
+          const frames = await clipFrames(answer.file);
+          this.#send({ kind: "frames", file: answer.file, frames }, frames);
+        });
+        return;
+      case "problem":
+        console.error(`The check: ${answer.sentence}`);
+        this.#set({ ...this.#state, status: "off" });
+    }
+  }
+
+  #lookSoon(): void {
+    const now = this.#desk.getSnapshot();
+    const {
+      cues,
+      outputs,
+      plans,
+      outfits,
+      fieldSets,
+      evening,
+      venue,
+      feeds,
+      bindingProblems,
+      follow,
+      sources,
+    } = now;
+    const planId = now.state.line.at === null ? now.state.plan.id : this.#planId(now);
+    const windows = this.#readWindows(now);
+    const seen = [
+      cues,
+      outputs,
+      plans,
+      outfits,
+      fieldSets,
+      evening,
+      venue,
+      feeds,
+      bindingProblems,
+      follow,
+      sources,
+      planId,
+      windows,
+      now.state.layers,
+      this.#licence,
+    ];
+    if (seen.every((part, at) => part === this.#seen[at])) return;
+    this.#seen = seen;
+    clearTimeout(this.#timer);
+    if (this.#state.status !== "looking") this.#set({ ...this.#state, status: "looking" });
+    this.#timer = setTimeout(() => {
+      this.#timer = undefined;
+      this.#look();
+    }, CALM_MS);
+  }
+
+  /** The plan that the evening begins under; what a cue has switched to since is no other evening. */
+  #planId({ plans, state }: DeskSnapshot): string {
+    return state.handPlan?.id ?? plans[0]?.id ?? state.plan.id;
+  }
+
+  #look(): void {
+    const now = this.#desk.getSnapshot();
+    const { outputs, plans, outfits, fieldSets, evening, venue, feeds, bindingProblems, follow, sources } =
+      now;
+    const { layers, timeZone, plan, line } = now.state;
+    const today = new Intl.DateTimeFormat("sv-SE", { timeZone, dateStyle: "short" }).format(this.#desk.now());
+    const frame: EveningFrame = {
+      ...{ layers, outputs, plans, outfits, evening, today, timeZone, bindingProblems },
+      planId: line.at === null ? plan.id : this.#planId(now),
+      licence: this.#licence,
+      fieldSets: [...fieldSets.values()],
+      feeds: feeds.map(({ id, doc, fault, isStale, longest }) => ({ id, doc, fault, isStale, longest })),
+      triggers: (follow?.triggers ?? []).map(({ revision: _, ...trigger }) => trigger),
+      clips: (follow?.clips ?? []).map(({ id, title, lengthMs }) => ({ id, title, lengthMs })),
+      sourceIds: sources.map(({ id }) => id),
+      windows: this.#windows,
+      limits: limitsOf(venue.limits),
+    };
+    const text = JSON.stringify(frame);
+    const changed = now.cues.flatMap(({ view }) => (this.#sentViews.get(view.cueId) === view ? [] : [view]));
+    for (const view of changed) this.#sentViews.set(view.cueId, view);
+    this.#sendDocuments(now);
+    this.#send({
+      kind: "look",
+      version: ++this.#version,
+      order: now.cues.map(({ view }) => view.cueId),
+      changed,
+      frame: text === this.#sent ? null : frame,
+    });
+    this.#sent = text;
+  }
+
+  /** The contents of all cues, and what they wear and show. */
+  #sendDocuments({ ready }: DeskSnapshot): void {
+    const { documents } = this.#desk;
+    const wanted = new Set(
+      ready.flatMap(({ hash, content }) => [hash, ...wornIn(content), ...content.media]),
+    );
+    const fresh = [...wanted].flatMap((hash) => {
+      const document = documents.get(hash);
+      if (!document || this.#sentDocuments.has(hash)) return [];
+      this.#sentDocuments.add(hash);
+      return [[hash, document] as const];
+    });
+    if (fresh.length > 0) this.#send({ kind: "documents", documents: fresh });
+    const gone = [...this.#sentDocuments].filter((hash) => !wanted.has(hash));
+    if (gone.length <= wanted.size) return;
+    for (const hash of gone) this.#sentDocuments.delete(hash);
+    this.#send({ kind: "keep", hashes: [...this.#sentDocuments] });
+  }
+
+  /** How windows do, now and then: the same object while nothing of it is otherwise. */
+  #readWindows({ screens, outputs }: DeskSnapshot): EveningFrame["windows"] {
+    const nowMs = performance.now();
+    if (nowMs - this.#windowsAtMs < WINDOWS_EVERY_MS) return this.#windows;
+    this.#windowsAtMs = nowMs;
+    const windows = windowsOf(screens, outputs, this.#desk.now());
+    if (JSON.stringify(windows) !== JSON.stringify(this.#windows)) this.#windows = windows;
+    return this.#windows;
+  }
+}
+
+/** A window is late in whole seconds, so that it is not another with each look. */
+const LATE_STEP_MS = 1_000;
+const LATE_FROM_MS = 1_800;
+
+function windowsOf(
+  screens: readonly ScreenHealth[],
+  outputs: readonly Output[],
+  nowMs: number,
+): Record<string, CheckedWindow[]> {
+  return Object.fromEntries(
+    outputs.flatMap((output) => {
+      const whole = pictureSize(output);
+      const glass = glassSize(whole.widthPx, whole.heightPx, output.fitting);
+      const windows = screens.find(({ outputId }) => outputId === output.id)?.windows ?? [];
+      if (windows.length === 0) return [];
+      return [
+        [
+          output.id,
+          windows.map(({ painted, heardAtMs }): CheckedWindow => {
+            const silentMs = nowMs - heardAtMs;
+            return {
+              widthPx: painted?.widthPx ?? glass.widthPx,
+              heightPx: painted?.heightPx ?? glass.heightPx,
+              wantedWidthPx: glass.widthPx,
+              wantedHeightPx: glass.heightPx,
+              lateMs: silentMs > LATE_FROM_MS ? Math.floor(silentMs / LATE_STEP_MS) * LATE_STEP_MS : null,
+              isHidden: painted?.isHidden ?? false,
+            };
+          }),
+        ],
+      ];
+    }),
+  );
+}
+
+/** Lists that say the same as before are the same lists: rows of the script are drawn anew only where something is found otherwise. */
+function keepSame(
+  now: ReadonlyMap<string, readonly CheckFinding[]>,
+  before: ReadonlyMap<string, readonly CheckFinding[]>,
+): ReadonlyMap<string, readonly CheckFinding[]> {
+  return new Map(
+    [...now].map(([cueId, findings]) => {
+      const was = before.get(cueId);
+      return [cueId, was && JSON.stringify(was) === JSON.stringify(findings) ? was : findings];
+    }),
+  );
+}

@@ -1,0 +1,57 @@
+import { cueSubject, defineFinding } from "../../findings/finding.ts";
+import { parseSong } from "../../words/song.ts";
+import { orderOf } from "../../words/songOrder.ts";
+import type { Check } from "../check.ts";
+
+const finding = defineFinding<{ readonly section: string }>(
+  "leftOutSection",
+  "note",
+  ({ section }) => `Its order leaves out ${section}.`,
+);
+const unknown = defineFinding<{ readonly words: string }>(
+  "unknownSection",
+  "warning",
+  ({ words }) => `Its order says “${words}”, and the song has no such section: it is passed over.`,
+);
+
+/** A section of a song that its order never sings. */
+export const leftOutSection: Check = {
+  code: finding.code,
+  name: "Sections that are left out",
+  cue: ({ cue: { cueId, doc } }) => {
+    if (doc.kind !== "song" || doc.isOff || doc.order.trim() === "") return [];
+    const parsed = parseSong(doc.text, doc.title, { told: doc.told });
+    if ("problem" in parsed) return [];
+    const { items } = orderOf(doc.order, parsed.song);
+    const sung = new Set(items.flatMap((item) => (item.kind === "section" ? [item.key] : [])));
+    return parsed.song.sections
+      .filter(({ key }) => !sung.has(key))
+      .map(({ key, label }) => ({
+        finding: finding(cueSubject(cueId), { section: label }, key),
+        cueId,
+        mends: [
+          {
+            kind: "changeCue" as const,
+            label: "Sing it at the end",
+            cueId,
+            doc: { ...doc, order: `${doc.order.trim()} ${key}` },
+          },
+        ],
+      }));
+  },
+};
+
+/** A word of a song's order that is no section of it. */
+export const unknownSection: Check = {
+  code: unknown.code,
+  name: "Orders with unknown sections",
+  cue: ({ cue: { cueId, doc } }) => {
+    if (doc.kind !== "song" || doc.isOff || doc.order.trim() === "") return [];
+    const parsed = parseSong(doc.text, doc.title, { told: doc.told });
+    if ("problem" in parsed) return [];
+    return orderOf(doc.order, parsed.song).unknown.map(({ text }) => ({
+      finding: unknown(cueSubject(cueId), { words: text }, text),
+      cueId,
+    }));
+  },
+};

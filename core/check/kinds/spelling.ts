@@ -1,0 +1,25 @@
+import { cueSubject, defineFinding } from "../../findings/finding.ts";
+import type { Check } from "../check.ts";
+import { nearNames } from "../nearNames.ts";
+import { textsOf } from "../textsOf.ts";
+
+const finding = defineFinding<{ readonly name: string; readonly other: string; readonly times: number }>(
+  "spelling",
+  "warning",
+  ({ name, other, times }) =>
+    `It says “${name}”, and elsewhere ${times === 1 ? "once" : `${times} times`} “${other}”. Is that one name?`,
+);
+
+/** A name that is spelt in two ways across the evening. */
+export const spelling: Check = {
+  code: finding.code,
+  name: "Names spelt in two ways",
+  evening: ({ evening }) =>
+    nearNames(
+      evening.cues.flatMap((cue) => textsOf(cue, evening.fieldSets).map((text) => ({ cue, ...text }))),
+    ).map(({ cue, name, other, times }) => ({
+      finding: finding(cueSubject(cue.cueId), { name, other, times }, name),
+      cueId: cue.cueId,
+      mends: [{ kind: "replaceWords" as const, label: `Write “${other}” everywhere`, find: name, by: other }],
+    })),
+};
