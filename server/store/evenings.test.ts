@@ -67,7 +67,7 @@ describe("evenings", () => {
 
     expect(await editEvenings({ kind: "open", eveningId: wanted })).toBeUndefined();
     const told = await desk.until("rundown", ({ evening }) => evening.id === wanted);
-    expect(told.evening).toEqual({ id: wanted, ...NEXT_WEEK });
+    expect(told.evening).toMatchObject({ id: wanted, ...NEXT_WEEK });
     const cues = await evenings.cuesOf(wanted);
     const latest = desk.heard.filter((message) => message.kind === "rundown").at(-1);
     expect(latest?.order).toEqual(cues.map(({ cueId }) => cueId));
@@ -117,7 +117,7 @@ describe("evenings", () => {
     const fields = { name: "Renamed", day: "", startsAt: "20:00", endsAt: "" };
     await editEvenings({ kind: "change", eveningId: evenings.open.id, fields });
     const told = await desk.until("rundown", ({ evening }) => evening.name === "Renamed");
-    expect(told.evening).toEqual({ id: evenings.open.id, ...fields });
+    expect(told.evening).toMatchObject({ id: evenings.open.id, ...fields });
     desk.socket.close();
   });
 });
