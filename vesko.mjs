@@ -46,6 +46,8 @@ Options of demo and start:
   --osc-to ADDRESS:PORT
                a device that is sent messages; may be given more than once
   --db FILE    show database (data/demo.vesko.db or data/show.vesko.db)
+  --with-faults
+               of the demo: with twenty faults planted, for the check to find
   --restore    go on with the newest good copy of the database; the one there is set aside
   --as-it-is   go on with a database that was copied without its log`;
 

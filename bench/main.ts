@@ -1,6 +1,7 @@
 import { cpus, totalmem } from "node:os";
 import { benchBusyOutput } from "./busyOutput.ts";
 import { benchCameras } from "./cameras.ts";
+import { benchCheck } from "./check.ts";
 import { printHead } from "./distribution.ts";
 import { benchFeeds } from "./feeds.ts";
 import { benchFind } from "./find.ts";
@@ -35,6 +36,7 @@ const ALL: Readonly<Record<string, () => unknown>> = {
   liveCells: benchLiveCells,
   manyFeeds: benchManyFeeds,
   cameras: benchCameras,
+  check: benchCheck,
   busyOutput: () => benchBusyOutput(1920, 1080),
   busyWall: () => benchBusyOutput(3840, 1080),
   frameCost: benchFrameCost,

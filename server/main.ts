@@ -9,6 +9,7 @@ import { parseArgs } from "node:util";
 import type { RequestHandler } from "express";
 import type { ServerBuild } from "react-router";
 import { lanternEvening } from "../demo/lanternEvening.ts";
+import { faultyEvening } from "../demo/plantedFaults.ts";
 import { limitConnections } from "./access/connections.ts";
 import { createPeerReader } from "./access/peer.ts";
 import type { DeviceOptions } from "./follow/followDevices.ts";
@@ -40,6 +41,7 @@ const OPTIONS = {
   restore: { type: "boolean", default: false },
   "as-it-is": { type: "boolean", default: false },
   demo: { type: "boolean", default: false },
+  "with-faults": { type: "boolean", default: false },
   dev: { type: "boolean", default: false },
 } as const;
 
@@ -67,7 +69,10 @@ async function main(): Promise<void> {
   const port = Number(flags.port);
   if (!Number.isInteger(port) || port < 0 || port > 65_535)
     throw new StartProblem(`“${flags.port}” is not a port. Give a number from 1 to 65535 with --port.`);
-  const file = resolve(flags.db ?? join(home, "data", flags.demo ? "demo.vesko.db" : "show.vesko.db"));
+  const file = resolve(
+    flags.db ??
+      join(home, "data", `${flags.demo ? (flags["with-faults"] ? "faults" : "demo") : "show"}.vesko.db`),
+  );
   const feedFolder = flags["feed-folder"] ?? (flags.demo ? demoFeedFolder(file) : undefined);
   if (feedFolder !== undefined && !existsSync(feedFolder))
     throw new StartProblem(
@@ -84,7 +89,7 @@ async function main(): Promise<void> {
 
   const mediaFolder = `${file}.media`;
   const db = await openShowFile(file, {
-    seed: flags.demo ? lanternEvening() : emptyShow(),
+    seed: !flags.demo ? emptyShow() : flags["with-faults"] ? faultyEvening() : lanternEvening(),
     home,
     mediaFolder,
     now: clock.now,

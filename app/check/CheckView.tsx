@@ -2,7 +2,7 @@ import { Footprints, SlidersHorizontal } from "lucide-react";
 import { useSearchParams } from "react-router";
 import type { CheckFinding } from "../../core/check/gather.ts";
 import type { CheckState } from "../desk/check/checkStore.ts";
-import { useCheck } from "../desk/check/useCheck.ts";
+import { useCheck, useHurriedCheck } from "../desk/check/useCheck.ts";
 import { NoticeBar } from "../desk/NoticeBar.tsx";
 import { useKeys } from "../ui/useKeys.ts";
 import { FindingDetail } from "./FindingDetail.tsx";
@@ -34,6 +34,7 @@ const buttonClass =
 
 /** Everything that is wrong with the evening, in one list, before the doors open. */
 export function CheckView() {
+  useHurriedCheck();
   const state = useCheck((now) => now);
   const [parameters, setParameters] = useSearchParams();
   const panel = parameters.get("panel");

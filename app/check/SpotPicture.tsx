@@ -26,7 +26,7 @@ export function SpotPicture({
   const top = output.region?.yPx ?? 0;
   const share = (px: number, of: number) => `${(px / of) * 100}%`;
   return (
-    <figure className={isTall ? "mx-auto w-[46%]" : ""}>
+    <figure className={isTall ? "row-span-3 mx-auto w-[62%]" : ""}>
       <figcaption className="mb-1 flex justify-between gap-3 text-[14px]">
         <span className="font-semibold">{output.name}</span>
         <span className="text-second">{caption}</span>

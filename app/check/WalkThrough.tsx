@@ -60,7 +60,7 @@ export function WalkThrough({ onClose }: { onClose: () => void }) {
     if (found) setAt(all.indexOf(found));
   };
   useKeys({
-    " ": { run: next, where: "offControls" },
+    Space: { run: next, where: "offControls" },
     ArrowRight: { run: () => go(1) },
     ArrowLeft: { run: () => go(-1) },
     s: { run: () => key !== "" && void set(key, !isSeen) },
@@ -118,7 +118,7 @@ export function WalkThrough({ onClose }: { onClose: () => void }) {
         // biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls must be reached by keys
         tabIndex={0}
         aria-label="Screens"
-        className="grid min-h-0 flex-1 grid-cols-[repeat(auto-fit,minmax(min(400px,100%),1fr))] content-start gap-4 overflow-y-auto p-5"
+        className="grid min-h-0 flex-1 grid-flow-row-dense grid-cols-[repeat(auto-fill,minmax(min(290px,100%),1fr))] content-start gap-4 overflow-y-auto p-5"
       >
         {planned.map((output) => (
           <SpotPicture
@@ -157,7 +157,7 @@ function Found({ cueId, step }: { cueId: string; step: Parameters<typeof sameAnc
   return (
     <ul
       aria-label="Findings here"
-      className="flex max-h-24 min-h-9 shrink-0 flex-col gap-1 overflow-y-auto px-5 pt-2"
+      className="flex max-h-32 min-h-9 shrink-0 flex-col gap-1 overflow-y-auto px-5 pt-2"
     >
       {findings.map(({ id, severity, sentence }) => (
         <li key={id} className="flex items-start gap-2 text-[15px]">

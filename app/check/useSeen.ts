@@ -1,4 +1,4 @@
-import { useCallback, useEffect, useState } from "react";
+import { useCallback, useEffect, useRef, useState } from "react";
 import { ask, call } from "../api/call.ts";
 import { useDesk, useDeskStore } from "../desk/deskContext.ts";
 
@@ -7,12 +7,20 @@ export function useSeen() {
   const store = useDeskStore();
   const { evening } = useDesk("evening");
   const [keys, setKeys] = useState<ReadonlySet<string>>(new Set());
+  /** What this window has ticked or unticked: an answer that was asked for before knows nothing of it. */
+  const own = useRef(new Map<string, boolean>());
   // biome-ignore lint/correctness/useExhaustiveDependencies: each evening has its own
   useEffect(() => {
     let isGone = false;
+    own.current.clear();
     const read = () =>
       void ask("/seen", "").then((answer) => {
-        if (!isGone && "value" in answer) setKeys(new Set(answer.value.keys));
+        if (isGone || !("value" in answer)) return;
+        const told = new Set(answer.value.keys);
+        for (const [key, isSeen] of own.current)
+          if (isSeen) told.add(key);
+          else told.delete(key);
+        setKeys(told);
       });
     read();
     // Another desk may have ticked meanwhile.
@@ -24,6 +32,7 @@ export function useSeen() {
   }, [evening.id]);
   const set = useCallback(
     async (key: string, isSeen: boolean) => {
+      own.current.set(key, isSeen);
       setKeys((before) => {
         const next = new Set(before);
         if (isSeen) next.add(key);

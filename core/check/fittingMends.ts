@@ -1,7 +1,7 @@
 import type { Rect } from "../picture/picture.ts";
 import type { CueDoc } from "../rundown/cueDoc.ts";
 import { findChunk } from "../rundown/steps.ts";
-import { NO_ADJUSTMENT } from "../scene/adjustment.ts";
+import { AS_MADE, NO_ADJUSTMENT } from "../scene/adjustment.ts";
 import { allObjects, templateKey } from "../scene/template.ts";
 import { SAFE_AREAS } from "../venue/testPicture.ts";
 import { breakAt, withBreak } from "../words/manualBreaks.ts";
@@ -98,23 +98,36 @@ function smaller(page: PageOnScreen, objectId: string): Mend[] {
   return [changing(cue, "Make its letters smaller on this page", { adjust } as Partial<CueDoc>)];
 }
 
-/** What brings words inside an area: moved by as much as they are out of it. */
+/** What brings words inside an area: back by as much as they were moved there, else with all of their page. */
 export function movingInside(page: PageOnScreen, objectId: string, words: Rect, area: Rect): Mend[] {
   const { cue, template, output } = page;
   if (words.width > area.width || words.height > area.height) return [];
-  const toRight = Math.max(0, area.x - words.x) - Math.max(0, words.x + words.width - (area.x + area.width));
+  const right = Math.max(0, area.x - words.x) - Math.max(0, words.x + words.width - (area.x + area.width));
   const down = Math.max(0, area.y - words.y) - Math.max(0, words.y + words.height - (area.y + area.height));
-  // Adjustments are said on the template's canvas.
-  const scale = Math.min(
-    output.widthPx / template.canvas.widthPx,
-    output.heightPx / template.canvas.heightPx,
-  );
-  const away = (px: number) => (px === 0 ? 0 : Math.sign(px) * Math.ceil(Math.abs(px) / scale + 1));
   const name = nameFor(page, objectId);
   const own = cue.doc.adjust[name] ?? NO_ADJUSTMENT;
-  const adjust = {
-    ...cue.doc.adjust,
-    [name]: { ...own, xPx: Math.round(own.xPx + away(toRight)), yPx: Math.round(own.yPx + away(down)) },
+  if (own.xPx * right < 0 || own.yPx * down < 0) {
+    // Adjustments are said on the template's canvas.
+    const scale = Math.min(
+      output.widthPx / template.canvas.widthPx,
+      output.heightPx / template.canvas.heightPx,
+    );
+    const away = (px: number) => Math.sign(px) * Math.ceil(Math.abs(px) / scale + (px === 0 ? 0 : 1));
+    const moved = { ...own, xPx: Math.round(own.xPx + away(right)), yPx: Math.round(own.yPx + away(down)) };
+    return [
+      changing(cue, "Move it inside", { adjust: { ...cue.doc.adjust, [name]: moved } } as Partial<CueDoc>),
+    ];
+  }
+  const whole = cue.doc.whole ?? AS_MADE;
+  const percent = (px: number, of: number) =>
+    Math.sign(px) * (Math.ceil((Math.abs(px) / of) * 1_000) / 10 + (px === 0 ? 0 : 0.1));
+  const moved = {
+    ...whole,
+    xPercent: toTenths(whole.xPercent + percent(right, output.widthPx)),
+    yPercent: toTenths(whole.yPercent + percent(down, output.heightPx)),
   };
-  return [changing(cue, "Move it inside", { adjust } as Partial<CueDoc>)];
+  if (Math.abs(moved.xPercent) > 100 || Math.abs(moved.yPercent) > 100) return [];
+  return [changing(cue, "Move the page inside", { whole: moved } as Partial<CueDoc>)];
 }
+
+const toTenths = (value: number): number => Math.round(value * 10) / 10;

@@ -48,7 +48,7 @@ export const lyingOn = ({ lying }: StageMoment, layerId: string, outputId: strin
  * @param wordsPerMinute how long a hand waits before the next press
  */
 export function walkEvening(
-  { cues, planId }: Pick<EveningToCheck, "cues" | "planId">,
+  { cues, plans, planId }: Pick<EveningToCheck, "cues" | "plans" | "planId">,
   wordsPerMinute: number,
 ): StageMoment[] {
   const taken = cues.filter(
@@ -96,7 +96,8 @@ export function walkEvening(
     for (const [index, step] of stepsOf(content).entries()) {
       letGo();
       const need = planNeededAt(content, step.anchor);
-      if (need?.otherwise === "switch") plan = need.id;
+      // One that was deleted changes nothing.
+      if (need?.otherwise === "switch" && plans.some(({ id }) => id === need.id)) plan = need.id;
       if (content.action) {
         for (const layerId of content.action.clear) lying = new Map(lying).set(layerId, new Map());
         if (content.action.shutter !== null) isShut = content.action.shutter !== "back";

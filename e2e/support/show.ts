@@ -86,6 +86,7 @@ const MAIN = {
   Run: "Script",
   Screens: "Screens",
   Prepare: "Rundown",
+  Check: "Check",
   Keys: "Keys",
   Timing: "Timing",
 } as const;

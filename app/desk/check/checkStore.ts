@@ -26,13 +26,15 @@ export interface CheckState {
 const NOTHING: CheckState = { status: "looking", findings: [], byCue: new Map(), looked: 0, tookMs: 0 };
 /** What changes within this time is looked at together. */
 const CALM_MS = 80;
+/** A desk that has just been opened has other things to do first, unless it is there for the check. */
+const FIRST_AFTER_MS = 4_000;
 /** How windows do is looked at this often. */
 const WINDOWS_EVERY_MS = 2_000;
 
 /** Has the evening looked through beside the window, after every change, for as long as the desk is open. */
 export class CheckStore {
   readonly #desk: DeskStore;
-  readonly #worker: Worker | undefined;
+  #worker: Worker | undefined;
   readonly #listeners = new Set<() => void>();
   readonly #sentDocuments = new Set<string>();
   readonly #sentViews = new Map<string, CueView>();
@@ -52,12 +54,24 @@ export class CheckStore {
       this.#state = { ...NOTHING, status: "off" };
       return;
     }
-    this.#worker = new Worker(new URL("./checkWorker.ts", import.meta.url), { type: "module" });
-    this.#worker.onmessage = ({ data }: MessageEvent<CheckAnswer>) => this.#hear(data);
-    this.#worker.onerror = () => this.#set({ ...this.#state, status: "off" });
     desk.subscribe(() => this.#lookSoon());
     onFonts(() => this.#send({ kind: "fonts" }));
     this.#lookSoon();
+  }
+
+  /** Somebody waits for it. */
+  hurry(): void {
+    if (this.#worker || this.#state.status === "off") return;
+    clearTimeout(this.#timer);
+    this.#timer = undefined;
+    this.#look();
+  }
+
+  #begin(): Worker {
+    const worker = new Worker(new URL("./checkWorker.ts", import.meta.url), { type: "module" });
+    worker.onmessage = ({ data }: MessageEvent<CheckAnswer>) => this.#hear(data);
+    worker.onerror = () => this.#set({ ...this.#state, status: "off" });
+    return worker;
   }
 
   readonly subscribe = (listener: () => void): (() => void) => {
@@ -147,12 +161,17 @@ export class CheckStore {
     ];
     if (seen.every((part, at) => part === this.#seen[at])) return;
     this.#seen = seen;
+    // What is put off for the first time is not put off again by each thing that a new desk hears.
+    if (!this.#worker && this.#timer !== undefined) return;
     clearTimeout(this.#timer);
     if (this.#state.status !== "looking") this.#set({ ...this.#state, status: "looking" });
-    this.#timer = setTimeout(() => {
-      this.#timer = undefined;
-      this.#look();
-    }, CALM_MS);
+    this.#timer = setTimeout(
+      () => {
+        this.#timer = undefined;
+        this.#look();
+      },
+      this.#worker ? CALM_MS : FIRST_AFTER_MS,
+    );
   }
 
   /** The plan that the evening begins under; what a cue has switched to since is no other evening. */
@@ -161,6 +180,7 @@ export class CheckStore {
   }
 
   #look(): void {
+    this.#worker ??= this.#begin();
     const now = this.#desk.getSnapshot();
     const { outputs, plans, outfits, fieldSets, evening, venue, feeds, bindingProblems, follow, sources } =
       now;

@@ -21,6 +21,12 @@ function useCheckStore(): CheckStore | undefined {
   return store;
 }
 
+/** Somebody waits for what is found. */
+export function useHurriedCheck(): void {
+  const store = useCheckStore();
+  useEffect(() => store?.hurry(), [store]);
+}
+
 const never = () => () => {};
 
 /** What is read of what the check has found; drawn anew only when that is another. */

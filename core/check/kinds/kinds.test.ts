@@ -84,6 +84,12 @@ describe("words and their room", () => {
     const [mend] = found?.mends ?? [];
     if (mend?.kind !== "changeCue") throw new Error("no mend");
     expect(findOf("outsideSafe", [mend.doc])).toEqual([]);
+    const whole = { xPercent: -8, yPercent: 0, scale: 1 };
+    const [left] = findOf("outsideSafe", [onWall({ ...strap("Ilse Tarrow"), whole }, ["stream"])]);
+    const [back] = left?.mends ?? [];
+    if (back?.kind !== "changeCue") throw new Error("no mend");
+    expect(back.doc.adjust).toEqual({});
+    expect(findOf("outsideSafe", [back.doc])).toEqual([]);
     expect(findOf("offCanvas", [at(0)])).toEqual([]);
     expect(findOf("offCanvas", [at(0, -700)])).toHaveLength(1);
   });

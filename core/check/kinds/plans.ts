@@ -85,6 +85,8 @@ export const shownNowhere: Check = {
     if (!cue.made || cue.made.content.action || cue.made.content.layerId === "") return [];
     const { content } = cue.made;
     const own = content.plan ? evening.plans.filter(({ id }) => id === content.plan?.id) : plansUsed(evening);
+    // That its plan is gone is another finding.
+    if (own.length === 0) return [];
     const isShown = own.some((plan) =>
       evening.outputs.some(({ id }) => {
         const planned = plan.outputs[id];
