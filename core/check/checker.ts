@@ -145,12 +145,7 @@ export class Checker {
     evening: EveningToCheck,
     limits: CheckLimits,
   ): readonly Found[] {
-    const key = `${output.id}/${moment.cue.cueId}/${moment.staysMs}/${pages
-      .map(
-        ({ hash, anchor, outfitId, cue }) =>
-          `${cue.cueId}.${cue.revision}:${hash}/${anchor.occurrence}/${anchor.unit}/${outfitId}`,
-      )
-      .join("+")}`;
+    const key = `${output.id}/${moment.cue.cueId}/${moment.staysMs}/${pages.map(({ id }) => id).join("+")}`;
     const kept = this.#stacks.get(key);
     if (kept) return kept.found;
     let isWaiting = false;

@@ -16,7 +16,10 @@ const MOST_KEPT = 40_000;
 /** Lays out the pages of an evening as its screens show them, each once. */
 export class Pages {
   readonly #known = new Map<string, PageOnScreen>();
-  readonly #canvases = new WeakMap<Output, { readonly canvas: Canvas; readonly key: string }>();
+  readonly #canvases = new WeakMap<Output, { readonly canvas: Canvas; readonly key: number }>();
+  /** Screens by all that is said of them: equal ones have one number, so that keys are short. */
+  readonly #numbers = new Map<string, number>();
+  #count = 0;
   /** Pages laid out since it was made, for tests and measurements. */
   laidOutCount = 0;
 
@@ -33,7 +36,12 @@ export class Pages {
     const key = `${made.hash}/${anchor.occurrence}/${anchor.unit}/${outfitId}/${canvasKey}/${cue.cueId}/${cue.revision}`;
     const known = this.#known.get(key);
     // Where it stands in the script may have changed.
-    if (known) return known.cue === cue ? known : { ...known, cue };
+    if (known?.cue === cue) return known;
+    if (known) {
+      const again = { ...known, cue, id: ++this.#count };
+      this.#known.set(key, again);
+      return again;
+    }
     const page = this.#lookAt(evening, cue, made, anchor, outfitId, canvas);
     if (page) {
       if (this.#known.size >= MOST_KEPT) this.#known.clear();
@@ -51,7 +59,10 @@ export class Pages {
     const known = this.#canvases.get(output);
     if (known) return known;
     const canvas = canvasOf(output);
-    const made = { canvas, key: JSON.stringify(output) };
+    const said = JSON.stringify(output);
+    const key = this.#numbers.get(said) ?? this.#numbers.size;
+    this.#numbers.set(said, key);
+    const made = { canvas, key };
     this.#canvases.set(output, made);
     return made;
   }
@@ -74,6 +85,7 @@ export class Pages {
     this.laidOutCount++;
     const facts = factsOf(dressed.laidOut, template);
     return {
+      id: ++this.#count,
       ...{ cue, hash, anchor, layerId: content.layerId, outfitId, output: canvas },
       ...{ template, templateHash: worn.template, styleHash: worn.style, values },
       ...facts,

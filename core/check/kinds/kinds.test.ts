@@ -106,12 +106,12 @@ describe("time to read", () => {
   });
 
   test("fastStep: a cue that follows on the same layer waits until the words before it are read", () => {
-    const after = (ms: number) => [
+    const following = (ms: number) => [
       WORDS_OF_NINE,
       { ...strap("Brisa Quell"), start: { kind: "after", ms } } as CueDoc,
     ];
-    expect(findOf("fastStep", after(3_000))).toEqual([]);
-    expect(findOf("fastStep", after(2_999))).toMatchObject([{ cueId: "cue-2", figures: { words: 9 } }]);
+    expect(findOf("fastStep", following(3_000))).toEqual([]);
+    expect(findOf("fastStep", following(2_999))).toMatchObject([{ cueId: "cue-2", figures: { words: 9 } }]);
     // Onto another layer it takes nothing away.
     const beside = [
       WORDS_OF_NINE,
