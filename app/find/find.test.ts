@@ -80,8 +80,8 @@ describe("steps of the rundown", () => {
       linesPerSlide: 4,
       templates: {
         name: [
-          { id: "t-1", key: "plain", name: "Name, plain" },
-          { id: "t-2", key: "bar", name: "Name, on a bar" },
+          { id: "t-1", key: "plain", name: "Name, plain", hasDraft: false },
+          { id: "t-2", key: "bar", name: "Name, on a bar", hasDraft: false },
         ],
       },
     };

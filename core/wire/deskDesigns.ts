@@ -7,6 +7,8 @@ export interface OfferedOnDesk {
   /** What pages choose it by. */
   readonly key: string;
   readonly name: string;
+  /** It has changes in Design that nobody wears yet. */
+  readonly hasDraft: boolean;
 }
 
 /** An outfit as the desk names it. */

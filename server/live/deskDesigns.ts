@@ -7,7 +7,7 @@ import { wardrobesOf } from "../store/wardrobes.ts";
 
 /** What of Design is in use, as desks know it. */
 export function deskDesigns(designs: DesignStore): DeskDesigns {
-  const idOf = new Map(designs.list("template").map(({ id, published }) => [published?.hash, id]));
+  const byHash = new Map(designs.list("template").map((design) => [design.published?.hash, design]));
   return {
     fieldSets: designs.list("fieldSet").flatMap(({ published }) => published?.doc ?? []),
     outfits: wardrobesOf(designs).map(({ outfitId, linesPerSlide, templates }) => ({
@@ -18,9 +18,10 @@ export function deskDesigns(designs: DesignStore): DeskDesigns {
         [...templates].map(([fieldSet, offered]) => [
           fieldSet,
           offered.map(({ hash, template }) => ({
-            id: idOf.get(hash) ?? "",
+            id: byHash.get(hash)?.id ?? "",
             key: templateKey(template),
             name: template.name,
+            hasDraft: (byHash.get(hash)?.draft ?? null) !== null,
           })),
         ]),
       ),

@@ -142,12 +142,14 @@ describe("the live channel", () => {
       venue.save({ keys: { take: ["Home", "PageDown"] } }),
       venue.save({ language: "fi-FI" }),
       venue.save({ kept: { days: 30, mb: 50 } }),
+      venue.save({ limits: { mostAtOnce: 3 } }),
     ]);
     await venue.load();
     expect(venue.settings).toEqual({
       keys: { take: ["Home", "PageDown"] },
       language: "fi-FI",
       kept: { days: 30, mb: 50 },
+      limits: { mostAtOnce: 3 },
     });
     for (const window of [one, other, wall])
       await window.until("venue", ({ settings }) => {

@@ -91,6 +91,8 @@ export class LiveServer {
   readonly #clock: ReturnType<typeof setInterval>;
   readonly #openings: Throttle;
   #screensSaid = "";
+  /** Templates with a draft, as desks were told of them. */
+  readonly #drafts = new Set<string>();
   /** Output → when one of its windows was last heard. */
   readonly #lastHeard = new Map<string, number>();
 
@@ -145,6 +147,7 @@ export class LiveServer {
       for (const connection of this.#windows.desks())
         send(connection, { kind: "design", of: { kind, id }, revision });
       if (isPublished && kind !== "style") this.#teller.tellDesigns(this.#windows.joined());
+      else if (kind === "template" && this.#isOtherDraft(id)) this.#teller.tellDesigns(this.#windows.desks());
     });
     parts.fonts.onChange(() => {
       for (const connection of this.#windows.joined()) send(connection, { kind: "fonts" });
@@ -157,6 +160,15 @@ export class LiveServer {
       for (const host of this.hosts())
         host.tick().catch((error) => log.error("What was due could not be brought", error));
     }, CLOCK_EVERY_MS);
+  }
+
+  /** Whether a template has a draft now and had none, or the other way about: each change of one is told to Design alone. */
+  #isOtherDraft(id: string): boolean {
+    const had = this.#drafts.has(id);
+    const has = (this.#parts.designs.find("template", id)?.draft ?? null) !== null;
+    if (has) this.#drafts.add(id);
+    else this.#drafts.delete(id);
+    return had !== has;
   }
 
   /** The air, and the rehearsal that goes on. */

@@ -1,7 +1,7 @@
 import { describe, expect, test } from "vitest";
 import { prepareChecks } from "../../../test-support/checked.ts";
 import { page, song, strap } from "../../../test-support/contents.ts";
-import { FIVE_OUTPUTS, FIVE_PLAN } from "../../../test-support/designs.ts";
+import { ALL_OUTFITS, FIVE_OUTPUTS, FIVE_PLAN } from "../../../test-support/designs.ts";
 import type { CueDoc } from "../../rundown/cueDoc.ts";
 import { NO_CREDITS } from "../../words/credits.ts";
 
@@ -294,6 +294,24 @@ describe("plans, times and what comes by itself", () => {
     const tied = { ...one, comesWith: { sourceId: "lectern", delayMs: 0, stays: false } };
     expect(findOf("goneSource", [tied], { sourceIds: ["lectern"] })).toEqual([]);
     expect(findOf("goneSource", [tied], { sourceIds: ["other"] })).toHaveLength(1);
+  });
+
+  test("draftTemplate: what is worn is being changed in Design", () => {
+    const offering = (hasDraft: boolean) => ({
+      outfits: ALL_OUTFITS.map(({ id, name, templates }) => ({
+        ...{ id, name },
+        templates: {
+          name: templates
+            .filter(({ fieldSet }) => fieldSet === "name")
+            .map((each) => ({ id: "", key: each.id || each.name, name: each.name, hasDraft })),
+        },
+      })),
+    });
+    const wall = [onWall(one)];
+    expect(findOf("draftTemplate", wall, offering(false))).toEqual([]);
+    expect(findOf("draftTemplate", wall, offering(true))).toMatchObject([
+      { severity: "note", outputIds: ["wall"] },
+    ]);
   });
 
   test("nothingHere: a song on a screen whose outfit has no template for its words", () => {
