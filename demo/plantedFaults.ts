@@ -46,7 +46,7 @@ export const PLANTED_FAULTS: readonly PlantedFault[] = [
       },
     })),
   },
-  { code: "outsideSafe", cue: 4, plant: (doc) => ({ ...doc, whole: { ...AS_MADE, xPercent: -8 } }) },
+  { code: "outsideSafe", cue: 4, plant: (doc) => ({ ...doc, whole: { ...AS_MADE, xPercent: -7 } }) },
   { code: "unknownSection", cue: 5, plant: inSong((doc) => ({ order: [...orderIn(doc), "Q7"].join(" ") })) },
   { code: "goneTemplate", cue: 6, plant: inPage(() => ({ template: "Name, of long ago" })) },
   { code: "clashingTimes", cue: 7, plant: (doc) => ({ ...doc, plannedAt: "19:01" }) },
