@@ -18,7 +18,7 @@ export function Header({ place }: { place: string }) {
         <span className="font-brand text-[22px] font-bold tracking-tight max-lg:hidden">
           Vesko<span className="text-act">.</span>
         </span>
-        <h1 className="min-w-0 flex-[0_1_auto] text-[15px] max-lg:max-w-36">
+        <h1 className="min-w-0 flex-[0_1_auto] text-[15px] max-lg:max-w-28">
           <NavLink
             to="/evenings"
             title={`All evenings. This is “${evening.name}”${place && ` at ${place}`}.`}

@@ -22,7 +22,7 @@ export function CheckBadge() {
   return (
     <span className="inline-flex items-center gap-1 text-[14px] font-semibold text-attention tabular-nums">
       <FindingMark severity={faults === "0" ? "warning" : "fault"} className="size-3.5" />
-      {count}
+      <span className="max-lg:sr-only">{count}</span>
     </span>
   );
 }
