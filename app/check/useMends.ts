@@ -21,15 +21,23 @@ export function useMends() {
         }),
     });
   };
-  const change = async (cueId: string, doc: CueDoc, done: string) => {
+  const change = (cueId: string, doc: CueDoc, baseRevision: number, done: string) =>
+    edit({ kind: "changeCue", cueId, doc, baseRevision }, done);
+  /** What is let be is said in the cue as it is now. */
+  const waive = (cueId: string | null, waivedOf: (doc: CueDoc) => CueDoc["waived"], done: string) => {
     const view = store.getSnapshot().cues.find((cue) => cue.view.cueId === cueId)?.view;
     if (!view) return store.say("trouble", "That cue is not in the rundown any more. Nothing was changed.");
-    await edit({ kind: "changeCue", cueId, doc, baseRevision: view.revision }, done);
+    return change(view.cueId, { ...view.doc, waived: waivedOf(view.doc) }, view.revision, done);
   };
   return {
     mend: (mend: Mend) =>
       mend.kind === "changeCue"
-        ? change(mend.cueId, mend.doc, `Done: ${mend.label.charAt(0).toLowerCase()}${mend.label.slice(1)}.`)
+        ? change(
+            mend.cueId,
+            mend.doc,
+            mend.revision,
+            `Done: ${mend.label.charAt(0).toLowerCase()}${mend.label.slice(1)}.`,
+          )
         : edit(
             {
               ...{ kind: "replaceWords", find: mend.find, by: mend.by },
@@ -37,20 +45,17 @@ export function useMends() {
             },
             `“${mend.find}” is “${mend.by}” now, wherever it stood.`,
           ),
-    letBe: ({ cueId, code, place }: CheckFinding, reason: string) => {
-      const doc = cueId === null ? undefined : docOf(store, cueId);
-      if (cueId === null || !doc) return;
-      const waived = [...doc.waived, { code, place: place ?? "", reason }];
-      return change(cueId, { ...doc, waived }, "It is let be, and the reason is kept.");
-    },
-    takeUp: ({ cueId, code, place }: CheckFinding) => {
-      const doc = cueId === null ? undefined : docOf(store, cueId);
-      if (cueId === null || !doc) return;
-      const waived = doc.waived.filter((each) => each.code !== code || each.place !== (place ?? ""));
-      return change(cueId, { ...doc, waived }, "It is in the list again.");
-    },
+    letBe: ({ cueId, code, place }: CheckFinding, reason: string) =>
+      waive(
+        cueId,
+        ({ waived }) => [...waived, { code, place: place ?? "", reason }],
+        "It is let be, and the reason is kept.",
+      ),
+    takeUp: ({ cueId, code, place }: CheckFinding) =>
+      waive(
+        cueId,
+        ({ waived }) => waived.filter((each) => each.code !== code || each.place !== (place ?? "")),
+        "It is in the list again.",
+      ),
   };
 }
-
-const docOf = (store: ReturnType<typeof useDeskStore>, cueId: string): CueDoc | undefined =>
-  store.getSnapshot().cues.find((cue) => cue.view.cueId === cueId)?.view.doc;

@@ -1,3 +1,4 @@
+import { feedsIn } from "../feeds/binding.ts";
 import { stepsOf } from "../rundown/steps.ts";
 import { planNeededAt } from "../show/planNeed.ts";
 import type { CheckLimits } from "../venue/checkLimits.ts";
@@ -30,6 +31,8 @@ const MOST_KEPT = 60_000;
 
 interface Kept {
   readonly found: readonly Found[];
+  /** What else than the page it follows from. */
+  readonly hangsOn: string;
 }
 
 /**
@@ -38,7 +41,7 @@ interface Kept {
  */
 export class Checker {
   readonly pages = new Pages();
-  readonly #stacks = new Map<string, Kept>();
+  readonly #stacks = new Map<string, readonly Found[]>();
   readonly #ofPages = new WeakMap<PageOnScreen, Kept>();
   #frame = "";
 
@@ -117,11 +120,12 @@ export class Checker {
 
   #findOn(page: PageOnScreen, evening: EveningToCheck, limits: CheckLimits): readonly Found[] {
     const kept = this.#ofPages.get(page);
-    if (kept) return kept.found;
+    const hangsOn = longestFilling(page, evening);
+    if (kept?.hangsOn === hangsOn) return kept.found;
     let isWaiting = false;
     const own = { ...evening, measures: watchMeasures(evening, () => (isWaiting = true)) };
     const found = PAGE_CHECKS.flatMap((check) => check.page?.({ page, evening: own, limits }) ?? []);
-    if (!isWaiting) this.#ofPages.set(page, { found });
+    if (!isWaiting) this.#ofPages.set(page, { found, hangsOn });
     return found;
   }
 
@@ -145,18 +149,28 @@ export class Checker {
     evening: EveningToCheck,
     limits: CheckLimits,
   ): readonly Found[] {
-    const key = `${output.id}/${moment.cue.cueId}/${moment.staysMs}/${pages.map(({ id }) => id).join("+")}`;
+    const { follower } = moment;
+    const key = `${output.id}/${moment.cue.cueId}/${moment.staysMs}/${follower && `${follower.cueId}.${follower.revision}`}/${pages.map(({ id }) => id).join("+")}`;
     const kept = this.#stacks.get(key);
-    if (kept) return kept.found;
+    if (kept) return kept;
     let isWaiting = false;
     const own = { ...evening, measures: watchMeasures(evening, () => (isWaiting = true)) };
     const found = STACK_CHECKS.flatMap(
       (check: Check) => check.stack?.({ moment, pages, evening: own, limits }) ?? [],
     );
     if (this.#stacks.size >= MOST_KEPT) this.#stacks.clear();
-    if (!isWaiting) this.#stacks.set(key, { found });
+    if (!isWaiting) this.#stacks.set(key, found);
     return found;
   }
+}
+
+/** The longest values that may fill a page: they grow without it. */
+function longestFilling({ cue: { doc } }: PageOnScreen, { feeds }: EveningToCheck): string {
+  if (doc.kind !== "page") return "";
+  const ids = feedsIn(doc.bindings);
+  return ids.length === 0
+    ? ""
+    : JSON.stringify(feeds.filter(({ id }) => ids.includes(id)).map(({ longest }) => longest));
 }
 
 /** What has to be painted, and word of what waits. */

@@ -1,4 +1,6 @@
+import { cueSubject, type FindingKind } from "../findings/finding.ts";
 import type { Rect } from "../picture/picture.ts";
+import type { Found, StackLook } from "./check.ts";
 import type { CheckedCue } from "./checkedCue.ts";
 import { type BoxOnPage, common, type PageOnScreen } from "./pageFacts.ts";
 import type { StageMoment } from "./walk.ts";
@@ -59,6 +61,27 @@ export function coveredWords(
 /** Whether no hand brings it: what lies there then was not looked at by anybody. */
 export const comesByItself = ({ doc }: CheckedCue): boolean => doc.start.kind !== "hand";
 
-/** Whether one of two pages came by itself onto the other. */
-export const meetByThemselves = ({ above, beneath }: Covered): boolean =>
-  comesByItself(above.cue) || comesByItself(beneath.cue);
+export type CoveredFigures = { readonly over: string; readonly percent: number };
+
+/** What is found where a page and another came together by themselves: no hand was there to take one out. */
+export const foundCovered = (
+  { pages, moment }: StackLook,
+  by: "shape" | "window",
+  finding: FindingKind<CoveredFigures>,
+): Found[] =>
+  coveredWords(pages, moment, by)
+    .filter(({ above, beneath }) => comesByItself(above.cue) || comesByItself(beneath.cue))
+    .map(({ above, beneath, rect, share }) => ({
+      finding: finding(
+        cueSubject(moment.cue.cueId),
+        { over: above.cue.title, percent: Math.round(share * 100) },
+        beneath.cue.title,
+      ),
+      ...{
+        cueId: moment.cue.cueId,
+        step: moment.step.anchor,
+        outputId: above.output.id,
+        rect,
+        amount: share,
+      },
+    }));

@@ -39,7 +39,7 @@ function partingSlide({ cue, anchor, outfitId }: PageOnScreen): Mend[] {
   const section = chunk.occurrence.key.split("#")[0] as string;
   const manual = breakAt("split", section, chunk.occurrence.units, middle, [outfitId]);
   const breaks = withBreak(doc.breaks, manual);
-  return [{ kind: "changeCue", label: "Part the slide here", cueId: cue.cueId, doc: { ...doc, breaks } }];
+  return [changing(cue, "Part the slide here", { breaks } as Partial<CueDoc>)];
 }
 
 /** Templates that the outfit offers besides the one that is worn. */

@@ -28,6 +28,8 @@ export interface StageMoment {
   readonly atMs: number;
   /** By this long the step stays before another comes by itself; null: until a hand presses. */
   readonly staysMs: number | null;
+  /** What comes by itself then. */
+  readonly follower: CheckedCue | null;
   /** Layer → what lies there on a screen; by the id of a screen where it has its own, else under "". */
   readonly lying: ReadonlyMap<string, ReadonlyMap<string, LyingPage>>;
   /** All screens are black, or show the stand-by. */
@@ -91,7 +93,7 @@ export function walkEvening(
     const follows = start.kind === "after" ? start.ms : null;
     if (before && follows !== null) {
       atMs = before.atMs + follows;
-      if (moments.length > 0) moments[moments.length - 1] = { ...before, staysMs: follows };
+      if (moments.length > 0) moments[moments.length - 1] = { ...before, staysMs: follows, follower: cue };
     }
     for (const [index, step] of stepsOf(content).entries()) {
       letGo();
@@ -110,7 +112,16 @@ export function walkEvening(
         }
       put(cue, hash, content, step.anchor, step.kind === "leave");
       const words = countWords(step.words);
-      const moment: StageMoment = { cue, step, planId: plan, atMs, staysMs: null, lying, isShut };
+      const moment: StageMoment = {
+        cue,
+        step,
+        planId: plan,
+        atMs,
+        staysMs: null,
+        follower: null,
+        lying,
+        isShut,
+      };
       if (step.kind !== "leave") {
         moments.push(moment);
         before = moment;

@@ -5,6 +5,7 @@ import type { SongDoc } from "../../rundown/cueDoc.ts";
 import { type Credits, findMissingCredits, joinCredits, NO_CREDITS } from "../../words/credits.ts";
 import { parseSong } from "../../words/song.ts";
 import type { Check } from "../check.ts";
+import { changing } from "../mend.ts";
 
 /** Read once for each text: a rundown has hundreds of songs, and is looked through with every edit. */
 export const creditsOf = oncePer((doc: SongDoc): Credits => {
@@ -35,7 +36,7 @@ const hidden = defineFinding<{ readonly who: string }>(
 export const hiddenCredits: Check = {
   code: hidden.code,
   name: "Credits that are not shown",
-  cue: ({ cue: { cueId, doc } }) => {
+  cue: ({ cue: { cueId, revision, doc } }) => {
     if (doc.kind !== "song" || doc.isOff || doc.creditAt !== "none") return [];
     const { writers, publicDomain } = creditsOf(doc);
     if (publicDomain || writers === "") return [];
@@ -43,9 +44,7 @@ export const hiddenCredits: Check = {
       {
         finding: hidden(cueSubject(cueId), { who: writers }, "credit"),
         cueId,
-        mends: [
-          { kind: "changeCue", label: "Show it on the last slide", cueId, doc: { ...doc, creditAt: "last" } },
-        ],
+        mends: [changing({ cueId, revision, doc }, "Show it on the last slide", { creditAt: "last" })],
       },
     ];
   },

@@ -19,7 +19,7 @@ export const fastCrawl: Check = {
     page.crawls.flatMap(({ objectId, field, box, wordsPerMinute }) => {
       const rate = Math.round(wordsPerMinute);
       if (rate <= crawlWordsPerMinute) return [];
-      const { cueId, doc } = page.cue;
+      const { cueId, revision, doc } = page.cue;
       const name = objectKindOf(page.template, objectId)?.field ?? `#${objectId}`;
       const object = allObjects(page.template).find(({ object: each }) => each.id === objectId)?.object;
       const own = doc.adjust[name] ?? NO_ADJUSTMENT;
@@ -31,7 +31,7 @@ export const fastCrawl: Check = {
           ...{ cueId, step: page.anchor, outputId: page.output.id, rect: box, amount: rate },
           mends: slower
             ? [
-                changing({ cueId, doc }, "Let it go slower", {
+                changing({ cueId, revision, doc }, "Let it go slower", {
                   adjust: { ...doc.adjust, [name]: { ...own, speed: slower } },
                 }),
               ]

@@ -14,15 +14,14 @@ const finding = defineFinding<{ readonly afterS: number; readonly words: number;
 export const fastStep: Check = {
   code: finding.code,
   name: "Follows that come too soon",
-  stack: ({ pages, moment, evening, limits: { wordsPerMinute } }) => {
+  stack: ({ pages, moment, limits: { wordsPerMinute } }) => {
     const page = pages.find(({ cue }) => cue.cueId === moment.cue.cueId);
-    const { staysMs } = moment;
+    const { staysMs, follower } = moment;
     if (!page || staysMs === null) return [];
-    const follower = evening.cues.find(({ index, made }) => index > moment.cue.index && made !== null);
     const neededMs = readingMs(page.wordCount, wordsPerMinute);
     // What comes onto another layer lets the words be read on.
     if (!follower?.made || follower.made.content.layerId !== page.layerId || staysMs >= neededMs) return [];
-    const { cueId, doc } = follower;
+    const { cueId, revision, doc } = follower;
     const figures = {
       afterS: staysMs / 1_000,
       words: page.wordCount,
@@ -34,7 +33,7 @@ export const fastStep: Check = {
         finding: finding(cueSubject(cueId), figures, moment.cue.title),
         ...{ cueId, outputId: page.output.id, amount: neededMs - staysMs },
         mends: [
-          changing({ cueId, doc }, `Let it follow after ${longer / 1_000} s`, {
+          changing({ cueId, revision, doc }, `Let it follow after ${longer / 1_000} s`, {
             start: { kind: "after", ms: longer },
           }),
         ],

@@ -24,7 +24,7 @@ export const leftLying: Check = {
     const { pages, moment, limits } = look;
     if (comesByItself(moment.cue)) return [];
     const told = (page: PageOnScreen, how: string): Found => {
-      const { cueId, doc } = page.cue;
+      const { cueId, revision, doc } = page.cue;
       const stayMs =
         Math.ceil(Math.max(LEAST_STAY_MS, 2 * readingMs(page.wordCount, limits.wordsPerMinute)) / STEP_MS) *
         STEP_MS;
@@ -38,7 +38,7 @@ export const leftLying: Check = {
         },
         mends:
           doc.kind === "page" && doc.stayMs === null
-            ? [changing({ cueId, doc }, `Let it leave after ${stayMs / 1_000} s`, { stayMs })]
+            ? [changing({ cueId, revision, doc }, `Let it leave after ${stayMs / 1_000} s`, { stayMs })]
             : [],
       };
     };

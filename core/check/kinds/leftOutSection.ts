@@ -2,6 +2,7 @@ import { cueSubject, defineFinding } from "../../findings/finding.ts";
 import { parseSong } from "../../words/song.ts";
 import { orderOf } from "../../words/songOrder.ts";
 import type { Check } from "../check.ts";
+import { changing } from "../mend.ts";
 
 const finding = defineFinding<{ readonly section: string }>(
   "leftOutSection",
@@ -18,7 +19,7 @@ const unknown = defineFinding<{ readonly words: string }>(
 export const leftOutSection: Check = {
   code: finding.code,
   name: "Sections that are left out",
-  cue: ({ cue: { cueId, doc } }) => {
+  cue: ({ cue: { cueId, revision, doc } }) => {
     if (doc.kind !== "song" || doc.isOff || doc.order.trim() === "") return [];
     const parsed = parseSong(doc.text, doc.title, { told: doc.told });
     if ("problem" in parsed) return [];
@@ -30,12 +31,7 @@ export const leftOutSection: Check = {
         finding: finding(cueSubject(cueId), { section: label }, key),
         cueId,
         mends: [
-          {
-            kind: "changeCue" as const,
-            label: "Sing it at the end",
-            cueId,
-            doc: { ...doc, order: `${doc.order.trim()} ${key}` },
-          },
+          changing({ cueId, revision, doc }, "Sing it at the end", { order: `${doc.order.trim()} ${key}` }),
         ],
       }));
   },

@@ -1,8 +1,8 @@
-import { cueSubject, defineFinding } from "../../findings/finding.ts";
+import { defineFinding } from "../../findings/finding.ts";
 import type { Check } from "../check.ts";
-import { coveredWords, meetByThemselves } from "../coveredWords.ts";
+import { type CoveredFigures, foundCovered } from "../coveredWords.ts";
 
-const finding = defineFinding<{ readonly over: string; readonly percent: number }>(
+const finding = defineFinding<CoveredFigures>(
   "overlapping",
   "warning",
   ({ over, percent }, _subject, place) =>
@@ -13,21 +13,5 @@ const finding = defineFinding<{ readonly over: string; readonly percent: number 
 export const overlapping: Check = {
   code: finding.code,
   name: "Pages over one another",
-  stack: ({ pages, moment }) =>
-    coveredWords(pages, moment, "shape")
-      .filter(meetByThemselves)
-      .map(({ above, beneath, rect, share }) => ({
-        finding: finding(
-          cueSubject(moment.cue.cueId),
-          { over: above.cue.title, percent: Math.round(share * 100) },
-          beneath.cue.title,
-        ),
-        ...{
-          cueId: moment.cue.cueId,
-          step: moment.step.anchor,
-          outputId: above.output.id,
-          rect,
-          amount: share,
-        },
-      })),
+  stack: (look) => foundCovered(look, "shape", finding),
 };

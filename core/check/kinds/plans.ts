@@ -25,7 +25,6 @@ export const planLeftBehind: Check = {
     const nameOf = (id: string) => evening.plans.find((plan) => plan.id === id)?.name ?? id;
     if (!from || !after) return [];
     const cues = new Set(moments.slice(since).map(({ cue }) => cue.cueId)).size - 1;
-    const { cueId, doc } = after.cue;
     return [
       {
         finding: leftBehind(
@@ -35,7 +34,7 @@ export const planLeftBehind: Check = {
         ),
         cueId: from.cue.cueId,
         mends: [
-          changing({ cueId, doc }, `Set “${nameOf(evening.planId)}” again with the next cue`, {
+          changing(after.cue, `Set “${nameOf(evening.planId)}” again with the next cue`, {
             plan: { id: evening.planId, otherwise: "switch" },
           } as Partial<CueDoc>),
         ],

@@ -16,7 +16,7 @@ export const shortStay: Check = {
   code: finding.code,
   name: "Stays too short to read",
   page: ({ page, limits: { wordsPerMinute } }) => {
-    const { doc, cueId, made } = page.cue;
+    const { doc, cueId, revision, made } = page.cue;
     const stayMs = made?.content.stayMs ?? null;
     const neededMs = readingMs(page.wordCount, wordsPerMinute);
     if (stayMs === null || stayMs >= neededMs) return [];
@@ -28,7 +28,7 @@ export const shortStay: Check = {
         ...{ cueId, step: page.anchor, outputId: page.output.id, amount: neededMs - stayMs },
         mends:
           doc.kind === "page"
-            ? [changing({ cueId, doc }, `Let it stay ${longer / 1_000} s`, { stayMs: longer })]
+            ? [changing({ cueId, revision, doc }, `Let it stay ${longer / 1_000} s`, { stayMs: longer })]
             : [],
       },
     ];

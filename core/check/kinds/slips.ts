@@ -3,6 +3,7 @@ import { replaceInCue } from "../../rundown/replaceWords.ts";
 import type { FieldSets } from "../../scene/fieldSet.ts";
 import type { Check, Found } from "../check.ts";
 import type { CheckedCue } from "../checkedCue.ts";
+import { changing } from "../mend.ts";
 import { findDoubledWords, findMixedQuotes, findStrayMarks } from "../slips.ts";
 import { textsOf } from "../textsOf.ts";
 
@@ -26,22 +27,17 @@ const mixed = defineFinding<{ readonly marks: string }>(
 function inTexts(
   cue: CheckedCue,
   fieldSets: FieldSets,
-  look: (
-    text: string,
-  ) => readonly { finding: Found["finding"]; find?: string; by?: string; label?: string }[],
+  look: (text: string) => readonly { finding: Found["finding"]; find?: string; by?: string }[],
 ): Found[] {
   return textsOf(cue, fieldSets).flatMap(({ text, where }) =>
-    look(text).map(({ finding, find, by, label }): Found => {
+    look(text).map(({ finding, find, by }): Found => {
       const query = { find: find ?? "", matchCase: true, wholeWords: false };
       const mended =
         find !== undefined && by !== undefined ? replaceInCue(cue.doc, query, by, fieldSets) : undefined;
       return {
         finding: { ...finding, place: where },
         cueId: cue.cueId,
-        mends:
-          mended && mended.count > 0
-            ? [{ kind: "changeCue", label: label ?? `Write “${by}”`, cueId: cue.cueId, doc: mended.doc }]
-            : [],
+        mends: mended && mended.count > 0 ? [changing(cue, `Write “${by}”`, mended.doc)] : [],
       };
     }),
   );
