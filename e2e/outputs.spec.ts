@@ -264,8 +264,8 @@ test("a screen has a place in the room, moved by keys, and says what its farthes
 }) => {
   await openDesk(page, show, "screens");
   await choose(page, "Loft wall");
-  // 12 m before 2.4 m of 1080 px: 12 / 200 / 2.4 × 1080 = 27 px.
-  await expect(page.getByText(/capitals are at least/)).toContainText("27 px");
+  // 12 m before 2.8 m of 1080 px: 12 / 200 / 2.8 × 1080 = 23.1, so 24 px.
+  await expect(page.getByText(/capitals are at least/)).toContainText("24 px");
   await page.getByRole("button", { name: "Room" }).click();
   const wall = page.getByRole("button", { name: /^Loft wall, 10 m from the left, 0.5 m from the front/ });
   await wall.focus();

@@ -58,7 +58,7 @@ export function nearNames<C>(texts: readonly (CueText & { readonly cue: C })[]):
   for (const one of names) {
     let best: (typeof names)[number] | undefined;
     for (const other of new Set(one.folded.flatMap((word) => byWord.get(word) ?? []))) {
-      if (other === one || !areNear(one.folded, other.folded)) continue;
+      if (other === one || isOtherCase(one.name, other.name) || !areNear(one.folded, other.folded)) continue;
       const isBetter = other.count > one.count || (other.count === one.count && other.at < one.at);
       if (isBetter && (!best || other.count > best.count)) best = other;
     }
@@ -68,13 +68,32 @@ export function nearNames<C>(texts: readonly (CueText & { readonly cue: C })[]):
   return result;
 }
 
+/** A title in capitals is no other spelling. */
+const isOtherCase = (a: string, b: string): boolean => a.toLowerCase() === b.toLowerCase();
+
+/** What begins a line as often as a name does: it makes no name of the word after it. */
+const BEGINNINGS = new Set([
+  "with",
+  "from",
+  "this",
+  "that",
+  "your",
+  "they",
+  "when",
+  "what",
+  "have",
+  "will",
+  "here",
+]);
+const isOfName = (word: string): boolean => word.length >= LEAST_LETTERS && !BEGINNINGS.has(word);
+
 /** One word the same, the other a slip away; or the same letters with other accents or capitals. */
 function areNear(a: readonly string[], b: readonly string[]): boolean {
   const [first, last] = [a[0] as string, a[1] as string];
   const [otherFirst, otherLast] = [b[0] as string, b[1] as string];
   if (first === otherFirst && last === otherLast) return true;
-  if (first === otherFirst) return isSlip(last, otherLast);
-  return last === otherLast && isSlip(first, otherFirst);
+  if (first === otherFirst) return isOfName(first) && isSlip(last, otherLast);
+  return last === otherLast && isOfName(last) && isSlip(first, otherFirst);
 }
 
 function isSlip(a: string, b: string): boolean {

@@ -27,7 +27,12 @@ const NOTHING: CheckState = { status: "looking", findings: [], byCue: new Map(),
 /** What changes within this time is looked at together. */
 const CALM_MS = 80;
 /** A desk that has just been opened has other things to do first, unless it is there for the check. */
-const FIRST_AFTER_MS = 4_000;
+const FIRST_AFTER_MS = 15_000;
+/** What of the desk the check is made of. */
+const LOOKED_AT = [
+  ...(["cues", "outputs", "plans", "outfits", "fieldSets", "evening"] as const),
+  ...(["venue", "feeds", "bindingProblems", "follow", "sources"] as const),
+];
 /** How windows do is looked at this often. */
 const WINDOWS_EVERY_MS = 2_000;
 
@@ -41,6 +46,9 @@ export class CheckStore {
   #licence = "";
   #state = NOTHING;
   #sent = "";
+  #sentOrder = "";
+  /** What the worker has said of what was sent last. */
+  #told: CheckState["status"] = "looking";
   #seen: readonly unknown[] = [];
   #version = 0;
   #timer: ReturnType<typeof setTimeout> | undefined;
@@ -107,8 +115,8 @@ export class CheckStore {
           if (own) own.push(finding);
           else byCue.set(finding.cueId, [finding]);
         }
-        const isLast = answer.version === this.#version && this.#timer === undefined;
-        const status = !isLast ? "looking" : isWaiting ? "waiting" : "done";
+        if (answer.version === this.#version) this.#told = isWaiting ? "waiting" : "done";
+        const status = this.#timer === undefined ? this.#told : "looking";
         this.#set({ status, findings, byCue: keepSame(byCue, this.#state.byCue), looked, tookMs });
         return;
       }
@@ -127,37 +135,9 @@ export class CheckStore {
 
   #lookSoon(): void {
     const now = this.#desk.getSnapshot();
-    const {
-      cues,
-      outputs,
-      plans,
-      outfits,
-      fieldSets,
-      evening,
-      venue,
-      feeds,
-      bindingProblems,
-      follow,
-      sources,
-    } = now;
-    const planId = now.state.line.at === null ? now.state.plan.id : this.#planId(now);
-    const windows = this.#readWindows(now);
     const seen = [
-      cues,
-      outputs,
-      plans,
-      outfits,
-      fieldSets,
-      evening,
-      venue,
-      feeds,
-      bindingProblems,
-      follow,
-      sources,
-      planId,
-      windows,
-      now.state.layers,
-      this.#licence,
+      ...LOOKED_AT.map((part) => now[part]),
+      ...[now.state.layers, this.#planId(now), this.#readWindows(now), this.#licence],
     ];
     if (seen.every((part, at) => part === this.#seen[at])) return;
     this.#seen = seen;
@@ -176,6 +156,7 @@ export class CheckStore {
 
   /** The plan that the evening begins under; what a cue has switched to since is no other evening. */
   #planId({ plans, state }: DeskSnapshot): string {
+    if (state.line.at === null) return state.plan.id;
     return state.handPlan?.id ?? plans[0]?.id ?? state.plan.id;
   }
 
@@ -184,11 +165,11 @@ export class CheckStore {
     const now = this.#desk.getSnapshot();
     const { outputs, plans, outfits, fieldSets, evening, venue, feeds, bindingProblems, follow, sources } =
       now;
-    const { layers, timeZone, plan, line } = now.state;
+    const { layers, timeZone } = now.state;
     const today = new Intl.DateTimeFormat("sv-SE", { timeZone, dateStyle: "short" }).format(this.#desk.now());
     const frame: EveningFrame = {
       ...{ layers, outputs, plans, outfits, evening, today, timeZone, bindingProblems },
-      planId: line.at === null ? plan.id : this.#planId(now),
+      planId: this.#planId(now),
       licence: this.#licence,
       fieldSets: [...fieldSets.values()],
       feeds: feeds.map(({ id, doc, fault, isStale, longest }) => ({ id, doc, fault, isStale, longest })),
@@ -199,21 +180,26 @@ export class CheckStore {
       limits: limitsOf(venue.limits),
     };
     const text = JSON.stringify(frame);
+    const order = now.cues.map(({ view }) => view.cueId);
     const changed = now.cues.flatMap(({ view }) => (this.#sentViews.get(view.cueId) === view ? [] : [view]));
+    const isFresh = this.#sendDocuments(now);
+    // A feed that was only asked again, a screen that was only heard: what was found holds.
+    if (text === this.#sent && changed.length === 0 && !isFresh && order.join() === this.#sentOrder) {
+      if (this.#state.status !== this.#told) this.#set({ ...this.#state, status: this.#told });
+      return;
+    }
     for (const view of changed) this.#sentViews.set(view.cueId, view);
-    this.#sendDocuments(now);
+    this.#told = "looking";
     this.#send({
-      kind: "look",
-      version: ++this.#version,
-      order: now.cues.map(({ view }) => view.cueId),
-      changed,
+      ...{ kind: "look", version: ++this.#version, order, changed },
       frame: text === this.#sent ? null : frame,
     });
     this.#sent = text;
+    this.#sentOrder = order.join();
   }
 
-  /** The contents of all cues, and what they wear and show. */
-  #sendDocuments({ ready }: DeskSnapshot): void {
+  /** The contents of all cues, and what they wear and show. @returns whether any is new */
+  #sendDocuments({ ready }: DeskSnapshot): boolean {
     const { documents } = this.#desk;
     const wanted = new Set(
       ready.flatMap(({ hash, content }) => [hash, ...wornIn(content), ...content.media]),
@@ -226,9 +212,10 @@ export class CheckStore {
     });
     if (fresh.length > 0) this.#send({ kind: "documents", documents: fresh });
     const gone = [...this.#sentDocuments].filter((hash) => !wanted.has(hash));
-    if (gone.length <= wanted.size) return;
+    if (gone.length <= wanted.size) return fresh.length > 0;
     for (const hash of gone) this.#sentDocuments.delete(hash);
     this.#send({ kind: "keep", hashes: [...this.#sentDocuments] });
+    return fresh.length > 0;
   }
 
   /** How windows do, now and then: the same object while nothing of it is otherwise. */

@@ -396,6 +396,19 @@ describe("words as they are written", () => {
     );
   });
 
+  test("spelling, as people write: capitals for a title, other words that begin alike, accents that were left out", () => {
+    const told = (...titles: string[]) =>
+      findOf("spelling", titles.map(says)).map(({ figures }) => figures.name);
+    expect(told("Ilse Tarrow", "ILSE TARROW")).toEqual([]);
+    expect(told("The Lamp is lit", "The Camp is open")).toEqual([]);
+    expect(told("With Ilse at the lamp", "With Elsie at the door")).toEqual([]);
+    expect(told("Gannet Steps", "Gannet Street")).toEqual([]);
+    expect(told("José Marín and José Marín", "Jose Marin")).toEqual(["Jose Marin"]);
+    expect(told("Odhran Vael, Odhran Vael", "Odhran  Vael, odhran vael", "Odrhan Vael")).toEqual([
+      "Odrhan Vael",
+    ]);
+  });
+
   test("otherYear and wrongWeekday: 4 December 2026 is a Friday", () => {
     expect(findOf("otherYear", [says("Friday 4 December 2026")])).toEqual([]);
     expect(findOf("otherYear", [says("Thursday 4 December 2025")])).toMatchObject([
