@@ -107,6 +107,7 @@ test("what the files beside clips say goes to the clips that they are called lik
     .locator("input")
     .setInputFiles([xml("other.xml", other)]);
   await expect(page.getByText(/has no element of “Film circle”/)).toBeVisible();
+  await expect(page.getByRole("list", { name: "Clips" })).not.toContainText("Бумажная лодка");
   await files.setInputFiles([xml("Лодка.xml", "<film><heading>Бумажная лодка</heading></film>")]);
   await expect(page.getByRole("list", { name: "Clips" })).toContainText("Бумажная лодка");
   await page.reload();
