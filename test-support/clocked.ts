@@ -47,6 +47,7 @@ export class Clocked {
   /** Whether every state is read back by its schema; thousands of presses are quicker without. */
   isChecked = true;
   plans: readonly ScreenPlan[] = [];
+  evening: DecideContext["evening"] = { day: "", startsAt: "", endsAt: "" };
   triggers: readonly Trigger[] = [];
   mostActsPerSecond = 20;
   sparedIds: readonly string[] = [];
@@ -156,6 +157,7 @@ export class Clocked {
       startAtMs: this.atMs,
       cues: this.cues,
       clips: this.clips,
+      evening: this.evening,
       findPlan: (id: string) => [STARTER_PLAN, ...this.plans].find((plan) => plan.id === id),
       outputIds: ["wall", "stream"],
       sparedIds: this.sparedIds,

@@ -136,19 +136,18 @@ export const song = (text: string, lines: Record<string, number> = {}, more: Par
 export const reading: CueDoc = readingCue({ reference: "Ps 107:23-25", text: "web", numbers: false });
 
 /** The state of a show just opened. */
-export function openedState(): ShowState {
-  const event: LoggedEvent = {
-    seq: 1,
-    atMs: 0,
-    actor: null,
-    actId: null,
-    event: {
-      kind: "showOpened",
-      showId: "test",
-      layers: [...STARTER_LAYERS],
-      timeZone: "UTC",
-      plan: STARTER_PLAN,
-    },
-  };
-  return evolve(undefined, event);
-}
+/** The first event of a show. */
+export const OPENING: LoggedEvent = {
+  seq: 1,
+  atMs: 0,
+  actor: null,
+  actId: null,
+  event: {
+    kind: "showOpened",
+    showId: "test",
+    layers: [...STARTER_LAYERS],
+    timeZone: "UTC",
+    plan: STARTER_PLAN,
+  },
+};
+export const openedState = (): ShowState => evolve(undefined, OPENING);

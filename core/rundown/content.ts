@@ -3,7 +3,7 @@ import { liveFieldsSchema } from "../feeds/binding.ts";
 import { byNameSchema, nameSchema } from "../names/name.ts";
 import { adjustmentsSchema, wholeSchema } from "../scene/adjustment.ts";
 import { effectMsSchema } from "../venue/plan.ts";
-import { CREDIT_PLACES } from "../words/credits.ts";
+import { CREDIT_PLACES, creditsSchema } from "../words/credits.ts";
 import { flowUnitSchema } from "../words/flow.ts";
 import { planNeedSchema, stepPlanSchema } from "./kinds/onAnyCue.ts";
 import { REFERENCE_PLACES } from "./kinds/reading/doc.ts";
@@ -58,6 +58,10 @@ export const pageContentSchema = z.strictObject({
   values: byNameSchema(z.string()),
   /** What of it is filled from feeds, over its values. */
   live: liveFieldsSchema.optional(),
+  /** Of a song: who made it, for the report of what was sung, and the library's song that it is. */
+  song: z
+    .strictObject({ songId: z.string().max(60).nullable(), ...creditsSchema.shape })
+    .optional(),
   flow: flowSchema.nullable(),
   /** The field whose lines come step by step. */
   pointsField: z.string().max(40).default("points"),

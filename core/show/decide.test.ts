@@ -37,6 +37,7 @@ function contextAt(all: readonly ReadyCue[], atMs: number, actor: Actor): Decide
     findPlan: (id) => [STARTER_PLAN, WALL_ALONE].find((plan) => plan.id === id),
     outputIds: ["wall", "stream"],
     sparedIds: [],
+    evening: { day: "", startsAt: "", endsAt: "" },
     actor,
   };
 }

@@ -1,5 +1,6 @@
 import type { ReadyClip } from "../clips/readyClip.ts";
 import type { PageContent } from "../rundown/content.ts";
+import type { EveningFields } from "../rundown/evening.ts";
 import type { ReadyCue } from "../rundown/readyCue.ts";
 import type { ScreenPlan } from "../venue/plan.ts";
 import type { Actor } from "./actor.ts";
@@ -14,6 +15,8 @@ export interface DecideContext {
   readonly startAtMs: number;
   /** The cues as they stand now, in order: their places and the hashes their contents would be pinned under. */
   readonly cues: readonly ReadyCue[];
+  /** When the evening is to begin and end. */
+  readonly evening: Pick<EveningFields, "day" | "startsAt" | "endsAt">;
   /** The list of clips, in order. */
   readonly clips: readonly ReadyClip[];
   readonly findPlan: (planId: string) => ScreenPlan | undefined;

@@ -1,5 +1,6 @@
 import { sameAnchor } from "../rundown/anchor.ts";
 import type { PageContent } from "../rundown/content.ts";
+import { eveningTiming } from "../rundown/eveningTiming.ts";
 import type { ReadyCue } from "../rundown/readyCue.ts";
 import { findStepIndex, LEAVE_ANCHOR, stepsOf } from "../rundown/steps.ts";
 import { textPlaceOf } from "../rundown/textPlace.ts";
@@ -8,7 +9,7 @@ import type { Refusal } from "./commands.ts";
 import { decideShut } from "./decideClear.ts";
 import { type DecideContext, type Decision, onlyOn } from "./decideContext.ts";
 import { stageNoteOf } from "./decideStageNote.ts";
-import type { AirEvent } from "./events.ts";
+import type { AirEvent, Planned } from "./events.ts";
 import { isFilled } from "./layers.ts";
 import type { Target } from "./line.ts";
 import { planOfTake } from "./planNeed.ts";
@@ -96,6 +97,7 @@ function takeEvents(
   const startAtMs = context.startAtMs + doc.delayMs;
   const target = { cueId, content: hash, step };
   const words = textPlaceOf(content, step);
+  const planned = line === "moves" && plannedOf(cueId, state, context);
   const events: AirEvent[] = [];
   const at = context.cues.findIndex((cue) => cue.cueId === cueId);
   const needed = planOfTake(state, context.cues, at, step, line === "moves");
@@ -122,7 +124,7 @@ function takeEvents(
       const shut = decideShut(state, null, shutter === "back" ? null : shutter, context);
       if ("events" in shut) events.push(...shut.events);
     }
-    events.push({ kind: "acted", takeId, target, cueIndex: index, words, line, startAtMs });
+    events.push({ kind: "acted", takeId, target, cueIndex: index, words, line, startAtMs, ...planned });
     return { events };
   }
   const { layerId, lastsMs } = content;
@@ -146,6 +148,7 @@ function takeEvents(
     endsAtMs: leaves ? null : stayEndsAt(content, startAtMs, state.timeZone),
     lastsMs,
     effectMs: effectOf(state, content),
+    ...planned,
   });
   if (doc.repeatMs !== null && !leaves)
     events.push({
@@ -153,6 +156,19 @@ function takeEvents(
       due: { kind: "repeat", cueId, layerId, everyMs: doc.repeatMs, atMs: startAtMs + doc.repeatMs },
     });
   return { events };
+}
+
+/** What the plan says of a cue as it stands: kept with the take, for the plan may be another tomorrow. */
+function plannedOf(
+  cueId: string,
+  { timeZone, cueTimes, line }: ShowState,
+  { cues, evening, atMs }: DecideContext,
+): { readonly planned?: Planned } {
+  const lengthMs = cues.find((cue) => cue.cueId === cueId)?.doc.plannedMs ?? null;
+  const place = { timeZone, cueTimes, presentId: line.at?.cueId ?? null };
+  const timing = eveningTiming(cues, place, evening, atMs).cues.find((cue) => cue.cueId === cueId);
+  const plannedAtMs = timing?.plannedAtMs ?? null;
+  return plannedAtMs === null && lengthMs === null ? {} : { planned: { atMs: plannedAtMs, lengthMs } };
 }
 
 /** How long a page takes to arrive: as its cue says, else its layer; null: as its template has it. */

@@ -23,6 +23,15 @@ const how = z.enum(["animated", "dissolve", "cut"]);
 /** Whether the operator's line goes along, what came is an aside, or it came by itself apart from the line. */
 const takesLine = z.enum(["moves", "stays", "apart"]).default("moves");
 
+/** What the plan of the evening said of a cue when the line came to it. */
+export const plannedSchema = z.strictObject({
+  /** When it was to begin, server time ms; null: at no fixed time. */
+  atMs: z.number().nullable(),
+  /** How long it was to take; null: not said. */
+  lengthMs: z.number().nullable(),
+});
+export type Planned = z.infer<typeof plannedSchema>;
+
 const WHY_DUE_HELD = ["late", "gone", "pressed", "over", "done"] as const;
 
 /** What happened to the air. Written down before anybody is told; never changed after. */
@@ -62,6 +71,7 @@ export const airEventSchema = z.discriminatedUnion("kind", [
     effectMs: effectMsSchema.nullable().default(null),
     /** It begins from its start, on air already or not. */
     isAnew: z.boolean().optional(),
+    planned: plannedSchema.optional(),
   }),
   /** A cue was taken that brings no page. */
   z.strictObject({
@@ -72,6 +82,7 @@ export const airEventSchema = z.discriminatedUnion("kind", [
     words: textPlaceSchema.nullable().default(null),
     line: takesLine,
     startAtMs: z.number(),
+    planned: plannedSchema.optional(),
   }),
   /** Edits that were held went on air: the same cue, with new words. */
   z.strictObject({

@@ -27,6 +27,7 @@ function submit(state: ShowState, command: Command, cues: readonly ReadyCue[], a
     findPlan: (id) => [STARTER_PLAN, OTHER].find((plan) => plan.id === id),
     outputIds: ["wall", "stream"],
     sparedIds: [],
+    evening: { day: "", startsAt: "", endsAt: "" },
     actor: DESK,
   });
   if ("refused" in decision) return { state, refused: decision.refused };

@@ -36,13 +36,15 @@ export interface Answer {
   readonly sentence: string | null;
 }
 
-/** What the venue has set that triggers need to know. */
-export interface Triggering {
+/** What the venue and the evening say that the air needs to know. */
+export interface HostParts {
   readonly triggers: () => TriggerContext["triggers"];
   readonly names: TriggerContext["names"];
   readonly mostActsPerSecond: () => number;
   /** The list of clips, in order. */
   readonly clips: () => readonly ReadyClip[];
+  /** The evening that is open. */
+  readonly evening: () => DecideContext["evening"];
 }
 
 /** How far ahead motions begin, so that the news reaches every output before its first frame. */
@@ -55,7 +57,7 @@ export class ShowHost {
   readonly #rundown: Rundown;
   readonly #screens: ScreenStore;
   readonly #now: () => number;
-  readonly #triggering: Triggering;
+  readonly #parts: HostParts;
   #state: ShowState;
   readonly #queue = new SerialQueue();
   #lastCommandMs = 0;
@@ -70,10 +72,10 @@ export class ShowHost {
     contents: ContentStore,
     rundown: Rundown,
     screens: ScreenStore,
-    triggering: Triggering,
+    parts: HostParts,
     now: () => number,
   ) {
-    this.#triggering = triggering;
+    this.#parts = parts;
     this.#state = state;
     this.#log = log;
     this.#contents = contents;
@@ -90,7 +92,7 @@ export class ShowHost {
     contents: ContentStore,
     rundown: Rundown,
     screens: ScreenStore,
-    triggering: Triggering,
+    parts: HostParts,
     opening: Extract<AirEvent, { kind: "showOpened" }>,
     now: () => number,
   ): Promise<ShowHost> {
@@ -103,7 +105,7 @@ export class ShowHost {
     const hashes = contentsOf(state);
     await contents.load(hashes);
     for (const hash of hashes) await contents.load(wornBy(contents, hash));
-    return new ShowHost(state, journal, contents, rundown, screens, triggering, now);
+    return new ShowHost(state, journal, contents, rundown, screens, parts, now);
   }
 
   /** A rehearsal that begins with what is on air now. It is written nowhere, and no output hears of it. */
@@ -115,7 +117,7 @@ export class ShowHost {
       this.#contents,
       this.#rundown,
       this.#screens,
-      this.#triggering,
+      this.#parts,
       this.#now,
     );
   }
@@ -210,7 +212,7 @@ export class ShowHost {
   async #lookAtClock(atMs: number): Promise<void> {
     const sinceMs = this.#tickedAtMs;
     const commands = timerCommands(this.#state, this.#rundown.ready(), sinceMs, atMs);
-    const counted = countedBy(this.#triggering.triggers());
+    const counted = countedBy(this.#parts.triggers());
     const happenings = happeningsOfTime(this.#state, (hash) => this.#findPage(hash), counted, sinceMs, atMs);
     this.#tickedAtMs = atMs;
     for (const command of commands) {
@@ -246,7 +248,7 @@ export class ShowHost {
   }
 
   #triggerContext(atMs: number): TriggerContext {
-    const { triggers, names, mostActsPerSecond } = this.#triggering;
+    const { triggers, names, mostActsPerSecond } = this.#parts;
     return {
       ...this.#context(atMs, { kind: "timer" }),
       triggers: triggers(),
@@ -281,7 +283,8 @@ export class ShowHost {
       atMs,
       startAtMs: atMs + LEAD_MS,
       cues: this.#rundown.ready(),
-      clips: this.#triggering.clips(),
+      evening: this.#parts.evening(),
+      clips: this.#parts.clips(),
       findPlan: (planId) => this.#screens.plans.find(({ id }) => id === planId),
       outputIds: outputs.map(({ id }) => id),
       compileStageNote: (text) => {

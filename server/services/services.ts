@@ -197,6 +197,7 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
       names: follow.names,
       mostActsPerSecond: () => follow.settings.mostActsPerSecond,
       clips: () => clips.ready(),
+      evening: () => evenings.open,
     },
     {
       kind: "showOpened",

@@ -74,6 +74,7 @@ export function compileSong(doc: SongDoc, context: CompileContext): Compiled {
       ...emptyContent(context, getFieldSet(context, "words"), worn),
       cueKind: "song",
       title: song.title,
+      song: { songId: doc.source?.songId ?? null, ...credits },
       values: { credit: creditLine(credits, context.licence), writers, publisher, licence },
       flow: {
         field: "words",
