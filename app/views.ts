@@ -29,6 +29,7 @@ export const VIEWS = [
   { path: "timing", name: "Timing", tab: "first" },
   { path: "evenings", name: "Evenings", tab: "none" },
   { path: "keys", name: "Keys", tab: "menu" },
+  { path: "report", name: "Report", tab: "menu", find: "Report: what was shown, from when to when" },
   { path: "health", name: "Health", tab: "menu", inMenu: "Health and copies" },
   { path: "welcome", name: "First steps", tab: "menu", find: null },
   { path: "gallery", name: "Gallery", tab: "none", find: null },

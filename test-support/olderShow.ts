@@ -24,6 +24,8 @@ export const BEFORE_DESIGNS = `
   alter table media drop column tags;
   delete from link where kind = 'hook';
   drop table seen_step;
+  drop table report_note;
+  drop table incident;
   alter table evening drop column copied_cues;
   alter table show drop column check_limits;
   delete from kysely_migration where name >= 'm0013';

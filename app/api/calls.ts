@@ -11,6 +11,8 @@ import type { TableChange, TableEditOutcome } from "../../core/feeds/tableChange
 import type { RowEdit, TableEdit } from "../../core/feeds/tableEdit.ts";
 import type { ChromaKey } from "../../core/picture/chromaKey.ts";
 import type { StoryLine } from "../../core/report/airStory.ts";
+import type { Report } from "../../core/report/report.ts";
+import type { SongUse } from "../../core/report/songUse.ts";
 import type { Compiled } from "../../core/rundown/compileContext.ts";
 import type { PageContent } from "../../core/rundown/content.ts";
 import type { CueDoc } from "../../core/rundown/cueDoc.ts";
@@ -19,6 +21,7 @@ import type { EveningEdit } from "../../core/rundown/evening.ts";
 import type { FirstSteps } from "../../core/rundown/firstSteps.ts";
 import type { PinnedDocument } from "../../core/rundown/pinnedDocument.ts";
 import type { LibraryEntry } from "../../core/scene/libraryEntry.ts";
+import type { ShowState } from "../../core/show/state.ts";
 import type { VenueSettings } from "../../core/show/venueSettings.ts";
 import type { FollowEdit } from "../../core/triggers/followEdit.ts";
 import type { Output, ScreenPlan, Venue } from "../../core/venue/plan.ts";
@@ -173,6 +176,7 @@ export interface Calls {
   "/evenings-edit": Call<EveningEdit>;
   "/health/back-up": Call<Done, { done: boolean }>;
   "/seen": Call<{ keys: readonly string[]; isSeen: boolean }>;
+  "/report-note": Call<{ seq: number; words: string }>;
 }
 export type CallPath = keyof Calls;
 
@@ -210,6 +214,9 @@ export interface Asks {
   "/evening/": { cues: readonly { cueId: string; doc: CueDoc }[] };
   "/log": { lines: readonly StoryLine[] };
   "/seen": { keys: readonly string[] };
+  "/as-run": Report;
+  "/song-use": { songs: readonly SongUse[] };
+  "/past-state": { state: ShowState; documents: Readonly<Record<string, PinnedDocument>> };
   "/feed-rows": FeedRows;
   "/table-work/": {
     changes: readonly TableChange[];

@@ -38,6 +38,7 @@ export function OutputPicture({
   drawing,
   label,
   isStill = false,
+  atMs,
 }: {
   output: Output;
   state: ShowState;
@@ -45,6 +46,8 @@ export function OutputPicture({
   label: string;
   /** It is drawn once and may come a little later than what moves. */
   isStill?: boolean;
+  /** Of a still: the instant that it shows, server time; now when not said. */
+  atMs?: number;
 }) {
   const store = useDeskStore();
   const { chains: all } = useDesk("chains");
@@ -98,10 +101,10 @@ export function OutputPicture({
     if (isStill) {
       let ticking: ReturnType<typeof setInterval> | undefined;
       const drawStill = (timeline: Timeline) => {
-        const draw = () => stage.draw(placementsAt(timeline, store.now(), canvas));
+        const draw = () => stage.draw(placementsAt(timeline, atMs ?? store.now(), canvas));
         clearInterval(ticking);
         draw();
-        if (showsTime(timeline.pieces)) ticking = setInterval(draw, CLOCK_MS);
+        if (atMs === undefined && showsTime(timeline.pieces)) ticking = setInterval(draw, CLOCK_MS);
       };
       still.current = { draw: drawStill, plates };
       return () => {
@@ -125,7 +128,7 @@ export function OutputPicture({
       beneath?.remove();
       cover.remove();
     };
-  }, [drawing, widthPx, output, store, isStill]);
+  }, [drawing, widthPx, output, store, isStill, atMs]);
 
   // Runs after the stage above was made anew, too: a new width needs the picture again.
   // biome-ignore lint/correctness/useExhaustiveDependencies: a late font lays everything out again
@@ -144,7 +147,8 @@ export function OutputPicture({
       return;
     }
     const end = new AbortController();
-    const shown = (timeline: Timeline) => platesIn(placementsAt(timeline, store.now(), canvasOf(output)));
+    const shown = (timeline: Timeline) =>
+      platesIn(placementsAt(timeline, atMs ?? store.now(), canvasOf(output)));
     const prepare = async () => {
       const picture = still.current;
       if (!picture) return;
@@ -156,7 +160,7 @@ export function OutputPicture({
       end.abort();
       cancelIdleCallback(waiting);
     };
-  }, [state, chains, output, drawing, widthPx, isStill, laidOutAnew, store]);
+  }, [state, chains, output, drawing, widthPx, isStill, laidOutAnew, store, atMs]);
 
   return (
     <div

@@ -59,9 +59,7 @@ export const pageContentSchema = z.strictObject({
   /** What of it is filled from feeds, over its values. */
   live: liveFieldsSchema.optional(),
   /** Of a song: who made it, for the report of what was sung, and the library's song that it is. */
-  song: z
-    .strictObject({ songId: z.string().max(60).nullable(), ...creditsSchema.shape })
-    .optional(),
+  song: z.strictObject({ songId: z.string().max(60).nullable(), ...creditsSchema.shape }).optional(),
   flow: flowSchema.nullable(),
   /** The field whose lines come step by step. */
   pointsField: z.string().max(40).default("points"),

@@ -5,6 +5,7 @@ import { stepsOf, valuesAt } from "../../core/rundown/steps.ts";
 import { withValuesOf } from "../../core/values/liveChain.ts";
 import { canvasOf } from "../../core/venue/plan.ts";
 import type { Services } from "../services/services.ts";
+import { pinnedBy } from "../store/pinnedBy.ts";
 import type { Doors } from "./doors.ts";
 import { sayPlainly } from "./plainPage.ts";
 
@@ -49,6 +50,8 @@ export function addStillRoutes(doors: Doors, services: Services): void {
       return tell(404, "No output has that name, or this link is for another.");
     const cue = services.rundown.ready().find((candidate) => candidate.cueId === cueId);
     const contentHash = hash ?? cue?.hash;
+    // What was shown long ago is on the disk only.
+    if (isDesk && hash !== undefined && !services.contents.find(hash)) await fetchContent(services, hash);
     const content = contentHash === undefined ? undefined : services.contents.find(contentHash);
     if (contentHash === undefined || content?.kind !== "page")
       return tell(404, "That cue is not in the rundown, or has no words yet.");
@@ -98,4 +101,11 @@ export function addStillRoutes(doors: Doors, services: Services): void {
   doors.get("link", "/still/:token", (request, response) =>
     send(request, response, String(request.params.token)),
   );
+}
+
+async function fetchContent({ contents }: Services, hash: string): Promise<void> {
+  const document = (await contents.read([hash])).get(hash);
+  if (!document) return;
+  await contents.load([hash]);
+  await contents.load(pinnedBy(document));
 }

@@ -16,6 +16,7 @@ import { LinkStore } from "../store/linkStore.ts";
 import { addShippedTexts } from "../store/makeShow.ts";
 import { MediaStore } from "../store/mediaStore.ts";
 import { Passcode } from "../store/passcode.ts";
+import { ReportStore } from "../store/reportStore.ts";
 import { ScreenStore } from "../store/screenStore.ts";
 import { seedDesigns } from "../store/seedDesigns.ts";
 import { SeenStore } from "../store/seenStore.ts";
@@ -93,6 +94,7 @@ export async function openStores(db: Db, { home, mediaFolder, aside, now }: Stor
     commentStore: new CommentStore(db, showId, setAside),
     followStore,
     feedStore: new FeedStore(db, showId, setAside),
+    reportNotes: new ReportStore(db, showId),
     valueLog: new ValueLog(db, showId, setAside),
   };
 }

@@ -37,6 +37,7 @@ import { sendSavedCues } from "../host/sendSavedCues.ts";
 import { ShowHost } from "../host/showHost.ts";
 import { ValueHost } from "../host/valueHost.ts";
 import { LiveServer } from "../live/liveServer.ts";
+import { Reports } from "../report/reports.ts";
 import type { Rundown } from "../rundown/rundown.ts";
 import { StillPainter } from "../stills/stillPainter.ts";
 import type { Db } from "../store/database.ts";
@@ -86,6 +87,8 @@ export interface Services
   readonly devices: FollowedDevices;
   /** Lets go of what is old. */
   readonly compaction: Compaction;
+  /** What was shown. */
+  readonly reports: Reports;
   readonly buildId: string;
   /** By which it can be reached, the nearest first. */
   readonly addresses: readonly string[];
@@ -186,6 +189,10 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
     usedBy: (clipId) => follow.usesOfClip(clipId),
     onChange: () => follow.clipsChanged(),
   });
+  const opening = {
+    ...{ kind: "showOpened" as const, showId: show.id, timeZone: show.timeZone },
+    ...{ layers: [...show.layers], plan: show.plan },
+  };
   const host = await ShowHost.open(
     airLog,
     journal,
@@ -199,13 +206,7 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
       clips: () => clips.ready(),
       evening: () => evenings.open,
     },
-    {
-      kind: "showOpened",
-      showId: show.id,
-      layers: [...show.layers],
-      timeZone: show.timeZone,
-      plan: show.plan,
-    },
+    opening,
     now,
   );
   host.onEvent(({ event }) => {
@@ -242,6 +243,16 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
     layerName,
     sourceName: follow.names.source,
     outputName: (id) => screens.outputs.find((output) => output.id === id)?.name ?? id,
+    now,
+  });
+  const reports = new Reports({
+    airLog,
+    contents,
+    notes: stores.reportNotes,
+    songs: stores.songs,
+    opening: () => ({ ...opening, layers: [...show.layers], plan: host.state.plan }),
+    layerName,
+    outputName: (id) => screens.outputs.find((output) => output.id === id)?.name,
     now,
   });
   const stalls = new Stalls();
@@ -347,6 +358,7 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
     clips,
     devices: deviceLinks,
     compaction,
+    reports,
     health,
     aside,
     guesses,

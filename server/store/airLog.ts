@@ -1,5 +1,7 @@
 import { setImmediate as nextTurn } from "node:timers/promises";
+import { sql } from "kysely";
 import type { ReportRow } from "../../core/report/reportRow.ts";
+import type { Mark } from "../../core/report/runs.ts";
 import { actorSchema } from "../../core/show/actor.ts";
 import type { AirEvent, LoggedEvent } from "../../core/show/events.ts";
 import { evolve } from "../../core/show/evolve.ts";
@@ -16,6 +18,7 @@ import { SetAside } from "./setAside.ts";
 const SNAPSHOT_EVERY = 200;
 /** Rows read before other work has its turn. */
 const ROWS_AT_ONCE = 100;
+const MARKS_AT_ONCE = 1_000;
 
 /** The append-only log of the air. What `append` has returned from is on the disk. */
 export class AirLog {
@@ -111,6 +114,46 @@ export class AirLog {
   async eventsAfter(seq: number): Promise<LoggedEvent[]> {
     const rows = await this.#events().where("seq", ">", seq).orderBy("seq").execute();
     return rows.flatMap((row) => this.#read(row) ?? []);
+  }
+
+  /** Events of a stretch of time, in order, a few at a time: other work comes in between. */
+  async *between(fromMs: number, untilMs: number): AsyncGenerator<LoggedEvent> {
+    for (let after = await this.lastBefore(fromMs); ; ) {
+      const rows = await this.#events()
+        .where("seq", ">", after)
+        .where("at_ms", "<=", Math.ceil(untilMs))
+        .orderBy("seq")
+        .limit(ROWS_AT_ONCE)
+        .execute();
+      for (const row of rows) {
+        const logged = this.#read(row);
+        if (logged) yield logged;
+      }
+      const last = rows.at(-1);
+      if (!last) return;
+      after = last.seq;
+      await nextTurn();
+    }
+  }
+
+  /** When every event that is still there was, and of which kind it is. */
+  async marks(): Promise<Mark[]> {
+    const marks: Mark[] = [];
+    for (let after = 0; ; ) {
+      const rows = await this.#db
+        .selectFrom("air_event")
+        .select(["seq", "at_ms", sql<AirEvent["kind"]>`event ->> 'kind'`.as("kind")])
+        .where("show_id", "=", this.#showId)
+        .where("seq", ">", after)
+        .orderBy("seq")
+        .limit(MARKS_AT_ONCE)
+        .execute();
+      for (const { at_ms, kind } of rows) marks.push({ atMs: at_ms, kind });
+      const last = rows.at(-1);
+      if (!last) return marks;
+      after = last.seq;
+      await nextTurn();
+    }
   }
 
   /** The latest so many events, in order. */

@@ -23,6 +23,7 @@ import * as comments from "./migrations/m0017_comments.ts";
 import * as follow from "./migrations/m0018_follow.ts";
 import * as hook from "./migrations/m0019_hook.ts";
 import * as check from "./migrations/m0020_check.ts";
+import * as reportNotes from "./migrations/m0021_report.ts";
 import type { Tables } from "./schema.ts";
 
 export type Db = Kysely<Tables>;
@@ -48,6 +49,7 @@ const MIGRATIONS: Readonly<Record<string, Migration>> = {
   m0018_follow: follow,
   m0019_hook: hook,
   m0020_check: check,
+  m0021_report: reportNotes,
 };
 
 /** Name of the last migration: what an up-to-date database has. */

@@ -125,6 +125,24 @@ export interface Tables {
     act_id: string | null;
     event: string;
   };
+  report_note: {
+    number: Generated<number>;
+    show_id: string;
+    seq: number;
+    at_ms: number;
+    by: string;
+    words: string;
+  };
+  incident: {
+    number: Generated<number>;
+    show_id: string;
+    at_ms: number;
+    kind: string;
+    /** What it was about, by its id. */
+    about: string;
+    amount: number | null;
+    words: string;
+  };
   /** What is kept of events that are let go. */
   report_row: { show_id: string; seq: number; doc: string };
   /** `file`: what was brought for it; `good`: its last good table. */

@@ -1,0 +1,109 @@
+import { useMemo } from "react";
+import { useSearchParams } from "react-router";
+import type { Range } from "../../core/report/report.ts";
+import type { Run } from "../../core/report/runs.ts";
+import { useDesk, useServerTime } from "../desk/deskContext.ts";
+import { NoticeBar } from "../desk/NoticeBar.tsx";
+import { useLocale } from "../desk/useLocale.ts";
+import { formatDate, formatMinute, type Locale } from "../ui/format.ts";
+import { boxClass } from "../ui/Labelled.tsx";
+import { ChartsPart } from "./ChartsPart.tsx";
+import { CuesPart } from "./CuesPart.tsx";
+import { ShownPart } from "./ShownPart.tsx";
+import { SongsPart } from "./SongsPart.tsx";
+
+const PARTS = {
+  shown: { name: "What was on", Part: ShownPart },
+  cues: { name: "Cues", Part: CuesPart },
+  songs: { name: "Songs", Part: SongsPart },
+  charts: { name: "Charts", Part: ChartsPart },
+} as const;
+type PartName = keyof typeof PARTS;
+const PART_NAMES = Object.keys(PARTS) as readonly PartName[];
+
+/** What is on still when a run is read is in it. */
+const NOW_EVERY_MS = 60_000;
+
+/** What was shown: on which screen, from when to when, by whom, against the plan. */
+export function ReportView({ runs }: { runs: readonly Run[] }) {
+  const [parameters, setParameters] = useSearchParams();
+  const locale = useLocale();
+  const { channel } = useDesk("channel");
+  const nowMs = useServerTime(NOW_EVERY_MS);
+  const part = PART_NAMES.find((name) => name === parameters.get("part")) ?? "shown";
+  const asked = Number(parameters.get("run") ?? "");
+  const at = Math.max(
+    0,
+    runs.findIndex(({ fromMs }) => fromMs === asked),
+  );
+  const isAll = parameters.get("run") === "all";
+  const range = useMemo((): Range | undefined => {
+    const [latest, oldest] = [runs[0], runs.at(-1)];
+    const run = runs[at];
+    if (!run || !latest || !oldest) return undefined;
+    // The latest may go on.
+    const untilMs = (each: Run) => (each === latest ? Math.max(each.untilMs, nowMs ?? 0) : each.untilMs);
+    if (isAll) return { fromMs: oldest.fromMs, untilMs: untilMs(latest) };
+    return { fromMs: run.fromMs, untilMs: untilMs(run) };
+  }, [runs, at, isAll, nowMs]);
+  const set = (changes: Readonly<Record<string, string>>) =>
+    setParameters(
+      (before) => {
+        const next = new URLSearchParams(before);
+        for (const [name, value] of Object.entries(changes)) next.set(name, value);
+        return next;
+      },
+      { replace: true },
+    );
+  const { Part } = PARTS[part];
+  return (
+    <main aria-label="Report" className="relative flex min-h-0 flex-1 flex-col">
+      <div className="flex shrink-0 flex-wrap items-center gap-x-5 gap-y-2 border-b border-edge bg-raised px-5 py-2.5">
+        <label className="flex min-w-0 items-center gap-2.5 text-[15px]">
+          <span className="text-second">Report of</span>
+          <select
+            className={boxClass}
+            value={isAll ? "all" : String(runs[at]?.fromMs ?? "")}
+            onChange={({ target }) => set({ run: target.value })}
+          >
+            {runs.map((run) => (
+              <option key={run.fromMs} value={String(run.fromMs)}>
+                {nameOf(run, locale)}
+              </option>
+            ))}
+            {runs.length > 1 && <option value="all">all of them together</option>}
+            {runs.length === 0 && <option value="">nothing yet</option>}
+          </select>
+        </label>
+        <div role="toolbar" aria-label="Parts of the report" className="flex flex-wrap gap-1.5">
+          {PART_NAMES.map((name) => (
+            <button
+              key={name}
+              type="button"
+              aria-pressed={part === name}
+              onClick={() => set({ part: name })}
+              className="min-h-9 rounded-md bg-lifted px-3.5 text-[15px] hover:bg-edge aria-pressed:bg-act-ground aria-pressed:text-act"
+            >
+              {PARTS[name].name}
+            </button>
+          ))}
+        </div>
+        {channel === "rehearsal" && (
+          <p className="text-[14px] text-attention">What is only rehearsed is in no report.</p>
+        )}
+      </div>
+      {range ? (
+        <Part key={`${range.fromMs}`} range={range} />
+      ) : (
+        <p className="p-8 text-[16px] text-second">
+          Nothing has been on the air yet. From the first take on, this says what was on every screen, from
+          when to when.
+        </p>
+      )}
+      <NoticeBar />
+    </main>
+  );
+}
+
+const nameOf = ({ fromMs, untilMs, takes }: Run, locale: Locale): string =>
+  `${formatDate(fromMs, locale)} to ${formatMinute(untilMs, locale)}, ${takes} ${takes === 1 ? "take" : "takes"}`;

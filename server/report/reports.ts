@@ -1,0 +1,143 @@
+import { type AsRun, AsRunBook, type Shown } from "../../core/report/asRun.ts";
+import { type AsRunNames, asRunRows, cueRows } from "../../core/report/asRunRow.ts";
+import type { Range, Report } from "../../core/report/report.ts";
+import { type Run, runsOf } from "../../core/report/runs.ts";
+import { type SongShown, type SongUse, songUse } from "../../core/report/songUse.ts";
+import type { Hash, PageContent } from "../../core/rundown/content.ts";
+import { findStepIndex, stepsOf } from "../../core/rundown/steps.ts";
+import { type AirEvent, contentsIn, type LoggedEvent } from "../../core/show/events.ts";
+import { evolve } from "../../core/show/evolve.ts";
+import { contentsOf, type ShowState } from "../../core/show/state.ts";
+import { type Credits, creditsSchema, joinCredits, NO_CREDITS } from "../../core/words/credits.ts";
+import { parseSong } from "../../core/words/song.ts";
+import type { AirLog } from "../store/airLog.ts";
+import type { ContentStore } from "../store/contentStore.ts";
+import type { ReportStore } from "../store/reportStore.ts";
+import type { SongStore } from "../store/songStore.ts";
+
+/** What is on air when a run begins may have come so long before it. */
+const BEFORE_MS = 7 * 24 * 60 * 60 * 1_000;
+
+export interface ReportsParts {
+  readonly airLog: Pick<AirLog, "between" | "marks">;
+  readonly contents: Pick<ContentStore, "read">;
+  readonly notes: Pick<ReportStore, "notes">;
+  readonly songs: Pick<SongStore, "find">;
+  /** Stands in where the log does not begin with its first event any more. */
+  readonly opening: () => Extract<AirEvent, { kind: "showOpened" }>;
+  readonly layerName: (id: string) => string;
+  readonly outputName: (id: string) => string | undefined;
+  readonly now: () => number;
+}
+
+/** What was shown, read from the log of the air, a little at a time: the air goes on meanwhile. */
+export class Reports {
+  readonly #parts: ReportsParts;
+
+  constructor(parts: ReportsParts) {
+    this.#parts = parts;
+  }
+
+  /** The runs of the show, the latest first. */
+  async runs(): Promise<Run[]> {
+    return runsOf(await this.#parts.airLog.marks());
+  }
+
+  async read(range: Range): Promise<Report> {
+    const { asRun, names } = await this.#follow(range);
+    const shown = asRunRows(asRun, names);
+    const cues = cueRows(asRun, names, Math.min(range.untilMs, this.#parts.now()));
+    const seqs = [...shown, ...cues].map(({ seq }) => seq);
+    const notes =
+      seqs.length > 0 ? await this.#parts.notes.notes(least(seqs), -least(seqs.map((seq) => -seq))) : [];
+    return { shown, cues, notes };
+  }
+
+  async songs(range: Range): Promise<SongUse[]> {
+    const { asRun, names } = await this.#follow(range);
+    const { songs, now } = this.#parts;
+    const shown = asRun.shown.flatMap((each): SongShown[] => {
+      const content = names.findContent(each.page.content);
+      if (content?.cueKind !== "song" || !isWords(content, each)) return [];
+      const { songId = null, ...credits } = content.song ?? {};
+      return [
+        {
+          ...{ cueId: each.page.cueId, songId, title: content.title },
+          credits: content.song && creditsSchema.parse(credits),
+          fromMs: Math.max(each.fromMs, range.fromMs),
+          untilMs: Math.min(each.untilMs ?? now(), range.untilMs),
+          screens: each.outputIds.map(names.outputName),
+        },
+      ];
+    });
+    // What is said in the library since fills what nobody had said.
+    const library = new Map<string, Credits>();
+    for (const songId of new Set(shown.map((each) => each.songId))) {
+      const found = songId === null ? undefined : await songs.find(songId);
+      const parsed = found && parseSong(found.song.text, found.song.title);
+      if (found && parsed && songId !== null)
+        library.set(
+          songId,
+          joinCredits(found.song.credits, "song" in parsed ? parsed.song.credits : NO_CREDITS),
+        );
+    }
+    return songUse(
+      shown.map((each) => {
+        const known = library.get(each.songId ?? "");
+        return known ? { ...each, credits: joinCredits(each.credits ?? NO_CREDITS, known) } : each;
+      }),
+    );
+  }
+
+  /** The air as it was at a time, and the contents it speaks of; undefined before anything is known of it. */
+  async stateAt(atMs: number): Promise<{ state: ShowState; contents: readonly Hash[] } | undefined> {
+    let state: ShowState | undefined;
+    for await (const logged of this.#events({ fromMs: atMs, untilMs: atMs }))
+      state = evolve(state && { ...state, seq: logged.seq - 1 }, logged);
+    return state && { state, contents: [...contentsOf(state)] };
+  }
+
+  async #follow(range: Range): Promise<{ asRun: AsRun; names: AsRunNames }> {
+    const { contents, layerName, outputName, now } = this.#parts;
+    const book = new AsRunBook();
+    const hashes = new Set<string>();
+    const gone = new Map<string, string>();
+    for await (const logged of this.#events(range)) {
+      book.hear(logged);
+      for (const hash of contentsIn(logged.event)) hashes.add(hash);
+      const { event } = logged;
+      if (event.kind === "screenChanged" && event.before) gone.set(event.outputId, event.before.name);
+    }
+    const known = await contents.read(hashes);
+    const findContent = (hash: string): PageContent | undefined => {
+      const found = known.get(hash);
+      return found?.kind === "page" ? found : undefined;
+    };
+    const { shown, visits } = book.read(findContent, Math.min(now(), range.untilMs));
+    const isIn = ({ fromMs, untilMs }: { readonly fromMs: number; readonly untilMs: number | null }) =>
+      fromMs <= range.untilMs && (untilMs === null || untilMs > range.fromMs);
+    return {
+      asRun: { shown: shown.filter(isIn), visits: visits.filter(isIn) },
+      names: { findContent, layerName, outputName: (id) => outputName(id) ?? gone.get(id) ?? id },
+    };
+  }
+
+  /** The events up to the end of a range, from long enough before it; the first of them opens the show. */
+  async *#events({ fromMs, untilMs }: Range): AsyncGenerator<LoggedEvent> {
+    let isOpen = false;
+    for await (const logged of this.#parts.airLog.between(fromMs - BEFORE_MS, untilMs)) {
+      const isOpening = logged.event.kind === "showOpened";
+      if (!isOpen && !isOpening)
+        yield { ...logged, seq: logged.seq - 1, actor: null, event: this.#parts.opening() };
+      if (!isOpen || !isOpening) yield logged;
+      isOpen = true;
+    }
+  }
+}
+
+const least = (numbers: readonly number[]): number =>
+  numbers.reduce((a, b) => Math.min(a, b), Number.POSITIVE_INFINITY);
+
+/** Whether a step of a song shows words of it. */
+const isWords = (content: PageContent, { page }: Shown): boolean =>
+  stepsOf(content)[findStepIndex(content, page.step)]?.kind === "words";
