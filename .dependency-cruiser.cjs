@@ -80,6 +80,7 @@ const FLOORS = {
     "keys",
     "timing",
     "report",
+    "paper",
     "evenings",
     "health",
     "watch",

@@ -30,6 +30,7 @@ export const VIEWS = [
   { path: "evenings", name: "Evenings", tab: "none" },
   { path: "keys", name: "Keys", tab: "menu" },
   { path: "report", name: "Report", tab: "menu", find: "Report: what was shown, from when to when" },
+  { path: "paper", name: "Paper", tab: "menu", find: "Paper: script, rundown and proofs to print" },
   { path: "health", name: "Health", tab: "menu", inMenu: "Health and copies" },
   { path: "welcome", name: "First steps", tab: "menu", find: null },
   { path: "gallery", name: "Gallery", tab: "none", find: null },

@@ -25,7 +25,7 @@ export const BEFORE_DESIGNS = `
   delete from link where kind = 'hook';
   drop table seen_step;
   drop table report_note;
-  drop table incident;
+  drop table beside_air;
   alter table evening drop column copied_cues;
   alter table show drop column check_limits;
   delete from kysely_migration where name >= 'm0013';

@@ -1,15 +1,18 @@
-import { lazy, type ReactNode, Suspense, useMemo, useState } from "react";
+import { lazy, type ReactNode, Suspense, useCallback, useMemo, useState } from "react";
+import type { Beside } from "../../core/report/beside.ts";
 import { onAirBy } from "../../core/report/onAirBy.ts";
 import { paceOf } from "../../core/report/pace.ts";
 import type { Range } from "../../core/report/report.ts";
+import { useDesk } from "../desk/deskContext.ts";
 import { useLocale } from "../desk/useLocale.ts";
-import { formatLength, formatMinute, type Locale } from "../ui/format.ts";
+import { formatLength, formatMinute, formatTimeOfDay, type Locale } from "../ui/format.ts";
 import { CueTable } from "./CuesPart.tsx";
 import { useReport } from "./useReport.ts";
 
 // The chart's package is large: it is read when a chart is wanted.
 const AirChart = lazy(() => import("./AirChart.tsx").then((file) => ({ default: file.AirChart })));
 const PaceChart = lazy(() => import("./PaceChart.tsx").then((file) => ({ default: file.PaceChart })));
+const BesideChart = lazy(() => import("./BesideChart.tsx").then((file) => ({ default: file.BesideChart })));
 const OverChart = lazy(() => import("./OverChart.tsx").then((file) => ({ default: file.OverChart })));
 
 const MINUTE_MS = 60_000;
@@ -22,7 +25,7 @@ export function ChartsPart({ range }: { range: Range }) {
   const { value: report, problem, isLoading } = useReport(range);
   const locale = useLocale();
   const [by, setBy] = useState<"layer" | "cue">("layer");
-  const { shown, cues } = report;
+  const { shown, cues, beside } = report;
   const everyMs = Math.max(1, Math.ceil((range.untilMs - range.fromMs) / STRETCHES / MINUTE_MS)) * MINUTE_MS;
   const paces = useMemo(() => paceOf(shown, range.fromMs, range.untilMs, everyMs), [shown, range, everyMs]);
   const planned = useMemo(() => cues.filter(({ overMs }) => overMs !== null), [cues]);
@@ -84,6 +87,9 @@ export function ChartsPart({ range }: { range: Range }) {
             }
           />
         )}
+        <BesideFigure kind="late" {...{ beside, range, locale }} />
+        <BesideFigure kind="missed" {...{ beside, range, locale }} />
+        <BesideFigure kind="value" {...{ beside, range, locale }} />
         <Figure
           title={`Pages in ${everyMs === MINUTE_MS ? "each minute" : `each ${everyMs / MINUTE_MS} minutes`}`}
           heightPx={220}
@@ -92,6 +98,81 @@ export function ChartsPart({ range }: { range: Range }) {
         />
       </Suspense>
     </section>
+  );
+}
+
+const seconds = (ms: number): string => `${(ms / 1_000).toFixed(1)} s`;
+const plain = (amount: number): string => String(amount);
+const BESIDE = {
+  late: {
+    title: "Late screens",
+    none: "No screen was late.",
+    amount: "not heard for",
+    isStepped: false,
+    unit: seconds,
+  },
+  missed: {
+    title: "Missed frames",
+    none: "No screen missed a frame.",
+    amount: "frames in a minute",
+    isStepped: false,
+    unit: plain,
+  },
+  value: {
+    title: "Values of feeds",
+    none: "No number came from a feed.",
+    amount: "value",
+    isStepped: true,
+    unit: plain,
+  },
+} as const;
+
+/** What was written down beside the log, over time. */
+function BesideFigure({
+  kind,
+  beside,
+  range,
+  locale,
+}: {
+  kind: keyof typeof BESIDE;
+  beside: readonly Beside[];
+  range: Range;
+  locale: Locale;
+}) {
+  const { outputs } = useDesk("outputs");
+  const { title, none, amount, isStepped, unit } = BESIDE[kind];
+  const rows = useMemo(() => beside.filter((each) => each.kind === kind), [beside, kind]);
+  const nameOf = useCallback(
+    (about: string) => outputs.find(({ id }) => id === about)?.name ?? about,
+    [outputs],
+  );
+  if (rows.length === 0)
+    return (
+      <Figure
+        title={title}
+        heightPx={0}
+        chart={null}
+        table={<p className="text-[15px] text-second">{none}</p>}
+      />
+    );
+  return (
+    <Figure
+      title={title}
+      heightPx={220}
+      chart={
+        <BesideChart label={`${title} over time`} {...{ rows, nameOf, range, unit, isStepped, locale }} />
+      }
+      table={
+        <Table
+          names={["Time", "", amount]}
+          rows={rows.map(({ atMs, about, amount: much }) => [
+            formatTimeOfDay(atMs, locale),
+            nameOf(about),
+            much === null ? "" : unit(much),
+          ])}
+        />
+      }
+    />
   );
 }
 
@@ -139,7 +220,7 @@ function Table({ names, rows }: { names: readonly string[]; rows: readonly (read
       </thead>
       <tbody>
         {rows.map((row) => (
-          <tr key={row[0]} className="border-t border-edge">
+          <tr key={row.join()} className="border-t border-edge">
             {row.map((cell, at) => (
               <td key={names[at]} className={at > 0 ? "pl-4 text-right font-mono" : "py-1"}>
                 {cell}

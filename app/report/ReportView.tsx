@@ -9,6 +9,7 @@ import { formatDate, formatMinute, type Locale } from "../ui/format.ts";
 import { boxClass } from "../ui/Labelled.tsx";
 import { ChartsPart } from "./ChartsPart.tsx";
 import { CuesPart } from "./CuesPart.tsx";
+import { EveningPart } from "./EveningPart.tsx";
 import { ShownPart } from "./ShownPart.tsx";
 import { SongsPart } from "./SongsPart.tsx";
 
@@ -17,6 +18,7 @@ const PARTS = {
   cues: { name: "Cues", Part: CuesPart },
   songs: { name: "Songs", Part: SongsPart },
   charts: { name: "Charts", Part: ChartsPart },
+  evening: { name: "On one page", Part: EveningPart },
 } as const;
 type PartName = keyof typeof PARTS;
 const PART_NAMES = Object.keys(PARTS) as readonly PartName[];
@@ -58,7 +60,7 @@ export function ReportView({ runs }: { runs: readonly Run[] }) {
   const { Part } = PARTS[part];
   return (
     <main aria-label="Report" className="relative flex min-h-0 flex-1 flex-col">
-      <div className="flex shrink-0 flex-wrap items-center gap-x-5 gap-y-2 border-b border-edge bg-raised px-5 py-2.5">
+      <div className="flex shrink-0 flex-wrap items-center gap-x-5 gap-y-2 border-b border-edge bg-raised px-5 py-2.5 print:hidden">
         <label className="flex min-w-0 items-center gap-2.5 text-[15px]">
           <span className="text-second">Report of</span>
           <select

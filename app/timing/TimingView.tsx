@@ -1,4 +1,5 @@
 import { lazy, Suspense, useState } from "react";
+import { Link } from "react-router";
 import type { CueTiming } from "../../core/rundown/timing.ts";
 import { call } from "../api/call.ts";
 import { useDesk, useDeskStore, useServerTime } from "../desk/deskContext.ts";
@@ -71,11 +72,17 @@ export function TimingView() {
             <span className="font-mono">{formatLength(timing.leftMs)}</span> to come
           </p>
         )}
+        <Link
+          to="/report"
+          className="ml-auto flex min-h-10 items-center rounded-md bg-lifted px-4 text-[15px] hover:bg-edge"
+        >
+          Report
+        </Link>
         <button
           type="button"
           aria-pressed={isLog}
           onClick={() => setLog(!isLog)}
-          className="ml-auto min-h-10 rounded-md bg-lifted px-4 text-[15px] hover:bg-edge aria-pressed:bg-act-ground aria-pressed:text-act"
+          className=" min-h-10 rounded-md bg-lifted px-4 text-[15px] hover:bg-edge aria-pressed:bg-act-ground aria-pressed:text-act"
         >
           Log
         </button>

@@ -1,4 +1,5 @@
 import type { AsRunRow, CueRow } from "./asRunRow.ts";
+import type { Beside } from "./beside.ts";
 
 /** A stretch of server time, ms. */
 export interface Range {
@@ -20,4 +21,6 @@ export interface Report {
   readonly shown: readonly AsRunRow[];
   readonly cues: readonly CueRow[];
   readonly notes: readonly ReportNote[];
+  /** What was written down beside the log of the air: what went wrong, and figures over time. */
+  readonly beside: readonly Beside[];
 }

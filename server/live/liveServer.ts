@@ -13,9 +13,10 @@ import type { LiveBindings } from "../feeds/liveBindings.ts";
 import type { FollowHost } from "../follow/followHost.ts";
 import type { Health } from "../health/health.ts";
 import type { Stalls } from "../health/stalls.ts";
-import type { ShowHost } from "../host/showHost.ts";
+import type { Answer, ShowHost } from "../host/showHost.ts";
 import type { ValueHost } from "../host/valueHost.ts";
 import { log } from "../log/log.ts";
+import type { BesideLog } from "../report/besideLog.ts";
 import type { Rundown } from "../rundown/rundown.ts";
 import type { ContentStore } from "../store/contentStore.ts";
 import type { DesignStore } from "../store/designStore.ts";
@@ -73,6 +74,8 @@ export interface LiveParts {
   /** What every desk has to know. */
   readonly onNews: (listener: (sentence: string) => void) => void;
   readonly stalls: Stalls;
+  /** What is written down beside the log of the air. */
+  readonly beside: Pick<BesideLog, "add" | "painted">;
   /** What a desk is told when it comes; undefined for nothing. */
   readonly greeting: () => string | undefined;
   /** How long a rehearsal waits for a desk whose window was lost, before it ends. */
@@ -297,7 +300,10 @@ export class LiveServer {
     if (message.kind === "painted") {
       const { kind: _, ...painted } = message;
       connection.painted = painted;
-      if (connection.link.kind === "output") this.#lastHeard.set(connection.link.outputId, now());
+      if (connection.link.kind === "output") {
+        this.#lastHeard.set(connection.link.outputId, now());
+        this.#parts.beside.painted(connection.link.outputId, painted.missed);
+      }
       return;
     }
     if (connection.link.kind !== "desk") {
@@ -330,13 +336,21 @@ export class LiveServer {
         return;
     }
     const { command } = message;
-    const refuse = (refused: Refusal) =>
-      send(connection, { kind: "answer", id: command.id, refused, sentence: refusalSentence(refused) });
+    const tell = (answer: Answer) => {
+      send(connection, { kind: "answer", id: command.id, ...answer });
+      if (answer.refused && connection.channel === "air")
+        this.#parts.beside.add(
+          "refused",
+          this.#presence.nameOf(connection.windowId),
+          null,
+          answer.sentence ?? "",
+        );
+    };
+    const refuse = (refused: Refusal) => tell({ refused, sentence: refusalSentence(refused) });
     if (verdict === "tooFast") return refuse("tooFast");
     const forbidden = refusalOf(grantOfWindow(connection), neededFor(command.kind));
     if (forbidden) return refuse(forbidden);
-    const answer = await this.#rehearsals.hostOf(connection).submit(command, actorOf(connection));
-    send(connection, { kind: "answer", id: command.id, ...answer });
+    tell(await this.#rehearsals.hostOf(connection).submit(command, actorOf(connection)));
   }
 
   #greet(connection: LiveWindow, { token, windowId, rundownStamp, mode = "free" }: HelloMessage): void {

@@ -11,6 +11,7 @@ import { contentsOf, type ShowState } from "../../core/show/state.ts";
 import { type Credits, creditsSchema, joinCredits, NO_CREDITS } from "../../core/words/credits.ts";
 import { parseSong } from "../../core/words/song.ts";
 import type { AirLog } from "../store/airLog.ts";
+import type { BesideStore } from "../store/besideStore.ts";
 import type { ContentStore } from "../store/contentStore.ts";
 import type { ReportStore } from "../store/reportStore.ts";
 import type { SongStore } from "../store/songStore.ts";
@@ -22,6 +23,7 @@ export interface ReportsParts {
   readonly airLog: Pick<AirLog, "between" | "marks">;
   readonly contents: Pick<ContentStore, "read">;
   readonly notes: Pick<ReportStore, "notes">;
+  readonly beside: Pick<BesideStore, "between">;
   readonly songs: Pick<SongStore, "find">;
   /** Stands in where the log does not begin with its first event any more. */
   readonly opening: () => Extract<AirEvent, { kind: "showOpened" }>;
@@ -50,7 +52,7 @@ export class Reports {
     const seqs = [...shown, ...cues].map(({ seq }) => seq);
     const notes =
       seqs.length > 0 ? await this.#parts.notes.notes(least(seqs), -least(seqs.map((seq) => -seq))) : [];
-    return { shown, cues, notes };
+    return { shown, cues, notes, beside: await this.#parts.beside.between(range) };
   }
 
   async songs(range: Range): Promise<SongUse[]> {

@@ -2,6 +2,7 @@ import { DeskSessions } from "../access/sessions.ts";
 import type { Aside } from "../aside/aside.ts";
 import { loadShaper } from "../fonts/shippedFonts.ts";
 import { AirLog } from "../store/airLog.ts";
+import { BesideStore } from "../store/besideStore.ts";
 import { CommentStore } from "../store/commentStore.ts";
 import { ContentStore } from "../store/contentStore.ts";
 import { CueStore } from "../store/cueStore.ts";
@@ -95,6 +96,7 @@ export async function openStores(db: Db, { home, mediaFolder, aside, now }: Stor
     followStore,
     feedStore: new FeedStore(db, showId, setAside),
     reportNotes: new ReportStore(db, showId),
+    besideStore: new BesideStore(db, showId, setAside),
     valueLog: new ValueLog(db, showId, setAside),
   };
 }

@@ -37,6 +37,7 @@ import { sendSavedCues } from "../host/sendSavedCues.ts";
 import { ShowHost } from "../host/showHost.ts";
 import { ValueHost } from "../host/valueHost.ts";
 import { LiveServer } from "../live/liveServer.ts";
+import { BesideLog, titlesByTable } from "../report/besideLog.ts";
 import { Reports } from "../report/reports.ts";
 import type { Rundown } from "../rundown/rundown.ts";
 import { StillPainter } from "../stills/stillPainter.ts";
@@ -101,6 +102,8 @@ export interface Services
 const READ_FEED_WITHIN_MS = 10_000;
 /** Times that move with the clock are told to the minute. */
 const RUNNING_EVERY_MS = 1_000;
+/** Shorter ones nobody sees. */
+const STALL_TOLD_MS = 500;
 
 export interface ServiceOptions {
   /** Folder of this project. */
@@ -235,6 +238,7 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
     hosts: () => live.hosts(),
     language: () => venue.settings.language,
   });
+  const outputName = (id: string) => screens.outputs.find((output) => output.id === id)?.name ?? id;
   const compaction = new Compaction({
     airLog,
     contents,
@@ -242,13 +246,14 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
     kept: () => venue.settings.kept,
     layerName,
     sourceName: follow.names.source,
-    outputName: (id) => screens.outputs.find((output) => output.id === id)?.name ?? id,
+    outputName,
     now,
   });
   const reports = new Reports({
     airLog,
     contents,
     notes: stores.reportNotes,
+    beside: stores.besideStore,
     songs: stores.songs,
     opening: () => ({ ...opening, layers: [...show.layers], plan: host.state.plan }),
     layerName,
@@ -256,6 +261,18 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
     now,
   });
   const stalls = new Stalls();
+  const beside = new BesideLog({
+    store: stores.besideStore,
+    screens: () => live.screens(),
+    outputName,
+    titleOfTable: (tableId) => titlesByTable(rundown.ready()).get(tableId),
+    now,
+  });
+  stalls.onStall((ms) => {
+    if (ms > STALL_TOLD_MS) beside.add("stall", "", ms, `The server stood still for ${Math.round(ms)} ms.`);
+  });
+  feeds.onNews((sentence) => beside.add("feed", "", null, sentence));
+  values.onChange((changes) => beside.values(changes));
   const { databaseFile } = options;
   const keeper =
     databaseFile === undefined
@@ -303,6 +320,7 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
     follow,
     media,
     stalls,
+    beside,
     health,
     now,
     readPeer,
@@ -377,6 +395,7 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
       live.close();
       stills.close();
       stalls.close();
+      await beside.close();
       compaction.close();
       await feeds.close();
       thread.close();

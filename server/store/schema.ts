@@ -133,7 +133,7 @@ export interface Tables {
     by: string;
     words: string;
   };
-  incident: {
+  beside_air: {
     number: Generated<number>;
     show_id: string;
     at_ms: number;

@@ -12,7 +12,7 @@ export async function up(db: Kysely<unknown>): Promise<void> {
       words text not null
     ) strict`,
     `create index report_note_by_seq on report_note (show_id, seq)`,
-    `create table incident (
+    `create table beside_air (
       number integer primary key autoincrement,
       show_id text not null references show(id) on delete cascade,
       at_ms integer not null,
@@ -21,7 +21,7 @@ export async function up(db: Kysely<unknown>): Promise<void> {
       amount real,
       words text not null
     ) strict`,
-    `create index incident_by_time on incident (show_id, at_ms)`,
+    `create index beside_air_by_time on beside_air (show_id, at_ms)`,
   ];
   for (const statement of statements) await sql.raw(statement).execute(db);
 }

@@ -1,0 +1,68 @@
+import { stepsOf, valuesAt } from "../../core/rundown/steps.ts";
+import type { Output } from "../../core/venue/plan.ts";
+import { useDesk } from "../desk/deskContext.ts";
+import type { PaperCue } from "./paperCue.ts";
+
+const STILL_PX = 640;
+
+/** Every step as it looks on the screens, each with a box to tick. A picture is of its page alone, as the server paints it. */
+export function ProofSheet({ cues, outputs }: { cues: readonly PaperCue[]; outputs: readonly Output[] }) {
+  const {
+    state: { plan },
+  } = useDesk("state");
+  return (
+    <ol className="grid grid-cols-3 gap-x-[6mm] gap-y-[5mm]">
+      {cues.flatMap(({ view, index, title, ready }) =>
+        !ready || ready.content.action
+          ? []
+          : stepsOf(ready.content)
+              .filter(({ kind }) => kind !== "leave" && kind !== "blank")
+              .flatMap(({ anchor, label }, at, steps) =>
+                outputs.flatMap((output) => {
+                  const planned = plan.outputs[output.id];
+                  const { content, hash } = ready;
+                  const isSeen =
+                    planned?.layerIds.includes(content.layerId) &&
+                    [planned.outfitId, ...(content.variants[planned.outfitId] ?? [])].some((id) =>
+                      valuesAt(content, id, anchor),
+                    );
+                  if (!isSeen) return [];
+                  // A slide that stands through several steps of another screen is proofread once.
+                  const before = steps[at - 1]?.anchor;
+                  const shownAt = (step: typeof anchor) =>
+                    JSON.stringify(valuesAt(content, planned?.outfitId ?? "", step));
+                  if (before && shownAt(before) === shownAt(anchor)) return [];
+                  const query = new URLSearchParams({
+                    ...{ cue: view.cueId, output: output.id, content: hash, width: String(STILL_PX) },
+                    ...{ occurrence: anchor.occurrence, unit: String(anchor.unit) },
+                  });
+                  return (
+                    <li
+                      key={`${view.cueId}/${anchor.occurrence}/${anchor.unit}/${output.id}`}
+                      className="break-inside-avoid text-[12px]"
+                    >
+                      <img
+                        src={`/still/desk?${query}`}
+                        alt={`${title} on ${output.name}`}
+                        className="w-full border border-edge bg-[#2c2724]"
+                        style={{ aspectRatio: `${output.widthPx} / ${output.heightPx}` }}
+                      />
+                      <p className="mt-1 flex items-start gap-1.5">
+                        <span
+                          aria-hidden="true"
+                          className="mt-0.5 inline-block size-3 shrink-0 border border-paper"
+                        />
+                        <span>
+                          <strong>{index + 1}</strong> {title}
+                          {label && ` · ${label}`}
+                          <span className="block">{output.name}</span>
+                        </span>
+                      </p>
+                    </li>
+                  );
+                }),
+              ),
+      )}
+    </ol>
+  );
+}

@@ -1,0 +1,134 @@
+import { Download, Printer } from "lucide-react";
+import { useMemo } from "react";
+import type { Range } from "../../core/report/report.ts";
+import { type Summary, summaryOf, type Trouble } from "../../core/report/summary.ts";
+import { useDesk } from "../desk/deskContext.ts";
+import { useLocale } from "../desk/useLocale.ts";
+import { formatDate, formatLength, formatTimeOfDay, type Locale } from "../ui/format.ts";
+import { formatOver } from "./CuesPart.tsx";
+import { fileDay } from "./dayAndTime.ts";
+import { smallButton } from "./ShownPart.tsx";
+import { saveText } from "./saveText.ts";
+import { useReport } from "./useReport.ts";
+
+/** What happened, on one page: to keep, to print or to send. */
+export function EveningPart({ range }: { range: Range }) {
+  const { value: report, problem, isLoading } = useReport(range);
+  const { evening } = useDesk("evening");
+  const locale = useLocale();
+  const summary = useMemo(() => summaryOf(report, range), [report, range]);
+  if (isLoading || problem !== undefined)
+    return <p className="px-5 py-4 text-[16px] text-second">{problem ?? "Reading the log…"}</p>;
+  return (
+    <section
+      aria-label="The evening"
+      // biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls must be reached by keys
+      tabIndex={0}
+      className="min-h-0 flex-1 overflow-y-auto px-5 py-4 print:overflow-visible print:p-0"
+    >
+      <div className="mx-auto max-w-3xl">
+        <div className="flex items-center gap-3 print:hidden">
+          <span className="flex-1" />
+          <button type="button" className={smallButton} onClick={() => window.print()}>
+            <Printer aria-hidden="true" className="size-4" /> Print
+          </button>
+          <button
+            type="button"
+            className={smallButton}
+            onClick={() =>
+              saveText(
+                `evening ${fileDay(range.fromMs, locale)}.json`,
+                "application/json",
+                JSON.stringify({ version: 1, name: evening.name, ...summary }, null, 1),
+              )
+            }
+          >
+            <Download aria-hidden="true" className="size-4" /> JSON
+          </button>
+        </div>
+        <h2 className="text-[22px] font-semibold">{evening.name}</h2>
+        <p className="mb-4 text-second">{formatDate(range.fromMs, locale)}</p>
+        <Figures summary={summary} locale={locale} />
+        <Troubles summary={summary} locale={locale} />
+      </div>
+    </section>
+  );
+}
+
+function Figures({ summary, locale }: { summary: Summary; locale: Locale }) {
+  const { beganMs, endedMs, isOn, beganLateMs, overMs, cues, pages, pagesByItself, hands } = summary;
+  const time = (atMs: number | null) => (atMs === null ? "not at all" : formatTimeOfDay(atMs, locale));
+  const late = (ms: number) =>
+    Math.abs(ms) < 1_000 ? "on time" : `${formatLength(Math.abs(ms))} ${ms > 0 ? "late" : "early"}`;
+  return (
+    <dl className="grid grid-cols-[repeat(auto-fit,minmax(200px,1fr))] gap-x-6 gap-y-4">
+      <Figure name="Began" value={time(beganMs)} more={beganLateMs === null ? "" : late(beganLateMs)} />
+      <Figure
+        name="Ended"
+        value={isOn ? "is on still" : time(endedMs)}
+        more={beganMs !== null && endedMs !== null ? `after ${formatLength(endedMs - beganMs)}` : ""}
+      />
+      <Figure
+        name="Over, under"
+        value={overMs === null ? "nothing planned" : formatOver(overMs)}
+        more={overMs === null ? "no cue had a length" : "all planned cues together"}
+      />
+      <Figure name="Cues gone through" value={String(cues)} more="" />
+      <Figure name="Pages" value={String(pages)} more={`${pagesByItself} of them by themselves`} />
+      <Figure
+        name="By hand"
+        value={hands.map(([name, count]) => `${name} ${count}`).join(", ") || "none"}
+        more=""
+      />
+    </dl>
+  );
+}
+
+const Figure = ({ name, value, more }: { name: string; value: string; more: string }) => (
+  <div>
+    <dt className="text-[14px] text-second">{name}</dt>
+    <dd className="text-[20px] font-semibold tabular-nums">{value}</dd>
+    {more && <dd className="text-[14px] text-second">{more}</dd>}
+  </div>
+);
+
+const NAMES = {
+  late: "Screens that were late",
+  missed: "Screens that missed frames",
+  refused: "Presses that were refused",
+  feed: "Feeds that broke",
+  stall: "Times the server stood still",
+} as const;
+const NONE = {
+  late: "No screen was late.",
+  missed: "No frame was missed.",
+  refused: "No press was refused.",
+  feed: "No feed broke.",
+  stall: "The server never stood still.",
+} as const;
+
+const Troubles = ({ summary, locale }: { summary: Summary; locale: Locale }) =>
+  (Object.keys(NAMES) as readonly (keyof typeof NAMES)[]).map((kind) => (
+    <section key={kind} aria-label={NAMES[kind]} className="mt-6">
+      <h3 className="mb-1 text-[16px] font-semibold">{NAMES[kind]}</h3>
+      {summary.troubles[kind].length === 0 ? (
+        <p className="text-[15px] text-second">{NONE[kind]}</p>
+      ) : (
+        <ul className="flex flex-col gap-1">
+          {summary.troubles[kind].map((trouble) => (
+            <Line key={trouble.words} trouble={trouble} locale={locale} />
+          ))}
+        </ul>
+      )}
+    </section>
+  ));
+
+const Line = ({ trouble: { words, times, lastMs }, locale }: { trouble: Trouble; locale: Locale }) => (
+  <li className="flex gap-3 border-t border-edge pt-1 text-[15px]">
+    <span className="min-w-0 flex-1">{words}</span>
+    <span className="shrink-0 text-second">
+      {times > 1 ? `${times} times, last ` : ""}
+      {formatTimeOfDay(lastMs, locale)}
+    </span>
+  </li>
+);
