@@ -51,6 +51,7 @@ export default [
   route("as-run", "routes/asRun.ts"),
   route("song-use", "routes/songUse.ts"),
   route("past-state", "routes/pastState.ts"),
+  route("past-lengths", "routes/pastLengths.ts"),
   route("report-note", "routes/reportNote.ts"),
   route("passcode", "routes/passcode.ts"),
   route("screens-link", "routes/screensLink.ts"),

@@ -11,6 +11,7 @@ import type { TableChange, TableEditOutcome } from "../../core/feeds/tableChange
 import type { RowEdit, TableEdit } from "../../core/feeds/tableEdit.ts";
 import type { ChromaKey } from "../../core/picture/chromaKey.ts";
 import type { StoryLine } from "../../core/report/airStory.ts";
+import type { PastLength } from "../../core/report/pastLengths.ts";
 import type { Report } from "../../core/report/report.ts";
 import type { SongUse } from "../../core/report/songUse.ts";
 import type { Compiled } from "../../core/rundown/compileContext.ts";
@@ -216,6 +217,7 @@ export interface Asks {
   "/seen": { keys: readonly string[] };
   "/as-run": Report;
   "/song-use": { songs: readonly SongUse[] };
+  "/past-lengths": { lengths: readonly { cueId: string; past: PastLength }[] };
   "/past-state": { state: ShowState; documents: Readonly<Record<string, PinnedDocument>> };
   "/feed-rows": FeedRows;
   "/table-work/": {

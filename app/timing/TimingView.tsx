@@ -1,5 +1,6 @@
 import { lazy, Suspense, useState } from "react";
 import { Link } from "react-router";
+import type { PastLength } from "../../core/report/pastLengths.ts";
 import type { CueTiming } from "../../core/rundown/timing.ts";
 import { call } from "../api/call.ts";
 import { useDesk, useDeskStore, useServerTime } from "../desk/deskContext.ts";
@@ -11,6 +12,7 @@ import { useLocale } from "../desk/useLocale.ts";
 import { formatLength, formatMinute } from "../ui/format.ts";
 import { HoldButton } from "../ui/HoldButton.tsx";
 import { StoryLines } from "./StoryLines.tsx";
+import { usePastLengths } from "./usePastLengths.ts";
 
 // The chart's package is large: it is read when a chart is wanted.
 const TimingChart = lazy(() => import("./TimingChart.tsx").then((file) => ({ default: file.TimingChart })));
@@ -42,6 +44,10 @@ export function TimingView() {
     timing: timing?.cues[at],
   }));
   const isPlanned = cues.some(({ view }) => view.doc.plannedMs !== null);
+  const { past, toggle, use } = usePastLengths();
+  const unplanned = cues.flatMap(({ view }) =>
+    view.doc.plannedMs === null && past?.has(view.cueId) ? [view.cueId] : [],
+  );
   return (
     <main aria-label="Timing" className="relative flex min-h-0 flex-1 flex-col">
       <div className="flex shrink-0 flex-wrap items-center gap-x-6 gap-y-2 border-b border-edge bg-raised px-6 py-3 text-[16px] whitespace-nowrap">
@@ -72,9 +78,17 @@ export function TimingView() {
             <span className="font-mono">{formatLength(timing.leftMs)}</span> to come
           </p>
         )}
+        <button
+          type="button"
+          aria-pressed={past !== undefined}
+          onClick={() => void toggle()}
+          className="ml-auto min-h-10 rounded-md bg-lifted px-4 text-[15px] hover:bg-edge aria-pressed:bg-act-ground aria-pressed:text-act"
+        >
+          Earlier evenings
+        </button>
         <Link
           to="/report"
-          className="ml-auto flex min-h-10 items-center rounded-md bg-lifted px-4 text-[15px] hover:bg-edge"
+          className="flex min-h-10 items-center rounded-md bg-lifted px-4 text-[15px] hover:bg-edge"
         >
           Report
         </Link>
@@ -100,7 +114,7 @@ export function TimingView() {
       </div>
       {isLog ? (
         <StoryLines desk={desk} />
-      ) : !isPlanned ? (
+      ) : !isPlanned && !past ? (
         <p className="p-8 text-[16px] text-second">
           No cue has a planned length yet. Give some in Prepare, under “By itself, timing and notes”.
         </p>
@@ -118,6 +132,20 @@ export function TimingView() {
                   <th className="text-right font-normal">length</th>
                   <th className="pl-4 text-right font-normal">took</th>
                   <th className="pl-4 text-right font-normal">over, under</th>
+                  {past && (
+                    <th className="pl-6 font-normal">
+                      before{" "}
+                      {unplanned.length > 0 && (
+                        <button
+                          type="button"
+                          onClick={() => void use(unplanned)}
+                          className="ml-2 min-h-8 rounded-md bg-lifted px-2.5 text-paper hover:bg-edge"
+                        >
+                          Use for {unplanned.length} without a length
+                        </button>
+                      )}
+                    </th>
+                  )}
                 </tr>
               </thead>
               <tbody>
@@ -151,6 +179,15 @@ export function TimingView() {
                         ? ""
                         : `${own.overMs > 0 ? "+" : "−"}${formatLength(Math.abs(own.overMs))}`}
                     </td>
+                    {past && (
+                      <td className="pl-6 whitespace-nowrap">
+                        <Before
+                          past={past.get(view.cueId)}
+                          name={title}
+                          onUse={() => void use([view.cueId])}
+                        />
+                      </td>
+                    )}
                   </tr>
                 ))}
               </tbody>
@@ -173,6 +210,28 @@ export function TimingView() {
       )}
       <NoticeBar />
     </main>
+  );
+}
+
+/** How long it took on earlier evenings: the middle of them, and from the shortest to the longest. */
+function Before({ past, name, onUse }: { past: PastLength | undefined; name: string; onUse: () => void }) {
+  if (!past) return null;
+  const { medianMs, times, shortestMs, longestMs } = past;
+  return (
+    <span className="flex items-center gap-2">
+      <span className="font-mono">{formatLength(medianMs)}</span>
+      <span className="text-[14px] text-second">
+        {times === 1 ? "once" : `${times} times, ${formatLength(shortestMs)} to ${formatLength(longestMs)}`}
+      </span>
+      <button
+        type="button"
+        aria-label={`Plan “${name}” as before`}
+        onClick={onUse}
+        className="ml-auto min-h-8 rounded-md bg-lifted px-2.5 text-[14px] hover:bg-edge"
+      >
+        Use
+      </button>
+    </span>
   );
 }
 

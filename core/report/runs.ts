@@ -14,7 +14,7 @@ export interface Mark {
 }
 
 /** After so long without anything, what comes next is another run. */
-const GAP_MS = 3 * 60 * 60 * 1_000;
+export const RUN_GAP_MS = 3 * 60 * 60 * 1_000;
 
 /** The runs of a show, the latest first: parted where somebody started over, and by hours in which nothing was done. Without a take there is none. */
 export function runsOf(marks: Iterable<Mark>): Run[] {
@@ -25,7 +25,7 @@ export function runsOf(marks: Iterable<Mark>): Run[] {
     open = undefined;
   };
   for (const { atMs, kind } of marks) {
-    if (open && (atMs - open.untilMs > GAP_MS || kind === "begunAnew")) close();
+    if (open && (atMs - open.untilMs > RUN_GAP_MS || kind === "begunAnew")) close();
     // A show that was only opened has not begun.
     if (kind === "showOpened" || kind === "begunAnew") continue;
     const isTake = kind === "taken" || kind === "acted";

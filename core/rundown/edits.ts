@@ -3,6 +3,7 @@ import { findingSchema } from "../findings/finding.ts";
 import { nameSchema } from "../names/name.ts";
 import { MOST_BULK_PAGES } from "./bulkPages.ts";
 import { cueDocSchema } from "./cueDoc.ts";
+import { onAnyCue } from "./kinds/onAnyCue.ts";
 
 /** What Prepare may do to the rundown. Ids are made by the desk, so that an edit can be shown before it is saved. */
 const cueId = nameSchema(60, 8);
@@ -27,6 +28,14 @@ export const editSchema = z.discriminatedUnion("kind", [
     matchCase: z.boolean(),
     wholeWords: z.boolean(),
     cueIds: z.array(cueId).max(4_000).nullable(),
+  }),
+  /** How long cues are planned to take; the rest of them stays as it is. One undo. */
+  z.strictObject({
+    kind: z.literal("planLengths"),
+    lengths: z
+      .array(z.strictObject({ cueId, plannedMs: onAnyCue.plannedMs }))
+      .min(1)
+      .max(4_000),
   }),
   z.strictObject({ kind: z.literal("changeCue"), cueId, doc: cueDocSchema, baseRevision }),
   z.strictObject({ kind: z.literal("moveCue"), cueId, afterId: cueId.nullable() }),

@@ -1,7 +1,8 @@
 import { type AsRun, AsRunBook, type Shown } from "../../core/report/asRun.ts";
 import { type AsRunNames, asRunRows, cueRows } from "../../core/report/asRunRow.ts";
+import { type PastLength, pastLengths, sameAs } from "../../core/report/pastLengths.ts";
 import type { Range, Report } from "../../core/report/report.ts";
-import { type Run, runsOf } from "../../core/report/runs.ts";
+import { RUN_GAP_MS, type Run, runsOf } from "../../core/report/runs.ts";
 import { type SongShown, type SongUse, songUse } from "../../core/report/songUse.ts";
 import type { Hash, PageContent } from "../../core/rundown/content.ts";
 import { findStepIndex, stepsOf } from "../../core/rundown/steps.ts";
@@ -89,6 +90,30 @@ export class Reports {
         return known ? { ...each, credits: joinCredits(each.credits ?? NO_CREDITS, known) } : each;
       }),
     );
+  }
+
+  /** How long these cues took in the runs before the present one. */
+  async pastLengths(
+    cues: readonly { readonly cueId: string; readonly content: PageContent }[],
+  ): Promise<{ cueId: string; past: PastLength }[]> {
+    const [latest] = await this.runs();
+    if (!latest) return [];
+    // The run that goes on is not past.
+    const goesOn = this.#parts.now() - latest.untilMs < RUN_GAP_MS;
+    const { asRun, names } = await this.#follow({
+      fromMs: 0,
+      untilMs: goesOn ? latest.fromMs - 1 : latest.untilMs,
+    });
+    const past = pastLengths(
+      asRun.visits.flatMap(({ content: hash, fromMs, untilMs }) => {
+        const content = names.findContent(hash);
+        return content && untilMs !== null ? [{ content, fromMs, untilMs }] : [];
+      }),
+    );
+    return cues.flatMap(({ cueId, content }) => {
+      const found = past.get(sameAs(content));
+      return found ? [{ cueId, past: found }] : [];
+    });
   }
 
   /** The air as it was at a time, and the contents it speaks of; undefined before anything is known of it. */

@@ -226,6 +226,16 @@ export class Rundown {
         await this.#cues.change(actor, label, rows, atMs);
         return this.#saved(label, rows[0]?.cueId ?? null);
       }
+      case "planLengths": {
+        const rows = edit.lengths.flatMap(({ cueId, plannedMs }) => {
+          const cue = this.#cues.find(cueId);
+          if (!cue || cue.doc.plannedMs === plannedMs) return [];
+          return [{ cueId, after: { rank: cue.rank, doc: { ...cue.doc, plannedMs } } }];
+        });
+        const label = `Plan ${rows.length} ${rows.length === 1 ? "length" : "lengths"}`;
+        if (rows.length > 0) await this.#cues.change(actor, label, rows, atMs);
+        return this.#saved(label, rows[0]?.cueId ?? null);
+      }
       case "changeCue": {
         const cue = this.#cues.find(edit.cueId);
         if (!cue) return gone();
