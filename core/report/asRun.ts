@@ -82,10 +82,12 @@ export class AsRunBook {
     if (!before || before.plan !== after.plan)
       for (const outputId of Object.keys(after.plan.outputs)) this.#followed(outputId, after);
     for (const [outputId, followed] of this.#outputs) {
-      addSpan(followed.plan, after.plan.outputs[outputId] ?? null, atMs, cause);
+      // With its first event the show is there, whatever clock was set back since.
+      const fromMs = before ? atMs : Number.NEGATIVE_INFINITY;
+      addSpan(followed.plan, after.plan.outputs[outputId] ?? null, fromMs, cause);
       const shutter = after.shutters[outputId];
       const isShut = shutter !== undefined && shutter.untilMs === null;
-      addSpan(followed.isCovered, isShut || after.tests[outputId] !== undefined, atMs, cause);
+      addSpan(followed.isCovered, isShut || after.tests[outputId] !== undefined, fromMs, cause);
       for (const { id } of after.layers) this.#lookAt(followed, after, id, outputId, cause);
     }
     this.#follow(before, after, logged, atMs, cause);
