@@ -16,6 +16,7 @@ import { benchClients, benchStaticWindows } from "./manyScreens.ts";
 import { benchOutputs } from "./outputs.ts";
 import { benchPresses } from "./presses.ts";
 import { benchRenders } from "./renders.ts";
+import { benchReport } from "./report.ts";
 import { benchRoom } from "./room.ts";
 import { benchServerTake } from "./serverTake.ts";
 import { benchSpreadInPixels } from "./spreadInPixels.ts";
@@ -37,6 +38,7 @@ const ALL: Readonly<Record<string, () => unknown>> = {
   manyFeeds: benchManyFeeds,
   cameras: benchCameras,
   check: benchCheck,
+  report: benchReport,
   busyOutput: () => benchBusyOutput(1920, 1080),
   busyWall: () => benchBusyOutput(3840, 1080),
   frameCost: benchFrameCost,

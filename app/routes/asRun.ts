@@ -1,5 +1,6 @@
-import { refuse, tell } from "../answers.server.ts";
+import { refuse } from "../answers.server.ts";
 import { readRange } from "../report/readRange.server.ts";
+import { tellInParts } from "../report/tellInParts.server.ts";
 import { only } from "../rights.server.ts";
 import { getServices } from "../services.server.ts";
 import type { Route } from "./+types/asRun.ts";
@@ -10,5 +11,5 @@ export const middleware = [only("desk")];
 export async function loader({ request, context }: Route.LoaderArgs) {
   const range = readRange(request);
   if (!range) return refuse("That was not understood. Load the page again.", "notUnderstood");
-  return tell("/as-run", await getServices(context).reports.read(range));
+  return tellInParts(await getServices(context).reports.read(range));
 }

@@ -48,6 +48,9 @@ export interface AsRun {
   readonly visits: readonly Visit[];
 }
 
+/** So many are read in one step. */
+const SPANS_AT_ONCE = 250;
+
 /** What lies on one layer as one output would show it; null: nothing. */
 interface OnLayer {
   readonly page: SlotPage | null;
@@ -135,12 +138,36 @@ export class AsRunBook {
     });
   }
 
-  /** What was on the screens. @param findContent contents that the log speaks of; one that is gone counts as seen wherever its layer was */
+  /** What was on the screens, all at once. */
   read(findContent: (hash: string) => PageContent | undefined, nowMs: number): AsRun {
+    const reading = this.readInSteps(findContent, nowMs);
+    for (;;) {
+      const step = reading.next();
+      if (step.done) return step.value;
+    }
+  }
+
+  /** The same, a little at a time. @param findContent contents that the log speaks of; one that is gone counts as seen wherever its layer was */
+  *readInSteps(
+    findContent: (hash: string) => PageContent | undefined,
+    nowMs: number,
+  ): Generator<void, AsRun> {
     const shown = new Map<string, Shown & { readonly outputIds: string[] }>();
+    // A step comes again and again; what of it an outfit shows is looked up once.
+    const known = new Map<string, boolean>();
+    const isShown = (page: SlotPage, outfitId: string): boolean => {
+      const key = `${page.content} ${page.step.occurrence} ${page.step.unit} ${outfitId}`;
+      let is = known.get(key);
+      if (is === undefined) {
+        is = shows(findContent(page.content), outfitId, page);
+        known.set(key, is);
+      }
+      return is;
+    };
     for (const [outputId, { layers, plan, isCovered }] of this.#outputs)
       for (const [layerId, spans] of layers)
         for (const [index, { value, cause, fromMs }] of spans.entries()) {
+          if (index % SPANS_AT_ONCE === SPANS_AT_ONCE - 1) yield;
           const { page, endsAtMs } = value;
           const next = spans[index + 1];
           if (!page) continue;
@@ -151,9 +178,8 @@ export class AsRunBook {
             began: cause,
             ended: isOwnEnd ? { seq: 0, kind: "stay" as const, by: null } : (next?.cause ?? null),
           };
-          const content = findContent(page.content);
           const isSeenIn = (planned: OutputPlan | null) =>
-            planned?.layerIds.includes(layerId) === true && shows(content, planned.outfitId, page);
+            planned?.layerIds.includes(layerId) === true && isShown(page, planned.outfitId);
           for (const part of partsOf(whole, plan, isSeenIn).flatMap((each) =>
             partsOf(each, isCovered, (covered) => !covered),
           )) {

@@ -80,7 +80,7 @@ const whoOf = (by: Actor | null): string =>
       ? (by.name ?? "a desk")
       : actorName(by);
 
-export function asRunRows({ shown }: AsRun, names: AsRunNames): AsRunRow[] {
+export function asRunRows(shown: AsRun["shown"], names: AsRunNames): AsRunRow[] {
   return shown.map((each): AsRunRow => {
     const { page, began, ended, fromMs, untilMs } = each;
     const content = names.findContent(page.content);

@@ -1,5 +1,6 @@
+import { setImmediate as nextTurn } from "node:timers/promises";
 import { type AsRun, AsRunBook, type Shown } from "../../core/report/asRun.ts";
-import { type AsRunNames, asRunRows, cueRows } from "../../core/report/asRunRow.ts";
+import { type AsRunNames, type AsRunRow, asRunRows, cueRows } from "../../core/report/asRunRow.ts";
 import { type PastLength, pastLengths, sameAs } from "../../core/report/pastLengths.ts";
 import type { Range, Report } from "../../core/report/report.ts";
 import { RUN_GAP_MS, type Run, runsOf } from "../../core/report/runs.ts";
@@ -17,6 +18,8 @@ import type { ContentStore } from "../store/contentStore.ts";
 import type { ReportStore } from "../store/reportStore.ts";
 import type { SongStore } from "../store/songStore.ts";
 
+/** So many lines are written in one turn. */
+const ROWS_AT_ONCE = 250;
 /** What is on air when a run begins may have come so long before it. */
 const BEFORE_MS = 7 * 24 * 60 * 60 * 1_000;
 
@@ -48,7 +51,11 @@ export class Reports {
 
   async read(range: Range): Promise<Report> {
     const { asRun, names } = await this.#follow(range);
-    const shown = asRunRows(asRun, names);
+    const shown: AsRunRow[] = [];
+    for (let at = 0; at < asRun.shown.length; at += ROWS_AT_ONCE) {
+      shown.push(...asRunRows(asRun.shown.slice(at, at + ROWS_AT_ONCE), names));
+      await nextTurn();
+    }
     const cues = cueRows(asRun, names, Math.min(range.untilMs, this.#parts.now()));
     const seqs = [...shown, ...cues].map(({ seq }) => seq);
     const notes =
@@ -140,7 +147,7 @@ export class Reports {
       const found = known.get(hash);
       return found?.kind === "page" ? found : undefined;
     };
-    const { shown, visits } = book.read(findContent, Math.min(now(), range.untilMs));
+    const { shown, visits } = await inTurns(book.readInSteps(findContent, Math.min(now(), range.untilMs)));
     const isIn = ({ fromMs, untilMs }: { readonly fromMs: number; readonly untilMs: number | null }) =>
       fromMs <= range.untilMs && (untilMs === null || untilMs > range.fromMs);
     return {
@@ -159,6 +166,15 @@ export class Reports {
       if (!isOpen || !isOpening) yield logged;
       isOpen = true;
     }
+  }
+}
+
+/** Goes through something a little at a time: other work comes in between. */
+async function inTurns<T>(steps: Generator<void, T>): Promise<T> {
+  for (;;) {
+    const step = steps.next();
+    if (step.done) return step.value;
+    await nextTurn();
   }
 }
 

@@ -17,7 +17,7 @@ import { SetAside } from "./setAside.ts";
 /** A snapshot after so many events: a restart replays fewer than this. */
 const SNAPSHOT_EVERY = 200;
 /** Rows read before other work has its turn. */
-const ROWS_AT_ONCE = 100;
+const ROWS_AT_ONCE = 50;
 const MARKS_AT_ONCE = 1_000;
 
 /** The append-only log of the air. What `append` has returned from is on the disk. */
