@@ -58,7 +58,7 @@ export const TakeBar = memo(function TakeBar({
           {armed ? "Take armed" : "Take next"}
           <kbd className="border-on-bright/40! bg-transparent! text-on-bright!">{keyOf("take")}</kbd>
         </button>
-        <div className="grid flex-1 grid-cols-[minmax(0,1fr)_minmax(0,1.5fr)_repeat(4,minmax(0,1fr))] gap-1.5">
+        <div className="grid flex-1 grid-cols-[minmax(0,0.95fr)_minmax(0,1.3fr)_repeat(3,minmax(0,1fr))_minmax(0,1.3fr)] gap-1.5">
           <Small label="Cut" keyName={keyOf("cut")} disabled={!next} onPress={() => acts.act("cut")} />
           <Small
             label={outName ? `${outName} out` : "Out"}

@@ -89,12 +89,15 @@ const MAIN = {
   Check: "Check",
   Keys: "Keys",
   Timing: "Timing",
+  Report: "Report",
+  Paper: "Paper",
 } as const;
+/** Those that are behind the settings button. */
+const IN_MENU: readonly string[] = ["Keys", "Report", "Paper"];
 
 /** Goes to another view of the desk, and waits until it is there: keys pressed before are the old view's. */
 export async function goTo(page: Page, view: keyof typeof MAIN): Promise<void> {
-  // Keys and settings are behind one button.
-  if (view === "Keys") await page.getByRole("button", { name: "Keys and settings" }).click();
+  if (IN_MENU.includes(view)) await page.getByRole("button", { name: "Keys and settings" }).click();
   await page.getByRole("link", { name: view, exact: true }).click();
   await expect(page.getByRole("main", { name: MAIN[view] })).toBeVisible();
 }
