@@ -12,6 +12,7 @@ import type { RowEdit, TableEdit } from "../../core/feeds/tableEdit.ts";
 import type { ChromaKey } from "../../core/picture/chromaKey.ts";
 import type { StoryLine } from "../../core/report/airStory.ts";
 import type { PastLength } from "../../core/report/pastLengths.ts";
+import type { PastState } from "../../core/report/pastState.ts";
 import type { Report } from "../../core/report/report.ts";
 import type { SongUse } from "../../core/report/songUse.ts";
 import type { Compiled } from "../../core/rundown/compileContext.ts";
@@ -22,7 +23,6 @@ import type { EveningEdit } from "../../core/rundown/evening.ts";
 import type { FirstSteps } from "../../core/rundown/firstSteps.ts";
 import type { PinnedDocument } from "../../core/rundown/pinnedDocument.ts";
 import type { LibraryEntry } from "../../core/scene/libraryEntry.ts";
-import type { ShowState } from "../../core/show/state.ts";
 import type { VenueSettings } from "../../core/show/venueSettings.ts";
 import type { FollowEdit } from "../../core/triggers/followEdit.ts";
 import type { Output, ScreenPlan, Venue } from "../../core/venue/plan.ts";
@@ -218,7 +218,7 @@ export interface Asks {
   "/as-run": Report;
   "/song-use": { songs: readonly SongUse[] };
   "/past-lengths": { lengths: readonly { cueId: string; past: PastLength }[] };
-  "/past-state": { state: ShowState; documents: Readonly<Record<string, PinnedDocument>> };
+  "/past-state": PastState;
   "/feed-rows": FeedRows;
   "/table-work/": {
     changes: readonly TableChange[];

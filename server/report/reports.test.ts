@@ -5,8 +5,10 @@ import { describe, expect, test } from "vitest";
 import { stepsOf } from "../../core/rundown/steps.ts";
 import type { LoggedEvent } from "../../core/show/events.ts";
 import { evolve } from "../../core/show/evolve.ts";
+import { contentsOf } from "../../core/show/state.ts";
 import { eventually } from "../../test-support/eventually.ts";
 import { type OpenShow, openShow, TestWindow } from "../../test-support/openShow.ts";
+import { pinnedBy } from "../store/pinnedBy.ts";
 
 const DESK = { kind: "desk", id: "desk-under-test", name: "Balcony" } as const;
 const DAY_MS = 24 * 60 * 60 * 1_000;
@@ -77,7 +79,11 @@ describe("what was shown", () => {
     for (const [atMs, slots] of instants) {
       const past = await reports.stateAt(atMs);
       expect(past?.state.slots).toEqual(slots);
-      for (const hash of past?.contents ?? []) expect(contents.find(hash)).toBeDefined();
+      // All that it is drawn with comes along.
+      const { state, documents = {} } = past ?? {};
+      if (!state) throw new Error("no state");
+      for (const hash of [...contentsOf(state)].flatMap((each) => [each, ...pinnedBy(contents.find(each))]))
+        expect(documents[hash]).toEqual(contents.find(hash));
     }
     expect(await reports.stateAt(1)).toBeUndefined();
     await show.close();

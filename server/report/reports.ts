@@ -2,10 +2,11 @@ import { setImmediate as nextTurn } from "node:timers/promises";
 import { type AsRun, AsRunBook, type Shown } from "../../core/report/asRun.ts";
 import { type AsRunNames, type AsRunRow, asRunRows, cueRows } from "../../core/report/asRunRow.ts";
 import { type PastLength, pastLengths, sameAs } from "../../core/report/pastLengths.ts";
+import type { PastState } from "../../core/report/pastState.ts";
 import type { Range, Report } from "../../core/report/report.ts";
 import { RUN_GAP_MS, type Run, runsOf } from "../../core/report/runs.ts";
 import { type SongShown, type SongUse, songUse } from "../../core/report/songUse.ts";
-import type { Hash, PageContent } from "../../core/rundown/content.ts";
+import type { PageContent } from "../../core/rundown/content.ts";
 import { findStepIndex, stepsOf } from "../../core/rundown/steps.ts";
 import { type AirEvent, contentsIn, type LoggedEvent } from "../../core/show/events.ts";
 import { evolve } from "../../core/show/evolve.ts";
@@ -15,6 +16,7 @@ import { parseSong } from "../../core/words/song.ts";
 import type { AirLog } from "../store/airLog.ts";
 import type { BesideStore } from "../store/besideStore.ts";
 import type { ContentStore } from "../store/contentStore.ts";
+import { pinnedBy } from "../store/pinnedBy.ts";
 import type { ReportStore } from "../store/reportStore.ts";
 import type { SongStore } from "../store/songStore.ts";
 
@@ -123,12 +125,17 @@ export class Reports {
     });
   }
 
-  /** The air as it was at a time, and the contents it speaks of; undefined before anything is known of it. */
-  async stateAt(atMs: number): Promise<{ state: ShowState; contents: readonly Hash[] } | undefined> {
+  /** The air as it was at a time, and the documents to draw it with; undefined before anything is known of it. */
+  async stateAt(atMs: number): Promise<PastState | undefined> {
     let state: ShowState | undefined;
     for await (const logged of this.#events({ fromMs: atMs, untilMs: atMs }))
       state = evolve(state && { ...state, seq: logged.seq - 1 }, logged);
-    return state && { state, contents: [...contentsOf(state)] };
+    if (!state) return undefined;
+    const { contents } = this.#parts;
+    const documents = await contents.read(contentsOf(state));
+    const worn = await contents.read([...documents.values()].flatMap((document) => pinnedBy(document)));
+    const media = await contents.read([...worn.values()].flatMap((document) => pinnedBy(document)));
+    return { state, documents: Object.fromEntries([...documents, ...worn, ...media]) };
   }
 
   async #follow(range: Range): Promise<{ asRun: AsRun; names: AsRunNames }> {
