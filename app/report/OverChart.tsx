@@ -30,6 +30,7 @@ export function OverChart({ rows }: { rows: readonly CueRow[] }) {
         {
           name: "over, under",
           type: "bar",
+          barMaxWidth: 26,
           data: rows.map(({ overMs }) => ({
             value: overMs ?? 0,
             itemStyle: { color: color((overMs ?? 0) > 0 ? "attention" : "act") },
