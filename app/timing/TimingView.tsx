@@ -50,7 +50,7 @@ export function TimingView() {
   );
   return (
     <main aria-label="Timing" className="relative flex min-h-0 flex-1 flex-col">
-      <div className="flex shrink-0 flex-wrap items-center gap-x-6 gap-y-2 border-b border-edge bg-raised px-6 py-3 text-[16px] whitespace-nowrap">
+      <div className="flex shrink-0 flex-wrap items-center gap-x-4 gap-y-2 border-b border-edge bg-raised px-6 py-3 text-[16px] whitespace-nowrap">
         <span className="flex items-center gap-2.5">
           Begins at
           <TimeBox
@@ -78,39 +78,41 @@ export function TimingView() {
             <span className="font-mono">{formatLength(timing.leftMs)}</span> to come
           </p>
         )}
-        <button
-          type="button"
-          aria-pressed={past !== undefined}
-          onClick={() => void toggle()}
-          className="ml-auto min-h-10 rounded-md bg-lifted px-4 text-[15px] hover:bg-edge aria-pressed:bg-act-ground aria-pressed:text-act"
-        >
-          Earlier evenings
-        </button>
-        <Link
-          to="/report"
-          className="flex min-h-10 items-center rounded-md bg-lifted px-4 text-[15px] hover:bg-edge"
-        >
-          Report
-        </Link>
-        <button
-          type="button"
-          aria-pressed={isLog}
-          onClick={() => setLog(!isLog)}
-          className=" min-h-10 rounded-md bg-lifted px-4 text-[15px] hover:bg-edge aria-pressed:bg-act-ground aria-pressed:text-act"
-        >
-          Log
-        </button>
-        <HoldButton
-          title="Hold for half a second: times are counted from the next take, and the script stands at its start. What is on air stays."
-          disabled={Object.keys(desk.state.cueTimes).length === 0}
-          onHeld={() => {
-            store.air.press({ kind: "beginAnew" });
-            sayWithUndo(store, "The evening starts over with the next take.");
-          }}
-          className="min-h-10 rounded-md bg-lifted px-4 text-[15px] hover:bg-edge disabled:text-quiet disabled:hover:bg-lifted"
-        >
-          <span>Start over</span>
-        </HoldButton>
+        <span className="ml-auto flex flex-wrap items-center gap-2">
+          <button
+            type="button"
+            aria-pressed={past !== undefined}
+            onClick={() => void toggle()}
+            className="min-h-10 rounded-md bg-lifted px-3 text-[15px] hover:bg-edge aria-pressed:bg-act-ground aria-pressed:text-act"
+          >
+            Earlier evenings
+          </button>
+          <Link
+            to="/report"
+            className="flex min-h-10 items-center rounded-md bg-lifted px-3 text-[15px] hover:bg-edge"
+          >
+            Report
+          </Link>
+          <button
+            type="button"
+            aria-pressed={isLog}
+            onClick={() => setLog(!isLog)}
+            className=" min-h-10 rounded-md bg-lifted px-4 text-[15px] hover:bg-edge aria-pressed:bg-act-ground aria-pressed:text-act"
+          >
+            Log
+          </button>
+          <HoldButton
+            title="Hold for half a second: times are counted from the next take, and the script stands at its start. What is on air stays."
+            disabled={Object.keys(desk.state.cueTimes).length === 0}
+            onHeld={() => {
+              store.air.press({ kind: "beginAnew" });
+              sayWithUndo(store, "The evening starts over with the next take.");
+            }}
+            className="min-h-10 rounded-md bg-lifted px-3 text-[15px] hover:bg-edge disabled:text-quiet disabled:hover:bg-lifted"
+          >
+            <span>Start over</span>
+          </HoldButton>
+        </span>
       </div>
       {isLog ? (
         <StoryLines desk={desk} />
