@@ -1,4 +1,4 @@
-import { creditsOf } from "../../core/check/kinds/credits.ts";
+import { creditsOf } from "../../core/check/creditsOf.ts";
 import type { Finding } from "../../core/findings/finding.ts";
 import type { CueDoc } from "../../core/rundown/cueDoc.ts";
 import { findMissingCredits } from "../../core/words/credits.ts";

@@ -1,44 +1,64 @@
 import type { Check } from "./check.ts";
-import {
-  cutTexts,
-  missingFonts,
-  missingLetters,
-  missingPictures,
-  missingTokens,
-  noNumbers,
-  wrongPictures,
-} from "./kinds/cannotBeDrawn.ts";
+import { asleepScreen } from "./kinds/asleepScreen.ts";
+import { brokenFeed } from "./kinds/brokenFeed.ts";
 import { cannotBeTaken } from "./kinds/cannotBeTaken.ts";
-import { doubtfulCredits, hiddenCredits, missingCredits } from "./kinds/credits.ts";
-import { otherYear, todayInCopy, wrongWeekday } from "./kinds/dates.ts";
+import { clashingTimes } from "./kinds/clashingTimes.ts";
+import { cutTexts } from "./kinds/cutTexts.ts";
+import { deadTrigger } from "./kinds/deadTrigger.ts";
+import { doubledWord } from "./kinds/doubledWord.ts";
+import { doubtfulCredits } from "./kinds/doubtfulCredits.ts";
+import { draftTemplate } from "./kinds/draftTemplate.ts";
+import { endlessRepeat } from "./kinds/endlessRepeat.ts";
 import { fastCrawl } from "./kinds/fastCrawl.ts";
 import { fastStep } from "./kinds/fastStep.ts";
-import { brokenFeed, staleFeed, unfilled } from "./kinds/feedTroubles.ts";
 import { fittedShape } from "./kinds/fittedShape.ts";
 import { flashing } from "./kinds/flashing.ts";
-import { deadTrigger, endlessRepeat, goneClipCheck, goneSourceCheck, triggerLoop } from "./kinds/follows.ts";
+import { goneClipCheck } from "./kinds/goneClip.ts";
+import { gonePlan } from "./kinds/gonePlan.ts";
+import { goneSourceCheck } from "./kinds/goneSource.ts";
+import { goneTemplate } from "./kinds/goneTemplate.ts";
+import { hiddenCredits } from "./kinds/hiddenCredits.ts";
+import { lateScreen } from "./kinds/lateScreen.ts";
 import { leftLying } from "./kinds/leftLying.ts";
-import { leftOutSection, unknownSection } from "./kinds/leftOutSection.ts";
+import { leftOutSection } from "./kinds/leftOutSection.ts";
 import { longestValue } from "./kinds/longestValue.ts";
 import { lowContrast } from "./kinds/lowContrast.ts";
+import { missingCredits } from "./kinds/missingCredits.ts";
+import { missingFonts } from "./kinds/missingFonts.ts";
+import { missingLetters } from "./kinds/missingLetters.ts";
+import { missingPictures } from "./kinds/missingPictures.ts";
+import { missingTokens } from "./kinds/missingTokens.ts";
+import { mixedQuotes } from "./kinds/mixedQuotes.ts";
 import { narrowed } from "./kinds/narrowed.ts";
+import { noNumbers } from "./kinds/noNumbers.ts";
+import { nothingHereCheck } from "./kinds/nothingHere.ts";
+import { noWindowCheck } from "./kinds/noWindow.ts";
 import { offCanvas } from "./kinds/offCanvas.ts";
 import { opaqueClip } from "./kinds/opaqueClip.ts";
+import { otherSizeCheck } from "./kinds/otherSize.ts";
+import { otherYear } from "./kinds/otherYear.ts";
 import { outsideSafe } from "./kinds/outsideSafe.ts";
 import { overflows } from "./kinds/overflows.ts";
 import { overlapping } from "./kinds/overlapping.ts";
-import { gonePlan, nothingHereCheck, planLeftBehind, shownNowhere } from "./kinds/plans.ts";
-import { asleepScreen, lateScreen, noWindowCheck, otherSizeCheck } from "./kinds/screens.ts";
+import { planLeftBehind } from "./kinds/planLeftBehind.ts";
+import { runsOver } from "./kinds/runsOver.ts";
+import { sameTime } from "./kinds/sameTime.ts";
 import { secondLanguage } from "./kinds/secondLanguage.ts";
 import { shortStay } from "./kinds/shortStay.ts";
+import { shownNowhere } from "./kinds/shownNowhere.ts";
 import { silentSound } from "./kinds/silentSound.ts";
-import { doubledWord, mixedQuotes, strayMark } from "./kinds/slips.ts";
 import { spelling } from "./kinds/spelling.ts";
-import { draftTemplate, goneTemplate } from "./kinds/templates.ts";
-import { clashingTimes, runsOver, sameTime } from "./kinds/times.ts";
+import { staleFeed } from "./kinds/staleFeed.ts";
+import { strayMark } from "./kinds/strayMark.ts";
+import { todayInCopy } from "./kinds/todayInCopy.ts";
 import { tooMany } from "./kinds/tooMany.ts";
 import { tooSmall } from "./kinds/tooSmall.ts";
+import { triggerLoop } from "./kinds/triggerLoop.ts";
 import { underWindow } from "./kinds/underWindow.ts";
+import { unfilled } from "./kinds/unfilled.ts";
+import { unknownSection } from "./kinds/unknownSection.ts";
+import { wrongPictures } from "./kinds/wrongPictures.ts";
+import { wrongWeekday } from "./kinds/wrongWeekday.ts";
 
 /** Every check, in the order in which lists name them. Another is a file in `kinds/` and a line here. */
 export const CHECKS: readonly Check[] = [

@@ -9,11 +9,6 @@ const finding = defineFinding<{ readonly section: string }>(
   "note",
   ({ section }) => `Its order leaves out ${section}.`,
 );
-const unknown = defineFinding<{ readonly words: string }>(
-  "unknownSection",
-  "warning",
-  ({ words }) => `Its order says “${words}”, and the song has no such section: it is passed over.`,
-);
 
 /** A section of a song that its order never sings. */
 export const leftOutSection: Check = {
@@ -34,20 +29,5 @@ export const leftOutSection: Check = {
           changing({ cueId, revision, doc }, "Sing it at the end", { order: `${doc.order.trim()} ${key}` }),
         ],
       }));
-  },
-};
-
-/** A word of a song's order that is no section of it. */
-export const unknownSection: Check = {
-  code: unknown.code,
-  name: "Orders with unknown sections",
-  cue: ({ cue: { cueId, doc } }) => {
-    if (doc.kind !== "song" || doc.isOff || doc.order.trim() === "") return [];
-    const parsed = parseSong(doc.text, doc.title, { told: doc.told });
-    if ("problem" in parsed) return [];
-    return orderOf(doc.order, parsed.song).unknown.map(({ text }) => ({
-      finding: unknown(cueSubject(cueId), { words: text }, text),
-      cueId,
-    }));
   },
 };

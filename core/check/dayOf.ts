@@ -1,0 +1,3 @@
+/** The day of an evening, or today where none is said: YYYY-MM-DD. */
+export const dayOf = ({ evening, today }: { evening: { day: string }; today: string }) =>
+  evening.day || today;
