@@ -7,7 +7,7 @@ import { useDesk } from "../desk/deskContext.ts";
 import { useLocale } from "../desk/useLocale.ts";
 import { formatLength, formatMinute, formatTimeOfDay, type Locale } from "../ui/format.ts";
 import { CueTable } from "./CuesPart.tsx";
-import { useReport } from "./useReport.ts";
+import type { PartProps } from "./partProps.ts";
 
 // The chart's package is large: it is read when a chart is wanted.
 const AirChart = lazy(() => import("./AirChart.tsx").then((file) => ({ default: file.AirChart })));
@@ -21,8 +21,8 @@ const STRETCHES = 40;
 const ROW_PX = 34;
 
 /** The evening in pictures, each with its figures in a table beside. */
-export function ChartsPart({ range }: { range: Range }) {
-  const { value: report, problem, isLoading } = useReport(range);
+export function ChartsPart({ range, asked }: PartProps) {
+  const { value: report, problem, isLoading } = asked;
   const locale = useLocale();
   const [by, setBy] = useState<"layer" | "cue">("layer");
   const { shown, cues, beside } = report;

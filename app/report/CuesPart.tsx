@@ -1,13 +1,12 @@
 import { Download } from "lucide-react";
 import type { CueRow } from "../../core/report/asRunRow.ts";
 import { cuesCsv } from "../../core/report/csvOf.ts";
-import type { Range } from "../../core/report/report.ts";
 import { useLocale } from "../desk/useLocale.ts";
 import { formatLength, formatTimeOfDay, type Locale } from "../ui/format.ts";
 import { dayAndTime, fileDay } from "./dayAndTime.ts";
+import type { PartProps } from "./partProps.ts";
 import { smallButton } from "./ShownPart.tsx";
 import { saveText } from "./saveText.ts";
-import { useReport } from "./useReport.ts";
 
 /** "+0:12" over, "−0:12" under. */
 export function formatOver(ms: number): string {
@@ -16,8 +15,8 @@ export function formatOver(ms: number): string {
 }
 
 /** Every cue of the script as it was come to: planned, and as it was. */
-export function CuesPart({ range }: { range: Range }) {
-  const { value, problem, isLoading } = useReport(range);
+export function CuesPart({ range, asked }: PartProps) {
+  const { value, problem, isLoading } = asked;
   const locale = useLocale();
   const { cues } = value;
   return (

@@ -1,20 +1,17 @@
 import { Download, Printer } from "lucide-react";
 import { useMemo } from "react";
-import type { Range } from "../../core/report/report.ts";
 import { type Summary, summaryOf, type Trouble } from "../../core/report/summary.ts";
-import { useDesk } from "../desk/deskContext.ts";
 import { useLocale } from "../desk/useLocale.ts";
 import { formatDate, formatLength, formatTimeOfDay, type Locale } from "../ui/format.ts";
 import { formatOver } from "./CuesPart.tsx";
 import { fileDay } from "./dayAndTime.ts";
+import type { PartProps } from "./partProps.ts";
 import { smallButton } from "./ShownPart.tsx";
 import { saveText } from "./saveText.ts";
-import { useReport } from "./useReport.ts";
 
 /** What happened, on one page: to keep, to print or to send. */
-export function EveningPart({ range }: { range: Range }) {
-  const { value: report, problem, isLoading } = useReport(range);
-  const { evening } = useDesk("evening");
+export function EveningPart({ range, asked }: PartProps) {
+  const { value: report, problem, isLoading } = asked;
   const locale = useLocale();
   const summary = useMemo(() => summaryOf(report, range), [report, range]);
   if (isLoading || problem !== undefined)
@@ -39,14 +36,14 @@ export function EveningPart({ range }: { range: Range }) {
               saveText(
                 `evening ${fileDay(range.fromMs, locale)}.json`,
                 "application/json",
-                JSON.stringify({ version: 1, name: evening.name, ...summary }, null, 1),
+                JSON.stringify({ version: 1, name: report.evening, ...summary }, null, 1),
               )
             }
           >
             <Download aria-hidden="true" className="size-4" /> JSON
           </button>
         </div>
-        <h2 className="text-[22px] font-semibold">{evening.name}</h2>
+        <h2 className="text-[22px] font-semibold">{report.evening ?? "An evening"}</h2>
         <p className="mb-4 text-second">{formatDate(range.fromMs, locale)}</p>
         <Figures summary={summary} locale={locale} />
         <Troubles summary={summary} locale={locale} />

@@ -1,4 +1,4 @@
-import { useMemo } from "react";
+import { useMemo, useRef } from "react";
 import { useSearchParams } from "react-router";
 import type { Range } from "../../core/report/report.ts";
 import type { Run } from "../../core/report/runs.ts";
@@ -12,6 +12,7 @@ import { CuesPart } from "./CuesPart.tsx";
 import { EveningPart } from "./EveningPart.tsx";
 import { ShownPart } from "./ShownPart.tsx";
 import { SongsPart } from "./SongsPart.tsx";
+import { useReport } from "./useReport.ts";
 
 const PARTS = {
   shown: { name: "What was on", Part: ShownPart },
@@ -23,7 +24,6 @@ const PARTS = {
 type PartName = keyof typeof PARTS;
 const PART_NAMES = Object.keys(PARTS) as readonly PartName[];
 
-/** What is on still when a run is read is in it. */
 const NOW_EVERY_MS = 60_000;
 
 /** What was shown: on which screen, from when to when, by whom, against the plan. */
@@ -31,7 +31,10 @@ export function ReportView({ runs }: { runs: readonly Run[] }) {
   const [parameters, setParameters] = useSearchParams();
   const locale = useLocale();
   const { channel } = useDesk("channel");
+  // A report is of the moment at which it was opened: it does not read the log again and again.
   const nowMs = useServerTime(NOW_EVERY_MS);
+  const openedMs = useRef<number>(undefined);
+  openedMs.current ??= nowMs ?? undefined;
   const part = PART_NAMES.find((name) => name === parameters.get("part")) ?? "shown";
   const asked = Number(parameters.get("run") ?? "");
   const at = Math.max(
@@ -44,10 +47,11 @@ export function ReportView({ runs }: { runs: readonly Run[] }) {
     const run = runs[at];
     if (!run || !latest || !oldest) return undefined;
     // The latest may go on.
-    const untilMs = (each: Run) => (each === latest ? Math.max(each.untilMs, nowMs ?? 0) : each.untilMs);
+    const untilMs = (each: Run) =>
+      each === latest ? Math.max(each.untilMs, openedMs.current ?? 0) : each.untilMs;
     if (isAll) return { fromMs: oldest.fromMs, untilMs: untilMs(latest) };
     return { fromMs: run.fromMs, untilMs: untilMs(run) };
-  }, [runs, at, isAll, nowMs]);
+  }, [runs, at, isAll]);
   const set = (changes: Readonly<Record<string, string>>) =>
     setParameters(
       (before) => {
@@ -57,7 +61,6 @@ export function ReportView({ runs }: { runs: readonly Run[] }) {
       },
       { replace: true },
     );
-  const { Part } = PARTS[part];
   return (
     <main aria-label="Report" className="relative flex min-h-0 flex-1 flex-col">
       <div className="flex shrink-0 flex-wrap items-center gap-x-5 gap-y-2 border-b border-edge bg-raised px-5 py-2.5 print:hidden">
@@ -95,7 +98,7 @@ export function ReportView({ runs }: { runs: readonly Run[] }) {
         )}
       </div>
       {range ? (
-        <Part key={`${range.fromMs}`} range={range} />
+        <Whole key={range.fromMs} part={part} range={range} />
       ) : (
         <p className="p-8 text-[16px] text-second">
           Nothing has been on the air yet. From the first take on, this says what was on every screen, from
@@ -105,6 +108,13 @@ export function ReportView({ runs }: { runs: readonly Run[] }) {
       <NoticeBar />
     </main>
   );
+}
+
+/** The report is read once for all of its parts. */
+function Whole({ part, range }: { part: PartName; range: Range }) {
+  const asked = useReport(range);
+  const { Part } = PARTS[part];
+  return <Part range={range} asked={asked} />;
 }
 
 const nameOf = ({ fromMs, untilMs, takes }: Run, locale: Locale): string =>

@@ -3,7 +3,6 @@ import { Download, MessageSquareText } from "lucide-react";
 import { useDeferredValue, useMemo, useRef, useState } from "react";
 import type { AsRunRow } from "../../core/report/asRunRow.ts";
 import { shownCsv } from "../../core/report/csvOf.ts";
-import type { Range } from "../../core/report/report.ts";
 import { foldWords } from "../../core/words/foldWords.ts";
 import { useLocale } from "../desk/useLocale.ts";
 import { formatLength, formatTimeOfDay } from "../ui/format.ts";
@@ -11,16 +10,16 @@ import { boxClass } from "../ui/Labelled.tsx";
 import { useKeys } from "../ui/useKeys.ts";
 import { dayAndTime, fileDay } from "./dayAndTime.ts";
 import { PastMoment } from "./PastMoment.tsx";
+import type { PartProps } from "./partProps.ts";
 import { saveText } from "./saveText.ts";
-import { useReport } from "./useReport.ts";
 
 const ROW_PX = 50;
 export const smallButton =
   "flex min-h-9 items-center gap-1.5 rounded-md bg-lifted px-3 text-[14px] hover:bg-edge disabled:text-quiet disabled:hover:bg-lifted";
 
 /** What was on every screen, a line for each step, with the screens as they were at it. */
-export function ShownPart({ range }: { range: Range }) {
-  const { value: report, problem, isLoading, again } = useReport(range);
+export function ShownPart({ range, asked }: PartProps) {
+  const { value: report, problem, isLoading, again } = asked;
   const locale = useLocale();
   const [typed, setTyped] = useState("");
   const words = useDeferredValue(typed);

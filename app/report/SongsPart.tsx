@@ -1,15 +1,15 @@
 import { Download, TriangleAlert } from "lucide-react";
 import { MISSING, songsCsv } from "../../core/report/csvOf.ts";
-import type { Range } from "../../core/report/report.ts";
 import { useLocale } from "../desk/useLocale.ts";
 import { formatDay, formatLength } from "../ui/format.ts";
 import { dayAndTime, fileDay } from "./dayAndTime.ts";
+import type { PartProps } from "./partProps.ts";
 import { smallButton } from "./ShownPart.tsx";
 import { saveText } from "./saveText.ts";
 import { useSongUse } from "./useReport.ts";
 
 /** Which songs were shown, as a licence report asks for them. */
-export function SongsPart({ range }: { range: Range }) {
+export function SongsPart({ range }: PartProps) {
   const { value, problem, isLoading } = useSongUse(range);
   const locale = useLocale();
   const { songs } = value;

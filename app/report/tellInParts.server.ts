@@ -8,8 +8,10 @@ export function tellInParts(report: Report): Response {
   const encoder = new TextEncoder();
   async function* parts() {
     yield "{";
-    for (const [at, [name, rows]] of Object.entries(report).entries()) {
-      yield `${at === 0 ? "" : ","}${JSON.stringify(name)}:[`;
+    const { evening, ...lists } = report;
+    yield `"evening":${JSON.stringify(evening)}`;
+    for (const [name, rows] of Object.entries(lists)) {
+      yield `,${JSON.stringify(name)}:[`;
       for (let from = 0; from < rows.length; from += AT_ONCE) {
         const text = JSON.stringify(rows.slice(from, from + AT_ONCE)).slice(1, -1);
         yield from === 0 ? text : `,${text}`;

@@ -4,9 +4,9 @@ import type { SongUse } from "../../core/report/songUse.ts";
 import { ask } from "../api/call.ts";
 import type { AskPath, Asks } from "../api/calls.ts";
 
-const NO_REPORT: Report = { shown: [], cues: [], notes: [], beside: [] };
+const NO_REPORT: Report = { evening: null, shown: [], cues: [], notes: [], beside: [] };
 
-interface Asked<T> {
+export interface Asked<T> {
   readonly value: T;
   /** Undefined while it is asked for, and when it was answered. */
   readonly problem: string | undefined;

@@ -110,9 +110,10 @@ export class AsRunBook {
     const there = spans.at(-1);
     const now: OnLayer = { page, sinceMs, endsAtMs };
     // The same page goes on; its end may have moved.
-    if (there && isSamePage(there.value.page, page) && there.value.sinceMs === sinceMs)
+    if (there && isSamePage(there.value.page, page) && there.value.sinceMs === sinceMs) {
+      if (there.value.endsAtMs === endsAtMs) return;
       spans[spans.length - 1] = { ...there, value: now };
-    else if (there || page) addSpan(spans, now, startAtMs, cause);
+    } else if (there || page) addSpan(spans, now, startAtMs, cause);
   }
 
   /** Where the line is. */

@@ -27,6 +27,8 @@ export interface AsRunRow {
   readonly by: string;
   /** No hand brought it. */
   readonly isByItself: boolean;
+  /** It was brought then; otherwise it was there, and was only seen again. */
+  readonly isBrought: boolean;
   /** What began it: "take", "screen plan". */
   readonly began: string;
   /** What ended it; empty while it is there. */
@@ -97,6 +99,7 @@ export function asRunRows(shown: AsRun["shown"], names: AsRunNames): AsRunRow[] 
       words: isWords ? step.words.replace(/\s*\n\s*/g, " / ") : "",
       by: whoOf(began.by),
       isByItself: !isHand(began.by),
+      isBrought: began.kind === "taken" || began.kind === "repeated",
       began: causeOf(began),
       ended: ended ? causeOf(ended) : "",
       endedBy: ended && ended.kind !== "stay" ? whoOf(ended.by) : "",

@@ -17,9 +17,9 @@ export function paceOf(rows: readonly AsRunRow[], fromMs: number, untilMs: numbe
     byItself: 0,
   }));
   const counted = new Set<number>();
-  for (const { seq, fromMs: atMs, isByItself } of rows) {
+  for (const { seq, fromMs: atMs, isByItself, isBrought } of rows) {
     const pace = paces[Math.floor((atMs - fromMs) / everyMs)];
-    if (!pace || counted.has(seq)) continue;
+    if (!pace || !isBrought || counted.has(seq)) continue;
     counted.add(seq);
     pace.takes++;
     if (isByItself) pace.byItself++;

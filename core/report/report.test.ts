@@ -27,7 +27,16 @@ const row = (more: Partial<AsRunRow>): AsRunRow => ({
     outputIds: ["wall"],
   },
   ...{ cueId: "cue-1", content: "a", step: { occurrence: "page", unit: 0 }, kind: "page", title: "Evening" },
-  ...{ part: "", words: "", by: "Desk 1", isByItself: false, began: "take", ended: "", endedBy: "" },
+  ...{
+    part: "",
+    words: "",
+    by: "Desk 1",
+    isByItself: false,
+    isBrought: true,
+    began: "take",
+    ended: "",
+    endedBy: "",
+  },
   ...more,
 });
 const cueRow = (more: Partial<CueRow>): CueRow => ({
@@ -161,6 +170,8 @@ describe("figures of an evening", () => {
       row({ seq: 1, fromMs: 10, screens: ["Stream"] }),
       row({ seq: 2, fromMs: MINUTE_MS, isByItself: true }),
       row({ seq: 3, fromMs: -1 }),
+      // Out of the black it was only seen again.
+      row({ seq: 4, fromMs: 20, isBrought: false }),
     ];
     expect(paceOf(rows, 0, 2 * MINUTE_MS, MINUTE_MS)).toEqual([
       { fromMs: 0, takes: 1, byItself: 0 },
@@ -174,6 +185,7 @@ describe("figures of an evening", () => {
       ...{ atMs: 500, kind, about, amount, words },
     });
     const report = {
+      evening: "Lantern Evening",
       shown: [
         row({ seq: 1, fromMs: 0, untilMs: 5_000 }),
         row({ seq: 2, fromMs: 5_000, untilMs: null, by: "Desk 2" }),
@@ -213,7 +225,7 @@ describe("figures of an evening", () => {
   });
 
   test("an evening with no times, and one in which nothing was on", () => {
-    const nothing = { shown: [], cues: [], notes: [], beside: [] };
+    const nothing = { evening: null, shown: [], cues: [], notes: [], beside: [] };
     expect(summaryOf(nothing, { fromMs: 0, untilMs: 10 })).toMatchObject({
       ...{ beganMs: null, endedMs: null, isOn: false, beganLateMs: null, overMs: null, pages: 0 },
     });

@@ -18,6 +18,8 @@ export interface ReportNote {
 
 /** What was shown in a stretch of time. */
 export interface Report {
+  /** The evening whose cues they were; null where none of them is known any more. */
+  readonly evening: string | null;
   readonly shown: readonly AsRunRow[];
   readonly cues: readonly CueRow[];
   readonly notes: readonly ReportNote[];

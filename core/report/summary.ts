@@ -32,7 +32,7 @@ export interface Trouble {
 
 export function summaryOf({ shown, cues, beside }: Report, { fromMs, untilMs }: Range): Summary {
   const began = shown.filter((row) => row.fromMs >= fromMs);
-  const pages = new Map(began.map((row) => [row.seq, row]));
+  const pages = new Map(began.flatMap((row) => (row.isBrought ? [[row.seq, row]] : [])));
   const hands = new Map<string, number>();
   for (const { by, isByItself } of pages.values()) if (!isByItself) hands.set(by, (hands.get(by) ?? 0) + 1);
   const planned = cues.filter(({ overMs }) => overMs !== null);

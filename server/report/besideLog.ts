@@ -1,5 +1,6 @@
 import { numberColumn } from "../../core/feeds/columnKinds/number.ts";
 import { parseNumber } from "../../core/figures/number.ts";
+import { oncePer } from "../../core/memo/oncePer.ts";
 import type { Beside } from "../../core/report/beside.ts";
 import { pageTable } from "../../core/values/liveChain.ts";
 import type { ValueChange } from "../../core/values/values.ts";
@@ -122,12 +123,14 @@ export class BesideLog {
   }
 }
 
-/** Titles of pages by the tables that fill them. */
-export const titlesByTable = (
-  cues: readonly {
-    readonly cueId: string;
-    readonly hash: string;
-    readonly content: { readonly title: string };
-  }[],
-): ReadonlyMap<string, string> =>
-  new Map(cues.map(({ cueId, hash, content }) => [pageTable({ cueId, content: hash }), content.title]));
+/** Titles of pages by the tables that fill them; made once for each rundown, for values come many times in a second. */
+export const titlesByTable = oncePer(
+  (
+    cues: readonly {
+      readonly cueId: string;
+      readonly hash: string;
+      readonly content: { readonly title: string };
+    }[],
+  ): ReadonlyMap<string, string> =>
+    new Map(cues.map(({ cueId, hash, content }) => [pageTable({ cueId, content: hash }), content.title])),
+);

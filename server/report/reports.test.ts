@@ -60,6 +60,15 @@ describe("what was shown", () => {
     );
     expect(shown.find(({ title }) => title === "Carry the Lamp Down")?.screens).toContain("Porch");
     expect(cues.map(({ title }) => title)).toEqual(["Ilse Tarrow", "Carry the Lamp Down"]);
+    // Another evening is open by now: the report is of the one that was shown.
+    await show.services.editEvenings({
+      kind: "create",
+      fields: { name: "Another evening", day: "", startsAt: "", endsAt: "" },
+    });
+    const listed = (await show.services.evenings.list()).find(({ name }) => name === "Another evening");
+    expect(await show.services.editEvenings({ kind: "open", eveningId: listed?.id ?? "" })).toBeUndefined();
+    expect(show.services.evenings.open.name).toBe("Another evening");
+    expect((await reports.read(ALL)).evening).toBe("Lantern Evening");
     const songs = await reports.songs(ALL);
     expect(songs).toMatchObject([
       { title: "Carry the Lantern Down", credits: { number: "Q-0017" }, times: 1, missing: [] },

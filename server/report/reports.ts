@@ -16,6 +16,7 @@ import { parseSong } from "../../core/words/song.ts";
 import type { AirLog } from "../store/airLog.ts";
 import type { BesideStore } from "../store/besideStore.ts";
 import type { ContentStore } from "../store/contentStore.ts";
+import type { EveningStore } from "../store/eveningStore.ts";
 import { pinnedBy } from "../store/pinnedBy.ts";
 import type { ReportStore } from "../store/reportStore.ts";
 import type { SongStore } from "../store/songStore.ts";
@@ -30,6 +31,7 @@ export interface ReportsParts {
   readonly contents: Pick<ContentStore, "read">;
   readonly notes: Pick<ReportStore, "notes">;
   readonly beside: Pick<BesideStore, "between">;
+  readonly evenings: Pick<EveningStore, "nameOf">;
   readonly songs: Pick<SongStore, "find">;
   /** Stands in where the log does not begin with its first event any more. */
   readonly opening: () => Extract<AirEvent, { kind: "showOpened" }>;
@@ -62,7 +64,11 @@ export class Reports {
     const seqs = [...shown, ...cues].map(({ seq }) => seq);
     const notes =
       seqs.length > 0 ? await this.#parts.notes.notes(least(seqs), -least(seqs.map((seq) => -seq))) : [];
-    return { shown, cues, notes, beside: await this.#parts.beside.between(range) };
+    const evening = await this.#parts.evenings.nameOf([...new Set(shown.map(({ cueId }) => cueId))]);
+    return {
+      ...{ evening: evening ?? null, shown, cues, notes },
+      beside: await this.#parts.beside.between(range),
+    };
   }
 
   async songs(range: Range): Promise<SongUse[]> {

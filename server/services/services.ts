@@ -254,6 +254,7 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
     contents,
     notes: stores.reportNotes,
     beside: stores.besideStore,
+    evenings,
     songs: stores.songs,
     opening: () => ({ ...opening, layers: [...show.layers], plan: host.state.plan }),
     layerName,

@@ -12,6 +12,9 @@ import type { Db } from "./database.ts";
 import { firstRanks } from "./ranks.ts";
 import { SetAside } from "./setAside.ts";
 
+/** So many cues say which evening it was. */
+const MOST_ASKED = 500;
+
 /** The evenings of a show. One is open: its cues are the rundown. */
 export class EveningStore {
   readonly #db: Db;
@@ -107,6 +110,21 @@ export class EveningStore {
   /** Marks an evening as deleted, or takes the mark away. */
   setDeleted(eveningId: string, atMs: number | null): Promise<boolean> {
     return this.#set(eveningId, { deleted_at_ms: atMs });
+  }
+
+  /** The name of the evening that most of these cues belong to, deleted or not; undefined when none of them is known any more. */
+  async nameOf(cueIds: readonly string[]): Promise<string | undefined> {
+    if (cueIds.length === 0) return undefined;
+    const row = await this.#db
+      .selectFrom("cue")
+      .innerJoin("evening", "evening.id", "cue.evening_id")
+      .select(["evening.name", ({ fn }) => fn.countAll<number>().as("count")])
+      .where("cue.show_id", "=", this.#showId)
+      .where("cue.id", "in", cueIds.slice(0, MOST_ASKED))
+      .groupBy("evening.id")
+      .orderBy("count", "desc")
+      .executeTakeFirst();
+    return row?.name;
   }
 
   /** Says which evening is open from now on. */
