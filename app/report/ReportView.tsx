@@ -24,6 +24,8 @@ const PARTS = {
 type PartName = keyof typeof PARTS;
 const PART_NAMES = Object.keys(PARTS) as readonly PartName[];
 
+/** A page begins a little after its take. */
+const LEAD_MS = 1_000;
 const NOW_EVERY_MS = 60_000;
 
 /** What was shown: on which screen, from when to when, by whom, against the plan. */
@@ -35,6 +37,7 @@ export function ReportView({ runs }: { runs: readonly Run[] }) {
   const nowMs = useServerTime(NOW_EVERY_MS);
   const openedMs = useRef<number>(undefined);
   openedMs.current ??= nowMs ?? undefined;
+  const openedAtMs = openedMs.current ?? 0;
   const part = PART_NAMES.find((name) => name === parameters.get("part")) ?? "shown";
   const asked = Number(parameters.get("run") ?? "");
   const at = Math.max(
@@ -48,10 +51,10 @@ export function ReportView({ runs }: { runs: readonly Run[] }) {
     if (!run || !latest || !oldest) return undefined;
     // The latest may go on.
     const untilMs = (each: Run) =>
-      each === latest ? Math.max(each.untilMs, openedMs.current ?? 0) : each.untilMs;
+      each === latest ? Math.max(each.untilMs, openedAtMs) : each.untilMs;
     if (isAll) return { fromMs: oldest.fromMs, untilMs: untilMs(latest) };
     return { fromMs: run.fromMs, untilMs: untilMs(run) };
-  }, [runs, at, isAll]);
+  }, [runs, at, isAll, openedAtMs]);
   const set = (changes: Readonly<Record<string, string>>) =>
     setParameters(
       (before) => {
