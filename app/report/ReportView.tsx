@@ -50,8 +50,7 @@ export function ReportView({ runs }: { runs: readonly Run[] }) {
     const run = runs[at];
     if (!run || !latest || !oldest) return undefined;
     // The latest may go on.
-    const untilMs = (each: Run) =>
-      each === latest ? Math.max(each.untilMs, openedAtMs) : each.untilMs;
+    const untilMs = (each: Run) => Math.max(each.untilMs + LEAD_MS, each === latest ? openedAtMs : 0);
     if (isAll) return { fromMs: oldest.fromMs, untilMs: untilMs(latest) };
     return { fromMs: run.fromMs, untilMs: untilMs(run) };
   }, [runs, at, isAll, openedAtMs]);
