@@ -22,6 +22,10 @@ test("what was shown stands in the report: found, drawn again, noted beside, kep
   await expect(lines(page)).toHaveCount(7);
   await expect(lines(page).nth(3)).toContainText("Ilse Tarrow");
   await expect(lines(page).nth(3)).toContainText("Titles · Desk 1, take");
+  // From the line that was pressed, the arrows go on.
+  await lines(page).nth(1).click();
+  await page.keyboard.press("ArrowDown");
+  await expect(lines(page).nth(2)).toHaveAttribute("aria-pressed", "true");
 
   // The screens as they were: the words of the verse, and by then the strap.
   await page.getByRole("searchbox", { name: "Find in the report" }).fill("tide moon");

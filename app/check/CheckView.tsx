@@ -59,8 +59,8 @@ export function CheckView() {
     if (next) set({ finding: next.id });
   };
   useKeys({
-    ArrowDown: { run: () => go(1), where: "offControls" },
-    ArrowUp: { run: () => go(-1), where: "offControls" },
+    ArrowDown: { run: () => go(1) },
+    ArrowUp: { run: () => go(-1) },
   });
   if (panel === "walk") return <WalkThrough onClose={() => set({ panel: null })} />;
   return (

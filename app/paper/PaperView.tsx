@@ -95,7 +95,7 @@ export function PaperView() {
             <option value="all">all screens</option>
           </select>
         )}
-        <p className="min-w-0 flex-1 text-[14px] text-second">{SHEETS[sheet].says}</p>
+        <p className="flex-[1_1_18rem] text-[14px] text-second">{SHEETS[sheet].says}</p>
         <button
           type="button"
           onClick={() => window.print()}

@@ -3,12 +3,11 @@ import { useCallback } from "react";
 import type { AsRunRow } from "../../core/report/asRunRow.ts";
 import type { Range } from "../../core/report/report.ts";
 import { Chart, type ChartLook } from "../ui/Chart.tsx";
-import { formatLength, formatMinute, formatTimeOfDay, type Locale } from "../ui/format.ts";
+import { formatLength, formatTimeOfDay, type Locale } from "../ui/format.ts";
+import { timeOnAxis } from "./timeOnAxis.ts";
 
 const BAR_PX = 26;
 const STILL_PX = 320;
-/** A stretch no longer than this has its times to the second. */
-const TO_THE_SECOND_MS = 10 * 60_000;
 
 /** The picture of a step alone, on the first of its screens. */
 const stillOf = ({ cueId, content, step, outputIds }: AsRunRow): string =>
@@ -33,8 +32,6 @@ export function AirChart({
     ({ color }: ChartLook) => {
       const nameOf = (row: AsRunRow) => (by === "layer" ? row.layer : row.title);
       const names = [...new Set(rows.map(nameOf))];
-      const isShort = range.untilMs - range.fromMs < TO_THE_SECOND_MS;
-      const time = (atMs: number) => (isShort ? formatTimeOfDay : formatMinute)(atMs, locale);
       const renderItem: CustomSeriesRenderItem = (_, api) => {
         const [x = 0, y = 0] = api.coord([api.value(1), api.value(0)]);
         const [end = 0] = api.coord([api.value(2), api.value(0)]);
@@ -95,7 +92,7 @@ export function AirChart({
           type: "time",
           min: range.fromMs,
           max: range.untilMs,
-          axisLabel: { color: color("second"), hideOverlap: true, formatter: time },
+          axisLabel: { color: color("second"), hideOverlap: true, formatter: timeOnAxis(range, locale) },
           splitLine: { show: true, lineStyle: { color: color("edge") } },
         },
         yAxis: {

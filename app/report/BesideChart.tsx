@@ -2,7 +2,8 @@ import { useCallback } from "react";
 import type { Beside } from "../../core/report/beside.ts";
 import type { Range } from "../../core/report/report.ts";
 import { Chart, type ChartLook } from "../ui/Chart.tsx";
-import { formatMinute, type Locale } from "../ui/format.ts";
+import type { Locale } from "../ui/format.ts";
+import { timeOnAxis } from "./timeOnAxis.ts";
 
 /** Lines are told apart by their dashes and marks, not by colour alone. */
 const DASHES = ["solid", "dashed", "dotted"] as const;
@@ -47,7 +48,7 @@ export function BesideChart({
           axisLabel: {
             color: color("second"),
             hideOverlap: true,
-            formatter: (atMs: number) => formatMinute(atMs, locale),
+            formatter: timeOnAxis(range, locale),
           },
         },
         yAxis: {

@@ -71,7 +71,7 @@ export function ChartsPart({ range, asked }: PartProps) {
         {planned.length > 0 ? (
           <Figure
             title="Over and under"
-            heightPx={Math.max(200, planned.length * ROW_PX + 40)}
+            heightPx={Math.max(110, planned.length * ROW_PX + 40)}
             chart={<OverChart rows={planned} />}
             table={<CueTable rows={planned} locale={locale} isNarrow />}
           />

@@ -2,17 +2,11 @@ import { Download } from "lucide-react";
 import type { CueRow } from "../../core/report/asRunRow.ts";
 import { cuesCsv } from "../../core/report/csvOf.ts";
 import { useLocale } from "../desk/useLocale.ts";
-import { formatLength, formatTimeOfDay, type Locale } from "../ui/format.ts";
+import { formatLength, formatOver, formatTimeOfDay, type Locale } from "../ui/format.ts";
 import { dayAndTime, fileDay } from "./dayAndTime.ts";
 import type { PartProps } from "./partProps.ts";
 import { smallButton } from "./ShownPart.tsx";
 import { saveText } from "./saveText.ts";
-
-/** "+0:12" over, "−0:12" under. */
-export function formatOver(ms: number): string {
-  const length = formatLength(Math.abs(ms));
-  return length === "0:00" ? length : `${ms > 0 ? "+" : "−"}${length}`;
-}
 
 /** Every cue of the script as it was come to: planned, and as it was. */
 export function CuesPart({ range, asked }: PartProps) {

@@ -1,7 +1,7 @@
 import { useCallback } from "react";
 import type { CueRow } from "../../core/report/asRunRow.ts";
 import { Chart, type ChartLook } from "../ui/Chart.tsx";
-import { formatOver } from "./CuesPart.tsx";
+import { formatOver } from "../ui/format.ts";
 
 /** How much longer than planned each cue took, or shorter, in the order in which they came. */
 export function OverChart({ rows }: { rows: readonly CueRow[] }) {

@@ -61,8 +61,8 @@ export function ShownPart({ range, asked }: PartProps) {
     virtualizer.scrollToIndex(next);
   };
   useKeys({
-    ArrowDown: { run: () => go(1), where: "offControls" },
-    ArrowUp: { run: () => go(-1), where: "offControls" },
+    ArrowDown: { run: () => go(1) },
+    ArrowUp: { run: () => go(-1) },
   });
   const timeOf = dayAndTime(locale);
   const name = `shown ${fileDay(range.fromMs, locale)}`;

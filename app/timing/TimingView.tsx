@@ -9,7 +9,7 @@ import { sayWithUndo } from "../desk/sayWithUndo.ts";
 import { TimeBox } from "../desk/TimeBox.tsx";
 import { useEventTiming } from "../desk/useEventTiming.ts";
 import { useLocale } from "../desk/useLocale.ts";
-import { formatLength, formatMinute } from "../ui/format.ts";
+import { formatLength, formatMinute, formatOver } from "../ui/format.ts";
 import { HoldButton } from "../ui/HoldButton.tsx";
 import { StoryLines } from "./StoryLines.tsx";
 import { usePastLengths } from "./usePastLengths.ts";
@@ -177,9 +177,7 @@ export function TimingView() {
                     <td
                       className={`text-right font-mono ${(own?.overMs ?? 0) > 0 ? "text-attention" : "text-second"}`}
                     >
-                      {own?.overMs == null
-                        ? ""
-                        : `${own.overMs > 0 ? "+" : "−"}${formatLength(Math.abs(own.overMs))}`}
+                      {own?.overMs == null ? "" : formatOver(own.overMs)}
                     </td>
                     {past && (
                       <td className="pl-6 whitespace-nowrap">

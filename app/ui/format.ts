@@ -10,6 +10,12 @@ export function formatLength(ms: number): string {
   return `${Math.floor(minutes / 60)}:${String(minutes % 60).padStart(2, "0")}:${s}`;
 }
 
+/** "+0:12" over a plan, "−0:12" under it. */
+export function formatOver(ms: number): string {
+  const length = formatLength(Math.abs(ms));
+  return length === "0:00" ? length : `${ms > 0 ? "+" : "−"}${length}`;
+}
+
 const HOUR_MS = 3_600_000;
 
 /** A length as long as somebody counts the minutes; "7 d 4 h" when it is days. */
