@@ -25,7 +25,7 @@ export function ChartsPart({ range, asked }: PartProps) {
   const { value: report, problem, isLoading } = asked;
   const locale = useLocale();
   const [by, setBy] = useState<"layer" | "cue">("layer");
-  const { shown, cues, beside } = report;
+  const { shown, cues, beside, hasBeside } = report;
   const everyMs = Math.max(1, Math.ceil((range.untilMs - range.fromMs) / STRETCHES / MINUTE_MS)) * MINUTE_MS;
   const paces = useMemo(() => paceOf(shown, range.fromMs, range.untilMs, everyMs), [shown, range, everyMs]);
   const planned = useMemo(() => cues.filter(({ overMs }) => overMs !== null), [cues]);
@@ -87,9 +87,9 @@ export function ChartsPart({ range, asked }: PartProps) {
             }
           />
         )}
-        <BesideFigure kind="late" {...{ beside, range, locale }} />
-        <BesideFigure kind="missed" {...{ beside, range, locale }} />
-        <BesideFigure kind="value" {...{ beside, range, locale }} />
+        <BesideFigure kind="late" {...{ beside, hasBeside, range, locale }} />
+        <BesideFigure kind="missed" {...{ beside, hasBeside, range, locale }} />
+        <BesideFigure kind="value" {...{ beside, hasBeside, range, locale }} />
         <Figure
           title={`Pages in ${everyMs === MINUTE_MS ? "each minute" : `each ${everyMs / MINUTE_MS} minutes`}`}
           heightPx={220}
@@ -131,11 +131,13 @@ const BESIDE = {
 function BesideFigure({
   kind,
   beside,
+  hasBeside,
   range,
   locale,
 }: {
   kind: keyof typeof BESIDE;
   beside: readonly Beside[];
+  hasBeside: boolean;
   range: Range;
   locale: Locale;
 }) {
@@ -152,7 +154,11 @@ function BesideFigure({
         title={title}
         heightPx={0}
         chart={null}
-        table={<p className="text-[15px] text-second">{none}</p>}
+        table={
+          <p className="text-[15px] text-second">
+            {hasBeside ? none : "It was not written down yet at that time."}
+          </p>
+        }
       />
     );
   return (

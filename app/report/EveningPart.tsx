@@ -45,7 +45,13 @@ export function EveningPart({ range, asked }: PartProps) {
         <h2 className="text-[22px] font-semibold">{report.evening ?? "An evening"}</h2>
         <p className="mb-4 text-second">{formatDate(range.fromMs, locale)}</p>
         <Figures summary={summary} locale={locale} />
-        <Troubles summary={summary} locale={locale} />
+        {summary.hasTroubles ? (
+          <Troubles summary={summary} locale={locale} />
+        ) : (
+          <p className="mt-6 text-[15px] text-second">
+            What went wrong was not written down yet at that time.
+          </p>
+        )}
       </div>
     </section>
   );

@@ -8,8 +8,8 @@ export function tellInParts(report: Report): Response {
   const encoder = new TextEncoder();
   async function* parts() {
     yield "{";
-    const { evening, ...lists } = report;
-    yield `"evening":${JSON.stringify(evening)}`;
+    const { evening, hasBeside, ...lists } = report;
+    yield JSON.stringify({ evening, hasBeside }).slice(1, -1);
     for (const [name, rows] of Object.entries(lists)) {
       yield `,${JSON.stringify(name)}:[`;
       for (let from = 0; from < rows.length; from += AT_ONCE) {

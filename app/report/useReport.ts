@@ -4,7 +4,7 @@ import type { SongUse } from "../../core/report/songUse.ts";
 import { ask } from "../api/call.ts";
 import type { AskPath, Asks } from "../api/calls.ts";
 
-const NO_REPORT: Report = { evening: null, shown: [], cues: [], notes: [], beside: [] };
+const NO_REPORT: Report = { evening: null, shown: [], cues: [], notes: [], beside: [], hasBeside: false };
 
 export interface Asked<T> {
   readonly value: T;

@@ -2,6 +2,8 @@ import { z } from "zod";
 
 /** What is written down beside the log of the air: what went wrong, and figures over time. */
 export const BESIDE_KINDS = {
+  /** The server began: from then on all of this is written down. */
+  began: "starts of the server",
   /** A press that the server refused. About: who pressed. */
   refused: "refused presses",
   /** A screen that was not heard for `amount` ms in a minute. About: its id. */

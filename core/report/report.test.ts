@@ -186,6 +186,7 @@ describe("figures of an evening", () => {
     });
     const report = {
       evening: "Lantern Evening",
+      hasBeside: true,
       shown: [
         row({ seq: 1, fromMs: 0, untilMs: 5_000 }),
         row({ seq: 2, fromMs: 5_000, untilMs: null, by: "Desk 2" }),
@@ -225,7 +226,7 @@ describe("figures of an evening", () => {
   });
 
   test("an evening with no times, and one in which nothing was on", () => {
-    const nothing = { evening: null, shown: [], cues: [], notes: [], beside: [] };
+    const nothing = { evening: null, shown: [], cues: [], notes: [], beside: [], hasBeside: true };
     expect(summaryOf(nothing, { fromMs: 0, untilMs: 10 })).toMatchObject({
       ...{ beganMs: null, endedMs: null, isOn: false, beganLateMs: null, overMs: null, pages: 0 },
     });

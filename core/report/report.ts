@@ -25,4 +25,6 @@ export interface Report {
   readonly notes: readonly ReportNote[];
   /** What was written down beside the log of the air: what went wrong, and figures over time. */
   readonly beside: readonly Beside[];
+  /** Whether that was written down at all by then: where it was not, nothing can be said of it. */
+  readonly hasBeside: boolean;
 }

@@ -18,8 +18,10 @@ export interface Summary {
   readonly pagesByItself: number;
   /** Who brought how many pages, the busiest first. */
   readonly hands: readonly (readonly [name: string, pages: number])[];
+  /** Whether what went wrong was written down by then. */
+  readonly hasTroubles: boolean;
   /** Of each kind, the most telling first: what it was about, how often, and the worst of it. */
-  readonly troubles: Readonly<Record<Exclude<BesideKind, "value">, readonly Trouble[]>>;
+  readonly troubles: Readonly<Record<Exclude<BesideKind, "value" | "began">, readonly Trouble[]>>;
 }
 
 export interface Trouble {
@@ -30,7 +32,7 @@ export interface Trouble {
   readonly lastMs: number;
 }
 
-export function summaryOf({ shown, cues, beside }: Report, { fromMs, untilMs }: Range): Summary {
+export function summaryOf({ shown, cues, beside, hasBeside }: Report, { fromMs, untilMs }: Range): Summary {
   const began = shown.filter((row) => row.fromMs >= fromMs);
   const pages = new Map(began.flatMap((row) => (row.isBrought ? [[row.seq, row]] : [])));
   const hands = new Map<string, number>();
@@ -49,6 +51,7 @@ export function summaryOf({ shown, cues, beside }: Report, { fromMs, untilMs }: 
     pages: pages.size,
     pagesByItself: [...pages.values()].filter(({ isByItself }) => isByItself).length,
     hands: [...hands].sort((a, b) => b[1] - a[1]),
+    hasTroubles: hasBeside,
     troubles: {
       refused: troubles("refused"),
       late: troubles("late"),

@@ -38,6 +38,7 @@ export class BesideLog {
     this.#parts = parts;
     this.#minuteEndsMs = parts.now() + MINUTE_MS;
     this.#timer = setInterval(() => void this.#work(), WRITE_EVERY_MS);
+    this.add("began", "", null, "The server began.");
     parts.store
       .prune()
       .catch((error) => log.warn("What is old beside the log of the air could not be let go", error));

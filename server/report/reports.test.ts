@@ -191,8 +191,13 @@ describe("what was shown", () => {
     for (const { socket } of [desk, wall]) socket.close();
     await show.close();
     show = await openShow(file);
-    const { beside } = await show.services.reports.read(ALL);
-    expect(beside.map(({ kind, amount }) => [kind, amount])).toEqual(
+    // Of a time before the server wrote it down, nothing is said.
+    expect((await show.services.reports.read(ALL)).hasBeside).toBe(false);
+    const { beside, hasBeside } = await show.services.reports.read({ ...ALL, fromMs: Date.now() });
+    expect(hasBeside).toBe(true);
+    expect(beside).toEqual([]);
+    const written = (await show.services.reports.read(ALL)).beside;
+    expect(written.map(({ kind, amount }) => [kind, amount])).toEqual(
       expect.arrayContaining([
         ["refused", null],
         ["missed", 7],

@@ -30,7 +30,7 @@ export interface ReportsParts {
   readonly airLog: Pick<AirLog, "between" | "marks">;
   readonly contents: Pick<ContentStore, "read">;
   readonly notes: Pick<ReportStore, "notes">;
-  readonly beside: Pick<BesideStore, "between">;
+  readonly beside: Pick<BesideStore, "between" | "sinceMs">;
   readonly evenings: Pick<EveningStore, "nameOf">;
   readonly songs: Pick<SongStore, "find">;
   /** Stands in where the log does not begin with its first event any more. */
@@ -68,6 +68,7 @@ export class Reports {
     return {
       ...{ evening: evening ?? null, shown, cues, notes },
       beside: await this.#parts.beside.between(range),
+      hasBeside: ((await this.#parts.beside.sinceMs()) ?? Number.POSITIVE_INFINITY) <= range.fromMs,
     };
   }
 

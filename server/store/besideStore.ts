@@ -51,6 +51,18 @@ export class BesideStore {
     });
   }
 
+  /** When the oldest of what is kept was written; null: nothing ever was. */
+  async sinceMs(): Promise<number | null> {
+    const row = await this.#db
+      .selectFrom("beside_air")
+      .select("at_ms")
+      .where("show_id", "=", this.#showId)
+      .orderBy("number")
+      .limit(1)
+      .executeTakeFirst();
+    return row?.at_ms ?? null;
+  }
+
   /** Lets go of the oldest. */
   async prune(): Promise<void> {
     const newest = await this.#db
