@@ -43,7 +43,6 @@ function lying(templates: readonly Template[], media: MediaCatalog = () => undef
   const cue = eveningOf(bench, [strap("Ilse Tarrow")]).cues[0] as CheckedCue;
   const pages = templates.map(
     (template, at): PageOnScreen => ({
-      id: at,
       ...{
         cue,
         hash: `page ${at}`,

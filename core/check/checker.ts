@@ -11,7 +11,7 @@ import { type CheckFinding, gatherFindings } from "./gather.ts";
 import type { PageOnScreen } from "./pageFacts.ts";
 import { Pages } from "./pages.ts";
 import { plansUsed } from "./plansUsed.ts";
-import { lyingOn, type StageMoment, walkEvening } from "./walk.ts";
+import { type LyingPage, lyingOn, type StageMoment, walkEvening } from "./walk.ts";
 
 export interface CheckResult {
   readonly findings: readonly CheckFinding[];
@@ -26,13 +26,19 @@ const STACK_CHECKS = CHECKS.filter((check) => check.stack);
 const CUE_CHECKS = CHECKS.filter((check) => check.cue);
 const EVENING_CHECKS = CHECKS.filter((check) => check.evening);
 
-/** Findings that are kept for pages and stacks seen before. */
-const MOST_KEPT = 60_000;
-
-interface Kept {
+/** What the pages of a cue gave. */
+interface LookedThrough {
   readonly found: readonly Found[];
-  /** What else than the page it follows from. */
+  readonly looked: number;
+  /** What else than the cue it follows from. */
   readonly hangsOn: string;
+}
+
+/** What lies over each other on one screen, and what that gave. */
+interface LookedStack {
+  readonly pages: readonly PageOnScreen[];
+  readonly moment: Pick<StageMoment, "cue" | "staysMs" | "follower">;
+  readonly found: readonly Found[];
 }
 
 /**
@@ -41,14 +47,16 @@ interface Kept {
  */
 export class Checker {
   readonly pages = new Pages();
-  readonly #stacks = new Map<string, readonly Found[]>();
-  readonly #ofPages = new WeakMap<PageOnScreen, Kept>();
+  #ofCues = new WeakMap<CheckedCue, LookedThrough>();
+  /** By the page that lies on top. */
+  #stacks = new WeakMap<PageOnScreen, LookedStack[]>();
   #frame = "";
 
   /** Everything is looked at again: fonts or pictures have come. */
   forget(): void {
     this.pages.forget();
-    this.#stacks.clear();
+    this.#ofCues = new WeakMap();
+    this.#stacks = new WeakMap();
     this.#frame = "";
   }
 
@@ -68,35 +76,30 @@ export class Checker {
       yield;
     }
     const used = plansUsed(evening);
+    const plansSaid = JSON.stringify(used);
     for (const cue of evening.cues) {
-      if (!cue.made) continue;
-      for (const plan of plansOf(cue, used)) {
-        for (const output of evening.outputs) {
-          const planned = plan.outputs[output.id];
-          const { content } = cue.made;
-          if (!planned?.layerIds.includes(content.layerId)) continue;
-          if (content.only && !content.only.includes(output.id)) continue;
-          for (const { anchor, kind } of stepsOf(content)) {
-            if (kind === "leave" || kind === "blank") continue;
-            const page = this.pages.find(watched, cue, cue.made, anchor, planned.outfitId, output);
-            if (!page) {
-              if (isDressed(cue, planned.outfitId)) waits();
-              continue;
-            }
-            looked++;
-            found.push(...this.#findOn(page, watched, limits));
-          }
-          yield;
-        }
+      const hangsOn = plansSaid + longestFilling(cue, evening);
+      let own = this.#ofCues.get(cue);
+      if (own?.hangsOn !== hangsOn) {
+        const { areAllHere, ...seen } = yield* this.#lookThrough(cue, plansOf(cue, used), evening, limits);
+        own = { ...seen, hangsOn };
+        if (areAllHere) this.#ofCues.set(cue, own);
+        else waits();
       }
+      looked += own.looked;
+      found.push(...own.found);
     }
+    yield;
     const moments = walkEvening(evening, limits.wordsPerMinute);
+    yield;
+    const screensOf = screensUnder(evening);
     for (const moment of moments) {
-      for (const output of evening.outputs) {
-        const pages = this.#stackOn(moment, output, watched);
-        if (pages.length > 0) found.push(...this.#findInStack(moment, output, pages, watched, limits));
+      if (moment.isShut) continue;
+      for (const screen of screensOf.get(moment.planId) ?? []) {
+        const pages = this.#stackOn(moment, screen, evening);
+        if (pages.length > 0) found.push(...this.#findInStack(moment, pages, watched, limits));
+        yield;
       }
-      yield;
     }
     for (const check of EVENING_CHECKS) {
       found.push(...(check.evening?.({ evening: watched, moments, limits }) ?? []));
@@ -118,54 +121,113 @@ export class Checker {
     return CUE_CHECKS.flatMap((check) => check.cue?.({ cue, evening, limits }) ?? []);
   }
 
-  #findOn(page: PageOnScreen, evening: EveningToCheck, limits: CheckLimits): readonly Found[] {
-    const kept = this.#ofPages.get(page);
-    const hangsOn = longestFilling(page, evening);
-    if (kept?.hangsOn === hangsOn) return kept.found;
-    let isWaiting = false;
-    const own = { ...evening, measures: watchMeasures(evening, () => (isWaiting = true)) };
-    const found = PAGE_CHECKS.flatMap((check) => check.page?.({ page, evening: own, limits }) ?? []);
-    if (!isWaiting) this.#ofPages.set(page, { found, hangsOn });
-    return found;
+  /** All pages of a cue, on every screen under every plan that it may be seen under. */
+  *#lookThrough(cue: CheckedCue, plans: readonly ScreenPlan[], evening: EveningToCheck, limits: CheckLimits) {
+    const found: Found[] = [];
+    let looked = 0;
+    let areAllHere = true;
+    const waits = () => {
+      areAllHere = false;
+    };
+    const own = { ...evening, measures: watchMeasures(evening, waits) };
+    for (const plan of cue.made ? plans : []) {
+      for (const output of evening.outputs) {
+        const planned = plan.outputs[output.id];
+        const { content } = cue.made as NonNullable<CheckedCue["made"]>;
+        if (!planned?.layerIds.includes(content.layerId)) continue;
+        if (content.only && !content.only.includes(output.id)) continue;
+        for (const { anchor, kind } of stepsOf(content)) {
+          if (kind === "leave" || kind === "blank") continue;
+          const page = this.pages.find(evening, cue, anchor, planned.outfitId, output);
+          if (!page) {
+            if (isDressed(cue, planned.outfitId)) waits();
+            continue;
+          }
+          looked++;
+          for (const check of PAGE_CHECKS)
+            found.push(...(check.page?.({ page, evening: own, limits }) ?? []));
+          yield;
+        }
+      }
+    }
+    return { found, looked, areAllHere };
   }
 
-  #stackOn(moment: StageMoment, output: Output, evening: EveningToCheck): PageOnScreen[] {
-    const plan = evening.plans.find(({ id }) => id === moment.planId);
-    const planned = plan?.outputs[output.id];
-    if (!planned || moment.isShut) return [];
-    return evening.layers.flatMap(({ id }) => {
-      if (!planned.layerIds.includes(id)) return [];
-      const lying = lyingOn(moment, id, output.id);
-      const page =
-        lying && this.pages.find(evening, lying.cue, lying, lying.anchor, planned.outfitId, output);
-      return page ? [page] : [];
-    });
+  #stackOn(moment: StageMoment, screen: ScreenUnderPlan, evening: EveningToCheck): PageOnScreen[] {
+    const { output, outfitId, layerIds, known } = screen;
+    const pages: PageOnScreen[] = [];
+    for (const layerId of layerIds) {
+      const lying = lyingOn(moment, layerId, output.id);
+      if (!lying) continue;
+      let page = known.get(lying);
+      if (!page) {
+        page = this.pages.find(evening, lying.cue, lying.anchor, outfitId, output);
+        if (page) known.set(lying, page);
+      }
+      if (page) pages.push(page);
+    }
+    return pages;
   }
 
   #findInStack(
     moment: StageMoment,
-    output: Output,
     pages: readonly PageOnScreen[],
     evening: EveningToCheck,
     limits: CheckLimits,
   ): readonly Found[] {
-    const { follower } = moment;
-    const key = `${output.id}/${moment.cue.cueId}/${moment.staysMs}/${follower && `${follower.cueId}.${follower.revision}`}/${pages.map(({ id }) => id).join("+")}`;
-    const kept = this.#stacks.get(key);
-    if (kept) return kept;
+    const top = pages.at(-1) as PageOnScreen;
+    const known = this.#stacks.get(top) ?? [];
+    const kept = known.find((one) => isSameStack(one, pages, moment));
+    if (kept) return kept.found;
     let isWaiting = false;
     const own = { ...evening, measures: watchMeasures(evening, () => (isWaiting = true)) };
     const found = STACK_CHECKS.flatMap(
       (check: Check) => check.stack?.({ moment, pages, evening: own, limits }) ?? [],
     );
-    if (this.#stacks.size >= MOST_KEPT) this.#stacks.clear();
-    if (!isWaiting) this.#stacks.set(key, found);
+    if (!isWaiting) {
+      const { cue, staysMs, follower } = moment;
+      known.push({ pages, moment: { cue, staysMs, follower }, found });
+      this.#stacks.set(top, known);
+    }
     return found;
   }
 }
 
-/** The longest values that may fill a page: they grow without it. */
-function longestFilling({ cue: { doc } }: PageOnScreen, { feeds }: EveningToCheck): string {
+interface ScreenUnderPlan {
+  readonly output: Output;
+  readonly outfitId: string;
+  /** From the back to the front. */
+  readonly layerIds: readonly string[];
+  /** What lies through many moments is found once. */
+  readonly known: Map<LyingPage, PageOnScreen>;
+}
+
+/** Plan → what each screen shows under it. */
+const screensUnder = ({ plans, outputs, layers }: EveningToCheck): ReadonlyMap<string, ScreenUnderPlan[]> =>
+  new Map(
+    plans.map((plan) => [
+      plan.id,
+      outputs.flatMap((output) => {
+        const planned = plan.outputs[output.id];
+        const layerIds = layers.map(({ id }) => id).filter((id) => planned?.layerIds.includes(id));
+        return planned ? [{ output, outfitId: planned.outfitId, layerIds, known: new Map() }] : [];
+      }),
+    ]),
+  );
+
+const isSameStack = (
+  { pages, moment }: LookedStack,
+  otherPages: readonly PageOnScreen[],
+  { cue, staysMs, follower }: StageMoment,
+): boolean =>
+  moment.cue === cue &&
+  moment.staysMs === staysMs &&
+  moment.follower === follower &&
+  pages.length === otherPages.length &&
+  pages.every((page, at) => page === otherPages[at]);
+
+/** The longest values that may fill the pages of a cue: they grow without it. */
+function longestFilling({ doc }: CheckedCue, { feeds }: EveningToCheck): string {
   if (doc.kind !== "page") return "";
   const ids = feedsIn(doc.bindings);
   return ids.length === 0

@@ -1,3 +1,5 @@
+import { oncePerText } from "../memo/oncePerText.ts";
+
 /** A date that a text says. What it does not say is null. */
 export interface SaidDate {
   readonly said: string;
@@ -60,7 +62,7 @@ const NUMBERS = new RegExp(
 );
 
 /** The dates of a text, in its order; a year alone is none. */
-export function findDates(text: string): SaidDate[] {
+export const findDates = oncePerText((text: string): readonly SaidDate[] => {
   const found: (SaidDate & { readonly at: number })[] = [];
   for (const pattern of [DAY_FIRST, MONTH_FIRST])
     for (const match of text.matchAll(pattern)) {
@@ -84,7 +86,7 @@ export function findDates(text: string): SaidDate[] {
     found.push({ said: match[0], at: match.index, year, ...none });
   }
   return found.sort((a, b) => a.at - b.at).map(({ at: _, ...date }) => date);
-}
+});
 
 const same = (a: string, b: string) => a.localeCompare(b, "en", { sensitivity: "base" }) === 0;
 const indexOf = (words: readonly string[], word: string) => words.findIndex((each) => same(each, word));

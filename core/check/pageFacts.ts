@@ -57,8 +57,6 @@ export interface SoundOnPage {
 
 /** A step of a cue as one screen shows it: all that checks ask of it. */
 export interface PageOnScreen {
-  /** Another for every page that was looked at otherwise. */
-  readonly id: number;
   readonly cue: CheckedCue;
   readonly hash: string;
   readonly anchor: Anchor;

@@ -1,3 +1,5 @@
+import { oncePerText } from "../memo/oncePerText.ts";
+
 /** Words that are said twice and meant so: "had had", "that that", and what songs and cries repeat. */
 const MAY_DOUBLE = new Set([
   "had",
@@ -26,10 +28,12 @@ const MAY_DOUBLE = new Set([
 const DOUBLED = /(?<![\p{L}\p{N}’'-])(\p{L}[\p{L}\p{M}’']+)([ \u00a0\n]+)\1(?![\p{L}\p{N}’'-])/giu;
 
 /** Words that stand twice in a row, and what would be left. */
-export const findDoubledWords = (text: string): { readonly said: string; readonly once: string }[] =>
-  [...text.matchAll(DOUBLED)].flatMap(([said, once = ""]) =>
-    MAY_DOUBLE.has(once.toLowerCase()) ? [] : [{ said, once }],
-  );
+export const findDoubledWords = oncePerText(
+  (text: string): readonly { readonly said: string; readonly once: string }[] =>
+    [...text.matchAll(DOUBLED)].flatMap(([said, once = ""]) =>
+      MAY_DOUBLE.has(once.toLowerCase()) ? [] : [{ said, once }],
+    ),
+);
 
 export interface StrayMark {
   /** What it is, as a part of a sentence. */
@@ -77,7 +81,7 @@ const PAIRS = [
 ] as const;
 
 /** Marks that nobody meant, in the order of the text. */
-export function findStrayMarks(text: string): StrayMark[] {
+export const findStrayMarks = oncePerText((text: string): readonly StrayMark[] => {
   const found = PATTERNS.flatMap(({ mark, pattern, mend }) =>
     [...text.matchAll(pattern)].map(([match]) => ({ mark, near: match, mended: mend ? mend(match) : null })),
   );
@@ -93,11 +97,11 @@ export function findStrayMarks(text: string): StrayMark[] {
     });
   }
   return found;
-}
+});
 
 /** Straight and curled quotes in one text; null: of one kind, or none. */
-export function findMixedQuotes(text: string): string | null {
+export const findMixedQuotes = oncePerText((text: string): string | null => {
   const straight = /(?<!\d)["](?!\d)|(?<=\p{L})'(?=\p{L})/u.exec(text)?.[0];
   const curled = /[“”„«»]|(?<=\p{L})’(?=\p{L})/u.exec(text)?.[0];
   return straight && curled ? `${straight} and ${curled}` : null;
-}
+});

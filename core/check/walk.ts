@@ -12,8 +12,6 @@ import { readingMs } from "./readingTime.ts";
 /** A page as it lies on a layer. */
 export interface LyingPage {
   readonly cue: CheckedCue;
-  readonly hash: string;
-  readonly content: PageContent;
   readonly anchor: Anchor;
   /** When it leaves by itself; null: it stays. */
   readonly endsAtMs: number | null;
@@ -64,14 +62,14 @@ export function walkEvening(
   let atMs = 0;
   let before: StageMoment | undefined;
 
-  const put = (cue: CheckedCue, hash: string, content: PageContent, anchor: Anchor, isLeaving: boolean) => {
+  const put = (cue: CheckedCue, content: PageContent, anchor: Anchor, isLeaving: boolean) => {
     const { layerId, only, stayMs, leavesAtZeroOf } = content;
     if (layerId === "") return;
     const delayMs = cue.doc.delayMs;
     // A countdown is at its zero before the next press.
     const endsAtMs =
       stayMs !== null ? atMs + delayMs + stayMs : leavesAtZeroOf !== "" ? atMs + delayMs + 1 : null;
-    const page: LyingPage = { cue, hash, content, anchor, endsAtMs };
+    const page: LyingPage = { cue, anchor, endsAtMs };
     const there = new Map(only ? lying.get(layerId) : []);
     for (const outputId of only ?? [EVERYWHERE])
       if (isLeaving) there.delete(outputId);
@@ -86,7 +84,7 @@ export function walkEvening(
   };
 
   for (const [at, cue] of taken.entries()) {
-    const { content, hash } = cue.made;
+    const { content } = cue.made;
     const { start } = cue.doc;
     // It came with the one before it.
     if (start.kind === "with" && at > 0) continue;
@@ -108,9 +106,9 @@ export function walkEvening(
         for (const { cue: beside } of takenTogether(ready, at, step.anchor).slice(1)) {
           const own = taken.find(({ cueId }) => cueId === beside.cueId);
           const [first] = stepsOf(beside.content);
-          if (own && first) put(own, beside.hash, beside.content, first.anchor, false);
+          if (own && first) put(own, beside.content, first.anchor, false);
         }
-      put(cue, hash, content, step.anchor, step.kind === "leave");
+      put(cue, content, step.anchor, step.kind === "leave");
       const words = countWords(step.words);
       const moment: StageMoment = {
         cue,

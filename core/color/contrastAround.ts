@@ -27,50 +27,54 @@ interface Pixels {
  */
 export function contrastAround(picture: Pixels, letters: Pixels): number | null {
   const { data, widthPx } = picture;
-  const coverOf = (pixel: number) => letters.data[pixel * 4 + 3] ?? 0;
+  const cover = letters.data;
   const pixels = data.length / 4;
   let strongest = 0;
-  for (let pixel = 0; pixel < pixels; pixel++) strongest = Math.max(strongest, coverOf(pixel));
+  for (let at = 3; at < pixels * 4; at += 4) strongest = Math.max(strongest, cover[at] as number);
   if (strongest === 0) return null;
   const ratios: number[] = [];
   for (let pixel = 0; pixel < pixels; pixel++) {
-    if (coverOf(pixel) < strongest * INSIDE) continue;
+    if ((cover[pixel * 4 + 3] as number) < strongest * INSIDE) continue;
     const column = pixel % widthPx;
-    for (const step of [-1, 1])
+    for (let step = -1; step <= 1; step += 2)
       for (let away = 1; away <= BESIDE_PX; away++) {
         const besideColumn = column + step * away;
         if (besideColumn < 0 || besideColumn >= widthPx) break;
         const beside = pixel + step * away;
-        if (coverOf(beside) > 0) continue;
-        ratios.push(leastContrast(brightnessOver(data, pixel), brightnessOver(data, beside)));
+        if ((cover[beside * 4 + 3] as number) > 0) continue;
+        ratios.push(leastContrast(data, pixel, beside));
         break;
       }
   }
   if (ratios.length === 0) return null;
-  ratios.sort((a, b) => a - b);
-  return ratios[Math.floor(ratios.length * WORST_SHARE)] as number;
+  return Float64Array.from(ratios).sort()[Math.floor(ratios.length * WORST_SHARE)] as number;
 }
 
-/** How bright a pixel is over black and over white; the same where nothing is seen through it. */
-function brightnessOver(data: ArrayLike<number>, pixel: number): readonly [number, number] {
+const WHITE = LEVELS - 1;
+
+/** The contrast that is left of two pixels where, over black or over white, both are as near to each other as they can come. */
+function leastContrast(data: ArrayLike<number>, a: number, b: number): number {
+  const [aOverBlack, bOverBlack] = [brightnessOver(data, a, 0), brightnessOver(data, b, 0)];
+  const dark = aOverBlack <= bOverBlack ? a : b;
+  const low = brightnessOver(data, dark, WHITE);
+  const high = Math.max(aOverBlack, bOverBlack);
+  return low >= high ? 1 : (high + 0.05) / (low + 0.05);
+}
+
+/** How bright a pixel is over a grey; the same over any where nothing is seen through it. */
+function brightnessOver(data: ArrayLike<number>, pixel: number, ground: number): number {
   const at = pixel * 4;
-  const alpha = (data[at + 3] as number) / (LEVELS - 1);
-  const over = (ground: number) => {
-    const level = (channel: number) =>
-      LINEAR[Math.round((data[at + channel] as number) * alpha + ground * (1 - alpha))] as number;
-    return 0.2126 * level(0) + 0.7152 * level(1) + 0.0722 * level(2);
-  };
-  return [over(0), over(LEVELS - 1)];
+  const alpha = (data[at + 3] as number) / WHITE;
+  const behind = ground * (1 - alpha);
+  return (
+    0.2126 * (LINEAR[Math.round((data[at] as number) * alpha + behind)] as number) +
+    0.7152 * (LINEAR[Math.round((data[at + 1] as number) * alpha + behind)] as number) +
+    0.0722 * (LINEAR[Math.round((data[at + 2] as number) * alpha + behind)] as number)
+  );
 }
 
 /** Relative luminance of an opaque pixel, 0 to 1. @param data RGBA, 8 bits each. Source: WCAG 2.2. */
 export function brightnessAt(data: ArrayLike<number>, pixel: number): number {
   const level = (channel: number) => LINEAR[data[pixel * 4 + channel] as number] as number;
   return 0.2126 * level(0) + 0.7152 * level(1) + 0.0722 * level(2);
-}
-
-/** The contrast that is left where both are as near to each other as they can come. */
-function leastContrast(a: readonly [number, number], b: readonly [number, number]): number {
-  const [low, high] = a[0] <= b[0] ? [a, b] : [b, a];
-  return low[1] >= high[0] ? 1 : (high[0] + 0.05) / (low[1] + 0.05);
 }

@@ -1,3 +1,4 @@
+import { LRUCache } from "lru-cache";
 import { blockHeightPx, type Fit, type FitRequest, fitText, SIZE_STEP_PX } from "./fit.ts";
 import { asChoice, type FontChoice } from "./fontChoice.ts";
 import type { MarkedText } from "./marks.ts";
@@ -42,7 +43,7 @@ export interface TextBlock {
 export function layOutText(text: string | MarkedText, request: TextBlockRequest, shaper: Shaper): TextBlock {
   const fonts = asChoice(request.fonts);
   const spacing = request.spacing ?? UNSPACED;
-  const paragraphs = prepareText(text, fonts, shaper, spacing);
+  const paragraphs = prepareOnce(text, fonts, shaper, spacing);
   const { ascentEm, descentEm } = shaper.metrics(fonts.regular[0] as string);
   const lineBoxEm = ascentEm + descentEm;
   const finish = (
@@ -79,6 +80,27 @@ export function layOutText(text: string | MarkedText, request: TextBlockRequest,
     }
     return finish(fit.sizePx, fit.lines, lines, fit.fits && !tooWide, 1);
   }
+}
+
+/** Texts that are kept prepared: the same words are set for one screen after another. */
+const KEPT_TEXTS = 400;
+const prepared = new WeakMap<Shaper, LRUCache<string, readonly PreparedParagraph[]>>();
+
+/** As `prepareText`; what was asked a little while ago is not worked out again. */
+function prepareOnce(
+  text: string | MarkedText,
+  fonts: FontChoice,
+  shaper: Shaper,
+  spacing: Spacing,
+): readonly PreparedParagraph[] {
+  const kept = prepared.get(shaper) ?? new LRUCache({ max: KEPT_TEXTS });
+  prepared.set(shaper, kept);
+  const key = JSON.stringify([text, fonts, spacing]);
+  const known = kept.get(key);
+  if (known) return known;
+  const paragraphs = prepareText(text, fonts, shaper, spacing);
+  kept.set(key, paragraphs);
+  return paragraphs;
 }
 
 /**
