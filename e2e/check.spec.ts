@@ -74,6 +74,32 @@ test("a mend is shown on the picture before it is done; the limits are the venue
   await rate.fill("60");
   await rate.press("Enter");
   await expect(list(page)).toContainText("60 is as fast as people read");
+
+  // It stands on the screen, and on the page's own picture.
+  await goTo(page, "Screens");
+  await page
+    .getByRole("article")
+    .filter({ hasText: "Porch" })
+    .getByRole("link", { name: "1 cue has a finding here" })
+    .click();
+  await expect(page.getByRole("combobox", { name: "On which screen" })).toHaveValue("porch");
+  await expect(list(page)).not.toContainText("No window shows Loft wall");
+  await list(page)
+    .getByRole("button", { name: /60 is as fast as people read/ })
+    .click();
+  await detail(page)
+    .getByRole("link", { name: /Prepare/ })
+    .click();
+  await expect(
+    page
+      .getByRole("region", { name: "On every screen" })
+      .getByRole("article")
+      .filter({ hasText: "Porch" })
+      .getByRole("link", { name: /60 is as fast as people read/ }),
+  ).toBeVisible();
+  await page.goBack();
+  await page.getByRole("combobox", { name: "On which screen" }).selectOption("");
+  await page.getByRole("button", { name: "Limits" }).click();
   await limits.getByRole("button", { name: "As usual" }).locator("visible=true").click();
   await expect(list(page)).not.toContainText("60 is as fast as people read");
 

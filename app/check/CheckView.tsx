@@ -3,6 +3,7 @@ import { useSearchParams } from "react-router";
 import type { CheckFinding } from "../../core/check/gather.ts";
 import type { CheckState } from "../desk/check/checkStore.ts";
 import { useCheck, useHurriedCheck } from "../desk/check/useCheck.ts";
+import { useDesk } from "../desk/deskContext.ts";
 import { NoticeBar } from "../desk/NoticeBar.tsx";
 import { useKeys } from "../ui/useKeys.ts";
 import { FindingDetail } from "./FindingDetail.tsx";
@@ -39,7 +40,12 @@ export function CheckView() {
   const [parameters, setParameters] = useSearchParams();
   const panel = parameters.get("panel");
   const shown = SHOWN_NAMES.find((name) => name === parameters.get("show")) ?? "all";
-  const findings = state.findings.filter(SHOWN[shown].holds);
+  const { outputs } = useDesk("outputs");
+  const screen = outputs.find(({ id }) => id === parameters.get("screen"));
+  const onScreen = screen
+    ? state.findings.filter(({ outputIds }) => outputIds.includes(screen.id))
+    : state.findings;
+  const findings = onScreen.filter(SHOWN[shown].holds);
   const chosenId = parameters.get("finding");
   const at = findings.findIndex(({ id }) => id === chosenId);
   const chosen = findings[at] ?? state.findings.find(({ id }) => id === chosenId) ?? findings[0];
@@ -68,6 +74,19 @@ export function CheckView() {
       <div className="flex shrink-0 flex-wrap items-center gap-x-4 gap-y-2 border-b border-edge bg-raised px-5 py-2.5">
         <Verdict state={state} />
         <span className="ml-auto flex gap-2">
+          <select
+            aria-label="On which screen"
+            value={screen?.id ?? ""}
+            onChange={(event) => set({ screen: event.target.value || null, finding: null })}
+            className="min-h-10 max-w-48 rounded-md border border-edge-strong bg-ground px-2 text-[15px]"
+          >
+            <option value="">On every screen</option>
+            {outputs.map(({ id, name }) => (
+              <option key={id} value={id}>
+                {name}
+              </option>
+            ))}
+          </select>
           <button type="button" className={buttonClass} onClick={() => set({ panel: "walk" })}>
             <Footprints aria-hidden="true" className="size-5" /> Walk through
           </button>
@@ -97,9 +116,7 @@ export function CheckView() {
                 className="min-h-9 rounded-md bg-lifted px-3 text-[14px] hover:bg-edge aria-pressed:bg-act-ground aria-pressed:text-act"
               >
                 {SHOWN[name].name}{" "}
-                <span className="font-mono tabular-nums">
-                  {state.findings.filter(SHOWN[name].holds).length}
-                </span>
+                <span className="font-mono tabular-nums">{onScreen.filter(SHOWN[name].holds).length}</span>
               </button>
             ))}
           </div>

@@ -1,11 +1,15 @@
 import { ChevronLeft, ChevronRight, TriangleAlert } from "lucide-react";
 import { useMemo } from "react";
+import type { CheckFinding, Spot } from "../../core/check/gather.ts";
 import type { Finding } from "../../core/findings/finding.ts";
 import { type Anchor, sameAnchor } from "../../core/rundown/anchor.ts";
 import { LEAVE_ANCHOR, stepsOf } from "../../core/rundown/steps.ts";
 import type { ShowState } from "../../core/show/state.ts";
 import { stateAfterTake } from "../../core/show/stateAfterTake.ts";
 import { FRAME_RATES, formatTimecode, framesPerSecond } from "../../core/time/timecode.ts";
+import { FindingLine } from "../desk/check/FindingLine.tsx";
+import { SpotOutlines } from "../desk/check/SpotOutlines.tsx";
+import { useCheck, useCueFindings } from "../desk/check/useCheck.ts";
 import { useDesk, useDeskStore, useDrawing } from "../desk/deskContext.ts";
 import type { DeskCue } from "../desk/deskCues.ts";
 import type { DeskSnapshot } from "../desk/deskSnapshot.ts";
@@ -31,6 +35,8 @@ export function CuePictures({
   const drawing = useDrawing();
   const store = useDeskStore();
   const { ready } = cue;
+  const found = useCueFindings(cue.view.cueId);
+  const isChecked = useCheck(({ status }) => status === "done");
   const steps = useMemo(
     () => (ready ? stepsOf(ready.content).filter((step) => !sameAnchor(step.anchor, LEAVE_ANCHOR)) : []),
     [ready],
@@ -97,6 +103,7 @@ export function CuePictures({
         const facts = outfitId
           ? laidOutFacts(drawing, ready.hash, cue.view.cueId, step.anchor, outfitId, output)
           : undefined;
+        const here = spotsOn(found, output.id, step.anchor);
         const isMeant = ready.content.only?.includes(output.id) ?? true;
         const shows = isMeant && outfitId !== undefined && ready.content.wardrobe[outfitId] !== undefined;
         return (
@@ -109,12 +116,16 @@ export function CuePictures({
                 {!shows ? "not shown here" : facts?.size}
               </span>
             </h3>
-            <div className="rounded-md border-2 border-edge p-0.5">
+            <div className="relative rounded-md border-2 border-edge p-0.5">
               <OutputPicture
                 output={output}
                 state={isMeant ? state : { ...state, slots: { ...state.slots, [ready.content.layerId]: [] } }}
                 drawing={drawing}
                 label={`${ready.content.title} on ${output.name}`}
+              />
+              <SpotOutlines
+                output={output}
+                spots={here.flatMap(({ finding, spot }) => (finding.severity === "note" ? [] : [spot]))}
               />
             </div>
             {shows &&
@@ -123,7 +134,11 @@ export function CuePictures({
                   {words}
                 </p>
               ))}
+            {here.map(({ finding, spot }) => (
+              <FindingLine key={finding.id} finding={finding} sentence={spot.sentence} />
+            ))}
             {shows &&
+              !isChecked &&
               facts?.findings.map((finding) => (
                 <p
                   key={JSON.stringify(finding)}
@@ -160,6 +175,19 @@ export function CuePictures({
     </section>
   );
 }
+
+/** What is found on a screen at a step, and where. */
+const spotsOn = (
+  findings: readonly CheckFinding[],
+  outputId: string,
+  anchor: Anchor,
+): readonly { readonly finding: CheckFinding; readonly spot: Spot }[] =>
+  findings.flatMap((finding) => {
+    const spot = finding.spots.find(
+      ({ outputId: on, step }) => on === outputId && step !== null && sameAnchor(step, anchor),
+    );
+    return spot && finding.waived === null ? [{ finding, spot }] : [];
+  });
 
 function Turn({
   label,

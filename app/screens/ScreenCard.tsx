@@ -2,6 +2,7 @@ import type { ShowState } from "../../core/show/state.ts";
 import type { Output, ScreenPlan } from "../../core/venue/plan.ts";
 import type { TestPictureName } from "../../core/venue/testPicture.ts";
 import type { DeskOutfit } from "../../core/wire/deskDesigns.ts";
+import { ScreenFindings } from "../desk/check/ScreenFindings.tsx";
 import { useHealthFacts } from "../desk/useHealthFacts.ts";
 import type { Drawing } from "../live/drawing.ts";
 import { OutputPicture } from "../pictures/OutputPicture.tsx";
@@ -83,6 +84,7 @@ export function ScreenCard({
       <p className="mt-1.5 line-clamp-2 min-h-5 text-[14px] text-second" title={facts.lines.join(", ")}>
         {facts.lines.join(" · ")}
       </p>
+      <ScreenFindings outputId={output.id} />
       {plan && (
         <div className="mt-1.5 flex flex-wrap items-center gap-1.5 text-[14px]">
           <select
