@@ -26,6 +26,7 @@ export const BEFORE_DESIGNS = `
   drop table seen_step;
   drop table report_note;
   drop table beside_air;
+  drop table song_shown;
   alter table evening drop column copied_cues;
   alter table show drop column check_limits;
   delete from kysely_migration where name >= 'm0013';

@@ -1,17 +1,30 @@
-import { type Credits, NO_CREDITS } from "../words/credits.ts";
+import { z } from "zod";
+import { type Credits, creditsSchema, NO_CREDITS } from "../words/credits.ts";
 import { foldWords } from "../words/foldWords.ts";
+import type { Range } from "./report.ts";
 
 /** Words of a song were on screens from one time to another. Times are server time, ms. */
-export interface SongShown {
-  readonly cueId: string;
+export const songShownSchema = z.strictObject({
+  cueId: z.string(),
   /** The library's song; null: typed into the evening. */
-  readonly songId: string | null;
-  readonly title: string;
-  /** Undefined: what was written down then did not say. */
-  readonly credits: Credits | undefined;
-  readonly fromMs: number;
-  readonly untilMs: number;
-  readonly screens: readonly string[];
+  songId: z.string().nullable(),
+  title: z.string(),
+  /** Left out: what was written down then did not say. */
+  credits: creditsSchema.optional(),
+  fromMs: z.number(),
+  untilMs: z.number(),
+  screens: z.array(z.string()).readonly(),
+});
+export type SongShown = z.infer<typeof songShownSchema>;
+
+/** As much of it as lies in a stretch of time; undefined: nothing does. */
+export function within(shown: SongShown, { fromMs, untilMs }: Range): SongShown | undefined {
+  const inside = {
+    ...shown,
+    fromMs: Math.max(shown.fromMs, fromMs),
+    untilMs: Math.min(shown.untilMs, untilMs),
+  };
+  return inside.fromMs < inside.untilMs ? inside : undefined;
 }
 
 /** What a licence report asks of one song. */

@@ -19,6 +19,7 @@ import { planKind } from "./kinds/plan.ts";
 import { reportRowKind } from "./kinds/reportRow.ts";
 import { showStateKind } from "./kinds/showState.ts";
 import { songKind } from "./kinds/song.ts";
+import { songShownKind } from "./kinds/songShown.ts";
 import { sourceKind } from "./kinds/source.ts";
 import { styleKind } from "./kinds/style.ts";
 import { templateKind } from "./kinds/template.ts";
@@ -48,6 +49,7 @@ export const STORED_KINDS = {
   airEvent: airEventKind,
   showState: showStateKind,
   reportRow: reportRowKind,
+  songShown: songShownKind,
   valueChange: valueChangeKind,
   liveValues: liveValuesKind,
   feed: feedKind,

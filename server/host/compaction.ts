@@ -34,6 +34,8 @@ export interface CompactionParts {
   readonly layerName: (id: string) => string;
   readonly outputName: (id: string) => string;
   readonly sourceName: (id: string) => string;
+  /** Songs are reported for years: which were shown up to a time is kept. */
+  readonly keepSongs: (untilMs: number) => Promise<void>;
   readonly now: () => number;
 }
 
@@ -100,6 +102,8 @@ export class Compaction {
     let count = 0;
     for (;;) {
       const events = await airLog.first(BATCH, upTo);
+      if (count === 0 && events.seqs.length > 0)
+        await this.#parts.keepSongs((await airLog.timeAfter(upTo)) ?? now());
       if (events.seqs.length === 0) return count;
       const rows = await this.#rowsOf(events.logged);
       await this.#parts.host.alone(() => airLog.compact(events.seqs, rows));

@@ -5,7 +5,7 @@ import { type PastLength, pastLengths, sameAs } from "../../core/report/pastLeng
 import type { PastState } from "../../core/report/pastState.ts";
 import type { Range, Report } from "../../core/report/report.ts";
 import { RUN_GAP_MS, type Run, runsOf } from "../../core/report/runs.ts";
-import { type SongShown, type SongUse, songUse } from "../../core/report/songUse.ts";
+import { type SongShown, type SongUse, songUse, within } from "../../core/report/songUse.ts";
 import type { PageContent } from "../../core/rundown/content.ts";
 import { findStepIndex, stepsOf } from "../../core/rundown/steps.ts";
 import { type AirEvent, contentsIn, type LoggedEvent } from "../../core/show/events.ts";
@@ -19,6 +19,7 @@ import type { ContentStore } from "../store/contentStore.ts";
 import type { EveningStore } from "../store/eveningStore.ts";
 import { pinnedBy } from "../store/pinnedBy.ts";
 import type { ReportStore } from "../store/reportStore.ts";
+import type { SongShownStore } from "../store/songShownStore.ts";
 import type { SongStore } from "../store/songStore.ts";
 
 /** So many lines are written in one turn. */
@@ -33,6 +34,7 @@ export interface ReportsParts {
   readonly beside: Pick<BesideStore, "between" | "sinceMs">;
   readonly evenings: Pick<EveningStore, "nameOf">;
   readonly songs: Pick<SongStore, "find">;
+  readonly songsShown: SongShownStore;
   /** Stands in where the log does not begin with its first event any more. */
   readonly opening: () => Extract<AirEvent, { kind: "showOpened" }>;
   readonly layerName: (id: string) => string;
@@ -72,23 +74,15 @@ export class Reports {
     };
   }
 
+  /** Which songs were shown, and how: from what is kept of them where the log was let go, and from the log. */
   async songs(range: Range): Promise<SongUse[]> {
-    const { asRun, names } = await this.#follow(range);
-    const { songs, now } = this.#parts;
-    const shown = asRun.shown.flatMap((each): SongShown[] => {
-      const content = names.findContent(each.page.content);
-      if (content?.cueKind !== "song" || !isWords(content, each)) return [];
-      const { songId = null, ...credits } = content.song ?? {};
-      return [
-        {
-          ...{ cueId: each.page.cueId, songId, title: content.title },
-          credits: content.song && creditsSchema.parse(credits),
-          fromMs: Math.max(each.fromMs, range.fromMs),
-          untilMs: Math.min(each.untilMs ?? now(), range.untilMs),
-          screens: each.outputIds.map(names.outputName),
-        },
-      ];
+    const { songs, songsShown } = this.#parts;
+    const kept = await songsShown.between(range);
+    const inLog = await this.#songsInLog({
+      fromMs: Math.max(range.fromMs, await songsShown.untilMs()),
+      untilMs: range.untilMs,
     });
+    const shown = [...kept, ...inLog].flatMap((each) => within(each, range) ?? []);
     // What is said in the library since fills what nobody had said.
     const library = new Map<string, Credits>();
     for (const songId of new Set(shown.map((each) => each.songId))) {
@@ -106,6 +100,31 @@ export class Reports {
         return known ? { ...each, credits: joinCredits(each.credits ?? NO_CREDITS, known) } : each;
       }),
     );
+  }
+
+  /** Keeps which songs were shown up to a time, before the log up to then is let go. */
+  async keepSongs(untilMs: number): Promise<void> {
+    const { songsShown } = this.#parts;
+    await songsShown.add(await this.#songsInLog({ fromMs: await songsShown.untilMs(), untilMs }));
+  }
+
+  async #songsInLog(range: Range): Promise<SongShown[]> {
+    if (range.fromMs >= range.untilMs) return [];
+    const { asRun, names } = await this.#follow(range);
+    return asRun.shown.flatMap((each): SongShown[] => {
+      const content = names.findContent(each.page.content);
+      if (content?.cueKind !== "song" || !isWords(content, each)) return [];
+      const { songId = null, ...credits } = content.song ?? {};
+      const shown: SongShown = {
+        ...{ cueId: each.page.cueId, songId, title: content.title },
+        ...(content.song && { credits: creditsSchema.parse(credits) }),
+        fromMs: each.fromMs,
+        untilMs: each.untilMs ?? this.#parts.now(),
+        screens: each.outputIds.map(names.outputName),
+      };
+      const inside = within(shown, range);
+      return inside ? [inside] : [];
+    });
   }
 
   /** How long these cues took in the runs before the present one. */

@@ -23,6 +23,7 @@ import { seedDesigns } from "../store/seedDesigns.ts";
 import { SeenStore } from "../store/seenStore.ts";
 import { SetAside } from "../store/setAside.ts";
 import { findShowId, loadShow } from "../store/showStore.ts";
+import { SongShownStore } from "../store/songShownStore.ts";
 import { SongStore } from "../store/songStore.ts";
 import { ValueLog } from "../store/valueLog.ts";
 import { VenueStore } from "../store/venueStore.ts";
@@ -97,6 +98,7 @@ export async function openStores(db: Db, { home, mediaFolder, aside, now }: Stor
     feedStore: new FeedStore(db, showId, setAside),
     reportNotes: new ReportStore(db, showId),
     besideStore: new BesideStore(db, showId, setAside),
+    songsShown: new SongShownStore(db, showId, setAside),
     valueLog: new ValueLog(db, showId, setAside),
   };
 }

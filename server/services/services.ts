@@ -239,6 +239,19 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
     language: () => venue.settings.language,
   });
   const outputName = (id: string) => screens.outputs.find((output) => output.id === id)?.name ?? id;
+  const reports = new Reports({
+    airLog,
+    contents,
+    notes: stores.reportNotes,
+    beside: stores.besideStore,
+    evenings,
+    songs: stores.songs,
+    songsShown: stores.songsShown,
+    opening: () => ({ ...opening, layers: [...show.layers], plan: host.state.plan }),
+    layerName,
+    outputName: (id) => screens.outputs.find((output) => output.id === id)?.name,
+    now,
+  });
   const compaction = new Compaction({
     airLog,
     contents,
@@ -247,18 +260,7 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
     layerName,
     sourceName: follow.names.source,
     outputName,
-    now,
-  });
-  const reports = new Reports({
-    airLog,
-    contents,
-    notes: stores.reportNotes,
-    beside: stores.besideStore,
-    evenings,
-    songs: stores.songs,
-    opening: () => ({ ...opening, layers: [...show.layers], plan: host.state.plan }),
-    layerName,
-    outputName: (id) => screens.outputs.find((output) => output.id === id)?.name,
+    keepSongs: (untilMs) => reports.keepSongs(untilMs),
     now,
   });
   const stalls = new Stalls();

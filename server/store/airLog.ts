@@ -226,6 +226,12 @@ export class AirLog {
     return 0;
   }
 
+  /** When the first event after a seq came; undefined: there is none. */
+  async timeAfter(seq: number): Promise<number | undefined> {
+    const row = await this.#events().where("seq", ">", seq).orderBy("seq").limit(1).executeTakeFirst();
+    return row?.at_ms;
+  }
+
   /** The oldest events up to a seq, those that cannot be read among the numbers only. */
   async first(
     count: number,

@@ -24,6 +24,7 @@ import * as follow from "./migrations/m0018_follow.ts";
 import * as hook from "./migrations/m0019_hook.ts";
 import * as check from "./migrations/m0020_check.ts";
 import * as reportNotes from "./migrations/m0021_report.ts";
+import * as songsShown from "./migrations/m0022_songs_shown.ts";
 import type { Tables } from "./schema.ts";
 
 export type Db = Kysely<Tables>;
@@ -50,6 +51,7 @@ const MIGRATIONS: Readonly<Record<string, Migration>> = {
   m0019_hook: hook,
   m0020_check: check,
   m0021_report: reportNotes,
+  m0022_songs_shown: songsShown,
 };
 
 /** Name of the last migration: what an up-to-date database has. */

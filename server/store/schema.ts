@@ -145,6 +145,14 @@ export interface Tables {
   };
   /** What is kept of events that are let go. */
   report_row: { show_id: string; seq: number; doc: string };
+  /** Songs that were shown in events that were let go; the times are those of the document, for asking by them. */
+  song_shown: {
+    number: Generated<number>;
+    show_id: string;
+    from_ms: number;
+    until_ms: number;
+    doc: string;
+  };
   /** `file`: what was brought for it; `good`: its last good table. */
   feed: {
     id: string;
