@@ -1,5 +1,6 @@
 import { useMemo, useRef } from "react";
 import { useSearchParams } from "react-router";
+import { rangeOfDays } from "../../core/report/days.ts";
 import type { Range } from "../../core/report/report.ts";
 import type { Run } from "../../core/report/runs.ts";
 import { useDesk, useServerTime } from "../desk/deskContext.ts";
@@ -9,6 +10,7 @@ import { formatDate, formatMinute, type Locale } from "../ui/format.ts";
 import { boxClass } from "../ui/Labelled.tsx";
 import { ChartsPart } from "./ChartsPart.tsx";
 import { CuesPart } from "./CuesPart.tsx";
+import { fileDay } from "./dayAndTime.ts";
 import { EveningPart } from "./EveningPart.tsx";
 import { ShownPart } from "./ShownPart.tsx";
 import { SongsPart } from "./SongsPart.tsx";
@@ -38,14 +40,22 @@ export function ReportView({ runs }: { runs: readonly Run[] }) {
   const openedMs = useRef<number>(undefined);
   openedMs.current ??= nowMs ?? undefined;
   const openedAtMs = openedMs.current ?? 0;
-  const part = PART_NAMES.find((name) => name === parameters.get("part")) ?? "shown";
-  const asked = Number(parameters.get("run") ?? "");
   const at = Math.max(
     0,
-    runs.findIndex(({ fromMs }) => fromMs === asked),
+    runs.findIndex(({ fromMs }) => String(fromMs) === parameters.get("run")),
   );
-  const isAll = parameters.get("run") === "all";
+  const part = PART_NAMES.find((name) => name === parameters.get("part")) ?? "shown";
+  const asked = parameters.get("run");
+  const isAll = asked === "all";
+  const isDays = asked === "days";
+  const today = openedAtMs > 0 ? fileDay(openedAtMs, locale) : "";
+  const days = {
+    from: parameters.get("from") ?? `${today.slice(0, 4)}-01-01`,
+    until: parameters.get("until") ?? today,
+  };
+  const { timeZone } = locale;
   const range = useMemo((): Range | undefined => {
+    if (isDays) return rangeOfDays(days.from, days.until, timeZone);
     const [latest, oldest] = [runs[0], runs.at(-1)];
     const run = runs[at];
     if (!run || !latest || !oldest) return undefined;
@@ -53,7 +63,8 @@ export function ReportView({ runs }: { runs: readonly Run[] }) {
     const untilMs = (each: Run) => Math.max(each.untilMs + LEAD_MS, each === latest ? openedAtMs : 0);
     if (isAll) return { fromMs: oldest.fromMs, untilMs: untilMs(latest) };
     return { fromMs: run.fromMs, untilMs: untilMs(run) };
-  }, [runs, at, isAll, openedAtMs]);
+  }, [runs, at, isAll, isDays, days.from, days.until, timeZone, openedAtMs]);
+  const reachesBack = runs.at(-1);
   const set = (changes: Readonly<Record<string, string>>) =>
     setParameters(
       (before) => {
@@ -70,7 +81,7 @@ export function ReportView({ runs }: { runs: readonly Run[] }) {
           <span className="text-second">Report of</span>
           <select
             className={boxClass}
-            value={isAll ? "all" : String(runs[at]?.fromMs ?? "")}
+            value={isAll || isDays ? asked : String(runs[at]?.fromMs ?? "")}
             onChange={({ target }) => set({ run: target.value })}
           >
             {runs.map((run) => (
@@ -80,8 +91,16 @@ export function ReportView({ runs }: { runs: readonly Run[] }) {
             ))}
             {runs.length > 1 && <option value="all">all of them together</option>}
             {runs.length === 0 && <option value="">nothing yet</option>}
+            <option value="days">days, from and until</option>
           </select>
         </label>
+        {isDays && (
+          <span className="flex items-center gap-2 text-[15px]">
+            <DayField label="From" value={days.from} onChange={(from) => set({ from })} />
+            <span className="text-second">until</span>
+            <DayField label="Until" value={days.until} onChange={(until) => set({ until })} />
+          </span>
+        )}
         <div role="toolbar" aria-label="Parts of the report" className="flex flex-wrap gap-1.5">
           {PART_NAMES.map((name) => (
             <button
@@ -95,12 +114,22 @@ export function ReportView({ runs }: { runs: readonly Run[] }) {
             </button>
           ))}
         </div>
+        {isDays && part !== "songs" && range && reachesBack && range.fromMs < reachesBack.fromMs && (
+          <p className="text-[14px] text-second">
+            The log reaches back to {formatDate(reachesBack.fromMs, locale)}; before that, only songs may be
+            known.
+          </p>
+        )}
         {channel === "rehearsal" && (
           <p className="text-[14px] text-attention">What is only rehearsed is in no report.</p>
         )}
       </div>
       {range ? (
         <Whole key={range.fromMs} part={part} range={range} />
+      ) : isDays ? (
+        <p className="p-8 text-[16px] text-second">
+          These are no two days, the first of them before the last. Choose both again.
+        </p>
       ) : (
         <p className="p-8 text-[16px] text-second">
           Nothing has been on the air yet. From the first take on, this says what was on every screen, from
@@ -109,6 +138,26 @@ export function ReportView({ runs }: { runs: readonly Run[] }) {
       )}
       <NoticeBar />
     </main>
+  );
+}
+
+function DayField({
+  label,
+  value,
+  onChange,
+}: {
+  label: string;
+  value: string;
+  onChange: (day: string) => void;
+}) {
+  return (
+    <input
+      type="date"
+      aria-label={label}
+      className={boxClass}
+      value={value}
+      onChange={({ target }) => onChange(target.value)}
+    />
   );
 }
 

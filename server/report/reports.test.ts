@@ -1,6 +1,7 @@
 import { mkdtempSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
+import SQLite from "better-sqlite3";
 import { describe, expect, test } from "vitest";
 import { stepsOf } from "../../core/rundown/steps.ts";
 import type { LoggedEvent } from "../../core/show/events.ts";
@@ -119,6 +120,56 @@ describe("what was shown", () => {
     expect(later.shown.map(({ title }) => title)).toEqual(["Lantern Evening"]);
     await show.close();
   });
+
+  test("songs of an evening that was let go of the log are in the report for good, and counted once", async () => {
+    const file = fresh();
+    let show = await openShow(file);
+    const [early, late] = [idOf(show, "Carry the Lamp Down"), idOf(show, "Nine Bells, No Wind")];
+    for (let at = 0; at < 160; at++) await take(show, early, at % 2);
+    const { host } = show.services;
+    await host.submit({ kind: "clearEverything", id: "clear-in-the-end", how: "cut" }, DESK);
+    await host.submit({ kind: "beginAnew", id: "begin-again" }, DESK);
+    const { seq } = host.state;
+    for (let at = 0; at < 160; at++) await take(show, late, at % 2);
+    await show.close();
+    // The first evening was long ago.
+    const database = new SQLite(file);
+    const back = database.prepare("update air_event set at_ms = ?, event = ? where seq = ?");
+    for (const { seq: own, at_ms, event } of database
+      .prepare("select seq, at_ms, event from air_event where seq < ?")
+      .all(seq) as { seq: number; at_ms: number; event: string }[])
+      back.run(
+        at_ms - 400 * DAY_MS,
+        event.replace(
+          /"(\w*AtMs)":(\d[\d.]*)/g,
+          (_, name, atMs) => `"${name}":${Number(atMs) - 400 * DAY_MS}`,
+        ),
+        own,
+      );
+    database.close();
+    show = await openShow(file);
+    const { reports, compaction } = show.services;
+    const lately = { fromMs: Date.now() - DAY_MS, untilMs: ALL.untilMs };
+    const told = await reports.songs(ALL);
+    expect(told).toMatchObject([
+      { title: "Carry the Lamp Down", times: 1 },
+      { title: "Nine Bells, No Wind", times: 1 },
+    ]);
+    expect((await compaction.run()).events).toBeGreaterThan(150);
+    const whole = (songs: typeof told) =>
+      songs.map(({ title, credits, times, screens, missing, firstMs }) => ({
+        ...{ title, credits, times, screens: screens.toSorted(), missing, firstMs },
+      }));
+    expect(whole(await reports.songs(ALL))).toEqual(whole(told));
+    expect((await reports.songs(lately)).map(({ title }) => title)).toEqual(["Nine Bells, No Wind"]);
+    const before = { fromMs: 0, untilMs: lately.fromMs };
+    expect((await reports.songs(before)).map(({ title }) => title)).toEqual(["Carry the Lamp Down"]);
+    // Whatever is let go later counts nothing twice.
+    await reports.keepSongs(lately.fromMs);
+    await reports.keepSongs(lately.fromMs);
+    expect(whole(await reports.songs(ALL))).toEqual(whole(told));
+    await show.close();
+  }, 60_000);
 
   test("a clock that was set back in mid-evening leaves every line with an end after its beginning", async () => {
     const show = await openShow(":memory:");
