@@ -2,7 +2,9 @@ import { readFile } from "node:fs/promises";
 import type { Download, Page } from "@playwright/test";
 import Papa from "papaparse";
 import { getDocument } from "pdfjs-dist/legacy/build/pdf.mjs";
-import { expect, goTo, hold, openDesk, takeSteps, test } from "./support/show.ts";
+import { PNG } from "pngjs";
+import { shoot } from "./support/pixels.ts";
+import { expect, goTo, hold, openDesk, seqOf, settled, takeSteps, test } from "./support/show.ts";
 
 const lines = (page: Page) => page.getByRole("list", { name: "Lines" }).getByRole("button");
 const part = (page: Page, name: string) =>
@@ -214,4 +216,43 @@ test("what earlier evenings took is offered as the plan, and taken back with one
   await expect(row(/^1 · Night harbour/)).toContainText(/0:[0-9]0|0:[0-9]5/);
   await page.getByRole("button", { name: "Undo" }).click();
   await expect(page.getByRole("button", { name: /Use for \d+ without a length/ })).toBeVisible();
+});
+
+test("the walk through on paper has on every screen what the screen shows at that step, all of it", async ({
+  page,
+  show,
+  openOutput,
+  request,
+}) => {
+  await openDesk(page, show);
+  const wall = await openOutput(show, 0);
+  await takeSteps(page, wall, 3);
+  await settled(wall, await seqOf(wall));
+  await goTo(page, "Paper");
+  await page.getByRole("button", { name: "Walk through", exact: true }).click();
+  const step = page
+    .getByRole("article")
+    .getByRole("listitem")
+    .filter({ hasText: /^3 Lantern Evening/ });
+  await expect(step.getByRole("img")).toHaveCount(5);
+  const picture = step.getByRole("img", { name: "Lantern Evening on Loft wall" });
+  const address = new URL((await picture.getAttribute("src")) ?? "", show.base);
+  address.searchParams.set("width", "1920");
+  const painted = PNG.sync.read(await (await request.get(address.href)).body());
+  const seen = await shoot(wall);
+  const away = (image: PNG) => {
+    let count = 0;
+    for (let at = 0; at < seen.data.length; at++)
+      if (Math.abs((image.data[at] as number) - (seen.data[at] as number)) > 40) count++;
+    return count / seen.data.length;
+  };
+  // Letters have other edges in another painter; nothing else is another.
+  expect(away(painted)).toBeLessThan(0.002);
+  address.searchParams.delete("also");
+  const alone = PNG.sync.read(await (await request.get(address.href)).body());
+  expect(away(alone)).toBeGreaterThan(0.01);
+  // Links of screens see no more by it than without.
+  address.searchParams.set("also", "[]");
+  address.pathname = address.pathname.replace("desk", show.outputLink(0).split("/").at(-1) ?? "");
+  expect((await request.get(address.href)).status()).toBe(403);
 });

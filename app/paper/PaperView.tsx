@@ -1,4 +1,5 @@
 import { Printer } from "lucide-react";
+import { useRef } from "react";
 import { useSearchParams } from "react-router";
 import { useDesk, useServerTime } from "../desk/deskContext.ts";
 import { useEventTiming } from "../desk/useEventTiming.ts";
@@ -10,6 +11,8 @@ import { ProofSheet } from "./ProofSheet.tsx";
 import type { PaperCue } from "./paperCue.ts";
 import { RundownSheet } from "./RundownSheet.tsx";
 import { ScriptSheet } from "./ScriptSheet.tsx";
+import { usePicturesToCome } from "./usePicturesToCome.ts";
+import { WalkSheet } from "./WalkSheet.tsx";
 
 const SHEETS = {
   script: {
@@ -17,7 +20,11 @@ const SHEETS = {
     says: "Every word with its cues, times and notes: for whoever follows on paper.",
   },
   rundown: { name: "Rundown", says: "One line for each cue: for the table by the door." },
-  proofs: { name: "Proofs", says: "Every step as it looks, with a box to tick: for whoever proofreads." },
+  proofs: { name: "Proofs", says: "Every page as it looks, with a box to tick: for whoever proofreads." },
+  walk: {
+    name: "Walk through",
+    says: "Every step on all screens at once, with all that lies there by then, and a box to tick.",
+  },
 } as const;
 type SheetName = keyof typeof SHEETS;
 const SHEET_NAMES = Object.keys(SHEETS) as readonly SheetName[];
@@ -54,6 +61,8 @@ export function PaperView() {
       return { ...cue, plannedAt: atMs === null ? "" : formatMinute(atMs, locale) };
     });
   const { name, day } = desk.evening;
+  const sheetElement = useRef<HTMLElement>(null);
+  const toCome = usePicturesToCome(sheetElement);
   return (
     <main aria-label="Paper" className="flex min-h-0 flex-1 flex-col">
       <div className="flex shrink-0 flex-wrap items-center gap-x-5 gap-y-2 border-b border-edge bg-raised px-5 py-2.5 print:hidden">
@@ -103,10 +112,17 @@ export function PaperView() {
         >
           <Printer aria-hidden="true" className="size-5" /> Print or save as PDF
         </button>
+        {toCome > 0 && (
+          <p role="status" className="w-full text-[14px] text-attention">
+            {toCome === 1 ? "One picture is" : `${toCome} pictures are`} still being painted; printed now,
+            they would be empty.
+          </p>
+        )}
       </div>
       {/* biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls must be reached by keys */}
       <div tabIndex={0} className="min-h-0 flex-1 overflow-y-auto p-6 print:overflow-visible print:p-0">
         <article
+          ref={sheetElement}
           aria-label={SHEETS[sheet].name}
           className={`paper-sheet mx-auto max-w-[210mm] p-[14mm] print:max-w-none print:p-0 ${isTwo && sheet === "script" ? "is-two" : ""}`}
         >
@@ -120,6 +136,7 @@ export function PaperView() {
           {cues.length === 0 && <p>This evening has no cues yet.</p>}
           {sheet === "script" && <ScriptSheet cues={cues} isLarge={isLarge} isTwo={isTwo} />}
           {sheet === "rundown" && <RundownSheet cues={cues} />}
+          {sheet === "walk" && <WalkSheet cues={cues} />}
           {sheet === "proofs" && (
             <ProofSheet
               cues={cues}

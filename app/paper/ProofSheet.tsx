@@ -2,6 +2,7 @@ import { stepsOf, valuesAt } from "../../core/rundown/steps.ts";
 import type { Output } from "../../core/venue/plan.ts";
 import { useDesk } from "../desk/deskContext.ts";
 import type { PaperCue } from "./paperCue.ts";
+import { TickBox } from "./TickBox.tsx";
 
 const STILL_PX = 640;
 
@@ -20,9 +21,10 @@ export function ProofSheet({ cues, outputs }: { cues: readonly PaperCue[]; outpu
               .flatMap(({ anchor, label }, at, steps) =>
                 outputs.flatMap((output) => {
                   const planned = plan.outputs[output.id];
+                  if (!planned) return [];
                   const { content, hash } = ready;
                   const isSeen =
-                    planned?.layerIds.includes(content.layerId) &&
+                    planned.layerIds.includes(content.layerId) &&
                     [planned.outfitId, ...(content.variants[planned.outfitId] ?? [])].some((id) =>
                       valuesAt(content, id, anchor),
                     );
@@ -30,11 +32,12 @@ export function ProofSheet({ cues, outputs }: { cues: readonly PaperCue[]; outpu
                   // A slide that stands through several steps of another screen is proofread once.
                   const before = steps[at - 1]?.anchor;
                   const shownAt = (step: typeof anchor) =>
-                    JSON.stringify(valuesAt(content, planned?.outfitId ?? "", step));
+                    JSON.stringify(valuesAt(content, planned.outfitId, step));
                   if (before && shownAt(before) === shownAt(anchor)) return [];
                   const query = new URLSearchParams({
                     ...{ cue: view.cueId, output: output.id, content: hash, width: String(STILL_PX) },
                     ...{ occurrence: anchor.occurrence, unit: String(anchor.unit) },
+                    outfit: planned.outfitId,
                   });
                   return (
                     <li
@@ -48,10 +51,7 @@ export function ProofSheet({ cues, outputs }: { cues: readonly PaperCue[]; outpu
                         style={{ aspectRatio: `${output.widthPx} / ${output.heightPx}` }}
                       />
                       <p className="mt-1 flex items-start gap-1.5">
-                        <span
-                          aria-hidden="true"
-                          className="mt-0.5 inline-block size-3 shrink-0 border border-paper"
-                        />
+                        <TickBox />
                         <span>
                           <strong>{index + 1}</strong> {title}
                           {label && ` · ${label}`}

@@ -2,9 +2,11 @@ import type { Request, Response } from "express";
 import { z } from "zod";
 import { hashSchema } from "../../core/rundown/content.ts";
 import { stepsOf, valuesAt } from "../../core/rundown/steps.ts";
+import type { ShownPage } from "../../core/show/slot.ts";
 import { withValuesOf } from "../../core/values/liveChain.ts";
 import { canvasOf } from "../../core/venue/plan.ts";
 import type { Services } from "../services/services.ts";
+import type { StillPage } from "../stills/stillJob.ts";
 import { pinnedBy } from "../store/pinnedBy.ts";
 import type { Doors } from "./doors.ts";
 import { sayPlainly } from "./plainPage.ts";
@@ -17,6 +19,10 @@ const wantedSchema = z.strictObject({
   content: hashSchema.optional(),
   occurrence: z.string().max(80).optional(),
   unit: z.coerce.number().int().min(0).max(10_000).default(0),
+  /** What else lies on the screen then, as JSON: a step of the walk through the evening, for desks. */
+  also: z.string().max(12_000).optional(),
+  /** What it wears, for desks; without it, what the plan that is in use says. */
+  outfit: idSchema.optional(),
   /** The minute in which it is asked for, so that a browser asks anew for what shows the time. */
   minute: z.coerce.number().int().optional(),
   /** Another for other values, so that a browser asks anew for a page that feeds fill. */
@@ -28,6 +34,18 @@ const wantedSchema = z.strictObject({
   width: z.coerce.number().int().min(16).max(7_680).optional(),
   signal: z.enum(["picture", "fill", "key"]).default("picture"),
 });
+
+/** Pages that lie over each other on one screen. */
+const alsoSchema = z
+  .array(
+    z.strictObject({
+      cue: idSchema,
+      content: hashSchema,
+      occurrence: z.string().max(80),
+      unit: z.number().int().min(0).max(10_000),
+    }),
+  )
+  .max(20);
 
 /** Stills that may be waited for at once: from all desks together, and from one link. */
 const MOST_OPEN = { desk: 400, link: 4 };
@@ -57,7 +75,12 @@ export function addStillRoutes(doors: Doors, services: Services): void {
       return tell(404, "That cue is not in the rundown, or has no words yet.");
     if (!isDesk && !services.live.contentsInSight().has(contentHash))
       return tell(403, "This link shows what is on air and what comes next, and nothing else.");
-    const outfitId = services.host.state.plan.outputs[output.id]?.outfitId;
+    const { also, outfit } = wanted.data;
+    if (!isDesk && (also !== undefined || outfit !== undefined))
+      return tell(403, "This link shows what is on air and what comes next, and nothing else.");
+    const others = also === undefined ? [] : readAlso(also);
+    if (!others) return tell(400, "What else lies on the screen was not understood.");
+    const outfitId = outfit ?? services.host.state.plan.outputs[output.id]?.outfitId;
     const first = stepsOf(content)[0]?.anchor;
     const step = occurrence === undefined ? first : { occurrence, unit };
     const outfitIds = outfitId ? [outfitId, ...(content.variants[outfitId] ?? [])] : [];
@@ -69,10 +92,10 @@ export function addStillRoutes(doors: Doors, services: Services): void {
       return tell(403, `This link asks for at most ${ownWidthPx} pixels across.`);
     const asked = new AbortController();
     response.once("close", () => asked.abort());
+    const pages = pagesOf([{ cueId, content: contentHash, step }, ...others], services);
     const still = await services.stills.paint(
       {
-        page: withValuesOf({ cueId, content: contentHash, step }, services.values.values),
-        layerId: content.layerId,
+        pages,
         outfitId,
         output,
         isWholeWall,
@@ -93,7 +116,11 @@ export function addStillRoutes(doors: Doors, services: Services): void {
       return tell(status, still.sentence);
     }
     const kept = still.showsTime ? "private, max-age=60" : "private, max-age=31536000, immutable";
-    response.setHeader("Cache-Control", hash && !content.live ? kept : "no-store");
+    const isFilled = pages.some(({ page }) => {
+      const own = services.contents.find(page.content);
+      return own?.kind === "page" && own.live !== undefined;
+    });
+    response.setHeader("Cache-Control", hash && !isFilled ? kept : "no-store");
     response.type("image/png").send(Buffer.from(still.png));
   };
 
@@ -101,6 +128,31 @@ export function addStillRoutes(doors: Doors, services: Services): void {
   doors.get("link", "/still/:token", (request, response) =>
     send(request, response, String(request.params.token)),
   );
+}
+
+function readAlso(text: string): ShownPage[] | undefined {
+  let told: unknown;
+  try {
+    told = JSON.parse(text);
+  } catch {
+    return undefined;
+  }
+  return alsoSchema
+    .safeParse(told)
+    .data?.map(({ cue, content, occurrence, unit }) => ({ cueId: cue, content, step: { occurrence, unit } }));
+}
+
+/** Pages on their layers, from the back to the front, with what fills them; those of which nothing is known are left out. */
+function pagesOf(pages: readonly ShownPage[], { contents, host, values }: Services): StillPage[] {
+  const order = host.state.layers.map(({ id }) => id);
+  return pages
+    .flatMap((page): StillPage[] => {
+      const content = contents.find(page.content);
+      return content?.kind === "page"
+        ? [{ page: withValuesOf(page, values.values), layerId: content.layerId }]
+        : [];
+    })
+    .sort((a, b) => order.indexOf(a.layerId) - order.indexOf(b.layerId));
 }
 
 async function fetchContent({ contents }: Services, hash: string): Promise<void> {

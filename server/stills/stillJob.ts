@@ -3,6 +3,12 @@ import type { ShownPage } from "../../core/show/slot.ts";
 import type { Output } from "../../core/venue/plan.ts";
 import type { ShownSource } from "../../painters/program/shownSource.ts";
 
+/** A page of a still, and the layer that it lies on. */
+export interface StillPage {
+  readonly page: ShownPage;
+  readonly layerId: string;
+}
+
 /** A still to be painted. Files are named by where they lie: the painter reads them itself. */
 export interface StillJob {
   readonly id: number;
@@ -11,14 +17,14 @@ export interface StillJob {
   readonly fonts: readonly (readonly [id: string, path: string])[];
   /** What is on program, for pages with a window of it. */
   readonly program: readonly ShownSource[];
-  readonly page: ShownPage;
-  readonly layerId: string;
+  /** From the back to the front. */
+  readonly pages: readonly StillPage[];
   readonly outfitId: string;
   readonly output: Output;
   /** Of a part of a wall, the wall. */
   readonly isWholeWall: boolean;
   readonly timeZone: string;
-  /** Since the page came; null: at rest. */
+  /** Since the pages came; null: at rest. */
   readonly atMs: number | null;
   readonly widthPx: number;
   readonly signal: "picture" | "fill" | "key";

@@ -49,8 +49,12 @@ const paint = async (widthPx: number, asker: Asker = DESK, content?: ReturnType<
 const processOf = (png: Uint8Array | string) => Buffer.from(png as Uint8Array).readUInt32LE(2);
 
 const wanted = (widthPx: number, content = compile(bench, strap("Ilse", "net mender"))) => ({
-  page: { cueId: "cue-1", content: hashOf(content), step: { occurrence: "page", unit: 0 } },
-  layerId: "titles",
+  pages: [
+    {
+      page: { cueId: "cue-1", content: hashOf(content), step: { occurrence: "page", unit: 0 } },
+      layerId: "titles",
+    },
+  ],
   outfitId: "band",
   output: OUTPUTS[1] as (typeof OUTPUTS)[number],
   isWholeWall: false,
@@ -122,7 +126,11 @@ describe("stills", () => {
   });
 
   test("a page that is not known is refused", async () => {
-    const unknown = { ...wanted(15), page: { ...wanted(15).page, content: "f".repeat(64) } };
-    expect(await painter.paint(unknown, DESK)).toMatchObject({ refused: "unknown" });
+    const { pages } = wanted(15);
+    const gone = pages.map(({ page, layerId }) => ({ page: { ...page, content: "f".repeat(64) }, layerId }));
+    expect(await painter.paint({ ...wanted(15), pages: gone }, DESK)).toMatchObject({ refused: "unknown" });
+    expect(await painter.paint({ ...wanted(15), pages: [...pages, ...gone] }, DESK)).toMatchObject({
+      refused: "unknown",
+    });
   });
 });

@@ -149,8 +149,7 @@ export class StillPainter {
     if (this.#current || this.#isClosed) return;
     const [job] = this.#jobs.values();
     if (!job) return;
-    const { page, outfitId } = job.wanted;
-    const documents = stillDocuments(page, outfitId, this.#parts.findDocument);
+    const documents = this.#documentsOf(job.wanted);
     if (!documents) {
       this.#finish(job, refused("unknown"));
       return;
@@ -183,6 +182,17 @@ export class StillPainter {
       program,
       nowMs: this.#parts.now(),
     } satisfies StillJob);
+  }
+
+  /** What all of its pages are painted from; undefined where one of them is not known. */
+  #documentsOf({ pages, outfitId }: Wanted): readonly (readonly [string, PinnedDocument])[] | undefined {
+    const documents = new Map<string, PinnedDocument>();
+    for (const { page } of pages) {
+      const own = stillDocuments(page, outfitId, this.#parts.findDocument);
+      if (!own) return undefined;
+      for (const [hash, document] of own) documents.set(hash, document);
+    }
+    return [...documents];
   }
 
   #finish(job: Job, answer: StillAnswer): void {

@@ -14,7 +14,7 @@ import type { Still, StillJob, StillResult } from "./stillJob.ts";
 
 let shaper: Promise<Shaper> | undefined;
 
-/** Draws one page to a PNG. Runs in a process of its own: a take never waits for a picture, and no picture ends a show. */
+/** Draws pages, one over another, to a PNG. Runs in a process of its own: a take never waits for a picture, and no picture ends a show. */
 async function draw(job: StillJob): Promise<Still> {
   shaper ??= loadShaper();
   const ready = await shaper;
@@ -28,9 +28,10 @@ async function draw(job: StillJob): Promise<Still> {
   const whole = canvasOf(job.output);
   const sinceMs = job.atMs ?? ARRIVED_MS;
   const comesAtMs = job.nowMs - sinceMs;
-  const { page, layerId, outfitId } = job;
-  const timeline = pageTimeline(page, layerId, outfitId, whole, dress, job.atMs !== null, comesAtMs);
-  const placements = placementsAt(timeline, job.nowMs, whole);
+  const timelines = job.pages.map(({ page, layerId }) =>
+    pageTimeline(page, layerId, job.outfitId, whole, dress, job.atMs !== null, comesAtMs),
+  );
+  const placements = timelines.flatMap((timeline) => placementsAt(timeline, job.nowMs, whole));
   const shown = job.isWholeWall ? whole : job.output;
   const scale = job.widthPx / shown.widthPx;
   const from = (!job.isWholeWall && job.output.region) || undefined;
@@ -44,7 +45,10 @@ async function draw(job: StillJob): Promise<Still> {
     pixels.data.set(fillAndKey(pixels.data)[job.signal]);
     context.putImageData(pixels, 0, 0);
   }
-  return { png: await canvas.encode("png"), showsTime: hasProgram || showsTime(timeline.pieces) };
+  return {
+    png: await canvas.encode("png"),
+    showsTime: hasProgram || timelines.some(({ pieces }) => showsTime(pieces)),
+  };
 }
 
 const showsProgram = (placement: Placement): boolean =>

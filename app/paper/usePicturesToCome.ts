@@ -1,0 +1,24 @@
+import { type RefObject, useEffect, useState } from "react";
+
+/** How many pictures of a sheet are not here yet: printed before they are, they would be empty boxes. */
+export function usePicturesToCome(sheet: RefObject<HTMLElement | null>): number {
+  const [count, setCount] = useState(0);
+  useEffect(() => {
+    const element = sheet.current;
+    if (!element) return;
+    const look = () =>
+      setCount([...element.querySelectorAll("img")].filter(({ complete }) => !complete).length);
+    const others = new MutationObserver(look);
+    others.observe(element, { childList: true, subtree: true, attributeFilter: ["src"] });
+    // What happens to a picture does not bubble.
+    element.addEventListener("load", look, true);
+    element.addEventListener("error", look, true);
+    look();
+    return () => {
+      others.disconnect();
+      element.removeEventListener("load", look, true);
+      element.removeEventListener("error", look, true);
+    };
+  }, [sheet]);
+  return count;
+}
