@@ -104,7 +104,14 @@ export function PaperView() {
             <option value="all">all screens</option>
           </select>
         )}
-        <p className="flex-[1_1_18rem] text-[14px] text-second">{SHEETS[sheet].says}</p>
+        {toCome > 0 ? (
+          <p role="status" className="flex-[1_1_18rem] text-[14px] text-attention">
+            {toCome === 1 ? "One picture is" : `${toCome} pictures are`} still being painted; printed now,
+            they would be empty.
+          </p>
+        ) : (
+          <p className="flex-[1_1_18rem] text-[14px] text-second">{SHEETS[sheet].says}</p>
+        )}
         <button
           type="button"
           onClick={() => window.print()}
@@ -112,12 +119,6 @@ export function PaperView() {
         >
           <Printer aria-hidden="true" className="size-5" /> Print or save as PDF
         </button>
-        {toCome > 0 && (
-          <p role="status" className="w-full text-[14px] text-attention">
-            {toCome === 1 ? "One picture is" : `${toCome} pictures are`} still being painted; printed now,
-            they would be empty.
-          </p>
-        )}
       </div>
       {/* biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls must be reached by keys */}
       <div tabIndex={0} className="min-h-0 flex-1 overflow-y-auto p-6 print:overflow-visible print:p-0">

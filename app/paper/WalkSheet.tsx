@@ -49,7 +49,7 @@ export function WalkSheet({ cues }: { cues: readonly PaperCue[] }) {
                 return (
                   <li
                     key={output.id}
-                    style={{ flexGrow: Math.sqrt(output.widthPx / output.heightPx) }}
+                    style={{ flexGrow: (output.widthPx / output.heightPx) ** 0.75 }}
                     className="min-w-0 basis-0"
                   >
                     <Still

@@ -50,7 +50,7 @@ export function ReportView({ runs }: { runs: readonly Run[] }) {
   const isDays = asked === "days";
   const today = openedAtMs > 0 ? fileDay(openedAtMs, locale) : "";
   const days = {
-    from: parameters.get("from") ?? `${today.slice(0, 4)}-01-01`,
+    from: parameters.get("from") ?? today.replace(/-.*/, "-01-01"),
     until: parameters.get("until") ?? today,
   };
   const { timeZone } = locale;

@@ -81,7 +81,7 @@ test("a mend is of the cue as it is: nothing that was typed since is taken back"
   }
 });
 
-test("forty seeded edits, seed 1804: what was looked at before makes no difference", () => {
+test("eighty seeded edits, seed 1804: what was looked at before makes no difference", () => {
   const random = mulberry(1804);
   const pick = <T>(all: readonly T[]): T => all[Math.floor(random() * all.length)] as T;
   const checker = new Checker();
@@ -96,10 +96,10 @@ test("forty seeded edits, seed 1804: what was looked at before makes no differen
   ];
   let more: MoreOfEvening = feedWith("Ilse");
   let set = {};
-  for (let run = 0; run < 40; run++) {
+  for (let run = 0; run < 80; run++) {
     const at = Math.floor(random() * docs.length);
     const doc = docs[at] as CueDoc;
-    switch (Math.floor(random() * 7)) {
+    switch (Math.floor(random() * 8)) {
       case 0:
         docs = docs.with(at, strap(pick(names), pick(names), pick([null, 500, 9_000])));
         break;
@@ -123,6 +123,12 @@ test("forty seeded edits, seed 1804: what was looked at before makes no differen
           ...doc,
           waived: pick([[], [{ code: "spelling", place: "Ilse Tarow", reason: "So." }]]),
         });
+        break;
+      case 7:
+        docs = docs.with(at, {
+          ...doc,
+          whole: pick([null, { xPercent: -20, yPercent: 0, scale: 1 }]),
+        } as CueDoc);
         break;
       case 6:
         docs = docs.with(at, { ...doc, only: pick([null, ["stream"], ["wall", "porch"]]) });
