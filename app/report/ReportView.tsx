@@ -128,7 +128,7 @@ export function ReportView({ runs }: { runs: readonly Run[] }) {
         <Whole key={range.fromMs} part={part} range={range} />
       ) : isDays ? (
         <p className="p-8 text-[16px] text-second">
-          These are no two days, the first of them before the last. Choose both again.
+          {today !== "" && "The first day may not come after the last. Choose them again."}
         </p>
       ) : (
         <p className="p-8 text-[16px] text-second">
