@@ -138,3 +138,16 @@ test("the walk goes through every step on all screens by keys; a change takes th
   await page.goto(`${show.base}/check?panel=walk`);
   await expect(walk).toContainText("2 seen");
 });
+
+test("a song of the library, which the check does not look at, still says what is wrong with its slides", async ({
+  page,
+  show,
+}) => {
+  await openDesk(page, show, "check");
+  await looked(page);
+  await page.getByRole("link", { name: "Material", exact: true }).click();
+  await expect(page.getByRole("main", { name: "Song" })).toBeVisible();
+  await page.getByRole("textbox", { name: "Words", exact: true }).fill(`Verse 1\n${"Wumbo".repeat(70)}`);
+  const screens = page.getByRole("region", { name: "On every screen" });
+  await expect(screens.getByText(/does not fit its box/).first()).toBeVisible();
+});

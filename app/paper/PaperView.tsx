@@ -1,5 +1,5 @@
 import { Printer } from "lucide-react";
-import { useRef } from "react";
+import { useMemo, useRef } from "react";
 import { useSearchParams } from "react-router";
 import { useDesk, useServerTime } from "../desk/deskContext.ts";
 import { useEventTiming } from "../desk/useEventTiming.ts";
@@ -7,11 +7,11 @@ import { useLocale } from "../desk/useLocale.ts";
 import { CheckBox } from "../ui/CheckBox.tsx";
 import { formatMinute } from "../ui/format.ts";
 import { boxClass } from "../ui/Labelled.tsx";
+import { PicturesToCome } from "./PicturesToCome.tsx";
 import { ProofSheet } from "./ProofSheet.tsx";
 import type { PaperCue } from "./paperCue.ts";
 import { RundownSheet } from "./RundownSheet.tsx";
 import { ScriptSheet } from "./ScriptSheet.tsx";
-import { usePicturesToCome } from "./usePicturesToCome.ts";
 import { WalkSheet } from "./WalkSheet.tsx";
 
 const SHEETS = {
@@ -53,16 +53,17 @@ export function PaperView() {
       },
       { replace: true },
     );
-  const times = new Map(timing?.cues.map((each) => [each.cueId, each.plannedAtMs]));
-  const cues = desk.cues
-    .filter(({ view }) => !("silent" in view.compiled))
-    .map((cue): PaperCue => {
-      const atMs = times.get(cue.view.cueId) ?? null;
-      return { ...cue, plannedAt: atMs === null ? "" : formatMinute(atMs, locale) };
-    });
+  const cues = useMemo(() => {
+    const times = new Map(timing?.cues.map((each) => [each.cueId, each.plannedAtMs]));
+    return desk.cues
+      .filter(({ view }) => !("silent" in view.compiled))
+      .map((cue): PaperCue => {
+        const atMs = times.get(cue.view.cueId) ?? null;
+        return { ...cue, plannedAt: atMs === null ? "" : formatMinute(atMs, locale) };
+      });
+  }, [desk.cues, timing, locale]);
   const { name, day } = desk.evening;
   const sheetElement = useRef<HTMLElement>(null);
-  const toCome = usePicturesToCome(sheetElement);
   return (
     <main aria-label="Paper" className="flex min-h-0 flex-1 flex-col">
       <div className="flex shrink-0 flex-wrap items-center gap-x-5 gap-y-2 border-b border-edge bg-raised px-5 py-2.5 print:hidden">
@@ -104,14 +105,7 @@ export function PaperView() {
             <option value="all">all screens</option>
           </select>
         )}
-        {toCome > 0 ? (
-          <p role="status" className="flex-[1_1_18rem] text-[14px] text-attention">
-            {toCome === 1 ? "One picture is" : `${toCome} pictures are`} still being painted; printed now,
-            they would be empty.
-          </p>
-        ) : (
-          <p className="flex-[1_1_18rem] text-[14px] text-second">{SHEETS[sheet].says}</p>
-        )}
+        <PicturesToCome sheet={sheetElement} says={SHEETS[sheet].says} />
         <button
           type="button"
           onClick={() => window.print()}

@@ -1,6 +1,7 @@
 import { stepsOf, valuesAt } from "../../core/rundown/steps.ts";
 import type { Output } from "../../core/venue/plan.ts";
 import { useDesk } from "../desk/deskContext.ts";
+import { stillAddress } from "../pictures/stillAddress.ts";
 import type { PaperCue } from "./paperCue.ts";
 import { TickBox } from "./TickBox.tsx";
 
@@ -34,18 +35,14 @@ export function ProofSheet({ cues, outputs }: { cues: readonly PaperCue[]; outpu
                   const shownAt = (step: typeof anchor) =>
                     JSON.stringify(valuesAt(content, planned.outfitId, step));
                   if (before && shownAt(before) === shownAt(anchor)) return [];
-                  const query = new URLSearchParams({
-                    ...{ cue: view.cueId, output: output.id, content: hash, width: String(STILL_PX) },
-                    ...{ occurrence: anchor.occurrence, unit: String(anchor.unit) },
-                    outfit: planned.outfitId,
-                  });
+                  const page = { cueId: view.cueId, content: hash, step: anchor };
                   return (
                     <li
                       key={`${view.cueId}/${anchor.occurrence}/${anchor.unit}/${output.id}`}
                       className="break-inside-avoid text-[12px]"
                     >
                       <img
-                        src={`/still/desk?${query}`}
+                        src={stillAddress(page, output, STILL_PX, { outfitId: planned.outfitId })}
                         alt={`${title} on ${output.name}`}
                         className="w-full border border-edge bg-[#2c2724]"
                         style={{ aspectRatio: `${output.widthPx} / ${output.heightPx}` }}

@@ -1,8 +1,10 @@
 import { useMemo } from "react";
 import { type LyingPage, lyingOn, type StageMoment, walkEvening } from "../../core/check/walk.ts";
+import { planAtBeginning } from "../../core/show/planAtBeginning.ts";
 import { limitsOf } from "../../core/venue/checkLimits.ts";
 import type { Output, ScreenPlan } from "../../core/venue/plan.ts";
 import { useDesk } from "../desk/deskContext.ts";
+import { stillAddress } from "../pictures/stillAddress.ts";
 import type { PaperCue } from "./paperCue.ts";
 import { TickBox } from "./TickBox.tsx";
 
@@ -11,8 +13,8 @@ const STILL_PX = 480;
 /** Every step of the evening on all screens at once, with all that lies on them by then. */
 export function WalkSheet({ cues }: { cues: readonly PaperCue[] }) {
   const { state, outputs, plans, venue } = useDesk("state", "outputs", "plans", "venue");
-  const { layers, line, handPlan } = state;
-  const planId = (line.at === null ? state.plan : (handPlan ?? plans[0] ?? state.plan)).id;
+  const { layers } = state;
+  const planId = planAtBeginning(state, plans).id;
   const { wordsPerMinute } = limitsOf(venue.limits);
   const moments = useMemo(
     () => walkEvening({ cues: cues.map(asChecked), plans, planId }, wordsPerMinute),
@@ -83,8 +85,8 @@ function Still({
 }) {
   const style = { aspectRatio: `${output.widthPx} / ${output.heightPx}` };
   const ground = output.backdrop === "opaque" ? "bg-black" : "bg-[#2c2724]";
-  const [first, ...others] = pages.flatMap(({ cue, anchor }) =>
-    cue.made ? [{ cue: cue.cueId, content: cue.made.hash, ...anchor }] : [],
+  const [first, ...also] = pages.flatMap(({ cue, anchor }) =>
+    cue.made ? [{ cueId: cue.cueId, content: cue.made.hash, step: anchor }] : [],
   );
   if (!first)
     return (
@@ -95,20 +97,9 @@ function Still({
         style={style}
       />
     );
-  const query = new URLSearchParams({
-    ...{
-      cue: first.cue,
-      output: output.id,
-      content: first.content,
-      width: String(STILL_PX),
-      outfit: outfitId,
-    },
-    ...{ occurrence: first.occurrence, unit: String(first.unit) },
-    ...(others.length > 0 && { also: JSON.stringify(others) }),
-  });
   return (
     <img
-      src={`/still/desk?${query}`}
+      src={stillAddress(first, output, STILL_PX, { also, outfitId })}
       alt={label}
       className={`w-full border border-edge ${ground}`}
       style={style}

@@ -36,7 +36,10 @@ export function CuePictures({
   const store = useDeskStore();
   const { ready } = cue;
   const found = useCueFindings(cue.view.cueId);
-  const isChecked = useCheck(({ status }) => status === "done");
+  // Until the check has looked, and for songs that are in no evening, laying them out says what it met with.
+  const isChecked =
+    useCheck(({ status, looked }) => status !== "off" && looked > 0) &&
+    desk.ready.some(({ cueId }) => cueId === cue.view.cueId);
   const steps = useMemo(
     () => (ready ? stepsOf(ready.content).filter((step) => !sameAnchor(step.anchor, LEAVE_ANCHOR)) : []),
     [ready],

@@ -7,6 +7,7 @@ import { useDesk, useReading } from "../desk/deskContext.ts";
 import { useLiveValues } from "../desk/useLiveValues.ts";
 import standIn from "../live/standInPicture.svg";
 import { useThrottled } from "../ui/useThrottled.ts";
+import { stillAddress } from "./stillAddress.ts";
 
 const WIDTH_PX = 128;
 
@@ -73,20 +74,14 @@ function Thumbnail({
   const { widthPx, heightPx } = canvasOf(output);
   const isTall = heightPx > widthPx;
   const width = isTall ? Math.round((72 * widthPx) / heightPx) : WIDTH_PX;
-  const query = new URLSearchParams({
-    cue: cueId,
-    content: hash,
-    output: output.id,
-    occurrence: anchor.occurrence,
-    unit: `${anchor.unit}`,
-    width: `${width * 2}`,
-    of: "wall",
-    ...(minute === null ? {} : { minute: `${minute}` }),
-    ...(values !== undefined && { values }),
-  });
+  const page = { cueId, content: hash, step: anchor };
   return (
     <img
-      src={`/still/desk?${query}`}
+      src={stillAddress(page, output, width * 2, {
+        isWholeWall: true,
+        minute,
+        ...(values !== undefined && { values }),
+      })}
       alt={`${content.title} on ${output.name}`}
       width={width}
       height={Math.round((width * heightPx) / widthPx)}

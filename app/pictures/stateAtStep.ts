@@ -1,5 +1,6 @@
 import type { Anchor } from "../../core/rundown/anchor.ts";
 import { stepsOf } from "../../core/rundown/steps.ts";
+import { planAtBeginning } from "../../core/show/planAtBeginning.ts";
 import type { ShowState } from "../../core/show/state.ts";
 import { stateAfterTake } from "../../core/show/stateAfterTake.ts";
 import type { DeskSnapshot } from "../desk/deskSnapshot.ts";
@@ -22,7 +23,7 @@ export function stateAtStep(
   if (!cue) return undefined;
   const target = { cueId, content: cue.hash, step: anchor };
   const { layers, timeZone } = now;
-  const plan = now.line.at === null ? now.plan : (now.handPlan ?? plans[0] ?? now.plan);
+  const plan = planAtBeginning(now, plans);
   const begun = emptyState(layers, plan, target, cue.content.layerId, timeZone, atMs);
   let state: ShowState = { ...begun, slots: Object.fromEntries(layers.map(({ id }) => [id, []])) };
   for (const before of ready.slice(0, at)) {

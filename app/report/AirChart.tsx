@@ -2,19 +2,15 @@ import type { CustomSeriesRenderItem } from "echarts";
 import { useCallback } from "react";
 import type { AsRunRow } from "../../core/report/asRunRow.ts";
 import type { Range } from "../../core/report/report.ts";
+import type { Output } from "../../core/venue/plan.ts";
+import { useDesk } from "../desk/deskContext.ts";
+import { stillAddress } from "../pictures/stillAddress.ts";
 import { Chart, type ChartLook } from "../ui/Chart.tsx";
 import { formatLength, formatTimeOfDay, type Locale } from "../ui/format.ts";
 import { timeOnAxis } from "./timeOnAxis.ts";
 
 const BAR_PX = 26;
 const STILL_PX = 320;
-
-/** The picture of a step alone, on the first of its screens. */
-const stillOf = ({ cueId, content, step, outputIds }: AsRunRow): string =>
-  `/still/desk?${new URLSearchParams({
-    ...{ cue: cueId, content, occurrence: step.occurrence, unit: String(step.unit) },
-    ...{ output: outputIds[0] ?? "", width: String(STILL_PX) },
-  })}`;
 
 /** What was on air, a bar for each page from when to when: by layer, or by cue. */
 export function AirChart({
@@ -28,6 +24,7 @@ export function AirChart({
   by: "layer" | "cue";
   locale: Locale;
 }) {
+  const { outputs } = useDesk("outputs");
   const option = useCallback(
     ({ color }: ChartLook) => {
       const nameOf = (row: AsRunRow) => (by === "layer" ? row.layer : row.title);
@@ -85,7 +82,7 @@ export function AirChart({
           textStyle: { color: color("paper"), fontSize: 14 },
           formatter: ({ value }: { readonly value: readonly number[] }) => {
             const row = rows[value[3] ?? -1];
-            return row ? tooltipOf(row, locale) : "";
+            return row ? tooltipOf(row, outputs, locale) : "";
           },
         },
         xAxis: {
@@ -116,13 +113,13 @@ export function AirChart({
         ],
       };
     },
-    [rows, range, by, locale],
+    [rows, range, by, locale, outputs],
   );
   return <Chart isZoomed label={`What was on air, by ${by}`} option={option} />;
 }
 
 /** What a bar says when it is pointed at, with its picture. Words of the show are text, never markup. */
-function tooltipOf(row: AsRunRow, locale: Locale): HTMLElement {
+function tooltipOf(row: AsRunRow, outputs: readonly Output[], locale: Locale): HTMLElement {
   const box = document.createElement("div");
   const say = (text: string, isStrong = false) => {
     const line = document.createElement("div");
@@ -130,12 +127,16 @@ function tooltipOf(row: AsRunRow, locale: Locale): HTMLElement {
     if (isStrong) line.style.fontWeight = "600";
     box.append(line);
   };
-  const still = document.createElement("img");
-  still.src = stillOf(row);
-  still.alt = "";
-  Object.assign(still.style, { width: `${STILL_PX}px`, display: "block", marginBottom: "6px" });
-  still.onerror = () => still.remove();
-  box.append(still);
+  // The step alone, on the first of its screens that is there still.
+  const output = outputs.find(({ id }) => row.outputIds.includes(id));
+  if (output) {
+    const still = document.createElement("img");
+    still.src = stillAddress(row, output, STILL_PX);
+    still.alt = "";
+    Object.assign(still.style, { width: `${STILL_PX}px`, display: "block", marginBottom: "6px" });
+    still.onerror = () => still.remove();
+    box.append(still);
+  }
   say([row.title, row.part].filter(Boolean).join(" · "), true);
   const lasted = row.untilMs === null ? "on still" : formatLength(row.untilMs - row.fromMs);
   say(`${formatTimeOfDay(row.fromMs, locale)}, ${lasted}`);

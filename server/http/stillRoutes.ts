@@ -27,6 +27,8 @@ const wantedSchema = z.strictObject({
   minute: z.coerce.number().int().optional(),
   /** Another for other values, so that a browser asks anew for a page that feeds fill. */
   values: z.string().max(20).optional(),
+  /** The same for another size of the screen. */
+  screen: z.string().max(20).optional(),
   /** Since the page came, ms; without it, at rest. */
   t: z.coerce.number().min(0).max(3_600_000).optional(),
   /** Of a part of a wall, the wall it is part of. */

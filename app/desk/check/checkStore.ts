@@ -2,6 +2,7 @@ import type { CheckedWindow } from "../../../core/check/evening.ts";
 import type { CheckFinding } from "../../../core/check/gather.ts";
 import { wornIn } from "../../../core/rundown/content.ts";
 import type { CueView } from "../../../core/rundown/edits.ts";
+import { planAtBeginning } from "../../../core/show/planAtBeginning.ts";
 import { limitsOf } from "../../../core/venue/checkLimits.ts";
 import { glassSize } from "../../../core/venue/fitting.ts";
 import { type Output, pictureSize } from "../../../core/venue/plan.ts";
@@ -137,7 +138,7 @@ export class CheckStore {
     const now = this.#desk.getSnapshot();
     const seen = [
       ...LOOKED_AT.map((part) => now[part]),
-      ...[now.state.layers, this.#planId(now), this.#readWindows(now), this.#licence],
+      ...[now.state.layers, planAtBeginning(now.state, now.plans).id, this.#readWindows(now), this.#licence],
     ];
     if (seen.every((part, at) => part === this.#seen[at])) return;
     this.#seen = seen;
@@ -154,12 +155,6 @@ export class CheckStore {
     );
   }
 
-  /** The plan that the evening begins under; what a cue has switched to since is no other evening. */
-  #planId({ plans, state }: DeskSnapshot): string {
-    if (state.line.at === null) return state.plan.id;
-    return state.handPlan?.id ?? plans[0]?.id ?? state.plan.id;
-  }
-
   #look(): void {
     this.#worker ??= this.#begin();
     const now = this.#desk.getSnapshot();
@@ -169,7 +164,7 @@ export class CheckStore {
     const today = new Intl.DateTimeFormat("sv-SE", { timeZone, dateStyle: "short" }).format(this.#desk.now());
     const frame: EveningFrame = {
       ...{ layers, outputs, plans, outfits, evening, today, timeZone, bindingProblems },
-      planId: this.#planId(now),
+      planId: planAtBeginning(now.state, now.plans).id,
       licence: this.#licence,
       fieldSets: [...fieldSets.values()],
       feeds: feeds.map(({ id, doc, fault, isStale, longest }) => ({ id, doc, fault, isStale, longest })),
