@@ -22,11 +22,18 @@ const [command, ...rest] = process.argv.slice(2);
 
 const HELP = `Usage: node vesko.mjs COMMAND
 
-  demo    the demo show, ready to play with
-  start   your own show (a new one, or the one you left)
-  move    moves the demo's feeds while it runs, as an evening would (--folder FOLDER, --port N, --rubbish PERCENT)
-  mix     a simulated mixer with four cameras for the demo (--port N, --by-itself, --umd 3.1)
-  test    everything that is tested
+  demo        the demo show, ready to play with
+  start       your own show (a new one, or the one you left)
+  move        moves the demo's feeds while it runs, as an evening would (--folder FOLDER, --port N, --rubbish PERCENT)
+  mix         a simulated mixer with four cameras for the demo (--port N, --by-itself, --umd 3.1)
+  backup      copies a show, while it runs or not
+  restore     lists the copies of a show, or puts one in its place
+  check-file  says what is in a show file, and whether it is whole
+  service     prints a systemd unit that starts Vesko with the machine
+  version     the version of this program
+  test        everything that is tested
+
+More on backup, restore, check-file and service: node vesko.mjs COMMAND --help
 
 Options of demo and start:
   --port N     port to listen on (4400)
@@ -46,10 +53,21 @@ Options of demo and start:
   --osc-to ADDRESS:PORT
                a device that is sent messages; may be given more than once
   --db FILE    show database (data/demo.vesko.db or data/show.vesko.db)
+  --backup-folder FOLDER
+               a folder that the copies of the show go to as well
+  --slide-converter "PROGRAM … {in} … {out}"
+               a program of this machine that makes a PDF of the presentation {in} in the folder {out}
+  --follow LINK
+               of start: have the show of another machine, and take over from it when somebody says so
+               (its desk shows the link, in Health)
+  --lead       lead although the second machine leads, which has to be stopped first
   --with-faults
                of the demo: with twenty faults planted, for the check to find
   --restore    go on with the newest good copy of the database; the one there is set aside
   --as-it-is   go on with a database that was copied without its log`;
+
+/** What it says is of no interest to a program that reads what we print. */
+const SAYS_ASIDE = { stdio: ["inherit", 2, 2] };
 
 /** A server that died is started again, so many times in so many ms: more often, and something is wrong that a start mends not. */
 const MOST_RESTARTS = 5;
@@ -76,6 +94,17 @@ async function main() {
       install();
       runStandIn("mixer", rest);
       break;
+    case "backup":
+    case "restore":
+    case "check-file":
+    case "service":
+      install();
+      build();
+      runCommand(command, rest);
+      break;
+    case "version":
+      console.log(JSON.parse(readFileSync(at("package.json"), "utf8")).version);
+      break;
     case "test":
       install();
       await test();
@@ -93,6 +122,15 @@ function runStandIn(name, flags) {
   });
   for (const signal of ["SIGINT", "SIGTERM"]) process.on(signal, () => standIn.kill(signal));
   standIn.once("exit", (code) => process.exit(code ?? 1));
+}
+
+/** Runs what is done at the terminal; its exit code is ours. */
+function runCommand(name, args) {
+  const { status } = spawnSync(process.execPath, [at("build", "server", "commands.js"), name, ...args], {
+    stdio: "inherit",
+    env: { ...process.env, NODE_ENV: "production" },
+  });
+  process.exit(status ?? 1);
 }
 
 function fail(sentence) {
@@ -135,8 +173,8 @@ function install() {
   const stamp = at("node_modules", ".vesko-installed");
   const wanted = hash([at("package-lock.json")], process.versions.modules);
   if (existsSync(stamp) && readFileSync(stamp, "utf8") === wanted) return;
-  console.log("Installing packages; the first time takes a few minutes…");
-  if (!run("npm", ["ci", "--no-audit", "--no-fund"])) {
+  console.error("Installing packages; the first time takes a few minutes…");
+  if (!run("npm", ["ci", "--no-audit", "--no-fund"], SAYS_ASIDE)) {
     const missing = ["python3", "make", "g++"].filter((name) => !findProgram(name));
     fail(
       missing.length > 0
@@ -160,9 +198,9 @@ function build() {
   ];
   const wanted = hash(files.sort());
   if (existsSync(stamp) && readFileSync(stamp, "utf8") === wanted) return true;
-  console.log("Building…");
+  console.error("Building…");
   rmSync(at("build"), { recursive: true, force: true });
-  if (!run("npm", ["run", "--silent", "build"]))
+  if (!run("npm", ["run", "--silent", "build"], SAYS_ASIDE))
     fail("The build failed; the reason stands above. Nothing was started.");
   writeFileSync(stamp, wanted);
   return true;

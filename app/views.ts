@@ -31,7 +31,20 @@ export const VIEWS = [
   { path: "keys", name: "Keys", tab: "menu" },
   { path: "report", name: "Report", tab: "menu", find: "Report: what was shown, from when to when" },
   { path: "paper", name: "Paper", tab: "menu", find: "Paper: script, rundown and proofs to print" },
-  { path: "health", name: "Health", tab: "menu", inMenu: "Health and copies" },
+  {
+    path: "phones",
+    name: "Phones",
+    tab: "menu",
+    find: "Phones: remotes for the hand, the leader, the stage",
+  },
+  {
+    path: "carry",
+    name: "Carry",
+    tab: "menu",
+    find: "Show files and copies: save, open, restore",
+    inMenu: "Show files and copies",
+  },
+  { path: "health", name: "Health", tab: "menu", inMenu: "Health of the server" },
   { path: "welcome", name: "First steps", tab: "menu", find: null },
   { path: "gallery", name: "Gallery", tab: "none", find: null },
 ] as const satisfies readonly View[];

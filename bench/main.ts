@@ -1,6 +1,7 @@
 import { cpus, totalmem } from "node:os";
 import { benchBusyOutput } from "./busyOutput.ts";
 import { benchCameras } from "./cameras.ts";
+import { benchCarry } from "./carry.ts";
 import { benchCheck } from "./check.ts";
 import { printHead } from "./distribution.ts";
 import { benchFeeds } from "./feeds.ts";
@@ -18,6 +19,7 @@ import { benchPresses } from "./presses.ts";
 import { benchRenders } from "./renders.ts";
 import { benchReport } from "./report.ts";
 import { benchRoom } from "./room.ts";
+import { benchSecond } from "./second.ts";
 import { benchServerTake } from "./serverTake.ts";
 import { benchSpreadInPixels } from "./spreadInPixels.ts";
 import { benchStart } from "./start.ts";
@@ -38,6 +40,8 @@ const ALL: Readonly<Record<string, () => unknown>> = {
   manyFeeds: benchManyFeeds,
   cameras: benchCameras,
   check: benchCheck,
+  carry: benchCarry,
+  second: benchSecond,
   report: benchReport,
   busyOutput: () => benchBusyOutput(1920, 1080),
   busyWall: () => benchBusyOutput(3840, 1080),

@@ -123,9 +123,10 @@ test("clips on two outputs are at the same place, and are heard only where sound
     const [a, b] = await Promise.all([clip(wall), clip(stream)]);
     return a && b && Math.abs(a.beganAtS - b.beganAtS) < 0.2 ? [a.muted, b.muted] : "not together";
   };
-  // The clip has five seconds, which a machine that stalls may pass over: then it is taken again.
+  // The clip has six seconds, which a machine that stalls may pass over: then it comes again, after another page.
   // The wall plays sound (or was silenced by the browser, and says so); the stream does not.
   await expect(async () => {
+    await takeCue(page, "cue-0018");
     await takeCue(page, "cue-0020");
     await expect.poll(mutedTogether, { timeout: 8_000 }).toEqual([false, true]);
   }).toPass();

@@ -1,5 +1,6 @@
 import { readFile } from "node:fs/promises";
 import type { Download, Page } from "@playwright/test";
+import { parse as parseCaptions } from "@plussub/srt-vtt-parser";
 import Papa from "papaparse";
 import { getDocument } from "pdfjs-dist/legacy/build/pdf.mjs";
 import { PNG } from "pngjs";
@@ -255,4 +256,33 @@ test("the walk through on paper has on every screen what the screen shows at tha
   address.searchParams.set("also", "[]");
   address.pathname = address.pathname.replace("desk", show.outputLink(0).split("/").at(-1) ?? "");
   expect((await request.get(address.href)).status()).toBe(403);
+});
+
+test("the rundown, the words of the songs and the subtitles of the run are files that others read", async ({
+  page,
+  show,
+  openOutput,
+}) => {
+  await openDesk(page, show);
+  await takeSteps(page, await openOutput(show, 0), 7);
+  await goTo(page, "Report");
+  await expect(lines(page)).toHaveCount(7);
+  const kept = async (name: string) => {
+    const download = page.waitForEvent("download");
+    await page.getByRole("button", { name, exact: true }).click();
+    return textOf(await download);
+  };
+  const { entries } = parseCaptions(await kept("WebVTT"));
+  expect(entries.map(({ text }) => text)).toContainEqual(
+    expect.stringContaining("The tide has gone to fetch the moon"),
+  );
+  expect(parseCaptions(await kept("SRT")).entries.length).toBe(entries.length);
+
+  await goTo(page, "Paper");
+  await page.getByRole("button", { name: "Save as files" }).click();
+  const { data } = Papa.parse<Record<string, string>>(await kept("CSV"), { header: true });
+  expect(data.length).toBe(42);
+  expect(data.find(({ Cue }) => Cue === "Carry the Lamp Down")).toMatchObject({ "No.": "5", Kind: "song" });
+  expect(await kept("Markdown")).toContain("| 6 |");
+  expect(await kept("Lyrics")).toMatch(/Carry the Lamp Down\n=+\n\n\[Verse 1\]\nThe tide has gone/);
 });

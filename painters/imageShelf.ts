@@ -17,6 +17,11 @@ export class ImageShelf {
     return known ?? "loading";
   };
 
+  /** Whether every picture that was asked for has come, or is missing. */
+  get isWhole(): boolean {
+    return [...this.#images.values()].every((image) => image !== "loading");
+  }
+
   /** Told when a file has come, or is found missing. @returns a function that ends it */
   onLoaded(listener: (file: string) => void): () => void {
     this.#listeners.add(listener);

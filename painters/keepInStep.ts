@@ -4,6 +4,11 @@ import { fetchPatiently } from "./fetchPatiently.ts";
 const IN_STEP_S = 0.02;
 const JUMP_S = 0.25;
 const NUDGE = 0.06;
+/** A jump aims ahead by what the last one took, up to this. */
+const MOST_AHEAD_S = 2;
+
+/** How long the last jump of each element took, s. */
+const jumpTookS = new WeakMap<HTMLMediaElement, number>();
 
 /** Where a clip or a sound should be, by the page's clock. */
 export interface Position {
@@ -36,10 +41,23 @@ export function keepInStep(
     if (Math.abs(media.currentTime - last) > IN_STEP_S) media.currentTime = last;
     return;
   }
-  if (Math.abs(off) > JUMP_S && !media.seeking)
-    media.currentTime = Math.min(positionS, media.duration || positionS);
-  media.playbackRate = Math.abs(off) < IN_STEP_S || Math.abs(off) > JUMP_S ? 1 : 1 + Math.sign(off) * NUDGE;
+  const isFar = Math.abs(off) > JUMP_S;
+  if (isFar && !media.seeking) jump(media, positionS, content.atEnd === "loop" ? lengthS : null);
+  media.playbackRate = Math.abs(off) < IN_STEP_S || isFar ? 1 : 1 + Math.sign(off) * NUDGE;
   if (media.paused) play();
+}
+
+/**
+ * Jumps to where the page's clock will be when the jump is done: a machine that takes half a second for it would
+ * otherwise be late again at once, and jump without end.
+ * @param loopS the length of a clip that goes round, s; null: it ends
+ */
+function jump(media: HTMLMediaElement, positionS: number, loopS: number | null): void {
+  const begunAtMs = performance.now();
+  const ahead = positionS + (jumpTookS.get(media) ?? 0);
+  media.currentTime = loopS === null ? Math.min(ahead, media.duration || ahead) : ahead % loopS;
+  const done = () => jumpTookS.set(media, Math.min((performance.now() - begunAtMs) / 1_000, MOST_AHEAD_S));
+  media.addEventListener("seeked", done, { once: true });
 }
 
 /** Whenever a media element could not fetch its file, it is loaded again once that is there. */

@@ -12,17 +12,34 @@ import { lanternEvening } from "../demo/lanternEvening.ts";
 import { faultyEvening } from "../demo/plantedFaults.ts";
 import { limitConnections } from "./access/connections.ts";
 import { createPeerReader } from "./access/peer.ts";
+import { Carry } from "./carry/carry.ts";
+import { runInThread } from "./carry/carryThread.ts";
+import { isConverterCommand } from "./files/slideConverter.ts";
 import type { DeviceOptions } from "./follow/followDevices.ts";
 import { ShowClock } from "./health/showClock.ts";
 import { createHttpApp } from "./http/httpApp.ts";
 import { LIVE_PATH } from "./live/liveServer.ts";
 import { log } from "./log/log.ts";
 import { emptyShow } from "./newShow.ts";
+import { programVersion } from "./programVersion.ts";
+import { Follower } from "./second/follower.ts";
+import { followerPages } from "./second/followerPages.ts";
+import {
+  findHad,
+  forgetHad,
+  forgetSecond,
+  isLeading,
+  keepHad,
+  keepThatSecondLeads,
+  whoLeads,
+} from "./second/knownSecond.ts";
 import { isFresh } from "./services/firstSteps.ts";
+import { ReopenableShow } from "./services/reopenable.ts";
 import { openServices, type Services } from "./services/services.ts";
+import { partsOf, setAside } from "./store/backupFiles.ts";
 import { StartProblem } from "./store/database.ts";
 import { lockShowFile, tellOwner } from "./store/fileLock.ts";
-import { closeShowFile, openShowFile } from "./store/showFile.ts";
+import { openShowFile } from "./store/showFile.ts";
 import { isStorageTrouble } from "./store/storageTrouble.ts";
 
 const OPTIONS = {
@@ -32,18 +49,26 @@ const OPTIONS = {
   "tls-cert": { type: "string" },
   "tls-key": { type: "string" },
   "trusted-proxy": { type: "string", multiple: true },
+  "backup-folder": { type: "string" },
   "feed-folder": { type: "string" },
+  "slide-converter": { type: "string" },
   "feed-host": { type: "string", multiple: true },
   "tally-port": { type: "string" },
   "osc-port": { type: "string" },
   "osc-to": { type: "string", multiple: true },
   device: { type: "string", multiple: true },
+  follow: { type: "string" },
+  lead: { type: "boolean", default: false },
   restore: { type: "boolean", default: false },
   "as-it-is": { type: "boolean", default: false },
   demo: { type: "boolean", default: false },
   "with-faults": { type: "boolean", default: false },
   dev: { type: "boolean", default: false },
 } as const;
+
+/** So long is waited for a show that is opened again, and looked for it so often. */
+const REOPENS_WITHIN_MS = 20_000;
+const LOOK_AGAIN_MS = 50;
 
 /** Ended by a problem that another start would meet again. */
 const WONT_START = 2;
@@ -53,7 +78,7 @@ function readFlags() {
     return parseArgs({ options: OPTIONS }).values;
   } catch (error) {
     throw new StartProblem(
-      `${(error as Error).message.split(". To ")[0]}. Nothing was started; the options are --port, --host, --db, --tls-cert, --tls-key, --trusted-proxy, --feed-folder, --feed-host, --tally-port, --osc-port, --osc-to, --device, --restore and --as-it-is.`,
+      `${(error as Error).message.split(". To ")[0]}. Nothing was started; the options are --port, --host, --db, --tls-cert, --tls-key, --trusted-proxy, --backup-folder, --slide-converter, --feed-folder, --feed-host, --tally-port, --osc-port, --osc-to, --device, --follow, --lead, --restore and --as-it-is.`,
     );
   }
 }
@@ -71,92 +96,249 @@ async function main(): Promise<void> {
     throw new StartProblem(`“${flags.port}” is not a port. Give a number from 1 to 65535 with --port.`);
   const file = resolve(
     flags.db ??
-      join(home, "data", `${flags.demo ? (flags["with-faults"] ? "faults" : "demo") : "show"}.vesko.db`),
+      join(
+        home,
+        "data",
+        `${flags.follow !== undefined ? "second" : flags.demo ? (flags["with-faults"] ? "faults" : "demo") : "show"}.vesko.db`,
+      ),
   );
+  const toFollow = flags.follow === undefined ? undefined : readLeader(flags.follow);
   const feedFolder = flags["feed-folder"] ?? (flags.demo ? demoFeedFolder(file) : undefined);
   if (feedFolder !== undefined && !existsSync(feedFolder))
     throw new StartProblem(
       `There is no folder “${feedFolder}”. Make it first, or name another with --feed-folder.`,
+    );
+  const slideCommand = flags["slide-converter"];
+  if (slideCommand !== undefined && !isConverterCommand(slideCommand))
+    throw new StartProblem(
+      `“${slideCommand}” does not say how a PDF is made of slides. Give the program with --slide-converter, with {in} where the file goes and {out} where its folder goes.`,
+    );
+  const backupFolder = flags["backup-folder"];
+  if (backupFolder !== undefined && !existsSync(backupFolder))
+    throw new StartProblem(
+      `There is no folder “${backupFolder}”. Make it first, or name another with --backup-folder.`,
     );
   const tls = readTls(flags["tls-cert"], flags["tls-key"]);
   const server = tls ? createSecureServer(tls) : createServer();
   // The address comes first: whoever has it already goes on, and no file was touched.
   const actualPort = await listen(server, flags.host, port);
   const bases = basesOf(tls !== undefined, flags.host, actualPort);
-  const clock = new ShowClock();
   const locked = lockShowFile(ensureFolder(file), bases[0] as string, Date.now());
   if ("owner" in locked) throw new StartProblem(tellOwner(file, locked.owner));
 
+  if (flags.lead) forgetSecond(file);
+  const other = flags.follow !== undefined || flags.lead ? undefined : await whoLeads(file);
+  if (other !== undefined)
+    throw new StartProblem(
+      `The second machine, at ${other.address}, ${other.answers ? "leads this show now; screens are with it" : "led this show when it was heard last, and does not answer now"}. Nothing was started. To have this machine follow it, start with --follow and the link from its desk, Health; to lead here all the same, with what is here, stop that one and start with --lead.`,
+    );
+
   const mediaFolder = `${file}.media`;
-  const db = await openShowFile(file, {
-    seed: !flags.demo ? emptyShow() : flags["with-faults"] ? faultyEvening() : lanternEvening(),
-    home,
-    mediaFolder,
-    now: clock.now,
-    asItIs: flags["as-it-is"],
-    wasLeftOpen: locked.lock.wasLeftOpen,
-    restore: flags.restore,
-  });
   const build = flags.dev ? undefined : ((await import(/* @vite-ignore */ bundlePath())) as ServerBuild);
   const readPeer = createPeerReader(flags.host, flags["trusted-proxy"] ?? []);
-  const services = await openServices(db, {
-    home,
-    buildId: build?.assets.version ?? "dev",
-    clock,
-    mediaFolder,
-    readPeer,
-    databaseFile: file,
-    addresses: bases,
-    feedHosts: flags["feed-host"] ?? [],
-    devices: readDevices(flags),
-    ...(feedFolder !== undefined && { feedFolder }),
-  });
-
-  const serve = (app: RequestListener) => {
-    server.removeListener("request", sayStarting);
-    server.on("request", app);
-  };
-  if (build) serve(createHttpApp(services, readPeer, build, { folder: join(home, "build/client") }));
-  else {
-    const { createServer: createVite } = await import("vite");
-    const vite = await createVite({ root: home, server: { middlewareMode: true, hmr: { server } } });
-    const load = () => vite.ssrLoadModule("virtual:react-router/server-build") as Promise<ServerBuild>;
-    const middleware = vite.middlewares as unknown as RequestHandler;
-    serve(createHttpApp(services, readPeer, load, { middleware }));
-  }
-  server.on("upgrade", (request, socket, head) => {
-    if (request.url === LIVE_PATH) services.live.handleUpgrade(request, socket, head);
-    else if (!flags.dev) {
-      socket.on("error", () => {});
-      socket.destroy();
-    }
-  });
-
+  const vite = flags.dev ? await startVite(server) : undefined;
+  let app: RequestListener = sayStarting;
+  server.removeListener("request", sayStarting);
+  server.on("request", (request, response) => app(request, response));
   let isStopping = false;
+  let closeShow = async () => {};
   const stop = () => {
     if (isStopping) return;
     isStopping = true;
     server.close();
     server.closeAllConnections();
-    services
-      .close()
-      .then(() => closeShowFile(db))
-      .then(
-        () => {
-          locked.lock.release();
-          process.exit(0);
-        },
-        (error) => {
-          log.error("The show was not closed in order; it is whole all the same", error);
-          process.exit(1);
-        },
-      );
+    closeShow().then(
+      () => {
+        locked.lock.release();
+        process.exit(0);
+      },
+      (error) => {
+        log.error("The show was not closed in order; it is whole all the same", error);
+        process.exit(1);
+      },
+    );
   };
   process.on("SIGINT", stop);
   process.on("SIGTERM", stop);
 
+  let aheadMs = 0;
+  // One that took over and died is started again by the same command: it goes on leading, unless the other does by now.
+  const goesOn =
+    toFollow && findHad(file, toFollow)?.leads && !(await isLeading(toFollow.origin, secretIn(toFollow)));
+  const leader = goesOn ? undefined : toFollow;
+  if (goesOn)
+    log.warn("This machine took over before and goes on leading; start it without --follow from now on");
+  if (leader) {
+    forgetSecond(file);
+    const had = findHad(file, leader);
+    // What it followed before is here still, in case that machine is gone by now.
+    const isOther = had === undefined || had.leads;
+    if (isOther) forgetHad(file);
+    const aside =
+      isOther && partsOf(file).some((part) => existsSync(part))
+        ? setAside(file, "before-following", Date.now())
+        : undefined;
+    if (aside !== undefined) log.info(`The show that was here is kept as ${aside}`);
+    const follower = new Follower({
+      ...{ leader, file, mediaFolder, program: programVersion(home) },
+      had: isOther ? undefined : had.show,
+      onCopied: (show) => keepHad(file, leader, show, false),
+      self: { port: actualPort, isSecure: tls !== undefined },
+    });
+    closeShow = () => follower.close();
+    console.log(followLines(leader, bases).join("\n"));
+    if (process.send) process.send({ kind: "listening", port: actualPort });
+    aheadMs = await new Promise((leads) => {
+      app = followerPages({
+        ...{ follower, token: secretIn(leader), readPeer, home, leader: leader.host },
+        takeOver: async () => {
+          const taken = await follower.takeOver();
+          if ("problem" in taken) return taken.problem;
+          app = sayStarting;
+          keepHad(file, leader, follower.show, true);
+          leads(taken.aheadMs);
+          return undefined;
+        },
+      });
+    });
+    log.info(
+      `This machine leads from now on; its time is ${Math.round(aheadMs)} ms ahead of its own clock, as the first one’s was`,
+    );
+  }
+  let clock = new ShowClock(aheadMs);
+  const carry = new Carry({
+    places: { databaseFile: file, mediaFolder, home },
+    program: programVersion(home),
+    now: () => clock.now(),
+    run: runInThread,
+    reopen: (work, empties) => shown.reopen(work, empties),
+  });
+  const shown: ReopenableShow = new ReopenableShow({
+    openFile: (isFirst) => {
+      clock.close();
+      clock = new ShowClock(aheadMs);
+      return openShowFile(file, {
+        seed: !flags.demo ? emptyShow() : flags["with-faults"] ? faultyEvening() : lanternEvening(),
+        home,
+        mediaFolder,
+        now: clock.now,
+        ...(isFirst && {
+          asItIs: flags["as-it-is"],
+          // What came from another machine was open there.
+          wasLeftOpen: locked.lock.wasLeftOpen || toFollow !== undefined,
+          restore: flags.restore,
+        }),
+      });
+    },
+    openServices: (db, shows) =>
+      openServices(db, {
+        home,
+        // Windows load themselves again when it is another: their pages are of another build, or of another show.
+        buildId: `${build?.assets.version ?? "dev"}${shows > 0 ? `.${shows}` : ""}`,
+        clock,
+        mediaFolder,
+        carry,
+        giveOver: async () => {
+          const address = await shown.giveOver();
+          if (address === undefined) return false;
+          log.info(`The machine at ${address} leads from now on; whoever asks here is sent there`);
+          keepThatSecondLeads(file);
+          app = sendTo(address);
+          return true;
+        },
+        onOtherLeads: (address) => {
+          log.warn(
+            `Somebody had the machine at ${address} lead while this one was not heard; this one stops leading`,
+          );
+          keepThatSecondLeads(file);
+          app = sendTo(address);
+          void shown.close();
+        },
+        readPeer,
+        databaseFile: file,
+        backupFolder: backupFolder && resolve(backupFolder),
+        addresses: bases,
+        slideCommand,
+        feedHosts: flags["feed-host"] ?? [],
+        devices: readDevices(flags),
+        ...(feedFolder !== undefined && { feedFolder }),
+      }),
+    onOpened: (services) => {
+      app = build
+        ? createHttpApp(services, readPeer, build, { folder: join(home, "build/client") })
+        : createHttpApp(
+            services,
+            readPeer,
+            () => vite?.ssrLoadModule("virtual:react-router/server-build") as Promise<ServerBuild>,
+            { middleware: vite?.middlewares as unknown as RequestHandler },
+          );
+    },
+    onClosing: () => {
+      // Whoever asks meanwhile is answered by the show as it is then: a desk that met a closed door would show that its page failed.
+      const wait: RequestListener = (request, response) => {
+        const waitedFrom = Date.now();
+        const look = () => {
+          if (response.destroyed) return;
+          if (app !== wait) app(request, response);
+          else if (Date.now() - waitedFrom > REOPENS_WITHIN_MS) sayStarting(request, response);
+          else setTimeout(look, LOOK_AGAIN_MS);
+        };
+        look();
+      };
+      app = wait;
+    },
+  });
+  const services = await shown.open();
+  closeShow = () => shown.close();
+
+  server.on("upgrade", (request, socket, head) => {
+    if (request.url === LIVE_PATH && shown.services) shown.services.live.handleUpgrade(request, socket, head);
+    else if (request.url === LIVE_PATH || !flags.dev) {
+      socket.on("error", () => {});
+      socket.destroy();
+    }
+  });
+
   console.log(startLines(services, file, bases, flags.host).join("\n"));
-  if (process.send) process.send({ kind: "listening", port: actualPort });
+  if (process.send && !leader) process.send({ kind: "listening", port: actualPort });
+}
+
+/** The first machine, by the link that its desk shows. */
+function readLeader(said: string): URL {
+  const url = URL.canParse(said) ? new URL(said) : undefined;
+  if (!url || !/^https?:$/.test(url.protocol) || !/^\/second\/[\w-]{8,}\/?$/.test(url.pathname))
+    throw new StartProblem(
+      `“${said}” is no link of a first machine. Take it from its desk, in Health, and give all of it with --follow. Nothing was started.`,
+    );
+  return new URL(url.pathname.replace(/\/$/, ""), url.origin);
+}
+
+const secretIn = (leader: URL): string => leader.pathname.split("/").at(-1) ?? "";
+
+function followLines(leader: URL, [base = "", ...others]: readonly string[]): string[] {
+  return [
+    `This machine follows the one at ${leader.host}; it does not lead.`,
+    "",
+    `  Here          ${base}/`,
+    ...others.map((other) => `  From elsewhere  ${other}${leader.pathname}`),
+    "",
+    "Open that page to see how it does, and to take over. Stop with Ctrl+C.",
+  ];
+}
+
+/** This machine has given over: whoever comes here is sent where the show goes on. */
+function sendTo(address: string): RequestListener {
+  return ({ url = "/" }, response) => {
+    // Only ever to that machine: an address may begin with the name of another.
+    const path = /^\/(?![/\\])/.test(url) ? url : "/";
+    response.writeHead(307, { Location: `${address}${path}`, "Cache-Control": "no-store" });
+    response.end();
+  };
+}
+
+async function startVite(server: Server) {
+  const { createServer: createVite } = await import("vite");
+  return createVite({ root: home, server: { middlewareMode: true, hmr: { server } } });
 }
 
 /** Ports of the demo for the mixer that ships. */

@@ -22,11 +22,12 @@ export const BEFORE_DESIGNS = `
   alter table show drop column style_id;
   alter table media drop column folder;
   alter table media drop column tags;
-  delete from link where kind = 'hook';
+  delete from link where kind in ('hook', 'second');
   drop table seen_step;
   drop table report_note;
   drop table beside_air;
   drop table song_shown;
+  drop table remote_link;
   alter table evening drop column copied_cues;
   alter table show drop column check_limits;
   delete from kysely_migration where name >= 'm0013';

@@ -9,6 +9,8 @@ import { lanternEvening } from "../demo/lanternEvening.ts";
 import type { Seed } from "../designs/seed.ts";
 import { createPeerReader } from "../server/access/peer.ts";
 import { INLINE_ASIDE } from "../server/aside/aside.ts";
+import { Carry } from "../server/carry/carry.ts";
+import { runInThread } from "../server/carry/carryThread.ts";
 import { ShowClock } from "../server/health/showClock.ts";
 import { LIVE_PATH } from "../server/live/liveServer.ts";
 import { openServices, type ServiceOptions, type Services } from "../server/services/services.ts";
@@ -49,6 +51,7 @@ export async function openShow(
     mediaFolder,
     readPeer: createPeerReader("127.0.0.1"),
     aside: INLINE_ASIDE,
+    carry: carryWithout(file, mediaFolder, home),
     ...more,
   });
   const server = createServer();
@@ -72,6 +75,16 @@ export async function openShow(
     },
   };
 }
+
+/** Show files for a server that cannot open its show again. */
+export const carryWithout = (databaseFile: string, mediaFolder: string, home: string): Carry =>
+  new Carry({
+    places: { databaseFile, mediaFolder, home },
+    program: "0.0.0",
+    now: () => Date.now(),
+    run: runInThread,
+    reopen: () => Promise.reject(new Error("This server does not open its show again")),
+  });
 
 /** A window's end of the live channel that keeps what it hears. */
 export class TestWindow {

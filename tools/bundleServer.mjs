@@ -7,10 +7,12 @@ const module = (name) => fileURLToPath(import.meta.resolve(name));
 await build({
   entryPoints: [
     "server/main.ts",
+    "server/commands.ts",
     "server/stills/stillWorker.ts",
     "server/files/textWorker.ts",
     "server/aside/asideWorker.ts",
     "server/store/keeperWorker.ts",
+    "server/carry/carryWorker.ts",
   ],
   entryNames: "[name]",
   outdir: "build/server",

@@ -10,6 +10,7 @@ import { FIELD_SETS } from "../designs/fieldSets.ts";
 import { sampleValues } from "../designs/samples.ts";
 import { loadShaper } from "../server/fonts/shippedFonts.ts";
 import { lay } from "../test-support/pages.ts";
+import { SHOW_FILE_SCHEMA_FILE, showFileJsonSchema } from "./showFileJsonSchema.ts";
 import { TEMPLATE_SCHEMA_FILE, templateJsonSchema } from "./templateJsonSchema.ts";
 
 const FORMATS = join(import.meta.dirname, "../docs/formats");
@@ -23,6 +24,7 @@ beforeAll(async () => {
 
 test("the JSON Schema is that of the format today (npm run schema writes it)", () => {
   expect(readFileSync(TEMPLATE_SCHEMA_FILE, "utf8")).toBe(templateJsonSchema());
+  expect(readFileSync(SHOW_FILE_SCHEMA_FILE, "utf8")).toBe(showFileJsonSchema());
 });
 
 describe("the guide", () => {

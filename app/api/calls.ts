@@ -1,3 +1,4 @@
+import type { CarryEdit, CarryJobView, CopyView, LookedView } from "../../core/carry/carryView.ts";
 import type { ClipEdit } from "../../core/clips/clipEdit.ts";
 import type { CommentSettings, CommentTold } from "../../core/comments/comment.ts";
 import type { DesignEdit, DesignState, Touches, VersionTold } from "../../core/design/designEdit.ts";
@@ -10,6 +11,7 @@ import type { Resolved } from "../../core/feeds/resolveBinding.ts";
 import type { TableChange, TableEditOutcome } from "../../core/feeds/tableChange.ts";
 import type { RowEdit, TableEdit } from "../../core/feeds/tableEdit.ts";
 import type { ChromaKey } from "../../core/picture/chromaKey.ts";
+import type { RemoteLink } from "../../core/remote/remoteLink.ts";
 import type { StoryLine } from "../../core/report/airStory.ts";
 import type { PastLength } from "../../core/report/pastLengths.ts";
 import type { PastState } from "../../core/report/pastState.ts";
@@ -22,6 +24,7 @@ import type { ConflictBy, Edit, EditOutcome } from "../../core/rundown/edits.ts"
 import type { EveningEdit } from "../../core/rundown/evening.ts";
 import type { FirstSteps } from "../../core/rundown/firstSteps.ts";
 import type { PinnedDocument } from "../../core/rundown/pinnedDocument.ts";
+import type { TakenLine } from "../../core/rundown/takeEntry.ts";
 import type { LibraryEntry } from "../../core/scene/libraryEntry.ts";
 import type { VenueSettings } from "../../core/show/venueSettings.ts";
 import type { FollowEdit } from "../../core/triggers/followEdit.ts";
@@ -126,6 +129,7 @@ export interface Calls {
   "/first-steps": Call<FirstSteps>;
   "/try-out": Call<{ doc: CueDoc }, TriedOut>;
   "/understand": Call<{ typed: string; told?: readonly Told[]; text?: string }, Understood>;
+  "/read-rundown": Call<{ text: string }, { lines: readonly TakenLine[] }>;
   "/licence": Call<{ licence: string }>;
   "/song/save": Call<{ id: string; actor: string; song: SongFields; baseRevision: number }, SongSaveOutcome>;
   "/song/delete": Call<{ id: string; isDeleted: boolean }>;
@@ -160,6 +164,13 @@ export interface Calls {
     | { kind: "code"; id: string },
     { code?: string }
   >;
+  "/remote-link": Call<
+    | { kind: "make"; id: string; link: RemoteLink }
+    | { kind: "change"; id: string; link: RemoteLink }
+    | { kind: "end"; id: string }
+    | { kind: "code"; id: string },
+    { code?: string }
+  >;
   "/comments-edit": Call<CommentsEdit>;
   "/table/": Call<{ edit: RowEdit; editId: string }, { outcome: TableEditOutcome; table: EntryTable }>;
   "/binding-now": Call<{ binding: Binding; picks: Picks }, Resolved>;
@@ -170,11 +181,13 @@ export interface Calls {
     | { kind: "pair"; id: string }
     | { kind: "renew"; id: string }
     | { kind: "renewWatch" }
-    | { kind: "renewHook" },
+    | { kind: "renewHook" }
+    | { kind: "renewSecond" },
     { code?: string; token?: string }
   >;
   "/venue-settings": Call<Partial<VenueSettings>>;
   "/evenings-edit": Call<EveningEdit>;
+  "/carry-edit": Call<CarryEdit, { id?: string }>;
   "/health/back-up": Call<Done, { done: boolean }>;
   "/seen": Call<{ keys: readonly string[]; isSeen: boolean }>;
   "/report-note": Call<{ seq: number; words: string }>;
@@ -219,6 +232,10 @@ export interface Asks {
   "/song-use": { songs: readonly SongUse[] };
   "/past-lengths": { lengths: readonly { cueId: string; past: PastLength }[] };
   "/past-state": PastState;
+  "/carry-jobs": { jobs: readonly CarryJobView[] };
+  "/carry-copies": { copies: readonly CopyView[] };
+  "/carry-looked": LookedView;
+  "/files/show/have": { id: string; have: number };
   "/feed-rows": FeedRows;
   "/table-work/": {
     changes: readonly TableChange[];

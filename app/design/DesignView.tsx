@@ -11,6 +11,7 @@ import type { DesignData, Samples, ShownWardrobe } from "../api/loaded.ts";
 import { useDesk, useDeskStore, useDrawing } from "../desk/deskContext.ts";
 import { NoticeBar } from "../desk/NoticeBar.tsx";
 import { useActor } from "../desk/useActor.ts";
+import { useDropped } from "../desk/useDropped.ts";
 import type { Drawing } from "../live/drawing.ts";
 import { PagePicture } from "../pictures/PagePicture.tsx";
 import { RESTING_MS, useLaidOut } from "../pictures/useLaidOut.ts";
@@ -116,6 +117,12 @@ export function DesignView({
       );
     await revalidate();
   };
+
+  useDropped("design", (files) => {
+    void (async () => {
+      for (const file of files) await bring(file);
+    })();
+  });
 
   if (!style || !wardrobe) return null;
   return (

@@ -14,7 +14,7 @@ export function Header({ place }: { place: string }) {
   const { pathname } = useLocation();
   return (
     <>
-      <header className="flex min-h-13 shrink-0 flex-wrap items-center gap-x-5 gap-y-0 border-b border-edge bg-raised px-5 max-lg:gap-x-2 max-lg:px-3">
+      <header className="relative flex min-h-13 shrink-0 flex-wrap items-center gap-x-5 gap-y-0 border-b border-edge bg-raised px-5 max-lg:gap-x-2 max-lg:px-3">
         <span className="font-brand text-[22px] font-bold tracking-tight max-lg:hidden">
           Vesko<span className="text-act">.</span>
         </span>
@@ -103,8 +103,11 @@ function Clock() {
   );
 }
 
+/** As narrow as it can be said: the header must not break into two lines because the server is gone. */
+const MISSING = "flex items-center gap-1.5 text-[14px] font-semibold text-attention";
+
 function Connection() {
-  const { status } = useDesk("status");
+  const { status, second } = useDesk("status", "second");
   const forHowLong = useReading((nowMs) => {
     if (status.kind === "silent")
       return `${Math.max(1, Math.round((localNow() - status.sinceMs) / 1_000))} s`;
@@ -115,9 +118,12 @@ function Connection() {
       return <span className="text-[14px] text-second max-lg:sr-only">connected</span>;
     case "silent":
       return (
-        <span className="flex items-center gap-2 text-[14px] font-semibold text-attention">
-          <span aria-hidden="true" className="hatched size-5 rounded" />
-          no answer for {forHowLong}
+        <span className={MISSING}>
+          <span aria-hidden="true" className="hatched size-4 rounded" />
+          <span>
+            no answer <span className="max-[1400px]:sr-only">for</span> {forHowLong}
+          </span>
+          <ToSecond page={second.page} />
         </span>
       );
     case "connecting":
@@ -126,10 +132,29 @@ function Connection() {
       return <span className="hatched rounded px-2 py-1 text-[14px] font-semibold">link refused</span>;
     case "lost":
       return (
-        <span className="flex items-center gap-2 text-[14px] font-semibold text-attention">
-          <span aria-hidden="true" className="hatched size-5 rounded" />
-          server lost {forHowLong}
+        <span className={MISSING}>
+          <span aria-hidden="true" className="hatched size-4 rounded" />
+          <span>
+            <span className="max-[1400px]:sr-only">server</span> lost {forHowLong}
+          </span>
+          <ToSecond page={second.page} />
         </span>
       );
   }
+}
+
+/** The way to the machine that could take over; it says itself whether it should. */
+function ToSecond({ page }: { page: string | null }) {
+  if (page === null) return null;
+  return (
+    <a
+      href={page}
+      target="_blank"
+      rel="noopener noreferrer"
+      // Over what is beneath: nothing on the desk moves because the server is gone.
+      className="absolute top-full right-4 z-40 mt-2 flex min-h-11 items-center rounded-lg bg-attention px-4 text-[16px] font-bold text-on-bright shadow-xl hover:brightness-110"
+    >
+      Take over on the second machine
+    </a>
+  );
 }

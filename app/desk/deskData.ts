@@ -17,6 +17,8 @@ export interface DeskData extends DeskStart {
   /** By which the server can be reached, the nearest first. */
   readonly addresses: readonly string[];
   readonly hasPasscode: boolean;
+  /** Whether the server can make PDF of presentations. */
+  readonly makesSlides: boolean;
   /** Output → the token its window says. */
   readonly outputTokens: Readonly<Record<string, string>>;
   readonly texts: readonly ListedText[];

@@ -5,6 +5,7 @@ import type { OpenEvening } from "../../core/rundown/evening.ts";
 import type { PinnedDocument } from "../../core/rundown/pinnedDocument.ts";
 import type { ReadyCue } from "../../core/rundown/readyCue.ts";
 import type { FieldSets } from "../../core/scene/fieldSet.ts";
+import type { SecondTold } from "../../core/second/secondView.ts";
 import type { DeskMode } from "../../core/show/deskMode.ts";
 import type { Target } from "../../core/show/line.ts";
 import type { ShowState } from "../../core/show/state.ts";
@@ -14,7 +15,7 @@ import type { LiveValues } from "../../core/values/values.ts";
 import type { Output, ScreenPlan } from "../../core/venue/plan.ts";
 import type { DeskDesigns, DeskOutfit } from "../../core/wire/deskDesigns.ts";
 import type { FollowView, SourceView } from "../../core/wire/followView.ts";
-import type { Channel, DeskPresence, ScreenHealth } from "../../core/wire/wire.ts";
+import type { Channel, DeskPresence, RemotePresence, ScreenHealth } from "../../core/wire/wire.ts";
 import type { ConnectionStatus } from "../live/connection.ts";
 import type { DeskCue } from "./deskCues.ts";
 import type { Notice } from "./notices.ts";
@@ -39,6 +40,7 @@ export interface DeskSnapshot {
   /** All desks that are open, this one among them. */
   readonly desks: readonly DeskPresence[];
   /** Outputs that show the rehearsal in place of the air. */
+  readonly remotes: readonly RemotePresence[];
   readonly rehearsedOn: readonly string[];
   /** The fields that pages may have, as they are in use. */
   readonly fieldSets: FieldSets;
@@ -50,6 +52,8 @@ export interface DeskSnapshot {
   readonly evening: OpenEvening;
   /** How the disk of the show does. */
   readonly storage: StorageStatus;
+  /** Where the show goes on if this server is gone. */
+  readonly second: SecondTold;
   /** What fills pages from feeds. */
   readonly values: LiveValues;
   /** What of it filled them lately. */

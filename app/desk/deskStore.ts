@@ -20,6 +20,7 @@ import { AirCommands } from "./airCommands.ts";
 import { newsOf } from "./airNews.ts";
 import { readCues } from "./deskCues.ts";
 import type { DeskSnapshot, DeskStart } from "./deskSnapshot.ts";
+import { DroppedFiles } from "./droppedFiles.ts";
 import { type Notice, type NoticeAction, Notices } from "./notices.ts";
 import { isOwnDoing } from "./ownDoing.ts";
 
@@ -52,6 +53,9 @@ export class DeskStore {
   /** What was seen lately: a key whose meaning has just changed by itself does nothing. */
   #sights: readonly Sight[] = [];
   readonly windowId = ownWindowId();
+
+  /** What was dropped on the desk, on its way to the view that takes it. */
+  readonly dropped = new DroppedFiles();
 
   constructor(start: DeskStart) {
     this.#token = start.deskToken;
@@ -86,10 +90,12 @@ export class DeskStore {
       mode: "free",
       channel: "air",
       desks: [],
+      remotes: [],
       rehearsedOn: [],
       venue: start.venue,
       evening: start.evening,
       storage: { kind: "well" },
+      second: { address: null, page: null },
       values: this.#copy.values,
       chains: this.#copy.chains,
       feeds: [],
@@ -304,11 +310,14 @@ export class DeskStore {
       case "storage":
         this.#change({ storage: message.storage });
         return;
+      case "second":
+        this.#change({ second: { address: message.address, page: message.page } });
+        return;
       case "news":
         this.say("trouble", message.sentence);
         return;
       case "desks":
-        this.#change({ desks: message.desks, rehearsedOn: message.rehearsedOn });
+        this.#change({ desks: message.desks, remotes: message.remotes, rehearsedOn: message.rehearsedOn });
         return;
       case "answer":
         if (this.air.hearAnswer(message.id, message.sentence !== null) && message.sentence !== null)

@@ -1,17 +1,14 @@
-import { ExternalLink, Plus, Trash2 } from "lucide-react";
+import { Plus } from "lucide-react";
 import { useState } from "react";
 import type { EntryLink } from "../../core/feeds/entryLink.ts";
 import type { FeedView } from "../../core/feeds/feedView.ts";
 import { call } from "../api/call.ts";
 import type { Calls } from "../api/calls.ts";
 import { useDeskStore } from "../desk/deskContext.ts";
+import { PhoneLinkWays, phoneLinkButton } from "../desk/PhoneLinkWays.tsx";
 import { useReachable } from "../desk/useReachable.ts";
-import { HereOnly } from "../ui/HereOnly.tsx";
-import { HoldButton } from "../ui/HoldButton.tsx";
 import { LinkCode } from "../ui/LinkCode.tsx";
 import { NewEntryLink } from "./NewEntryLink.tsx";
-
-const button = "flex min-h-9 items-center gap-1.5 rounded-md bg-lifted px-3 text-[15px] hover:bg-edge";
 
 /** Links by which somebody with a phone changes some cells of this table, and can do nothing else. */
 export function EntryLinks({
@@ -40,7 +37,7 @@ export function EntryLinks({
         <h3 className="text-[16px] font-semibold">Links for phones</h3>
         <button
           type="button"
-          className={button}
+          className={phoneLinkButton}
           aria-pressed={isMaking}
           onClick={() => setIsMaking(!isMaking)}
         >
@@ -86,7 +83,6 @@ function OneLink({
   onCode: () => Promise<{ readonly code?: string } | undefined>;
 }) {
   const reached = useReachable();
-  const [code, setCode] = useState("");
   const path = `/table/${token}`;
   const rows = doc.rows === null ? "all rows" : doc.rows.length === 1 ? "1 row" : `${doc.rows.length} rows`;
   return (
@@ -100,34 +96,12 @@ function OneLink({
             {doc.mayMove && "; may move them"}
           </span>
         </p>
-        <div className="flex flex-wrap gap-2">
-          <a className={button} href={path} target="_blank" rel="noopener noreferrer">
-            Open here <ExternalLink aria-hidden="true" className="size-4" />
-          </a>
-          <button
-            type="button"
-            className={button}
-            onClick={() => void onCode().then((answer) => setCode(answer?.code ?? ""))}
-          >
-            Short code
-          </button>
-          <HoldButton
-            title="Hold for half a second. The phone says that it has ended."
-            onHeld={onEnd}
-            className={button}
-          >
-            <Trash2 aria-hidden="true" className="size-4" />
-            <span>End</span>
-          </HoldButton>
-        </div>
-        {reached?.isHereOnly && <HereOnly />}
-        {code !== "" && (
-          <p>
-            On the phone open <span className="font-mono">{reached?.origin}/table</span> and type{" "}
-            <strong className="font-mono text-[20px] tracking-wider">{code}</strong>
-            <span className="block text-second">Good once, for ten minutes.</span>
-          </p>
-        )}
+        <PhoneLinkWays
+          path={path}
+          typedAt="/table"
+          onCode={async () => (await onCode())?.code}
+          onEnd={onEnd}
+        />
       </div>
     </li>
   );

@@ -1,10 +1,12 @@
 import { Plug, Plus } from "lucide-react";
 import { useState } from "react";
-import { useDesk } from "../desk/deskContext.ts";
+import { useDesk, useDeskStore } from "../desk/deskContext.ts";
 import { NoticeBar } from "../desk/NoticeBar.tsx";
+import { useDropped } from "../desk/useDropped.ts";
 import { FeedDetails } from "./FeedDetails.tsx";
 import { FeedRow } from "./FeedRow.tsx";
 import type { FeedPlaces } from "./feedPlaces.ts";
+import { makeFeed, uploadOf } from "./makeFeed.ts";
 import { NewFeed } from "./NewFeed.tsx";
 
 /** The tables that fill pages: where they come from, as they are read, and how they do. */
@@ -12,6 +14,17 @@ export function FeedsView(places: FeedPlaces) {
   const { feeds } = useDesk("feeds");
   const [chosenId, setChosenId] = useState<string>();
   const [isNew, setIsNew] = useState(false);
+  const store = useDeskStore();
+  const bring = async (files: readonly File[]) => {
+    for (const file of files) {
+      const { id, problem } = await makeFeed("", uploadOf(file), file.name, file);
+      if (problem !== undefined) store.say("trouble", problem);
+      if (id === undefined) continue;
+      setChosenId(id);
+      setIsNew(false);
+    }
+  };
+  useDropped("feed", (files) => void bring(files));
   const chosen = feeds.find(({ id }) => id === chosenId) ?? feeds[0];
   const isMaking = isNew || feeds.length === 0;
   return (

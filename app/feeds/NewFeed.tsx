@@ -1,12 +1,9 @@
 import { FileUp, FolderSync, Globe, ListVideo, Table2 } from "lucide-react";
 import { type ReactNode, useState } from "react";
-import { type FeedDoc, feedDocSchema, formatOfName } from "../../core/feeds/feed.ts";
-import { call } from "../api/call.ts";
-import { newId } from "../api/newId.ts";
-import { sendFile } from "../api/sendFile.ts";
 import { useDeskStore } from "../desk/deskContext.ts";
 import { fieldClass, Labelled } from "../ui/Labelled.tsx";
 import type { FeedPlaces } from "./feedPlaces.ts";
+import { makeFeed, type NewSource, uploadOf } from "./makeFeed.ts";
 
 const WAYS = [
   { kind: "upload", name: "A file", hint: "CSV, XLSX, JSON, XML or text, brought once", Sign: FileUp },
@@ -21,18 +18,6 @@ const WAYS = [
   },
 ] as const;
 type Way = (typeof WAYS)[number]["kind"];
-
-/** Without its ending, with spaces: what a person would call it. */
-const nameFrom = (path: string): string =>
-  (path.split("/").at(-1) ?? path)
-    .replace(/\.[^.]+$/, "")
-    .replace(/[-_]+/g, " ")
-    .trim()
-    .replace(/^./, (letter) => letter.toUpperCase());
-
-/** A table begins with a column that names its rows. */
-const FIRST_COLUMN = "name";
-const RUNNING_COLUMN = "when";
 
 /** Makes a feed: where its rows come from, and what it is called; all else is found out. */
 export function NewFeed({
@@ -53,33 +38,12 @@ export function NewFeed({
   const [url, setUrl] = useState("");
   const [isBusy, setIsBusy] = useState(false);
 
-  const make = async (source: object, from: string, file?: File) => {
-    const read = feedDocSchema.safeParse({
-      name: name.trim() || nameFrom(from) || "Feed",
-      source,
-      format: { kind: formatOfName(from) ?? (way === "address" ? "json" : "csv") },
-      keyColumn: way === "table" ? FIRST_COLUMN : way === "running" ? RUNNING_COLUMN : "",
-    } satisfies Record<keyof Pick<FeedDoc, "name" | "source" | "format" | "keyColumn">, unknown>);
-    if (!read.success) {
-      store.say("trouble", "That is no address that can be asked. It begins with http:// or https://.");
-      return;
-    }
-    const id = newId();
+  const make = async (source: NewSource, from: string, file?: File) => {
     setIsBusy(true);
-    const made = await call("/feeds-edit", { kind: "save", id, baseRevision: 0, doc: read.data });
-    const sent =
-      "value" in made && file
-        ? await sendFile("/files/feed", { id, fileName: file.name.slice(0, 200) }, file).answer
-        : made;
+    const { id, problem } = await makeFeed(name, source, from, file);
     setIsBusy(false);
-    if (!sent || "problem" in sent) {
-      store.say(
-        "trouble",
-        sent?.problem.sentence ?? "The file could not be sent. Nothing was brought in; try again.",
-      );
-      if ("problem" in made) return;
-    }
-    onMade(id);
+    if (problem !== undefined) store.say("trouble", problem);
+    if (id !== undefined) onMade(id);
   };
 
   const canMake =
@@ -201,7 +165,7 @@ export function NewFeed({
             className="sr-only"
             onChange={({ target }) => {
               const [file] = target.files ?? [];
-              if (file) void make({ kind: "upload", fileName: file.name.slice(0, 200) }, file.name, file);
+              if (file) void make(uploadOf(file), file.name, file);
               target.value = "";
             }}
           />

@@ -1,12 +1,11 @@
-import { useEffect, useState } from "react";
-import { useRevalidator } from "react-router";
+import { useEffect } from "react";
+import { Link, useRevalidator } from "react-router";
 import type { HealthReport } from "../../core/report/health.ts";
-import { call } from "../api/call.ts";
-import { useDesk, useDeskStore } from "../desk/deskContext.ts";
+import { useDesk } from "../desk/deskContext.ts";
 import { NoticeBar } from "../desk/NoticeBar.tsx";
-import { useLocale } from "../desk/useLocale.ts";
-import { formatDate, formatLength } from "../ui/format.ts";
+import { formatBytes, formatLength } from "../ui/format.ts";
 import { KeptInFull } from "./KeptInFull.tsx";
+import { SecondMachine } from "./SecondMachine.tsx";
 
 const LOOK_EVERY_MS = 2_000;
 
@@ -19,25 +18,23 @@ const HEADS = {
 } as const;
 
 /** How the server and its disk do, for whoever looks before the evening or when something is odd. */
-export function HealthView({ report, atMs }: { report: HealthReport; atMs: number }) {
+export function HealthView({
+  report,
+  secondToken,
+  atMs,
+}: {
+  report: HealthReport;
+  secondToken: string;
+  atMs: number;
+}) {
   const { revalidate, state } = useRevalidator();
   const { outputs } = useDesk("outputs");
-  const store = useDeskStore();
-  const locale = useLocale();
-  const [isCopying, setIsCopying] = useState(false);
   useEffect(() => {
     const timer = setInterval(() => {
       if (state === "idle") void revalidate();
     }, LOOK_EVERY_MS);
     return () => clearInterval(timer);
   }, [revalidate, state]);
-  const copyNow = async () => {
-    setIsCopying(true);
-    const answer = await call("/health/back-up", {});
-    if ("problem" in answer) store.say("trouble", answer.problem.sentence);
-    setIsCopying(false);
-    await revalidate();
-  };
   const { storage, keeper, stalls, windows } = report;
   const ago = (ms: number | null) =>
     ms === null ? "not yet" : `${formatLength(Math.max(0, atMs - ms))} ago`;
@@ -84,7 +81,7 @@ export function HealthView({ report, atMs }: { report: HealthReport; atMs: numbe
         <NoticeBar />
       </main>
       <aside
-        aria-label="Windows and copies"
+        aria-label="Windows of each screen"
         className="flex min-h-0 flex-col gap-3 overflow-y-auto border-l border-edge max-[1100px]:border-t max-[1100px]:border-l-0 bg-raised px-5 py-5 *:flex-none"
       >
         <h2 className="text-[17px] font-semibold">Windows of each screen</h2>
@@ -103,26 +100,13 @@ export function HealthView({ report, atMs }: { report: HealthReport; atMs: numbe
         </ul>
         <h2 className="mt-4 text-[17px] font-semibold">Copies of the show</h2>
         <p className="text-[15px] text-second">
-          A copy is made at each start, every ten minutes of change and before an update, in the folder
-          “…backups” beside the show. Start with <span className="font-mono">--restore</span> to go on with
-          the newest good one.
+          What each holds, and how to bring any of it back:{" "}
+          <Link to="/carry" className="text-act underline">
+            Show files and copies
+          </Link>
+          .
         </p>
-        <button
-          type="button"
-          disabled={isCopying}
-          onClick={() => void copyNow()}
-          className="min-h-10 self-start rounded-lg bg-lifted px-4 text-[15px] hover:bg-edge disabled:text-second"
-        >
-          {isCopying ? "Copying…" : "Copy it now"}
-        </button>
-        <ul aria-label="Copies" className="flex flex-col gap-1.5 text-[15px]">
-          {keeper?.copies.map(({ atMs: madeAtMs, bytes }) => (
-            <li key={madeAtMs} className="flex justify-between gap-4">
-              <time suppressHydrationWarning>{formatDate(madeAtMs, locale)}</time>
-              <span className="font-mono text-second">{formatBytes(bytes)}</span>
-            </li>
-          ))}
-        </ul>
+        <SecondMachine view={report.second} token={secondToken} atMs={atMs} />
         <KeptInFull />
       </aside>
     </div>
@@ -148,9 +132,6 @@ function Fact({
     </>
   );
 }
-
-const formatBytes = (bytes: number): string =>
-  bytes > 10 * 1024 ** 3 ? `${Math.round(bytes / 1024 ** 3)} GB` : `${Math.round(bytes / 1024 ** 2)} MB`;
 
 /** What could not be read when the show was opened: named, so that it can be made anew or brought back from a copy. */
 function SetAside({ rows }: { rows: HealthReport["setAside"] }) {

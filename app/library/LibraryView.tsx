@@ -8,6 +8,7 @@ import type { LibraryData } from "../api/loaded.ts";
 import { useDeskStore } from "../desk/deskContext.ts";
 import { NoticeBar } from "../desk/NoticeBar.tsx";
 import { useActor } from "../desk/useActor.ts";
+import { useDropped } from "../desk/useDropped.ts";
 import { bringIn } from "./bringIn.ts";
 import { FontsAdded } from "./FontsAdded.tsx";
 import { LibraryFilters } from "./LibraryFilters.tsx";
@@ -37,12 +38,16 @@ export function LibraryView({ items, fonts }: LibraryData) {
   const send = async (file: File, replaces?: string) => {
     setSending({ name: file.name, share: 0, callOff: () => {} });
     const told = (share: number, callOff: () => void) => setSending({ name: file.name, share, callOff });
-    const result = await bringIn(file, told, replaces === undefined ? undefined : { id: replaces, actor });
+    const result = await bringIn(
+      file,
+      told,
+      replaces === undefined ? {} : { replaces: { id: replaces, actor } },
+    );
     setSending(null);
     if ("problem" in result) store.say("trouble", result.problem.sentence);
     return result;
   };
-  const take = async (files: FileList | null) => {
+  const take = async (files: Iterable<File> | null) => {
     for (const file of files ?? []) {
       const result = await send(file);
       if ("value" in result && result.value.item) {
@@ -52,6 +57,7 @@ export function LibraryView({ items, fonts }: LibraryData) {
     }
     await revalidate();
   };
+  useDropped("library", (files) => void take(files));
   const replace = async (id: string, file: File) => {
     const result = await send(file, id);
     if ("value" in result && result.value.item)
@@ -80,15 +86,7 @@ export function LibraryView({ items, fonts }: LibraryData) {
 
   return (
     <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_480px] max-[1100px]:grid-cols-1 max-[1100px]:grid-rows-[minmax(0,1fr)_minmax(0,38%)]">
-      <main
-        aria-label="Library"
-        className="relative min-h-0 overflow-y-auto px-5 py-4"
-        onDragOver={(event) => event.preventDefault()}
-        onDrop={(event) => {
-          event.preventDefault();
-          void take(event.dataTransfer.files);
-        }}
-      >
+      <main aria-label="Library" className="relative min-h-0 overflow-y-auto px-5 py-4">
         <div className="mb-4 flex items-center gap-4">
           <label className="inline-flex min-h-11 cursor-pointer items-center gap-2 rounded-lg bg-act px-4 text-[15px] font-bold text-on-bright focus-within:outline-2 focus-within:outline-offset-2 focus-within:outline-act hover:brightness-110">
             <Upload aria-hidden="true" className="size-4.5" />

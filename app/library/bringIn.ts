@@ -17,13 +17,21 @@ export interface BroughtIn {
 export async function bringIn(
   file: File,
   onSending: (share: number, callOff: () => void) => void,
-  replaces?: { readonly id: string; readonly actor: string },
+  {
+    replaces,
+    folder,
+  }: {
+    readonly replaces?: { readonly id: string; readonly actor: string };
+    /** Where it lies in the library; in no folder when not said. */
+    readonly folder?: string;
+  } = {},
 ): Promise<Answered<BroughtIn>> {
   const poster = file.type.startsWith("video/") ? await posterOf(file) : undefined;
   const about = {
     id: newId(),
     name: file.name.slice(0, 200),
     ...(replaces && { replaces: replaces.id, actor: replaces.actor }),
+    ...(folder !== undefined && { folder: folder.slice(0, 120) }),
     ...(poster && { posterBytes: String(poster.size) }),
   };
   let isCalledOff = false;

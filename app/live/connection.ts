@@ -31,6 +31,8 @@ export class Connection {
   readonly #isWatchful: boolean;
   #heardAtMs = 0;
   #isSilent = false;
+  /** Nothing was heard over this socket yet: the first word tells how the server's clock stands. */
+  #isNew = true;
   #silenceTimer: ReturnType<typeof setTimeout> | undefined;
   #socket: WebSocket | undefined;
   #clock: ServerClock = UNKNOWN_CLOCK;
@@ -89,6 +91,7 @@ export class Connection {
     const scheme = location.protocol === "https:" ? "wss" : "ws";
     const socket = new WebSocket(`${scheme}://${location.host}/live`);
     this.#socket = socket;
+    this.#isNew = true;
     socket.onopen = () => {
       this.#failures = 0;
       this.#pings = 0;
@@ -100,7 +103,8 @@ export class Connection {
       const message = JSON.parse(event.data as string) as ServerMessage;
       if (message.kind === "pong") this.#hearPong(message.sentAtMs, message.serverAtMs);
       else {
-        if (message.kind === "welcome") {
+        if (message.kind === "welcome" || (message.kind === "remote" && this.#isNew)) {
+          this.#isNew = false;
           if (!this.#clock.best)
             this.#clock = { ...UNKNOWN_CLOCK, offsetMs: message.serverAtMs - localNow() };
           this.#lostSinceMs = undefined;

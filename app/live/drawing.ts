@@ -68,6 +68,14 @@ export class Drawing {
     this.#lateFonts(JSON.stringify(values));
   }
 
+  /** Whether the pictures that were asked for, and the fonts that the documents want, are here. */
+  get isWhole(): boolean {
+    return (
+      this.shelf.isWhole &&
+      [...this.#documents.values()].every((document) => this.#lateFonts(wordsIn(document)))
+    );
+  }
+
   /** Told when pages are to be laid out again. @returns a function that ends it */
   onChange(listener: () => void): () => void {
     this.#listeners.add(listener);

@@ -19,6 +19,7 @@ import { ShowCopy } from "../live/showCopy.ts";
 import { drawTestPicture } from "../pictures/drawTestPicture.ts";
 import { FrameTally } from "./frameTally.ts";
 import { type Glass, makeGlass } from "./glass.ts";
+import { GoOver, tellWhole } from "./goOver.ts";
 import { groundOf } from "./ground.ts";
 import { ShowKeeping } from "./showKeeping.ts";
 import { coverWith, findKeptShow, keepPage, loadStandBy } from "./standBy.ts";
@@ -67,6 +68,7 @@ export function runOutput(
   // Looking for one starts the browser's 3D machinery: only where the answer matters.
   let isGpu: boolean | null = null;
   const stopKeeping = keepPage();
+  const goOver = new GoOver(token, () => stop());
 
   const windowId = newId();
   const connection = new Connection(
@@ -74,6 +76,7 @@ export function runOutput(
     (message) => {
       const change = copy.hear(message);
       if (message.kind === "welcome") isWelcome = true;
+      if (message.kind === "second") goOver.learn(message.address);
       if (message.kind === "documents")
         for (const document of Object.values(message.documents)) drawing?.loadFontsFor(document);
       if (message.kind === "values") drawing?.loadFontsForValues(message.changes);
@@ -89,8 +92,11 @@ export function runOutput(
     },
     (status) => {
       root.dataset.connection = status.kind;
+      if (status.kind === "open") goOver.heard();
+      else if (status.kind === "lost" || status.kind === "silent") goOver.lost();
       if (status.kind === "lost" && !isWelcome) void standBy();
     },
+    { isWatchful: true },
   );
   const ticks = new Ticks(() => connection.now());
   const program = openProgram(
@@ -268,8 +274,18 @@ export function runOutput(
   window.addEventListener("resize", makeStage);
   document.addEventListener("visibilitychange", onHidden);
   root.addEventListener("dblclick", toFullScreen);
-  return () => {
+  const isWhole = () =>
+    root.dataset.ready === "yes" &&
+    drawing?.isWhole === true &&
+    [...root.querySelectorAll("video")].every(
+      ({ readyState, error }) => readyState >= HTMLMediaElement.HAVE_CURRENT_DATA || error !== null,
+    );
+  const stopTelling = tellWhole(isWhole);
+  const stop = () => {
+    if (stopped) return;
     stopped = true;
+    goOver.close();
+    stopTelling();
     clearTimeout(retry);
     keeping.close();
     stopKeeping();
@@ -287,4 +303,5 @@ export function runOutput(
     endCameras();
     program.close();
   };
+  return stop;
 }

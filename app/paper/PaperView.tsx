@@ -2,6 +2,7 @@ import { Printer } from "lucide-react";
 import { useMemo, useRef } from "react";
 import { useSearchParams } from "react-router";
 import { useDesk, useServerTime } from "../desk/deskContext.ts";
+import { NoticeBar } from "../desk/NoticeBar.tsx";
 import { useEventTiming } from "../desk/useEventTiming.ts";
 import { useLocale } from "../desk/useLocale.ts";
 import { CheckBox } from "../ui/CheckBox.tsx";
@@ -11,6 +12,7 @@ import { PicturesToCome } from "./PicturesToCome.tsx";
 import { ProofSheet } from "./ProofSheet.tsx";
 import type { PaperCue } from "./paperCue.ts";
 import { RundownSheet } from "./RundownSheet.tsx";
+import { SaveAsFiles } from "./SaveAsFiles.tsx";
 import { ScriptSheet } from "./ScriptSheet.tsx";
 import { WalkSheet } from "./WalkSheet.tsx";
 
@@ -53,19 +55,18 @@ export function PaperView() {
       },
       { replace: true },
     );
-  const cues = useMemo(() => {
+  const all = useMemo(() => {
     const times = new Map(timing?.cues.map((each) => [each.cueId, each.plannedAtMs]));
-    return desk.cues
-      .filter(({ view }) => !("silent" in view.compiled))
-      .map((cue): PaperCue => {
-        const atMs = times.get(cue.view.cueId) ?? null;
-        return { ...cue, plannedAt: atMs === null ? "" : formatMinute(atMs, locale) };
-      });
+    return desk.cues.map((cue): PaperCue => {
+      const atMs = times.get(cue.view.cueId) ?? null;
+      return { ...cue, plannedAt: atMs === null ? "" : formatMinute(atMs, locale) };
+    });
   }, [desk.cues, timing, locale]);
+  const cues = useMemo(() => all.filter(({ view }) => !("silent" in view.compiled)), [all]);
   const { name, day } = desk.evening;
   const sheetElement = useRef<HTMLElement>(null);
   return (
-    <main aria-label="Paper" className="flex min-h-0 flex-1 flex-col">
+    <main aria-label="Paper" className="relative flex min-h-0 flex-1 flex-col">
       <div className="flex shrink-0 flex-wrap items-center gap-x-5 gap-y-2 border-b border-edge bg-raised px-5 py-2.5 print:hidden">
         <div role="toolbar" aria-label="Sheets" className="flex gap-1.5">
           {SHEET_NAMES.map((each) => (
@@ -106,6 +107,7 @@ export function PaperView() {
           </select>
         )}
         <PicturesToCome sheet={sheetElement} says={SHEETS[sheet].says} />
+        <SaveAsFiles cues={cues} all={all} evening={desk.evening} outputs={desk.outputs} />
         <button
           type="button"
           onClick={() => window.print()}
@@ -139,6 +141,9 @@ export function PaperView() {
             />
           )}
         </article>
+      </div>
+      <div className="print:hidden">
+        <NoticeBar />
       </div>
     </main>
   );

@@ -3,9 +3,9 @@ import { type RefObject, useEffect, useState } from "react";
 /** How many pictures of a sheet are not here yet, printed before they are, they would be empty boxes; else what the sheet is. */
 export function PicturesToCome({ sheet, says }: { sheet: RefObject<HTMLElement | null>; says: string }) {
   const count = usePicturesToCome(sheet);
-  if (count === 0) return <p className="flex-[1_1_18rem] text-[14px] text-second">{says}</p>;
+  if (count === 0) return <p className="flex-[1_1_10rem] text-[14px] leading-tight text-second">{says}</p>;
   return (
-    <p role="status" className="flex-[1_1_18rem] text-[14px] text-attention">
+    <p role="status" className="flex-[1_1_10rem] text-[14px] leading-tight text-attention">
       {count === 1 ? "One picture is" : `${count} pictures are`} still being painted; printed now, they would
       be empty.
     </p>

@@ -7,6 +7,21 @@ interface PageOfStill {
   readonly step: Anchor;
 }
 
+/** What else decides how a still looks. */
+export interface StillMore {
+  readonly also?: readonly PageOfStill[];
+  readonly outfitId?: string;
+  readonly isWholeWall?: boolean;
+  readonly minute?: number | null;
+  readonly values?: string;
+  /** An instant of its life, ms since it came: when it leaves, and the server time at which it came. */
+  readonly life?: { readonly atMs: number; readonly leavesAfterMs: number; readonly cameAtMs: number };
+  /** For the inputs of a keyer. */
+  readonly signal?: "fill" | "key";
+  /** The link that asks; a desk when it is not said. */
+  readonly link?: string;
+}
+
 /**
  * Where the server's picture of a page on a screen is. The same address is the same picture for good.
  * @param widthPx of the picture
@@ -16,15 +31,9 @@ export function stillAddress(
   { cueId, content, step }: PageOfStill,
   { id, widthPx: screenWidthPx, heightPx }: Pick<Output, "id" | "widthPx" | "heightPx">,
   widthPx: number,
-  more: {
-    readonly also?: readonly PageOfStill[];
-    readonly outfitId?: string;
-    readonly isWholeWall?: boolean;
-    readonly minute?: number | null;
-    readonly values?: string;
-  } = {},
+  more: StillMore = {},
 ): string {
-  const { also = [], outfitId, isWholeWall, minute, values } = more;
+  const { also = [], outfitId, isWholeWall, minute, values, life, signal, link = "desk" } = more;
   const query = new URLSearchParams({
     ...{ cue: cueId, content, occurrence: step.occurrence, unit: String(step.unit) },
     ...{ output: id, screen: `${screenWidthPx}x${heightPx}`, width: String(widthPx) },
@@ -35,6 +44,8 @@ export function stillAddress(
     ...(isWholeWall && { of: "wall" }),
     ...(minute != null && { minute: String(minute) }),
     ...(values !== undefined && { values }),
+    ...(life && { t: `${life.atMs}`, leaves: `${life.leavesAfterMs}`, came: `${Math.round(life.cameAtMs)}` }),
+    ...(signal && { signal }),
   });
-  return `/still/desk?${query}`;
+  return `/still/${link}?${query}`;
 }

@@ -6,6 +6,7 @@ import { NoticeBar } from "../desk/NoticeBar.tsx";
 import { useActor } from "../desk/useActor.ts";
 import { useAirActs } from "../desk/useAirActs.ts";
 import { useAirKeys } from "../desk/useAirKeys.ts";
+import { useDropped } from "../desk/useDropped.ts";
 import { CuePictures } from "../pictures/CuePictures.tsx";
 import { editorId } from "./forms/editorId.ts";
 import { KeysLine } from "./KeysLine.tsx";
@@ -16,6 +17,10 @@ import { BinPanel } from "./panels/BinPanel.tsx";
 import { CreditsPanel } from "./panels/CreditsPanel.tsx";
 import { EditTools, type PanelName } from "./panels/EditTools.tsx";
 import { ReplacePanel } from "./panels/ReplacePanel.tsx";
+import { RundownReview } from "./rundownText/RundownReview.tsx";
+import { isRundownFile, readRundownFile } from "./rundownText/readRundownFile.ts";
+import { SlidesLine } from "./slides/SlidesLine.tsx";
+import { useSlides } from "./slides/useSlides.ts";
 import { usePrepareKeys } from "./usePrepareKeys.ts";
 import { useRundownActs } from "./useRundownActs.ts";
 
@@ -36,6 +41,22 @@ export function PrepareView() {
 
   const { add, addAll, edit, act, marked, setMarked, mark, together, deleteTogether, select } =
     useRundownActs(selectedId, clearAnchor);
+  const slides = useSlides(addAll);
+  /** A rundown that somebody wrote, before its lines are cues. */
+  const [written, setWritten] = useState<{ readonly name: string; readonly text: string } | null>(null);
+  /** What a file is taken for follows from what it is: a rundown in text, or else slides. */
+  const bringFiles = async (files: readonly File[]) => {
+    const [file] = files;
+    if (!file) return;
+    return isRundownFile(file.name) ? readRundown(file) : slides.bring(files);
+  };
+  const readRundown = async (file: File) => {
+    const read = await readRundownFile(file);
+    if ("problem" in read) store.say("trouble", read.problem);
+    else setWritten({ name: file.name, text: read.text });
+  };
+  useDropped("slides", (files) => void slides.bring(files));
+  useDropped("rundown", ([file]) => file && void readRundown(file));
   const togglePanel = (name: PanelName) =>
     setParameters(panel === name ? {} : { panel: name }, { replace: true });
   usePrepareKeys({ ...act, replace: () => togglePanel("replace") });
@@ -78,10 +99,15 @@ export function PrepareView() {
   return (
     <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_420px] min-[1600px]:grid-cols-[minmax(0,1fr)_44vw] max-[1100px]:grid-cols-1 max-[1100px]:grid-rows-[minmax(0,1fr)_minmax(0,38%)]">
       <main aria-label="Rundown" className="relative flex min-h-0 flex-col">
+        {written && (
+          <RundownReview key={written.name} {...written} onAdd={addAll} onClose={() => setWritten(null)} />
+        )}
+        {slides.coming && <SlidesLine coming={slides.coming} onStop={slides.stop} />}
         <div className="max-h-[78%] shrink-0 overflow-y-auto border-b border-edge bg-raised px-4 pt-3 pb-2">
           <AddBox
             onAdd={add}
             onAddAll={addAll}
+            onFiles={(files) => void bringFiles(files)}
             tools={
               <EditTools act={act} hasChosen={selected !== undefined} panel={panel} onPanel={togglePanel} />
             }

@@ -3,10 +3,10 @@ import type { CueRow } from "../../core/report/asRunRow.ts";
 import { cuesCsv } from "../../core/report/csvOf.ts";
 import { useLocale } from "../desk/useLocale.ts";
 import { formatLength, formatOver, formatTimeOfDay, type Locale } from "../ui/format.ts";
+import { saveText } from "../ui/saveText.ts";
 import { dayAndTime, fileDay } from "./dayAndTime.ts";
 import type { PartProps } from "./partProps.ts";
 import { smallButton } from "./ShownPart.tsx";
-import { saveText } from "./saveText.ts";
 
 /** Every cue of the script as it was come to: planned, and as it was. */
 export function CuesPart({ range, asked }: PartProps) {

@@ -3,10 +3,10 @@ import { useMemo } from "react";
 import { type Summary, summaryOf, type Trouble } from "../../core/report/summary.ts";
 import { useLocale } from "../desk/useLocale.ts";
 import { formatDate, formatLength, formatOver, formatTimeOfDay, type Locale } from "../ui/format.ts";
+import { saveText } from "../ui/saveText.ts";
 import { fileDay } from "./dayAndTime.ts";
 import type { PartProps } from "./partProps.ts";
 import { smallButton } from "./ShownPart.tsx";
-import { saveText } from "./saveText.ts";
 
 /** What happened, on one page: to keep, to print or to send. */
 export function EveningPart({ range, asked }: PartProps) {

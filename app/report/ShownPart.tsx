@@ -2,16 +2,18 @@ import { useVirtualizer } from "@tanstack/react-virtual";
 import { Download, MessageSquareText } from "lucide-react";
 import { useDeferredValue, useMemo, useRef, useState } from "react";
 import type { AsRunRow } from "../../core/report/asRunRow.ts";
+import { captionsOf, subRip, webVtt } from "../../core/report/captions.ts";
 import { shownCsv } from "../../core/report/csvOf.ts";
 import { foldWords } from "../../core/words/foldWords.ts";
+import { useDeskStore } from "../desk/deskContext.ts";
 import { useLocale } from "../desk/useLocale.ts";
 import { formatLength, formatTimeOfDay } from "../ui/format.ts";
 import { boxClass } from "../ui/Labelled.tsx";
+import { saveText } from "../ui/saveText.ts";
 import { useKeys } from "../ui/useKeys.ts";
 import { dayAndTime, fileDay } from "./dayAndTime.ts";
 import { PastMoment } from "./PastMoment.tsx";
 import type { PartProps } from "./partProps.ts";
-import { saveText } from "./saveText.ts";
 
 const ROW_PX = 50;
 export const smallButton =
@@ -21,6 +23,7 @@ export const smallButton =
 export function ShownPart({ range, asked }: PartProps) {
   const { value: report, problem, isLoading, again } = asked;
   const locale = useLocale();
+  const store = useDeskStore();
   const [typed, setTyped] = useState("");
   const words = useDeferredValue(typed);
   const [screen, setScreen] = useState("");
@@ -66,6 +69,14 @@ export function ShownPart({ range, asked }: PartProps) {
   });
   const timeOf = dayAndTime(locale);
   const name = `shown ${fileDay(range.fromMs, locale)}`;
+  const saveCaptions = (form: "vtt" | "srt") => {
+    const captions = captionsOf(rows, range.fromMs, Math.min(range.untilMs, store.now()));
+    saveText(
+      `${name}.${form}`,
+      form === "vtt" ? "text/vtt" : "text/plain",
+      form === "vtt" ? webVtt(captions) : subRip(captions),
+    );
+  };
   return (
     <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1.7fr)_minmax(300px,1fr)] max-[1000px]:grid-cols-1 max-[1000px]:grid-rows-[minmax(0,1fr)_minmax(0,1fr)]">
       <section aria-label="What was on" className="flex min-h-0 min-w-0 flex-col">
@@ -124,6 +135,18 @@ export function ShownPart({ range, asked }: PartProps) {
             >
               <Download aria-hidden="true" className="size-4" /> JSON
             </button>
+            {(["vtt", "srt"] as const).map((form) => (
+              <button
+                key={form}
+                type="button"
+                title="Subtitles of these lines, from the beginning of the run"
+                className={smallButton}
+                disabled={!rows.some((row) => row.words !== "")}
+                onClick={() => saveCaptions(form)}
+              >
+                <Download aria-hidden="true" className="size-4" /> {form === "vtt" ? "WebVTT" : "SRT"}
+              </button>
+            ))}
           </span>
         </div>
         {problem !== undefined && <p className="px-5 pb-2 text-[15px] text-attention">{problem}</p>}

@@ -2,10 +2,10 @@ import { Download, TriangleAlert } from "lucide-react";
 import { MISSING, songsCsv } from "../../core/report/csvOf.ts";
 import { useLocale } from "../desk/useLocale.ts";
 import { formatDay, formatLength } from "../ui/format.ts";
+import { saveText } from "../ui/saveText.ts";
 import { dayAndTime, fileDay } from "./dayAndTime.ts";
 import type { PartProps } from "./partProps.ts";
 import { smallButton } from "./ShownPart.tsx";
-import { saveText } from "./saveText.ts";
 import { useSongUse } from "./useReport.ts";
 
 /** Which songs were shown, as a licence report asks for them. */

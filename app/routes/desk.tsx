@@ -9,6 +9,8 @@ import { Header } from "../desk/Header.tsx";
 import { RehearsalBanner } from "../desk/RehearsalBanner.tsx";
 import { StorageBanner } from "../desk/StorageBanner.tsx";
 import { useKeptCues } from "../desk/useKeptCues.ts";
+import { useToldSeq } from "../desk/useToldSeq.ts";
+import { DropAnywhere } from "../drop/DropAnywhere.tsx";
 import { FindBox } from "../find/FindBox.tsx";
 import { only } from "../rights.server.ts";
 import { deskDesigns, getAccess, getServices, liveTokenOf, log, wornBy } from "../services.server.ts";
@@ -41,6 +43,7 @@ export function loader({ context }: Route.LoaderArgs): DeskData {
     hookToken: links.hookToken,
     addresses: services.addresses,
     hasPasscode: services.passcode.isSet,
+    makesSlides: services.slideConverter !== undefined,
     outputTokens: Object.fromEntries(screens.outputs.map(({ id }) => [id, links.tokenOfOutput(id)])),
     deskToken: liveTokenOf(caller, links),
     buildId,
@@ -68,14 +71,16 @@ export default function DeskRoute({ loaderData }: Route.ComponentProps) {
     return () => store.disconnect();
   }, [store]);
   useKeptCues(store);
+  const element = useToldSeq(store);
   return (
     <DeskContext value={store}>
-      <div data-desk className="flex h-dvh min-h-[480px] flex-col overflow-hidden">
+      <div ref={element} data-desk className="flex h-dvh min-h-[480px] flex-col overflow-hidden">
         <Header place={loaderData.place} />
         <StorageBanner />
         <RehearsalBanner />
         <Outlet />
         <FindBox />
+        <DropAnywhere />
       </div>
     </DeskContext>
   );

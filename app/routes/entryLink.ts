@@ -31,16 +31,16 @@ export async function action({ request, context }: Route.ActionArgs) {
         return refuse(
           "Choose first which column names the rows of this table: a link means rows by their names.",
         );
-      if (links.entries().length >= MOST_LINKS)
+      if (links.made("entry").length >= MOST_LINKS)
         return refuse(`There are ${MOST_LINKS} links, the most there can be. End one first.`);
-      if (!links.findEntry(wanted.id)) await links.addEntry(wanted.id, wanted.link);
+      if (!links.findMade("entry", wanted.id)) await links.make("entry", wanted.id, wanted.link);
       return answer("/entry-link", {});
     }
     case "end":
-      await links.endEntry(wanted.id);
+      await links.end("entry", wanted.id);
       return answer("/entry-link", {});
     case "code":
-      return links.findEntry(wanted.id)
+      return links.findMade("entry", wanted.id)
         ? answer("/entry-link", { code: pairing.codeFor({ kind: "entry", id: wanted.id }) })
         : refuse("That link has ended.", "gone");
   }

@@ -30,7 +30,8 @@ export async function action({ request, context }: Route.ActionArgs) {
       case "save":
         return feeds.save(edit.id, edit.baseRevision, edit.doc);
       case "remove":
-        for (const link of links.entries()) if (link.doc.feedId === edit.id) await links.endEntry(link.id);
+        for (const link of links.made("entry"))
+          if (link.doc.feedId === edit.id) await links.end("entry", link.id);
         return feeds.remove(edit.id);
       case "takeAsItIs":
         return feeds.takeAsItIs(edit.id);

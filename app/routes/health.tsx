@@ -7,8 +7,8 @@ import type { Route } from "./+types/health.ts";
 export const middleware = [only("desk")];
 
 export function loader({ context }: Route.LoaderArgs) {
-  const { health, now } = getServices(context);
-  return { report: health.report(), atMs: now() };
+  const { health, links, now } = getServices(context);
+  return { report: health.report(), secondToken: links.secondToken, atMs: now() };
 }
 
 export const meta: Route.MetaFunction = () => [{ title: titleOf("health") }];

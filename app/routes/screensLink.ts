@@ -12,10 +12,13 @@ const requestSchema = z.discriminatedUnion("kind", [
   z.strictObject({ kind: z.literal("renew"), id: nameSchema(60) }),
   z.strictObject({ kind: z.literal("renewWatch") }),
   z.strictObject({ kind: z.literal("renewHook") }),
+  z.strictObject({ kind: z.literal("renewSecond") }),
   z.strictObject({ kind: z.literal("pair"), id: nameSchema(60) }),
 ]);
 
-/** A new link for an output, for those who watch or for programs that send messages (the old one opens nothing any more), or a short code for a device. */
+const SINGLE = { renewWatch: "watch", renewHook: "hook", renewSecond: "second" } as const;
+
+/** A new link for an output, for those who watch, for programs that send messages or for a second machine (the old one opens nothing any more), or a short code for a device. */
 export async function action({ request, context }: Route.ActionArgs) {
   const body = await readJsonBody(request, requestSchema);
   if ("problem" in body) return refuse(body.problem, "notUnderstood");
@@ -23,9 +26,7 @@ export async function action({ request, context }: Route.ActionArgs) {
   const wanted = body.value;
   if (wanted.kind === "pair")
     return answer("/screens-link", { code: pairing.codeFor({ kind: "output", id: wanted.id }) });
-  const token = await links.renew(
-    wanted.kind === "renewWatch" ? "watch" : wanted.kind === "renewHook" ? "hook" : { outputId: wanted.id },
-  );
+  const token = await links.renew(wanted.kind === "renew" ? { outputId: wanted.id } : SINGLE[wanted.kind]);
   return token === undefined
     ? refuse("That screen is not there any more.", "gone")
     : answer("/screens-link", { token });

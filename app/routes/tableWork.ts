@@ -12,6 +12,6 @@ export async function loader({ params, context }: Route.LoaderArgs) {
   const { tables, links } = getServices(context);
   return tell("/table-work/", {
     changes: await tables.changesOf(params.id, MOST_CHANGES),
-    links: links.entries().filter(({ doc }) => doc.feedId === params.id),
+    links: links.made("entry").filter(({ doc }) => doc.feedId === params.id),
   });
 }

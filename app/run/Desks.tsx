@@ -1,5 +1,7 @@
 import { Users } from "lucide-react";
 import { Popover } from "radix-ui";
+import { Link } from "react-router";
+import type { RemoteRight } from "../../core/remote/remoteLink.ts";
 import type { DeskPresence } from "../../core/wire/wire.ts";
 import { useDesk, useDeskStore } from "../desk/deskContext.ts";
 
@@ -9,16 +11,23 @@ const DOES: Readonly<Record<DeskPresence["mode"], string>> = {
   watching: "only watches",
 };
 
+const PHONE_MAY: Readonly<Record<RemoteRight, string>> = {
+  look: "only looks",
+  next: "takes what is next",
+  all: "takes and takes off",
+};
+
 /** Who is at which desk, and what this one is called. */
 export function Desks() {
   const store = useDeskStore();
-  const { desks } = useDesk("desks");
+  const { desks, remotes } = useDesk("desks", "remotes");
   const count = desks.length;
   return (
     <Popover.Root>
       <Popover.Trigger className="flex min-h-7 items-center gap-1.5 rounded-md border border-edge-strong bg-raised px-2 hover:text-paper">
         <Users aria-hidden="true" className="size-4" />
         {count} {count === 1 ? "desk" : "desks"}
+        {remotes.length > 0 && `, ${remotes.length} ${remotes.length === 1 ? "phone" : "phones"}`}
       </Popover.Trigger>
       <Popover.Portal>
         <Popover.Content
@@ -41,6 +50,22 @@ export function Desks() {
               </li>
             ))}
           </ul>
+          {remotes.length > 0 && (
+            <>
+              <h3 className="font-semibold">Phones</h3>
+              <ul aria-label="Phones" className="flex flex-col gap-1.5">
+                {remotes.map(({ windowId, name, can }) => (
+                  <li key={windowId} className="flex items-baseline justify-between gap-3">
+                    <span className="truncate">{name}</span>
+                    <span className="shrink-0 text-[14px] text-second">{PHONE_MAY[can]}</span>
+                  </li>
+                ))}
+              </ul>
+              <Link to="/phones" className="text-act hover:underline">
+                Change or end one
+              </Link>
+            </>
+          )}
           <label className="flex flex-col gap-1 text-second">
             Name of this desk
             <input

@@ -8,6 +8,7 @@ import { sendFile } from "../api/sendFile.ts";
 import { useDesk, useDeskStore } from "../desk/deskContext.ts";
 import { NoticeBar } from "../desk/NoticeBar.tsx";
 import { useActor } from "../desk/useActor.ts";
+import { useDropped } from "../desk/useDropped.ts";
 import { ImportReview, type SongToLookAt } from "./ImportReview.tsx";
 import { SongPage } from "./SongPage.tsx";
 
@@ -69,13 +70,13 @@ export function SongsView({
     await refresh();
     choose(id);
   };
-  const bring = async (files: FileList | null) => {
+  const bring = async (files: readonly File[]) => {
     setIsBusy(true);
     const left: string[] = [];
     const doubtful: SongToLookAt[] = [];
     let added = 0;
     let last: string | undefined;
-    for (const file of files ?? []) {
+    for (const file of files) {
       const answer = await sendFile<{
         added: { id: string; title: string }[];
         left: string[];
@@ -104,6 +105,8 @@ export function SongsView({
         : `${news} ${left.slice(0, 4).join("; ")}${left.length > 4 ? `; and ${left.length - 4} more` : ""}.`,
     );
   };
+
+  useDropped("songs", (files) => void bring(files));
 
   return (
     <div className="grid min-h-0 flex-1 grid-cols-[300px_minmax(0,1fr)] max-[1100px]:grid-cols-[230px_minmax(0,1fr)] max-sm:grid-cols-1 max-sm:grid-rows-[minmax(0,30%)_minmax(0,1fr)]">
@@ -140,7 +143,7 @@ export function SongsView({
                 accept=".txt,.cho,.crd,.chopro,.chordpro,.pro,.zip"
                 className="sr-only"
                 onChange={(event) => {
-                  void bring(event.target.files);
+                  void bring([...(event.target.files ?? [])]);
                   event.target.value = "";
                 }}
               />

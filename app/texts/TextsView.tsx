@@ -7,6 +7,7 @@ import { ask, call } from "../api/call.ts";
 import { sendFile } from "../api/sendFile.ts";
 import { useDeskStore } from "../desk/deskContext.ts";
 import { NoticeBar } from "../desk/NoticeBar.tsx";
+import { useDropped } from "../desk/useDropped.ts";
 import { fieldClass, Labelled } from "../ui/Labelled.tsx";
 import { LANGUAGES, languageName } from "../ui/languages.ts";
 
@@ -47,8 +48,7 @@ export function TextsView({
     return () => clearInterval(timer);
   }, [isImporting, revalidate]);
 
-  const bring = async (files: FileList | null) => {
-    const all = [...(files ?? [])];
+  const bring = async (all: readonly File[]) => {
     const list = all.length > 1 ? all.filter(({ name }) => TEXT_FILE.test(name)) : all;
     const [first] = list;
     if (!first) return;
@@ -65,6 +65,7 @@ export function TextsView({
     setState({ kind: "importing", name: wanted.name || fileName, verses: 0, of: 0 });
     setWanted({ name: "", rights: "", language: "" });
   };
+  useDropped("scripture", (files) => void bring(files));
   const remove = async (code: string, name: string) => {
     const answer = await call("/remove-text", { code });
     if ("problem" in answer) store.say("trouble", `${name} is still here. ${answer.problem.sentence}`);
@@ -163,7 +164,7 @@ export function TextsView({
             accept=".xml,.osis,.usfm,.sfm,.txt,.zip,.gz"
             className="sr-only"
             onChange={(event) => {
-              void bring(event.target.files);
+              void bring([...(event.target.files ?? [])]);
               event.target.value = "";
             }}
           />
@@ -177,7 +178,7 @@ export function TextsView({
             className="sr-only"
             {...{ webkitdirectory: "" }}
             onChange={(event) => {
-              void bring(event.target.files);
+              void bring([...(event.target.files ?? [])]);
               event.target.value = "";
             }}
           />

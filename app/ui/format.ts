@@ -77,3 +77,11 @@ export function formatPlanned(time: string, language: VenueLanguage): string {
   });
   return readTimeOfDay(written, isToTheSecond) === time ? written : time;
 }
+
+/** The size of a file, as people compare them. */
+export function formatBytes(bytes: number): string {
+  const mb = bytes / 1024 ** 2;
+  if (mb >= 10 * 1024) return `${Math.round(mb / 1024)} GB`;
+  if (mb >= 10) return `${Math.round(mb)} MB`;
+  return mb >= 0.1 ? `${mb.toFixed(1)} MB` : `${Math.max(1, Math.round(bytes / 1024))} KB`;
+}

@@ -11,6 +11,7 @@ export const ARRIVED_MS = 60_000;
  * One page alone on an output, for stills of any instant of it.
  * @param comesAtMs server time; what it shows of the time is as it is then
  * @param isAnimated it arrives by its motion; otherwise it simply stands
+ * @param leavesAfterMs when it leaves by its motion, ms after it came; null: it stays
  */
 export function pageTimeline(
   page: ShownPage,
@@ -20,6 +21,7 @@ export function pageTimeline(
   dress: Dress,
   isAnimated: boolean,
   comesAtMs = 0,
+  leavesAfterMs: number | null = null,
 ): Timeline {
   const how = isAnimated ? "animated" : "settled";
   const moment = {
@@ -27,7 +29,7 @@ export function pageTimeline(
     sinceMs: comesAtMs,
     page,
     how,
-    endsAtMs: null,
+    endsAtMs: leavesAfterMs === null ? null : comesAtMs + leavesAfterMs,
     lastsMs: LONGEST_MOTION_MS,
     effectMs: null,
   } as const;

@@ -1,14 +1,7 @@
-import Papa from "papaparse";
 import type { AsRunRow, CueRow } from "./asRunRow.ts";
+import { csvText } from "./csvText.ts";
 import type { ReportNote } from "./report.ts";
 import type { SongUse } from "./songUse.ts";
-
-/** A spreadsheet takes it for UTF-8 by this mark. */
-const MARK = "\uFEFF";
-
-/** Lines by RFC 4180. What a spreadsheet would take for a formula is told as text. */
-const csv = (names: readonly string[], lines: readonly (readonly (string | number)[])[]): string =>
-  MARK + Papa.unparse({ fields: [...names], data: lines.map((line) => [...line]) }, { escapeFormulae: true });
 
 const seconds = (ms: number): number => Math.round(ms / 100) / 10;
 
@@ -21,7 +14,7 @@ export function shownCsv(
   const said = new Map<number, string>();
   for (const { seq, words, by } of notes)
     said.set(seq, [said.get(seq), `${words} (${by})`].filter(Boolean).join("; "));
-  return csv(
+  return csvText(
     [
       ...["From", "Until", "Seconds", "Screens", "Layer", "Kind", "Title", "Part", "Words"],
       ...["Began with", "By", "Ended by", "Whose", "Note"],
@@ -37,7 +30,7 @@ export function shownCsv(
 }
 
 export const cuesCsv = (rows: readonly CueRow[], timeOf: (atMs: number) => string): string =>
-  csv(
+  csvText(
     ["Cue", "Planned at", "Began at", "Planned seconds", "Took seconds", "Over seconds"],
     rows.map(({ title, plannedAtMs, fromMs, plannedMs, tookMs, overMs }) => [
       title,
@@ -50,7 +43,7 @@ export const cuesCsv = (rows: readonly CueRow[], timeOf: (atMs: number) => strin
   );
 
 export const songsCsv = (songs: readonly SongUse[], timeOf: (atMs: number) => string): string =>
-  csv(
+  csvText(
     [
       ...["Title", "Also as", "Writers", "Publisher", "Year", "Song number", "Public domain"],
       ...["Times", "First", "Last", "Seconds", "Screens", "Missing"],

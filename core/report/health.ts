@@ -1,3 +1,5 @@
+import type { SecondView } from "../second/secondView.ts";
+
 /** How the disk of the show does, as every desk has to know it. */
 export type StorageStatus =
   | { readonly kind: "well" }
@@ -17,6 +19,7 @@ export interface HealthReport {
   readonly clockAheadMs: number;
   readonly windows: readonly { readonly outputId: string; readonly windows: number }[];
   readonly stillsWaiting: number;
+  readonly second: SecondView;
   /** What of the show could not be read. */
   readonly setAside: readonly SetAsideRow[];
   readonly memoryMb: number;

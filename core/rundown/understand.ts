@@ -67,7 +67,7 @@ export function understand(
 }
 
 /** The reading that a reference means in the text that it is likeliest for; what is wrong with it otherwise. */
-function readAsReference(typed: string, scripture: Scripture, texts: readonly string[]) {
+export function readAsReference(typed: string, scripture: Scripture, texts: readonly string[]) {
   const infos = textsFor(
     typed,
     texts.flatMap((code) => scripture.info(code) ?? []),

@@ -132,6 +132,7 @@ export const refusalSchema = z.enum([
   "noSuchOutput",
   "wrongPlan",
   "tooFast",
+  "tooLate",
   "nothingHeld",
   "noStage",
   "nobodyElse",
@@ -191,6 +192,8 @@ export function refusalSentence(refused: Refusal, who = "another desk"): string 
       return "That clip cannot be played from here: it is not in the list, or not in the library any more. What plays goes on.";
     case "noNextClip":
       return "There is no clip after this one. What plays goes on.";
+    case "tooLate":
+      return `That press was too long on its way, so nothing was done. ${AIR}; look, then press again.`;
     case "tooFast":
       return "Too many commands in one second: this one was dropped. The air shows the last one accepted.";
   }

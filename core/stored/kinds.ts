@@ -16,6 +16,7 @@ import { outfitKind } from "./kinds/outfit.ts";
 import { outputKind } from "./kinds/output.ts";
 import { pageKind } from "./kinds/page.ts";
 import { planKind } from "./kinds/plan.ts";
+import { remoteLinkKind } from "./kinds/remoteLink.ts";
 import { reportRowKind } from "./kinds/reportRow.ts";
 import { showStateKind } from "./kinds/showState.ts";
 import { songKind } from "./kinds/song.ts";
@@ -55,6 +56,7 @@ export const STORED_KINDS = {
   feed: feedKind,
   goodTable: goodTableKind,
   entryLink: entryLinkKind,
+  remoteLink: remoteLinkKind,
   source: sourceKind,
   trigger: triggerKind,
   clip: clipKind,

@@ -2,11 +2,14 @@ import { z } from "zod";
 import type { DesignRef } from "../design/designEdit.ts";
 import type { FeedView } from "../feeds/feedView.ts";
 import { nameSchema } from "../names/name.ts";
+import { REMOTE_PRESSES, type RemoteRight } from "../remote/remoteLink.ts";
+import type { RemoteTold } from "../remote/remoteView.ts";
 import type { StorageStatus } from "../report/health.ts";
 import type { CueView } from "../rundown/edits.ts";
 import type { OpenEvening } from "../rundown/evening.ts";
 import type { PinnedDocument } from "../rundown/pinnedDocument.ts";
 import type { MediaInfo } from "../scene/media.ts";
+import type { SecondTold } from "../second/secondView.ts";
 import { commandSchema, type Refusal } from "../show/commands.ts";
 import { DESK_MODES, type DeskMode } from "../show/deskMode.ts";
 import type { LoggedEvent } from "../show/events.ts";
@@ -31,6 +34,15 @@ export interface DeskPresence {
   readonly channel: Channel;
 }
 
+/** A phone that is a remote now. */
+export interface RemotePresence {
+  readonly windowId: string;
+  /** The link that it came by. */
+  readonly linkId: string;
+  readonly name: string;
+  readonly can: RemoteRight;
+}
+
 /** What windows say to the server over the WebSocket. */
 export const clientMessageSchema = z.discriminatedUnion("kind", [
   z.strictObject({
@@ -45,6 +57,14 @@ export const clientMessageSchema = z.discriminatedUnion("kind", [
   }),
   z.strictObject({ kind: z.literal("ping"), sentAtMs: z.number() }),
   z.strictObject({ kind: z.literal("command"), command: commandSchema }),
+  /** A phone presses, for what it saw, at that server time. */
+  z.strictObject({
+    kind: z.literal("press"),
+    id: z.string().min(8).max(60),
+    press: z.enum(REMOTE_PRESSES),
+    seen: z.string().max(1_000),
+    atMs: z.number(),
+  }),
   /** Cells of a table, from whoever may score it. */
   z.strictObject({ kind: z.literal("values"), tableId: nameSchema(60), cells: cellsSchema }),
   /** A desk goes over to the rehearsal, or back to the air. */
@@ -138,6 +158,8 @@ export type ServerMessage =
       /** The evening whose cues they are. */
       readonly evening: OpenEvening;
     }
+  /** All that a phone shows: its first word, and again whenever any of it changes. */
+  | ({ readonly kind: "remote"; readonly serverAtMs: number; readonly buildId: string } & RemoteTold)
   | {
       readonly kind: "answer";
       readonly id: string;
@@ -157,6 +179,7 @@ export type ServerMessage =
   | {
       readonly kind: "desks";
       readonly desks: readonly DeskPresence[];
+      readonly remotes: readonly RemotePresence[];
       readonly rehearsedOn: readonly string[];
     }
   /** How feeds do, and why pages are not filled as they should be (by cue), for desks. */
@@ -169,6 +192,8 @@ export type ServerMessage =
   | { readonly kind: "sources"; readonly sources: readonly SourceView[]; readonly media: SourceMedia }
   /** Triggers, and how other devices are heard; for desks. */
   | { readonly kind: "follow"; readonly follow: FollowView }
+  /** Another machine follows this one, or not any more. */
+  | ({ readonly kind: "second" } & SecondTold)
   /** How the disk of the show does, for desks. */
   | { readonly kind: "storage"; readonly storage: StorageStatus }
   /** Something that every desk has to know, in a sentence: nothing it did. */

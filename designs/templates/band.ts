@@ -22,6 +22,7 @@ import {
   text,
   video,
 } from "../parts.ts";
+import { slideFull } from "./wall.ts";
 
 /** For a picture with people in it: everything keeps to the lower edge, to one side or to one corner. */
 const template = onCanvas(1920, 1080);
@@ -620,6 +621,7 @@ export const BAND_TEMPLATES: readonly Template[] = [
   points,
   corner,
   pictureSide,
+  slideFull,
   clipOver,
   crawlBand,
   countdown,

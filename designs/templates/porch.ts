@@ -1,3 +1,4 @@
+import { SLIDE_TEMPLATE } from "../../core/rundown/slides.ts";
 import type { Template } from "../../core/scene/template.ts";
 import { fading, focusing, growing, rising, sliding, staggered, uncovering } from "../moves.ts";
 import {
@@ -225,6 +226,11 @@ export const pictureCard = template("Picture, portrait", "picture", [
   ),
 ]);
 
+export const slideCard = template(SLIDE_TEMPLATE, "picture", [
+  rectangle("ground", box(0, 0, 1080, 1920), solid("ground"), { motion: fading(300) }),
+  picture("picture", "picture", box(0, 0, 1080, 1920), { mode: "fit", motion: fading(300) }),
+]);
+
 export const countdown = template("Countdown, portrait", "countdown", [
   text("label", "label", box(80, 900, 920, 160), { min: 40, max: 76 }, { ...QUIET, motion: rising(24, 520) }),
   figures(
@@ -419,6 +425,7 @@ export const PORCH_TEMPLATES: readonly Template[] = [
   title,
   points,
   pictureCard,
+  slideCard,
   countdown,
   crawlBar,
   roll,

@@ -1,4 +1,6 @@
 // Data, and longer than other files for it: one template after another, each standing by itself.
+
+import { SLIDE_TEMPLATE } from "../../core/rundown/slides.ts";
 import type { SceneObject } from "../../core/scene/objectKinds.ts";
 import type { Template } from "../../core/scene/template.ts";
 import {
@@ -429,6 +431,12 @@ export const pictureFull = template("Picture, full frame", "picture", [
       motion: rising(20, 480, 300),
     },
   ),
+]);
+
+/** A speaker's slide as it was made, with nothing of ours beside it. */
+export const slideFull = template(SLIDE_TEMPLATE, "picture", [
+  rectangle("ground", box(0, 0, 1920, 1080), solid("ground"), { motion: fading(300) }),
+  picture("picture", "picture", box(0, 0, 1920, 1080), { mode: "fit", motion: fading(300) }),
 ]);
 
 export const clipFull = template("Clip, full frame", "clip", [
@@ -894,6 +902,7 @@ export const WALL_TEMPLATES: readonly Template[] = [
   corner,
   cornerAlive,
   pictureFull,
+  slideFull,
   clipFull,
   crawlBar,
   roll,

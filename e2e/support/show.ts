@@ -76,8 +76,31 @@ export { expect };
 
 export const output = (page: Page) => page.locator("main");
 
+/** Desks that tests have opened. */
+const desks = new Set<Page>();
+
+/** Every desk of a screen's show has heard what the screen shows: what a key does follows from what its desk knows. */
+async function desksHave(screen: Page, seq: number): Promise<void> {
+  const { origin } = new URL(screen.url());
+  for (const desk of desks) {
+    if (desk.isClosed()) desks.delete(desk);
+    else if (desk.url().startsWith(`${origin}/`))
+      await expect.poll(() => toldSeq(desk)).toBeGreaterThanOrEqual(seq);
+  }
+}
+
+/** @returns the last event a desk was told of; infinite where that is no desk, or one that does not hear the air now */
+async function toldSeq(desk: Page): Promise<number> {
+  const told = await desk
+    .evaluate(() => document.querySelector<HTMLElement>("[data-desk]")?.dataset.seq)
+    // It goes to another page at this moment.
+    .catch(() => "-1");
+  return told === undefined ? Number.POSITIVE_INFINITY : Number(told);
+}
+
 /** Opens a desk view and waits until it is alive and connected. */
 export async function openDesk(page: Page, show: RunningShow, view: ViewPath = "run"): Promise<void> {
+  desks.add(page);
   await page.goto(`${show.base}/${view}`);
   await expect(page.getByText("connected", { exact: true })).toBeVisible();
 }
@@ -124,6 +147,7 @@ export const pickBox = (page: Page, feedName: string): Locator =>
 /** Waits until an output shows event `seq`, at rest. */
 export async function settled(page: Page, seq: number): Promise<void> {
   await expect(output(page)).toHaveAttribute("data-seq", `${seq}`);
+  await desksHave(page, seq);
   await expect(output(page)).toHaveAttribute("data-moving", "no");
 }
 
@@ -175,6 +199,7 @@ export async function takeSteps(desk: Page, screen: Page, count: number): Promis
     const before = await seqOf(screen);
     await desk.keyboard.press("Space");
     await expect(output(screen)).toHaveAttribute("data-seq", `${before + 1}`);
+    await desksHave(screen, before + 1);
   }
   await expect(output(screen)).toHaveAttribute("data-moving", "no");
 }

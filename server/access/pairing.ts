@@ -7,11 +7,11 @@ const MOST_TRIES_AGAINST = 500;
 
 /** What a code opens on the device that it is typed on. */
 export interface Opened {
-  readonly kind: "output" | "entry";
+  readonly kind: "output" | "entry" | "remote";
   readonly id: string;
 }
 
-/** Short codes that a person types on a device: to make it an output, or to enter a table. Each works once, for ten minutes. */
+/** Short codes that a person types on a device: to make it an output or a remote, or to enter a table. Each works once, for ten minutes. */
 export class Pairing {
   readonly #now: () => number;
   readonly #guesses: Guesses;

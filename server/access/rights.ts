@@ -10,8 +10,12 @@ export type Right =
   | "watch"
   /** The link by which other programs send messages, named in the address. */
   | "hook"
+  /** The link of a second machine, named in the address. */
+  | "second"
   /** A link to some cells of a table, named in the address. */
   | "entry"
+  /** The link of a phone, named in the address. */
+  | "remote"
   /** Any link that is good, named in the address; what it may see is looked at behind the door. */
   | "link";
 
@@ -43,16 +47,20 @@ export function judge(right: Right, caller: Caller, token: string | undefined, l
     case "output":
     case "watch":
     case "hook":
+    case "second":
     case "entry":
+    case "remote":
     case "link": {
       const link = token === undefined ? undefined : links.find(token);
       const fits =
-        link !== undefined &&
-        (right === "link" ? link.kind !== "entry" && link.kind !== "hook" : link.kind === right);
+        link !== undefined && (right === "link" ? !SEES_NOTHING.has(link.kind) : link.kind === right);
       return fits ? { opens: true } : NO_SUCH_LINK;
     }
   }
 }
+
+/** Links that open doors of their own and no picture. */
+const SEES_NOTHING: ReadonlySet<string> = new Set(["entry", "hook", "second"]);
 
 const CLOSED: Opens = {
   opens: false,

@@ -168,8 +168,8 @@ describe("a link to a table", () => {
   const linkOf = async (more: Partial<typeof doc> = {}) => {
     const { links } = show.services;
     const id = `link-${++count}`;
-    await links.addEntry(id, { ...doc, feedId: TABLE, ...more });
-    const link = links.findEntry(id);
+    await links.make("entry", id, { ...doc, feedId: TABLE, ...more });
+    const link = links.findMade("entry", id);
     if (!link) throw new Error("no link");
     return link;
   };
@@ -199,7 +199,7 @@ describe("a link to a table", () => {
   test("goes along when its row or column is renamed, and back with an undo; what only moves, or is another's name, is not its own", async () => {
     const link = await linkOf({ mayMove: true });
     const now = () => {
-      const found = show.services.links.findEntry(link.id);
+      const found = show.services.links.findMade("entry", link.id);
       if (!found) throw new Error("the link ended");
       return found;
     };
@@ -234,7 +234,7 @@ describe("a link to a table", () => {
       );
     expect(judged()).toEqual(["entry"]);
     expect(findEntry(link.token, links, sessions)).toBeUndefined();
-    await links.endEntry(link.id);
+    await links.end("entry", link.id);
     expect([judged(), links.find(link.token)]).toEqual([[], undefined]);
   });
 

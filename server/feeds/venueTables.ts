@@ -31,7 +31,7 @@ export interface VenueTablesParts {
   readonly feeds: FeedHost;
   readonly store: FeedStore;
   /** Links of phones to tables. */
-  readonly links: Pick<LinkStore, "entries" | "changeEntry">;
+  readonly links: Pick<LinkStore, "made" | "change">;
   readonly now: () => number;
 }
 
@@ -126,14 +126,14 @@ export class VenueTables {
     const now = { revision: isOther ? revision + 1 : revision, doc, good: { ...good, atMs } };
     await this.#parts.store.saveTable(feedId, now, { ...change, atMs });
     this.#parts.feeds.tableIsNow(feedId, now);
-    for (const link of this.#parts.links.entries()) {
+    for (const link of this.#parts.links.made("entry")) {
       if (link.doc.feedId !== feedId) continue;
       const after = linkAfter(
         link.doc,
         { table: was.table, keyColumn: before.keyColumn },
         { table: good.table, keyColumn: doc.keyColumn },
       );
-      if (after !== link.doc) await this.#parts.links.changeEntry(link.id, after);
+      if (after !== link.doc) await this.#parts.links.change("entry", link.id, after);
     }
   }
 }

@@ -1,4 +1,5 @@
 import type { HealthReport, SetAsideRow, StorageStatus } from "../../core/report/health.ts";
+import type { SecondView } from "../../core/second/secondView.ts";
 import type { ScreenHealth } from "../../core/wire/wire.ts";
 import type { KeptJournal } from "../host/journal.ts";
 import type { ShowKeeper } from "../store/showKeeper.ts";
@@ -15,6 +16,7 @@ export interface HealthParts {
   readonly screens: () => readonly ScreenHealth[];
   readonly stillsWaiting: () => number;
   readonly setAside: () => readonly SetAsideRow[];
+  readonly second: () => SecondView;
   readonly startedAtMs: number;
 }
 
@@ -76,7 +78,7 @@ export class Health {
 
   /** All of it, for the health page. */
   report(): HealthReport {
-    const { keeper, stalls, clock, screens, stillsWaiting, setAside, startedAtMs } = this.#parts;
+    const { keeper, stalls, clock, screens, stillsWaiting, setAside, second, startedAtMs } = this.#parts;
     const { rss } = process.memoryUsage();
     return {
       storage: this.storage(),
@@ -85,6 +87,7 @@ export class Health {
       clockAheadMs: clock.aheadMs,
       windows: screens().map(({ outputId, windows }) => ({ outputId, windows: windows.length })),
       stillsWaiting: stillsWaiting(),
+      second: second(),
       setAside: setAside(),
       memoryMb: Math.round(rss / MB),
       startedAtMs,

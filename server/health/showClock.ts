@@ -7,14 +7,17 @@ const TOLD_EVERY_MS = 30 * 60_000;
 /** The time of the show, ms since 1970: steady, and following the machine's clock as far as the air allows. */
 export class ShowClock {
   #clock: SteadyClock;
+  readonly #wall: () => number;
   readonly #timer: ReturnType<typeof setInterval>;
   readonly #listeners = new Set<(sentence: string) => void>();
   #toldAtMs = Number.NEGATIVE_INFINITY;
   /** How far it is ahead of the machine's clock, which was set back; 0: not at all. */
   aheadMs = 0;
 
-  constructor() {
-    this.#clock = startClock(performance.now(), Date.now(), 0);
+  /** @param aheadMs of this machine's clock, ms: where it goes on with the time of another machine */
+  constructor(aheadMs = 0) {
+    this.#wall = () => Date.now() + aheadMs;
+    this.#clock = startClock(performance.now(), this.#wall(), 0);
     this.#timer = setInterval(() => this.#look(), LOOK_EVERY_MS);
     this.#timer.unref();
   }
@@ -28,7 +31,7 @@ export class ShowClock {
     log.warn(
       `The machine’s clock is ${seconds(behindMs)} behind what the show was last written at; the show’s time goes on from there`,
     );
-    this.#clock = startClock(performance.now(), Date.now(), floorMs);
+    this.#clock = startClock(performance.now(), this.#wall(), floorMs);
     this.aheadMs = behindMs;
   }
 
@@ -43,7 +46,7 @@ export class ShowClock {
 
   #look(): void {
     const steadyMs = performance.now();
-    const { clock, change } = followClock(this.#clock, steadyMs, Date.now());
+    const { clock, change } = followClock(this.#clock, steadyMs, this.#wall());
     this.#clock = clock;
     this.aheadMs = change.kind === "ahead" ? change.byMs : 0;
     switch (change.kind) {

@@ -84,7 +84,7 @@ describe("in Design", () => {
     [{ kind: "outfit", id: "full" }, /Screens wear this outfit in “/],
     [{ kind: "fieldSet", id: "words" }, /fill these fields by themselves/],
     [{ kind: "fieldSet", id: "picture" }, /pages? ha(s|ve) these fields, so they stay/],
-    [{ kind: "template", id: "full-picture" }, /is the only one that the outfit “Full words” has/],
+    [{ kind: "template", id: "full-clip" }, /is the only one that the outfit “Full words” has/],
   ] as const)("what is needed is not deleted: %j", async (of, why) => {
     expect(await problemOf({ kind: "remove", of })).toMatch(why);
     expect(show.services.designs.find(of.kind, of.id)).toBeDefined();

@@ -151,9 +151,14 @@ export class ShowHost {
     return this.#queue.run(() => this.#carryOut(command, actor));
   }
 
-  /** A device presses what a key would. */
-  press(action: AirAction, id: string, actor: Actor): Promise<Answer> {
+  /**
+   * A device presses what a key would.
+   * @param whyNot asked when its turn has come, after everything that was pressed before: an answer in place of carrying it out
+   */
+  press(action: AirAction, id: string, actor: Actor, whyNot?: () => Answer | undefined): Promise<Answer> {
     return this.#queue.run(async () => {
+      const refused = whyNot?.();
+      if (refused) return refused;
       const press = pressOfAction(action, this.#state, this.#context(this.#now(), actor));
       return press ? this.#carryOut({ ...press, id }, actor) : { refused: null, sentence: null };
     });

@@ -17,6 +17,8 @@ export const BODY_LIMITS = {
   /** A file with what is known of one clip. */
   clipDetails: 1 * MB,
   feed: LARGEST_FEED_BYTES,
+  /** A piece of a show file. */
+  showFilePiece: 16 * MB,
   scripture: 64 * MB,
   songs: 64 * MB,
 } as const;

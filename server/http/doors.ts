@@ -57,7 +57,7 @@ export class Doors {
   }
 
   /** A POST of another program, which no page sends: the secret in its address is all that it needs. */
-  postFromElsewhere(right: Extract<Right, "hook">, path: string, answer: Answer): void {
+  postFromElsewhere(right: Extract<Right, "hook" | "second">, path: string, answer: Answer): void {
     this.all.push({ path, right });
     this.#app.post(path, this.#guarded(right, answer));
   }

@@ -14,6 +14,7 @@ import type { Peer, ReadPeer } from "../access/peer.ts";
 import { Throttle } from "../access/throttle.ts";
 import type { Services } from "../services/services.ts";
 import { BODY_LIMITS, BodyTooLarge } from "./bodies.ts";
+import { addCarryRoutes } from "./carryRoutes.ts";
 import { addClipRoutes } from "./clipRoutes.ts";
 import { addDesignRoutes } from "./designRoutes.ts";
 import { Doors, FOREIGN, tellFailure } from "./doors.ts";
@@ -24,8 +25,11 @@ import { addHookRoutes } from "./hookRoutes.ts";
 import { addMediaRoutes } from "./mediaRoutes.ts";
 import { addPairRoutes } from "./pairRoutes.ts";
 import { sayPlainly } from "./plainPage.ts";
+import { addRemoteRoutes } from "./remoteRoutes.ts";
 import { createRequestContext } from "./requestContext.ts";
 import { guardRoutes } from "./routeRights.ts";
+import { addSecondRoutes } from "./secondRoutes.ts";
+import { addSlideRoutes } from "./slideRoutes.ts";
 import { addStateRoutes } from "./stateRoutes.ts";
 import { addStillRoutes } from "./stillRoutes.ts";
 import { addWordsRoutes } from "./wordsRoutes.ts";
@@ -34,7 +38,7 @@ const METHODS: ReadonlySet<string> = new Set(["GET", "HEAD", "POST"]);
 /** What somebody who was not let in may ask for at once, and in a second: pages, stills, tries. Files cost little and are not counted. */
 const STRANGER_BURST = 100;
 const STRANGER_PER_SECOND = 4;
-/** The same by a link to a table: it asks once a second, and sends what was typed before. */
+/** The same by a link to a table, which asks once a second and sends what was typed before, or by a phone, which asks for small pictures. */
 const ENTRY_BURST = 100;
 const ENTRY_PER_SECOND = 10;
 const TARPIT_MS = 1_000;
@@ -46,6 +50,7 @@ function contentPolicy(
   nonce: string,
   isDev: boolean,
   framedBy: "'none'" | "*",
+  isScreen: boolean,
 ): string {
   // Not every browser counts the live channel as 'self'.
   const live = /^[\w.[\]:-]+$/.test(host) ? ` ${isSecure ? "wss" : "ws"}://${host}` : "";
@@ -59,6 +64,8 @@ function contentPolicy(
     "media-src 'self' blob:",
     "worker-src 'self'",
     `connect-src 'self'${live}`,
+    // A screen goes on with the page of the second machine, wherever that is.
+    isScreen ? "frame-src http: https:" : "frame-src 'none'",
     "object-src 'none'",
     "base-uri 'none'",
     "form-action 'self'",
@@ -95,7 +102,10 @@ export function createHttpApp(
     const nonce = randomBytes(16).toString("base64");
     response.locals.nonce = nonce;
     const setPolicy = (framedBy: "'none'" | "*") =>
-      response.setHeader("Content-Security-Policy", contentPolicy(peer, nonce, isDev, framedBy));
+      response.setHeader(
+        "Content-Security-Policy",
+        contentPolicy(peer, nonce, isDev, framedBy, request.path.startsWith("/out/")),
+      );
     setPolicy("'none'");
     response.locals.allowFraming = () => setPolicy("*");
     response.setHeader("Cross-Origin-Opener-Policy", "same-origin");
@@ -106,8 +116,9 @@ export function createHttpApp(
   const entryThrottle = new Throttle(ENTRY_BURST, ENTRY_PER_SECOND, services.now);
   /** Helpers of one house have one address: whoever has a good link has a share of their own. */
   const takes = (path: string, address: string) => {
-    const token = /^\/table\/([^/]+)/.exec(path)?.[1] ?? "";
-    return services.links.find(token)?.kind === "entry" ? entryThrottle.take(token) : throttle.take(address);
+    const token = /^\/(?:table|remote|still)\/([^/]+)/.exec(path)?.[1] ?? "";
+    const kind = services.links.find(token)?.kind;
+    return kind === "entry" || kind === "remote" ? entryThrottle.take(token) : throttle.take(address);
   };
   app.use((request, response, next) => {
     const { caller, peer } = readAccess(request);
@@ -138,12 +149,16 @@ export function createHttpApp(
   addEnterRoutes(doors, services);
   addMediaRoutes(doors, services);
   addFeedRoutes(doors, services);
+  addCarryRoutes(doors, services);
   addClipRoutes(doors, services);
   addHookRoutes(doors, services);
   addDesignRoutes(doors, services);
+  addRemoteRoutes(doors, services);
   addStillRoutes(doors, services);
   addStateRoutes(doors, services);
   addPairRoutes(doors, services);
+  addSecondRoutes(doors, services);
+  addSlideRoutes(doors, services);
   addWordsRoutes(doors, services);
   doors.check();
   app.locals.doors = doors.all;

@@ -6,15 +6,16 @@ import { plainPage } from "./plainPage.ts";
 /** Where a device types the short code that the desk shows, and what its page is called. One code is good at any of them. */
 const PAGES = [
   { path: "/screen", title: "Screen", heading: "This device becomes a screen", button: "Show" },
+  { path: "/remote", title: "Remote", heading: "This phone becomes a remote", button: "Open" },
   { path: "/table", title: "Table", heading: "A table to fill in", button: "Open" },
 ] as const;
 
 export function addPairRoutes(doors: Doors, services: Services): void {
   const { links, screens, pairing } = services;
   const addressOf = ({ kind, id }: Opened): string | undefined => {
-    if (kind === "entry") {
-      const link = links.findEntry(id);
-      return link && `/table/${link.token}`;
+    if (kind !== "output") {
+      const link = links.findMade(kind, id);
+      return link && `/${kind === "entry" ? "table" : "remote"}/${link.token}`;
     }
     return screens.outputs.some((output) => output.id === id) ? `/out/${links.tokenOfOutput(id)}` : undefined;
   };

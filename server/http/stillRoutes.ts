@@ -1,5 +1,6 @@
 import type { Request, Response } from "express";
 import { z } from "zod";
+import { screenOfRemote } from "../../core/remote/remoteLink.ts";
 import { hashSchema } from "../../core/rundown/content.ts";
 import { stepsOf, valuesAt } from "../../core/rundown/steps.ts";
 import type { ShownPage } from "../../core/show/slot.ts";
@@ -31,6 +32,10 @@ const wantedSchema = z.strictObject({
   screen: z.string().max(20).optional(),
   /** Since the page came, ms; without it, at rest. */
   t: z.coerce.number().min(0).max(3_600_000).optional(),
+  /** When it leaves, since it came, ms. */
+  leaves: z.coerce.number().min(0).max(3_600_000).optional(),
+  /** Server time at which it came, for what shows the time: for frames of one life. */
+  came: z.coerce.number().min(0).optional(),
   /** Of a part of a wall, the wall it is part of. */
   of: z.enum(["screen", "wall"]).default("screen"),
   width: z.coerce.number().int().min(16).max(7_680).optional(),
@@ -64,9 +69,15 @@ export function addStillRoutes(doors: Doors, services: Services): void {
     const link = token === null ? undefined : services.links.find(token);
     const isDesk = token === null || link?.kind === "desk" || link?.kind === "here";
     const isWholeWall = wanted.data.of === "wall";
-    const { cue: cueId, content: hash, occurrence, unit, t, signal } = wanted.data;
+    const { cue: cueId, content: hash, occurrence, unit, t, leaves, came, signal } = wanted.data;
     const output = services.screens.outputs.find(({ id }) => id === wanted.data.output);
-    if (!output || (link?.kind === "output" && output.id !== link.outputId))
+    const own =
+      link?.kind === "output"
+        ? link.outputId
+        : link?.kind === "remote"
+          ? screenOfRemote(link.doc, services.screens.outputs)?.id
+          : undefined;
+    if (!output || (own !== undefined && output.id !== own))
       return tell(404, "No output has that name, or this link is for another.");
     const cue = services.rundown.ready().find((candidate) => candidate.cueId === cueId);
     const contentHash = hash ?? cue?.hash;
@@ -103,6 +114,8 @@ export function addStillRoutes(doors: Doors, services: Services): void {
         isWholeWall,
         timeZone: services.host.state.timeZone,
         atMs: t ?? null,
+        leavesAfterMs: leaves ?? null,
+        cameAtMs: came ?? null,
         widthPx,
         signal,
       },

@@ -7,7 +7,7 @@ export const HELLO_WITHIN_MS = 5_000;
 const MOST_STRANGERS = 200;
 const MOST_STRANGERS_OF_ONE = 60;
 /** Windows of each kind: those who watch take no place from desks and outputs. */
-const MOST: Readonly<Record<Entry["kind"], number>> = { desk: 100, output: 700, watch: 200 };
+const MOST: Readonly<Record<Entry["kind"], number>> = { desk: 100, output: 700, watch: 200, remote: 100 };
 /** Windows with the same link: one that got about fills no house. */
 const MOST_OF_ONE_LINK = 250;
 

@@ -1,6 +1,7 @@
 import type { IncomingMessage } from "node:http";
 import type { Duplex } from "node:stream";
 import { type WebSocket, WebSocketServer } from "ws";
+import type { RemoteTold } from "../../core/remote/remoteView.ts";
 import { type Grant, neededFor, refusalOf } from "../../core/show/capabilities.ts";
 import { type Refusal, refusalSentence } from "../../core/show/commands.ts";
 import { type ClientMessage, LARGEST_CLIENT_MESSAGE, type ScreenHealth } from "../../core/wire/wire.ts";
@@ -22,7 +23,7 @@ import type { ContentStore } from "../store/contentStore.ts";
 import type { DesignStore } from "../store/designStore.ts";
 import type { EveningStore } from "../store/eveningStore.ts";
 import type { FontStore } from "../store/fontStore.ts";
-import type { LinkStore } from "../store/linkStore.ts";
+import type { LinkStore, MadeLink } from "../store/linkStore.ts";
 import type { MediaStore } from "../store/mediaStore.ts";
 import type { ScreenStore } from "../store/screenStore.ts";
 import type { VenueStore } from "../store/venueStore.ts";
@@ -32,6 +33,7 @@ import { findGivingWay, HELLO_WITHIN_MS, hasRoom } from "./crowd.ts";
 import { actorOf, grantOfWindow, Presence } from "./presence.ts";
 import type { RehearsalLog } from "./rehearsalLog.ts";
 import { Rehearsals } from "./rehearsals.ts";
+import { Remotes } from "./remotes.ts";
 import { Teller } from "./teller.ts";
 import { countNot, isTooSlow, type LiveWindow, openedWindow, readMessage, send } from "./window.ts";
 import { Windows } from "./windows.ts";
@@ -78,6 +80,8 @@ export interface LiveParts {
   readonly beside: Pick<BesideLog, "add" | "painted">;
   /** What a desk is told when it comes; undefined for nothing. */
   readonly greeting: () => string | undefined;
+  /** Where windows find the show if this server is gone; null: nowhere. */
+  readonly second: () => string | null;
   /** How long a rehearsal waits for a desk whose window was lost, before it ends. */
   readonly rehearsalWaitsMs?: number;
 }
@@ -89,6 +93,7 @@ export class LiveServer {
   readonly #windows = new Windows();
   readonly #rehearsals: Rehearsals;
   readonly #presence: Presence;
+  readonly #remotes: Remotes;
   readonly #teller: Teller;
   readonly #ticker: ReturnType<typeof setInterval>;
   readonly #clock: ReturnType<typeof setInterval>;
@@ -114,7 +119,13 @@ export class LiveServer {
       },
       ...(parts.rehearsalWaitsMs !== undefined && { waitsMs: parts.rehearsalWaitsMs }),
     });
-    this.#presence = new Presence(this.#windows, () => this.#rehearsals.rehearsedOn);
+    this.#remotes = new Remotes({ ...parts, windows: this.#windows });
+    this.#presence = new Presence(
+      this.#windows,
+      () => this.#rehearsals.rehearsedOn,
+      () => this.#remotes.presence(),
+    );
+    parts.host.onEvent(() => this.#remotes.tellSoon());
     this.#teller = new Teller({
       ...parts,
       windows: this.#windows,
@@ -125,6 +136,7 @@ export class LiveServer {
     parts.screens.onChange(() => {
       const { outputs, plans } = parts.screens;
       for (const connection of this.#windows.joined()) send(connection, { kind: "setUp", outputs, plans });
+      this.#remotes.welcome();
     });
     const drop = (isOver: (link: Entry) => boolean) => {
       for (const { link, socket } of this.#windows.all) if (link && isOver(link)) socket.close(4401);
@@ -134,7 +146,10 @@ export class LiveServer {
     parts.stalls.onStall((ms) => {
       for (const connection of this.#windows.all) countNot(connection, ms);
     });
-    parts.rundown.onChange((change) => this.#teller.tellRundown(change));
+    parts.rundown.onChange((change) => {
+      this.#teller.tellRundown(change);
+      this.#remotes.tellSoon();
+    });
     parts.values.onChange((changes) => this.#teller.tellValues(changes));
     parts.feeds.onChange(() => this.#teller.tellFeedsSoon());
     parts.bindings.onProblems(() => this.#teller.tellFeedsSoon());
@@ -178,6 +193,22 @@ export class LiveServer {
   hosts(): readonly ShowHost[] {
     const { host } = this.#rehearsals;
     return host ? [this.#parts.host, host] : [this.#parts.host];
+  }
+
+  /** Another machine follows this one, or not any more. */
+  tellSecond(): void {
+    this.#teller.tellSecond([...this.#windows.all]);
+  }
+
+  /** All that a phone is told. */
+  remoteTold(link: MadeLink<"remote">): RemoteTold {
+    return this.#remotes.told(link);
+  }
+
+  /** A link of phones means something else. */
+  tellRemotes(): void {
+    this.#remotes.welcome();
+    this.#presence.tell();
   }
 
   /** What was done in the rehearsal that goes on, or else in the last one. */
@@ -259,6 +290,7 @@ export class LiveServer {
     });
     socket.on("close", () => {
       this.#windows.all.delete(connection);
+      if (connection.link?.kind === "remote") this.#presence.tell();
       if (connection.link?.kind !== "desk") return;
       this.#rehearsals.lost(connection);
       this.#presence.tell();
@@ -278,7 +310,11 @@ export class LiveServer {
     if (connection.socket.readyState !== connection.socket.OPEN) return;
     connection.heardAtMs = now();
     const message = readMessage(text);
-    const { allowance, verdict } = spend(connection.allowance, message?.kind === "command", now());
+    const { allowance, verdict } = spend(
+      connection.allowance,
+      message?.kind === "command" || message?.kind === "press",
+      now(),
+    );
     connection.allowance = allowance;
     if (verdict === "flood")
       return this.#drop(connection, 4408, "This window says too much at once. The air is as it was.");
@@ -306,7 +342,17 @@ export class LiveServer {
       }
       return;
     }
-    if (connection.link.kind !== "desk") {
+    if (message.kind === "press" && connection.link.kind === "remote") {
+      const answer =
+        verdict === "tooFast"
+          ? { refused: "tooFast" as const, sentence: refusalSentence("tooFast") }
+          : await this.#remotes.press(connection, message, message.id);
+      send(connection, { kind: "answer", id: message.id, ...answer });
+      if (answer.refused)
+        this.#parts.beside.add("refused", this.#remotes.nameOf(connection), null, answer.sentence ?? "");
+      return;
+    }
+    if (connection.link.kind !== "desk" || message.kind === "press") {
       send(connection, { kind: "fault", sentence: refusalSentence("onlyShows") });
       return;
     }
@@ -372,6 +418,12 @@ export class LiveServer {
     connection.link = link;
     connection.channel = this.#rehearsals.channelOf(link);
     connection.windowId = windowId;
+    if (link.kind === "remote") {
+      this.#remotes.welcome([connection]);
+      this.#teller.tellSecond([connection]);
+      this.#presence.tell();
+      return;
+    }
     this.#teller.welcome(connection, rundownStamp === this.rundownStamp);
     if (link.kind !== "desk") return;
     this.#presence.tell();
@@ -381,6 +433,8 @@ export class LiveServer {
 
   #tick(): void {
     this.#parts.stalls.look();
+    // What leaves by itself leaves without an event.
+    this.#remotes.tellSoon();
     const nowMs = this.#parts.now();
     for (const connection of this.#windows.all) {
       const isNobody = connection.link === null && nowMs - connection.openedAtMs > HELLO_WITHIN_MS;

@@ -1,7 +1,7 @@
 import type { Actor } from "../../core/show/actor.ts";
 import { type Grant, NOTHING_GRANTED, ONLY_SEES } from "../../core/show/capabilities.ts";
 import { grantOfMode } from "../../core/show/deskMode.ts";
-import type { DeskPresence } from "../../core/wire/wire.ts";
+import type { DeskPresence, RemotePresence } from "../../core/wire/wire.ts";
 import { type LiveWindow, send } from "./window.ts";
 import type { Windows } from "./windows.ts";
 
@@ -9,9 +9,15 @@ import type { Windows } from "./windows.ts";
 export class Presence {
   readonly #windows: Windows;
   readonly #rehearsedOn: () => readonly string[];
+  readonly #remotes: () => readonly RemotePresence[];
 
   /** @param rehearsedOn outputs that show the rehearsal in place of the air */
-  constructor(windows: Windows, rehearsedOn: () => readonly string[]) {
+  constructor(
+    windows: Windows,
+    rehearsedOn: () => readonly string[],
+    remotes: () => readonly RemotePresence[],
+  ) {
+    this.#remotes = remotes;
     this.#windows = windows;
     this.#rehearsedOn = rehearsedOn;
   }
@@ -27,8 +33,9 @@ export class Presence {
         channel: window.channel,
       }),
     );
+    const remotes = this.#remotes();
     for (const window of desks)
-      send(window, { kind: "desks", desks: present, rehearsedOn: this.#rehearsedOn() });
+      send(window, { kind: "desks", desks: present, remotes, rehearsedOn: this.#rehearsedOn() });
   }
 
   /** What the person at a desk may do; undefined when no such desk is open. */

@@ -1,4 +1,5 @@
 import { randomUUID } from "node:crypto";
+import { secondPath } from "../../core/second/secondView.ts";
 import { contentsOf } from "../../core/show/state.ts";
 import { isTableOf, picturesNamed } from "../../core/values/liveChain.ts";
 import type { ValueChange } from "../../core/values/values.ts";
@@ -14,6 +15,7 @@ import type { Rundown, RundownChange } from "../rundown/rundown.ts";
 import type { ContentStore } from "../store/contentStore.ts";
 import type { DesignStore } from "../store/designStore.ts";
 import type { EveningStore } from "../store/eveningStore.ts";
+import type { LinkStore } from "../store/linkStore.ts";
 import type { ScreenStore } from "../store/screenStore.ts";
 import type { VenueStore } from "../store/venueStore.ts";
 import { deskDesigns } from "./deskDesigns.ts";
@@ -43,6 +45,8 @@ export interface TellerParts {
   readonly windows: Windows;
   readonly rehearsals: () => Rehearsals;
   readonly screensHealth: () => readonly ScreenHealth[];
+  readonly second: () => string | null;
+  readonly links: LinkStore;
 }
 
 /** How feeds do is told this often at most. */
@@ -116,6 +120,7 @@ export class Teller {
       send(connection, this.#followNow());
     }
     this.#sendPrime([connection]);
+    this.tellSecond([connection]);
   }
 
   /** Tells windows what fills pages from now on, each of the pages that it knows. */
@@ -200,6 +205,17 @@ export class Teller {
     for (const connection of to)
       if (connection.link && connection.link.kind !== "output")
         send(connection, { kind: "designs", ...designs });
+  }
+
+  /** Where windows find the show if this server is gone. Desks get the page at which somebody says so. */
+  tellSecond(to: readonly LiveWindow[]): void {
+    const address = this.#parts.second();
+    for (const connection of to)
+      if (connection.link) {
+        const isDesk = connection.link.kind === "desk" && address !== null;
+        const page = isDesk ? `${address}${secondPath(this.#parts.links.secondToken)}` : null;
+        send(connection, { kind: "second", address, page });
+      }
   }
 
   tellStorage(to: readonly LiveWindow[]): void {

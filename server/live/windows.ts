@@ -4,9 +4,13 @@ import type { LiveWindow } from "./window.ts";
 export class Windows {
   readonly all = new Set<LiveWindow>();
 
-  /** Those that have said who they are. */
+  /** Those that have said who they are and are told all of the show; phones are told what they show. */
   joined(): LiveWindow[] {
-    return [...this.all].filter(({ link }) => link !== null);
+    return [...this.all].filter(({ link }) => link !== null && link.kind !== "remote");
+  }
+
+  remotes(): LiveWindow[] {
+    return [...this.all].filter(({ link }) => link?.kind === "remote");
   }
 
   desks(): LiveWindow[] {

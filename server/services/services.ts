@@ -9,12 +9,14 @@ import type { ReadPeer } from "../access/peer.ts";
 import { type Aside, createAside } from "../aside/aside.ts";
 import { createKeptThread } from "../aside/keptThread.ts";
 import { processFile, workerFile } from "../aside/workerFile.ts";
+import type { Carry } from "../carry/carry.ts";
 import { CommentHost } from "../comments/commentHost.ts";
 import { BroughtPictures } from "../feeds/broughtPictures.ts";
 import { FeedHost } from "../feeds/feedHost.ts";
 import { LiveBindings } from "../feeds/liveBindings.ts";
 import { VenueTables } from "../feeds/venueTables.ts";
 import { WatchedFolder } from "../feeds/watchedFolder.ts";
+import { SlideConverter } from "../files/slideConverter.ts";
 import { ClipHost } from "../follow/clipHost.ts";
 import {
   type DeviceOptions,
@@ -37,11 +39,14 @@ import { sendSavedCues } from "../host/sendSavedCues.ts";
 import { ShowHost } from "../host/showHost.ts";
 import { ValueHost } from "../host/valueHost.ts";
 import { LiveServer } from "../live/liveServer.ts";
+import { programVersion } from "../programVersion.ts";
 import { BesideLog, titlesByTable } from "../report/besideLog.ts";
 import { Reports } from "../report/reports.ts";
 import type { Rundown } from "../rundown/rundown.ts";
+import { keepSecond, whoLeads } from "../second/knownSecond.ts";
+import { SecondMachine } from "../second/secondMachine.ts";
 import { StillPainter } from "../stills/stillPainter.ts";
-import type { Db } from "../store/database.ts";
+import { type Db, onWritten } from "../store/database.ts";
 import type { ScreensEdit } from "../store/screenStore.ts";
 import { ShowKeeper } from "../store/showKeeper.ts";
 import { type ReadText, readInWorker, TextImport } from "../words/textImport.ts";
@@ -90,12 +95,25 @@ export interface Services
   readonly compaction: Compaction;
   /** What was shown. */
   readonly reports: Reports;
+  /** Show files and copies; it outlives these services. */
+  readonly carry: Carry;
+  /** What follows this machine and could take over; undefined where the show is in no file. */
+  readonly second: SecondMachine | undefined;
+  /** Ends leading, for a second machine that is ready. @returns whether there is one */
+  readonly giveOver: () => Promise<boolean>;
+  /** Makes PDF of presentations; undefined where no program was named. */
+  readonly slideConverter: SlideConverter | undefined;
+  /** Folder of this project. */
+  readonly home: string;
   readonly buildId: string;
   /** By which it can be reached, the nearest first. */
   readonly addresses: readonly string[];
   readonly now: () => number;
-  /** Ends what runs by itself; what is not written yet is written. */
-  readonly close: () => Promise<void>;
+  /**
+   * Ends what runs by itself; what is not written yet is written.
+   * @param whenWritten is done before the second machine is let go
+   */
+  readonly close: (whenWritten?: () => Promise<void>) => Promise<void>;
 }
 
 /** Reading one feed once may take so long. */
@@ -113,12 +131,22 @@ export interface ServiceOptions {
   readonly readPeer: ReadPeer;
   /** Looked after when it is said: folded, copied, its room watched. */
   readonly databaseFile?: string;
+  /** Where copies of it go to as well. */
+  readonly backupFolder?: string | undefined;
   /** Where work on files is done; in threads of their own when not said. */
   readonly aside?: Aside;
   /** Where pictures and clips are kept. */
   readonly mediaFolder: string;
+  /** Show files and copies; for the demo's tests that have none, whatever is asked of it is refused. */
+  readonly carry: Carry;
+  /** Gives over to the second machine; never when not said. */
+  readonly giveOver?: () => Promise<boolean>;
+  /** The second machine leads, and this one was not there to give over. */
+  readonly onOtherLeads?: (address: string) => void;
   /** By which the server can be reached, the nearest first. */
   readonly addresses?: readonly string[];
+  /** The command that makes PDF of presentations; none when not said. */
+  readonly slideCommand?: string | undefined;
   /** A folder whose files feeds may read; none when not said. */
   readonly feedFolder?: string;
   /** Hosts that feeds may ask, each a name or a name and a port. */
@@ -283,6 +311,7 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
       : new ShowKeeper({
           file: databaseFile,
           workerFile: workerFile("store/keeperWorker"),
+          otherFolder: options.backupFolder,
           now,
           isQuiet: () => host.isQuiet,
           changeCount: async () =>
@@ -296,6 +325,23 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
     now,
     workerFile: fileURLToPath(processFile("stills/stillWorker")),
   });
+  const second =
+    databaseFile === undefined || keeper === undefined
+      ? undefined
+      : new SecondMachine({
+          databaseFile,
+          mediaFolder,
+          show: () => show.name,
+          program: programVersion(home),
+          copyPages: (to) => keeper.copyPages(to),
+          onWritten: (listener) => onWritten(db, listener),
+          whoLeads: async () => {
+            const other = await whoLeads(databaseFile);
+            return other?.answers ? other.address : undefined;
+          },
+          onOtherLeads: (address) => options.onOtherLeads?.(address),
+          now,
+        });
   const health: Health = new Health({
     journal,
     keeper,
@@ -304,6 +350,7 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
     screens: () => live.screens(),
     stillsWaiting: () => stills.waiting,
     setAside: () => setAside.rows,
+    second: () => second?.view ?? { kind: "none" },
     startedAtMs,
   });
   const live: LiveServer = new LiveServer({
@@ -330,6 +377,7 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
     buildId,
     onNews: (listener) => clock.onJump(listener),
     greeting: () => setAsideSentence(setAside.rows),
+    second: () => second?.address ?? null,
     ...(rehearsalWaitsMs !== undefined && { rehearsalWaitsMs }),
   });
   deviceLinks = await followDevices({
@@ -345,6 +393,13 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
     now,
     onNews: (sentence) => live.tellNews(sentence),
   });
+  second?.onChange(() => {
+    live.tellSecond();
+    if (databaseFile !== undefined && second.address !== null)
+      keepSecond(databaseFile, { address: second.address, token: links.secondToken });
+  });
+  second?.onNews((sentence) => live.tellNews(sentence));
+  links.onRevoked(() => second?.closeUnless(links.secondToken));
   media.onChange(() => {
     feeds.followNames();
     bindings.refill();
@@ -389,10 +444,15 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
     library,
     editScreens: createScreensEditor(screens, links, host, designs.list("outfit")[0]?.id ?? ""),
     editEvenings: createEveningsEditor(evenings, rundown, designs, () => live.hosts(), now),
+    carry: options.carry,
+    second,
+    giveOver: options.giveOver ?? (async () => false),
+    slideConverter: options.slideCommand === undefined ? undefined : new SlideConverter(options.slideCommand),
+    home,
     buildId,
     addresses: options.addresses ?? [],
     now,
-    close: async () => {
+    close: async (whenWritten) => {
       clearInterval(runningTimer);
       deviceLinks?.close();
       live.close();
@@ -405,6 +465,8 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
       await values.close();
       await journal.flush();
       journal.close();
+      await whenWritten?.();
+      second?.close();
       await keeper?.close();
     },
   };

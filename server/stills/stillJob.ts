@@ -26,6 +26,10 @@ export interface StillJob {
   readonly timeZone: string;
   /** Since the pages came; null: at rest. */
   readonly atMs: number | null;
+  /** When they leave, since they came; null: they stay. */
+  readonly leavesAfterMs: number | null;
+  /** Server time at which they came, for what shows the time; null: as long ago as `atMs` says. */
+  readonly cameAtMs: number | null;
   readonly widthPx: number;
   readonly signal: "picture" | "fill" | "key";
   /** Server time that clocks and countdowns in it show. */

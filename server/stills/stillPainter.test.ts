@@ -58,6 +58,8 @@ const wanted = (widthPx: number, content = compile(bench, strap("Ilse", "net men
   outfitId: "band",
   output: OUTPUTS[1] as (typeof OUTPUTS)[number],
   isWholeWall: false,
+  leavesAfterMs: null,
+  cameAtMs: null,
   timeZone: "UTC",
   atMs: null,
   widthPx,

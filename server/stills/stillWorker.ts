@@ -27,17 +27,18 @@ async function draw(job: StillJob): Promise<Still> {
   const dress = createDresser(new Map(job.documents), ready, fallback, job.timeZone);
   const whole = canvasOf(job.output);
   const sinceMs = job.atMs ?? ARRIVED_MS;
-  const comesAtMs = job.nowMs - sinceMs;
+  const comesAtMs = job.cameAtMs ?? job.nowMs - sinceMs;
+  const nowMs = comesAtMs + sinceMs;
   const timelines = job.pages.map(({ page, layerId }) =>
-    pageTimeline(page, layerId, job.outfitId, whole, dress, job.atMs !== null, comesAtMs),
+    pageTimeline(page, layerId, job.outfitId, whole, dress, job.atMs !== null, comesAtMs, job.leavesAfterMs),
   );
-  const placements = timelines.flatMap((timeline) => placementsAt(timeline, job.nowMs, whole));
+  const placements = timelines.flatMap((timeline) => placementsAt(timeline, nowMs, whole));
   const shown = job.isWholeWall ? whole : job.output;
   const scale = job.widthPx / shown.widthPx;
   const from = (!job.isWholeWall && job.output.region) || undefined;
   const kit = serverPaintKit(ready, images);
   const hasProgram = placements.some(showsProgram);
-  const program = hasProgram ? programFrame(job.program, images, job.nowMs) : undefined;
+  const program = hasProgram ? programFrame(job.program, images, nowMs) : undefined;
   const canvas = drawPlacements(placements, shown, scale, kit, null, from, program);
   if (job.signal !== "picture") {
     const context = contextOf(canvas);

@@ -1,4 +1,4 @@
-import { existsSync, mkdirSync, readdirSync, renameSync, rmSync, statSync } from "node:fs";
+import { copyFileSync, existsSync, mkdirSync, readdirSync, renameSync, rmSync, statSync } from "node:fs";
 import { basename, join } from "node:path";
 import SQLite from "better-sqlite3";
 import { type Backup, backupsToDrop } from "./backupPlan.ts";
@@ -11,8 +11,9 @@ const NAME = /^(\d{4}-\d\d-\d\dT\d\d-\d\d-\d\d-\d{3}Z)(-before-[\w]+)?\.vesko\.d
 export const backupFolder = (file: string): string => `${file}.backups`;
 
 /** The copies of a database, the newest first. */
-export function listBackups(file: string): Backup[] {
-  const folder = backupFolder(file);
+export const listBackups = (file: string): Backup[] => listIn(backupFolder(file));
+
+function listIn(folder: string): Backup[] {
   if (!existsSync(folder)) return [];
   return readdirSync(folder)
     .flatMap((name): Backup[] => {
@@ -45,13 +46,7 @@ export async function backUp(file: string, atMs: number, before?: string): Promi
   const stamp = new Date(atMs).toISOString().replace(/[:.]/g, "-");
   const target = join(folder, `${stamp}${before === undefined ? "" : `-before-${before}`}.vesko.db`);
   const part = `${target}.part`;
-  const source = new SQLite(file, { fileMustExist: true, timeout: 2_000 });
-  try {
-    // All pages in one go: one moment of the show, however it goes on meanwhile.
-    await source.backup(part, { progress: () => 0x7fff_ffff });
-  } finally {
-    source.close();
-  }
+  await copyPages(file, part);
   try {
     const copy = new SQLite(part);
     try {
@@ -72,6 +67,27 @@ export async function backUp(file: string, atMs: number, before?: string): Promi
   for (const name of backupsToDrop(listBackups(file), atMs, MOST_BYTES))
     rmSync(join(folder, name), { force: true });
   return target;
+}
+
+/** Copies all pages in one go: one moment of the show, however it goes on meanwhile. */
+export async function copyPages(file: string, to: string): Promise<void> {
+  const source = new SQLite(file, { fileMustExist: true, timeout: 2_000 });
+  try {
+    await source.backup(to, { progress: () => 0x7fff_ffff });
+  } finally {
+    source.close();
+  }
+}
+
+/** Puts a copy into another folder as well, such as one on another disk, where as many stay as beside the show. */
+export function copyTo(copy: string, folder: string, atMs: number): void {
+  const target = join(folder, basename(copy));
+  copyFileSync(copy, `${target}.part`);
+  syncFolder(`${target}.part`);
+  renameSync(`${target}.part`, target);
+  syncFolder(folder);
+  for (const name of backupsToDrop(listIn(folder), atMs, MOST_BYTES))
+    rmSync(join(folder, name), { force: true });
 }
 
 /** What is wrong with a database, as SQLite says it; nothing when all is well. */

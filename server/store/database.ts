@@ -25,6 +25,8 @@ import * as hook from "./migrations/m0019_hook.ts";
 import * as check from "./migrations/m0020_check.ts";
 import * as reportNotes from "./migrations/m0021_report.ts";
 import * as songsShown from "./migrations/m0022_songs_shown.ts";
+import * as remotes from "./migrations/m0023_remotes.ts";
+import * as second from "./migrations/m0024_second.ts";
 import type { Tables } from "./schema.ts";
 
 export type Db = Kysely<Tables>;
@@ -52,6 +54,8 @@ const MIGRATIONS: Readonly<Record<string, Migration>> = {
   m0020_check: check,
   m0021_report: reportNotes,
   m0022_songs_shown: songsShown,
+  m0023_remotes: remotes,
+  m0024_second: second,
 };
 
 /** Name of the last migration: what an up-to-date database has. */
@@ -62,6 +66,18 @@ export class StartProblem extends Error {}
 
 /** Why a database cannot be used as it is. */
 export class Damaged extends Error {}
+
+const dialects = new WeakMap<Db, ShowDialect>();
+
+/**
+ * Tells after every transaction, and every statement outside of one, when it is on the disk and before whoever wrote it goes on.
+ * @returns a function that ends it
+ */
+export function onWritten(db: Db, listener: () => void): () => void {
+  const listeners = dialects.get(db)?.listeners;
+  listeners?.add(listener);
+  return () => listeners?.delete(listener);
+}
 
 /** How far back the log of a database lies on the disk, in pages, before a take folds it in itself: never, but for a broken keeper. */
 const LONGEST_LOG_PAGES = 20_000;
@@ -87,7 +103,9 @@ export async function openDatabase(
   }
   const wanted = Object.keys(MIGRATIONS).find((name) => !done.includes(name));
   if (wanted !== undefined && done.length > 0) await beforeMigration(wanted);
-  const db = new Kysely<Tables>({ dialect: new ShowDialect(sqlite) });
+  const dialect = new ShowDialect(sqlite);
+  const db = new Kysely<Tables>({ dialect });
+  dialects.set(db, dialect);
   const migrator = new Migrator({ db, provider: { getMigrations: async () => ({ ...MIGRATIONS }) } });
   const { error } = await migrator.migrateToLatest();
   if (error) {

@@ -1,10 +1,13 @@
 import { parentPort } from "node:worker_threads";
 import SQLite from "better-sqlite3";
-import { backUp } from "./backupFiles.ts";
+import { backUp, copyPages, copyTo } from "./backupFiles.ts";
 
 export type KeeperJob =
   | { readonly kind: "checkpoint"; readonly file: string }
-  | { readonly kind: "backUp"; readonly file: string; readonly atMs: number };
+  | { readonly kind: "backUp"; readonly file: string; readonly atMs: number }
+  /** All pages as they are at one moment, for a machine that is sent what comes after. */
+  | { readonly kind: "copyPages"; readonly file: string; readonly to: string }
+  | { readonly kind: "copyTo"; readonly copy: string; readonly folder: string; readonly atMs: number };
 export type KeeperAnswer =
   | { readonly done: string; readonly tookMs: number }
   | { readonly failed: string; readonly code: string };
@@ -25,6 +28,12 @@ async function carryOut(job: KeeperJob): Promise<string> {
     }
     case "backUp":
       return backUp(job.file, job.atMs);
+    case "copyPages":
+      await copyPages(job.file, job.to);
+      return job.to;
+    case "copyTo":
+      copyTo(job.copy, job.folder, job.atMs);
+      return job.folder;
   }
 }
 

@@ -1,7 +1,9 @@
 import { randomBytes } from "node:crypto";
 import type { EntryLink } from "../../core/feeds/entryLink.ts";
+import type { RemoteLink } from "../../core/remote/remoteLink.ts";
 import { entryLinkKind } from "../../core/stored/kinds/entryLink.ts";
-import { writeStored } from "../../core/stored/storedKind.ts";
+import { remoteLinkKind } from "../../core/stored/kinds/remoteLink.ts";
+import { type StoredKind, writeStored } from "../../core/stored/storedKind.ts";
 import type { Db } from "./database.ts";
 import { SetAside } from "./setAside.ts";
 
@@ -14,14 +16,37 @@ export type Link =
   | { readonly kind: "watch"; readonly token: string }
   /** Sends messages, as by OSC, and sees nothing. */
   | { readonly kind: "hook"; readonly token: string }
+  /** A second machine: it is given everything. */
+  | { readonly kind: "second"; readonly token: string }
+  | MadeLink<"entry">
+  | MadeLink<"remote">;
+
+/** Links of which there are as many as people make; what each opens, its document says. */
+interface MadeDocs {
   /** Changes some cells of one table, and nothing else. */
-  | { readonly kind: "entry"; readonly token: string; readonly id: string; readonly doc: EntryLink };
-export type TableLink = Extract<Link, { kind: "entry" }>;
+  readonly entry: EntryLink;
+  /** A phone in the hand. */
+  readonly remote: RemoteLink;
+}
+type MadeKind = keyof MadeDocs;
+export interface MadeLink<K extends MadeKind> {
+  readonly kind: K;
+  readonly token: string;
+  readonly id: string;
+  readonly doc: MadeDocs[K];
+}
+export type TableLink = MadeLink<"entry">;
+
+const MADE = {
+  entry: { table: "entry_link", stored: entryLinkKind },
+  remote: { table: "remote_link", stored: remoteLinkKind },
+} as const;
+const storedOf = <K extends MadeKind>(kind: K) => MADE[kind].stored as unknown as StoredKind<MadeDocs[K]>;
 
 /** 192 bits: cannot be guessed. */
 const newToken = () => randomBytes(24).toString("base64url");
 
-const SINGLE = ["desk", "here", "watch", "hook"] as const;
+const SINGLE = ["desk", "here", "watch", "hook", "second"] as const;
 type Single = (typeof SINGLE)[number];
 
 /** Who may open what: one token for the desk, one for those who watch, one for each output, each of which can be renewed; and those to tables. */
@@ -45,19 +70,23 @@ export class LinkStore {
         token,
         kind === "output" ? { kind, token, outputId: outputId ?? "" } : { kind: kind as Single, token },
       );
-    const entries = await this.#db
-      .selectFrom("entry_link")
-      .selectAll()
-      .where("show_id", "=", this.#showId)
-      .execute();
-    for (const { token, id, doc: stored } of entries) {
-      const doc = this.#setAside.read(entryLinkKind, id, stored);
-      if (doc) this.#links.set(token, { kind: "entry", token, id, doc });
-    }
+    for (const kind of ["entry", "remote"] as const) await this.#loadMade(kind);
     for (const kind of SINGLE)
       if (![...this.#links.values()].some((link) => link.kind === kind))
         await this.#add({ kind, token: newToken() });
     for (const outputId of outputIds) await this.ensure(outputId);
+  }
+
+  async #loadMade<K extends MadeKind>(kind: K): Promise<void> {
+    const rows = await this.#db
+      .selectFrom(MADE[kind].table)
+      .selectAll()
+      .where("show_id", "=", this.#showId)
+      .execute();
+    for (const { token, id, doc: stored } of rows) {
+      const doc = this.#setAside.read(storedOf(kind), id, stored);
+      if (doc) this.#links.set(token, { kind, token, id, doc } as unknown as Link);
+    }
   }
 
   /** An output has a link from the moment it is made. */
@@ -72,56 +101,58 @@ export class LinkStore {
 
   /** The old link opens nothing from now on. @returns the new one; undefined when there is no such output */
   async renew(
-    wanted: "desk" | "watch" | "hook" | { readonly outputId: string },
+    wanted: "desk" | "watch" | "hook" | "second" | { readonly outputId: string },
   ): Promise<string | undefined> {
     const old =
       typeof wanted === "string"
         ? [...this.#links.values()].find(({ kind }) => kind === wanted)
         : this.#find(wanted.outputId);
-    if (!old || old.kind === "entry") return undefined;
+    if (!old || old.kind === "entry" || old.kind === "remote") return undefined;
     const token = newToken();
     await this.#add({ ...old, token });
     await this.#drop(old.token);
     return token;
   }
 
-  /** A link to some cells of a table. @returns its token */
-  async addEntry(id: string, doc: EntryLink): Promise<string> {
+  /** A link that somebody makes. @returns its token */
+  async make<K extends MadeKind>(kind: K, id: string, doc: MadeDocs[K]): Promise<string> {
     const token = newToken();
     await this.#db
-      .insertInto("entry_link")
-      .values({ token, show_id: this.#showId, id, doc: writeStored(entryLinkKind, doc) })
+      .insertInto(MADE[kind].table)
+      .values({ token, show_id: this.#showId, id, doc: writeStored(storedOf(kind), doc) })
       .execute();
-    this.#links.set(token, { kind: "entry", token, id, doc });
+    this.#links.set(token, { kind, token, id, doc } as unknown as Link);
     return token;
   }
 
-  /** The same link means other rows or columns. */
-  async changeEntry(id: string, doc: EntryLink): Promise<void> {
-    const link = this.findEntry(id);
+  /** The same link means something else from now on. */
+  async change<K extends MadeKind>(kind: K, id: string, doc: MadeDocs[K]): Promise<void> {
+    const link = this.findMade(kind, id);
     if (!link) return;
     await this.#db
-      .updateTable("entry_link")
-      .set({ doc: writeStored(entryLinkKind, doc) })
+      .updateTable(MADE[kind].table)
+      .set({ doc: writeStored(storedOf(kind), doc) })
       .where("token", "=", link.token)
       .execute();
-    this.#links.set(link.token, { ...link, doc });
+    this.#links.set(link.token, { ...link, doc } as unknown as Link);
   }
 
   /** It opens nothing from now on. */
-  async endEntry(id: string): Promise<void> {
-    const link = this.findEntry(id);
+  async end(kind: MadeKind, id: string): Promise<void> {
+    const link = this.findMade(kind, id);
     if (!link) return;
-    await this.#db.deleteFrom("entry_link").where("token", "=", link.token).execute();
+    await this.#db.deleteFrom(MADE[kind].table).where("token", "=", link.token).execute();
     this.#isGone(link.token);
   }
 
-  findEntry(id: string): TableLink | undefined {
-    return this.entries().find((link) => link.id === id);
+  findMade<K extends MadeKind>(kind: K, id: string): MadeLink<K> | undefined {
+    return this.made(kind).find((link) => link.id === id);
   }
 
-  entries(): TableLink[] {
-    return [...this.#links.values()].filter((link) => link.kind === "entry");
+  made<K extends MadeKind>(kind: K): MadeLink<K>[] {
+    return [...this.#links.values()].flatMap((link) =>
+      link.kind === kind ? [link as unknown as MadeLink<K>] : [],
+    );
   }
 
   async forget(outputId: string): Promise<void> {
@@ -149,6 +180,10 @@ export class LinkStore {
     return this.#get("hook");
   }
 
+  get secondToken(): string {
+    return this.#get("second");
+  }
+
   tokenOfOutput(outputId: string): string {
     const link = this.#find(outputId);
     if (!link) throw new Error(`No link leads to output "${outputId}"`);
@@ -164,7 +199,7 @@ export class LinkStore {
     throw new Error(`The links were not loaded: there is no ${kind} link`);
   }
 
-  async #add(link: Exclude<Link, TableLink>): Promise<void> {
+  async #add(link: Exclude<Link, { kind: MadeKind }>): Promise<void> {
     await this.#db
       .insertInto("link")
       .values({

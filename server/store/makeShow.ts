@@ -21,7 +21,8 @@ import { SongStore } from "./songStore.ts";
 
 const ACTOR = "seed-of-show";
 
-const SHIPPED_TEXTS = [
+/** Scripture that every installation has. */
+export const SHIPPED_TEXTS = [
   { code: "web", name: "World English Bible", file: "web.osis.xml.gz" },
   { code: "rv1909", name: "Reina-Valera 1909", file: "rv1909.osis.xml.gz" },
 ];

@@ -27,6 +27,7 @@ export interface NewMedia {
   /** A still of a clip, made by the window that brought it; empty for none. */
   readonly poster: Uint8Array;
   readonly key: ChromaKey | null;
+  readonly folder?: string;
 }
 
 export type AddedMedia = { readonly item: MediaItem } | { readonly problem: string };
@@ -113,7 +114,12 @@ export class MediaStore {
         };
       const known = await this.#examine(media, signal);
       if ("problem" in known) return known;
-      return { item: await this.#save({ id: media.id, info: known.info, folder: "", tags: [] }, atMs) };
+      return {
+        item: await this.#save(
+          { id: media.id, info: known.info, folder: media.folder ?? "", tags: [] },
+          atMs,
+        ),
+      };
     } finally {
       await this.incoming.discard(media.file);
     }

@@ -177,6 +177,7 @@ export interface Tables {
   /** Sources, triggers and their settings, each a document of its kind. */
   follow: { show_id: string; kind: string; id: string; place: number; revision: number; doc: string };
   entry_link: { token: string; show_id: string; id: string; doc: string };
+  remote_link: { token: string; show_id: string; id: string; doc: string };
   value_change: { show_id: string; seq: number; doc: string };
   value_state: { show_id: string; doc: string };
   air_snapshot: { show_id: string; seq: number; state: string };

@@ -177,12 +177,31 @@ function restoreNewest(file: string, nowMs: number): void {
     throw new StartProblem(
       `There is no good copy of ${file} in ${backupFolder(file)}. Nothing was changed or started.`,
     );
+  const aside = restoreCopy(file, backup.name, nowMs);
+  if (aside !== undefined) log.info(`What was there is kept as ${aside}`);
+  log.info(`The show goes on with the copy of ${new Date(backup.atMs).toLocaleString("en-GB")}`);
+}
+
+/**
+ * Puts a copy in the place of the show, which is set aside. Nobody may have it open.
+ * @returns what the one that was there is called now; undefined where there was none
+ * @throws StartProblem when the copy is damaged
+ */
+export function restoreCopy(file: string, name: string, nowMs: number): string | undefined {
   const copy = newName(file);
-  copyFileSync(join(backupFolder(file), backup.name), copy);
+  copyFileSync(join(backupFolder(file), name), copy);
+  const sqlite = new SQLite(copy, { readonly: true });
+  const [fault] = findFaults(sqlite);
+  sqlite.close();
+  if (fault !== undefined) {
+    rmSync(copy, { force: true });
+    throw new StartProblem(`The copy ${name} is damaged (${fault}). Nothing was changed; choose another.`);
+  }
   syncFolder(copy);
-  if (partsOf(file).some((name) => existsSync(name)))
-    log.info(`What was there is kept as ${setAside(file, "before-restore", nowMs)}`);
+  const aside = partsOf(file).some((part) => existsSync(part))
+    ? setAside(file, "before-restore", nowMs)
+    : undefined;
   renameSync(copy, file);
   syncFolder(dirname(file));
-  log.info(`The show goes on with the copy of ${new Date(backup.atMs).toLocaleString("en-GB")}`);
+  return aside;
 }

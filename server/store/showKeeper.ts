@@ -21,6 +21,8 @@ const NO_ROOM_BYTES = 100 * 1024 * 1024;
 export interface KeeperParts {
   readonly file: string;
   readonly workerFile: URL;
+  /** Where copies go to as well; undefined: nowhere else. */
+  readonly otherFolder?: string | undefined;
   readonly now: () => number;
   /** Whether no command has come for a while. */
   readonly isQuiet: () => boolean;
@@ -100,8 +102,24 @@ export class ShowKeeper {
     }
     this.#copiedAtCount = count;
     const copies = listBackups(file).map(({ atMs, bytes }) => ({ atMs, bytes }));
-    this.#set({ lastBackupAtMs: atMs, copies, backupFailed: null });
+    this.#set({ lastBackupAtMs: atMs, copies, backupFailed: await this.#putElsewhere(answer.done, atMs) });
     return true;
+  }
+
+  /** All pages as they are at one moment. @throws when that cannot be */
+  async copyPages(to: string): Promise<void> {
+    const answer = await this.#ask({ kind: "copyPages", file: this.#parts.file, to });
+    if ("failed" in answer) throw new Error(answer.failed);
+  }
+
+  /** @returns why it could not be; null when it is there, or need not be */
+  async #putElsewhere(copy: string, atMs: number): Promise<string | null> {
+    const { otherFolder: folder } = this.#parts;
+    if (folder === undefined) return null;
+    const answer = await this.#ask({ kind: "copyTo", copy, folder, atMs });
+    if ("done" in answer) return null;
+    log.warn(`The copy could not be put into ${folder}: ${answer.failed}`);
+    return `It could not be put into ${folder} as well: ${answer.failed}`;
   }
 
   async close(): Promise<void> {

@@ -168,6 +168,37 @@ export class SongStore {
     return undefined;
   }
 
+  /** Writes a song that comes from another show, over what is here under its id, which stays as a version. */
+  async put(
+    transaction: Db,
+    id: string,
+    song: SongFields,
+    { actor, atMs }: { readonly actor: string; readonly atMs: number },
+  ): Promise<void> {
+    const doc = writeStored(songKind, song);
+    const found = await transaction.selectFrom("song").selectAll().where("id", "=", id).executeTakeFirst();
+    const revision = (found?.revision ?? 0) + 1;
+    const row = { revision, title: titleOf(song), doc, changed_at_ms: Math.round(atMs), deleted_at_ms: null };
+    const { number } = found
+      ? await transaction
+          .updateTable("song")
+          .set(row)
+          .where("id", "=", id)
+          .returning("number")
+          .executeTakeFirstOrThrow()
+      : await transaction
+          .insertInto("song")
+          .values({ id, ...row })
+          .returning("number")
+          .executeTakeFirstOrThrow();
+    await transaction
+      .insertInto("song_version")
+      .values({ song_number: number, revision, at_ms: Math.round(atMs), actor, doc })
+      .execute();
+    await this.#index.remove(number, number, transaction);
+    await this.#index.add([{ row: number, texts: indexedTexts(song) }], transaction);
+  }
+
   /** Saves a song over the revision it was built on, and keeps what it was. */
   async save(
     id: string,

@@ -1,6 +1,6 @@
 /** What SQLite and the file system call a disk that is full, locked or cannot be written. */
 const TROUBLE =
-  /^(SQLITE_(FULL|READONLY|BUSY|LOCKED|CANTOPEN|IOERR|PROTOCOL)|ENOSPC|EROFS|EDQUOT|EACCES|EPERM|EIO|EMFILE|ENFILE)/;
+  /^(SQLITE_(FULL|READONLY|BUSY|LOCKED|CANTOPEN|IOERR|PROTOCOL)|ENOSPC|EFBIG|EROFS|EDQUOT|EACCES|EPERM|EIO|EMFILE|ENFILE)/;
 
 /** Whether something failed because of the disk and not of what was asked. */
 export function isStorageTrouble(error: unknown): boolean {

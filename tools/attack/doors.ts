@@ -13,6 +13,7 @@ import { createHttpApp } from "../../server/http/httpApp.ts";
 import { rightsOf } from "../../server/http/routeRights.ts";
 import { openServices, type Services } from "../../server/services/services.ts";
 import { closeShowFile, openShowFile } from "../../server/store/showFile.ts";
+import { carryWithout } from "../../test-support/openShow.ts";
 import { type Attack, someOf } from "./attack.ts";
 import { type RawAnswer, request } from "./raw.ts";
 
@@ -73,7 +74,8 @@ export const doors: Attack = {
     const mediaFolder = `${file}.media`;
     const db = await openShowFile(file, { seed: lanternEvening(), home, mediaFolder, now: clock.now });
     const readPeer = createPeerReader(HOST);
-    const services = await openServices(db, { home, buildId: "attack", clock, mediaFolder, readPeer });
+    const carry = carryWithout(file, mediaFolder, home);
+    const services = await openServices(db, { home, buildId: "attack", clock, mediaFolder, carry, readPeer });
     const build = (await import(pathToFileURL(join(home, "build/server/index.js")).href)) as ServerBuild;
     const app = createHttpApp(services, readPeer, build, { folder: join(home, "build/client") });
     const server = createServer(app);
@@ -192,8 +194,11 @@ async function visitorsOf({ sessions, links }: Services): Promise<Visitor[]> {
   const ended = await sessions.begin("link", "10.0.0.1", "attack");
   const [last] = sessions.list().filter(({ id }) => sessions.findByCookie(ended)?.session.id === id);
   await sessions.end(last?.id ?? "");
-  const entry = await links.addEntry("attack", {
+  const entry = await links.make("entry", "attack", {
     ...{ name: "attack", feedId: "demo-lanterns", columns: ["lanterns"], rows: null, mayMove: true },
+  });
+  const phone = await links.make("remote", "attack", {
+    ...{ name: "attack", can: "all", view: "both", isHeld: false, outputId: "" },
   });
   return [
     { name: "a stranger", headers: {}, token: NOBODY, opens: [] },
@@ -215,6 +220,8 @@ async function visitorsOf({ sessions, links }: Services): Promise<Visitor[]> {
     },
     { name: "an output's link", headers: {}, token: links.tokenOfOutput("wall"), opens: ["output", "link"] },
     { name: "a link to a table", headers: {}, token: entry, opens: ["entry"] },
+    { name: "a phone's link", headers: {}, token: phone, opens: ["remote", "link"] },
+    { name: "a second machine's link", headers: {}, token: links.secondToken, opens: ["second"] },
     { name: "the link of those who watch", headers: {}, token: links.watchToken, opens: ["watch", "link"] },
     {
       name: "a browser that was shown out",

@@ -1,5 +1,6 @@
 import { useEffect } from "react";
 import { Link, useFetcher } from "react-router";
+import { SLIDES_FOLDER } from "../../../core/rundown/slides.ts";
 import type { MediaInfo } from "../../../core/scene/media.ts";
 import { call } from "../../api/call.ts";
 import { LIBRARY_PATH, type LibraryData } from "../../api/loaded.ts";
@@ -26,7 +27,9 @@ export function MediaPicker({
   useEffect(() => {
     void load(LIBRARY_PATH);
   }, [load]);
-  const items = (data?.items ?? []).filter(({ info }) => info.type === type);
+  const all = (data?.items ?? []).filter(({ info }) => info.type === type);
+  // A talk has hundreds: of slides only the chosen one stands among the pictures.
+  const items = all.filter((item) => item.id === value || !item.folder.startsWith(SLIDES_FOLDER));
   const takeMark = async (mark: string, color: string) => {
     const answer = await call("/library-mark", { mark, color });
     if ("problem" in answer) return store.say("trouble", answer.problem.sentence);
@@ -49,6 +52,14 @@ export function MediaPicker({
       ))}
       {data && type === "picture" && (
         <MarkPicker colors={data.colors} onChoose={({ id: mark }, color) => void takeMark(mark, color)} />
+      )}
+      {items.length < all.length && (
+        <p className="text-[15px] text-second">
+          {all.length - items.length} {all.length - items.length === 1 ? "slide" : "slides"} more in the{" "}
+          <Link to="/library" className="text-act underline">
+            library
+          </Link>
+        </p>
       )}
       {data && items.length === 0 && (
         <p className="text-[15px] text-second">

@@ -42,10 +42,12 @@ const keptInAddBox = (raw: string): readonly Cleaning[] =>
 export function AddBox({
   onAdd,
   onAddAll,
+  onFiles,
   tools,
 }: {
   onAdd: (doc: CueDoc) => Promise<boolean>;
   onAddAll: (docs: readonly CueDoc[]) => Promise<boolean>;
+  onFiles: (files: readonly File[]) => void;
   /** Stand beside what the box says. */
   tools: ReactNode;
 }) {
@@ -140,7 +142,7 @@ export function AddBox({
         >
           Add
         </button>
-        <AddMenu onAdd={onAdd} onFeed={() => setIsOfFeed(true)} />
+        <AddMenu onFiles={onFiles} onAdd={onAdd} onFeed={() => setIsOfFeed(true)} />
       </div>
       <CleanedLine cleaned={paste.cleaned} />
       {review.reading && (

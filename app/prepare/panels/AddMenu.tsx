@@ -1,6 +1,6 @@
-import { Plug, Plus } from "lucide-react";
+import { FileUp, Plug, Plus } from "lucide-react";
 import { DropdownMenu } from "radix-ui";
-import { type ReactNode, useEffect, useMemo, useState } from "react";
+import { type ReactNode, useEffect, useMemo, useRef, useState } from "react";
 import { useFetcher } from "react-router";
 import { type CueDoc, pageCue } from "../../../core/rundown/cueDoc.ts";
 import { isForPages } from "../../../core/scene/fieldSet.ts";
@@ -25,12 +25,16 @@ const GROUPS: readonly { readonly name: string; readonly fieldSets: readonly str
 export function AddMenu({
   onAdd,
   onFeed,
+  onFiles,
 }: {
   onAdd: (doc: CueDoc) => Promise<boolean>;
+  /** Files were chosen: slides, or a rundown in text. */
+  onFiles: (files: readonly File[]) => void;
   /** Pages are to be made of a feed's rows. */
   onFeed: () => void;
 }) {
   const [isOpen, setIsOpen] = useState(false);
+  const files = useRef<HTMLInputElement>(null);
   const grouped = new Set(GROUPS.flatMap(({ fieldSets }) => fieldSets));
   const { fieldSets, feeds } = useDesk("fieldSets", "feeds");
   const others = [...fieldSets.values()].flatMap((set) =>
@@ -38,42 +42,65 @@ export function AddMenu({
   );
   const groups = others.length > 0 ? [...GROUPS, { name: "Other", fieldSets: others }] : GROUPS;
   return (
-    <DropdownMenu.Root open={isOpen} onOpenChange={setIsOpen}>
-      <DropdownMenu.Trigger className="flex min-h-11 shrink-0 items-center gap-1.5 rounded-lg bg-lifted px-3.5 text-[15px] hover:bg-edge">
-        <Plus aria-hidden="true" className="size-4.5" /> Empty page
-      </DropdownMenu.Trigger>
-      <DropdownMenu.Portal>
-        <DropdownMenu.Content
-          align="end"
-          sideOffset={6}
-          onCloseAutoFocus={(event) => {
-            const choice = document.querySelector<HTMLElement>("[data-feed-choice]");
-            if (!choice) return;
-            // What was opened by the menu has the keys now.
-            event.preventDefault();
-            choice.focus();
-          }}
-          className="z-30 max-h-[78vh] w-[min(46rem,94vw)] overflow-y-auto rounded-lg border border-edge-strong bg-raised p-3 shadow-xl"
-        >
-          <DropdownMenu.Group className="mb-2 flex flex-wrap gap-1.5">
-            {OFFERED_CUES.map(({ name, Icon, make }) => (
-              <Plain key={name} name={name} icon={<Icon />} onAdd={() => onAdd(make())} />
-            ))}
-            {feeds.length > 0 && (
+    <>
+      <input
+        ref={files}
+        type="file"
+        multiple
+        aria-label="Slides or a rundown"
+        tabIndex={-1}
+        accept=".pdf,.zip,.pptx,.pptm,.ppsx,.txt,.md,.markdown,.csv,.tsv,.ics,.cho,.chopro,.crd,.pro,image/png,image/jpeg,image/webp,image/avif,image/gif"
+        className="sr-only"
+        onChange={({ target }) => {
+          onFiles([...(target.files ?? [])]);
+          target.value = "";
+        }}
+      />
+      <DropdownMenu.Root open={isOpen} onOpenChange={setIsOpen}>
+        <DropdownMenu.Trigger className="flex min-h-11 shrink-0 items-center gap-1.5 rounded-lg bg-lifted px-3.5 text-[15px] hover:bg-edge">
+          <Plus aria-hidden="true" className="size-4.5" /> Empty page
+        </DropdownMenu.Trigger>
+        <DropdownMenu.Portal>
+          <DropdownMenu.Content
+            align="end"
+            sideOffset={6}
+            onCloseAutoFocus={(event) => {
+              const choice = document.querySelector<HTMLElement>("[data-feed-choice]");
+              if (!choice) return;
+              // What was opened by the menu has the keys now.
+              event.preventDefault();
+              choice.focus();
+            }}
+            className="z-30 max-h-[78vh] w-[min(46rem,94vw)] overflow-y-auto rounded-lg border border-edge-strong bg-raised p-3 shadow-xl"
+          >
+            <DropdownMenu.Group className="mb-2 flex flex-wrap gap-1.5">
+              {OFFERED_CUES.map(({ name, Icon, make }) => (
+                <Plain key={name} name={name} icon={<Icon />} onAdd={() => onAdd(make())} />
+              ))}
               <Plain
-                name="A page for each row of a feed"
-                icon={<Plug />}
+                name="A file: slides, or a rundown in text"
+                icon={<FileUp />}
                 onAdd={async () => {
-                  onFeed();
+                  files.current?.click();
                   return true;
                 }}
               />
-            )}
-          </DropdownMenu.Group>
-          <KindsInGroups groups={groups} onAdd={onAdd} />
-        </DropdownMenu.Content>
-      </DropdownMenu.Portal>
-    </DropdownMenu.Root>
+              {feeds.length > 0 && (
+                <Plain
+                  name="A page for each row of a feed"
+                  icon={<Plug />}
+                  onAdd={async () => {
+                    onFeed();
+                    return true;
+                  }}
+                />
+              )}
+            </DropdownMenu.Group>
+            <KindsInGroups groups={groups} onAdd={onAdd} />
+          </DropdownMenu.Content>
+        </DropdownMenu.Portal>
+      </DropdownMenu.Root>
+    </>
   );
 }
 

@@ -1,0 +1,21 @@
+import { z } from "zod";
+import { nameSchema } from "../../names/name.ts";
+import type { Part } from "../part.ts";
+
+const schema = z.strictObject({
+  id: nameSchema(80),
+  name: z.string().max(200),
+  /** SHA-256 of its file. */
+  file: z.string().regex(/^[0-9a-f]{64}$/),
+});
+export type CarriedFont = z.infer<typeof schema>;
+
+export const fontPart: Part<CarriedFont> = {
+  one: "font",
+  many: "fonts",
+  schema,
+  nameOf: ({ name }) => name,
+  aboutOf: () => "added by file",
+  twinOf: ({ file }) => file,
+  differences: () => ["another file there"],
+};
