@@ -4,14 +4,21 @@ import type { Page } from "@playwright/test";
 import { PNG } from "pngjs";
 import { expect, expectCues, openDesk, output, seqOf, test } from "./support/show.ts";
 
-/** Drops files or folders of the disk in the middle of a page, as a hand does. */
-async function drop(page: Page, ...paths: string[]): Promise<void> {
+/** Drags files or folders of the disk to the middle of a page and lets them go there, as a hand does; or gives it up. */
+async function drag(page: Page, end: "drop" | "dragCancel", ...paths: string[]): Promise<void> {
   const session = await page.context().newCDPSession(page);
   const data = { items: [], files: paths, dragOperationsMask: 1 };
-  for (const type of ["dragEnter", "dragOver", "drop"] as const)
-    await session.send("Input.dispatchDragEvent", { type, x: 400, y: 400, data });
+  const send = (type: "dragEnter" | "dragOver" | typeof end) =>
+    session.send("Input.dispatchDragEvent", { type, x: 400, y: 400, data });
+  await send("dragEnter");
+  await expect(page.getByText("Let go anywhere")).toBeVisible();
+  await send("dragOver");
+  await send(end);
+  await expect(page.getByText("Let go anywhere")).toHaveCount(0);
   await session.detach();
 }
+
+const drop = (page: Page, ...paths: string[]) => drag(page, "drop", ...paths);
 
 function picture(path: string, grey: number): string {
   const png = new PNG({ width: 64, height: 36 });
@@ -58,6 +65,8 @@ test("what was taken for something else is told otherwise; what nothing takes is
   await openDesk(page, show);
   const boats = picture(info.outputPath("boats.png"), 90);
   const dialog = page.getByRole("dialog");
+  await drag(page, "dragCancel", boats);
+  await expect(dialog).toHaveCount(0);
   await drop(page, boats);
   await dialog.getByRole("radio", { name: /^For the library/ }).check();
   await dialog.getByRole("button", { name: "Bring it in" }).click();

@@ -396,14 +396,7 @@ const sayStarting: RequestListener = (_request, response) => {
 /** Takes the address. @returns the port, where any was asked for */
 function listen(server: Server, host: string, port: number): Promise<number> {
   limitConnections(server);
-  // Whoever sends its head letter by letter is not waited for; files may take their time.
-  server.headersTimeout = 10_000;
-  server.requestTimeout = 15 * 60_000;
   server.on("request", sayStarting);
-  server.on("clientError", (_error, socket) => {
-    if (socket.writable) socket.end("HTTP/1.1 400 Bad Request\r\nConnection: close\r\n\r\n");
-    else socket.destroy();
-  });
   return new Promise((done, fail) => {
     server.once("error", (error: NodeJS.ErrnoException) =>
       fail(

@@ -50,6 +50,8 @@ const WAYS: Readonly<
   },
 };
 
+/** What is dragged over a window tells of itself a few times a second, still or not; that it left, it may not tell. */
+const UNHEARD_MS = 1_500;
 /** Of a folder with more than these, the first are taken. */
 const MOST_FILES = 500;
 
@@ -67,11 +69,19 @@ export function DropAnywhere() {
   const view = pathname.split("/")[1] ?? "";
   const [dropped, setDropped] = useState<Dropped | null>(null);
   const [chosen, setChosen] = useState<TakenFor>("slides");
+  const [isOver, setIsOver] = useState(false);
   useEffect(() => {
+    let gone: ReturnType<typeof setTimeout> | undefined;
     const over = (event: DragEvent) => {
-      if (event.dataTransfer?.types.includes("Files")) event.preventDefault();
+      if (!event.dataTransfer?.types.includes("Files")) return;
+      event.preventDefault();
+      setIsOver(true);
+      clearTimeout(gone);
+      gone = setTimeout(() => setIsOver(false), UNHEARD_MS);
     };
     const drop = (event: DragEvent) => {
+      clearTimeout(gone);
+      setIsOver(false);
       if (event.defaultPrevented || !event.dataTransfer?.types.includes("Files")) return;
       // Else the browser would leave the desk and show the file.
       event.preventDefault();
@@ -94,10 +104,13 @@ export function DropAnywhere() {
           ),
       );
     };
+    window.addEventListener("dragenter", over);
     window.addEventListener("dragover", over);
     window.addEventListener("drop", drop);
     return () => {
+      window.removeEventListener("dragenter", over);
       window.removeEventListener("dragover", over);
+      clearTimeout(gone);
       window.removeEventListener("drop", drop);
     };
   }, [view, store]);
@@ -110,6 +123,16 @@ export function DropAnywhere() {
   };
   const name = dropped?.files[0]?.name ?? "";
   const others = (dropped?.files.length ?? 0) - 1;
+  // One thing that stays lies beneath the pointer: what is dropped on something that goes in that moment is lost.
+  if (isOver)
+    return (
+      <div className="fixed inset-0 z-40 grid place-content-center border-4 border-act p-8 text-center">
+        <p className="pointer-events-none rounded-xl border border-edge-strong bg-raised px-8 py-5 text-[16px] text-second shadow-2xl">
+          <strong className="block text-[22px] font-semibold text-paper">Let go anywhere</strong>
+          You are asked first what it is. What is on air stays as it is.
+        </p>
+      </div>
+    );
   return (
     <Dialog.Root open={dropped !== null} onOpenChange={(isOpen) => !isOpen && setDropped(null)}>
       <Dialog.Portal>
