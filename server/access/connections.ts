@@ -6,6 +6,7 @@ import { keyOf } from "./guesses.ts";
 const MOST = 3_000;
 const MOST_OF_ONE = 600;
 
+const GRACE_MS = 250;
 /** Whoever sends its head letter by letter is not waited for; files may take their time. */
 const TIMEOUTS = { headMs: 10_000, requestMs: 15 * 60_000 };
 
@@ -14,11 +15,23 @@ export function limitConnections(server: Server, { headMs, requestMs } = TIMEOUT
   server.maxConnections = MOST;
   server.headersTimeout = headMs;
   server.requestTimeout = requestMs;
+  const asked = new WeakMap<object, number>();
+  const timesAsked = (socket: object) => asked.get(socket) ?? 0;
+  const hasAsked = (socket: object) => asked.set(socket, timesAsked(socket) + 1);
+  server.on("request", ({ socket }) => hasAsked(socket));
+  server.on("upgrade", (_request, socket) => {
+    hasAsked(socket);
+    // Nobody else listens for it yet.
+    if (server.listenerCount("upgrade") === 1)
+      socket.end("HTTP/1.1 503 Service Unavailable\r\nConnection: close\r\n\r\n");
+  });
   server.on("clientError", (error: NodeJS.ErrnoException, socket) => {
-    // Browsers open connections ahead of need. What they ask on one at the moment it is given up, they ask again on
-    // another, as long as nothing was answered.
-    const wasLate = error.code === "ERR_HTTP_REQUEST_TIMEOUT";
-    if (socket.writable && !wasLate) socket.end("HTTP/1.1 400 Bad Request\r\nConnection: close\r\n\r\n");
+    if (error.code === "ERR_HTTP_REQUEST_TIMEOUT") {
+      // It may be this server that stood still: what came meanwhile is read before anybody is given up. Nothing is
+      // answered then, so that a browser that had opened the connection ahead of need asks again on another.
+      const before = timesAsked(socket);
+      setTimeout(() => timesAsked(socket) === before && socket.destroy(), GRACE_MS).unref();
+    } else if (socket.writable) socket.end("HTTP/1.1 400 Bad Request\r\nConnection: close\r\n\r\n");
     else socket.destroy();
   });
   const open = new Map<string, number>();
