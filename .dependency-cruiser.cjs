@@ -37,6 +37,7 @@ const FLOORS = {
     "wire",
   ],
   server: [
+    "time",
     "queue",
     "log",
     "fonts",

@@ -8,9 +8,9 @@ import {
   type RouterContextProvider,
   ServerRouter,
 } from "react-router";
-import { afterRunning } from "../server/health/afterRunning.ts";
 import { requestFacts } from "../server/http/requestContext.ts";
 import { log } from "../server/log/log.ts";
+import { afterRunning } from "../server/time/afterRunning.ts";
 import { NonceContext } from "./ui/nonce.ts";
 
 /** Nothing of a page comes later than the rest: only one that would never end is cut off. */

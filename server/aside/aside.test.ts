@@ -72,7 +72,7 @@ describe("a thread that is kept", () => {
 
   test("does job after job in turn, in one thread; one that goes wrong costs that thread and no other job", async () => {
     // Only the one that hangs comes to its deadline, however slow the machine.
-    vi.useFakeTimers({ toFake: ["setTimeout", "clearTimeout"] });
+    vi.useFakeTimers({ toFake: ["setInterval", "clearInterval"] });
     const thread = createKeptThread(WORKER, DEADLINE_MS);
     const first = await ask(thread, "which");
     expect(await Promise.all([ask(thread, "a"), ask(thread, "b"), ask(thread, "which")])).toEqual([

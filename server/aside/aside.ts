@@ -1,5 +1,6 @@
 import { Worker } from "node:worker_threads";
 import { log } from "../log/log.ts";
+import { afterRunning } from "../time/afterRunning.ts";
 import { TASKS, type TaskInput, type TaskName, type TaskResult } from "./tasks.ts";
 
 /** What is asked of a thread, and what it answers. */
@@ -57,7 +58,7 @@ function runOne<T>(workerFile: URL, job: AsideJob, deadlineMs: number, signal?: 
   return new Promise<T>((resolve, reject) => {
     const worker = new Worker(workerFile, { resourceLimits: { maxOldGenerationSizeMb: MEMORY_MB } });
     const settle = (finish: () => void) => {
-      clearTimeout(timer);
+      stopWaiting();
       signal?.removeEventListener("abort", callOff);
       worker.removeAllListeners();
       // What it still says while it ends is no news.
@@ -65,7 +66,7 @@ function runOne<T>(workerFile: URL, job: AsideJob, deadlineMs: number, signal?: 
       void worker.terminate();
       finish();
     };
-    const timer = setTimeout(() => settle(() => reject(new AsideFailed("late"))), deadlineMs);
+    const stopWaiting = afterRunning(deadlineMs, () => settle(() => reject(new AsideFailed("late"))));
     const callOff = () => settle(() => reject(new AsideFailed("calledOff")));
     signal?.addEventListener("abort", callOff);
     worker.once("message", (answer: AsideAnswer) =>

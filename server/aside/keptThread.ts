@@ -1,5 +1,6 @@
 import { Worker } from "node:worker_threads";
 import { log } from "../log/log.ts";
+import { afterRunning } from "../time/afterRunning.ts";
 import { type Aside, type AsideAnswer, AsideFailed, type AsideJob } from "./aside.ts";
 
 const MEMORY_MB = 512;
@@ -53,11 +54,11 @@ export function createKeptThread(workerFile: URL, deadlineMs: number): KeptThrea
     new Promise((resolve, reject) => {
       if (isClosed) return reject(new AsideFailed("calledOff"));
       thread ??= open();
-      const timer = setTimeout(() => running?.settle({ why: "late" }), deadlineMs);
+      const stopWaiting = afterRunning(deadlineMs, () => running?.settle({ why: "late" }));
       running = {
         job,
         settle: (answer) => {
-          clearTimeout(timer);
+          stopWaiting();
           running = undefined;
           if ("result" in answer) return resolve(answer.result);
           end();

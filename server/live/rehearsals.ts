@@ -1,9 +1,9 @@
 import type { Channel } from "../../core/wire/wire.ts";
 import type { Entry } from "../access/entry.ts";
-import { afterRunning } from "../health/afterRunning.ts";
 import type { ShowHost } from "../host/showHost.ts";
 import type { ContentStore } from "../store/contentStore.ts";
 import type { ScreenStore } from "../store/screenStore.ts";
+import { afterRunning } from "../time/afterRunning.ts";
 import { RehearsalLog } from "./rehearsalLog.ts";
 import type { LiveWindow } from "./window.ts";
 import type { Windows } from "./windows.ts";

@@ -10,6 +10,8 @@ import { eventually } from "../../test-support/eventually.ts";
 import { copyPages } from "../store/backupFiles.ts";
 import { SecondMachine } from "./secondMachine.ts";
 
+const BEAT_EVERY_MS = 10;
+
 let folder: string;
 let sqlite: SQLite.Database;
 let second: SecondMachine;
@@ -36,6 +38,7 @@ beforeEach(async () => {
     whoLeads: async () => undefined,
     onOtherLeads: () => {},
     now: () => 1_000,
+    beatEveryMs: BEAT_EVERY_MS,
   });
   followed = [];
   server = createServer(async (request, response) => {
@@ -102,4 +105,18 @@ test("nobody to give over to is said, and nothing is ended", async () => {
   await eventually(() => expect(hasCaughtUp(parts)).toBe(true));
   expect(await second.giveOver()).toMatch(/^http:/);
   await eventually(() => expect(parts.at(-1)).toEqual({ kind: "said", said: { kind: "gaveOver" } }));
+});
+
+test("one that says nothing more is lost; one that this machine did not hear because it stood still itself is not", async () => {
+  const parts = follow();
+  await eventually(() => expect(hasCaughtUp(parts)).toBe(true));
+  const word = { isReady: true, filesLeft: 0 };
+  await second.hear(word);
+  const until = performance.now() + 60 * BEAT_EVERY_MS;
+  while (performance.now() < until);
+  // What waited to be read comes after the beat that was late.
+  await new Promise((done) => setTimeout(done, 2 * BEAT_EVERY_MS));
+  expect(second.view.kind).toBe("follows");
+  await second.hear(word);
+  await eventually(() => expect(second.view.kind).toBe("lost"));
 });

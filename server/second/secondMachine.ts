@@ -22,13 +22,14 @@ export interface SecondMachineParts {
   /** Somebody had the second machine lead while this one could not be asked. */
   readonly onOtherLeads: (address: string) => void;
   readonly now: () => number;
+  readonly beatEveryMs?: number;
 }
 
 const BEAT_EVERY_MS = 200;
 /** A machine that reads no more than this long after it was written is let go: it comes again. */
 const MOST_WAITING_BYTES = 256 * 1024 * 1024;
-/** Not heard of for so long, it is lost. */
-const LOST_AFTER_MS = 6_000;
+/** Not heard of for so many beats, it is lost. Beats, not a time: while this machine stands still it hears nobody. */
+const LOST_AFTER_BEATS = 30;
 const PIECE_BYTES = 1024 * 1024;
 /** One that was there and is not is asked so often whether it leads. */
 const ASK_EVERY_MS = 2_000;
@@ -57,10 +58,11 @@ export class SecondMachine {
   #view: SecondView = { kind: "none" };
   #askedAtMs = 0;
   #isAsking = false;
+  #beatsUnheard = 0;
 
   constructor(parts: SecondMachineParts) {
     this.#parts = parts;
-    this.#timer = setInterval(() => this.#beat(), BEAT_EVERY_MS);
+    this.#timer = setInterval(() => this.#beat(), parts.beatEveryMs ?? BEAT_EVERY_MS);
     this.#timer.unref();
     this.#endListening = parts.onWritten(() => this.#send());
   }
@@ -122,6 +124,7 @@ export class SecondMachine {
     const stream = this.#stream;
     if (stream) {
       const { address, sinceMs } = stream;
+      this.#beatsUnheard = 0;
       const before = this.#view;
       this.#view = { kind: "follows", address, sinceMs, heardAtMs: this.#parts.now(), word };
       const wasReady = before.kind === "follows" && isWhole(before.word);
@@ -202,15 +205,13 @@ export class SecondMachine {
   #beat(): void {
     const stream = this.#stream;
     if (!stream) return void this.#askWhoLeads();
-    const atMs = this.#parts.now();
     if (stream.response.writableLength > MOST_WAITING_BYTES) {
       log.warn("The second machine reads too slowly and is let go; it comes again");
       stream.response.destroy();
       return;
     }
-    this.#say(stream, { kind: "beat", atMs });
-    if (this.#view.kind === "follows" && atMs - this.#view.heardAtMs > LOST_AFTER_MS)
-      stream.response.destroy();
+    this.#say(stream, { kind: "beat", atMs: this.#parts.now() });
+    if (this.#view.kind === "follows" && ++this.#beatsUnheard > LOST_AFTER_BEATS) stream.response.destroy();
   }
 
   async #askWhoLeads(): Promise<void> {

@@ -5,6 +5,7 @@ import { canvasOf } from "../../core/venue/plan.ts";
 import type { ShownSource } from "../../painters/program/shownSource.ts";
 import { log } from "../log/log.ts";
 import type { AddedFont } from "../store/fontStore.ts";
+import { afterRunning } from "../time/afterRunning.ts";
 import { fileOfMedia, fileOfSource } from "./programFrame.ts";
 import { stillDocuments } from "./stillDocuments.ts";
 import type { Still, StillJob, StillResult } from "./stillJob.ts";
@@ -75,9 +76,7 @@ export class StillPainter {
   readonly #jobs = new Map<string, Job>();
   readonly #openOf = new Map<string, number>();
   #process: ChildProcess | undefined;
-  #current:
-    | { readonly job: Job; readonly id: number; readonly timer: ReturnType<typeof setTimeout> }
-    | undefined;
+  #current: { readonly job: Job; readonly id: number; readonly stopWaiting: () => void } | undefined;
   #lastId = 0;
   #bytes = 0;
   #isClosed = false;
@@ -168,11 +167,11 @@ export class StillPainter {
       return path ? [[id, path] as const] : [];
     });
     const id = ++this.#lastId;
-    const timer = setTimeout(() => {
+    const stopWaiting = afterRunning(GIVES_UP_MS, () => {
       log.warn(`A still took longer than ${GIVES_UP_MS / 1_000} s and was given up`);
       this.#replace("late");
-    }, GIVES_UP_MS);
-    this.#current = { job, id, timer };
+    });
+    this.#current = { job, id, stopWaiting };
     this.#getProcess().send({
       ...job.wanted,
       id,
@@ -197,7 +196,7 @@ export class StillPainter {
 
   #finish(job: Job, answer: StillAnswer): void {
     if (this.#current?.job === job) {
-      clearTimeout(this.#current.timer);
+      this.#current.stopWaiting();
       this.#current = undefined;
     }
     this.#jobs.delete(job.name);
@@ -244,7 +243,7 @@ export class StillPainter {
       if ("failed" in result) log.warn(`A still could not be painted: ${result.failed}`);
       // It is replaced before the next one is sent to it.
       if (isFull) {
-        clearTimeout(current.timer);
+        current.stopWaiting();
         this.#current = undefined;
         this.#replace("memory");
       }

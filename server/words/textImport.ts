@@ -6,6 +6,7 @@ import { FileProblem, type ParsedVerse } from "../files/scriptureFile.ts";
 import type { TextMessage } from "../files/textWorker.ts";
 import { log } from "../log/log.ts";
 import type { ScriptureStore } from "../store/scriptureStore.ts";
+import { afterRunning } from "../time/afterRunning.ts";
 
 export type TextHead = Omit<Extract<TextMessage, { kind: "head" }>, "kind">;
 
@@ -48,14 +49,13 @@ export function readInWorker(workerFile: URL): ReadText {
       wake?.();
     });
     const next = async (): Promise<TextMessage> => {
-      const late = setTimeout(
-        () => giveUp("Reading the file took too long and was given up. Nothing was brought in."),
-        DEADLINE_MS,
+      const stopWaiting = afterRunning(DEADLINE_MS, () =>
+        giveUp("Reading the file took too long and was given up. Nothing was brought in."),
       );
       try {
         return await nextMessage();
       } finally {
-        clearTimeout(late);
+        stopWaiting();
       }
     };
     const nextMessage = async (): Promise<TextMessage> => {
