@@ -56,8 +56,11 @@ const showsProgram = (placement: Placement): boolean =>
   placement.kind === "program" || (placement.kind === "group" && placement.children.some(showsProgram));
 
 process.on("message", (job: StillJob) => {
-  const answer = (result: Still | { readonly failed: string }) =>
-    process.send?.({ id: job.id, memoryBytes: process.memoryUsage().rss, ...result } satisfies StillResult);
+  const answer = (result: Still | { readonly failed: string }) => {
+    const said: StillResult = { id: job.id, memoryBytes: process.memoryUsage().rss, ...result };
+    // A server that goes in this moment misses nothing; that it went is heard below.
+    process.send?.(said, undefined, undefined, () => {});
+  };
   draw(job).then(answer, (error: unknown) => answer({ failed: String(error) }));
 });
 // The server is gone: nobody asks any more.
