@@ -78,8 +78,9 @@ export function PhonesView({ links }: { links: readonly PhoneLink[] }) {
           />
         ) : (
           <p className="text-[15px] text-second">
-            Choose “Change” beside a phone to say what it shows and what it may do. A change is there on the
-            phone at once.
+            {links.length === 0
+              ? "What a phone shows and what it may do is said here, as soon as there is one."
+              : "Choose “Change” beside a phone to say what it shows and what it may do. A change is there on the phone at once."}
           </p>
         )}
       </aside>
