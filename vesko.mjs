@@ -188,7 +188,7 @@ function install() {
 /** Builds when a source has changed since the last build. */
 function build() {
   const stamp = at("build", ".stamp");
-  const folders = ["app", "core", "painters", "server", "designs", "demo", "tools", "public"];
+  const folders = ["app", "core", "painters", "server", "designs", "demo", "texts", "tools", "public"];
   const files = [
     ...folders.flatMap((folder) => listFiles(at(folder))).filter((file) => !file.endsWith(".test.ts")),
     at("package-lock.json"),

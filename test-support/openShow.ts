@@ -32,7 +32,7 @@ export async function openShow(
   {
     seed = lanternEvening(),
     ...more
-  }: Pick<ServiceOptions, "rehearsalWaitsMs" | "feedHosts" | "feedFolder" | "devices"> & {
+  }: Pick<ServiceOptions, "rehearsalWaitsMs" | "feedHosts" | "feedFolder" | "devices" | "keptContents"> & {
     readonly seed?: Seed;
   } = {},
 ): Promise<OpenShow> {

@@ -1,8 +1,20 @@
 // Bundles the server beside the route build that it imports.
-import { fileURLToPath } from "node:url";
 import { build } from "esbuild";
 
-const module = (name) => fileURLToPath(import.meta.resolve(name));
+/** With machine code or files of their own, or shared with the route build, which has its own copy of nothing. */
+const EXTERNAL = [
+  "better-sqlite3",
+  "@napi-rs/canvas",
+  "harfbuzzjs",
+  "pdfjs-dist",
+  "wawoff2",
+  "vite",
+  "react",
+  "react-dom",
+  "react-router",
+  "@react-router/express",
+  "@react-router/node",
+];
 
 await build({
   entryPoints: [
@@ -12,17 +24,24 @@ await build({
     "server/files/textWorker.ts",
     "server/aside/asideWorker.ts",
     "server/store/keeperWorker.ts",
+    "server/store/lookThroughWorker.ts",
     "server/carry/carryWorker.ts",
   ],
   entryNames: "[name]",
   outdir: "build/server",
   bundle: true,
+  // What is asked for later is read later; what several of them need is there once.
+  splitting: true,
+  chunkNames: "part-[hash]",
   platform: "node",
   format: "esm",
   target: "node20",
-  packages: "external",
-  // Made of hundreds of small modules, which would be opened one by one at every start.
-  alias: { kysely: module("kysely"), zod: module("zod") },
+  // All else is bundled: hundreds of small modules would be found, opened and compiled one by one at every start.
+  external: EXTERNAL,
+  // Packages of the older kind ask for those of Node by name.
+  banner: {
+    js: 'import { createRequire as createRequireHere } from "node:module"; const require = createRequireHere(import.meta.url);',
+  },
   sourcemap: true,
   logLevel: "warning",
 });

@@ -1,6 +1,6 @@
 import { parentPort, workerData } from "node:worker_threads";
 import { FileProblem } from "../files/scriptureFile.ts";
-import { StartProblem } from "../store/database.ts";
+import { StartProblem } from "../startProblem.ts";
 import { isStorageTrouble } from "../store/storageTrouble.ts";
 import { type CarryJob, carryOut } from "./carrySteps.ts";
 

@@ -1,5 +1,5 @@
+import { StartProblem } from "../startProblem.ts";
 import { backupFolder, listBackups } from "../store/backupFiles.ts";
-import { StartProblem } from "../store/database.ts";
 import { lockShowFile, tellOwner } from "../store/fileLock.ts";
 import { restoreCopy } from "../store/showFile.ts";
 import { type Command, CommandProblem } from "./command.ts";

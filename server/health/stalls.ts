@@ -23,6 +23,11 @@ export class Stalls {
     this.#listeners.add(listener);
   }
 
+  /** What held the thread until now was the start: nobody waited for anything else yet. */
+  forget(): void {
+    this.#lastMs = performance.now();
+  }
+
   close(): void {
     clearInterval(this.#timer);
   }

@@ -77,7 +77,7 @@ function contentPolicy(
 export function createHttpApp(
   services: Services,
   readPeer: ReadPeer,
-  build: ServerBuild | (() => Promise<ServerBuild>),
+  loadBuild: () => Promise<ServerBuild>,
   assets: { readonly folder: string } | { readonly middleware: RequestHandler },
 ): Express {
   const app = express();
@@ -173,10 +173,9 @@ export function createHttpApp(
       return tellFailure(response, new BodyTooLarge("action"));
     next();
   });
-  const guarded = typeof build === "function" ? async () => guardRoutes(await build()) : guardRoutes(build);
-  app.use(
+  const handlerOf = (build: ServerBuild | (() => Promise<ServerBuild>)) =>
     createRequestHandler({
-      build: guarded,
+      build,
       getLoadContext: (request, response) =>
         createRequestContext({
           services,
@@ -184,8 +183,15 @@ export function createHttpApp(
           nonce: String(response.locals.nonce),
           allowFraming: response.locals.allowFraming,
         }),
-    }),
-  );
+    });
+  const loadGuarded = async () => guardRoutes(await loadBuild());
+  // While it is developed each page may be of other source; else they are loaded once, by whoever comes first.
+  const developed = isDev ? handlerOf(loadGuarded) : undefined;
+  let loaded: RequestHandler | undefined;
+  app.use(async (request, response, next) => {
+    loaded ??= developed ?? handlerOf(await loadGuarded());
+    await loaded(request, response, next);
+  });
   app.use((error: unknown, request: Request, response: Response, _next: NextFunction) => {
     const status = (error as { status?: unknown } | null)?.status;
     if (typeof status !== "number" || status >= 500 || response.headersSent)

@@ -14,7 +14,7 @@ test("a route that does not say who may come in is not served", () => {
   ]);
   for (const module of [{}, { middleware: [] }, { middleware: [() => undefined] }])
     expect(() => rightsOf(buildOf({ root: {}, "routes/new": module }))).toThrow(
-      /“routes\/new” does not say who may come in, so nothing was started/,
+      /“routes\/new” does not say who may come in, so no page is served/,
     );
 });
 

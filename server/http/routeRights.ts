@@ -2,7 +2,7 @@ import type { ServerBuild } from "react-router";
 import { problemOf } from "../../core/wire/problem.ts";
 import type { Right } from "../access/rights.ts";
 import { log } from "../log/log.ts";
-import { StartProblem } from "../store/database.ts";
+import { StartProblem } from "../startProblem.ts";
 import { isStorageTrouble, STORAGE_SENTENCE } from "../store/storageTrouble.ts";
 
 /** A route's guard carries the right it asks for, so that it can be seen from outside. */
@@ -18,7 +18,7 @@ export function rightsOf(build: ServerBuild): ReadonlyMap<string, Right> {
     const [guard] = (route.module.middleware ?? []) as readonly Partial<DeclaresRight>[];
     if (guard?.right === undefined)
       throw new StartProblem(
-        `The route “${id}” does not say who may come in, so nothing was started. Begin it with: export const middleware = [only("desk")].`,
+        `The route “${id}” does not say who may come in, so no page is served. Begin it with: export const middleware = [only("desk")].`,
       );
     rights.set(id, guard.right);
   }

@@ -15,6 +15,7 @@ import { SerialQueue } from "../queue/serialQueue.ts";
 import type { ContentStore } from "../store/contentStore.ts";
 import type { CueStore, StoredCue } from "../store/cueStore.ts";
 import type { Rank } from "../store/ranks.ts";
+import { type KeptContent, sumOfDoc } from "./keptContents.ts";
 
 /** Cues in one show; beyond this Prepare refuses to add. */
 const MOST_CUES = 4_000;
@@ -22,6 +23,8 @@ const MOST_CUES = 4_000;
 /** How long compiling may hold the server at once: a few cues are there in the same breath, many come by and by. */
 const FIRST_SLICE_MS = 60;
 const SLICE_MS = 8;
+/** The same at a start, when nobody waits for anything else yet. */
+const START_SLICE_MS = 300;
 /** What was compiled by and by is told this often. */
 const TELL_EVERY_MS = 250;
 
@@ -90,11 +93,42 @@ export class Rundown {
     return this.#ready;
   }
 
-  /** Makes the contents of all cues at once, for a start: nobody waits for anything else yet. */
+  /** Makes the contents of all cues at once, where nobody waits for anything else. */
   compileAll(): void {
     for (const { id } of this.#cues.inOrder()) this.#stale.add(id);
     this.#work(Number.POSITIVE_INFINITY);
     this.#tell([]);
+  }
+
+  /**
+   * Takes over what was kept of the last time, and makes the rest: those from a cue on for so long, then the others by and by.
+   * @param kept made with the very context of now
+   * @param fromId where the show stands; null: at its beginning
+   */
+  begin(kept: readonly KeptContent[], fromId: string | null): void {
+    const known = new Map(kept.map((one) => [one.cueId, one]));
+    const cues = this.#cues.inOrder();
+    const from = Math.max(
+      cues.findIndex(({ id }) => id === fromId),
+      0,
+    );
+    for (const { id, doc } of [...cues.slice(from), ...cues.slice(0, from)]) {
+      const one = known.get(id);
+      if (one?.docSum === sumOfDoc(doc)) {
+        const hash = this.#contents.nameAs(one.hash, one.content);
+        this.#made.set(id, { compiled: { content: one.content }, hash });
+      } else this.#stale.add(id);
+    }
+    this.#compileFor(START_SLICE_MS, []);
+  }
+
+  /** What is worth keeping for the next start; undefined while some of it is not made yet. */
+  toKeep(): readonly ReadyCue[] | undefined {
+    return this.#stale.size > 0 ? undefined : this.ready();
+  }
+
+  get context(): CompileContext {
+    return this.#context;
   }
 
   /** Cues that were deleted and are not in the rundown again, the latest first. */
@@ -346,7 +380,11 @@ export class Rundown {
     const others = [...this.#stale];
     this.#stale.clear();
     for (const id of [...edited, ...others]) this.#stale.add(id);
-    this.#work(FIRST_SLICE_MS);
+    this.#compileFor(FIRST_SLICE_MS, edited);
+  }
+
+  #compileFor(firstMs: number, edited: readonly string[]): void {
+    if (this.#stale.size > 0) this.#work(firstMs);
     this.#tell(edited);
     if (this.#stale.size === 0 || this.#isWorking) return;
     this.#isWorking = true;

@@ -42,6 +42,8 @@ import { LiveServer } from "../live/liveServer.ts";
 import { programVersion } from "../programVersion.ts";
 import { BesideLog, titlesByTable } from "../report/besideLog.ts";
 import { Reports } from "../report/reports.ts";
+import { contextStamp } from "../rundown/contextStamp.ts";
+import type { KeptContents } from "../rundown/keptContents.ts";
 import type { Rundown } from "../rundown/rundown.ts";
 import { keepSecond, whoLeads } from "../second/knownSecond.ts";
 import { SecondMachine } from "../second/secondMachine.ts";
@@ -52,6 +54,7 @@ import { ShowKeeper } from "../store/showKeeper.ts";
 import { type ReadText, readInWorker, TextImport } from "../words/textImport.ts";
 import { type Ingredients, openRundown } from "./openRundown.ts";
 import { openStores, type Stores } from "./openStores.ts";
+import { startQuickly } from "./quickStart.ts";
 
 /** Everything that loaders, actions and the live channel need. One per process. */
 export interface Services
@@ -78,6 +81,7 @@ export interface Services
   readonly aside: Aside;
   readonly guesses: Guesses;
   readonly health: Health;
+  readonly stalls: Stalls;
   /** Values that change often, beside the air. */
   readonly values: ValueHost;
   /** Tables that fill pages. */
@@ -131,6 +135,8 @@ export interface ServiceOptions {
   readonly readPeer: ReadPeer;
   /** Looked after when it is said: folded, copied, its room watched. */
   readonly databaseFile?: string;
+  /** What cues were made to the last time; all are made at the start when not said. */
+  readonly keptContents?: KeptContents | undefined;
   /** Where copies of it go to as well. */
   readonly backupFolder?: string | undefined;
   /** Where work on files is done; in threads of their own when not said. */
@@ -406,7 +412,15 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
   });
   venue.onChange(() => bindings.refill());
   // After what is on air is known: a cue that is the same has its very content.
-  rundown.compileAll();
+  const keepContents = options.keptContents
+    ? startQuickly({
+        rundown,
+        kept: options.keptContents,
+        stamp: () => contextStamp(rundown.context, media, scriptures),
+        fromId: host.state.arm?.target.cueId ?? null,
+      })
+    : undefined;
+  if (!keepContents) rundown.compileAll();
   // Before it is compiled nothing would be now, and pages that say what is would be empty for a moment.
   const followRunning = () => feeds.followRunning();
   host.onEvent(followRunning);
@@ -436,6 +450,7 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
     compaction,
     reports,
     health,
+    stalls,
     aside,
     guesses,
     pairing: new Pairing(now, guesses),
@@ -460,6 +475,7 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
       stalls.close();
       await beside.close();
       compaction.close();
+      await keepContents?.();
       await feeds.close();
       thread.close();
       await values.close();

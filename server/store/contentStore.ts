@@ -41,7 +41,11 @@ export class ContentStore {
 
   /** Names a document and remembers it; `keep` writes it down. */
   name(document: PinnedDocument): string {
-    const named = hashOf(document);
+    return this.nameAs(hashOf(document), document);
+  }
+
+  /** Remembers a document by the name that it had: what it is called now, as from `name`. */
+  nameAs(named: string, document: PinnedDocument): string {
     const hash = this.#storedAs.get(named) ?? named;
     if (!this.#known.has(hash)) this.#known.set(hash, document);
     return hash;

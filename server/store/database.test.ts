@@ -3,7 +3,8 @@ import { tmpdir } from "node:os";
 import { join } from "node:path";
 import SQLite from "better-sqlite3";
 import { afterAll, expect, test } from "vitest";
-import { openDatabase, StartProblem } from "./database.ts";
+import { StartProblem } from "../startProblem.ts";
+import { openDatabase } from "./database.ts";
 
 const folder = mkdtempSync(join(tmpdir(), "vesko-db-"));
 afterAll(() => rmSync(folder, { recursive: true }));

@@ -2,6 +2,7 @@ import { chmodSync, existsSync, mkdirSync } from "node:fs";
 import { dirname } from "node:path";
 import SQLite from "better-sqlite3";
 import { Kysely, type Migration, Migrator } from "kysely";
+import { StartProblem } from "../startProblem.ts";
 import { ShowDialect } from "./dialect.ts";
 import * as first from "./migrations/m0001_first.ts";
 import * as words from "./migrations/m0002_words.ts";
@@ -60,9 +61,6 @@ const MIGRATIONS: Readonly<Record<string, Migration>> = {
 
 /** Name of the last migration: what an up-to-date database has. */
 export const NEWEST_MIGRATION = Object.keys(MIGRATIONS).sort().at(-1);
-
-/** A start that cannot go on, told in a sentence for the person at the terminal. */
-export class StartProblem extends Error {}
 
 /** Why a database cannot be used as it is. */
 export class Damaged extends Error {}

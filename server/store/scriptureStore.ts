@@ -1,3 +1,4 @@
+import { createHash } from "node:crypto";
 import { setImmediate as nextTurn } from "node:timers/promises";
 import { sql } from "kysely";
 import { BOOKS } from "../../core/words/reference/books.ts";
@@ -60,6 +61,7 @@ export class ScriptureStore implements Scripture {
   readonly #db: Db;
   readonly #index: WordIndex;
   readonly #texts = new Map<string, LoadedText>();
+  #stamp: string | undefined;
 
   constructor(db: Db) {
     this.#db = db;
@@ -106,6 +108,15 @@ export class ScriptureStore implements Scripture {
           transaction,
         );
     });
+  }
+
+  /** All texts and every word of them, as one short text that no others have. */
+  get stamp(): string {
+    if (this.#stamp !== undefined) return this.#stamp;
+    const sum = createHash("sha256");
+    for (const { info, books } of this.#texts.values()) sum.update(JSON.stringify([info, [...books]]));
+    this.#stamp = sum.digest("base64url");
+    return this.#stamp;
   }
 
   list(): ScriptureInfo[] {
@@ -163,6 +174,7 @@ export class ScriptureStore implements Scripture {
         .where("code", "=", info.code)
         .execute();
       this.#texts.set(info.code, text.settle());
+      this.#stamp = undefined;
       await this.#index.warm();
     } catch (error) {
       await this.#erase(info.code, number);
@@ -196,6 +208,7 @@ export class ScriptureStore implements Scripture {
     const text = this.#texts.get(code);
     if (!text) return;
     this.#texts.delete(code);
+    this.#stamp = undefined;
     await this.#erase(code, text.number);
   }
 

@@ -1,20 +1,10 @@
-import {
-  chmodSync,
-  closeSync,
-  copyFileSync,
-  existsSync,
-  mkdirSync,
-  openSync,
-  readSync,
-  renameSync,
-  rmSync,
-  statSync,
-} from "node:fs";
+import { chmodSync, copyFileSync, existsSync, mkdirSync, renameSync, rmSync, statSync } from "node:fs";
 import { dirname, join } from "node:path";
 import SQLite from "better-sqlite3";
 import { sql } from "kysely";
 import type { Seed } from "../../designs/seed.ts";
 import { log } from "../log/log.ts";
+import { StartProblem } from "../startProblem.ts";
 import {
   backUp,
   backupFolder,
@@ -24,7 +14,10 @@ import {
   partsOf,
   setAside,
 } from "./backupFiles.ts";
-import { Damaged, type Db, openDatabase, StartProblem } from "./database.ts";
+import { blankShow } from "./blankShow.ts";
+import { wasCopiedAlone } from "./copiedAlone.ts";
+import { Damaged, type Db, openDatabase } from "./database.ts";
+import { type LookedThrough, lookThrough } from "./lookThrough.ts";
 import { makeShow } from "./makeShow.ts";
 import { findShowId } from "./showStore.ts";
 import { syncFolder } from "./syncFolder.ts";
@@ -41,6 +34,8 @@ export interface ShowFileOptions {
   readonly wasLeftOpen?: boolean;
   /** Puts the newest good copy in the place of the file. */
   readonly restore?: boolean;
+  /** What looking through it finds; it is looked through now when not said. */
+  readonly looked?: Promise<LookedThrough | undefined> | undefined;
 }
 
 /**
@@ -56,9 +51,10 @@ export async function openShowFile(file: string, options: ShowFileOptions): Prom
   if (options.restore) restoreNewest(file, now());
   const isThere = existsSync(file) && statSync(file).size > 0;
   if (isThere) {
-    if (!options.asItIs && !options.wasLeftOpen && wasCopiedAlone(file))
+    // Looking through it folds its log in: whether that is here was seen before.
+    if (!options.looked && !options.asItIs && !options.wasLeftOpen && wasCopiedAlone(file))
       throw new StartProblem(copiedAlone(file));
-    checkFile(file);
+    refuseDamaged(file, (await options.looked) ?? lookThrough(file));
   } else await makeFile(file, options);
   const db = await open(file, now);
   if ((await findShowId(db)) !== undefined) return markOpen(db, file);
@@ -97,7 +93,10 @@ async function open(file: string, now: () => number): Promise<Db> {
 /** A show is made in a file of another name, which gets the right one when all of it is on the disk. */
 async function makeFile(file: string, { seed, home, mediaFolder, now }: ShowFileOptions): Promise<void> {
   const made = newName(file);
+  const blank = blankShow(home);
   try {
+    // With the texts and the index of their words in it, which take longer than all the rest.
+    if (existsSync(blank)) copyFileSync(blank, made);
     const db = await openDatabase(made);
     await makeShow(db, seed, home, mediaFolder, Math.round(now()));
     await sql`pragma wal_checkpoint(truncate)`.execute(db);
@@ -123,40 +122,19 @@ async function markOpen(db: Db, file: string): Promise<Db> {
   return db;
 }
 
-/** Whether the file says that it was in use, and the log that belongs to it is not here. Source: SQLite file format, header. */
-function wasCopiedAlone(file: string): boolean {
-  if (existsSync(`${file}-wal`)) return false;
-  const header = Buffer.alloc(100);
-  const handle = openSync(file, "r");
-  try {
-    readSync(handle, header, 0, 100, 0);
-  } finally {
-    closeSync(handle);
-  }
-  const isSqlite = header.toString("latin1", 0, 15) === "SQLite format 3";
-  return isSqlite && header.readUInt32BE(60) === 1;
-}
-
 const copiedAlone = (file: string): string =>
   `${file} was copied while Vesko had it open, without the file “…-wal” that lies beside it: its latest changes are missing. Nothing was changed in it. Copy both files together, or stop Vesko before you copy, or take one of the copies in the folder “…backups” beside the original. To go on with what is in this file, start once with --as-it-is.`;
 
-function checkFile(file: string): void {
-  let faults: string[];
-  try {
-    const sqlite = new SQLite(file, { timeout: 0 });
-    try {
-      faults = findFaults(sqlite);
-    } finally {
-      sqlite.close();
-    }
-  } catch (error) {
-    const { code = "" } = error as NodeJS.ErrnoException;
-    const isNone = code === "SQLITE_NOTADB" && listBackups(file).length === 0;
-    // What else stands in the way is told by the opening itself.
-    if (isNone || !/^SQLITE_(CORRUPT|NOTADB|IOERR_SHORT_READ)/.test(code)) return;
-    throw damaged(file, error);
+function refuseDamaged(file: string, looked: LookedThrough): void {
+  if ("faults" in looked) {
+    if (looked.faults.length > 0) throw damaged(file, new Damaged(looked.faults[0]));
+    return;
   }
-  if (faults.length > 0) throw damaged(file, new Damaged(faults[0]));
+  const { code, message } = looked;
+  const isNone = code === "SQLITE_NOTADB" && listBackups(file).length === 0;
+  // What else stands in the way is told by the opening itself.
+  if (isNone || !/^SQLITE_(CORRUPT|NOTADB|IOERR_SHORT_READ)/.test(code)) return;
+  throw damaged(file, new Damaged(message));
 }
 
 function damaged(file: string, error: unknown): StartProblem {

@@ -77,7 +77,7 @@ export const doors: Attack = {
     const carry = carryWithout(file, mediaFolder, home);
     const services = await openServices(db, { home, buildId: "attack", clock, mediaFolder, carry, readPeer });
     const build = (await import(pathToFileURL(join(home, "build/server/index.js")).href)) as ServerBuild;
-    const app = createHttpApp(services, readPeer, build, { folder: join(home, "build/client") });
+    const app = createHttpApp(services, readPeer, async () => build, { folder: join(home, "build/client") });
     const server = createServer(app);
     await new Promise<void>((done) => server.listen(0, HOST, done));
     const base = new URL(`http://${HOST}:${(server.address() as AddressInfo).port}`);
