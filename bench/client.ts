@@ -2,7 +2,7 @@ import { WebSocket } from "ws";
 import type { ServerMessage } from "../core/wire/wire.ts";
 
 /** How a window comes back after it lost the server: app/live/connection.ts. */
-const RETRY_MS = [150, 300, 600, 1_000, 2_000];
+const RETRY_MS = [150, 300, 500, 700];
 const PING_MS = 2_000;
 
 /** A window without a picture: it says hello, hears, and comes back by itself. */

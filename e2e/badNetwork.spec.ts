@@ -234,3 +234,32 @@ test("a font that could not be fetched comes when the network does, and the word
   await expect.poll(async () => largestDifference(await shoot(wall.screen), boxes)).toBeGreaterThan(100);
   await wall.screen.context().close();
 });
+
+test("a connection that goes deaf without breaking is given up, and the screen is right again", async ({
+  page,
+  show,
+  browser,
+  openOutput,
+  outputWindow,
+}) => {
+  await openDesk(page, show);
+  const proxy = await CutProxy.before(show.base);
+  const wall = await openOutput(show, 0);
+  const far = await (await browser.newContext({ viewport: outputWindow })).newPage();
+  await far.goto(proxy.through(show.outputLink(0)));
+  await expect(output(far)).toHaveAttribute("data-ready", "yes");
+  await takeSteps(page, wall, 1);
+  const seq = await seqOf(wall);
+  await settled(far, seq);
+  proxy.deafen();
+  await page.keyboard.press("Space");
+  await settled(wall, seq + 1);
+  expect(await seqOf(far)).toBe(seq);
+  await settled(far, seq + 1);
+  await expect(output(far)).toHaveAttribute("data-connection", "open");
+  await expect
+    .poll(async () => largestDifference(await shoot(far), await shoot(wall)))
+    .toBeLessThanOrEqual(LAYER_ROUNDING);
+  proxy.close();
+  await far.context().close();
+});

@@ -20,7 +20,10 @@ const WATCHFUL_PING_MS = 400;
 const SILENT_AFTER_MS = 900;
 /** A window that was busy itself hears what waits for it first. */
 const SILENCE_GRACE_MS = 100;
-const RETRY_MS = [150, 300, 600, 1_000, 2_000] as const;
+/** A screen that lost the server has it again within a second of its coming back. */
+const RETRY_MS = [150, 300, 500, 700] as const;
+/** A server without power closes nothing, and a cable that was pulled tells nobody: whoever hears nothing for so long tries anew. */
+const DEAF_AFTER_MS = 6_000;
 const REFUSED_CODE = 4401;
 
 /** One window's WebSocket: says hello, keeps the server's time, comes back by itself. */
@@ -34,6 +37,7 @@ export class Connection {
   /** Nothing was heard over this socket yet: the first word tells how the server's clock stands. */
   #isNew = true;
   #silenceTimer: ReturnType<typeof setTimeout> | undefined;
+  #deafTimer: ReturnType<typeof setTimeout> | undefined;
   #socket: WebSocket | undefined;
   #clock: ServerClock = UNKNOWN_CLOCK;
   #pingTimer: ReturnType<typeof setTimeout> | undefined;
@@ -84,6 +88,7 @@ export class Connection {
     clearTimeout(this.#pingTimer);
     clearTimeout(this.#retryTimer);
     clearTimeout(this.#silenceTimer);
+    clearTimeout(this.#deafTimer);
     this.#socket?.close();
   }
 
@@ -93,12 +98,15 @@ export class Connection {
     this.#socket = socket;
     this.#isNew = true;
     socket.onopen = () => {
+      if (this.#socket !== socket) return;
       this.#failures = 0;
       this.#pings = 0;
       this.send({ kind: "hello", ...this.#hello() });
       this.#ping();
     };
     socket.onmessage = (event) => {
+      if (this.#socket !== socket) return;
+      this.#watchFor(socket);
       this.#hearSomething();
       const message = JSON.parse(event.data as string) as ServerMessage;
       if (message.kind === "pong") this.#hearPong(message.sentAtMs, message.serverAtMs);
@@ -115,21 +123,39 @@ export class Connection {
         this.#onMessage(message);
       }
     };
-    socket.onclose = (event) => {
-      if (this.#socket !== socket) return;
-      clearTimeout(this.#pingTimer);
-      clearTimeout(this.#silenceTimer);
-      if (this.#closed) return;
-      if (event.code === REFUSED_CODE) {
-        this.#onStatus({ kind: "refused" });
-        return;
-      }
-      this.#lostSinceMs ??= localNow();
-      this.#onStatus({ kind: "lost", sinceMs: this.#lostSinceMs });
-      const waitMs = RETRY_MS[Math.min(this.#failures, RETRY_MS.length - 1)];
-      this.#failures++;
-      this.#retryTimer = setTimeout(() => this.#open(), waitMs);
-    };
+    socket.onclose = (event) => this.#lose(socket, event.code === REFUSED_CODE);
+    this.#watchFor(socket);
+  }
+
+  #lose(socket: WebSocket, isRefused: boolean): void {
+    if (this.#socket !== socket) return;
+    // One that is given up may still close much later.
+    this.#socket = undefined;
+    clearTimeout(this.#pingTimer);
+    clearTimeout(this.#silenceTimer);
+    clearTimeout(this.#deafTimer);
+    if (this.#closed) return;
+    if (isRefused) {
+      this.#onStatus({ kind: "refused" });
+      return;
+    }
+    this.#lostSinceMs ??= localNow();
+    this.#onStatus({ kind: "lost", sinceMs: this.#lostSinceMs });
+    const waitMs = RETRY_MS[Math.min(this.#failures, RETRY_MS.length - 1)];
+    this.#failures++;
+    this.#retryTimer = setTimeout(() => this.#open(), waitMs);
+  }
+
+  /** Gives a socket up over which nothing comes any more. */
+  #watchFor(socket: WebSocket): void {
+    clearTimeout(this.#deafTimer);
+    this.#deafTimer = setTimeout(() => {
+      // A window that was busy itself hears what waits for it first.
+      this.#deafTimer = setTimeout(() => {
+        socket.close();
+        this.#lose(socket, false);
+      }, SILENCE_GRACE_MS);
+    }, DEAF_AFTER_MS);
   }
 
   #ping(): void {
