@@ -45,6 +45,7 @@ export const VIEWS = [
     inMenu: "Show files and copies",
   },
   { path: "health", name: "Health", tab: "menu", inMenu: "Health of the server" },
+  { path: "help", name: "Help", tab: "menu", find: "Help: all guides" },
   { path: "welcome", name: "First steps", tab: "menu", find: null },
   { path: "gallery", name: "Gallery", tab: "none", find: null },
 ] as const satisfies readonly View[];

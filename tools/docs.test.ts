@@ -28,9 +28,10 @@ const documents = [
   ...readdirSync(new URL("docs", ROOT))
     .filter((name) => name.endsWith(".md"))
     .map((name) => `docs/${name}`),
+  ...readdirSync(new URL("docs/guide", ROOT)).map((name) => `docs/guide/${name}`),
 ];
 
-test.each(documents)("%s names files that are there, and pictures that open", (document) => {
+test.each(documents)("%s names files that are there, and its links lead somewhere", (document) => {
   const text = readFileSync(new URL(document, ROOT), "utf8");
   const named = [...text.matchAll(/`([\w./-]+\.(?:tsx?|[mc]?js|md))`/g)]
     .map(([, path = ""]) => path)
@@ -40,6 +41,6 @@ test.each(documents)("%s names files that are there, and pictures that open", (d
       (path) => !files.some((file) => file.endsWith(`/${path}`)) && !existsSync(new URL(path, ROOT)),
     ),
   ).toEqual([]);
-  const pictures = [...text.matchAll(/\]\(([\w./-]+\.png)\)/g)].map(([, path = ""]) => path);
-  expect(pictures.filter((path) => !existsSync(new URL(path, ROOT)))).toEqual([]);
+  const linked = [...text.matchAll(/\]\(([\w./-]+\.(?:png|md))\)/g)].map(([, path = ""]) => path);
+  expect(linked.filter((path) => !existsSync(new URL(path, new URL(document, ROOT))))).toEqual([]);
 });

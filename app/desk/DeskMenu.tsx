@@ -1,9 +1,11 @@
 import { Settings } from "lucide-react";
 import { Popover } from "radix-ui";
 import { useEffect, useState } from "react";
-import { NavLink } from "react-router";
+import { NavLink, useLocation } from "react-router";
 import type { VenueLanguage } from "../../core/time/venueLanguage.ts";
 import { call } from "../api/call.ts";
+import { helpAt } from "../help/helpOfViews.ts";
+import { openHelp } from "../help/openHelp.ts";
 import {
   readAppearance,
   SCHEMES,
@@ -24,6 +26,7 @@ const SCALE_NAMES: Readonly<Record<ScriptScale, string>> = { 1: "Usual", 1.25: "
 /** What is set once and seldom looked at: keys, health, how the venue writes dates, how this desk looks. */
 export function DeskMenu() {
   const { venue } = useDesk("venue");
+  const { pathname } = useLocation();
   const store = useDeskStore();
   const [scheme, chooseScheme] = useState<Scheme>("dark");
   const [scale, chooseScale] = useState<ScriptScale>(1);
@@ -51,6 +54,16 @@ export function DeskMenu() {
           data-own-keys="settings"
           className="z-30 flex w-72 flex-col gap-3 rounded-lg border border-edge-strong bg-raised p-4 text-[15px] shadow-xl"
         >
+          <Popover.Close asChild>
+            <button
+              type="button"
+              className="flex min-h-9 items-center gap-3 rounded-md border border-edge-strong px-2 hover:bg-lifted"
+              onClick={() => openHelp(helpAt(pathname))}
+            >
+              Help with what is here
+              <kbd className="ml-auto">F1</kbd>
+            </button>
+          </Popover.Close>
           <ul className="flex flex-col">
             {MENU.map(({ path, name }) => (
               <li key={path}>

@@ -4,6 +4,8 @@ import type { Finds } from "../../core/words/finds.ts";
 import { foldWords } from "../../core/words/foldWords.ts";
 import { ask } from "../api/call.ts";
 import { useDesk, useDeskStore } from "../desk/deskContext.ts";
+import { openHelp } from "../help/openHelp.ts";
+import { useHelpFinds } from "../help/useHelpFinds.ts";
 import { deskCommands, findCommands } from "./commands.ts";
 import type { Row } from "./findRow.ts";
 import { chosenStep, findSteps, findTemplates } from "./localFinds.ts";
@@ -14,6 +16,7 @@ export function useFindRows(query: string, finds: Finds): readonly Row[] {
   const desk = useDesk("venue", "cues", "chosenId", "fieldSets", "outfits");
   const store = useDeskStore();
   const acts = useFindActs();
+  const help = useHelpFinds(query);
   const commands = useMemo(
     () => deskCommands(store, desk.venue.keys, acts.go),
     [store, desk.venue.keys, acts],
@@ -125,6 +128,19 @@ export function useFindRows(query: string, finds: Finds): readonly Row[] {
         }),
       ),
       ...(isCommand ? [] : commandRows),
+      ...help.map(
+        ({ section, words }): Row => ({
+          value: `help ${section.guide} ${section.id}`,
+          group: "Help",
+          name: section.title,
+          more: section.title === section.guideName ? "" : section.guideName,
+          words,
+          enter: "opens it beside this view",
+          canAdd: false,
+          canTake: false,
+          act: () => openHelp({ guide: section.guide, section: section.id }),
+        }),
+      ),
     ];
-  }, [query, finds, desk, commands, acts, store]);
+  }, [query, finds, help, desk, commands, acts, store]);
 }

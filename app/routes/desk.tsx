@@ -12,6 +12,7 @@ import { useKeptCues } from "../desk/useKeptCues.ts";
 import { useToldSeq } from "../desk/useToldSeq.ts";
 import { DropAnywhere } from "../drop/DropAnywhere.tsx";
 import { FindBox } from "../find/FindBox.tsx";
+import { HelpSheet } from "../help/HelpSheet.tsx";
 import { only } from "../rights.server.ts";
 import { deskDesigns, getAccess, getServices, liveTokenOf, log, wornBy } from "../services.server.ts";
 import type { Route } from "./+types/desk.ts";
@@ -80,6 +81,7 @@ export default function DeskRoute({ loaderData }: Route.ComponentProps) {
         <RehearsalBanner />
         <Outlet />
         <FindBox />
+        <HelpSheet />
         <DropAnywhere />
       </div>
     </DeskContext>

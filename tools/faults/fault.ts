@@ -10,8 +10,14 @@ export interface Fault {
    * @returns what did not hold meanwhile, in sentences
    */
   readonly happen: (evening: Evening) => Promise<readonly string[]>;
-  /** What a desk must have been told since it began; nothing where the window itself says it. */
-  readonly told?: RegExp;
+}
+
+/** What a desk must have been told by now since the fault began. @returns that it was not, in a sentence */
+export function mustBeTold(evening: Evening, what: RegExp): readonly string[] {
+  const { sentences } = evening.desk("takes");
+  return sentences.some((said) => what.test(said))
+    ? []
+    : [`the desk was not told; it heard: ${sentences.join(" | ").slice(0, 300)}`];
 }
 
 /** A number of ms between two, from the evening's seed. */

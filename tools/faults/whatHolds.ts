@@ -69,6 +69,8 @@ export function findLost({ show, acknowledged, sent }: Evening, written: Written
 export interface Compared {
   /** How long it took until all windows had the same, ms. */
   readonly afterMs: number;
+  /** What was the last to be the same. */
+  readonly waitedFor: string;
   readonly broken: readonly string[];
 }
 
@@ -80,14 +82,16 @@ export async function compareWindows(evening: Evening): Promise<Compared> {
   const fresh = new FarWindow("fresh", await CutProxy.before(base), `${base}/`, desk.token);
   try {
     let differ: string[] = [];
+    let waitedFor = "";
     do {
       differ = fresh.isHeard
         ? evening.windows.flatMap((window) => differenceOf(window, fresh))
         : ["nobody came in"];
-      if (differ.length === 0) return { afterMs: performance.now() - fromMs, broken: [] };
+      if (differ.length === 0) return { afterMs: performance.now() - fromMs, waitedFor, broken: [] };
+      waitedFor = differ.join(", ").slice(0, 200);
       await wait(10);
     } while (performance.now() - fromMs < SAME_WITHIN_MS);
-    return { afterMs: performance.now() - fromMs, broken: differ };
+    return { afterMs: performance.now() - fromMs, waitedFor, broken: differ };
   } finally {
     fresh.end();
   }
