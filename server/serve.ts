@@ -121,6 +121,7 @@ export async function serve(
   process.on("SIGTERM", stop);
 
   let aheadMs = 0;
+  let isOpen = false;
   // One that took over and died is started again by the same command: it goes on leading, unless the other does by now.
   const goesOn =
     toFollow && findHad(file, toFollow)?.leads && !(await isLeading(toFollow.origin, secretIn(toFollow)));
@@ -226,6 +227,7 @@ export async function serve(
         ...(feedFolder !== undefined && { feedFolder }),
       }),
     onOpened: (services) => {
+      if (isOpen) services.stalls.begin();
       app = routes
         ? createHttpApp(services, readPeer, () => loadRoutes(routes), { folder: join(home, "build/client") })
         : createHttpApp(
@@ -263,7 +265,8 @@ export async function serve(
 
   // Screens that were open have the show by now; whoever asks for a page waits for these.
   if (routes) await loadRoutes(routes);
-  services.stalls.forget();
+  isOpen = true;
+  services.stalls.begin();
   console.log(startLines(services, file, bases, flags.host).join("\n"));
   if (process.send && !leader) process.send({ kind: "listening", port: actualPort });
 }

@@ -54,6 +54,7 @@ export async function openShow(
     carry: carryWithout(file, mediaFolder, home),
     ...more,
   });
+  services.stalls.begin();
   const server = createServer();
   server.on("upgrade", (request, socket, head) => {
     if (request.url === LIVE_PATH) services.live.handleUpgrade(request, socket, head);

@@ -43,7 +43,13 @@ export default function HelpText({ place, go }: { place: HelpPlace; go: (place: 
     img: ({ src, alt }) => {
       const source = typeof src === "string" ? pictureOf(src) : undefined;
       return source === undefined ? null : (
-        <img src={source} alt={alt ?? ""} className="mb-3 w-full rounded-md border border-edge" />
+        <img
+          src={source}
+          alt={alt ?? ""}
+          width={1280}
+          height={800}
+          className="mb-3 h-auto w-full rounded-md border border-edge"
+        />
       );
     },
     a: ({ href = "", children }) => {
@@ -61,7 +67,7 @@ export default function HelpText({ place, go }: { place: HelpPlace; go: (place: 
     },
   };
   return (
-    <div ref={element} className="text-[16px] leading-relaxed">
+    <div ref={element} className="scroll-mt-8 text-[16px] leading-relaxed">
       <Markdown remarkPlugins={[remarkGfm]} components={components}>
         {guide.text}
       </Markdown>

@@ -39,8 +39,10 @@ export function findHelp(query: string, sections: readonly Section[]): FoundHelp
       const words = foldWords(`${section.guideName} ${section.words}`);
       const has = (text: string, word: string) => ` ${text}`.includes(` ${word}`);
       if (!wanted.every((word) => has(title, word) || has(words, word))) return [];
-      // Of two that have them in their title the one with the shorter title is more about them.
-      const weight = wanted.filter((word) => has(title, word)).length - title.length / 1_000;
+      const inTitle = wanted.filter((word) => has(title, word)).length;
+      // Of two that have them in their title the one with the shorter title is more about them, else the one that says them more often.
+      const often = wanted.reduce((sum, word) => sum + ` ${words}`.split(` ${word}`).length - 1, 0);
+      const weight = inTitle > 0 ? inTitle - title.length / 1_000 : Math.min(often / 100, 0.5);
       return [{ weight, section, words: wordsAbout(section.words, wanted[0] ?? "") }];
     })
     .sort((a, b) => b.weight - a.weight)

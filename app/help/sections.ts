@@ -57,7 +57,9 @@ function plainWords(markdown: string): string {
     .replace(/!\[[^\]]*\]\([^)]*\)/g, "")
     .replace(/\[([^\]]*)\]\([^)]*\)/g, "$1")
     .replace(/^\|[-| ]+\|$/gm, "")
-    .replace(/[*`#|]/g, " ")
+    .replace(/\|\s*$|^\s*\|/gm, " ")
+    .replace(/\s*\|\s*/g, " · ")
+    .replace(/[*`#]/g, "")
     .replace(/\s+/g, " ")
     .trim();
 }

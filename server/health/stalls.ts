@@ -8,24 +8,21 @@ const TOLD_MS = 1_000;
 /** Watches for times in which the server's own thread did not come to its work. */
 export class Stalls {
   readonly #listeners = new Set<(ms: number) => void>();
-  readonly #timer: ReturnType<typeof setInterval>;
-  #lastMs = performance.now();
+  #timer: ReturnType<typeof setInterval> | undefined;
+  #lastMs = 0;
   count = 0;
   longestMs = 0;
-
-  constructor() {
-    this.#timer = setInterval(() => this.look(), EVERY_MS);
-    this.#timer.unref();
-  }
 
   /** Told of each, by how long it was. */
   onStall(listener: (ms: number) => void): void {
     this.#listeners.add(listener);
   }
 
-  /** What held the thread until now was the start: nobody waited for anything else yet. */
-  forget(): void {
+  /** From now on somebody waits; what held the thread before was the start. */
+  begin(): void {
     this.#lastMs = performance.now();
+    this.#timer = setInterval(() => this.look(), EVERY_MS);
+    this.#timer.unref();
   }
 
   close(): void {
@@ -34,6 +31,7 @@ export class Stalls {
 
   /** Looks now: whoever judges others by their silence asks first whether the silence was its own. */
   look(): void {
+    if (!this.#timer) return;
     const nowMs = performance.now();
     const lateMs = nowMs - this.#lastMs - EVERY_MS;
     this.#lastMs = nowMs;
