@@ -18,6 +18,7 @@ import { fileURLToPath } from "node:url";
 
 const home = dirname(fileURLToPath(import.meta.url));
 const at = (...parts) => join(home, ...parts);
+const installedStamp = at("node_modules", ".vesko-installed");
 const [command, ...rest] = process.argv.slice(2);
 
 const HELP = `Usage: node vesko.mjs COMMAND
@@ -102,6 +103,14 @@ async function main() {
       build();
       runCommand(command, rest);
       break;
+    // For whoever makes an archive: builds, and nothing else; then marks what is installed as what is wanted.
+    case "build":
+      install();
+      build();
+      break;
+    case "sealed":
+      writeFileSync(installedStamp, wantedPackages());
+      break;
     case "version":
       console.log(JSON.parse(readFileSync(at("package.json"), "utf8")).version);
       break;
@@ -168,11 +177,14 @@ function findProgram(name) {
   return undefined;
 }
 
+/** What is installed fits the lock file, this machine and this Node: the database is a module of its own for each. */
+function wantedPackages() {
+  return hash([at("package-lock.json")], `${process.versions.modules} ${process.platform} ${process.arch}`);
+}
+
 /** Installs the packages of the lock file when they are not there, or belong to another one. */
 function install() {
-  const stamp = at("node_modules", ".vesko-installed");
-  const wanted = hash([at("package-lock.json")], process.versions.modules);
-  if (existsSync(stamp) && readFileSync(stamp, "utf8") === wanted) return;
+  if (existsSync(installedStamp) && readFileSync(installedStamp, "utf8") === wantedPackages()) return;
   console.error("Installing packages; the first time takes a few minutes…");
   if (!run("npm", ["ci", "--no-audit", "--no-fund"], SAYS_ASIDE)) {
     const missing = ["python3", "make", "g++"].filter((name) => !findProgram(name));
@@ -182,7 +194,7 @@ function install() {
         : "The packages could not be installed; npm says why above. Check the connection to the package registry and run this again.",
     );
   }
-  writeFileSync(stamp, wanted);
+  writeFileSync(installedStamp, wantedPackages());
 }
 
 /** Builds when a source has changed since the last build. */

@@ -1,9 +1,11 @@
 import { chromium, type Page } from "@playwright/test";
 import { RunningShow } from "../e2e/support/runningShow.ts";
+import { arm } from "../e2e/support/show.ts";
 import { BROWSER_ARGS } from "./browser.ts";
 import { distributionOf, printRow, printValue } from "./distribution.ts";
+import { few } from "./few.ts";
 
-const SECONDS = 12;
+const SECONDS = few(12, 2);
 /** Cues of the demo: moving backdrop, picture layer's clock, song, strap, crawl, corner. */
 const SIX_LAYERS = ["cue-0019", "cue-0026", "cue-0005", "cue-0014", "cue-0002"];
 
@@ -25,14 +27,12 @@ export async function benchBusyOutput(widthPx: number, heightPx: number): Promis
   await desk.goto(`${show.base}/run`);
   await desk.getByText("connected", { exact: true }).waitFor();
   for (const cue of SIX_LAYERS) {
-    await desk.locator(`[data-step^="${cue}/"]`).first().click();
-    await desk.locator(`[data-step^="${cue}/"][data-mark=next]`).waitFor();
+    await arm(desk, desk.locator(`[data-step^="${cue}/"]`).first());
     await desk.keyboard.press("x");
     await desk.locator(`[data-step^="${cue}/"][data-mark=air]`).first().waitFor();
   }
   // The strap comes while the output is watched.
-  await desk.locator(`[data-step^="cue-0004/"]`).click();
-  await desk.locator(`[data-step^="cue-0004/"][data-mark=next]`).waitFor();
+  await arm(desk, desk.locator(`[data-step^="cue-0004/"]`).first());
   const output = await (
     await browser.newContext({ viewport: { width: widthPx, height: heightPx } })
   ).newPage();

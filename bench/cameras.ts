@@ -6,13 +6,14 @@ import { openShow } from "../test-support/openShow.ts";
 import { BROWSER_ARGS } from "./browser.ts";
 import { Client, deskToken, until } from "./client.ts";
 import { distributionOf, printRow, printValue } from "./distribution.ts";
+import { few } from "./few.ts";
 import { type Frames, watchFrames } from "./frames.ts";
 
-const CUTS = 120;
+const CUTS = few(120, 4);
 const BETWEEN_MS = 400;
 const LECTERN = 1;
 const SINGERS = 2;
-const SECONDS = 20;
+const SECONDS = few(20, 2);
 const CAMERAS = ["lectern", "singers", "room", "quay"];
 
 const tally = (program: number) =>

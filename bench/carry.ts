@@ -9,9 +9,10 @@ import { openDatabase } from "../server/store/database.ts";
 import { makeShow } from "../server/store/makeShow.ts";
 import { findShowId } from "../server/store/showStore.ts";
 import { printValue } from "./distribution.ts";
+import { few } from "./few.ts";
 
-const FILES = 5;
-const FILE_BYTES = 100 * 1024 * 1024;
+const FILES = few(5, 1);
+const FILE_BYTES = few(100, 2) * 1024 * 1024;
 
 const PIECE = randomBytes(1024 * 1024);
 

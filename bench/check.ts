@@ -6,10 +6,11 @@ import { lanternEvening } from "../demo/lanternEvening.ts";
 import { cuesOfShow, eveningOfShow } from "../test-support/checkOfShow.ts";
 import { openShow } from "../test-support/openShow.ts";
 import { distributionOf, printRow, printValue } from "./distribution.ts";
+import { few } from "./few.ts";
 import { madeUpSongs } from "./madeUpSongs.ts";
 
-const CUES = 300;
-const EDITS = 40;
+const CUES = few(300, 12);
+const EDITS = few(40, 3);
 
 /** A large evening: a third songs, a third straps, the rest readings and pages. */
 export function largeEvening(): CueDoc[] {

@@ -5,8 +5,9 @@ import type { ServerMessage } from "../core/wire/wire.ts";
 import { RunningShow } from "../e2e/support/runningShow.ts";
 import { Client, deskToken, until } from "./client.ts";
 import { distributionOf, printRow } from "./distribution.ts";
+import { few } from "./few.ts";
 
-const SAVES = 150;
+const SAVES = few(150, 5);
 const BETWEEN_MS = 250;
 const STREETS = 20;
 const PING_MS = 2_000;

@@ -2,6 +2,7 @@ import { chromium } from "@playwright/test";
 import { RunningShow } from "../e2e/support/runningShow.ts";
 import { BROWSER_ARGS } from "./browser.ts";
 import { distributionOf, printRow } from "./distribution.ts";
+import { few } from "./few.ts";
 
 const QUERIES = [
   "ps 23",
@@ -13,7 +14,7 @@ const QUERIES = [
   "go to run",
   "nine bells",
 ];
-const ROUNDS = 6;
+const ROUNDS = few(6, 1);
 
 /** From the press of a key in Find to the first frame that shows a result for what is typed by then. */
 export async function benchFind(): Promise<void> {

@@ -8,8 +8,9 @@ import { arrivingAt0 } from "../test-support/moments.ts";
 import { lay } from "../test-support/pages.ts";
 import { BROWSER_ARGS } from "./browser.ts";
 import { distributionOf, printRow } from "./distribution.ts";
+import { few } from "./few.ts";
 
-const FRAMES = 60;
+const FRAMES = few(60, 6);
 /** What each costs is set beside a box that only fades and slides. */
 const MEASURED = [
   "rectangle, four corners",

@@ -1,7 +1,8 @@
 import { measureCrowd } from "../tools/attack/crowd.ts";
 import { distributionOf, printRow, printValue } from "./distribution.ts";
+import { few } from "./few.ts";
 
-const TAKES = 400;
+const TAKES = few(400, 20);
 
 /** What a take takes while twenty hostile connections are at the same server. */
 export async function benchHostile(): Promise<void> {

@@ -5,9 +5,10 @@ import { RunningShow } from "../e2e/support/runningShow.ts";
 import { loadShaper } from "../server/fonts/shippedFonts.ts";
 import { BROWSER_ARGS } from "./browser.ts";
 import { distributionOf, printRow, printValue } from "./distribution.ts";
+import { few } from "./few.ts";
 import { PASSAGE, passageFor } from "./layOut.ts";
 
-const CRAWL_MS = 5_000;
+const CRAWL_MS = few(5_000, 600);
 
 /** Against what a browser does by itself: fitting by filling and measuring an element, and a crawl by a CSS transform. */
 export async function benchAgainstBrowser(): Promise<void> {
@@ -19,32 +20,35 @@ export async function benchAgainstBrowser(): Promise<void> {
   await page.goto(`${show.base}/run`);
   await page.evaluate("globalThis.__name = (f) => f");
 
-  const theirs = await page.evaluate(async (text) => {
-    const face = new FontFace("fitted", "url(/fonts/literata-500)");
-    document.fonts.add(await face.load());
-    const box = document.createElement("div");
-    box.style.cssText = "position:fixed;width:1500px;font-family:fitted;line-height:1.35";
-    box.textContent = text;
-    document.body.append(box);
-    const fitByFilling = () => {
-      let low = 120;
-      let high = 480;
-      while (low <= high) {
-        const middle = (low + high) >> 1;
-        box.style.fontSize = `${middle / 4}px`;
-        if (box.scrollHeight <= 700 && box.scrollWidth <= 1500) low = middle + 1;
-        else high = middle - 1;
-      }
-    };
-    for (let i = 0; i < 20; i++) fitByFilling();
-    const samples = Array.from({ length: 120 }, () => {
-      const from = performance.now();
-      fitByFilling();
-      return performance.now() - from;
-    });
-    box.remove();
-    return samples;
-  }, PASSAGE);
+  const theirs = await page.evaluate(
+    async ([text, count]) => {
+      const face = new FontFace("fitted", "url(/fonts/literata-500)");
+      document.fonts.add(await face.load());
+      const box = document.createElement("div");
+      box.style.cssText = "position:fixed;width:1500px;font-family:fitted;line-height:1.35";
+      box.textContent = text;
+      document.body.append(box);
+      const fitByFilling = () => {
+        let low = 120;
+        let high = 480;
+        while (low <= high) {
+          const middle = (low + high) >> 1;
+          box.style.fontSize = `${middle / 4}px`;
+          if (box.scrollHeight <= 700 && box.scrollWidth <= 1500) low = middle + 1;
+          else high = middle - 1;
+        }
+      };
+      for (let i = 0; i < 20; i++) fitByFilling();
+      const samples = Array.from({ length: count }, () => {
+        const from = performance.now();
+        fitByFilling();
+        return performance.now() - from;
+      });
+      box.remove();
+      return samples;
+    },
+    [PASSAGE, few(120, 6)] as const,
+  );
   const shaper = await loadShaper();
   const request = {
     widthPx: 1500,
@@ -60,7 +64,7 @@ export async function benchAgainstBrowser(): Promise<void> {
     condenseTo: 1,
   };
   for (let i = 0; i < 60; i++) layOutText(passageFor(i), request, shaper);
-  const ours = Array.from({ length: 240 }, (_, i) => {
+  const ours = Array.from({ length: few(240, 10) }, (_, i) => {
     const text = passageFor(60 + i);
     const from = performance.now();
     layOutText(text, request, shaper);

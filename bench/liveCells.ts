@@ -15,14 +15,15 @@ import { mulberry } from "../test-support/random.ts";
 import { BROWSER_ARGS } from "./browser.ts";
 import { Client, deskToken, until } from "./client.ts";
 import { distributionOf, printRow, printValue } from "./distribution.ts";
+import { few } from "./few.ts";
 import { type Frames, watchFrames } from "./frames.ts";
 
 const ROWS = 20;
 const NUMBERS = Array.from({ length: 10 }, (_, i) => `c${i + 1}`);
 const COLUMNS = ["name", ...NUMBERS];
 const CHANGES_PER_S = 10;
-const SECONDS = 20;
-const OUTPUTS = 5;
+const SECONDS = few(20, 2);
+const OUTPUTS = few(5, 2);
 const FEED_FILE = "cells.csv";
 const CUE = "bench-cells";
 

@@ -6,19 +6,20 @@ import { RunningShow } from "../e2e/support/runningShow.ts";
 import { openShow } from "../test-support/openShow.ts";
 import { BROWSER_ARGS } from "./browser.ts";
 import { distributionOf, printRow, printValue } from "./distribution.ts";
+import { few } from "./few.ts";
 import { madeUpSongs } from "./madeUpSongs.ts";
 import { residentMiB } from "./residentMiB.ts";
 
-const CUES = 2_000;
-const SONGS = 10_000;
+const CUES = few(2_000, 60);
+const SONGS = few(10_000, 100);
 /** Twice as many takes end within the first song and reading of the demo. */
-const PRESSES = 20;
+const PRESSES = few(20, 3);
 const EVERY_MS = 400;
-const TAKES = 5_000;
-const TAKES_ALONE = 800;
+const TAKES = few(5_000, 120);
+const TAKES_ALONE = few(800, 40);
 /** Below the most a desk may send in a second. */
 const TAKE_EVERY_MS = 25;
-const KEPT_OF_TAKES = [1_000, 3_000, TAKES];
+const KEPT_OF_TAKES = [few(1_000, 40), few(3_000, 80), TAKES];
 
 /** A rundown of 2 000 cues over five outputs, a library of 10 000 songs, and 5 000 takes: keys, React, scrolling, memory. */
 export async function benchLongEvening(): Promise<void> {

@@ -1,10 +1,11 @@
-import { cpus, totalmem } from "node:os";
+import { cpus, loadavg, totalmem } from "node:os";
 import { benchBusyOutput } from "./busyOutput.ts";
 import { benchCameras } from "./cameras.ts";
 import { benchCarry } from "./carry.ts";
 import { benchCheck } from "./check.ts";
 import { printHead } from "./distribution.ts";
 import { benchFeeds } from "./feeds.ts";
+import { IS_SHORT } from "./few.ts";
 import { benchFind } from "./find.ts";
 import { benchFrameCost } from "./frameCost.ts";
 import { benchHostile } from "./hostile.ts";
@@ -58,11 +59,13 @@ const ALL: Readonly<Record<string, () => unknown>> = {
   longEvening: benchLongEvening,
 };
 
-const wanted = process.argv.slice(2);
+const wanted = process.argv.slice(2).filter((arg) => arg !== "--short");
 const unknown = wanted.filter((name) => !(name in ALL));
 if (unknown.length > 0)
   throw new Error(`There is no bench ${unknown.join(", ")}; there are ${Object.keys(ALL).join(", ")}`);
-console.log(`${cpus().length} cores, ${Math.round(totalmem() / 2 ** 30)} GiB, no GPU used\n`);
+console.log(
+  `${cpus().length} cores, ${Math.round(totalmem() / 2 ** 30)} GiB, no GPU used, load ${loadavg()[0]?.toFixed(1)}${IS_SHORT ? ", SHORT: it runs, and the figures say nothing" : ""}\n`,
+);
 printHead();
 for (const [name, bench] of Object.entries(ALL))
   if (wanted.length === 0 || wanted.includes(name)) await bench();

@@ -8,16 +8,18 @@ import { RunningShow } from "../e2e/support/runningShow.ts";
 import { openShow } from "../test-support/openShow.ts";
 import { Client, deskToken, until } from "./client.ts";
 import { printValue } from "./distribution.ts";
+import { few } from "./few.ts";
 import { heapMiB } from "./heapMiB.ts";
 import { residentMiB } from "./residentMiB.ts";
 
-const FEEDS = 20;
+const FEEDS = few(20, 3);
 const EVERY_MS = 100;
 const ROWS = 30;
 const MINUTES = 10;
-const SAMPLE_MS = 5_000;
+const MINUTE_MS = few(60_000, 240);
+const SAMPLE_MS = few(5_000, 20);
 const HEAP_AT_MINUTES = [2, 6, MINUTES];
-const SAMPLES_PER_MINUTE = 60_000 / SAMPLE_MS;
+const SAMPLES_PER_MINUTE = MINUTE_MS / SAMPLE_MS;
 
 /** Twenty addresses that are asked ten times a second and answer otherwise each time, with a page on each and a desk open: memory. */
 export async function benchManyFeeds(): Promise<void> {

@@ -1,15 +1,17 @@
 import { readdirSync, readFileSync } from "node:fs";
 import { chromium } from "@playwright/test";
 import { RunningShow } from "../e2e/support/runningShow.ts";
+import { arm } from "../e2e/support/show.ts";
 import { BROWSER_ARGS } from "./browser.ts";
 import { Client, deskToken, until } from "./client.ts";
 import { distributionOf, printRow, printValue } from "./distribution.ts";
+import { few } from "./few.ts";
 
-const CLIENTS = 200;
-const TAKES = 60;
+const CLIENTS = few(200, 10);
+const TAKES = few(60, 5);
 const BETWEEN_MS = 120;
-const STATIC_WINDOWS = 12;
-const WATCHED_S = 10;
+const STATIC_WINDOWS = few(12, 2);
+const WATCHED_S = few(10, 1);
 /** Linux counts processor time in hundredths. */
 const TICK_MS = 10;
 
@@ -76,7 +78,7 @@ export async function benchStaticWindows(): Promise<void> {
   const desk = await (await browser.newContext()).newPage();
   await desk.goto(`${show.base}/run`);
   await desk.getByText("connected", { exact: true }).waitFor();
-  await desk.locator('[data-step^="cue-0005/V1"]').first().click();
+  await arm(desk, desk.locator('[data-step^="cue-0005/V1"]').first());
   await desk.keyboard.press("Space");
   await desk.locator("[data-mark=air]").waitFor();
   await desk.close();

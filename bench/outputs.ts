@@ -2,8 +2,9 @@ import { chromium, type Page } from "@playwright/test";
 import { RunningShow } from "../e2e/support/runningShow.ts";
 import { BROWSER_ARGS } from "./browser.ts";
 import { distributionOf, printRow } from "./distribution.ts";
+import { few } from "./few.ts";
 
-const CUTS = 60;
+const CUTS = few(60, 6);
 const BETWEEN_MS = 450;
 
 /** What a window notes by itself: wall-clock times, comparable between processes of one machine. */

@@ -5,9 +5,10 @@ import { parseSong } from "../core/words/song.ts";
 import * as demo from "../demo/songs.ts";
 import { ALL_OUTFITS } from "../designs/starter.ts";
 import { distributionOf, printRow } from "./distribution.ts";
+import { few } from "./few.ts";
 import { madeUpSongs } from "./madeUpSongs.ts";
 
-const SONGS = 500;
+const SONGS = few(500, 20);
 /** How many lines a slide of each outfit that ships has, and how long a line of it may be, in letters: by its shape. */
 const HOLDS: Readonly<Record<string, { readonly lines: number; readonly letters: number }>> = {
   full: { lines: 4, letters: 60 },

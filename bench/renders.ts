@@ -2,9 +2,10 @@ import { chromium, type Page } from "@playwright/test";
 import { RunningShow } from "../e2e/support/runningShow.ts";
 import { BROWSER_ARGS } from "./browser.ts";
 import { printValue } from "./distribution.ts";
+import { few } from "./few.ts";
 
-const TAKES = 12;
-const QUIET_MS = 6_000;
+const TAKES = few(12, 2);
+const QUIET_MS = few(6_000, 500);
 
 /**
  * How many components of the desk are drawn anew for one take, and for one report of how the screens do: counted as the

@@ -3,8 +3,9 @@ import type { LoggedEvent } from "../core/show/events.ts";
 import { evolve } from "../core/show/evolve.ts";
 import { openShow } from "../test-support/openShow.ts";
 import { distributionOf, printRow, printValue } from "./distribution.ts";
+import { few } from "./few.ts";
 
-const EVENTS = 20_000;
+const EVENTS = few(20_000, 400);
 const FOUR_HOURS_MS = 4 * 3_600_000;
 const DESK = { kind: "desk", id: "desk-of-bench", name: "Balcony" } as const;
 

@@ -2,11 +2,12 @@ import { chromium, type Page } from "@playwright/test";
 import { RunningShow } from "../e2e/support/runningShow.ts";
 import { BROWSER_ARGS } from "./browser.ts";
 import { distributionOf, printRow } from "./distribution.ts";
+import { few } from "./few.ts";
 
 const OBJECTS = 100;
-const OPENED = 6;
-const MOVES = 120;
-const NUDGES = 20;
+const OPENED = few(6, 1);
+const MOVES = few(120, 6);
+const NUDGES = few(20, 3);
 
 /** A template of so many objects in rows, a third of them words. */
 function largeTemplate(): string {

@@ -5,9 +5,10 @@ import SQLite from "better-sqlite3";
 import { RunningShow } from "../e2e/support/runningShow.ts";
 import { DatabaseLog } from "../server/second/databaseLog.ts";
 import { distributionOf, printRow } from "./distribution.ts";
+import { few } from "./few.ts";
 
-const ROUNDS = 6;
-const WRITES = 2_000;
+const ROUNDS = few(6, 1);
+const WRITES = few(2_000, 40);
 
 /** What following costs the first machine for each transaction, and how soon the second one is ready, and leads. */
 export async function benchSecond(): Promise<void> {

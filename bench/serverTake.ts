@@ -5,8 +5,9 @@ import { NO_LINE } from "../core/show/line.ts";
 import { findNext } from "../core/show/next.ts";
 import { openShow, TestWindow } from "../test-support/openShow.ts";
 import { distributionOf, printRow } from "./distribution.ts";
+import { few } from "./few.ts";
 
-const TAKES = 600;
+const TAKES = few(600, 20);
 
 /** Decide, durable write (synchronous=FULL) and broadcast to four outputs and a desk, without the network back. */
 export async function benchServerTake(): Promise<void> {

@@ -5,8 +5,9 @@ import { RunningShow } from "../e2e/support/runningShow.ts";
 import { BROWSER_ARGS } from "./browser.ts";
 import { Client, deskToken, until } from "./client.ts";
 import { distributionOf, printRow } from "./distribution.ts";
+import { few } from "./few.ts";
 
-const CUTS = 60;
+const CUTS = few(60, 8);
 const FIRST_CUTS = 5;
 const BETWEEN_MS = 500;
 /** Of 255: what a picture of another step differs by somewhere, and the same picture encoded again does not. */

@@ -1,11 +1,12 @@
 import { type CueDoc, pageCue, songCue } from "../core/rundown/cueDoc.ts";
 import { RunningShow } from "../e2e/support/runningShow.ts";
 import { distributionOf, printRow } from "./distribution.ts";
+import { few } from "./few.ts";
 import { madeUpSongs } from "./madeUpSongs.ts";
 
-const CUES = 2_000;
-const AT_ONCE = 100;
-const STARTS = 5;
+const CUES = few(2_000, 40);
+const AT_ONCE = few(100, 20);
+const STARTS = few(5, 2);
 
 /** From the start of the process until pages are answered, with a rundown of two thousand cues. */
 export async function benchStart(): Promise<void> {

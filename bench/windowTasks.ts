@@ -3,8 +3,9 @@ import { RunningShow } from "../e2e/support/runningShow.ts";
 import { BROWSER_ARGS } from "./browser.ts";
 import { Client, deskToken, until } from "./client.ts";
 import { distributionOf, printRow, printValue } from "./distribution.ts";
+import { few } from "./few.ts";
 
-const TAKES = 24;
+const TAKES = few(24, 2);
 const BETWEEN_MS = 1_400;
 
 interface TraceEvent {

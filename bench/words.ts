@@ -9,9 +9,10 @@ import { BOOKS } from "../core/words/reference/books.ts";
 import { findWords } from "../server/words/find.ts";
 import { openShow } from "../test-support/openShow.ts";
 import { distributionOf, printRow, printValue } from "./distribution.ts";
+import { few } from "./few.ts";
 import { madeUpSongs } from "./madeUpSongs.ts";
 
-const SONGS = 10_000;
+const SONGS = few(10_000, 100);
 /** Search, lookup and imports, with 10 000 songs and both texts in a database on the disk. */
 export async function benchWords(): Promise<void> {
   const folder = mkdtempSync(join(tmpdir(), "vesko-bench-"));
@@ -47,10 +48,10 @@ export async function benchWords(): Promise<void> {
   printRow(
     "words found among 10 000 songs",
     "ms",
-    await time(400, () => songs.list(someWords(lines), 20)),
+    await time(few(400, 8), () => songs.list(someWords(lines), 20)),
     "",
   );
-  printRow("… misspelt", "ms", await time(200, () => songs.list(misspelt(someWords(lines)), 20)), "");
+  printRow("… misspelt", "ms", await time(few(200, 8), () => songs.list(misspelt(someWords(lines)), 20)), "");
 
   const verses = BOOKS.flatMap(({ code }) =>
     scriptures.verses("web", {
@@ -61,25 +62,25 @@ export async function benchWords(): Promise<void> {
   printRow(
     `words found in ${verses.length.toLocaleString("en")} verses`,
     "ms",
-    await time(600, () => scriptures.search(someWords(verses), 8, "web")),
+    await time(few(600, 8), () => scriptures.search(someWords(verses), 8, "web")),
     "p95 under 20",
   );
   printRow(
     "… misspelt",
     "ms",
-    await time(200, () => scriptures.search(misspelt(someWords(verses)), 8, "web")),
+    await time(few(200, 8), () => scriptures.search(misspelt(someWords(verses)), 8, "web")),
     "p95 under 20",
   );
   printRow(
     "Find: songs, both texts and references together",
     "ms",
-    await time(400, () => findWords(someWords(random(2) ? verses : lines), songs, scriptures)),
+    await time(few(400, 8), () => findWords(someWords(random(2) ? verses : lines), songs, scriptures)),
     "first result under 50",
   );
   printRow(
     "reference typed → slides of every outfit",
     "ms",
-    await time(200, async () => {
+    await time(few(200, 8), async () => {
       const book = BOOKS[random(BOOKS.length)]?.code ?? "Ps";
       const chapters = scriptures.counts("web")?.get(book) ?? [1];
       const chapter = 1 + random(chapters.length);

@@ -24,6 +24,8 @@ const files = FOLDERS.flatMap((folder) =>
 );
 const documents = [
   "README.md",
+  "CONTRIBUTING.md",
+  "CHANGELOG.md",
   "core/README.md",
   ...readdirSync(new URL("docs", ROOT))
     .filter((name) => name.endsWith(".md"))
