@@ -66,6 +66,7 @@ const FLOORS = {
     "styles",
     "api",
     "ui",
+    "help",
     "live",
     "desk",
     "pictures",

@@ -64,6 +64,8 @@ Options of demo and start:
   --lead       lead although the second machine leads, which has to be stopped first
   --with-faults
                of the demo: with twenty faults planted, for the check to find
+  --log-file FILE, --log-level info|warn|error
+               where the log is kept besides the terminal (beside the database; five files of 2 MB), and from which level on
   --restore    go on with the newest good copy of the database; the one there is set aside
   --as-it-is   go on with a database that was copied without its log`;
 
@@ -321,6 +323,7 @@ async function test() {
       "Attacks on instances of our own",
       () => run(process.execPath, ["--import", "tsx", at("tools", "attack", "main.ts")], { env }),
     ],
+    ["Benches, short: whether they run", () => npx("tsx", "bench/main.ts", "--short")],
     ["Browser tests", () => npx("playwright", "test", "--reporter=list,json")],
   ];
   const failed = [];

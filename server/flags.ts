@@ -18,6 +18,8 @@ const OPTIONS = {
   "osc-port": { type: "string" },
   "osc-to": { type: "string", multiple: true },
   device: { type: "string", multiple: true },
+  "log-file": { type: "string" },
+  "log-level": { type: "string", default: "info" },
   follow: { type: "string" },
   lead: { type: "boolean", default: false },
   restore: { type: "boolean", default: false },
@@ -36,7 +38,7 @@ export function readFlags() {
     return parseArgs({ options: OPTIONS }).values;
   } catch (error) {
     throw new StartProblem(
-      `${(error as Error).message.split(". To ")[0]}. Nothing was started; the options are --port, --host, --db, --tls-cert, --tls-key, --trusted-proxy, --backup-folder, --slide-converter, --feed-folder, --feed-host, --tally-port, --osc-port, --osc-to, --device, --follow, --lead, --restore and --as-it-is.`,
+      `${(error as Error).message.split(". To ")[0]}. Nothing was started; the options are --port, --host, --db, --tls-cert, --tls-key, --trusted-proxy, --backup-folder, --slide-converter, --feed-folder, --feed-host, --tally-port, --osc-port, --osc-to, --device, --log-file, --log-level, --follow, --lead, --restore and --as-it-is.`,
     );
   }
 }

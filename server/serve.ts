@@ -20,7 +20,8 @@ import type { DeviceOptions } from "./follow/followDevices.ts";
 import { ShowClock } from "./health/showClock.ts";
 import { createHttpApp } from "./http/httpApp.ts";
 import { LIVE_PATH } from "./live/liveServer.ts";
-import { log } from "./log/log.ts";
+import { LOG_LEVELS, log, setUpLog } from "./log/log.ts";
+import { openLogFile } from "./log/logFile.ts";
 import { emptyShow } from "./newShow.ts";
 import { programVersion } from "./programVersion.ts";
 import { KeptContents } from "./rundown/keptContents.ts";
@@ -77,6 +78,11 @@ export async function serve(
     throw new StartProblem(
       `There is no folder “${backupFolder}”. Make it first, or name another with --backup-folder.`,
     );
+  const level = LOG_LEVELS.find((each) => each === flags["log-level"]);
+  if (level === undefined)
+    throw new StartProblem(
+      `“${flags["log-level"]}” is no level of the log. Give info, warn or error with --log-level. Nothing was started.`,
+    );
   const tls = readTls(flags["tls-cert"], flags["tls-key"]);
   const server = tls ? createSecureServer(tls) : createServer();
   // The address comes first: whoever has it already goes on, and no file was touched.
@@ -84,6 +90,10 @@ export async function serve(
   const bases = basesOf(tls !== undefined, flags.host, actualPort);
   const locked = lockShowFile(ensureFolder(file), bases[0] as string, Date.now());
   if ("owner" in locked) throw new StartProblem(tellOwner(file, locked.owner));
+
+  const logFile = openLogFile(flags["log-file"] ?? `${file}.log`);
+  setUpLog(level, logFile.write);
+  log.info(`Vesko ${programVersion(home)} opens ${file}`);
 
   if (flags.lead) forgetSecond(file);
   const other = flags.follow !== undefined || flags.lead ? undefined : await whoLeads(file);
@@ -109,7 +119,7 @@ export async function serve(
     closeShow().then(
       () => {
         locked.lock.release();
-        process.exit(0);
+        void logFile.close().then(() => process.exit(0));
       },
       (error) => {
         log.error("The show was not closed in order; it is whole all the same", error);

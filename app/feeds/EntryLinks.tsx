@@ -5,6 +5,7 @@ import type { FeedView } from "../../core/feeds/feedView.ts";
 import { call } from "../api/call.ts";
 import type { Calls } from "../api/calls.ts";
 import { useDeskStore } from "../desk/deskContext.ts";
+import { useLinkEnd } from "../desk/LinkEnd.tsx";
 import { PhoneLinkWays, phoneLinkButton } from "../desk/PhoneLinkWays.tsx";
 import { useReachable } from "../desk/useReachable.ts";
 import { LinkCode } from "../ui/LinkCode.tsx";
@@ -83,6 +84,7 @@ function OneLink({
   onCode: () => Promise<{ readonly code?: string } | undefined>;
 }) {
   const reached = useReachable();
+  const end = useLinkEnd(doc.untilMs);
   const path = `/table/${token}`;
   const rows = doc.rows === null ? "all rows" : doc.rows.length === 1 ? "1 row" : `${doc.rows.length} rows`;
   return (
@@ -94,6 +96,7 @@ function OneLink({
           <span className="block text-second">
             {doc.columns.join(", ")}; {rows}
             {doc.mayMove && "; may move them"}
+            {end && `; ${end}`}
           </span>
         </p>
         <PhoneLinkWays

@@ -2,6 +2,7 @@ import { useState } from "react";
 import type { EntryLink } from "../../core/feeds/entryLink.ts";
 import type { FeedView } from "../../core/feeds/feedView.ts";
 import { newId } from "../api/newId.ts";
+import { LinkEndChoice } from "../desk/LinkEnd.tsx";
 import { useFeedRows } from "../desk/useFeedRows.ts";
 import { CheckBox } from "../ui/CheckBox.tsx";
 import { fieldClass } from "../ui/Labelled.tsx";
@@ -25,6 +26,7 @@ export function NewEntryLink({
   const [columns, setColumns] = useState<readonly string[]>(offered.slice(0, 1));
   const [rows, setRows] = useState<readonly string[] | null>(null);
   const [mayMove, setMayMove] = useState(false);
+  const [untilMs, setUntilMs] = useState<number | null>(null);
   const chosen = offered.filter((column) => columns.includes(column));
   if (keyColumn === "")
     return (
@@ -40,7 +42,14 @@ export function NewEntryLink({
         event.preventDefault();
         if (canMake)
           void onMake(
-            { name: name.trim(), feedId: feed.id, columns: chosen, rows: rows && [...rows], mayMove },
+            {
+              name: name.trim(),
+              feedId: feed.id,
+              columns: chosen,
+              rows: rows && [...rows],
+              mayMove,
+              untilMs,
+            },
             newId(),
           );
       }}
@@ -86,6 +95,9 @@ export function NewEntryLink({
           ))}
       </fieldset>
       <CheckBox label="may move rows up and down" isOn={mayMove} onChange={setMayMove} />
+      <div className="max-w-sm">
+        <LinkEndChoice id="entry-end" untilMs={untilMs} onChange={setUntilMs} />
+      </div>
       <button
         type="submit"
         disabled={!canMake}

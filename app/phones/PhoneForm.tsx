@@ -1,6 +1,7 @@
 import { useState } from "react";
 import { REMOTE_RIGHTS, REMOTE_VIEWS, type RemoteLink } from "../../core/remote/remoteLink.ts";
 import { useDesk } from "../desk/deskContext.ts";
+import { LinkEndChoice } from "../desk/LinkEnd.tsx";
 import { CheckBox } from "../ui/CheckBox.tsx";
 import { fieldClass, Labelled } from "../ui/Labelled.tsx";
 import { CAN_WORDS, VIEW_WORDS } from "./words.ts";
@@ -59,6 +60,7 @@ export function PhoneForm({
           onChange={(isHeld) => change({ isHeld })}
         />
       )}
+      <LinkEndChoice id="phone-end" untilMs={link.untilMs} onChange={(untilMs) => change({ untilMs })} />
       <Labelled id="phone-screen" label="Its small pictures are of">
         <select
           id="phone-screen"

@@ -1,5 +1,6 @@
 import { Smartphone } from "lucide-react";
 import type { RemoteLink } from "../../core/remote/remoteLink.ts";
+import { useLinkEnd } from "../desk/LinkEnd.tsx";
 import { PhoneLinkWays, phoneLinkButton } from "../desk/PhoneLinkWays.tsx";
 import { useReachable } from "../desk/useReachable.ts";
 import { LinkCode } from "../ui/LinkCode.tsx";
@@ -29,6 +30,7 @@ export function PhoneRow({
   onEnd: () => void;
 }) {
   const reached = useReachable();
+  const end = useLinkEnd(doc.untilMs);
   const path = `/remote/${token}`;
   return (
     <li
@@ -48,7 +50,8 @@ export function PhoneRow({
         </p>
         <p className="text-second">
           {CAN_WORDS[doc.can]}; shows {VIEW_WORDS[doc.view].toLowerCase()}
-          {doc.isHeld && doc.can !== "look" ? "; a take is held" : ""}.
+          {doc.isHeld && doc.can !== "look" ? "; a take is held" : ""}
+          {end && `; ${end}`}.
         </p>
         <PhoneLinkWays path={path} typedAt="/remote" onCode={onCode} onEnd={onEnd}>
           <button type="button" aria-pressed={isEdited} className={phoneLinkButton} onClick={onEdit}>

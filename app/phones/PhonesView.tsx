@@ -9,9 +9,30 @@ import { NoticeBar } from "../desk/NoticeBar.tsx";
 import { PhoneForm } from "./PhoneForm.tsx";
 import { type PhoneLink, PhoneRow } from "./PhoneRow.tsx";
 
-const OPERATOR: RemoteLink = { name: "Second hand", can: "all", view: "both", isHeld: false, outputId: "" };
-const LEADER: RemoteLink = { name: "Leader", can: "next", view: "next", isHeld: true, outputId: "" };
-const STAGE: RemoteLink = { name: "Stage", can: "look", view: "follow", isHeld: false, outputId: "" };
+const OPERATOR: RemoteLink = {
+  name: "Second hand",
+  can: "all",
+  view: "both",
+  isHeld: false,
+  outputId: "",
+  untilMs: null,
+};
+const LEADER: RemoteLink = {
+  name: "Leader",
+  can: "next",
+  view: "next",
+  isHeld: true,
+  outputId: "",
+  untilMs: null,
+};
+const STAGE: RemoteLink = {
+  name: "Stage",
+  can: "look",
+  view: "follow",
+  isHeld: false,
+  outputId: "",
+  untilMs: null,
+};
 
 /** Phones that are remotes: whose they are, what they may do, and who is there now. */
 export function PhonesView({ links }: { links: readonly PhoneLink[] }) {

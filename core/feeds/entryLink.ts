@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { byNameSchema } from "../names/name.ts";
+import { linkEndSchema } from "../time/linkEnd.ts";
 import { COLUMN_KIND_NAMES } from "./columnKinds.ts";
 import { feedIdSchema } from "./feed.ts";
 import { columnNameSchema, MOST_COLUMNS, type Table } from "./table.ts";
@@ -15,6 +16,7 @@ export const entryLinkSchema = z.strictObject({
   /** The names of the rows that it shows; null: all of them. */
   rows: z.array(z.string().min(1).max(200)).min(1).max(200).nullable().default(null),
   mayMove: z.boolean().default(false),
+  untilMs: linkEndSchema,
 });
 export type EntryLink = z.infer<typeof entryLinkSchema>;
 

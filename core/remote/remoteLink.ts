@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { nameSchema } from "../names/name.ts";
+import { linkEndSchema } from "../time/linkEnd.ts";
 
 /** What a phone may do: only look; bring what is next, or arm the step before; or also take off what is on air. */
 export const REMOTE_RIGHTS = ["look", "next", "all"] as const;
@@ -18,6 +19,7 @@ export const remoteLinkSchema = z.strictObject({
   isHeld: z.boolean().default(false),
   /** The screen whose picture it shows; empty: the first. */
   outputId: z.union([nameSchema(60), z.literal("")]).default(""),
+  untilMs: linkEndSchema,
 });
 export type RemoteLink = z.infer<typeof remoteLinkSchema>;
 

@@ -26,7 +26,7 @@ afterAll(() => db.destroy());
 describe("browsers that were let in", () => {
   test("each has a cookie of its own, of which the database holds nothing that opens anything", async () => {
     const sessions = await load();
-    const links = new LinkStore(db, show.id);
+    const links = new LinkStore(db, show.id, () => 0);
     await links.load([]);
     const cookie = await sessions.begin("link", "10.0.0.9", FIREFOX);
     const found = sessions.findByCookie(cookie);

@@ -163,7 +163,7 @@ describe("a table that is edited here", () => {
 
 describe("a link to a table", () => {
   const doc = {
-    ...{ name: "Mara at the door", columns: ["number"], rows: ["Ropewalk"], mayMove: false },
+    ...{ name: "Mara at the door", columns: ["number"], rows: ["Ropewalk"], mayMove: false, untilMs: null },
   };
   const linkOf = async (more: Partial<typeof doc> = {}) => {
     const { links } = show.services;

@@ -1,5 +1,6 @@
-/** How serious a line is. */
-export type LogLevel = "info" | "warn" | "error";
+/** How serious a line is, the least first. */
+export const LOG_LEVELS = ["info", "warn", "error"] as const;
+export type LogLevel = (typeof LOG_LEVELS)[number];
 
 /** The same line within this time is counted, not written again: a fault that repeats fills no disk. */
 const REPEAT_MS = 10_000;
@@ -9,6 +10,15 @@ const LONGEST_LINE = 4_000;
 interface Repeated {
   readonly sinceMs: number;
   times: number;
+}
+
+let leastLevel: LogLevel = "info";
+let keepLine: ((line: string) => void) | undefined;
+
+/** @param keep is given each line besides; lines of lower levels are left out here and there */
+export function setUpLog(least: LogLevel, keep: ((line: string) => void) | undefined): void {
+  leastLevel = least;
+  keepLine = keep;
 }
 
 const recent = new Map<string, Repeated>();
@@ -32,6 +42,7 @@ function tell(error: unknown): string {
 }
 
 function write(level: LogLevel, sentence: string, error?: unknown): void {
+  if (LOG_LEVELS.indexOf(level) < LOG_LEVELS.indexOf(leastLevel)) return;
   const atMs = Date.now();
   const key = `${level}${sentence}${error instanceof Error ? error.message : ""}`;
   const known = recent.get(key);
@@ -47,6 +58,7 @@ function write(level: LogLevel, sentence: string, error?: unknown): void {
   }
   const more = known && known.times > 1 ? ` (${known.times - 1} more like it since)` : "";
   const line = logLine(level, atMs, sentence + more, error);
+  keepLine?.(line);
   if (level === "info") console.log(line);
   else console.error(line);
 }

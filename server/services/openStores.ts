@@ -69,7 +69,7 @@ export async function openStores(db: Db, { home, mediaFolder, aside, now }: Stor
   await followStore.load();
   const passcode = new Passcode(db, showId);
   await passcode.load();
-  const links = new LinkStore(db, showId, setAside);
+  const links = new LinkStore(db, showId, now, setAside);
   await links.load(screens.outputs.map(({ id }) => id));
   const sessions = new DeskSessions(db, showId, now);
   await sessions.load();

@@ -124,6 +124,8 @@ export interface Services
 const READ_FEED_WITHIN_MS = 10_000;
 /** Times that move with the clock are told to the minute. */
 const RUNNING_EVERY_MS = 1_000;
+/** Links that end by themselves. */
+const LOOK_FOR_ENDED_MS = 2_000;
 /** Shorter ones nobody sees. */
 const STALL_TOLD_MS = 500;
 
@@ -405,6 +407,7 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
       keepSecond(databaseFile, { address: second.address, token: links.secondToken });
   });
   second?.onNews((sentence) => live.tellNews(sentence));
+  const endedTimer = setInterval(() => links.lookForEnded(), LOOK_FOR_ENDED_MS);
   links.onRevoked(() => second?.closeUnless(links.secondToken));
   media.onChange(() => {
     feeds.followNames();
@@ -469,6 +472,7 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
     now,
     close: async (whenWritten) => {
       clearInterval(runningTimer);
+      clearInterval(endedTimer);
       deviceLinks?.close();
       live.close();
       stills.close();

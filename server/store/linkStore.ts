@@ -4,6 +4,7 @@ import type { RemoteLink } from "../../core/remote/remoteLink.ts";
 import { entryLinkKind } from "../../core/stored/kinds/entryLink.ts";
 import { remoteLinkKind } from "../../core/stored/kinds/remoteLink.ts";
 import { type StoredKind, writeStored } from "../../core/stored/storedKind.ts";
+import { hasEnded } from "../../core/time/linkEnd.ts";
 import type { Db } from "./database.ts";
 import { SetAside } from "./setAside.ts";
 
@@ -43,6 +44,8 @@ const MADE = {
 } as const;
 const storedOf = <K extends MadeKind>(kind: K) => MADE[kind].stored as unknown as StoredKind<MadeDocs[K]>;
 
+const isMade = (link: Link): link is MadeLink<"entry"> | MadeLink<"remote"> => link.kind in MADE;
+
 /** 192 bits: cannot be guessed. */
 const newToken = () => randomBytes(24).toString("base64url");
 
@@ -56,8 +59,12 @@ export class LinkStore {
   readonly #setAside: SetAside;
   readonly #links = new Map<string, Link>();
   readonly #listeners = new Set<(token: string) => void>();
+  readonly #now: () => number;
+  /** Links that have ended by themselves, and whoever came by them was told so. */
+  readonly #ended = new Set<string>();
 
-  constructor(db: Db, showId: string, setAside = new SetAside()) {
+  constructor(db: Db, showId: string, now: () => number, setAside = new SetAside()) {
+    this.#now = now;
     this.#db = db;
     this.#showId = showId;
     this.#setAside = setAside;
@@ -160,8 +167,22 @@ export class LinkStore {
     if (old) await this.#drop(old.token);
   }
 
+  /** What a token opens; one whose time is over opens nothing, until somebody gives it more. */
   find(token: string): Link | undefined {
-    return this.#links.get(token);
+    const link = this.#links.get(token);
+    return link && isMade(link) && hasEnded(link.doc, this.#now()) ? undefined : link;
+  }
+
+  /** Lets go of whoever came by a link that has ended by itself since this was called last. */
+  lookForEnded(): void {
+    for (const link of this.#links.values()) {
+      const isOver = isMade(link) && hasEnded(link.doc, this.#now());
+      if (!isOver) this.#ended.delete(link.token);
+      else if (!this.#ended.has(link.token)) {
+        this.#ended.add(link.token);
+        for (const listener of this.#listeners) listener(link.token);
+      }
+    }
   }
 
   get deskToken(): string {

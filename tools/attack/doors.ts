@@ -195,10 +195,17 @@ async function visitorsOf({ sessions, links }: Services): Promise<Visitor[]> {
   const [last] = sessions.list().filter(({ id }) => sessions.findByCookie(ended)?.session.id === id);
   await sessions.end(last?.id ?? "");
   const entry = await links.make("entry", "attack", {
-    ...{ name: "attack", feedId: "demo-lanterns", columns: ["lanterns"], rows: null, mayMove: true },
+    ...{
+      name: "attack",
+      feedId: "demo-lanterns",
+      columns: ["lanterns"],
+      rows: null,
+      mayMove: true,
+      untilMs: null,
+    },
   });
   const phone = await links.make("remote", "attack", {
-    ...{ name: "attack", can: "all", view: "both", isHeld: false, outputId: "" },
+    ...{ name: "attack", can: "all", view: "both", isHeld: false, outputId: "", untilMs: null },
   });
   return [
     { name: "a stranger", headers: {}, token: NOBODY, opens: [] },

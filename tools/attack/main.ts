@@ -4,6 +4,7 @@ import { crowd } from "./crowd.ts";
 import { damage } from "./damage.ts";
 import { diskFull } from "./diskFull.ts";
 import { doors } from "./doors.ts";
+import { faults } from "./faults.ts";
 import { fuzz } from "./fuzz.ts";
 import { kills } from "./kills.ts";
 import { resets } from "./resets.ts";
@@ -24,6 +25,7 @@ const ALL: Readonly<Record<string, Attack>> = {
   twoServers,
   damage,
   diskFull,
+  faults,
 };
 
 const args = process.argv.slice(2);
