@@ -8,6 +8,8 @@ const EXTERNAL = [
   "harfbuzzjs",
   "pdfjs-dist",
   "wawoff2",
+  // Named by a package that would read archives there; nothing of ours asks it to.
+  "@aws-sdk/client-s3",
   "vite",
   "react",
   "react-dom",
