@@ -320,10 +320,12 @@ async function test() {
     ],
     ["Build", build],
     [
-      "Attacks on instances of our own",
-      () => run(process.execPath, ["--import", "tsx", at("tools", "attack", "main.ts")], { env }),
+      "Attacks on instances of our own, and whether every bench runs",
+      () => {
+        process.env.CHROMIUM_PATH = chromium;
+        return runTogether("attack", "bench:short");
+      },
     ],
-    ["Benches, short: whether they run", () => npx("tsx", "bench/main.ts", "--short")],
     ["Browser tests", () => npx("playwright", "test", "--reporter=list,json")],
   ];
   const failed = [];

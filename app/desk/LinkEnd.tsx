@@ -20,7 +20,7 @@ export function LinkEndChoice({
   const store = useDeskStore();
   const told = useLinkEnd(untilMs);
   return (
-    <Labelled id={id} label="It ends">
+    <Labelled id={id} label="The link lasts">
       <select
         id={id}
         value={untilMs === null ? BY_HAND : AS_IT_IS}
@@ -30,7 +30,7 @@ export function LinkEndChoice({
         }}
         className={fieldClass}
       >
-        <option value={BY_HAND}>when somebody ends it</option>
+        <option value={BY_HAND}>until somebody ends it</option>
         {LINK_LENGTHS.map(({ hours, name }) => (
           <option key={hours} value={hours}>
             {name}

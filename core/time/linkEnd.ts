@@ -7,9 +7,9 @@ const HOUR_MS = 3_600_000;
 
 /** How long a link may last; "" is until somebody ends it. */
 export const LINK_LENGTHS = [
-  { hours: 4, name: "in 4 hours" },
-  { hours: 24, name: "in 24 hours" },
-  { hours: 168, name: "in a week" },
+  { hours: 4, name: "4 hours" },
+  { hours: 24, name: "24 hours" },
+  { hours: 168, name: "a week" },
 ] as const;
 
 export const endAfter = (hours: number, nowMs: number): number => Math.round(nowMs + hours * HOUR_MS);

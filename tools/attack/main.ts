@@ -6,6 +6,7 @@ import { diskFull } from "./diskFull.ts";
 import { doors } from "./doors.ts";
 import { faults } from "./faults.ts";
 import { fuzz } from "./fuzz.ts";
+import { fuzzReaders } from "./fuzzReaders.ts";
 import { kills } from "./kills.ts";
 import { resets } from "./resets.ts";
 import { supervisor } from "./supervisor.ts";
@@ -19,6 +20,7 @@ const ALL: Readonly<Record<string, Attack>> = {
   doors,
   resets,
   fuzz,
+  fuzzReaders,
   crowd,
   kills,
   supervisor,
