@@ -156,6 +156,40 @@ for (const [width, height, scheme] of [
     await check(`multi-view at ${width}, ${scheme}`, page);
   });
 
+test("in colours that somebody's system forces, what is on air, chosen and seen stays told apart", async ({
+  page,
+  show,
+}) => {
+  await page.emulateMedia({ forcedColors: "active" });
+  await openDesk(page, show);
+  await page.keyboard.press("Space");
+  const air = page.locator("[data-mark=air]").first();
+  await expect(air).toBeVisible();
+  const edgeOf = (mark: string) =>
+    page
+      .locator(`[data-mark=${mark}]`)
+      .first()
+      .evaluate((row) => getComputedStyle(row).borderLeftColor);
+  const ground = await page.evaluate(() => {
+    const probe = document.createElement("div");
+    probe.style.color = "Canvas";
+    document.body.append(probe);
+    const { color } = getComputedStyle(probe);
+    probe.remove();
+    return color;
+  });
+  expect(await edgeOf("none")).toBe(ground);
+  expect(await edgeOf("air")).not.toBe(ground);
+  const backOf = (name: string) =>
+    page
+      .getByRole("navigation", { name: "Views" })
+      .getByRole("link", { name, exact: true })
+      .evaluate((tab) => getComputedStyle(tab).backgroundColor);
+  expect(await backOf("Run")).not.toBe(await backOf("Design"));
+  // Pictures of screens are what they are.
+  await expect(page.getByRole("img", { name: /Loft wall/ }).first()).toHaveCSS("forced-color-adjust", "none");
+});
+
 test("both views fit 1280 by 800 without scrolling the page, and every key is listed", async ({
   page,
   show,

@@ -87,7 +87,7 @@ function Thumbnail({
       height={Math.round((width * heightPx) / widthPx)}
       loading="lazy"
       decoding="async"
-      className="block shrink-0 rounded border border-edge"
+      className="block shrink-0 rounded border border-edge forced-color-adjust-none"
       style={{
         background: output.backdrop === "opaque" ? "#000" : `#3a3330 url(${standIn}) center / cover`,
       }}

@@ -167,7 +167,7 @@ export function OutputPicture({
       ref={frame}
       role="img"
       aria-label={label}
-      className="relative isolate w-full overflow-hidden"
+      className="relative isolate w-full overflow-hidden forced-color-adjust-none"
       style={{
         aspectRatio: `${output.widthPx} / ${output.heightPx}`,
         background: output.backdrop === "opaque" ? "#000" : "#3a3330",

@@ -29,7 +29,7 @@ export function OpenWays({ output }: { output: Output }) {
         )}
         <div className="flex min-w-0 flex-col gap-2 text-[15px]">
           <a
-            className="inline-flex items-center gap-1.5 text-act hover:underline"
+            className="inline-flex min-h-6 items-center gap-1.5 text-act hover:underline"
             href={path}
             target="_blank"
             rel="noopener noreferrer"
