@@ -9,6 +9,7 @@ import { IS_SHORT } from "./few.ts";
 import { benchFind } from "./find.ts";
 import { benchFrameCost } from "./frameCost.ts";
 import { benchHostile } from "./hostile.ts";
+import { benchHour } from "./hour.ts";
 import { benchAgainstBrowser } from "./inBrowser.ts";
 import { benchLayOut } from "./layOut.ts";
 import { benchLiveCells } from "./liveCells.ts";
@@ -57,6 +58,7 @@ const ALL: Readonly<Record<string, () => unknown>> = {
   clients: benchClients,
   staticWindows: benchStaticWindows,
   longEvening: benchLongEvening,
+  hour: benchHour,
 };
 
 const wanted = process.argv.slice(2).filter((arg) => arg !== "--short");
