@@ -1,3 +1,4 @@
+import { setTimeout as wait } from "node:timers/promises";
 import type { Evening } from "./evening.ts";
 
 /** Something that goes wrong, and is well again when it was done. */
@@ -12,12 +13,19 @@ export interface Fault {
   readonly happen: (evening: Evening) => Promise<readonly string[]>;
 }
 
-/** What a desk must have been told by now since the fault began. @returns that it was not, in a sentence */
-export function mustBeTold(evening: Evening, what: RegExp): readonly string[] {
+/** What a machine that is busy with other things needs to say something. */
+const TOLD_WITHIN_MS = 15_000;
+
+/** Waits until a desk was told something since the fault began. @returns that it was not, in a sentence */
+export async function mustBeTold(evening: Evening, what: RegExp): Promise<readonly string[]> {
   const { sentences } = evening.desk("takes");
-  return sentences.some((said) => what.test(said))
-    ? []
-    : [`the desk was not told; it heard: ${sentences.join(" | ").slice(0, 300)}`];
+  const untilMs = performance.now() + TOLD_WITHIN_MS;
+  while (!sentences.some((said) => what.test(said))) {
+    if (performance.now() > untilMs)
+      return [`the desk was not told; it heard: ${sentences.join(" | ").slice(0, 300)}`];
+    await wait(20);
+  }
+  return [];
 }
 
 /** A number of ms between two, from the evening's seed. */
