@@ -20,7 +20,7 @@ export function HelpSheet() {
     <aside
       aria-label="Help"
       data-help
-      className="fixed top-15 bottom-4 left-4 z-40 flex w-[min(460px,94vw)] flex-col overflow-hidden rounded-xl border border-edge-strong bg-raised shadow-2xl"
+      className="fixed top-15 bottom-36 left-4 z-40 flex w-[min(460px,94vw)] flex-col overflow-hidden rounded-xl border border-edge-strong bg-raised shadow-2xl"
     >
       <div className="flex min-h-12 items-center gap-4 border-b border-edge px-4">
         <h2 className="text-[17px] font-semibold">Help</h2>

@@ -76,7 +76,7 @@ describe("contents kept for the next start", () => {
 
     // A letter of it lost on the disk.
     const text = readFileSync(beside, "utf8");
-    writeFileSync(beside, text.replace("Jonah", "Jonas"));
+    writeFileSync(beside, text.replaceAll("Jonah", "Jonas"));
     expect(titles(await start("another build")).join()).toMatch(/Jonah.*Mirela/);
     await end();
     writeFileSync(beside, "");

@@ -104,8 +104,9 @@ export class Rundown {
    * Takes over what was kept of the last time, and makes the rest: those from a cue on for so long, then the others by and by.
    * @param kept made with the very context of now
    * @param fromId where the show stands; null: at its beginning
+   * @returns how many of those that were kept hold
    */
-  begin(kept: readonly KeptContent[], fromId: string | null): void {
+  begin(kept: readonly KeptContent[], fromId: string | null): number {
     const known = new Map(kept.map((one) => [one.cueId, one]));
     const cues = this.#cues.inOrder();
     const from = Math.max(
@@ -119,7 +120,9 @@ export class Rundown {
         this.#made.set(id, { compiled: { content: one.content }, hash });
       } else this.#stale.add(id);
     }
+    const hold = this.#made.size;
     this.#compileFor(START_SLICE_MS, []);
+    return hold;
   }
 
   /** What is worth keeping for the next start; undefined while some of it is not made yet. */

@@ -35,8 +35,8 @@ export function startQuickly({ rundown, kept, stamp, fromId }: QuickStartParts):
     timer = setTimeout(() => void keep(), CALM_MS).unref();
   };
   const had = kept.read(stamp());
-  rundown.begin(had, fromId);
-  isKept = rundown.toKeep()?.length === had.length;
+  const hold = rundown.begin(had, fromId);
+  isKept = hold === had.length && rundown.toKeep()?.length === hold;
   if (!isKept) wait();
   rundown.onChange(() => {
     isKept = false;
