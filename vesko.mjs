@@ -76,6 +76,9 @@ const SAYS_ASIDE = { stdio: ["inherit", 2, 2] };
 const MOST_RESTARTS = 5;
 const RESTARTS_WITHIN_MS = 10 * 60_000;
 
+/** What the server ends with when another start would meet the same problem. */
+const WONT_START = 2;
+
 main();
 
 async function main() {
@@ -237,29 +240,29 @@ function moverFlags(flags) {
   return flags.includes("--folder") ? flags : ["--folder", at("data", "demo.vesko.db.feeds"), ...flags];
 }
 
-/** Runs the server, and runs it again when it died while it served. */
+/** Runs the server, and runs it again when it died after it had the show open once. */
 function serve(args) {
   const diedAtMs = [];
   let server;
   let isStopping = false;
+  let hasServed = false;
   for (const signal of ["SIGINT", "SIGTERM"])
     process.on(signal, () => {
       isStopping = true;
       server.kill(signal);
     });
   const start = (args) => {
-    let wasServing = false;
     server = spawn(process.execPath, [at("build", "server", "main.js"), ...args], {
       cwd: process.cwd(),
       stdio: ["inherit", "inherit", "inherit", "ipc"],
       env: { ...process.env, NODE_ENV: "production" },
     });
     server.on("message", () => {
-      wasServing = true;
+      hasServed = true;
     });
     server.on("exit", (code, signal) => {
       const exit = code ?? 128 + (constantsOf.signals[signal] ?? 0);
-      if (isStopping || code === 0 || !wasServing) process.exit(exit);
+      if (isStopping || code === 0 || code === WONT_START || !hasServed) process.exit(exit);
       const nowMs = Date.now();
       diedAtMs.push(nowMs);
       const often = diedAtMs.filter((ms) => nowMs - ms < RESTARTS_WITHIN_MS).length;

@@ -157,7 +157,7 @@ export async function serve(
     });
     closeShow = () => follower.close();
     console.log(followLines(leader, bases).join("\n"));
-    if (process.send) process.send({ kind: "listening", port: actualPort });
+    if (process.send) process.send({ kind: "serving", port: actualPort });
     aheadMs = await new Promise((leads) => {
       app = followerPages({
         ...{ follower, token: secretIn(leader), readPeer, home, leader: leader.host },
@@ -272,13 +272,13 @@ export async function serve(
       socket.destroy();
     }
   });
+  if (process.send && !leader) process.send({ kind: "serving", port: actualPort });
 
   // Screens that were open have the show by now; whoever asks for a page waits for these.
   if (routes) await loadRoutes(routes);
   isOpen = true;
   services.stalls.begin();
   console.log(startLines(services, file, bases, flags.host).join("\n"));
-  if (process.send && !leader) process.send({ kind: "listening", port: actualPort });
 }
 
 /** The first machine, by the link that its desk shows. */
