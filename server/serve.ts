@@ -272,13 +272,13 @@ export async function serve(
       socket.destroy();
     }
   });
+  console.log(startLines(services, file, bases, flags.host).join("\n"));
   if (process.send && !leader) process.send({ kind: "serving", port: actualPort });
 
   // Screens that were open have the show by now; whoever asks for a page waits for these.
   if (routes) await loadRoutes(routes);
   isOpen = true;
   services.stalls.begin();
-  console.log(startLines(services, file, bases, flags.host).join("\n"));
 }
 
 /** The first machine, by the link that its desk shows. */
