@@ -3,14 +3,22 @@ import type { Timeline } from "../core/compose/piece.ts";
 import type { Placement } from "../core/compose/placements.ts";
 import { StageLoop } from "./stageLoop.ts";
 
-/** A browser that draws 60 frames a second, and a clock that goes with them. */
+/** A browser that draws 60 frames a second, and a clock that goes with them; it notes the frames in which it was asked to draw. */
 let nowMs = 0;
 let waiting: (() => void)[] = [];
+let timers = new Map<number, { readonly dueMs: number; readonly fire: () => void }>();
+let askedFrames = 0;
 function drawFrames(count: number): void {
   for (let i = 0; i < count; i++) {
     nowMs += 1_000 / 60;
+    for (const [id, { dueMs, fire }] of [...timers])
+      if (dueMs <= nowMs) {
+        timers.delete(id);
+        fire();
+      }
     const due = waiting;
     waiting = [];
+    if (due.length > 0) askedFrames++;
     for (const draw of due) draw();
   }
 }
@@ -18,6 +26,14 @@ function drawFrames(count: number): void {
 beforeEach(() => {
   nowMs = 1_000_000;
   waiting = [];
+  timers = new Map();
+  askedFrames = 0;
+  let timerId = 0;
+  vi.stubGlobal("setTimeout", (fire: () => void, ms: number) => {
+    timers.set(++timerId, { dueMs: nowMs + ms, fire });
+    return timerId;
+  });
+  vi.stubGlobal("clearTimeout", (id: number) => timers.delete(id));
   vi.stubGlobal("requestAnimationFrame", (draw: () => void) => waiting.push(draw));
   vi.stubGlobal("cancelAnimationFrame", () => {});
 });
@@ -70,7 +86,6 @@ function run(frameMs: number | null) {
     size,
     () => nowMs,
     (report) => void atMs.push(report.atMs),
-    0,
     frameMs,
   );
   loop.setTimeline(MOVING);
@@ -94,5 +109,16 @@ describe("frames of an output's own rate", () => {
 
   test("at 60, every frame that the window draws", () => {
     expect(run(null)).toHaveLength(121);
+  });
+
+  test("a picture of the desk sleeps between its frames, and two of them draw in the same ones", () => {
+    const frameMs = 1_000 / 15;
+    const one = run(frameMs);
+    expect(Math.abs(one.length - 30)).toBeLessThanOrEqual(1);
+    // The browser is asked for the frame itself and now and then for one before it, not for all four.
+    expect(askedFrames).toBeLessThanOrEqual(one.length * 2);
+    nowMs = 1_000_000 + 37;
+    const other = run(frameMs);
+    expect(one.filter((at) => other.includes(at)).length).toBeGreaterThan(25);
   });
 });

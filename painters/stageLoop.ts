@@ -1,6 +1,7 @@
 import type { Timeline } from "../core/compose/piece.ts";
 import { placementsAt } from "../core/compose/placements.ts";
 import { stillUntil } from "../core/compose/stillUntil.ts";
+import { FrameWait } from "./frameWait.ts";
 import type { Stage } from "./stage.ts";
 
 /** Times of one drawn frame. */
@@ -21,26 +22,23 @@ export class StageLoop {
   readonly #stage: Stage;
   readonly #now: () => number;
   readonly #onFrame: (report: FrameReport) => void;
-  readonly #minIntervalMs: number;
   readonly #frameMs: number | null;
   #drawnFrame: number | null = null;
   #timeline: Timeline = { pieces: [] };
-  #frame = 0;
-  #timer: ReturnType<typeof setTimeout> | undefined;
+  readonly #wait = new FrameWait(() => this.#draw());
   #lastFrameMs: number | null = null;
 
   readonly #output: { readonly widthPx: number; readonly heightPx: number };
 
   /**
    * @param now server time in ms
-   * @param frameMs length of a frame of the output's own rate; null: as often as the window draws
+   * @param frameMs length of a frame of its own rate; null: as often as the window draws
    */
   constructor(
     stage: Stage,
     output: { readonly widthPx: number; readonly heightPx: number },
     now: () => number,
     onFrame: (report: FrameReport) => void = () => {},
-    minIntervalMs = 0,
     frameMs: number | null = null,
   ) {
     this.#frameMs = frameMs;
@@ -48,38 +46,25 @@ export class StageLoop {
     this.#output = output;
     this.#now = now;
     this.#onFrame = onFrame;
-    this.#minIntervalMs = minIntervalMs;
   }
 
   setTimeline(timeline: Timeline): void {
     this.#timeline = timeline;
     this.#drawnFrame = null;
-    this.#wake();
+    this.#wait.next();
   }
 
   stop(): void {
-    cancelAnimationFrame(this.#frame);
-    clearTimeout(this.#timer);
-    this.#frame = 0;
+    this.#wait.stop();
     this.#stage.discard();
   }
 
-  #wake(): void {
-    clearTimeout(this.#timer);
-    if (this.#frame === 0) this.#frame = requestAnimationFrame(this.#draw);
-  }
-
-  readonly #draw = (): void => {
-    this.#frame = 0;
+  #draw(): void {
     const startedMs = performance.now();
-    if (this.#lastFrameMs !== null && startedMs - this.#lastFrameMs < this.#minIntervalMs) {
-      this.#frame = requestAnimationFrame(this.#draw);
-      return;
-    }
     const nowMs = this.#now();
     const frame = this.#frameMs === null ? null : Math.floor(nowMs / this.#frameMs);
-    if (frame !== null && frame === this.#drawnFrame) {
-      this.#frame = requestAnimationFrame(this.#draw);
+    if (frame !== null && this.#frameMs !== null && frame === this.#drawnFrame) {
+      this.#wait.in((frame + 1) * this.#frameMs - nowMs);
       return;
     }
     this.#drawnFrame = frame;
@@ -94,11 +79,11 @@ export class StageLoop {
     const still = stillUntil(this.#timeline, atMs);
     if (still === null) {
       this.#lastFrameMs = startedMs;
-      this.#frame = requestAnimationFrame(this.#draw);
+      if (this.#frameMs === null) this.#wait.next();
+      else this.#wait.in(atMs + this.#frameMs - nowMs);
       return;
     }
     this.#lastFrameMs = null;
-    if (still < Number.POSITIVE_INFINITY)
-      this.#timer = setTimeout(() => this.#wake(), Math.min(still - atMs, LONGEST_SLEEP_MS));
-  };
+    if (still < Number.POSITIVE_INFINITY) this.#wait.in(Math.min(still - nowMs, LONGEST_SLEEP_MS));
+  }
 }

@@ -217,7 +217,6 @@ export function runOutput(
       canvasOf(output),
       () => connection.now(),
       onFrame,
-      0,
       ownFrameMs(output.frameRate),
     );
     fitted = { ...glass, loop };

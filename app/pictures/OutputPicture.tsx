@@ -18,8 +18,8 @@ import { useThrottled } from "../ui/useThrottled.ts";
 import { drawTestPicture } from "./drawTestPicture.ts";
 import { useDeviceWidth } from "./useDeviceWidth.ts";
 
-/** Pictures on the desk draw at 15 to 20 frames a second: the outputs need the machine more. */
-const LIVE_INTERVAL_MS = 50;
+/** Pictures on the desk draw 15 frames a second, all of them in the same ones: the outputs need the machine more. */
+const LIVE_FRAME_MS = 1_000 / 15;
 /** A picture of what is next can wait for a quiet moment, but not for long. */
 const STILL_WITHIN_MS = 250;
 /** What fills it is looked at this often. */
@@ -118,7 +118,7 @@ export function OutputPicture({
         cover.remove();
       };
     }
-    loop.current = new StageLoop(stage, canvas, () => store.now(), undefined, LIVE_INTERVAL_MS);
+    loop.current = new StageLoop(stage, canvas, () => store.now(), undefined, LIVE_FRAME_MS);
     return () => {
       endRepaint();
       endLayOut();

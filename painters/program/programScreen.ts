@@ -1,5 +1,6 @@
 import { type ClipPlay, clipPositionMs, isRunning } from "../../core/clips/clipPlay.ts";
 import type { MediaInfo } from "../../core/scene/media.ts";
+import { FrameWait } from "../frameWait.ts";
 import { keepInStep, loadAnewOnError } from "../keepInStep.ts";
 import { playAloud } from "../playAloud.ts";
 import { drawBars } from "./drawBars.ts";
@@ -52,7 +53,7 @@ export class ProgramScreen {
   readonly #parts: ProgramParts;
   readonly #boxes = new Set<Box>();
   #sources: readonly ShownSource[] = [];
-  #frame: number | undefined;
+  readonly #wait = new FrameWait(() => this.#onFrame());
   #drawnFrame = -1;
   /** Films of the player, in the order in which they were made, with the play that they show. */
   readonly #films = new Map<HTMLVideoElement, { readonly begunAtMs: number; isRefused: boolean }>();
@@ -74,7 +75,7 @@ export class ProgramScreen {
     this.#boxes.add(box);
     this.#fill(box);
     this.#fetchAhead();
-    this.#run();
+    this.#wait.next();
     return element;
   }
 
@@ -90,7 +91,7 @@ export class ProgramScreen {
     this.#sources = sources;
     for (const box of this.#boxes) this.#fill(box);
     this.#drawnFrame = -1;
-    this.#run();
+    this.#wait.next();
   }
 
   /** A camera of this machine was chosen, or another: those in sight are opened anew. */
@@ -102,7 +103,7 @@ export class ProgramScreen {
   }
 
   close(): void {
-    if (this.#frame !== undefined) cancelAnimationFrame(this.#frame);
+    this.#wait.stop();
     this.#dropAhead();
     for (const box of this.#boxes) this.#letGo(box);
   }
@@ -274,19 +275,15 @@ export class ProgramScreen {
     };
   }
 
-  #run(): void {
-    this.#frame ??= requestAnimationFrame(this.#onFrame);
-  }
-
-  readonly #onFrame = () => {
-    this.#frame = undefined;
+  #onFrame(): void {
     for (const box of this.#boxes)
       if (!box.element.isConnected && performance.now() - box.madeAtMs > TAKEN_UP_WITHIN_MS) this.#letGo(box);
     const { now, framesPerSecond } = this.#parts;
     const atMs = now();
     // Of many at once, which a mixer shows for a moment, each is drawn more seldom: titles over them go on smoothly.
     const share = Math.max(1, this.#sources.length / MOST_AT_FULL_RATE);
-    const frame = Math.floor(atMs / Math.max(SCENE_FRAME_MS, (1_000 * share) / framesPerSecond));
+    const frameMs = Math.max(SCENE_FRAME_MS, (1_000 * share) / framesPerSecond);
+    const frame = Math.floor(atMs / frameMs);
     const isNew = frame !== this.#drawnFrame;
     let moves = false;
     for (const { element, shown } of this.#boxes)
@@ -296,8 +293,8 @@ export class ProgramScreen {
         if (isNew && element.isConnected) draw(atMs);
       }
     if (isNew) this.#drawnFrame = frame;
-    if (moves) this.#run();
-  };
+    if (moves) this.#wait.in((frame + 1) * frameMs - atMs);
+  }
 
   #letGo(box: Box): void {
     empty(box);

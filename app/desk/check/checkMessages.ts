@@ -12,7 +12,11 @@ export type EveningFrame = Omit<EveningToCheck, "cues" | "documents" | "dress" |
   readonly limits: CheckLimits;
 };
 
+/** How much of a core the check may take: all that it can, half, or little of it. */
+export type CheckPace = "hurried" | "beside" | "aside";
+
 export type CheckRequest =
+  | { readonly kind: "pace"; readonly pace: CheckPace }
   | { readonly kind: "documents"; readonly documents: readonly (readonly [string, PinnedDocument])[] }
   /** Forgets all documents but these. */
   | { readonly kind: "keep"; readonly hashes: readonly string[] }

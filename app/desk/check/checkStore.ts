@@ -10,7 +10,7 @@ import type { ScreenHealth } from "../../../core/wire/wire.ts";
 import { onFonts } from "../../live/shaper.ts";
 import type { DeskSnapshot } from "../deskSnapshot.ts";
 import type { DeskStore } from "../deskStore.ts";
-import type { CheckAnswer, CheckRequest, EveningFrame } from "./checkMessages.ts";
+import type { CheckAnswer, CheckPace, CheckRequest, EveningFrame } from "./checkMessages.ts";
 import { clipFrames } from "./clipFrames.ts";
 
 /** What the check has found. */
@@ -34,6 +34,8 @@ const LOOKED_AT = [
   ...(["cues", "outputs", "plans", "outfits", "fieldSets", "evening"] as const),
   ...(["venue", "feeds", "bindingProblems", "follow", "sources"] as const),
 ];
+/** For so long after something came on air or left it, pictures need the machine more. */
+const ASIDE_MS = 2_000;
 /** How windows do is looked at this often. */
 const WINDOWS_EVERY_MS = 2_000;
 
@@ -56,6 +58,11 @@ export class CheckStore {
   #windows: EveningFrame["windows"] = {};
   #windowsAtMs = Number.NEGATIVE_INFINITY;
   #films: Promise<unknown> = Promise.resolve();
+  /** Views that are open and there for what is found. */
+  #hurried = 0;
+  #airRevision = 0;
+  #aside: ReturnType<typeof setTimeout> | undefined;
+  #pace: CheckPace = "beside";
 
   constructor(desk: DeskStore) {
     this.#desk = desk;
@@ -63,17 +70,52 @@ export class CheckStore {
       this.#state = { ...NOTHING, status: "off" };
       return;
     }
-    desk.subscribe(() => this.#lookSoon());
+    desk.subscribe(() => {
+      this.#giveWay();
+      this.#lookSoon();
+    });
     onFonts(() => this.#send({ kind: "fonts" }));
     this.#lookSoon();
   }
 
-  /** Somebody waits for it. */
-  hurry(): void {
-    if (this.#worker || this.#state.status === "off") return;
-    clearTimeout(this.#timer);
-    this.#timer = undefined;
-    this.#look();
+  /** Somebody waits for it. @returns a function that says that they do no more */
+  hurry(): () => void {
+    this.#hurried++;
+    this.#choosePace();
+    if (!this.#worker && this.#state.status !== "off") {
+      clearTimeout(this.#timer);
+      this.#timer = undefined;
+      this.#look();
+    }
+    return () => {
+      this.#hurried--;
+      this.#choosePace();
+    };
+  }
+
+  /** What is on air has just become another: for a while its pictures need the machine more. */
+  #giveWay(): void {
+    const { airRevision } = this.#desk.getSnapshot().state;
+    if (airRevision === this.#airRevision) return;
+    this.#airRevision = airRevision;
+    clearTimeout(this.#aside);
+    this.#aside = setTimeout(() => {
+      this.#aside = undefined;
+      this.#choosePace();
+    }, ASIDE_MS);
+    this.#choosePace();
+  }
+
+  /** Nothing came on air or left it for a while. */
+  async #untilBeside(): Promise<void> {
+    while (this.#pace === "aside") await new Promise((resolve) => setTimeout(resolve, ASIDE_MS));
+  }
+
+  #choosePace(): void {
+    const pace = this.#aside !== undefined ? "aside" : this.#hurried > 0 ? "hurried" : "beside";
+    if (pace === this.#pace) return;
+    this.#pace = pace;
+    this.#send({ kind: "pace", pace });
   }
 
   #begin(): Worker {
@@ -124,6 +166,7 @@ export class CheckStore {
       case "wantsFrames":
         // One clip after another: what is on air needs the machine more.
         this.#films = this.#films.then(async () => {
+          await this.#untilBeside();
           const frames = await clipFrames(answer.file);
           this.#send({ kind: "frames", file: answer.file, frames }, frames);
         });
@@ -156,7 +199,10 @@ export class CheckStore {
   }
 
   #look(): void {
-    this.#worker ??= this.#begin();
+    if (!this.#worker) {
+      this.#worker = this.#begin();
+      this.#send({ kind: "pace", pace: this.#pace });
+    }
     const now = this.#desk.getSnapshot();
     const { outputs, plans, outfits, fieldSets, evening, venue, feeds, bindingProblems, follow, sources } =
       now;

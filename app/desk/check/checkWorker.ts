@@ -15,10 +15,15 @@ import {
   onFonts,
   wordsIn,
 } from "../../live/shaper.ts";
-import type { CheckAnswer, CheckRequest, EveningFrame } from "./checkMessages.ts";
+import type { CheckAnswer, CheckPace, CheckRequest, EveningFrame } from "./checkMessages.ts";
 
 /** Looks through the evening beside the window: with fonts, documents and a painter of its own, in slices, and gives up what is out of date. */
 const SLICE_MS = 30;
+/** How long it rests after a slice, in slices. */
+const REST = { hurried: 0, beside: 1, aside: 12 } as const satisfies Record<CheckPace, number>;
+let pace: CheckPace = "beside";
+/** Ends a rest early. */
+let goOn = () => {};
 
 const documents = new Map<string, PinnedDocument>();
 const views = new Map<string, CueView>();
@@ -120,7 +125,10 @@ async function look(own: number): Promise<void> {
     }
     if (performance.now() - sliceMs < SLICE_MS) continue;
     // Whoever has something newer to say is heard between two slices.
-    await new Promise((resolve) => setTimeout(resolve));
+    await new Promise<void>((resolve) => {
+      goOn = resolve;
+      setTimeout(resolve, REST[pace] * SLICE_MS);
+    });
     if (own !== turn) return;
     sliceMs = performance.now();
   }
@@ -150,6 +158,10 @@ self.onmessage = ({ data }: MessageEvent<CheckRequest>) => {
       for (const hash of documents.keys()) if (!kept.has(hash)) documents.delete(hash);
       return;
     }
+    case "pace":
+      pace = data.pace;
+      goOn();
+      return;
     case "fonts":
       void fontsChanged();
       return;
