@@ -159,12 +159,13 @@ function measureContrast(
     });
     if (!crop) continue;
     const letters = painted(bare, canvas, crop, scale, null, kit);
+    const ofFrame = layersOf(placements, canvas, crop, scale, ground, kit);
     for (let at = 0; at < count; at++) {
       const frameOf = ({ video }: Video) => {
         const frames = films.find((film) => film.video.hash === video.hash)?.frames;
         return frames === "waits" ? undefined : frames?.[at % Math.max(1, frames.length)];
       };
-      const ratio = contrastAround(painted(placements, canvas, crop, scale, ground, kit, frameOf), letters);
+      const ratio = contrastAround(ofFrame(frameOf), letters);
       if (ratio !== null && (least === null || ratio < least)) least = ratio;
     }
   }
@@ -182,6 +183,43 @@ function tilesOf(rect: Rect, scale: number): Rect[] {
 }
 
 type Video = Extract<Placement, { kind: "video" }>;
+type FrameOf = (video: Video) => CanvasImageSource | undefined;
+type Pixels = { readonly data: ArrayLike<number>; readonly widthPx: number };
+
+/** Paints a part of the picture for one frame of its clips after another: what lies beneath them and over them is painted once. */
+function layersOf(
+  placements: readonly Placement[],
+  canvas: Canvas,
+  crop: Rect,
+  scale: number,
+  ground: string | null,
+  kit: PaintKit,
+): (frameOf: FrameOf) => Pixels {
+  const first = placements.findIndex((placement) => videosIn([placement]).length > 0);
+  const last = placements.findLastIndex((placement) => videosIn([placement]).length > 0);
+  const over = placements.slice(last + 1);
+  if (first < 0 || !over.every(isLaidOver))
+    return (frameOf) => painted(placements, canvas, crop, scale, ground, kit, frameOf);
+  const layer = (part: readonly Placement[], beneath: string | null) =>
+    paintedPart(part, canvas, crop, scale, beneath, kit).image;
+  const images = [layer(placements.slice(0, first), ground), layer(over, null)] as const;
+  const clips = placements.slice(first, last + 1);
+  return (frameOf) => {
+    const { context, widthPx, heightPx } = paintedPart(
+      ...([clips, canvas, crop, scale, null, kit, frameOf, images[0]] as const),
+    );
+    context.setTransform(1, 0, 0, 1, 0, 0);
+    context.drawImage(images[1], 0, 0, widthPx, heightPx);
+    return { data: context.getImageData(0, 0, widthPx, heightPx).data, widthPx };
+  };
+}
+
+/** Whether what it gives is the same when it is painted by itself and then laid over what is beneath. */
+function isLaidOver(placement: Placement): boolean {
+  if (placement.kind === "plate") return !placement.isAdded;
+  if (placement.kind === "group") return placement.blend === "normal" && placement.children.every(isLaidOver);
+  return true;
+}
 
 function painted(
   placements: readonly Placement[],
@@ -190,21 +228,38 @@ function painted(
   scale: number,
   ground: string | null,
   kit: PaintKit,
-  frameOf?: (video: Video) => CanvasImageSource | undefined,
-): { readonly data: ArrayLike<number>; readonly widthPx: number } {
+  frameOf?: FrameOf,
+): Pixels {
+  const part = paintedPart(placements, canvas, crop, scale, ground, kit, frameOf);
+  const { context, widthPx, heightPx } = part;
+  return { data: context.getImageData(0, 0, widthPx, heightPx).data, widthPx };
+}
+
+/** @param beneath a picture of the same part, painted first */
+function paintedPart(
+  placements: readonly Placement[],
+  canvas: Canvas,
+  crop: Rect,
+  scale: number,
+  ground: string | null,
+  kit: PaintKit,
+  frameOf?: FrameOf,
+  beneath?: CanvasImageSource,
+) {
   const widthPx = Math.max(1, Math.round(crop.width * scale));
   const heightPx = Math.max(1, Math.round(crop.height * scale));
-  const { context } = kit.makeCanvas(widthPx, heightPx);
+  const { image, context } = kit.makeCanvas(widthPx, heightPx);
   if (ground !== null) {
     context.fillStyle = ground;
     context.fillRect(0, 0, widthPx, heightPx);
   }
+  if (beneath) context.drawImage(beneath, 0, 0, widthPx, heightPx);
   const from = { xPx: crop.x, yPx: crop.y };
   drawOnCanvas(context, cropped(placements, crop), {
     ...{ kit, scale, widthPx: canvas.widthPx, heightPx: canvas.heightPx, from },
     ...(frameOf && { frameOf }),
   });
-  return { data: context.getImageData(0, 0, widthPx, heightPx).data, widthPx };
+  return { image, context, widthPx, heightPx };
 }
 
 /** What of the placements lies in a part of the picture: plates at rest are painted no further than that. */

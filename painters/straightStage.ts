@@ -1,9 +1,10 @@
 import type { Placement } from "../core/compose/placements.ts";
 import { drawOnCanvas, toStraightFill } from "./canvasStage.ts";
+import { type ClipUser, HiddenClips } from "./hiddenClips.ts";
 import { LentPlates } from "./lentPlates.ts";
 import type { PlateCache } from "./plateCache.ts";
 import type { Stage } from "./stage.ts";
-import { type VideoMaker, VideoPlate } from "./videoPlate.ts";
+import type { VideoMaker } from "./videoPlate.ts";
 
 /**
  * The straight fill: colours undimmed by their alpha, which no stack of elements can show. The picture is composed on a
@@ -15,9 +16,7 @@ export class StraightStage implements Stage {
   readonly #scale: number;
   readonly #shown: CanvasRenderingContext2D;
   readonly #composed: CanvasRenderingContext2D;
-  readonly #root: HTMLElement;
-  readonly #videos: VideoMaker;
-  readonly #playing = new Map<string, VideoPlate>();
+  readonly #clips: ClipUser;
   #last: readonly Placement[] = [];
   #request = 0;
   readonly #lent: LentPlates;
@@ -30,8 +29,7 @@ export class StraightStage implements Stage {
     size: { readonly widthPx: number; readonly heightPx: number },
     videos: VideoMaker,
   ) {
-    this.#root = root;
-    this.#videos = videos;
+    this.#clips = new HiddenClips(root, videos).open(scale, () => this.#paintSoon());
     this.#plates = plates;
     this.#lent = new LentPlates(plates);
     this.#scale = scale;
@@ -46,7 +44,7 @@ export class StraightStage implements Stage {
 
   draw(placements: readonly Placement[]): void {
     this.#last = placements;
-    this.#play(placements);
+    this.#clips.play(placements);
     this.#paint();
   }
 
@@ -56,7 +54,7 @@ export class StraightStage implements Stage {
     this.#composed.clearRect(0, 0, canvas.width, canvas.height);
     drawOnCanvas(this.#composed, this.#last, {
       kit: this.#plates.kit,
-      frameOf: ({ id }) => this.#playing.get(id)?.frame,
+      frameOf: (placement) => this.#clips.frameOf(placement),
       scale: this.#scale,
       widthPx: canvas.width / this.#scale,
       heightPx: canvas.height / this.#scale,
@@ -66,38 +64,6 @@ export class StraightStage implements Stage {
     const picture = this.#composed.getImageData(0, 0, canvas.width, canvas.height);
     toStraightFill(picture.data);
     this.#shown.putImageData(picture, 0, 0);
-  }
-
-  /** Clips play out of sight; what of them is seen is drawn from there. */
-  #play(placements: readonly Placement[]): void {
-    const wanted = new Set<string>();
-    const walk = (all: readonly Placement[]) => {
-      for (const placement of all) {
-        if (placement.kind === "group") walk(placement.children);
-        if (placement.kind !== "video") continue;
-        wanted.add(placement.id);
-        let playing = this.#playing.get(placement.id);
-        if (!playing) {
-          playing = new VideoPlate(placement.video, this.#videos, "fill", () => this.#paintSoon());
-          this.#playing.set(placement.id, playing);
-          // Browsers let clips rest that are in no page: it stands beneath the picture, all but clear.
-          Object.assign(playing.element.style, {
-            position: "absolute",
-            width: "2px",
-            height: "2px",
-            opacity: "0.01",
-          });
-          this.#root.prepend(playing.element);
-        }
-        playing.update(placement, (px) => `${px}px`);
-      }
-    };
-    walk(placements);
-    for (const [id, playing] of this.#playing)
-      if (!wanted.has(id)) {
-        playing.discard();
-        this.#playing.delete(id);
-      }
   }
 
   #paintSoon(): void {

@@ -8,13 +8,14 @@ import { DESK_MODES, type DeskMode } from "../../core/show/deskMode.ts";
 import { addSight, type Sight } from "../../core/show/meaning.ts";
 import { findNext } from "../../core/show/next.ts";
 import type { Channel, ServerMessage } from "../../core/wire/wire.ts";
+import type { ProgramFrame } from "../../painters/program/programFrame.ts";
 import type { ProgramScreen } from "../../painters/program/programScreen.ts";
 import { isSameProgram } from "../../painters/program/shownSource.ts";
 import { hasJustAsked, setDeskId } from "../api/deskHeaders.ts";
 import { ownWindowId } from "../api/windowId.ts";
 import { localNow } from "../live/clock.ts";
 import { Connection } from "../live/connection.ts";
-import { openProgram } from "../live/program.ts";
+import { openProgram, openProgramFrame } from "../live/program.ts";
 import { ShowCopy } from "../live/showCopy.ts";
 import { AirCommands } from "./airCommands.ts";
 import { newsOf } from "./airNews.ts";
@@ -44,6 +45,7 @@ export class DeskStore {
   #rundownStamp: string;
   #connection: Connection | undefined;
   #program: ProgramScreen | undefined;
+  #programFrame: ProgramFrame | undefined;
   #snapshot: DeskSnapshot;
   /** What this desk asks of the air. */
   readonly air: AirCommands;
@@ -126,6 +128,12 @@ export class DeskStore {
       this.#program.show(this.#copy.onProgram);
     }
     return this.#program;
+  }
+
+  /** The same, for pictures that are drawn on a canvas. */
+  get programFrame(): ProgramFrame {
+    this.#programFrame ??= openProgramFrame(this.program);
+    return this.#programFrame;
   }
 
   readonly subscribe = (listener: () => void): (() => void) => {

@@ -3,9 +3,11 @@ import { createDresser, type LearningDress } from "../../core/compose/dress.ts";
 import type { Documents, PinnedDocument } from "../../core/rundown/pinnedDocument.ts";
 import { fontsIn } from "../../core/scene/fontsIn.ts";
 import type { Shaper } from "../../core/text/shaper.ts";
+import { HiddenClips } from "../../painters/hiddenClips.ts";
 import { ImageShelf } from "../../painters/imageShelf.ts";
 import type { Canvas2D, MadeCanvas, PaintKit } from "../../painters/paint.ts";
 import type { VideoMaker } from "../../painters/videoPlate.ts";
+import { hide } from "./hide.ts";
 import { createLateFonts, fallbackFonts, type LoadedShaper, loadShaper, onFonts, wordsIn } from "./shaper.ts";
 import { Studio } from "./studio.ts";
 
@@ -31,6 +33,7 @@ export class Drawing {
   readonly #lateFonts: (words: string) => boolean;
   #dress: LearningDress;
   #studio: Studio | "none" | undefined;
+  #clips: HiddenClips | undefined;
 
   private constructor({ shaper }: LoadedShaper, documents: Documents, timeZone: string) {
     this.shaper = shaper;
@@ -80,6 +83,17 @@ export class Drawing {
   onChange(listener: () => void): () => void {
     this.#listeners.add(listener);
     return () => this.#listeners.delete(listener);
+  }
+
+  /** Clips for pictures that are drawn on a canvas, without sound. */
+  get clips(): HiddenClips {
+    if (!this.#clips) {
+      const root = document.createElement("div");
+      hide(root);
+      document.body.append(root);
+      this.#clips = new HiddenClips(root, this.videos(false));
+    }
+    return this.#clips;
   }
 
   videos(sound: boolean): VideoMaker {

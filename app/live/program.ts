@@ -1,11 +1,21 @@
+import { ProgramFrame } from "../../painters/program/programFrame.ts";
 import { ProgramScreen } from "../../painters/program/programScreen.ts";
 import { openChosenCamera } from "./chosenCamera.ts";
+import { hide } from "./hide.ts";
 import standIn from "./standInPicture.svg";
 
 /** Pictures of one source in a second: on an output it moves as a camera does, on the desk a recent frame is enough. */
 const FRAMES_PER_SECOND = { output: 25, desk: 2 } as const;
 const DESK_WIDTH_PX = 320;
 const WIDEST_PX = 1_920;
+
+/** The program picture of this window as it is now, on a canvas. */
+export function openProgramFrame(program: ProgramScreen): ProgramFrame {
+  const element = program.makeElement();
+  hide(element);
+  document.body.append(element);
+  return new ProgramFrame(element, standIn);
+}
 
 /** The program picture of this window. @param isHeard whether a clip that plays is heard here */
 export const openProgram = (

@@ -7,7 +7,7 @@ import { showsTime } from "../../core/compose/showsTime.ts";
 import type { ShowState } from "../../core/show/state.ts";
 import { atRest, NO_CHAINS } from "../../core/values/liveChain.ts";
 import { canvasOf, type Output } from "../../core/venue/plan.ts";
-import { ElementStage } from "../../painters/elementStage.ts";
+import { FlatStage } from "../../painters/flatStage.ts";
 import { PlateCache } from "../../painters/plateCache.ts";
 import { StageLoop } from "../../painters/stageLoop.ts";
 import { useDesk, useDeskStore } from "../desk/deskContext.ts";
@@ -69,39 +69,33 @@ export function OutputPicture({
     if (!frame.current || !drawing || widthPx === 0) return;
     const scale = widthPx / output.widthPx;
     const canvas = canvasOf(output);
-    const css = (px: number) => `${(px * scale) / window.devicePixelRatio}px`;
-    const element = document.createElement("div");
-    Object.assign(element.style, {
-      position: "absolute",
-      left: css(-(output.region?.xPx ?? 0)),
-      top: css(-(output.region?.yPx ?? 0)),
-      width: css(canvas.widthPx),
-      height: css(canvas.heightPx),
-    });
     const beneath = output.backdrop === "opaque" ? undefined : store.program.makeElement();
     if (beneath) {
       Object.assign(beneath.style, { position: "absolute", inset: "0" });
       frame.current.append(beneath);
     }
-    frame.current.append(element);
+    const plates = new PlateCache(drawing.kit, scale);
+    const now = () => store.now();
+    const stage = new FlatStage(frame.current, {
+      ...{ plates, widthPx: output.widthPx, heightPx: output.heightPx },
+      ...(output.region && { from: output.region }),
+      pixelRatio: window.devicePixelRatio,
+      program: () => store.programFrame.now(),
+      live: { now, frameMs: LIVE_FRAME_MS, ...(!isStill && { clips: drawing.clips }) },
+    });
     const cover = document.createElement("div");
     Object.assign(cover.style, { position: "absolute", inset: "0", zIndex: "2147483647" });
     frame.current.append(cover);
     coverOf.current = cover;
-    const plates = new PlateCache(drawing.kit, scale);
-    const stage = new ElementStage(element, {
-      plates,
-      scale,
-      pixelRatio: window.devicePixelRatio,
-      makeProgram: () => store.program.makeElement(),
-      ...(isStill ? {} : { videos: drawing.videos(false) }),
+    const endRepaint = drawing.shelf.onLoaded((file) => {
+      plates.repaint(file);
+      stage.redraw();
     });
-    const endRepaint = drawing.shelf.onLoaded((file) => plates.repaint(file));
     const endLayOut = drawing.onChange(() => setLaidOutAnew((count) => count + 1));
     if (isStill) {
       let ticking: ReturnType<typeof setInterval> | undefined;
       const drawStill = (timeline: Timeline) => {
-        const draw = () => stage.draw(placementsAt(timeline, atMs ?? store.now(), canvas));
+        const draw = () => stage.draw(placementsAt(timeline, atMs ?? now(), canvas));
         clearInterval(ticking);
         draw();
         if (atMs === undefined && showsTime(timeline.pieces)) ticking = setInterval(draw, CLOCK_MS);
@@ -113,18 +107,16 @@ export function OutputPicture({
         endLayOut();
         still.current = undefined;
         stage.discard();
-        element.remove();
         beneath?.remove();
         cover.remove();
       };
     }
-    loop.current = new StageLoop(stage, canvas, () => store.now(), undefined, LIVE_FRAME_MS);
+    loop.current = new StageLoop(stage, canvas, now, undefined, LIVE_FRAME_MS);
     return () => {
       endRepaint();
       endLayOut();
       loop.current?.stop();
       loop.current = undefined;
-      element.remove();
       beneath?.remove();
       cover.remove();
     };

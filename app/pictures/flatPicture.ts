@@ -36,7 +36,10 @@ export const openFlatPicture: OpenPicture = (
   const image = program;
   const scale = Math.min(wantedScale, Math.sqrt(MOST_PIXELS / (widthPx * heightPx)));
   const plates = new PlateCache(drawing.kit, scale);
-  const stage = new FlatStage(root, { plates, widthPx, heightPx, program: { image, ...PROGRAM_SIZE } });
+  const stage = new FlatStage(root, {
+    ...{ plates, widthPx, heightPx },
+    program: () => ({ image, ...PROGRAM_SIZE }),
+  });
   const draw = () => stage.draw(placements());
   image.addEventListener("load", draw);
   const endRepaint = drawing.shelf.onLoaded((file) => {
