@@ -8,6 +8,7 @@ export default [
     route("design/template/:id", "routes/designRoom.tsx"),
     route("design/style/:id", "routes/styleRoom.tsx"),
   ]),
+  route("desk-start", "routes/deskStart.ts"),
   route("edit", "routes/edit.ts"),
   route("first-steps", "routes/firstSteps.ts"),
   route("bin", "routes/bin.ts"),

@@ -22,6 +22,7 @@ export { wornBy } from "../server/host/showHost.ts";
 export { touchesOf } from "../server/host/touches.ts";
 export { wearHouseStyle } from "../server/host/wearStyle.ts";
 export { whyFontStays } from "../server/host/whyFontStays.ts";
+export { jsonOnce } from "../server/http/jsonOnce.ts";
 export { deskDesigns, shownElsewhere, shownStyles, shownWardrobes } from "../server/live/deskDesigns.ts";
 export { log } from "../server/log/log.ts";
 export { tryOut } from "../server/rundown/tryOut.ts";

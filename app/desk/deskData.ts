@@ -1,5 +1,3 @@
-import type { DeskStart } from "./deskSnapshot.ts";
-
 /** A scripture text that can be read from. */
 export interface ListedText {
   readonly code: string;
@@ -7,8 +5,8 @@ export interface ListedText {
   readonly language: string;
 }
 
-/** What the desk's loader gives: where the store begins, and names and links that do not change while it is open. */
-export interface DeskData extends DeskStart {
+/** What the desk's loader gives: names and links that do not change while it is open. */
+export interface DeskData {
   /** Name of the house. */
   readonly place: string;
   /** Opens the multi-view. */

@@ -1,5 +1,10 @@
 import type { PinnedDocument } from "../../core/rundown/pinnedDocument.ts";
-import { FALLBACK_FONTS, SHIPPED_FONTS, type ShippedFont } from "../../core/text/fontList.ts";
+import {
+  FALLBACK_FONTS,
+  mayWantLateFont,
+  SHIPPED_FONTS,
+  type ShippedFont,
+} from "../../core/text/fontList.ts";
 import { createHarfBuzzShaper } from "../../core/text/harfbuzz.ts";
 import type { Shaper } from "../../core/text/shaper.ts";
 import { fetchPatiently } from "../../painters/fetchPatiently.ts";
@@ -79,6 +84,7 @@ const LATE: readonly ShippedFont[] = SHIPPED_FONTS.filter(({ late }) => late !==
 export function createLateFonts(shaper: Shaper, onLoaded: () => void): (words: string) => boolean {
   const asked = new Set<string>();
   return (words) => {
+    if (!mayWantLateFont(words)) return true;
     // Words come as JSON: a line ends at a quote or an escaped line feed.
     const lines = words.split(/"|\\n/);
     let areHere = true;

@@ -128,3 +128,9 @@ export const FALLBACK_FONTS: readonly string[] = [
   "noto-thai-500",
   ...SHIPPED_FONTS.filter(({ late }) => late !== null).map(({ id }) => id),
 ];
+
+/** Letters, signs and quotation marks of Latin script, without those that are pictures too: no late font wants them. */
+const NEVER_LATE = /^[\0-\u00a8\u00aa-\u00ad\u00af-\u02ff\u2010-\u2027]*$/;
+
+/** False where no late font can be wanted: that is said of most words at once. */
+export const mayWantLateFont = (words: string): boolean => !NEVER_LATE.test(words);

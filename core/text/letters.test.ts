@@ -2,7 +2,7 @@ import { readFileSync } from "node:fs";
 import { createRequire } from "node:module";
 import { beforeAll, describe, expect, test } from "vitest";
 import { loadShaper } from "../../test-support/onDisk.ts";
-import { FALLBACK_FONTS, orderFor, SHIPPED_FONTS } from "./fontList.ts";
+import { FALLBACK_FONTS, mayWantLateFont, orderFor, SHIPPED_FONTS } from "./fontList.ts";
 import { prepareText } from "./prepare.ts";
 import type { Shaper } from "./shaper.ts";
 
@@ -91,6 +91,16 @@ describe("every letter of the languages' usual texts has a glyph", () => {
         for (const item of items)
           for (const glyph of shaper.shape(item.fontId, text, item.start, item.end, "ltr", item.script))
             expect(glyph.id, `${text} in ${item.fontId}`).not.toBe(0);
+  });
+
+  test("what is said at once to want no late font is wanted by none", () => {
+    const late = SHIPPED_FONTS.filter((font) => font.late);
+    for (let code = 0; code < 0x3000; code++) {
+      const letter = String.fromCodePoint(code);
+      if (!mayWantLateFont(letter)) expect(late.filter((font) => font.late?.wanted(letter))).toEqual([]);
+    }
+    expect(mayWantLateFont("“Señor”, it’s 7 o’clock…")).toBe(false);
+    expect(mayWantLateFont("low tide 🌊")).toBe(true);
   });
 
   test("a font of a script that few sing in is wanted by its own words only", () => {
