@@ -45,6 +45,8 @@ export class CheckStore {
   #worker: Worker | undefined;
   readonly #listeners = new Set<() => void>();
   readonly #sentDocuments = new Set<string>();
+  /** The contents whose documents the worker has, all of them. */
+  #sentReady: DeskSnapshot["ready"] | undefined;
   readonly #sentViews = new Map<string, CueView>();
   #licence = "";
   #state = NOTHING;
@@ -241,6 +243,7 @@ export class CheckStore {
 
   /** The contents of all cues, and what they wear and show. @returns whether any is new */
   #sendDocuments({ ready }: DeskSnapshot): boolean {
+    if (ready === this.#sentReady) return false;
     const { documents } = this.#desk;
     const wanted = new Set(
       ready.flatMap(({ hash, content }) => [hash, ...wornIn(content), ...content.media]),
@@ -252,6 +255,8 @@ export class CheckStore {
       return [[hash, document] as const];
     });
     if (fresh.length > 0) this.#send({ kind: "documents", documents: fresh });
+    // What is still on its way is looked for again.
+    if ([...wanted].every((hash) => this.#sentDocuments.has(hash))) this.#sentReady = ready;
     const gone = [...this.#sentDocuments].filter((hash) => !wanted.has(hash));
     if (gone.length <= wanted.size) return fresh.length > 0;
     for (const hash of gone) this.#sentDocuments.delete(hash);
