@@ -71,10 +71,3 @@ export class Client {
 export const until = async (isSo: () => boolean) => {
   while (!isSo()) await new Promise((resolve) => setTimeout(resolve, 2));
 };
-
-export async function deskToken(base: string): Promise<string> {
-  const page = await (await fetch(`${base}/run`)).text();
-  const token = /deskToken\\?",\\?"([\w-]{20,})/.exec(page)?.[1];
-  if (!token) throw new Error("the desk's page names no token");
-  return token;
-}

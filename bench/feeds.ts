@@ -3,7 +3,8 @@ import { join } from "node:path";
 import { WebSocket } from "ws";
 import type { ServerMessage } from "../core/wire/wire.ts";
 import { RunningShow } from "../e2e/support/runningShow.ts";
-import { Client, deskToken, until } from "./client.ts";
+import { deskToken } from "../test-support/deskPage.ts";
+import { Client, until } from "./client.ts";
 import { distributionOf, printRow } from "./distribution.ts";
 import { few } from "./few.ts";
 

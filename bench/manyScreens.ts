@@ -2,8 +2,9 @@ import { readdirSync, readFileSync } from "node:fs";
 import { chromium } from "@playwright/test";
 import { RunningShow } from "../e2e/support/runningShow.ts";
 import { arm } from "../e2e/support/show.ts";
+import { deskToken } from "../test-support/deskPage.ts";
 import { BROWSER_ARGS } from "./browser.ts";
-import { Client, deskToken, until } from "./client.ts";
+import { Client, until } from "./client.ts";
 import { distributionOf, printRow, printValue } from "./distribution.ts";
 import { few } from "./few.ts";
 

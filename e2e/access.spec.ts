@@ -1,6 +1,7 @@
 import AxeBuilder from "@axe-core/playwright";
 import type { Page } from "@playwright/test";
 import { VIEWS } from "../app/views.ts";
+import { tokenIn } from "../test-support/deskPage.ts";
 import { choose, openRoom } from "./support/room.ts";
 import { chooseCue, expect, expectCues, goTo, openDesk, saved, test } from "./support/show.ts";
 
@@ -148,10 +149,8 @@ for (const [width, height, scheme] of [
         width,
       );
     }
-    const watch = await page.evaluate(
-      async () => /\/watch\/[\w-]{20,}/.exec(await (await fetch("/screens")).text())?.[0],
-    );
-    await page.goto(`${show.base}${watch}`);
+    const screens = await page.evaluate(async () => (await fetch("/screens")).text());
+    await page.goto(`${show.base}/watch/${tokenIn(screens, "watchToken")}`);
     await expect(page.getByRole("heading", { name: /Loft wall/ })).toBeVisible();
     await check(`multi-view at ${width}, ${scheme}`, page);
   });

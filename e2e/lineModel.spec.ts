@@ -1,6 +1,7 @@
 import { WebSocket } from "ws";
 import { stepsOf } from "../core/rundown/steps.ts";
 import { JUST_CHANGED_MS } from "../core/show/meaning.ts";
+import { deskToken } from "../test-support/deskPage.ts";
 import { LineModel, type Place } from "../test-support/lineModel.ts";
 import { mulberry } from "../test-support/random.ts";
 import { ShowModel } from "./support/model.ts";
@@ -18,10 +19,7 @@ test(`seed ${SEED}: whatever is pressed here and on another desk, the script mar
   test.setTimeout(120_000 + PRESSES * 4_000);
   await openDesk(page, show);
   const heard = await ShowModel.listen(page, show.base);
-  const other = await OtherDesk.open(
-    show.base,
-    await page.evaluate(async () => (await fetch("/run")).text()),
-  );
+  const other = await OtherDesk.open(show.base);
   const cues = heard.ready();
   const steps = cues.map(({ content }) => stepsOf(content));
   const model = new LineModel(
@@ -118,9 +116,8 @@ class OtherDesk {
   }
 
   /** @param html a page of the desk, which knows the word that opens the live channel */
-  static async open(base: string, html: string): Promise<OtherDesk> {
-    const token = /deskToken\\?",\\?"([\w-]{8,})/.exec(html)?.[1];
-    if (!token) throw new Error("the page of the desk has no token");
+  static async open(base: string): Promise<OtherDesk> {
+    const token = await deskToken(base);
     const desk = new OtherDesk(base);
     await new Promise((resolve) => desk.#socket.on("open", resolve));
     desk.#say({ kind: "hello", token, windowId: "another-desk-here" });

@@ -8,6 +8,7 @@ import type { Target } from "../../core/show/line.ts";
 import { findNext } from "../../core/show/next.ts";
 import type { ShowState } from "../../core/show/state.ts";
 import type { ServerMessage } from "../../core/wire/wire.ts";
+import { tokenIn } from "../../test-support/deskPage.ts";
 
 /** The show as the pure core knows it: a copy that hears the same events, and nothing of the windows. */
 export class ShowModel {
@@ -31,7 +32,7 @@ export class ShowModel {
   /** Listens by the multi-view's link, which a desk knows. */
   static async listen(desk: Page, base: string): Promise<ShowModel> {
     const screens = await desk.evaluate(async () => (await fetch("/screens")).text());
-    const token = /\/watch\/([\w-]{20,})/.exec(screens)?.[1];
+    const token = tokenIn(screens, "watchToken");
     const model = new ShowModel(base);
     await new Promise((resolve) => model.#socket.on("open", resolve));
     model.#socket.send(JSON.stringify({ kind: "hello", token, windowId: "the-model-itself" }));

@@ -1,6 +1,6 @@
 import { WebSocket } from "ws";
-import { deskToken } from "../../bench/client.ts";
 import { RunningShow } from "../../e2e/support/runningShow.ts";
+import { deskToken } from "../../test-support/deskPage.ts";
 import { type Attack, seeded } from "./attack.ts";
 import { inTurns } from "./doors.ts";
 import { request } from "./raw.ts";

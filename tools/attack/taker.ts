@@ -1,5 +1,6 @@
-import { Client, deskToken, until } from "../../bench/client.ts";
+import { Client, until } from "../../bench/client.ts";
 import type { RunningShow } from "../../e2e/support/runningShow.ts";
+import { deskToken } from "../../test-support/deskPage.ts";
 
 /** A desk that takes steps, and knows what was acknowledged. */
 export class Taker {

@@ -3,10 +3,10 @@ import { cpSync, mkdtempSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { setTimeout as wait } from "node:timers/promises";
-import { deskToken } from "../../bench/client.ts";
 import { CutProxy } from "../../e2e/support/cutProxy.ts";
 import { RunningMixer } from "../../e2e/support/mixer.ts";
 import { RunningShow } from "../../e2e/support/runningShow.ts";
+import { deskToken, tokenIn } from "../../test-support/deskPage.ts";
 import { FarWindow } from "./farWindow.ts";
 import { Machine } from "./machine.ts";
 import { UdpWire } from "./udpWire.ts";
@@ -227,8 +227,5 @@ export class Evening {
 }
 
 async function phoneToken(base: string): Promise<string> {
-  const page = await (await fetch(`${base}/phones`)).text();
-  const token = /\/remote\/([\w-]{20,})/.exec(page)?.[1];
-  if (!token) throw new Error("the page of phones names no link");
-  return token;
+  return tokenIn(await (await fetch(`${base}/phones`)).text(), "token");
 }
