@@ -5,6 +5,7 @@ export default defineConfig({
   // Those marked @long are run too with VESKO_LONG=1: all together take longer than a clean run may.
   ...(process.env.VESKO_LONG ? {} : { grepInvert: /@long/ }),
   outputDir: "test-results/browser",
+  snapshotPathTemplate: "e2e/read-out/{arg}{ext}",
   // A test waits for what is meant, however slow the machine: two at once on two cores.
   workers: 2,
   fullyParallel: false,
