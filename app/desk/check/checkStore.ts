@@ -36,6 +36,7 @@ const LOOKED_AT = [
 ];
 /** For so long after something came on air or left it, pictures need the machine more. */
 const ASIDE_MS = 2_000;
+const MOST_WAITS = 15;
 /** How windows do is looked at this often. */
 const WINDOWS_EVERY_MS = 2_000;
 
@@ -108,9 +109,10 @@ export class CheckStore {
     this.#choosePace();
   }
 
-  /** Nothing came on air or left it for a while. */
+  /** Nothing came on air or left it for a while; where something does all the time, it is not waited for without end. */
   async #untilBeside(): Promise<void> {
-    while (this.#pace === "aside") await new Promise((resolve) => setTimeout(resolve, ASIDE_MS));
+    for (let waits = 0; waits < MOST_WAITS && this.#pace === "aside"; waits++)
+      await new Promise((resolve) => setTimeout(resolve, ASIDE_MS));
   }
 
   #choosePace(): void {
