@@ -3,6 +3,7 @@
 /** Folders of a top folder, from the ground up: each may know those before it, none after it. */
 const FLOORS = {
   core: [
+    "language",
     "memo",
     "names",
     "findings",
@@ -130,7 +131,7 @@ module.exports = {
       from: { path: "^core/", pathNot: "\\.test\\.ts$" },
       to: {
         pathNot:
-          "^core/|^node_modules/(zod|lru-cache|papaparse|node-diff3|bidi-js|linebreak|harfbuzzjs|base64-js|tiny-inflate|unicode-trie|svgpath|culori)/",
+          "^core/|^node_modules/(zod|lru-cache|papaparse|node-diff3|bidi-js|linebreak|harfbuzzjs|base64-js|tiny-inflate|unicode-trie|svgpath|culori|intl-messageformat|@formatjs)/",
       },
     },
     {

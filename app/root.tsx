@@ -1,3 +1,4 @@
+import { t } from "../core/language/t.ts";
 import "./styles/app.css";
 import { type ReactNode, use } from "react";
 import {
@@ -48,18 +49,18 @@ export function ErrorBoundary() {
   return (
     <main className="grid min-h-screen place-content-center gap-3 p-8 text-center">
       <h1 className="font-brand text-2xl font-semibold">
-        {gone ? "Not here any more" : notFound ? "Nothing is here" : "This page failed"}
+        {gone ? t`Not here any more` : notFound ? t`Nothing is here` : t`This page failed`}
       </h1>
       <p className="max-w-prose text-second">
         {gone
-          ? `${gone} What is on air is as it was.`
+          ? t`${gone} What is on air is as it was.`
           : notFound
-            ? "The link is wrong or no longer valid. What is on air is as it was; ask the desk for the link again."
-            : "What is on air goes on as it was. Load this page again; if it fails again, start the server anew — everything is kept."}
+            ? t`The link is wrong or no longer valid. What is on air is as it was; ask the desk for the link again.`
+            : t`What is on air goes on as it was. Load this page again; if it fails again, start the server anew — everything is kept.`}
       </p>
       <p>
         <a className="text-act underline" href={gone ? "/design" : "/run"}>
-          {gone ? "To Design" : "To the run view"}
+          {gone ? t`To Design` : t`To the run view`}
         </a>
       </p>
     </main>

@@ -1,3 +1,5 @@
+import { t } from "../core/language/t.ts";
+
 /** A view of the desk: its route, where its tab stands, how Find names it. */
 interface View {
   /** In the address; its route is `routes/PATH.tsx`. */
@@ -14,40 +16,40 @@ interface View {
 
 /** The one table of views: routes, tabs, Find, window titles and tests are made from it. What the evening is run from comes first. */
 export const VIEWS = [
-  { path: "run", name: "Run", tab: "first" },
-  { path: "prepare", name: "Prepare", tab: "first" },
-  { path: "check", name: "Check", tab: "first", find: "Check: what is wrong before the doors open" },
-  { path: "songs", name: "Songs", tab: "material" },
-  { path: "texts", name: "Texts", tab: "material" },
-  { path: "library", name: "Library", tab: "material", find: "Material: pictures, clips, fonts" },
-  { path: "feeds", name: "Feeds", tab: "material", find: "Feeds: tables that fill pages" },
-  { path: "clips", name: "Clips", tab: "material", find: "Clips: what the player plays" },
-  { path: "comments", name: "Comments", tab: "material", find: "Comments: what people write" },
-  { path: "design", name: "Design", tab: "first" },
-  { path: "screens", name: "Screens", tab: "first" },
-  { path: "triggers", name: "Triggers", tab: "first", find: "Triggers: cameras, times, messages" },
-  { path: "timing", name: "Timing", tab: "first" },
-  { path: "evenings", name: "Evenings", tab: "none" },
-  { path: "keys", name: "Keys", tab: "menu" },
-  { path: "report", name: "Report", tab: "menu", find: "Report: what was shown, from when to when" },
-  { path: "paper", name: "Paper", tab: "menu", find: "Paper: script, rundown and proofs to print" },
+  { path: "run", name: t`Run`, tab: "first" },
+  { path: "prepare", name: t`Prepare`, tab: "first" },
+  { path: "check", name: t`Check`, tab: "first", find: t`Check: what is wrong before the doors open` },
+  { path: "songs", name: t`Songs`, tab: "material" },
+  { path: "texts", name: t`Texts`, tab: "material" },
+  { path: "library", name: t`Library`, tab: "material", find: t`Material: pictures, clips, fonts` },
+  { path: "feeds", name: t`Feeds`, tab: "material", find: t`Feeds: tables that fill pages` },
+  { path: "clips", name: t`Clips`, tab: "material", find: t`Clips: what the player plays` },
+  { path: "comments", name: t`Comments`, tab: "material", find: t`Comments: what people write` },
+  { path: "design", name: t`Design`, tab: "first" },
+  { path: "screens", name: t`Screens`, tab: "first" },
+  { path: "triggers", name: t`Triggers`, tab: "first", find: t`Triggers: cameras, times, messages` },
+  { path: "timing", name: t`Timing`, tab: "first" },
+  { path: "evenings", name: t`Evenings`, tab: "none" },
+  { path: "keys", name: t`Keys`, tab: "menu" },
+  { path: "report", name: t`Report`, tab: "menu", find: t`Report: what was shown, from when to when` },
+  { path: "paper", name: t`Paper`, tab: "menu", find: t`Paper: script, rundown and proofs to print` },
   {
     path: "phones",
-    name: "Phones",
+    name: t`Phones`,
     tab: "menu",
-    find: "Phones: remotes for the hand, the leader, the stage",
+    find: t`Phones: remotes for the hand, the leader, the stage`,
   },
   {
     path: "carry",
-    name: "Carry",
+    name: t`Carry`,
     tab: "menu",
-    find: "Show files and copies: save, open, restore",
-    inMenu: "Show files and copies",
+    find: t`Show files and copies: save, open, restore`,
+    inMenu: t`Show files and copies`,
   },
-  { path: "health", name: "Health", tab: "menu", inMenu: "Health of the server" },
-  { path: "help", name: "Help", tab: "menu", find: "Help: all guides" },
-  { path: "welcome", name: "First steps", tab: "menu", find: null },
-  { path: "gallery", name: "Gallery", tab: "none", find: null },
+  { path: "health", name: t`Health`, tab: "menu", inMenu: t`Health of the server` },
+  { path: "help", name: t`Help`, tab: "menu", find: t`Help: all guides` },
+  { path: "welcome", name: t`First steps`, tab: "menu", find: null },
+  { path: "gallery", name: t`Gallery`, tab: "none", find: null },
 ] as const satisfies readonly View[];
 export type ViewPath = (typeof VIEWS)[number]["path"];
 
@@ -62,7 +64,7 @@ export const TABS: readonly {
   readonly parts: readonly View[];
 }[] = VIEWS.flatMap((view: View) => {
   if (view.tab === "first") return [{ to: `/${view.path}`, name: view.name, parts: [] }];
-  return view === MATERIAL[0] ? [{ to: `/${view.path}`, name: "Material", parts: MATERIAL }] : [];
+  return view === MATERIAL[0] ? [{ to: `/${view.path}`, name: t`Material`, parts: MATERIAL }] : [];
 });
 export const MENU = onTab("menu").map(({ path, name, inMenu = name }) => ({ path, name: inMenu }));
 

@@ -1,3 +1,4 @@
+import { t } from "../../core/language/t.ts";
 import { type Problem, problemOf } from "../../core/wire/problem.ts";
 import type { AskPath, Asks, CallPath, Calls } from "./calls.ts";
 import { deskHeaders } from "./deskHeaders.ts";
@@ -7,7 +8,7 @@ export type Answered<T> = { readonly value: T } | { readonly problem: Problem };
 
 const UNREACHABLE = problemOf(
   "unreachable",
-  "The server cannot be reached, so nothing was changed. What you typed is still here, and the outputs keep their picture; try again.",
+  t`The server cannot be reached, so nothing was changed. What you typed is still here, and the outputs keep their picture; try again.`,
 );
 
 /** Asks the server to do something. */
@@ -63,12 +64,12 @@ export function readAnswer<T>(text: string, status: number): Answered<T> {
 /** The server was reached and failed: nobody is to look for a fault of the network. */
 function failed(status: number): { readonly problem: Problem } {
   if (status === 413)
-    return problemOf("tooLarge", "That is too large to be taken. Nothing was changed; send less at once.");
+    return problemOf("tooLarge", t`That is too large to be taken. Nothing was changed; send less at once.`);
   if (status === 404)
-    return problemOf("gone", "That is not there any more. Nothing was changed; load the page again.");
+    return problemOf("gone", t`That is not there any more. Nothing was changed; load the page again.`);
   return problemOf(
     "failed",
-    `Something failed in the server itself (${status}), which is no fault of yours or of the network. What you typed is still here, and the air is as it was. Try again; Health says more.`,
+    t`Something failed in the server itself (${status}), which is no fault of yours or of the network. What you typed is still here, and the air is as it was. Try again; Health says more.`,
   );
 }
 

@@ -1,6 +1,7 @@
 import { useEffect, useRef } from "react";
 import { useSearchParams } from "react-router";
 import type { CarryJobView } from "../../core/carry/carryView.ts";
+import { t } from "../../core/language/t.ts";
 import { useDeskStore } from "../desk/deskContext.ts";
 import { NoticeBar } from "../desk/NoticeBar.tsx";
 import { useActor } from "../desk/useActor.ts";
@@ -56,7 +57,7 @@ export function CarryView({
   return (
     <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_440px] max-[1100px]:grid-cols-1 max-[1100px]:grid-rows-[minmax(0,1fr)_minmax(0,34%)]">
       <main
-        aria-label="Show files"
+        aria-label={t`Show files`}
         // biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls must be reached by keys
         tabIndex={0}
         className="relative flex min-h-0 flex-col overflow-y-auto px-6 py-5"
@@ -84,8 +85,8 @@ export function CarryView({
           </>
         )}
         {listed.length > 0 && (
-          <section aria-label="Done and being done" className="mt-7">
-            <h2 className="mb-2 text-[17px] font-semibold">Done and being done</h2>
+          <section aria-label={t`Done and being done`} className="mt-7">
+            <h2 className="mb-2 text-[17px] font-semibold">{t`Done and being done`}</h2>
             <ul className="flex max-w-3xl flex-col gap-2">
               {listed.map((job) => (
                 <JobRow

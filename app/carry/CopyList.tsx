@@ -1,5 +1,6 @@
 import { useCallback, useEffect, useState } from "react";
 import type { CopyView } from "../../core/carry/carryView.ts";
+import { t } from "../../core/language/t.ts";
 import { ask, call } from "../api/call.ts";
 import { useDeskStore } from "../desk/deskContext.ts";
 import { useLocale } from "../desk/useLocale.ts";
@@ -23,27 +24,26 @@ export function CopyList({ onLook }: { onLook: (name: string) => void }) {
     const answer = await call("/health/back-up", {});
     if ("problem" in answer) store.say("trouble", answer.problem.sentence);
     else if (!answer.value.done)
-      store.say("trouble", "The copy could not be made: Health says why. The show is as it was.");
+      store.say("trouble", t`The copy could not be made: Health says why. The show is as it was.`);
     await load();
     setIsCopying(false);
   };
   return (
     <aside
-      aria-label="Copies"
+      aria-label={t`Copies`}
       className="flex min-h-0 flex-col gap-3 overflow-y-auto border-l border-edge bg-raised px-5 py-5 max-[1100px]:border-t max-[1100px]:border-l-0 *:flex-none"
     >
       <div className="flex items-center justify-between gap-3">
-        <h2 className="text-[17px] font-semibold">Copies of the show</h2>
+        <h2 className="text-[17px] font-semibold">{t`Copies of the show`}</h2>
         <button type="button" disabled={isCopying} onClick={() => void copyNow()} className={buttonClass}>
-          {isCopying ? "Copying…" : "Copy it now"}
+          {isCopying ? t`Copying…` : t`Copy it now`}
         </button>
       </div>
       <p className="text-[15px] text-second">
-        Made by itself at each start, every ten minutes of change, before an update and before anything is
-        brought in. Look into one to bring back an evening, a song or a template, or all of it.
+        {t`Made by itself at each start, every ten minutes of change, before an update and before anything is brought in. Look into one to bring back an evening, a song or a template, or all of it.`}
       </p>
-      {copies?.length === 0 && <p className="text-[15px]">There is none yet.</p>}
-      <ul aria-label="Copies of the show" className="flex flex-col gap-2">
+      {copies?.length === 0 && <p className="text-[15px]">{t`There is none yet.`}</p>}
+      <ul aria-label={t`Copies of the show`} className="flex flex-col gap-2">
         {copies?.map((copy) => (
           <li
             key={copy.name}
@@ -60,11 +60,11 @@ export function CopyList({ onLook }: { onLook: (name: string) => void }) {
             </div>
             <button
               type="button"
-              aria-label={`Look into the copy of ${formatDate(copy.atMs, locale)}`}
+              aria-label={t`Look into the copy of ${formatDate(copy.atMs, locale)}`}
               onClick={() => onLook(copy.name)}
               className={buttonClass}
             >
-              Look
+              {t`Look`}
             </button>
           </li>
         ))}
@@ -80,7 +80,7 @@ function heldBy({ evenings, cues, songs, media, isBeforeUpdate }: CopyView): str
     ...counted(evenings, "evening"),
     ...counted(cues, "cue"),
     ...counted(songs, "song"),
-    ...counted(media, "picture or clip", "pictures and clips"),
+    ...counted(media, t`picture or clip`, t`pictures and clips`),
   ];
   return [
     all.length > 0 ? all.join(", ") : "of an older version",

@@ -1,14 +1,15 @@
 import type { CarryJobView } from "../../core/carry/carryView.ts";
+import { t } from "../../core/language/t.ts";
 import { formatBytes } from "../ui/format.ts";
 import { buttonClass } from "./buttons.ts";
 import { ShareBar } from "./ShareBar.tsx";
 
 const DOING: Readonly<Record<CarryJobView["kind"], string>> = {
-  save: "Saving",
-  look: "Looking at",
-  lookAtCopy: "Looking at",
-  bring: "Bringing in from",
-  open: "Opening",
+  save: t`Saving`,
+  look: t`Looking at`,
+  lookAtCopy: t`Looking at`,
+  bring: t`Bringing in from`,
+  open: t`Opening`,
 };
 
 /** One thing that is done with show files: how far it is, or what came of it. */
@@ -38,26 +39,26 @@ export function JobRow({
       )}
       {state.kind === "saved" && (
         <a href={`/files/show/saved/${id}`} download className={`${buttonClass} grid place-content-center`}>
-          Download
+          {t`Download`}
         </a>
       )}
       {state.kind === "looked" && (
         <button type="button" onClick={onShow} className={buttonClass}>
-          Show what is in it
+          {t`Show what is in it`}
         </button>
       )}
       {state.kind === "running" ? (
         <button type="button" onClick={onCancel} className={buttonClass}>
-          Cancel
+          {t`Cancel`}
         </button>
       ) : (
         <button
           type="button"
-          aria-label={`Take ${title} off the list`}
+          aria-label={t`Take ${title} off the list`}
           onClick={onForget}
           className={buttonClass}
         >
-          Put away
+          {t`Put away`}
         </button>
       )}
     </li>
@@ -69,22 +70,22 @@ function told(state: Exclude<CarryJobView["state"], { kind: "running" }>): strin
     case "failed":
       return state.sentence;
     case "cancelled":
-      return "Called off. Nothing was changed.";
+      return t`Called off. Nothing was changed.`;
     case "looked":
-      return "Looked at; nothing was changed.";
+      return t`Looked at; nothing was changed.`;
     case "brought":
-      return state.things === 1 ? "1 thing was brought in." : `${state.things} things were brought in.`;
+      return state.things === 1 ? t`1 thing was brought in.` : t`${state.things} things were brought in.`;
     case "opened":
-      return "Open now. The show that was here is kept beside it.";
+      return t`Open now. The show that was here is kept beside it.`;
     case "saved": {
       const { bytes, missing, leftOut } = state.saved;
       const without = [
         ...(missing > 0
-          ? [`${missing} ${missing === 1 ? "file is" : "files are"} missing from the library`]
+          ? [t`${missing} ${missing === 1 ? t`file is` : t`files are`} missing from the library`]
           : []),
-        ...(leftOut > 0 ? [`${leftOut} ${leftOut === 1 ? "thing" : "things"} could not be read`] : []),
+        ...(leftOut > 0 ? [t`${leftOut} ${leftOut === 1 ? t`thing` : t`things`} could not be read`] : []),
       ];
-      return `Saved, ${formatBytes(bytes)}.${without.length > 0 ? ` Without what is lost: ${without.join(", ")}.` : ""}`;
+      return t`Saved, ${formatBytes(bytes)}.${without.length > 0 ? t` Without what is lost: ${without.join(", ")}.` : ""}`;
     }
   }
 }

@@ -3,6 +3,7 @@ import { PART_NAMES, PARTS } from "../../core/carry/carriedShow.ts";
 import type { CarryJobView, LookedView } from "../../core/carry/carryView.ts";
 import { keyOf, type Met } from "../../core/carry/compare.ts";
 import type { Choice, Choices } from "../../core/carry/merge.ts";
+import { t } from "../../core/language/t.ts";
 import { ask } from "../api/call.ts";
 import { useLocale } from "../desk/useLocale.ts";
 import { formatDate } from "../ui/format.ts";
@@ -40,9 +41,9 @@ export function LookedShow({
       isGone = true;
     };
   }, [job.id]);
-  if (!looked) return <p className="text-[16px] text-second">{problem || "Reading what is in it…"}</p>;
+  if (!looked) return <p className="text-[16px] text-second">{problem || t`Reading what is in it…`}</p>;
   return (
-    <section aria-label="What is in it" className="flex max-w-4xl flex-col">
+    <section aria-label={t`What is in it`} className="flex max-w-4xl flex-col">
       <Head looked={looked} onBack={onBack} />
       <AllThatClash
         met={looked.met}
@@ -76,22 +77,21 @@ function Head({ looked, onBack }: { looked: LookedView; onBack: () => void }) {
     <>
       <div className="flex items-baseline justify-between gap-4">
         <h2 className="min-w-0 text-[20px] font-semibold">
-          {holds.kind === "evening" ? holds.name : isCopy ? "A copy of this show" : name}
+          {holds.kind === "evening" ? holds.name : isCopy ? t`A copy of this show` : name}
         </h2>
         <button type="button" onClick={onBack} className={buttonClass}>
-          Back
+          {t`Back`}
         </button>
       </div>
       <p className="text-[15px] text-second" suppressHydrationWarning>
         {isCopy
-          ? `As it was on ${formatDate(madeAtMs, locale)}`
-          : `${holds.kind === "evening" ? `One evening of ${name}` : "A whole show"}, saved ${formatDate(madeAtMs, locale)} by Vesko ${program}`}
+          ? t`As it was on ${formatDate(madeAtMs, locale)}`
+          : t`${holds.kind === "evening" ? t`One evening of ${name}` : t`A whole show`}, saved ${formatDate(madeAtMs, locale)} by Vesko ${program}`}
       </p>
       <p className="my-3 text-[16px]">{inWords(count("new"), count("other"), same, isCopy)}</p>
       {missing > 0 && (
         <p className="mb-3 text-[15px] text-attention">
-          {missing === 1 ? "1 file of it is" : `${missing} files of it are`} missing: a stand-in is shown in{" "}
-          {missing === 1 ? "its" : "their"} place.
+          {t`${missing === 1 ? t`1 file of it is` : t`${missing} files of it are`} missing: a stand-in is shown in ${missing === 1 ? t`its` : t`their`} place.`}
         </p>
       )}
     </>
@@ -99,15 +99,15 @@ function Head({ looked, onBack }: { looked: LookedView; onBack: () => void }) {
 }
 
 function inWords(fresh: number, other: number, same: number, isCopy: boolean): string {
-  if (fresh + other === 0) return `Everything in it is here, and says the same: ${same} things.`;
+  if (fresh + other === 0) return t`Everything in it is here, and says the same: ${same} things.`;
   const parts = [
     ...(fresh > 0
-      ? [`${fresh} ${fresh === 1 ? "is" : "are"} ${isCopy ? "no longer here" : "new here"}`]
+      ? [`${fresh} ${fresh === 1 ? t`is` : t`are`} ${isCopy ? t`no longer here` : t`new here`}`]
       : []),
-    ...(other > 0 ? [`${other} ${other === 1 ? "says" : "say"} something else than what is here`] : []),
-    ...(same > 0 ? [`${same} ${same === 1 ? "is" : "are"} the same`] : []),
+    ...(other > 0 ? [t`${other} ${other === 1 ? t`says` : t`say`} something else than what is here`] : []),
+    ...(same > 0 ? [t`${same} ${same === 1 ? t`is` : t`are`} the same`] : []),
   ];
-  return `Of what is in it, ${parts.join(", ")}.`;
+  return t`Of what is in it, ${parts.join(", ")}.`;
 }
 
 function AllThatClash({ met, onChoose }: { met: readonly Met[]; onChoose: (choice: Choice) => void }) {
@@ -115,16 +115,16 @@ function AllThatClash({ met, onChoose }: { met: readonly Met[]; onChoose: (choic
   if (clashing.length < 2) return null;
   return (
     <div className="mb-2 flex flex-wrap items-center gap-2 text-[15px]">
-      <span className="mr-2 text-second">All that say something else:</span>
+      <span className="mr-2 text-second">{t`All that say something else:`}</span>
       <button type="button" onClick={() => onChoose("keep")} className={buttonClass}>
-        Keep what is here
+        {t`Keep what is here`}
       </button>
       <button type="button" onClick={() => onChoose("replace")} className={buttonClass}>
-        Replace it
+        {t`Replace it`}
       </button>
       {clashing.some(({ canBeBoth }) => canBeBoth) && (
         <button type="button" onClick={() => onChoose("both")} className={buttonClass}>
-          Both, where both can be
+          {t`Both, where both can be`}
         </button>
       )}
     </div>
@@ -166,7 +166,7 @@ function PartOfIt({
       </ul>
       {sorted.length > MOST_SHOWN && (
         <p className="py-2 text-[15px] text-second">
-          And {sorted.length - MOST_SHOWN} more, which come as new ones do.
+          {t`And ${sorted.length - MOST_SHOWN} more, which come as new ones do.`}
         </p>
       )}
     </section>
@@ -190,19 +190,22 @@ function Acts({
     <div className="sticky bottom-0 mt-6 flex flex-col gap-3 border-t border-edge bg-ground py-4">
       <div className="flex flex-wrap items-center gap-3">
         <button type="button" disabled={coming === 0 || isBusy} onClick={onBring} className={mainButtonClass}>
-          {coming === 0 ? "Nothing chosen" : coming === 1 ? "Bring in 1 thing" : `Bring in ${coming} things`}
+          {coming === 0
+            ? t`Nothing chosen`
+            : coming === 1
+              ? t`Bring in 1 thing`
+              : t`Bring in ${coming} things`}
         </button>
         <HoldButton disabled={isBusy} onHeld={onOpen} className={`${buttonClass} relative overflow-hidden`}>
           {isCopy
-            ? "Hold: all as it was then"
+            ? t`Hold: all as it was then`
             : holds.kind === "evening"
-              ? "Hold: open as a new show with this evening"
-              : "Hold: open as a new show, in place of this one"}
+              ? t`Hold: open as a new show with this evening`
+              : t`Hold: open as a new show, in place of this one`}
         </HoldButton>
       </div>
       <p className="text-[15px] text-second">
-        Bringing in changes no screen; desks are away for a moment. A whole show in place of this one empties
-        the screens; the one here is kept beside it on the disk.
+        {t`Bringing in changes no screen; desks are away for a moment. A whole show in place of this one empties the screens; the one here is kept beside it on the disk.`}
       </p>
     </div>
   );

@@ -1,5 +1,6 @@
 import type { Met } from "../../core/carry/compare.ts";
 import type { Choice } from "../../core/carry/merge.ts";
+import { t } from "../../core/language/t.ts";
 
 const NEW_CHOICES = [
   ["take", "Bring in"],
@@ -36,19 +37,19 @@ export function MetRow({
         {here && (
           <p className="text-second">
             {here.name === name && here.about === about
-              ? "Here under the same name"
-              : `Here: ${here.name}, ${here.about}`}
+              ? t`Here under the same name`
+              : t`Here: ${here.name}, ${here.about}`}
             {differences.length > 0 && (
               <span className="text-attention">
                 {" "}
                 · {differences.slice(0, 4).join("; ")}
-                {differences.length > 4 ? "; and more" : ""}
+                {differences.length > 4 ? t`; and more` : ""}
               </span>
             )}
           </p>
         )}
       </div>
-      <fieldset aria-label={`What becomes of ${name}`} className="flex rounded-lg bg-lifted p-0.5">
+      <fieldset aria-label={t`What becomes of ${name}`} className="flex rounded-lg bg-lifted p-0.5">
         {offered.map(([value, word]) => (
           <button
             key={value}

@@ -1,4 +1,5 @@
 import { useRef, useState } from "react";
+import { t } from "../../core/language/t.ts";
 import { useDeskStore } from "../desk/deskContext.ts";
 import { useDropped } from "../desk/useDropped.ts";
 import { buttonClass } from "./buttons.ts";
@@ -24,31 +25,30 @@ export function OpenShow({ onSent }: { onSent: (sentId: string, fileName: string
   useDropped("show", ([file]) => void send(file));
   return (
     <section
-      aria-label="Open a show file"
+      aria-label={t`Open a show file`}
       className="mt-8 max-w-3xl rounded-lg border border-dashed border-edge-strong px-5 py-4"
     >
-      <h2 className="mb-1 text-[17px] font-semibold">Open a show file</h2>
+      <h2 className="mb-1 text-[17px] font-semibold">{t`Open a show file`}</h2>
       <p className="mb-3 text-[15px] text-second">
-        Drop it here or choose it. It is looked at first: you see what is new and what clashes with what is
-        here, and nothing changes until you say so.
+        {t`Drop it here or choose it. It is looked at first: you see what is new and what clashes with what is here, and nothing changes until you say so.`}
       </p>
       {sending ? (
         <div className="flex items-center gap-3">
-          <ShareBar label={`Sending ${sending.name}`} share={sending.share} />
+          <ShareBar label={t`Sending ${sending.name}`} share={sending.share} />
           <button type="button" onClick={() => stop.current?.abort()} className={buttonClass}>
-            Cancel
+            {t`Cancel`}
           </button>
         </div>
       ) : (
         <button type="button" onClick={() => input.current?.click()} className={buttonClass}>
-          Choose a file…
+          {t`Choose a file…`}
         </button>
       )}
       <input
         ref={input}
         type="file"
         accept=".zip"
-        aria-label="Show file"
+        aria-label={t`Show file`}
         tabIndex={-1}
         className="sr-only"
         onChange={({ target }) => {

@@ -1,5 +1,6 @@
 import { useState } from "react";
 import type { Held } from "../../core/carry/showFile.ts";
+import { t } from "../../core/language/t.ts";
 import { buttonClass, mainButtonClass } from "./buttons.ts";
 
 export interface CarriedEveningLine {
@@ -19,23 +20,22 @@ export function SaveShow({
   const [eveningId, setEveningId] = useState("");
   const evening = evenings.find(({ id }) => id === eveningId);
   return (
-    <section aria-label="Save a show file">
-      <h2 className="mb-1 text-[17px] font-semibold">Save a show file</h2>
+    <section aria-label={t`Save a show file`}>
+      <h2 className="mb-1 text-[17px] font-semibold">{t`Save a show file`}</h2>
       <p className="mb-3 max-w-3xl text-[15px] text-second">
-        One file with the words, designs, screens, pictures, clips, fonts, feeds and triggers, to open on
-        another machine. Links, the passcode and the log of what was shown stay here.
+        {t`One file with the words, designs, screens, pictures, clips, fonts, feeds and triggers, to open on another machine. Links, the passcode and the log of what was shown stay here.`}
       </p>
       <div className="flex flex-wrap items-center gap-3">
         <select
-          aria-label="What is saved"
+          aria-label={t`What is saved`}
           value={eveningId}
           onChange={({ target }) => setEveningId(target.value)}
           className={`${buttonClass} max-w-full min-w-64`}
         >
-          <option value="">All of the show</option>
+          <option value="">{t`All of the show`}</option>
           {evenings.map(({ id, name, cues }) => (
             <option key={id} value={id}>
-              {name}, {cues} {cues === 1 ? "cue" : "cues"}
+              {name}, {cues} {cues === 1 ? t`cue` : t`cues`}
             </option>
           ))}
         </select>
@@ -46,7 +46,7 @@ export function SaveShow({
           }
           className={mainButtonClass}
         >
-          Save
+          {t`Save`}
         </button>
       </div>
     </section>

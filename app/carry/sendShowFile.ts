@@ -1,3 +1,4 @@
+import { t } from "../../core/language/t.ts";
 import { problemOf } from "../../core/wire/problem.ts";
 import { type Answered, ask } from "../api/call.ts";
 import { sendFile } from "../api/sendFile.ts";
@@ -33,11 +34,10 @@ export async function sendShowFile(
     if (failed >= TRIES) return problemOf("unreachable", BROKEN_OFF);
     await new Promise((resolve) => setTimeout(resolve, TRY_AGAIN_MS));
   }
-  return problemOf("refused", `“${file.name}” was called off. Choose it again to go on where it stopped.`);
+  return problemOf("refused", t`“${file.name}” was called off. Choose it again to go on where it stopped.`);
 }
 
-const BROKEN_OFF =
-  "The server cannot be reached, so the file is there in part only. Nothing was opened. Choose it again later: it goes on where it stopped.";
+const BROKEN_OFF = t`The server cannot be reached, so the file is there in part only. Nothing was opened. Choose it again later: it goes on where it stopped.`;
 
 /** @returns how much is there; a problem when it is not taken at all */
 async function sendRest(

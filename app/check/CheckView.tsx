@@ -1,6 +1,7 @@
 import { Footprints, SlidersHorizontal } from "lucide-react";
 import { useSearchParams } from "react-router";
 import type { CheckFinding } from "../../core/check/gather.ts";
+import { t } from "../../core/language/t.ts";
 import type { CheckState } from "../desk/check/checkStore.ts";
 import { useCheck, useHurriedCheck } from "../desk/check/useCheck.ts";
 import { useDesk } from "../desk/deskContext.ts";
@@ -12,20 +13,20 @@ import { LimitsPanel } from "./LimitsPanel.tsx";
 import { WalkThrough } from "./WalkThrough.tsx";
 
 const SHOWN = {
-  all: { name: "All", holds: ({ waived }: CheckFinding) => waived === null },
+  all: { name: t`All`, holds: ({ waived }: CheckFinding) => waived === null },
   fault: {
-    name: "Must be mended",
+    name: t`Must be mended`,
     holds: ({ severity, waived }: CheckFinding) => severity === "fault" && waived === null,
   },
   warning: {
-    name: "Will be seen",
+    name: t`Will be seen`,
     holds: ({ severity, waived }: CheckFinding) => severity === "warning" && waived === null,
   },
   note: {
-    name: "To look at",
+    name: t`To look at`,
     holds: ({ severity, waived }: CheckFinding) => severity === "note" && waived === null,
   },
-  waived: { name: "Let be", holds: ({ waived }: CheckFinding) => waived !== null },
+  waived: { name: t`Let be`, holds: ({ waived }: CheckFinding) => waived !== null },
 } as const;
 type Shown = keyof typeof SHOWN;
 const SHOWN_NAMES = Object.keys(SHOWN) as readonly Shown[];
@@ -70,17 +71,17 @@ export function CheckView() {
   });
   if (panel === "walk") return <WalkThrough onClose={() => set({ panel: null })} />;
   return (
-    <main aria-label="Check" className="relative flex min-h-0 flex-1 flex-col">
+    <main aria-label={t`Check`} className="relative flex min-h-0 flex-1 flex-col">
       <div className="flex shrink-0 flex-wrap items-center gap-x-4 gap-y-2 border-b border-edge bg-raised px-5 py-2.5">
         <Verdict state={state} />
         <span className="ml-auto flex gap-2">
           <select
-            aria-label="On which screen"
+            aria-label={t`On which screen`}
             value={screen?.id ?? ""}
             onChange={(event) => set({ screen: event.target.value || null, finding: null })}
             className="min-h-10 max-w-48 rounded-md border border-edge-strong bg-ground px-2 text-[15px]"
           >
-            <option value="">On every screen</option>
+            <option value="">{t`On every screen`}</option>
             {outputs.map(({ id, name }) => (
               <option key={id} value={id}>
                 {name}
@@ -88,7 +89,7 @@ export function CheckView() {
             ))}
           </select>
           <button type="button" className={buttonClass} onClick={() => set({ panel: "walk" })}>
-            <Footprints aria-hidden="true" className="size-5" /> Walk through
+            <Footprints aria-hidden="true" className="size-5" /> {t`Walk through`}
           </button>
           <button
             type="button"
@@ -96,7 +97,7 @@ export function CheckView() {
             className={buttonClass}
             onClick={() => set({ panel: panel === "limits" ? null : "limits" })}
           >
-            <SlidersHorizontal aria-hidden="true" className="size-5" /> Limits
+            <SlidersHorizontal aria-hidden="true" className="size-5" /> {t`Limits`}
           </button>
         </span>
       </div>
@@ -104,7 +105,7 @@ export function CheckView() {
         <div className="flex min-h-0 flex-col">
           <div
             role="toolbar"
-            aria-label="Which findings"
+            aria-label={t`Which findings`}
             className="flex shrink-0 flex-wrap gap-1.5 px-5 py-2"
           >
             {SHOWN_NAMES.map((name) => (
@@ -130,9 +131,9 @@ export function CheckView() {
             <p className="px-5 py-6 text-[16px] text-second">
               {state.status === "done"
                 ? shown === "waived"
-                  ? "Nothing is let be."
-                  : "Nothing of this kind is found."
-                : "Still looking…"}
+                  ? t`Nothing is let be.`
+                  : t`Nothing of this kind is found.`
+                : t`Still looking…`}
             </p>
           )}
         </div>
@@ -143,7 +144,7 @@ export function CheckView() {
             <FindingDetail finding={chosen} />
           ) : (
             <p className="p-6 text-[16px] text-second">
-              What is found is shown here on its picture, with what mends it.
+              {t`What is found is shown here on its picture, with what mends it.`}
             </p>
           )}
         </div>
@@ -160,25 +161,24 @@ function Verdict({ state: { status, findings, looked, tookMs } }: { state: Check
     open.filter((each) => each.severity === severity).length;
   const [faults, warnings, notes] = [count("fault"), count("warning"), count("note")];
   const parts = [
-    ...(faults > 0 ? [`${faults} to mend`] : []),
-    ...(warnings > 0 ? [`${warnings} that will be seen`] : []),
-    ...(notes > 0 ? [`${notes} to look at`] : []),
+    ...(faults > 0 ? [t`${faults} to mend`] : []),
+    ...(warnings > 0 ? [t`${warnings} that will be seen`] : []),
+    ...(notes > 0 ? [t`${notes} to look at`] : []),
   ];
   if (status === "off")
     return (
       <p className="text-[16px] text-attention">
-        This browser cannot look the evening through. Everything else works; open the desk in another browser
-        for the check.
+        {t`This browser cannot look the evening through. Everything else works; open the desk in another browser for the check.`}
       </p>
     );
   const isReady = status === "done" && faults + warnings === 0;
   const head =
     status === "looking"
-      ? "Looking…"
+      ? t`Looking…`
       : status === "waiting"
-        ? "Not all is here yet."
+        ? t`Not all is here yet.`
         : isReady
-          ? "Ready."
+          ? t`Ready.`
           : parts.shift();
   return (
     <p role="status" className="text-[17px]">
@@ -187,7 +187,7 @@ function Verdict({ state: { status, findings, looked, tookMs } }: { state: Check
         {parts.length > 0 && `${status === "done" && !isReady ? "," : ""} ${parts.join(", ")}`}
         {status === "done" && (
           <span className="ml-3 text-[14px]">
-            {looked} pages on their screens, {(tookMs / 1_000).toFixed(1)} s
+            {t`${looked} pages on their screens, ${(tookMs / 1_000).toFixed(1)} s`}
           </span>
         )}
       </span>

@@ -4,6 +4,7 @@ import { Link } from "react-router";
 import { nameOfCheck } from "../../core/check/checks.ts";
 import type { CheckFinding, Spot } from "../../core/check/gather.ts";
 import type { Mend } from "../../core/check/mend.ts";
+import { t } from "../../core/language/t.ts";
 import { sameAnchor } from "../../core/rundown/anchor.ts";
 import { PAGE_ANCHOR, stepsOf } from "../../core/rundown/steps.ts";
 import { FindingMark, SEVERITY_WORDS } from "../desk/check/FindingMark.tsx";
@@ -26,7 +27,7 @@ export function FindingDetail({ finding }: { finding: CheckFinding }) {
   // biome-ignore lint/correctness/useExhaustiveDependencies: another finding has other mends
   useEffect(() => setShown(null), [finding.id, finding.sentence]);
   return (
-    <section aria-label="What is found" className="flex min-h-0 flex-1 flex-col overflow-y-auto px-5 py-4">
+    <section aria-label={t`What is found`} className="flex min-h-0 flex-1 flex-col overflow-y-auto px-5 py-4">
       <p className="flex items-center gap-2 text-[14px] text-second">
         <FindingMark severity={finding.severity} />
         {nameOfCheck(finding.code)}, {SEVERITY_WORDS[finding.severity]}
@@ -43,22 +44,22 @@ export function FindingDetail({ finding }: { finding: CheckFinding }) {
           to={WHERE[finding.subject.kind]?.to ?? "/check"}
           className="mt-1.5 inline-flex min-h-8 items-center rounded text-[15px] text-act hover:underline"
         >
-          Open {WHERE[finding.subject.kind]?.name}
+          {t`Open`} {WHERE[finding.subject.kind]?.name}
         </Link>
       )}
       {finding.waived !== null ? (
         <p className="mt-3 flex flex-wrap items-center gap-3 rounded-md bg-raised px-3 py-2 text-[15px]">
           <span>
-            Let be: <em>{finding.waived}</em>
+            {t`Let be:`} <em>{finding.waived}</em>
           </span>
           <button type="button" className={buttonClass} onClick={() => void takeUp(finding)}>
-            Put it back in the list
+            {t`Put it back in the list`}
           </button>
         </p>
       ) : (
         <>
           {finding.mends.length > 0 && (
-            <ul aria-label="Mends" className="mt-3 flex flex-col gap-1.5">
+            <ul aria-label={t`Mends`} className="mt-3 flex flex-col gap-1.5">
               {finding.mends.map((one) => (
                 <li key={one.label} className="flex items-center gap-2 rounded-md bg-raised py-1 pr-1 pl-3">
                   <span className="min-w-0 flex-1 text-[15px]">{one.label}</span>
@@ -66,20 +67,20 @@ export function FindingDetail({ finding }: { finding: CheckFinding }) {
                     <button
                       type="button"
                       aria-pressed={shown === one}
-                      aria-label={`Show: ${one.label}`}
+                      aria-label={t`Show: ${one.label}`}
                       className={buttonClass}
                       onClick={() => setShown(shown === one ? null : one)}
                     >
-                      Show
+                      {t`Show`}
                     </button>
                   )}
                   <button
                     type="button"
-                    aria-label={`Do it: ${one.label}`}
+                    aria-label={t`Do it: ${one.label}`}
                     className={`${buttonClass} font-semibold text-act`}
                     onClick={() => void mend(one)}
                   >
-                    Do it
+                    {t`Do it`}
                   </button>
                 </li>
               ))}
@@ -97,10 +98,10 @@ export function FindingDetail({ finding }: { finding: CheckFinding }) {
 
 /** Where what is found about no cue is seen to. */
 const WHERE: Readonly<Record<string, { readonly to: string; readonly name: string } | undefined>> = {
-  screen: { to: "/screens", name: "Screens" },
-  feed: { to: "/feeds", name: "Feeds" },
-  trigger: { to: "/triggers", name: "Triggers" },
-  evening: { to: "/timing", name: "Timing" },
+  screen: { to: "/screens", name: t`Screens` },
+  feed: { to: "/feeds", name: t`Feeds` },
+  trigger: { to: "/triggers", name: t`Triggers` },
+  evening: { to: "/timing", name: t`Timing` },
 };
 
 function CueLink({ cueId }: { cueId: string }) {
@@ -111,7 +112,7 @@ function CueLink({ cueId }: { cueId: string }) {
       onClick={() => store.choose(cueId)}
       className="ml-3 inline-flex min-h-8 items-center rounded px-1 text-act hover:underline"
     >
-      Open in Prepare
+      {t`Open in Prepare`}
     </Link>
   );
 }
@@ -128,18 +129,18 @@ function LetBe({ onLetBe }: { onLetBe: (reason: string) => void }) {
       }}
     >
       <label htmlFor={id} className="sr-only">
-        Why it is let be
+        {t`Why it is let be`}
       </label>
       <input
         id={id}
         value={reason}
         maxLength={300}
-        placeholder="It may stay so, because…"
+        placeholder={t`It may stay so, because…`}
         onChange={({ target }) => setReason(target.value)}
         className={`${fieldClass} min-h-9 py-1 text-[15px]`}
       />
       <button type="submit" disabled={reason.trim() === ""} className={`${buttonClass} shrink-0`}>
-        Let it be
+        {t`Let it be`}
       </button>
     </form>
   );
@@ -173,18 +174,16 @@ function Pictures({ finding, cueId, mend }: { finding: CheckFinding; cueId: stri
         <p className="min-w-0 truncate text-[14px] text-second">
           {mend ? (
             mended === undefined ? (
-              "being made…"
+              t`being made…`
             ) : "whyNot" in mended ? (
               mended.whyNot
             ) : (
-              <strong className="text-act">as it would be</strong>
+              <strong className="text-act">{t`as it would be`}</strong>
             )
           ) : (
             <>
               {steps.length > 1 && (
-                <span className="mr-2 whitespace-nowrap">
-                  {at + 1} of {steps.length} places
-                </span>
+                <span className="mr-2 whitespace-nowrap">{t`${at + 1} of ${steps.length} places`}</span>
               )}
               <span className="font-words">{words.split("\n").join(" / ")}</span>
             </>
@@ -194,7 +193,7 @@ function Pictures({ finding, cueId, mend }: { finding: CheckFinding; cueId: stri
           <span className="flex shrink-0 gap-1">
             <button
               type="button"
-              aria-label="Place before"
+              aria-label={t`Place before`}
               disabled={at === 0}
               className="grid size-9 place-content-center rounded-md bg-lifted hover:bg-edge disabled:text-quiet"
               onClick={() => setChosen(at - 1)}
@@ -203,7 +202,7 @@ function Pictures({ finding, cueId, mend }: { finding: CheckFinding; cueId: stri
             </button>
             <button
               type="button"
-              aria-label="Place after"
+              aria-label={t`Place after`}
               disabled={at === steps.length - 1}
               className="grid size-9 place-content-center rounded-md bg-lifted hover:bg-edge disabled:text-quiet"
               onClick={() => setChosen(at + 1)}
@@ -221,7 +220,7 @@ function Pictures({ finding, cueId, mend }: { finding: CheckFinding; cueId: stri
               output={output}
               state={state}
               spots={mend ? [] : here.filter(({ outputId }) => outputId === output.id)}
-              caption={mend ? "as it would be" : ""}
+              caption={mend ? t`as it would be` : ""}
               isTall={output.heightPx > output.widthPx}
             />
           ))}

@@ -1,6 +1,7 @@
 import { useEffect, useRef } from "react";
 import { nameOfCheck } from "../../core/check/checks.ts";
 import type { CheckFinding } from "../../core/check/gather.ts";
+import { t } from "../../core/language/t.ts";
 import { FindingMark } from "../desk/check/FindingMark.tsx";
 import { useDesk } from "../desk/deskContext.ts";
 
@@ -18,20 +19,20 @@ export function FindingList({
   const nameOf = new Map(outputs.map(({ id, name }) => [id, name]));
   const cueOf = new Map(cues.map((cue) => [cue.view.cueId, cue]));
   return (
-    <ol aria-label="Findings" className="min-h-0 flex-1 overflow-y-auto">
+    <ol aria-label={t`Findings`} className="min-h-0 flex-1 overflow-y-auto">
       {findings.map((finding, at) => {
         const { id, cueId, outputIds, severity, sentence, code, spots, waived } = finding;
         const cue = cueId === null ? undefined : cueOf.get(cueId);
         const isFirst = at === 0 || findings[at - 1]?.cueId !== cueId;
         const screens =
           outputIds.length === outputs.length && outputs.length > 1
-            ? "all screens"
+            ? t`all screens`
             : outputIds.map((each) => nameOf.get(each) ?? each).join(", ");
         return (
           <li key={id}>
             {isFirst && (
               <p className="truncate border-t border-edge px-5 pt-2.5 pb-0.5 text-[15px] font-semibold">
-                {cue ? `${cue.index + 1} · ${cue.title}` : "The evening and its screens"}
+                {cue ? `${cue.index + 1} · ${cue.title}` : t`The evening and its screens`}
               </p>
             )}
             <Row isChosen={id === chosenId} onChoose={() => onChoose(id)}>
@@ -45,8 +46,8 @@ export function FindingList({
                 <span className="block truncate text-[14px] text-second">
                   {nameOfCheck(code)}
                   {screens && ` · ${screens}`}
-                  {spots.length > 1 && ` · ${spots.length} places`}
-                  {waived !== null && ` · let be: ${waived}`}
+                  {spots.length > 1 && t` · ${spots.length} places`}
+                  {waived !== null && t` · let be: ${waived}`}
                 </span>
               </span>
             </Row>

@@ -1,4 +1,5 @@
 import { useId } from "react";
+import { t } from "../../core/language/t.ts";
 import { LIMIT_NAMES, LIMITS, type LimitName } from "../../core/venue/checkLimits.ts";
 import { call } from "../api/call.ts";
 import { useDesk, useDeskStore } from "../desk/deskContext.ts";
@@ -16,11 +17,10 @@ export function LimitsPanel() {
     if ("problem" in answer) store.say("trouble", answer.problem.sentence);
   };
   return (
-    <section aria-label="Limits" className="min-h-0 flex-1 overflow-y-auto px-5 py-4">
-      <h2 className="text-[17px] font-semibold">Limits</h2>
+    <section aria-label={t`Limits`} className="min-h-0 flex-1 overflow-y-auto px-5 py-4">
+      <h2 className="text-[17px] font-semibold">{t`Limits`}</h2>
       <p className="mt-1 mb-3 max-w-xl text-[15px] text-second">
-        What is beyond these is found. They hold for all evenings of this venue; the distance of the farthest
-        seat stands with each screen, in Screens.
+        {t`What is beyond these is found. They hold for all evenings of this venue; the distance of the farthest seat stands with each screen, in Screens.`}
       </p>
       <ul className="flex max-w-2xl flex-col">
         {LIMIT_NAMES.map((name) => (
@@ -53,10 +53,7 @@ function Row({
         <label htmlFor={id} className="text-[15px]">
           {says}
         </label>
-        <p className="text-[14px] text-second">
-          usually {usual} {unit}
-          {source && `, ${source}`}
-        </p>
+        <p className="text-[14px] text-second">{t`usually ${usual} ${unit}${source && `, ${source}`}`}</p>
       </div>
       <NumberBox
         id={id}
@@ -74,7 +71,7 @@ function Row({
         onClick={() => onSet(null)}
         className="min-h-9 rounded-md bg-lifted px-3 text-[15px] hover:bg-edge disabled:invisible"
       >
-        As usual
+        {t`As usual`}
       </button>
     </li>
   );

@@ -1,6 +1,7 @@
 import { Check } from "lucide-react";
 import { useEffect, useMemo, useState } from "react";
 import { stepKey } from "../../core/check/stepKey.ts";
+import { t } from "../../core/language/t.ts";
 import { sameAnchor } from "../../core/rundown/anchor.ts";
 import { stepsOf } from "../../core/rundown/steps.ts";
 import { FindingMark } from "../desk/check/FindingMark.tsx";
@@ -72,19 +73,19 @@ export function WalkThrough({ onClose }: { onClose: () => void }) {
   }, []);
   if (!here || !state)
     return (
-      <main aria-label="Walk through" className="grid flex-1 place-content-center gap-3 p-8 text-center">
+      <main aria-label={t`Walk through`} className="grid flex-1 place-content-center gap-3 p-8 text-center">
         <p className="text-[17px]">
-          There is nothing to walk through yet: no cue of this evening can be taken.
+          {t`There is nothing to walk through yet: no cue of this evening can be taken.`}
         </p>
         <button type="button" className={`${buttonClass} mx-auto`} onClick={onClose}>
-          Back to the list
+          {t`Back to the list`}
         </button>
       </main>
     );
   const planned = desk.outputs.filter(({ id }) => (state.plan.outputs[id]?.layerIds.length ?? 0) > 0);
   const number = (desk.cues.find(({ view }) => view.cueId === here.cue.cueId)?.index ?? 0) + 1;
   return (
-    <main aria-label="Walk through" className="relative flex min-h-0 flex-1 flex-col">
+    <main aria-label={t`Walk through`} className="relative flex min-h-0 flex-1 flex-col">
       <div className="flex shrink-0 items-center gap-4 border-b border-edge bg-raised px-5 py-2.5">
         <div className="min-w-0 flex-1">
           <p className="truncate text-[17px] font-semibold">
@@ -92,13 +93,15 @@ export function WalkThrough({ onClose }: { onClose: () => void }) {
             {here.step.label && <span className="font-normal text-second"> · {here.step.label}</span>}
           </p>
           <p className="font-words truncate text-[16px] text-second">
-            {here.step.kind === "words" ? here.step.words.split("\n").join(" / ") : `plan ${state.plan.name}`}
+            {here.step.kind === "words"
+              ? here.step.words.split("\n").join(" / ")
+              : t`plan ${state.plan.name}`}
           </p>
         </div>
         <p className="shrink-0 text-right text-[14px] text-second tabular-nums">
-          step {place + 1} of {all.length}
+          {t`step ${place + 1} of ${all.length}`}
           <br />
-          {seen} seen, {all.length - seen} to go
+          {t`${seen} seen, ${all.length - seen} to go`}
         </p>
         <button
           type="button"
@@ -106,18 +109,18 @@ export function WalkThrough({ onClose }: { onClose: () => void }) {
           className={`${buttonClass} w-28 justify-center`}
           onClick={() => void set(key, !isSeen)}
         >
-          <Check aria-hidden="true" className={`size-5 ${isSeen ? "" : "opacity-30"}`} /> Seen
+          <Check aria-hidden="true" className={`size-5 ${isSeen ? "" : "opacity-30"}`} /> {t`Seen`}
           <kbd>S</kbd>
         </button>
         <button type="button" className={buttonClass} onClick={onClose}>
-          Close <kbd>Esc</kbd>
+          {t`Close`} <kbd>Esc</kbd>
         </button>
       </div>
       <Found cueId={here.cue.cueId} step={here.step.anchor} />
       <section
         // biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls must be reached by keys
         tabIndex={0}
-        aria-label="Screens"
+        aria-label={t`Screens`}
         className="grid min-h-0 flex-1 grid-flow-row-dense grid-cols-[repeat(auto-fill,minmax(min(290px,100%),1fr))] content-start gap-4 overflow-y-auto p-5"
       >
         {planned.map((output) => (
@@ -132,8 +135,9 @@ export function WalkThrough({ onClose }: { onClose: () => void }) {
         ))}
       </section>
       <p className="shrink-0 border-t border-edge px-5 py-2 text-[14px] text-second">
-        <kbd>Space</kbd> seen, and on · <kbd>←</kbd> <kbd>→</kbd> back and on · <kbd>S</kbd> tick, untick ·{" "}
-        <kbd>U</kbd> to the next that was not seen. A change of a step takes its tick away.
+        <kbd>Space</kbd> {t`seen, and on ·`} <kbd>←</kbd> <kbd>→</kbd> {t`back and on ·`} <kbd>S</kbd>{" "}
+        {t`tick, untick ·`} <kbd>U</kbd>{" "}
+        {t`to the next that was not seen. A change of a step takes its tick away.`}
       </p>
       <NoticeBar />
     </main>
@@ -156,7 +160,7 @@ function Found({ cueId, step }: { cueId: string; step: Parameters<typeof sameAnc
   );
   return (
     <ul
-      aria-label="Findings here"
+      aria-label={t`Findings here`}
       className="flex max-h-32 min-h-9 shrink-0 flex-col gap-1 overflow-y-auto px-5 pt-2"
     >
       {findings.map(({ id, severity, sentence }) => (
@@ -165,7 +169,7 @@ function Found({ cueId, step }: { cueId: string; step: Parameters<typeof sameAnc
           {sentence}
         </li>
       ))}
-      {findings.length === 0 && <li className="text-[14px] text-second">Nothing is found here.</li>}
+      {findings.length === 0 && <li className="text-[14px] text-second">{t`Nothing is found here.`}</li>}
     </ul>
   );
 }

@@ -1,5 +1,6 @@
 import { useEffect, useState } from "react";
 import type { Mend } from "../../core/check/mend.ts";
+import { t } from "../../core/language/t.ts";
 import type { CueDoc } from "../../core/rundown/cueDoc.ts";
 import { call } from "../api/call.ts";
 import { useDeskStore } from "../desk/deskContext.ts";
@@ -25,7 +26,7 @@ export function useMended(
       if (!("hash" in tried))
         return setMade({
           of: doc,
-          told: { whyNot: "problem" in tried ? tried.problem.sentence : "It brings nothing then." },
+          told: { whyNot: "problem" in tried ? tried.problem.sentence : t`It brings nothing then.` },
         });
       store.learn(tried.documents);
       hash = tried.hash;

@@ -1,5 +1,6 @@
 import type { CheckFinding } from "../../core/check/gather.ts";
 import type { Mend } from "../../core/check/mend.ts";
+import { t } from "../../core/language/t.ts";
 import type { CueDoc } from "../../core/rundown/cueDoc.ts";
 import type { Edit } from "../../core/rundown/edits.ts";
 import { saveEdit } from "../api/saveEdit.ts";
@@ -14,7 +15,7 @@ export function useMends() {
     const outcome = await saveEdit(actor, wanted);
     if (outcome.kind !== "saved") return store.say("trouble", outcome.sentence);
     store.say("word", done, {
-      label: "Undo",
+      label: t`Undo`,
       act: () =>
         void saveEdit(actor, { kind: "undo" }).then((undone) => {
           if (undone.kind !== "saved") store.say("trouble", undone.sentence);
@@ -26,7 +27,7 @@ export function useMends() {
   /** What is let be is said in the cue as it is now. */
   const waive = (cueId: string | null, waivedOf: (doc: CueDoc) => CueDoc["waived"], done: string) => {
     const view = store.getSnapshot().cues.find((cue) => cue.view.cueId === cueId)?.view;
-    if (!view) return store.say("trouble", "That cue is not in the rundown any more. Nothing was changed.");
+    if (!view) return store.say("trouble", t`That cue is not in the rundown any more. Nothing was changed.`);
     return change(view.cueId, { ...view.doc, waived: waivedOf(view.doc) }, view.revision, done);
   };
   return {
@@ -36,26 +37,26 @@ export function useMends() {
             mend.cueId,
             mend.doc,
             mend.revision,
-            `Done: ${mend.label.charAt(0).toLowerCase()}${mend.label.slice(1)}.`,
+            t`Done: ${mend.label.charAt(0).toLowerCase()}${mend.label.slice(1)}.`,
           )
         : edit(
             {
               ...{ kind: "replaceWords", find: mend.find, by: mend.by },
               ...{ matchCase: true, wholeWords: true, cueIds: null },
             },
-            `“${mend.find}” is “${mend.by}” now, wherever it stood.`,
+            t`“${mend.find}” is “${mend.by}” now, wherever it stood.`,
           ),
     letBe: ({ cueId, code, place }: CheckFinding, reason: string) =>
       waive(
         cueId,
         ({ waived }) => [...waived, { code, place: place ?? "", reason }],
-        "It is let be, and the reason is kept.",
+        t`It is let be, and the reason is kept.`,
       ),
     takeUp: ({ cueId, code, place }: CheckFinding) =>
       waive(
         cueId,
         ({ waived }) => waived.filter((each) => each.code !== code || each.place !== (place ?? "")),
-        "It is in the list again.",
+        t`It is in the list again.`,
       ),
   };
 }

@@ -1,4 +1,5 @@
 import { type ClipPlay, clipPositionMs, isRunning } from "../../core/clips/clipPlay.ts";
+import { t } from "../../core/language/t.ts";
 import { FRAME_RATES, formatTimecode, frameAt } from "../../core/time/timecode.ts";
 import { useReading } from "../desk/deskContext.ts";
 import { formatLength } from "../ui/format.ts";
@@ -17,7 +18,7 @@ export function ClipLeft({ play, className }: { play: ClipPlay; className: strin
   return (
     <span
       role="timer"
-      aria-label="Left of the clip"
+      aria-label={t`Left of the clip`}
       className={`font-mono font-bold tabular-nums ${isNear && play.atEnd !== "loop" ? "text-attention" : ""} ${className}`}
     >
       {left ?? "-:--"}

@@ -2,6 +2,7 @@ import { Pause, Play, SkipForward, Square } from "lucide-react";
 import type { ReactNode } from "react";
 import type { ClipDoes } from "../../core/clips/clipCommand.ts";
 import { keysOf, nameOfKey } from "../../core/keys/keyMap.ts";
+import { t } from "../../core/language/t.ts";
 import { useDesk, useDeskStore } from "../desk/deskContext.ts";
 import { useClips } from "./useClips.ts";
 
@@ -17,16 +18,16 @@ export function ClipControls() {
   return (
     <span className="flex shrink-0 gap-1">
       {isOurs && !play.isPaused ? (
-        <Button label="Pause the clip" keyName={playKey} onPress={press({ kind: "pause" })}>
+        <Button label={t`Pause the clip`} keyName={playKey} onPress={press({ kind: "pause" })}>
           <Pause aria-hidden="true" className="size-4.5" />
         </Button>
       ) : isOurs ? (
-        <Button label="Let the clip go on" keyName={playKey} onPress={press({ kind: "goOn" })}>
+        <Button label={t`Let the clip go on`} keyName={playKey} onPress={press({ kind: "goOn" })}>
           <Play aria-hidden="true" className="size-4.5" />
         </Button>
       ) : (
         <Button
-          label={play ? `Play “${play.title}” again` : next ? `Play “${next.title}”` : "Play"}
+          label={play ? t`Play “${play.title}” again` : next ? t`Play “${next.title}”` : t`Play`}
           isOff={!(play ?? next)}
           keyName={playKey}
           onPress={press({ kind: "play", clipId: play?.clipId ?? next?.id ?? "none" })}
@@ -35,14 +36,14 @@ export function ClipControls() {
         </Button>
       )}
       <Button
-        label={play && next ? `Play “${next.title}”, the next` : "There is no next clip"}
+        label={play && next ? t`Play “${next.title}”, the next` : t`There is no next clip`}
         isOff={!play || !next}
         keyName={nextKey}
         onPress={press({ kind: "next" })}
       >
         <SkipForward aria-hidden="true" className="size-4.5" />
       </Button>
-      <Button label="Stop the clip" isOff={!play} onPress={press({ kind: "stop" })}>
+      <Button label={t`Stop the clip`} isOff={!play} onPress={press({ kind: "stop" })}>
         <Square aria-hidden="true" className="size-4.5" />
       </Button>
     </span>

@@ -1,6 +1,7 @@
 import { FileCode2, Trash2 } from "lucide-react";
 import { CLIP_ENDS, type Clip, type ClipEnd } from "../../core/clips/clip.ts";
 import { firstFields } from "../../core/clips/clipMapping.ts";
+import { t } from "../../core/language/t.ts";
 import { type ClipView, plainClip } from "../../core/wire/followView.ts";
 import { newId } from "../api/newId.ts";
 import { useSavesInOrder } from "../api/useSavesInOrder.ts";
@@ -12,9 +13,9 @@ import { editClips } from "./editClips.ts";
 import { MappingForm } from "./MappingForm.tsx";
 
 const AT_END: Readonly<Record<ClipEnd, string>> = {
-  hold: "it holds its last picture",
-  loop: "it goes round and round",
-  next: "the next one begins",
+  hold: t`it holds its last picture`,
+  loop: t`it goes round and round`,
+  next: t`the next one begins`,
 };
 const button = "flex min-h-9 w-fit items-center gap-1.5 rounded-md bg-lifted px-3 text-[15px] hover:bg-edge";
 const NEW_MAPPING = "+";
@@ -32,15 +33,15 @@ export function ClipDetails({ clip: told, fileOf }: { clip: ClipView; fileOf: (m
   const remove = async () => {
     const whole: Clip = clip;
     if (!(await editClips(store, { kind: "removeClip", id: clip.id }))) return;
-    store.say("word", `“${told.title}” was taken out of the list. Its file stays in the library.`, {
-      label: "Put back",
+    store.say("word", t`“${told.title}” was taken out of the list. Its file stays in the library.`, {
+      label: t`Put back`,
       act: () => void editClips(store, { kind: "saveClip", clip: whole, baseRevision: 0 }),
     });
   };
   const makeMapping = async () => {
     const names = new Set(mappings.map(({ name }) => name));
-    let name = "Details";
-    for (let n = 2; names.has(name); n++) name = `Details ${n}`;
+    let name = t`Details`;
+    for (let n = 2; names.has(name); n++) name = t`Details ${n}`;
     const made = { id: newId(), name, fields: firstFields(clip.elements) };
     if (await editClips(store, { kind: "saveMapping", mapping: made, baseRevision: 0 }))
       save({ mappingId: made.id });
@@ -49,7 +50,7 @@ export function ClipDetails({ clip: told, fileOf }: { clip: ClipView; fileOf: (m
   return (
     <div className="flex flex-col gap-5">
       <div className="flex flex-wrap items-end gap-4">
-        <Labelled id={`${id}-name`} label="Name">
+        <Labelled id={`${id}-name`} label={t`Name`}>
           <input
             id={`${id}-name`}
             key={clip.name}
@@ -65,7 +66,7 @@ export function ClipDetails({ clip: told, fileOf }: { clip: ClipView; fileOf: (m
         </Labelled>
         <div>
           <label htmlFor={`${id}-end`} className="mb-1 block text-[14px] text-second">
-            At its end
+            {t`At its end`}
           </label>
           <select
             id={`${id}-end`}
@@ -83,16 +84,16 @@ export function ClipDetails({ clip: told, fileOf }: { clip: ClipView; fileOf: (m
       </div>
       <p className="text-[15px] text-second">
         {told.lengthMs === null
-          ? "Its file is not in the library any more."
+          ? t`Its file is not in the library any more.`
           : `${fileOf(clip.mediaId)}, ${formatLength(told.lengthMs)}`}
-        {told.title !== clip.name && ` · on air it is called “${told.title}”`}
+        {told.title !== clip.name && t` · on air it is called “${told.title}”`}
       </p>
-      <section aria-label="What is known of it" className="flex flex-col gap-3">
-        <h3 className="text-[16px] font-semibold">What is known of it</h3>
+      <section aria-label={t`What is known of it`} className="flex flex-col gap-3">
+        <h3 className="text-[16px] font-semibold">{t`What is known of it`}</h3>
         <div className="flex flex-wrap items-center gap-3">
           <label className={`${button} cursor-pointer focus-within:outline-2 focus-within:outline-act`}>
             <FileCode2 aria-hidden="true" className="size-4" />
-            {hasElements ? "Bring its XML file again" : "Bring its XML file"}
+            {hasElements ? t`Bring its XML file again` : t`Bring its XML file`}
             <input
               type="file"
               accept=".xml,text/xml,application/xml"
@@ -106,7 +107,7 @@ export function ClipDetails({ clip: told, fileOf }: { clip: ClipView; fileOf: (m
           </label>
           {hasElements && (
             <label className="flex items-center gap-2 text-[15px] text-second">
-              Fields by
+              {t`Fields by`}
               <select
                 value={clip.mappingId}
                 onChange={({ target }) =>
@@ -114,28 +115,26 @@ export function ClipDetails({ clip: told, fileOf }: { clip: ClipView; fileOf: (m
                 }
                 className={boxClass}
               >
-                <option value="">no mapping</option>
+                <option value="">{t`no mapping`}</option>
                 {mappings.map(({ id: mappingId, name }) => (
                   <option key={mappingId} value={mappingId}>
                     {name}
                   </option>
                 ))}
-                <option value={NEW_MAPPING}>a new mapping…</option>
+                <option value={NEW_MAPPING}>{t`a new mapping…`}</option>
               </select>
             </label>
           )}
         </div>
         {!hasElements && (
           <p className="max-w-2xl text-[15px] text-second">
-            Nothing yet. An XML file that lies beside the clip may say its title, who made it and anything
-            else; a mapping says which of its elements are which fields. Pages then show them, each of its own
-            clip.
+            {t`Nothing yet. An XML file that lies beside the clip may say its title, who made it and anything else; a mapping says which of its elements are which fields. Pages then show them, each of its own clip.`}
           </p>
         )}
         {mapping && hasElements && <MappingForm key={mapping.id} mapping={mapping} clip={told} />}
       </section>
       <button type="button" onClick={() => void remove()} className={button}>
-        <Trash2 aria-hidden="true" className="size-4" /> Take out of the list
+        <Trash2 aria-hidden="true" className="size-4" /> {t`Take out of the list`}
       </button>
     </div>
   );

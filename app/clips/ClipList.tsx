@@ -2,6 +2,7 @@ import { closestCenter, DndContext, type DragEndEvent } from "@dnd-kit/core";
 import { arrayMove, SortableContext, useSortable, verticalListSortingStrategy } from "@dnd-kit/sortable";
 import { CSS } from "@dnd-kit/utilities";
 import { GripVertical, Play, Repeat } from "lucide-react";
+import { t } from "../../core/language/t.ts";
 import type { ClipView } from "../../core/wire/followView.ts";
 import { useDesk, useDeskStore } from "../desk/deskContext.ts";
 import { formatLength } from "../ui/format.ts";
@@ -30,7 +31,7 @@ export function ClipList({
   return (
     <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={drop}>
       <SortableContext items={ids} strategy={verticalListSortingStrategy}>
-        <ol aria-label="Clips" className="flex min-h-0 flex-1 flex-col gap-1 overflow-y-auto px-3 pb-4">
+        <ol aria-label={t`Clips`} className="flex min-h-0 flex-1 flex-col gap-1 overflow-y-auto px-3 pb-4">
           {clips.map((clip, index) => (
             <Row
               key={clip.id}
@@ -69,7 +70,7 @@ function Row({
     >
       <button
         type="button"
-        aria-label={`Move “${clip.title}”`}
+        aria-label={t`Move “${clip.title}”`}
         className="grid size-9 shrink-0 cursor-grab place-content-center rounded-md text-second hover:bg-lifted"
         {...attributes}
         {...listeners}
@@ -87,20 +88,20 @@ function Row({
           <span className="block truncate text-[16px] font-semibold">{clip.title}</span>
           <span className="flex items-center gap-2 text-[14px] text-second">
             {clip.lengthMs === null ? (
-              <span className="text-attention">not in the library any more</span>
+              <span className="text-attention">{t`not in the library any more`}</span>
             ) : (
               <span>{formatLength(clip.lengthMs)}</span>
             )}
-            {clip.atEnd === "loop" && <Repeat aria-label="goes round and round" className="size-3.5" />}
-            {clip.atEnd === "next" && <span>then the next</span>}
+            {clip.atEnd === "loop" && <Repeat aria-label={t`goes round and round`} className="size-3.5" />}
+            {clip.atEnd === "next" && <span>{t`then the next`}</span>}
           </span>
         </span>
         {play && <ClipLeft play={play} className="shrink-0 text-[19px]" />}
       </button>
       <button
         type="button"
-        aria-label={`Play “${clip.title}”`}
-        title={`Play “${clip.title}”`}
+        aria-label={t`Play “${clip.title}”`}
+        title={t`Play “${clip.title}”`}
         disabled={clip.lengthMs === null}
         onClick={() => store.air.press({ kind: "clip", does: { kind: "play", clipId: clip.id } })}
         className={`grid size-10 shrink-0 place-content-center rounded-md disabled:text-quiet ${play && !play.isOver ? "border-2 border-air" : "bg-lifted hover:bg-edge"}`}

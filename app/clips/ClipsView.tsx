@@ -2,6 +2,7 @@ import { FileCode2, Film, Plus } from "lucide-react";
 import { DropdownMenu } from "radix-ui";
 import { useRef, useState } from "react";
 import { clipSchema } from "../../core/clips/clip.ts";
+import { t } from "../../core/language/t.ts";
 import type { LibraryItem } from "../api/loaded.ts";
 import { newId } from "../api/newId.ts";
 import { useDesk, useDeskStore } from "../desk/deskContext.ts";
@@ -29,22 +30,22 @@ export function ClipsView({ videos }: { videos: readonly Pick<LibraryItem, "id" 
   const fileOf = (mediaId: string) => videos.find(({ id }) => id === mediaId)?.info.name ?? "";
   const add = async (mediaId: string) => {
     const name = fileOf(mediaId).replace(/\.[^.]+$/, "");
-    const clip = clipSchema.parse({ id: newId(), name: name.slice(0, 120).trim() || "Clip", mediaId });
+    const clip = clipSchema.parse({ id: newId(), name: name.slice(0, 120).trim() || t`Clip`, mediaId });
     if (await editClips(store, { kind: "saveClip", clip, baseRevision: 0 })) setChosenId(clip.id);
   };
   return (
     <div className="grid min-h-0 flex-1 grid-cols-[400px_minmax(0,1fr)] max-[1000px]:grid-cols-1 max-[1000px]:grid-rows-[minmax(200px,42%)_minmax(0,1fr)]">
       <aside
-        aria-label="List of clips"
+        aria-label={t`List of clips`}
         className="flex min-h-0 flex-col border-r border-edge bg-raised max-[1000px]:border-r-0 max-[1000px]:border-b"
       >
         <div className="flex items-center gap-2 px-4 pt-4 pb-2">
-          <h2 className="flex-1 text-[17px] font-semibold">Clips</h2>
+          <h2 className="flex-1 text-[17px] font-semibold">{t`Clips`}</h2>
           <label
             className={`${button} cursor-pointer focus-within:outline-2 focus-within:outline-act`}
-            title="Files with what is known of clips: each goes to the clip that it is called like"
+            title={t`Files with what is known of clips: each goes to the clip that it is called like`}
           >
-            <FileCode2 aria-hidden="true" className="size-4" /> XML files
+            <FileCode2 aria-hidden="true" className="size-4" /> {t`XML files`}
             <input
               type="file"
               multiple
@@ -59,7 +60,7 @@ export function ClipsView({ videos }: { videos: readonly Pick<LibraryItem, "id" 
           </label>
           <DropdownMenu.Root>
             <DropdownMenu.Trigger className={button}>
-              <Plus aria-hidden="true" className="size-4" /> Add
+              <Plus aria-hidden="true" className="size-4" /> {t`Add`}
             </DropdownMenu.Trigger>
             <DropdownMenu.Portal>
               <DropdownMenu.Content
@@ -79,7 +80,7 @@ export function ClipsView({ videos }: { videos: readonly Pick<LibraryItem, "id" 
                 ))}
                 {videos.length === 0 && (
                   <p className="px-3 py-2 text-[15px] text-second">
-                    There is no clip in the library yet. Bring one under Library first.
+                    {t`There is no clip in the library yet. Bring one under Library first.`}
                   </p>
                 )}
               </DropdownMenu.Content>
@@ -88,16 +89,14 @@ export function ClipsView({ videos }: { videos: readonly Pick<LibraryItem, "id" 
         </div>
         <ClipList chosenId={chosen?.id} onChoose={setChosenId} />
       </aside>
-      <main aria-label="Clips" className="relative flex min-h-0 min-w-0 flex-col">
+      <main aria-label={t`Clips`} className="relative flex min-h-0 min-w-0 flex-col">
         <div className="min-h-0 flex-1 overflow-y-auto px-6 py-5">
           {chosen ? (
             <ClipDetails key={chosen.id} clip={chosen} fileOf={fileOf} />
           ) : (
             <p className="flex max-w-xl gap-3 text-[15px] text-second">
               <Film aria-hidden="true" className="mt-0.5 size-5 shrink-0 text-act" />
-              The list says which clips of the library play, in which order, and what each does at its end. A
-              source whose picture is “the clip that plays” shows it; triggers bring titles so many seconds
-              in.
+              {t`The list says which clips of the library play, in which order, and what each does at its end. A source whose picture is “the clip that plays” shows it; triggers bring titles so many seconds in.`}
             </p>
           )}
         </div>

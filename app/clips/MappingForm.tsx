@@ -1,5 +1,6 @@
 import { Plus, X } from "lucide-react";
 import type { ClipMapping } from "../../core/clips/clipMapping.ts";
+import { t } from "../../core/language/t.ts";
 import type { ClipMappingView, ClipView } from "../../core/wire/followView.ts";
 import { useSavesInOrder } from "../api/useSavesInOrder.ts";
 import { useDeskStore } from "../desk/deskContext.ts";
@@ -20,7 +21,7 @@ export function MappingForm({ mapping: told, clip }: { mapping: ClipMappingView;
   const rename = (from: string, to: string): boolean => {
     if (to === from) return true;
     if (to === "" || to in mapping.fields || to in Object.prototype) {
-      store.say("trouble", `A field needs a name of its own. “${from}” was left as it is.`);
+      store.say("trouble", t`A field needs a name of its own. “${from}” was left as it is.`);
       return false;
     }
     put(entries.map(([field, path]) => [field === from ? to : field, path]));
@@ -28,12 +29,12 @@ export function MappingForm({ mapping: told, clip }: { mapping: ClipMappingView;
   };
   const free = paths.find((path) => !Object.values(mapping.fields).includes(path));
   const nameOfNew = () => {
-    for (let n = entries.length + 1; ; n++) if (!(`field ${n}` in mapping.fields)) return `field ${n}`;
+    for (let n = entries.length + 1; ; n++) if (!(`field ${n}` in mapping.fields)) return t`field ${n}`;
   };
   return (
     <div className="flex flex-col gap-2">
       <label className="flex items-center gap-3 text-[15px]">
-        <span className="text-second">This mapping is called</span>
+        <span className="text-second">{t`This mapping is called`}</span>
         <input
           key={mapping.name}
           defaultValue={mapping.name}
@@ -49,11 +50,11 @@ export function MappingForm({ mapping: told, clip }: { mapping: ClipMappingView;
       <table className="w-full max-w-4xl table-fixed border-collapse text-[15px]">
         <thead>
           <tr className="text-left text-[14px] text-second *:pb-1 *:font-normal">
-            <th className="w-[24%]">Field</th>
-            <th className="w-[36%]">is the element</th>
-            <th>which says here</th>
+            <th className="w-[24%]">{t`Field`}</th>
+            <th className="w-[36%]">{t`is the element`}</th>
+            <th>{t`which says here`}</th>
             <th className="w-10">
-              <span className="sr-only">Take away</span>
+              <span className="sr-only">{t`Take away`}</span>
             </th>
           </tr>
         </thead>
@@ -62,7 +63,7 @@ export function MappingForm({ mapping: told, clip }: { mapping: ClipMappingView;
             <tr key={field} className="border-t border-edge *:py-1 *:pr-3">
               <td>
                 <input
-                  aria-label={`Name of the field “${field}”`}
+                  aria-label={t`Name of the field “${field}”`}
                   defaultValue={field}
                   maxLength={40}
                   onBlur={({ target }) => {
@@ -73,7 +74,7 @@ export function MappingForm({ mapping: told, clip }: { mapping: ClipMappingView;
               </td>
               <td>
                 <select
-                  aria-label={`Element of “${field}”`}
+                  aria-label={t`Element of “${field}”`}
                   value={path}
                   onChange={({ target }) =>
                     put(entries.map(([each, of]) => [each, each === field ? target.value : of]))
@@ -86,12 +87,12 @@ export function MappingForm({ mapping: told, clip }: { mapping: ClipMappingView;
                 </select>
               </td>
               <td className="truncate" title={clip.elements[path] ?? ""}>
-                {clip.elements[path] ?? <span className="text-second">nothing in this file</span>}
+                {clip.elements[path] ?? <span className="text-second">{t`nothing in this file`}</span>}
               </td>
               <td>
                 <button
                   type="button"
-                  aria-label={`Take the field “${field}” away`}
+                  aria-label={t`Take the field “${field}” away`}
                   onClick={() => put(entries.filter(([each]) => each !== field))}
                   className="grid size-9 place-content-center rounded-md hover:bg-lifted"
                 >
@@ -108,7 +109,7 @@ export function MappingForm({ mapping: told, clip }: { mapping: ClipMappingView;
           onClick={() => put([...entries, [nameOfNew(), free]])}
           className="flex min-h-9 w-fit items-center gap-1.5 rounded-md bg-lifted px-3 text-[15px] hover:bg-edge"
         >
-          <Plus aria-hidden="true" className="size-4" /> One more field
+          <Plus aria-hidden="true" className="size-4" /> {t`One more field`}
         </button>
       )}
     </div>

@@ -1,5 +1,6 @@
 import type { Clip } from "../../core/clips/clip.ts";
 import type { ClipMapping } from "../../core/clips/clipMapping.ts";
+import { t } from "../../core/language/t.ts";
 import type { ClipView } from "../../core/wire/followView.ts";
 import { sendFile } from "../api/sendFile.ts";
 import type { DeskStore } from "../desk/deskStore.ts";
@@ -50,28 +51,30 @@ export async function bringDetails(
     const { clips = [], mappings = [] } = store.getSnapshot().follow ?? {};
     const clip = only ?? clipBeside(file.name, clips, fileOf);
     if (!clip) {
-      troubles.push(`“${file.name}”: no clip of the list is called so.`);
+      troubles.push(t`“${file.name}”: no clip of the list is called so.`);
       continue;
     }
     const answer = await sendFile<{ readonly elements: Clip["elements"] }>("/files/clip-details", {}, file)
       .answer;
     if (!answer || "problem" in answer) {
-      troubles.push(`“${file.name}”: ${answer?.problem.sentence ?? "it could not be sent."}`);
+      troubles.push(`“${file.name}”: ${answer?.problem.sentence ?? t`it could not be sent.`}`);
       continue;
     }
     const { elements } = answer.value;
     const own = mappings.filter(({ id }) => id === clip.mappingId);
     const found = likeliestMapping(elements, own) ?? likeliestMapping(elements, mappings);
     if (clip.mappingId !== "" && !found)
-      troubles.push(`“${file.name}” was brought, and has no element of “${own[0]?.name ?? "its mapping"}”.`);
+      troubles.push(
+        t`“${file.name}” was brought, and has no element of “${own[0]?.name ?? t`its mapping`}”.`,
+      );
     const mapping = found && { mappingId: found.id };
     if (await editClips(store, { kind: "bringDetails", id: clip.id, elements, ...mapping }))
       done.push(clip.id);
   }
   if (troubles.length > 0) {
     const [first = ""] = troubles;
-    const more = troubles.length > 1 ? ` And ${troubles.length - 1} more.` : "";
-    store.say("trouble", `${first}${more} All other clips keep what was known of them.`);
+    const more = troubles.length > 1 ? t` And ${troubles.length - 1} more.` : "";
+    store.say("trouble", t`${first}${more} All other clips keep what was known of them.`);
   }
   return done;
 }

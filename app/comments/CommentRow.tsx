@@ -2,6 +2,7 @@ import { EyeOff, Plus, Star, Undo2 } from "lucide-react";
 import { useMemo } from "react";
 import type { CommentTold } from "../../core/comments/comment.ts";
 import { type Hiding, strikeOut } from "../../core/comments/strikeOut.ts";
+import { t } from "../../core/language/t.ts";
 import { useLocale } from "../desk/useLocale.ts";
 import { NamedPicture } from "../pictures/NamedPicture.tsx";
 import { formatTimeOfDay } from "../ui/format.ts";
@@ -33,7 +34,7 @@ export function CommentRow({
   const locale = useLocale();
   const { name, words, picture, atMs, isPicked, isHeldBack, isMarked } = comment;
   const [ofName, ofWords] = useMemo(
-    () => [strikeOut(name || "no name", hiding), strikeOut(words, hiding)] as const,
+    () => [strikeOut(name || t`no name`, hiding), strikeOut(words, hiding)] as const,
     [name, words, hiding],
   );
   return (
@@ -51,10 +52,10 @@ export function CommentRow({
         </strong>
         <time className="text-second tabular-nums">{formatTimeOfDay(atMs, locale)}</time>
         {ADDRESS.test(picture) && (
-          <span className="text-second">with a picture, brought when it is picked</span>
+          <span className="text-second">{t`with a picture, brought when it is picked`}</span>
         )}
-        {isPicked && <span className="text-act">picked</span>}
-        {isHeldBack && <span className="text-attention">held back</span>}
+        {isPicked && <span className="text-act">{t`picked`}</span>}
+        {isHeldBack && <span className="text-attention">{t`held back`}</span>}
       </div>
       <p dir="auto" className="font-words text-[18px] leading-snug break-words">
         <CommentWords pieces={ofWords} />
@@ -66,10 +67,10 @@ export function CommentRow({
           ) : (
             <Plus aria-hidden="true" className="size-4" />
           )}
-          {isPicked ? "Take out" : "Pick"}
+          {isPicked ? t`Take out` : t`Pick`}
         </button>
         <button type="button" aria-pressed={isHeldBack} onClick={onHoldBack} className={button}>
-          <EyeOff aria-hidden="true" className="size-4" /> {isHeldBack ? "Let through" : "Hold back"}
+          <EyeOff aria-hidden="true" className="size-4" /> {isHeldBack ? t`Let through` : t`Hold back`}
         </button>
         <button
           type="button"
@@ -78,7 +79,7 @@ export function CommentRow({
           className={`${button} aria-pressed:text-act`}
         >
           <Star aria-hidden="true" className={`size-4 ${isMarked ? "fill-current" : ""}`} />
-          {isMarked ? "Marked" : "Mark"}
+          {isMarked ? t`Marked` : t`Mark`}
         </button>
       </div>
     </li>

@@ -1,6 +1,7 @@
 import { useState } from "react";
 import { type CommentSettings, PICKED_FEED_ID } from "../../core/comments/comment.ts";
 import type { FeedView } from "../../core/feeds/feedView.ts";
+import { t } from "../../core/language/t.ts";
 import type { CommentsEdit } from "../api/calls.ts";
 import { useDesk } from "../desk/deskContext.ts";
 import { CheckBox } from "../ui/CheckBox.tsx";
@@ -28,10 +29,10 @@ export function CommentSources({
   const feed = feeds.find(({ id }) => id === source?.feedId);
   return (
     <>
-      <section aria-label="Where they come from" className="flex flex-col gap-3 text-[15px]">
-        <h2 className="text-[17px] font-semibold">Where they come from</h2>
+      <section aria-label={t`Where they come from`} className="flex flex-col gap-3 text-[15px]">
+        <h2 className="text-[17px] font-semibold">{t`Where they come from`}</h2>
         <label className="flex items-center gap-2">
-          <span className="w-24 text-second">Feed</span>
+          <span className="w-24 text-second">{t`Feed`}</span>
           <select
             value={source?.feedId ?? ""}
             onChange={({ target }) => {
@@ -40,7 +41,7 @@ export function CommentSources({
             }}
             className={box}
           >
-            <option value="">none: only what is pasted</option>
+            <option value="">{t`none: only what is pasted`}</option>
             {feeds
               .filter(({ id, columns }) => id !== PICKED_FEED_ID && columns.length > 0)
               .map(({ id, doc }) => (
@@ -60,7 +61,7 @@ export function CommentSources({
                 onChange={({ target }) => save({ source: { ...source, [part]: target.value } })}
                 className={box}
               >
-                {part === "picture" && <option value="">none</option>}
+                {part === "picture" && <option value="">{t`none`}</option>}
                 {feed.columns.map((column) => (
                   <option key={column}>{column}</option>
                 ))}
@@ -68,7 +69,7 @@ export function CommentSources({
             </label>
           ))}
         <label className="flex flex-col gap-1">
-          <span className="text-second">Pasted: “Name: words”, one on each line</span>
+          <span className="text-second">{t`Pasted: “Name: words”, one on each line`}</span>
           <textarea
             value={pasted}
             rows={2}
@@ -83,18 +84,18 @@ export function CommentSources({
           onClick={() => void act({ kind: "paste", text: pasted }).then((done) => done && setPasted(""))}
           className="min-h-9 w-fit rounded-md bg-lifted px-3 hover:bg-edge disabled:text-quiet"
         >
-          Add them
+          {t`Add them`}
         </button>
       </section>
-      <section aria-label="What is struck out" className="flex flex-col gap-3 text-[15px]">
-        <h2 className="text-[17px] font-semibold">What is struck out</h2>
+      <section aria-label={t`What is struck out`} className="flex flex-col gap-3 text-[15px]">
+        <h2 className="text-[17px] font-semibold">{t`What is struck out`}</h2>
         <CheckBox
-          label="Links and addresses of mail"
+          label={t`Links and addresses of mail`}
           isOn={settings.hidesLinks}
           onChange={(hidesLinks) => save({ hidesLinks })}
         />
         <label className="flex flex-col gap-1">
-          <span className="text-second">Hidden words, one on each line; “lamp*” is all that begins so</span>
+          <span className="text-second">{t`Hidden words, one on each line; “lamp*” is all that begins so`}</span>
           <textarea {...hidden} rows={4} className={`${fieldClass} text-[15px]`} />
         </label>
       </section>
@@ -102,7 +103,7 @@ export function CommentSources({
   );
 }
 
-const PARTS = { name: "Who wrote", words: "What", picture: "Picture" } as const;
+const PARTS = { name: t`Who wrote`, words: t`What`, picture: t`Picture` } as const;
 
 /** The columns that are most likely meant. */
 function guessColumns({ id, columns, kinds }: FeedView): CommentSettings["source"] {

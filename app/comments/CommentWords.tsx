@@ -1,4 +1,5 @@
 import type { Piece } from "../../core/comments/strikeOut.ts";
+import { t } from "../../core/language/t.ts";
 
 /** What somebody wrote, with what will not be shown struck out. */
 export function CommentWords({ pieces }: { pieces: readonly Piece[] }) {
@@ -9,7 +10,7 @@ export function CommentWords({ pieces }: { pieces: readonly Piece[] }) {
           <s
             // biome-ignore lint/suspicious/noArrayIndexKey: a stretch is its place
             key={at}
-            title={struck === "link" ? "A link: it is not shown" : "A hidden word: it is not shown"}
+            title={struck === "link" ? t`A link: it is not shown` : "A hidden word: it is not shown"}
             className="text-attention decoration-2"
           >
             {text}

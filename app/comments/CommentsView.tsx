@@ -1,5 +1,6 @@
 import { useState } from "react";
 import type { CommentTold } from "../../core/comments/comment.ts";
+import { t } from "../../core/language/t.ts";
 import { useDeskStore } from "../desk/deskContext.ts";
 import { NoticeBar } from "../desk/NoticeBar.tsx";
 import { useActor } from "../desk/useActor.ts";
@@ -11,10 +12,10 @@ import { useComments } from "./useComments.ts";
 
 /** Which of them are looked at. */
 const SHELVES = [
-  { name: "To read", has: (c: CommentTold) => !c.isPicked && !c.isHeldBack },
-  { name: "Marked", has: (c: CommentTold) => c.isMarked },
-  { name: "Held back", has: (c: CommentTold) => c.isHeldBack },
-  { name: "All", has: () => true },
+  { name: t`To read`, has: (c: CommentTold) => !c.isPicked && !c.isHeldBack },
+  { name: t`Marked`, has: (c: CommentTold) => c.isMarked },
+  { name: t`Held back`, has: (c: CommentTold) => c.isHeldBack },
+  { name: t`All`, has: () => true },
 ] as const;
 type Shelf = (typeof SHELVES)[number];
 /** More are never read at once; words find the others. */
@@ -70,7 +71,7 @@ export function CommentsView() {
   });
   return (
     <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_minmax(360px,42%)] max-[1000px]:grid-cols-1 max-[1000px]:grid-rows-[minmax(0,1fr)_minmax(220px,42%)]">
-      <main aria-label="Comments" className="relative flex min-h-0 min-w-0 flex-col">
+      <main aria-label={t`Comments`} className="relative flex min-h-0 min-w-0 flex-col">
         <div className="flex flex-wrap items-center gap-2 px-5 pt-4 pb-3">
           {SHELVES.map((each) => (
             <button
@@ -84,8 +85,8 @@ export function CommentsView() {
             </button>
           ))}
           <input
-            aria-label="Words of a comment"
-            placeholder="Name or words"
+            aria-label={t`Words of a comment`}
+            placeholder={t`Name or words`}
             value={words}
             onChange={({ target }) => setWords(target.value)}
             className="ml-auto min-h-9 w-48 rounded-md border border-edge-strong bg-ground px-3 text-[15px]"
@@ -107,35 +108,35 @@ export function CommentsView() {
             ))}
           {found.length > MOST_SHOWN && (
             <li className="px-3 py-2 text-[15px] text-second">
-              and {found.length - MOST_SHOWN} more; type words to find them.
+              {t`and ${found.length - MOST_SHOWN} more; type words to find them.`}
             </li>
           )}
         </ol>
         {told && found.length === 0 && (
           <p className="px-6 pb-6 text-[15px] text-second">
             {comments.length === 0
-              ? "Nobody has written anything yet. Say where comments come from, or paste some."
-              : "Nothing here. What comes is put at the end by itself."}
+              ? t`Nobody has written anything yet. Say where comments come from, or paste some.`
+              : t`Nothing here. What comes is put at the end by itself.`}
           </p>
         )}
         <p className="flex flex-wrap gap-x-4 gap-y-1 border-t border-edge px-5 py-2.5 text-[15px]">
           <span>
-            <kbd>↑ ↓</kbd> choose
+            <kbd>↑ ↓</kbd> {t`choose`}
           </span>
           <span>
-            <kbd>Enter</kbd> pick
+            <kbd>Enter</kbd> {t`pick`}
           </span>
           <span>
-            <kbd>H</kbd> hold back
+            <kbd>H</kbd> {t`hold back`}
           </span>
           <span>
-            <kbd>M</kbd> mark
+            <kbd>M</kbd> {t`mark`}
           </span>
         </p>
         <NoticeBar />
       </main>
       <aside
-        aria-label="Picked comments"
+        aria-label={t`Picked comments`}
         className="flex min-h-0 flex-col gap-5 overflow-y-auto border-l border-edge bg-raised px-5 py-4 *:flex-none max-[1000px]:border-t max-[1000px]:border-l-0"
       >
         <PickedComments actor={actor} />

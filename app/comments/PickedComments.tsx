@@ -1,6 +1,7 @@
 import { ArrowDown, ArrowUp, type LucideIcon, X } from "lucide-react";
 import { LONGEST_COMMENT, type PICKED_COLUMNS, PICKED_FEED_ID } from "../../core/comments/comment.ts";
 import type { TableEdit } from "../../core/feeds/tableEdit.ts";
+import { t } from "../../core/language/t.ts";
 import { call } from "../api/call.ts";
 import { newId } from "../api/newId.ts";
 import { useDeskStore } from "../desk/deskContext.ts";
@@ -26,12 +27,12 @@ export function PickedComments({ actor }: { actor: string }) {
     else if (answer.value.kind !== "done") store.say("trouble", answer.value.sentence);
   };
   return (
-    <section aria-label="Picked" className="flex flex-col gap-2">
-      <h2 className="text-[17px] font-semibold">Picked</h2>
+    <section aria-label={t`Picked`} className="flex flex-col gap-2">
+      <h2 className="text-[17px] font-semibold">{t`Picked`}</h2>
       <p className="text-[15px] text-second">
         {rows.length === 0
-          ? "Nothing yet. Only what is picked can come on a page."
-          : "Pages that are filled from “Picked comments” take the next from here."}
+          ? t`Nothing yet. Only what is picked can come on a page.`
+          : t`Pages that are filled from “Picked comments” take the next from here.`}
       </p>
       <ol className="flex flex-col gap-2">
         {rows.map(({ cells, isUsed, no, name, words, picture }, at) => (
@@ -42,28 +43,28 @@ export function PickedComments({ actor }: { actor: string }) {
                 <strong dir="auto" className="truncate">
                   {name}
                 </strong>
-                {isUsed && <span className="text-second">shown</span>}
+                {isUsed && <span className="text-second">{t`shown`}</span>}
               </p>
               <IconButton
-                label={`Move “${words}” up`}
+                label={t`Move “${words}” up`}
                 Sign={ArrowUp}
                 disabled={at === 0}
                 onPress={() => void edit({ kind: "moveNamed", row: no, after: rows[at - 2]?.no ?? null })}
               />
               <IconButton
-                label={`Move “${words}” down`}
+                label={t`Move “${words}” down`}
                 Sign={ArrowDown}
                 disabled={at === rows.length - 1}
                 onPress={() => void edit({ kind: "moveNamed", row: no, after: rows[at + 1]?.no ?? null })}
               />
               <IconButton
-                label={`Take “${words}” out`}
+                label={t`Take “${words}” out`}
                 Sign={X}
                 onPress={() => void edit({ kind: "removeRows", at, was: [[...cells]] })}
               />
             </div>
             <TrimBox
-              label={`Words of ${name}`}
+              label={t`Words of ${name}`}
               words={words}
               onTrim={(to, was) => void edit({ kind: "setNamed", row: no, column: "words", was, to })}
             />

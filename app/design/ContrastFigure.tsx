@@ -1,10 +1,11 @@
 import type { Legibility } from "../../core/color/legibility.ts";
+import { t } from "../../core/language/t.ts";
 
 const LEGIBLE: Readonly<Record<Legibility, string>> = {
-  best: "very well read",
-  enough: "well read",
-  large: "for large words only",
-  little: "hard to read",
+  best: t`very well read`,
+  enough: t`well read`,
+  large: t`for large words only`,
+  little: t`hard to read`,
 };
 
 /** How well words are read against something: the figure, and what it means. */

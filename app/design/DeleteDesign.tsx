@@ -1,6 +1,7 @@
 import { Trash2 } from "lucide-react";
 import { useState } from "react";
 import type { DesignEdit, DesignRef } from "../../core/design/designEdit.ts";
+import { t } from "../../core/language/t.ts";
 import { call } from "../api/call.ts";
 import { useDeskStore } from "../desk/deskContext.ts";
 
@@ -30,8 +31,8 @@ export function DeleteDesign({
     const isGone = await send({ kind: "remove", of });
     setBusy(false);
     if (!isGone) return;
-    store.say("word", `“${name}” is deleted. What is on air stays as it is.`, {
-      label: "Put it back",
+    store.say("word", t`“${name}” is deleted. What is on air stays as it is.`, {
+      label: t`Put it back`,
       staysIn: "design",
       act: () => {
         store.dismissNotice();
@@ -42,8 +43,8 @@ export function DeleteDesign({
   return (
     <button
       type="button"
-      aria-label={`Delete ${name}`}
-      title={`Delete “${name}”`}
+      aria-label={t`Delete ${name}`}
+      title={t`Delete “${name}”`}
       disabled={isBusy}
       onClick={() => void remove()}
       className="grid size-10 shrink-0 place-content-center rounded-lg bg-lifted text-second hover:bg-edge hover:text-paper"

@@ -3,6 +3,7 @@ import { useMemo, useState } from "react";
 import { Link, useRevalidator } from "react-router";
 import { missingIn } from "../../core/design/edit/fields.ts";
 import { smallestSize } from "../../core/findings/kinds/smallestSize.ts";
+import { t } from "../../core/language/t.ts";
 import type { HouseStyle } from "../../core/scene/houseStyle.ts";
 import { type Template, templateKey } from "../../core/scene/template.ts";
 import type { DeskOutfit } from "../../core/wire/deskDesigns.ts";
@@ -71,7 +72,7 @@ export function DesignView({
     else
       store.say(
         "word",
-        `“${answer.value.worn}” is used from the next take on. What is on air stays as it is.`,
+        t`“${answer.value.worn}” is used from the next take on. What is on air stays as it is.`,
       );
     await revalidate();
   };
@@ -112,8 +113,8 @@ export function DesignView({
       store.say(
         "word",
         act === "remove"
-          ? `“${name}” is deleted. Pages that used it use the outfit’s own from their next take.`
-          : `“${name}” is the outfit’s default from the next take on. What is on air stays as it is.`,
+          ? t`“${name}” is deleted. Pages that used it use the outfit’s own from their next take.`
+          : t`“${name}” is the outfit’s default from the next take on. What is on air stays as it is.`,
       );
     await revalidate();
   };
@@ -127,7 +128,7 @@ export function DesignView({
   if (!style || !wardrobe) return null;
   return (
     <div className="relative flex min-h-0 flex-1 flex-col">
-      <section aria-label="House styles" className="shrink-0 border-b border-edge bg-raised px-5 py-3">
+      <section aria-label={t`House styles`} className="shrink-0 border-b border-edge bg-raised px-5 py-3">
         <StylePicker
           styles={styles}
           chosen={seen}
@@ -137,21 +138,21 @@ export function DesignView({
           onChoose={setSeen}
         />
       </section>
-      <section aria-label="Fonts" className="shrink-0 border-b border-edge px-5 py-2.5">
+      <section aria-label={t`Fonts`} className="shrink-0 border-b border-edge px-5 py-2.5">
         <FontRoles faces={faces} fonts={fonts} onChoose={(role, wanted) => void setIn(role, wanted)} />
       </section>
       <section
-        aria-label="Outfit and style"
+        aria-label={t`Outfit and style`}
         className="flex shrink-0 flex-wrap items-center gap-2 border-b border-edge px-5 py-2.5"
       >
         <select
-          aria-label="Look through"
+          aria-label={t`Look through`}
           value={kind ?? ""}
           onChange={({ target }) => setKind(target.value || null)}
           className="min-h-9 rounded-md border border-edge-strong bg-ground px-2 text-[15px]"
         >
-          <option value="">All pages of one outfit</option>
-          <optgroup label="One kind of page, in every outfit">
+          <option value="">{t`All pages of one outfit`}</option>
+          <optgroup label={t`One kind of page, in every outfit`}>
             {[...fieldSets.values()].map((set) => (
               <option key={set.id} value={set.id}>
                 {set.name}
@@ -169,7 +170,7 @@ export function DesignView({
         )}
         {kind === null && (
           <>
-            <div role="tablist" aria-label="Outfits" className="flex gap-1.5">
+            <div role="tablist" aria-label={t`Outfits`} className="flex gap-1.5">
               {wardrobes.map((candidate) => (
                 <button
                   key={candidate.outfitId}
@@ -202,13 +203,13 @@ export function DesignView({
             className="inline-flex min-h-10 cursor-pointer items-center gap-2 rounded-lg bg-lifted px-4 text-[15px] focus-within:outline-2 focus-within:outline-offset-2 focus-within:outline-act hover:bg-edge"
           >
             <Upload aria-hidden="true" className="size-4.5" />
-            Import a file
+            {t`Import a file`}
           </TemplateFile>
           <Link
             to={`/design/style/${seen}`}
             className="inline-flex min-h-10 items-center rounded-lg bg-lifted px-4 text-[15px] hover:bg-edge"
           >
-            Change “{style?.name}”
+            {t`Change “${style?.name}”`}
           </Link>
           <DeleteDesign
             of={{ kind: "style", id: seen }}
@@ -222,12 +223,12 @@ export function DesignView({
             onClick={() => void wear(seen)}
             className="min-h-10 rounded-lg bg-act px-4 text-[15px] font-bold text-on-bright hover:brightness-110 disabled:bg-lifted disabled:font-normal disabled:text-second"
           >
-            {seen === wornStyleId ? "This style is in use" : `Use “${style?.name}”`}
+            {seen === wornStyleId ? t`This style is in use` : t`Use “${style?.name}”`}
           </button>
         </div>
       </section>
       {/* biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls must be reached by keys */}
-      <main aria-label="Templates" className="min-h-0 flex-1 overflow-y-auto px-5 py-4" tabIndex={0}>
+      <main aria-label={t`Templates`} className="min-h-0 flex-1 overflow-y-auto px-5 py-4" tabIndex={0}>
         {drawing &&
           (kind === null ? [wardrobe] : wardrobes).map((each) => {
             const shown =
@@ -243,7 +244,7 @@ export function DesignView({
                 )}
                 {shown.templates.length === 0 ? (
                   <p className="text-[15px] text-second">
-                    It has no template for these pages, so its screens show nothing of them.
+                    {t`It has no template for these pages, so its screens show nothing of them.`}
                   </p>
                 ) : (
                   <TemplateGrid
@@ -264,7 +265,7 @@ export function DesignView({
   );
 }
 
-const MIN_WIDTH = { wide: "minmax(290px, 1fr)", tall: "minmax(170px, 1fr)", thin: "minmax(420px, 1fr)" };
+const MIN_WIDTH = { wide: t`minmax(290px, 1fr)`, tall: t`minmax(170px, 1fr)`, thin: t`minmax(420px, 1fr)` };
 
 function TemplateGrid({
   wardrobe,
@@ -290,7 +291,7 @@ function TemplateGrid({
   const shape = canvas ? canvas.widthPx / canvas.heightPx : 1.8;
   const width = shape < 1 ? MIN_WIDTH.tall : shape > 3 ? MIN_WIDTH.thin : MIN_WIDTH.wide;
   return (
-    <ul className="grid gap-x-4 gap-y-5" style={{ gridTemplateColumns: `repeat(auto-fill, ${width})` }}>
+    <ul className="grid gap-x-4 gap-y-5" style={{ gridTemplateColumns: t`repeat(auto-fill, ${width})` }}>
       {list.map((template, i) => {
         const page = pages[i];
         const shown = layers[i];
@@ -308,10 +309,10 @@ function TemplateGrid({
             <p className="mt-1.5 text-[15px] font-semibold">{template.name}</p>
             <p className="text-[14px] text-second">
               {fieldSets.get(template.fieldSet)?.name.toLowerCase()}
-              {!templates[i]?.isWorn && templates[i]?.isPublished && ", to choose on a page"}
+              {!templates[i]?.isWorn && templates[i]?.isPublished && t`, to choose on a page`}
               {templates[i]?.isDraft && (
                 <span className="text-attention">
-                  {templates[i]?.isPublished ? " · has a draft" : " · a draft, not in use yet"}
+                  {templates[i]?.isPublished ? t` · has a draft` : t` · a draft, not in use yet`}
                 </span>
               )}
             </p>
@@ -320,28 +321,32 @@ function TemplateGrid({
                 to={`/design/template/${templates[i]?.id}`}
                 className="inline-flex min-h-6 items-center text-[14px] text-act hover:underline"
               >
-                open<span className="sr-only">: {template.name}</span>
+                {t`open`}
+                <span className="sr-only">: {template.name}</span>
               </Link>
               <a
                 href={templateFile(template).address}
                 download={templateFile(template).name}
                 className="inline-flex min-h-6 items-center text-[14px] text-act hover:underline"
               >
-                export<span className="sr-only">: {template.name}</span>
+                {t`export`}
+                <span className="sr-only">: {template.name}</span>
               </a>
               <a
                 href={packAddress("template", templates[i]?.id ?? "")}
                 download
-                title="A ZIP with its pictures, clips, fonts and fields"
+                title={t`A ZIP with its pictures, clips, fonts and fields`}
                 className="inline-flex min-h-6 items-center text-[14px] text-act hover:underline"
               >
-                with its files<span className="sr-only">: {template.name}</span>
+                {t`with its files`}
+                <span className="sr-only">: {template.name}</span>
               </a>
               <TemplateFile
                 onChosen={(file) => onReplace(template, file)}
                 className="inline-flex min-h-6 cursor-pointer items-center text-[14px] text-second focus-within:outline-2 focus-within:outline-act hover:text-paper hover:underline"
               >
-                replace<span className="sr-only">: {template.name}</span>
+                {t`replace`}
+                <span className="sr-only">: {template.name}</span>
               </TemplateFile>
               {!templates[i]?.isWorn && templates[i]?.isPublished && (
                 <button
@@ -349,7 +354,8 @@ function TemplateGrid({
                   onClick={() => onChange("wear", template)}
                   className="inline-flex min-h-6 items-center text-[14px] text-second hover:text-paper hover:underline"
                 >
-                  use by default<span className="sr-only">: {template.name}</span>
+                  {t`use by default`}
+                  <span className="sr-only">: {template.name}</span>
                 </button>
               )}
               {templates.filter((other) => other.template.fieldSet === template.fieldSet).length > 1 && (
@@ -358,18 +364,20 @@ function TemplateGrid({
                   onClick={() => onChange("remove", template)}
                   className="inline-flex min-h-6 items-center text-[14px] text-second hover:text-paper hover:underline"
                 >
-                  delete<span className="sr-only">: {template.name}</span>
+                  {t`delete`}
+                  <span className="sr-only">: {template.name}</span>
                 </button>
               )}
             </p>
             {missingIn(template, fieldSets.get(template.fieldSet), list).map(({ name, label }) => (
               <p key={name} className="text-[14px] text-attention">
-                Does not show “{label}”.{" "}
+                {t`Does not show “${label}”.`}{" "}
                 <Link
                   to={`/design/template/${templates[i]?.id}?show=${encodeURIComponent(name)}`}
                   className="text-act hover:underline"
                 >
-                  Add an object for it<span className="sr-only"> in {template.name}</span>
+                  {t`Add an object for it`}
+                  <span className="sr-only"> {t`in ${template.name}`}</span>
                 </Link>
               </p>
             ))}

@@ -3,6 +3,7 @@ import { Popover } from "radix-ui";
 import { useState } from "react";
 import { useNavigate } from "react-router";
 import type { DesignEdit } from "../../core/design/designEdit.ts";
+import { t } from "../../core/language/t.ts";
 import { call } from "../api/call.ts";
 import { newId } from "../api/newId.ts";
 import { useDesk, useDeskStore } from "../desk/deskContext.ts";
@@ -42,7 +43,7 @@ export function NewTemplate({ outfitId, actor }: { outfitId: string; actor: stri
     <Popover.Root>
       <Popover.Trigger className="inline-flex min-h-10 items-center gap-2 rounded-lg bg-lifted px-4 text-[15px] hover:bg-edge">
         <Plus aria-hidden="true" className="size-4.5" />
-        New template
+        {t`New template`}
       </Popover.Trigger>
       <Popover.Portal>
         <Popover.Content
@@ -50,7 +51,7 @@ export function NewTemplate({ outfitId, actor }: { outfitId: string; actor: stri
           sideOffset={6}
           className="z-30 flex w-80 flex-col gap-3 rounded-lg border border-edge-strong bg-raised p-4 shadow-xl"
         >
-          <Labelled id="new-template-name" label="Name">
+          <Labelled id="new-template-name" label={t`Name`}>
             <input
               id="new-template-name"
               value={name}
@@ -60,7 +61,7 @@ export function NewTemplate({ outfitId, actor }: { outfitId: string; actor: stri
               className={`${fieldClass} text-[15px]`}
             />
           </Labelled>
-          <Labelled id="new-template-for" label="For pages of the kind">
+          <Labelled id="new-template-for" label={t`For pages of the kind`}>
             <select
               id="new-template-for"
               value={fieldSet}
@@ -72,12 +73,12 @@ export function NewTemplate({ outfitId, actor }: { outfitId: string; actor: stri
                   {called}
                 </option>
               ))}
-              <option value={NEW_KIND}>a new kind of page…</option>
+              <option value={NEW_KIND}>{t`a new kind of page…`}</option>
             </select>
           </Labelled>
           {isNewKind && (
             <>
-              <Labelled id="new-kind-name" label="What such pages are called">
+              <Labelled id="new-kind-name" label={t`What such pages are called`}>
                 <input
                   id="new-kind-name"
                   value={kindName}
@@ -86,7 +87,7 @@ export function NewTemplate({ outfitId, actor }: { outfitId: string; actor: stri
                   className={`${fieldClass} text-[15px]`}
                 />
               </Labelled>
-              <Labelled id="new-kind-layer" label="They go to the layer">
+              <Labelled id="new-kind-layer" label={t`They go to the layer`}>
                 <select
                   id="new-kind-layer"
                   value={layerId}
@@ -108,7 +109,7 @@ export function NewTemplate({ outfitId, actor }: { outfitId: string; actor: stri
             onClick={() => void make()}
             className="min-h-10 rounded-lg bg-act px-4 text-[15px] font-bold text-on-bright hover:brightness-110"
           >
-            Make it
+            {t`Make it`}
           </button>
         </Popover.Content>
       </Popover.Portal>

@@ -2,6 +2,7 @@ import { Popover } from "radix-ui";
 import { useState } from "react";
 import type { DesignEdit } from "../../core/design/designEdit.ts";
 import { changesOf } from "../../core/design/designKinds.ts";
+import { t } from "../../core/language/t.ts";
 import type { Outfit } from "../../core/venue/outfit.ts";
 import type { DeskOutfit } from "../../core/wire/deskDesigns.ts";
 import { call } from "../api/call.ts";
@@ -50,10 +51,10 @@ export function OutfitMenu({
     const before: Outfit = { ...plain, variants: [], name: outfit.name, linesPerSlide: outfit.linesPerSlide };
     const changes = changesOf("outfit", before, { ...before, name: called, linesPerSlide });
     if (changes.length === 0) return setOpen(false);
-    const label = "Change the outfit";
+    const label = t`Change the outfit`;
     const change = { kind: "change", of, changes, label, joins: false } as DesignEdit;
     if (await send(change, publish(outfit.id))) {
-      store.say("word", `“${called}” is changed from the next take on. What is on air stays as it is.`);
+      store.say("word", t`“${called}” is changed from the next take on. What is on air stays as it is.`);
       setOpen(false);
       onMade(outfit.id);
     }
@@ -76,7 +77,7 @@ export function OutfitMenu({
       }}
     >
       <Popover.Trigger className="min-h-9 rounded-md px-3 text-[15px] text-act hover:bg-lifted">
-        Change this outfit
+        {t`Change this outfit`}
       </Popover.Trigger>
       <Popover.Portal>
         <Popover.Content
@@ -84,7 +85,7 @@ export function OutfitMenu({
           sideOffset={6}
           className="z-30 flex w-96 flex-col gap-3 rounded-lg border border-edge-strong bg-raised p-4 shadow-xl"
         >
-          <Labelled id="outfit-name" label="Name">
+          <Labelled id="outfit-name" label={t`Name`}>
             <input
               id="outfit-name"
               value={name}
@@ -95,7 +96,7 @@ export function OutfitMenu({
           </Labelled>
           <span className="flex items-center gap-2 text-[15px]">
             <label htmlFor="outfit-lines" className="flex-1 text-second">
-              Lines on a slide, at most
+              {t`Lines on a slide, at most`}
             </label>
             <NumberBox
               id="outfit-lines"
@@ -108,7 +109,7 @@ export function OutfitMenu({
             />
           </span>
           <p className="text-[14px] text-second">
-            Songs and readings are divided anew for it. What is on air stays as it is.
+            {t`Songs and readings are divided anew for it. What is on air stays as it is.`}
           </p>
           <span className="flex gap-2">
             <button
@@ -116,14 +117,14 @@ export function OutfitMenu({
               onClick={() => void save()}
               className="min-h-10 flex-1 rounded-lg bg-act px-4 text-[15px] font-bold text-on-bright hover:brightness-110"
             >
-              Save
+              {t`Save`}
             </button>
             <button
               type="button"
               onClick={() => void copy()}
               className="min-h-10 rounded-lg bg-lifted px-4 text-[15px] hover:bg-edge"
             >
-              Make another like it
+              {t`Make another like it`}
             </button>
             <DeleteDesign of={of} name={outfit.name} actor={actor} onChanged={() => onMade(outfit.id)} />
           </span>

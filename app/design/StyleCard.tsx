@@ -1,3 +1,4 @@
+import { t } from "../../core/language/t.ts";
 import type { HouseStyle } from "../../core/scene/houseStyle.ts";
 import type { Template } from "../../core/scene/template.ts";
 import { useDesk } from "../desk/deskContext.ts";
@@ -22,7 +23,7 @@ export function StyleCard({
       pages={pages}
       drawing={drawing}
       atMs={RESTING_MS}
-      label={`${style.name}, an example`}
+      label={t`${style.name}, an example`}
       ground="#000"
     />
   );

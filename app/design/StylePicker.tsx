@@ -1,3 +1,4 @@
+import { t } from "../../core/language/t.ts";
 import type { Template } from "../../core/scene/template.ts";
 import type { ShownStyle } from "../api/loaded.ts";
 import type { Drawing } from "../live/drawing.ts";
@@ -40,7 +41,7 @@ export function StylePicker({
             <span className="mt-1.5 flex flex-wrap items-center justify-between gap-x-2 px-1 text-[15px] font-semibold">
               {style.name}
               {id === used && (
-                <span className="text-[14px] font-normal whitespace-nowrap text-act">in use</span>
+                <span className="text-[14px] font-normal whitespace-nowrap text-act">{t`in use`}</span>
               )}
             </span>
           </button>

@@ -1,3 +1,4 @@
+import { t } from "../../core/language/t.ts";
 import type { Template } from "../../core/scene/template.ts";
 import { problemOf } from "../../core/wire/problem.ts";
 import type { Answered } from "../api/call.ts";
@@ -27,7 +28,7 @@ export async function bringDesign(
     answer ??
     problemOf(
       "unreachable",
-      `“${file.name}” could not be sent: the server cannot be reached, or the file is larger than 96 MB. Nothing was changed.`,
+      t`“${file.name}” could not be sent: the server cannot be reached, or the file is larger than 96 MB. Nothing was changed.`,
     )
   );
 }

@@ -2,6 +2,7 @@ import { Settings } from "lucide-react";
 import { Popover } from "radix-ui";
 import { useEffect, useState } from "react";
 import { NavLink, useLocation } from "react-router";
+import { t } from "../../core/language/t.ts";
 import type { VenueLanguage } from "../../core/time/venueLanguage.ts";
 import { call } from "../api/call.ts";
 import { helpAt } from "../help/helpOfViews.ts";
@@ -20,8 +21,8 @@ import { LanguageSelect } from "../ui/LanguageSelect.tsx";
 import { MENU } from "../views.ts";
 import { useDesk, useDeskStore } from "./deskContext.ts";
 
-const SCHEME_NAMES: Readonly<Record<Scheme, string>> = { dark: "Dark", light: "Light" };
-const SCALE_NAMES: Readonly<Record<ScriptScale, string>> = { 1: "Usual", 1.25: "Large", 1.5: "Largest" };
+const SCHEME_NAMES: Readonly<Record<Scheme, string>> = { dark: t`Dark`, light: t`Light` };
+const SCALE_NAMES: Readonly<Record<ScriptScale, string>> = { 1: t`Usual`, 1.25: t`Large`, 1.5: t`Largest` };
 
 /** What is set once and seldom looked at: keys, health, how the venue writes dates, how this desk looks. */
 export function DeskMenu() {
@@ -42,7 +43,7 @@ export function DeskMenu() {
   return (
     <Popover.Root>
       <Popover.Trigger
-        aria-label="Keys and settings"
+        aria-label={t`Keys and settings`}
         className="grid size-9 place-content-center rounded-md text-second hover:bg-lifted hover:text-paper"
       >
         <Settings aria-hidden="true" className="size-5" />
@@ -60,7 +61,7 @@ export function DeskMenu() {
               className="flex min-h-9 items-center gap-3 rounded-md border border-edge-strong px-2 hover:bg-lifted"
               onClick={() => openHelp(helpAt(pathname))}
             >
-              Help with what is here
+              {t`Help with what is here`}
               <kbd className="ml-auto">F1</kbd>
             </button>
           </Popover.Close>
@@ -80,7 +81,7 @@ export function DeskMenu() {
           </ul>
           <div className="flex flex-col gap-1.5">
             <label htmlFor="venue-language" className="text-[14px] text-second">
-              Dates and times, on every desk
+              {t`Dates and times, on every desk`}
             </label>
             <LanguageSelect
               id="venue-language"
@@ -90,7 +91,7 @@ export function DeskMenu() {
             />
           </div>
           <Choice
-            label="Colours of this desk"
+            label={t`Colours of this desk`}
             options={SCHEMES.map((each) => ({ value: each, name: SCHEME_NAMES[each] }))}
             chosen={scheme}
             onChoose={(next) => {
@@ -99,7 +100,7 @@ export function DeskMenu() {
             }}
           />
           <Choice
-            label="Words of the script"
+            label={t`Words of the script`}
             options={SCRIPT_SCALES.map((each) => ({ value: each, name: SCALE_NAMES[each] }))}
             chosen={scale}
             onChoose={(next) => {

@@ -1,5 +1,6 @@
 import { ChevronDown } from "lucide-react";
 import { NavLink, useLocation } from "react-router";
+import { t } from "../../core/language/t.ts";
 import { localNow } from "../live/clock.ts";
 import { formatLength, formatTimeOfDay } from "../ui/format.ts";
 import { MATERIAL, TABS } from "../views.ts";
@@ -16,12 +17,13 @@ export function Header({ place }: { place: string }) {
     <>
       <header className="relative flex min-h-13 shrink-0 flex-wrap items-center gap-x-5 gap-y-0 border-b border-edge bg-raised px-5 max-lg:gap-x-2 max-lg:px-3">
         <span className="font-brand text-[22px] font-bold tracking-tight max-lg:hidden">
-          Vesko<span className="text-act">.</span>
+          {t`Vesko`}
+          <span className="text-act">.</span>
         </span>
         <h1 className="min-w-0 flex-[0_1_auto] text-[15px] max-lg:max-w-28">
           <NavLink
             to="/evenings"
-            title={`All evenings. This is “${evening.name}”${place && ` at ${place}`}.`}
+            title={t`All evenings. This is “${evening.name}”${place && t` at ${place}`}.`}
             className="flex min-h-8 items-center gap-1.5 rounded-md px-2 hover:bg-lifted aria-[current]:bg-lifted"
           >
             <span className="truncate font-semibold">{evening.name}</span>
@@ -30,7 +32,7 @@ export function Header({ place }: { place: string }) {
           </NavLink>
         </h1>
         <nav
-          aria-label="Views"
+          aria-label={t`Views`}
           className="flex gap-1 max-md:order-last max-md:w-full max-md:overflow-x-auto max-md:border-t max-md:border-edge max-md:py-0.5"
         >
           {TABS.map(({ to, name, parts }) => {
@@ -58,7 +60,7 @@ export function Header({ place }: { place: string }) {
       </header>
       {isAmong(MATERIAL, pathname) && (
         <nav
-          aria-label="Material"
+          aria-label={t`Material`}
           className="flex h-10 shrink-0 items-center gap-1 border-b border-edge bg-raised px-5"
         >
           {MATERIAL.map(({ path, name }) => (
@@ -115,27 +117,27 @@ function Connection() {
   });
   switch (status.kind) {
     case "open":
-      return <span className="text-[14px] text-second max-lg:sr-only">connected</span>;
+      return <span className="text-[14px] text-second max-lg:sr-only">{t`connected`}</span>;
     case "silent":
       return (
         <span className={MISSING}>
           <span aria-hidden="true" className="hatched size-4 rounded" />
           <span>
-            no answer <span className="max-[1400px]:sr-only">for</span> {forHowLong}
+            {t`no answer`} <span className="max-[1400px]:sr-only">{t`for`}</span> {forHowLong}
           </span>
           <ToSecond page={second.page} />
         </span>
       );
     case "connecting":
-      return <span className="text-[14px] text-second">connecting…</span>;
+      return <span className="text-[14px] text-second">{t`connecting…`}</span>;
     case "refused":
-      return <span className="hatched rounded px-2 py-1 text-[14px] font-semibold">link refused</span>;
+      return <span className="hatched rounded px-2 py-1 text-[14px] font-semibold">{t`link refused`}</span>;
     case "lost":
       return (
         <span className={MISSING}>
           <span aria-hidden="true" className="hatched size-4 rounded" />
           <span>
-            <span className="max-[1400px]:sr-only">server</span> lost {forHowLong}
+            <span className="max-[1400px]:sr-only">{t`server`}</span> {t`lost`} {forHowLong}
           </span>
           <ToSecond page={second.page} />
         </span>
@@ -154,7 +156,7 @@ function ToSecond({ page }: { page: string | null }) {
       // Over what is beneath: nothing on the desk moves because the server is gone.
       className="absolute top-full right-4 z-40 mt-2 flex min-h-11 items-center rounded-lg bg-attention px-4 text-[16px] font-bold text-on-bright shadow-xl hover:brightness-110"
     >
-      Take over on the second machine
+      {t`Take over on the second machine`}
     </a>
   );
 }

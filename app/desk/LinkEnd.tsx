@@ -1,3 +1,4 @@
+import { t } from "../../core/language/t.ts";
 import { endAfter, hasEnded, LINK_LENGTHS } from "../../core/time/linkEnd.ts";
 import { formatDay } from "../ui/format.ts";
 import { fieldClass, Labelled } from "../ui/Labelled.tsx";
@@ -5,7 +6,7 @@ import { useDeskStore } from "./deskContext.ts";
 import { useLocale } from "./useLocale.ts";
 
 const BY_HAND = "hand";
-const AS_IT_IS = "as it is";
+const AS_IT_IS = t`as it is`;
 
 /** Chooses when a link ends by itself. */
 export function LinkEndChoice({
@@ -20,7 +21,7 @@ export function LinkEndChoice({
   const store = useDeskStore();
   const told = useLinkEnd(untilMs);
   return (
-    <Labelled id={id} label="The link lasts">
+    <Labelled id={id} label={t`The link lasts`}>
       <select
         id={id}
         value={untilMs === null ? BY_HAND : AS_IT_IS}
@@ -30,7 +31,7 @@ export function LinkEndChoice({
         }}
         className={fieldClass}
       >
-        <option value={BY_HAND}>until somebody ends it</option>
+        <option value={BY_HAND}>{t`until somebody ends it`}</option>
         {LINK_LENGTHS.map(({ hours, name }) => (
           <option key={hours} value={hours}>
             {name}
@@ -47,5 +48,5 @@ export function useLinkEnd(untilMs: number | null): string {
   const locale = useLocale();
   const store = useDeskStore();
   if (untilMs === null) return "";
-  return `${hasEnded({ untilMs }, store.now()) ? "ended" : "until"} ${formatDay(untilMs, locale)}`;
+  return `${hasEnded({ untilMs }, store.now()) ? t`ended` : t`until`} ${formatDay(untilMs, locale)}`;
 }

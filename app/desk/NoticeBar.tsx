@@ -1,5 +1,6 @@
 import { TriangleAlert, X } from "lucide-react";
 import { useLocation } from "react-router";
+import { t } from "../../core/language/t.ts";
 import { useDesk, useDeskStore } from "./deskContext.ts";
 
 /** The last thing the operator was told. It covers no key and takes no focus. */
@@ -34,7 +35,7 @@ export function NoticeBar() {
           )}
           <button
             type="button"
-            aria-label="Put this message away"
+            aria-label={t`Put this message away`}
             className="-my-1.5 -mr-2 grid size-8 shrink-0 place-content-center rounded text-second hover:text-paper"
             onClick={() => store.dismissNotice()}
           >

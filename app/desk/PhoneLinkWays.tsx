@@ -1,5 +1,6 @@
 import { ExternalLink, Trash2 } from "lucide-react";
 import { type ReactNode, useState } from "react";
+import { t } from "../../core/language/t.ts";
 import { HereOnly } from "../ui/HereOnly.tsx";
 import { HoldButton } from "../ui/HoldButton.tsx";
 import { useReachable } from "./useReachable.ts";
@@ -29,35 +30,35 @@ export function PhoneLinkWays({
     <>
       <div className="mt-auto flex flex-wrap gap-2">
         <a className={phoneLinkButton} href={path} target="_blank" rel="noopener noreferrer">
-          Open here <ExternalLink aria-hidden="true" className="size-4" />
+          {t`Open here`} <ExternalLink aria-hidden="true" className="size-4" />
         </a>
         <button
           type="button"
           className={phoneLinkButton}
           onClick={() => void onCode().then((answer) => setCode(answer ?? ""))}
         >
-          Short code
+          {t`Short code`}
         </button>
         {children}
         <HoldButton
-          title="Hold for half a second. The phone says that it has ended."
+          title={t`Hold for half a second. The phone says that it has ended.`}
           onHeld={onEnd}
           className={phoneLinkButton}
         >
           <Trash2 aria-hidden="true" className="size-4" />
-          <span>End</span>
+          <span>{t`End`}</span>
         </HoldButton>
       </div>
       {reached?.isHereOnly && <HereOnly />}
       {code !== "" && (
         <p>
-          On the phone open{" "}
+          {t`On the phone open`}{" "}
           <span className="font-mono">
             {reached?.origin}
             {typedAt}
           </span>{" "}
-          and type <strong className="font-mono text-[20px] tracking-wider">{code}</strong>
-          <span className="block text-second">Good once, for ten minutes.</span>
+          {t`and type`} <strong className="font-mono text-[20px] tracking-wider">{code}</strong>
+          <span className="block text-second">{t`Good once, for ten minutes.`}</span>
         </p>
       )}
     </>

@@ -1,3 +1,4 @@
+import { t } from "../../core/language/t.ts";
 import { useDesk, useDeskStore } from "./deskContext.ts";
 
 /** On every view of a desk that rehearses: the screens show the air, but for those that are chosen here. */
@@ -18,11 +19,11 @@ export function RehearsalBanner() {
     >
       <strong className="rounded bg-ground px-3 py-1">
         {names.length === 0
-          ? "REHEARSAL: what is taken here is on no screen. The air goes on as it was."
-          : `REHEARSAL, shown on ${names.join(", ")}. The air goes on as it was on all others.`}
+          ? t`REHEARSAL: what is taken here is on no screen. The air goes on as it was.`
+          : t`REHEARSAL, shown on ${names.join(", ")}. The air goes on as it was on all others.`}
       </strong>
       <fieldset className="flex items-center gap-1 rounded bg-ground px-2">
-        <legend className="sr-only">Screens that show the rehearsal in place of the air</legend>
+        <legend className="sr-only">{t`Screens that show the rehearsal in place of the air`}</legend>
         {outputs.map(({ id, name }) => (
           <label key={id} className="flex min-h-8 items-center gap-1.5 px-1 text-[14px]">
             <input
@@ -40,7 +41,7 @@ export function RehearsalBanner() {
         onClick={() => store.rehearse(false)}
         className="min-h-8 rounded-md bg-attention px-3 font-semibold text-on-bright"
       >
-        Back to the air
+        {t`Back to the air`}
       </button>
     </div>
   );

@@ -1,5 +1,6 @@
 import { HardDrive } from "lucide-react";
 import { NavLink } from "react-router";
+import { t } from "../../core/language/t.ts";
 import { useDesk } from "./deskContext.ts";
 
 /** On every view while the disk of the show needs a person: it stays until the disk does well again. */
@@ -16,12 +17,12 @@ export function StorageBanner() {
       <HardDrive aria-hidden="true" className="size-5 shrink-0" />
       <span className="max-w-[980px]">
         {storage.kind === "unwritten" && (
-          <strong>NOT SAVED ({storage.events === 1 ? "1 act" : `${storage.events} acts`}). </strong>
+          <strong>{t`NOT SAVED (${storage.events === 1 ? "1 act" : t`${storage.events} acts`}).`} </strong>
         )}
         {storage.sentence}
       </span>
       <NavLink to="/health" className="shrink-0 underline">
-        See more
+        {t`See more`}
       </NavLink>
     </div>
   );

@@ -1,3 +1,4 @@
+import { t } from "../../core/language/t.ts";
 import { actToUndo } from "../../core/show/acts.ts";
 import { type Command, refusalSentence } from "../../core/show/commands.ts";
 import { pagesOn } from "../../core/show/layers.ts";
@@ -57,11 +58,11 @@ export class AirCommands {
   }
 
   take(how: "usual" | "dissolve" | "cut"): void {
-    if (this.#hasJustChanged(meaningOfTake, "“Take” was not used: what comes next")) return;
+    if (this.#hasJustChanged(meaningOfTake, t`“Take” was not used: what comes next`)) return;
     this.#press(() => {
       const { next, state } = this.#desk;
       if (!next) {
-        this.#parts.say("word", "That was the last step of the rundown. Arm a step to go on.");
+        this.#parts.say("word", t`That was the last step of the rundown. Arm a step to go on.`);
         return undefined;
       }
       return { kind: "take", target: next, how, builtOn: state.airRevision };
@@ -70,7 +71,7 @@ export class AirCommands {
 
   /** Takes off what “out” names: it says so beforehand, and takes nothing else off. */
   out(): void {
-    if (this.#hasJustChanged(meaningOfOut, "“Out” was not used: what it takes off")) return;
+    if (this.#hasJustChanged(meaningOfOut, t`“Out” was not used: what it takes off`)) return;
     this.#press(() => {
       const target = outTarget(this.#desk.state, this.#parts.now());
       return target && { kind: "out", layerId: target.layerId, seen: target.cueId, how: "animated" };
@@ -84,8 +85,8 @@ export class AirCommands {
   }
 
   layerOut(layerId: string, outputId: string | null = null): void {
-    const name = this.#desk.state.layers.find(({ id }) => id === layerId)?.name ?? "Layer";
-    if (this.#hasJustChanged(meaningOfLayer(layerId), `“${name} out” was not used: what is there`)) return;
+    const name = this.#desk.state.layers.find(({ id }) => id === layerId)?.name ?? t`Layer`;
+    if (this.#hasJustChanged(meaningOfLayer(layerId), t`“${name} out” was not used: what is there`)) return;
     this.#press(() => {
       const pages = pagesOn(this.#desk.state, layerId, this.#parts.now());
       const page = outputId === null ? [...pages.values()].find((each) => each) : pages.get(outputId);
@@ -96,11 +97,11 @@ export class AirCommands {
 
   /** Puts back this desk's last act, or where it has none, the last of all. */
   undo(): void {
-    if (this.#hasJustChanged(meaningOfUndo(this.#parts.windowId), "“Undo” was not used: what it puts back"))
+    if (this.#hasJustChanged(meaningOfUndo(this.#parts.windowId), t`“Undo” was not used: what it puts back`))
       return;
     this.#press(() => {
       const act = actToUndo(this.#desk.state.acts, this.#parts.windowId);
-      if (!act) this.#parts.say("word", "There is nothing left to undo. The air is as it was.");
+      if (!act) this.#parts.say("word", t`There is nothing left to undo. The air is as it was.`);
       return act && { kind: "undo", actId: act.actId };
     });
   }
@@ -111,7 +112,7 @@ export class AirCommands {
       const { asides } = this.#desk.state.line;
       const chosen = cueId ?? asides.at(-1)?.cueId;
       if (chosen === undefined)
-        this.#parts.say("word", "Nothing came besides the line, so there is nothing else to go on from.");
+        this.#parts.say("word", t`Nothing came besides the line, so there is nothing else to go on from.`);
       return chosen === undefined ? undefined : { kind: "goOn", cueId: chosen };
     });
   }
@@ -148,7 +149,7 @@ export class AirCommands {
     if (!hasJustChanged(this.#parts.sights(), meaning, this.#parts.now())) return false;
     this.#parts.say(
       "word",
-      `${what} changed by itself a moment ago. The air is as it was; look, then press again.`,
+      t`${what} changed by itself a moment ago. The air is as it was; look, then press again.`,
     );
     return true;
   }
@@ -168,15 +169,15 @@ export class AirCommands {
     if (status.kind !== "open" && status.kind !== "silent") {
       this.#parts.say(
         "trouble",
-        "There is no connection to the server, so nothing was sent. The outputs keep their picture.",
+        t`There is no connection to the server, so nothing was sent. The outputs keep their picture.`,
       );
       return;
     }
     if (wantedChannel !== channel) {
-      const where = wantedChannel === "air" ? "back to the air" : "over to the rehearsal";
+      const where = wantedChannel === "air" ? t`back to the air` : t`over to the rehearsal`;
       this.#parts.say(
         "word",
-        `This desk is just going ${where}, so nothing was sent. Look, then press again.`,
+        t`This desk is just going ${where}, so nothing was sent. Look, then press again.`,
       );
       return;
     }

@@ -1,3 +1,4 @@
+import { t } from "../../core/language/t.ts";
 import { WHY_TRIGGER_IS_HELD } from "../../core/report/airStory.ts";
 import type { ReadyCue } from "../../core/rundown/readyCue.ts";
 import { actorName, idOf } from "../../core/show/actor.ts";
@@ -15,17 +16,17 @@ export function newsOf(
 ): string | undefined {
   const titleOf = (cueId: string) => ready.find((cue) => cue.cueId === cueId)?.content.title;
   if (event.kind === "dueHeld" && (event.why === "late" || event.why === "gone")) {
-    const why = event.why === "late" ? "its time had long passed" : "it cannot be taken as it stands";
+    const why = event.why === "late" ? t`its time had long passed` : t`it cannot be taken as it stands`;
     if (event.due.kind === "trigger")
-      return `The trigger “${event.due.name}” was held: ${event.why === "late" ? why : "it is not there any more"}. The air is as it was.`;
-    return `“${titleOf(event.due.cueId) ?? "A cue"}” was to come by itself and was held: ${why}. The air is as it was; take it by hand.`;
+      return t`The trigger “${event.due.name}” was held: ${event.why === "late" ? why : t`it is not there any more`}. The air is as it was.`;
+    return t`“${titleOf(event.due.cueId) ?? "A cue"}” was to come by itself and was held: ${why}. The air is as it was; take it by hand.`;
   }
   // That a hand was there first is as it should be: it stands in the log.
   if (event.kind === "triggerHeld" && event.why !== "hand" && event.why !== "layerHeld")
-    return `The trigger “${event.name}” was held: ${WHY_TRIGGER_IS_HELD[event.why]}. The air is as it was.`;
+    return t`The trigger “${event.name}” was held: ${WHY_TRIGGER_IS_HELD[event.why]}. The air is as it was.`;
   // An arm is not lost in silence: whoever set it is told when another hand took it away.
   const lost = lostArm(before, after, "target" in event ? event.target : null);
   if (!lost || idOf(lost.by) !== deskId || (actor && idOf(actor) === deskId)) return undefined;
   const who = actorName(actor ?? { kind: "timer" });
-  return `“${titleOf(lost.target.cueId) ?? "What you armed"}” is not armed any more: ${who} went on from elsewhere.`;
+  return t`“${titleOf(lost.target.cueId) ?? t`What you armed`}” is not armed any more: ${who} went on from elsewhere.`;
 }

@@ -1,3 +1,4 @@
+import { t } from "../../core/language/t.ts";
 import { actorName } from "../../core/show/actor.ts";
 import type { Act } from "../../core/show/acts.ts";
 import type { DeskSnapshot } from "./deskSnapshot.ts";
@@ -8,7 +9,7 @@ export function describeAct(
   desk: Pick<DeskSnapshot, "cues" | "state">,
   deskId: string,
 ): string {
-  const whose = by.kind !== "timer" && by.id !== deskId ? `, by ${actorName(by)}` : "";
+  const whose = by.kind !== "timer" && by.id !== deskId ? t`, by ${actorName(by)}` : "";
   return `${wordsOf(what, desk)}${whose}`;
 }
 
@@ -17,33 +18,33 @@ function wordsOf(what: Act["what"], { cues, state }: Pick<DeskSnapshot, "cues" |
   switch (what.kind) {
     case "take": {
       const cue = cues.find(({ view }) => view.cueId === what.cueId);
-      return `take of ${cue?.title ?? "a deleted cue"}`;
+      return t`take of ${cue?.title ?? t`a deleted cue`}`;
     }
     case "out":
-      return `${what.layerIds.map(layerName).join(", ")} out`;
+      return t`${what.layerIds.map(layerName).join(", ")} out`;
     case "clear":
       return "clear";
     case "clearEverything":
-      return "clear all";
+      return t`clear all`;
     case "plan":
-      return `plan ${what.name}`;
+      return t`plan ${what.name}`;
     case "shut":
       return what.picture === null ? "picture" : what.picture === "black" ? "black" : "stand-by";
     case "test":
-      return what.picture === null ? "test picture off" : "test picture";
+      return what.picture === null ? t`test picture off` : t`test picture`;
     case "layer":
-      return `settings of ${layerName(what.layerId)}`;
+      return t`settings of ${layerName(what.layerId)}`;
     case "screen":
-      return `change of ${what.name}`;
+      return t`change of ${what.name}`;
     case "send":
       return "send";
     case "stageNote":
-      return "note to the stage";
+      return t`note to the stage`;
     case "standBy":
-      return "stand-by picture";
+      return t`stand-by picture`;
     case "startOver":
-      return "start over";
+      return t`start over`;
     case "goOn":
-      return "go on from here";
+      return t`go on from here`;
   }
 }

@@ -1,4 +1,5 @@
 import { createContext, useContext, useEffect, useRef, useState, useSyncExternalStore } from "react";
+import { t } from "../../core/language/t.ts";
 import { Drawing } from "../live/drawing.ts";
 import type { DeskSnapshot } from "./deskSnapshot.ts";
 import type { DeskStore } from "./deskStore.ts";
@@ -48,7 +49,7 @@ export function useDrawing(): Drawing | undefined {
         drawings.delete(store);
         store.say(
           "trouble",
-          "The fonts could not be loaded, so this desk shows no pictures. The outputs are as they were; load this page again.",
+          t`The fonts could not be loaded, so this desk shows no pictures. The outputs are as they were; load this page again.`,
         );
       });
     }

@@ -1,5 +1,6 @@
 import { feedsIn, type LiveFields } from "../../core/feeds/binding.ts";
 import { type FeedView, feedTrouble } from "../../core/feeds/feedView.ts";
+import { t } from "../../core/language/t.ts";
 import type { DeskSnapshot } from "./deskSnapshot.ts";
 
 /** How the feeds of a page do, in a few words. */
@@ -26,7 +27,7 @@ export function feedMarkOf(
 ): FeedMark | undefined {
   if (!live) return undefined;
   const own = feedsIn(live.bindings).map((id) => feeds.find((feed) => feed.id === id));
-  const names = own.map((feed) => feed?.doc.name ?? "a feed that was removed").join(", ");
+  const names = own.map((feed) => feed?.doc.name ?? t`a feed that was removed`).join(", ");
   return { names, isFrozen, trouble: troubleOf(own, bindingProblems[cueId]) };
 }
 
@@ -37,8 +38,8 @@ function troubleOf(own: readonly (FeedView | undefined)[], problem: string | und
       words: feedTrouble(bad) ?? "",
       says: bad.fault
         ? `“${bad.doc.name}”: ${bad.fault.says}`
-        : `Nothing new has come from “${bad.doc.name}”.`,
+        : t`Nothing new has come from “${bad.doc.name}”.`,
       sinceMs: bad.fault?.sinceMs ?? bad.changedAtMs,
     };
-  return problem === undefined ? null : { words: "last good values", says: problem, sinceMs: null };
+  return problem === undefined ? null : { words: t`last good values`, says: problem, sinceMs: null };
 }

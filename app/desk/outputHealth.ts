@@ -1,3 +1,4 @@
+import { t } from "../../core/language/t.ts";
 import { glassSize } from "../../core/venue/fitting.ts";
 import { type Output, pictureSize } from "../../core/venue/plan.ts";
 import type { ScreenHealth } from "../../core/wire/wire.ts";
@@ -30,54 +31,54 @@ export function describeHealth(
     const isLost = lastHeardAtMs !== null;
     const ago = isLost && nowMs !== null ? ` ${formatLength(nowMs - lastHeardAtMs)}` : "";
     return {
-      word: isLost ? `lost${ago}` : "no window",
+      word: isLost ? `lost${ago}` : t`no window`,
       isBad: isLost,
       isEmpty: true,
       lateMs: isLost && nowMs !== null ? nowMs - lastHeardAtMs : null,
-      lines: [isLost ? "Its window is gone, or its network is." : "Nothing is open for it."],
+      lines: [isLost ? t`Its window is gone, or its network is.` : t`Nothing is open for it.`],
     };
   }
   const lines: string[] = [];
   const bad: string[] = [];
-  if (windows.length > 1) lines.push(`${windows.length} windows, all shown alike`);
+  if (windows.length > 1) lines.push(t`${windows.length} windows, all shown alike`);
   const silent = windows.map(({ heardAtMs }) => (nowMs === null ? 0 : nowMs - heardAtMs));
   const late = silent.filter((ms) => ms > LATE_MS);
   const lateMs = late.length > 0 ? Math.max(...late) : null;
   if (lateMs !== null)
     bad.push(
-      `late ${(lateMs / 1_000).toFixed(0)} s${late.length < windows.length ? `, ${late.length} of ${windows.length}` : ""}`,
+      t`late ${(lateMs / 1_000).toFixed(0)} s${late.length < windows.length ? t`, ${late.length} of ${windows.length}` : ""}`,
     );
   const whole = pictureSize(output);
   const glass = glassSize(whole.widthPx, whole.heightPx, output.fitting);
   for (const { painted } of windows) {
     if (!painted) {
-      lines.push("not painted yet");
+      lines.push(t`not painted yet`);
       continue;
     }
     if (painted.isHidden) {
       bad.push("asleep");
-      lines.push("asleep: hidden, minimised or its device sleeps");
+      lines.push(t`asleep: hidden, minimised or its device sleeps`);
     }
     if (painted.sound === "refused") {
-      bad.push("no sound");
-      lines.push("its browser lets no sound out until its window is clicked");
+      bad.push(t`no sound`);
+      lines.push(t`its browser lets no sound out until its window is clicked`);
     }
     if (painted.widthPx !== glass.widthPx || painted.heightPx !== glass.heightPx) {
-      bad.push("other size");
-      lines.push(`window ${painted.widthPx}×${painted.heightPx}, set ${glass.widthPx}×${glass.heightPx}`);
+      bad.push(t`other size`);
+      lines.push(t`window ${painted.widthPx}×${painted.heightPx}, set ${glass.widthPx}×${glass.heightPx}`);
     }
     const isTrimmed = output.trim.brightness !== 1 || output.trim.gamma !== 1;
-    if (isTrimmed && painted.hasGpu === false) lines.push("no graphics processor: its trim costs frames");
-    if (!painted.isSecure) lines.push("plain HTTP: it cannot start without the server");
+    if (isTrimmed && painted.hasGpu === false) lines.push(t`no graphics processor: its trim costs frames`);
+    if (!painted.isSecure) lines.push(t`plain HTTP: it cannot start without the server`);
     if (painted.frames > 0)
-      lines.push(`${Math.round(painted.frames * 2)} frames a second, ${painted.missed} missed`);
-    else lines.push("at rest");
-    if (painted.slowestMs > 0) lines.push(`slowest frame ${painted.slowestMs.toFixed(1)} ms`);
+      lines.push(t`${Math.round(painted.frames * 2)} frames a second, ${painted.missed} missed`);
+    else lines.push(t`at rest`);
+    if (painted.slowestMs > 0) lines.push(t`slowest frame ${painted.slowestMs.toFixed(1)} ms`);
     const { clock } = painted;
     if (clock) {
       const sure = clock.roundTripMs / 2;
-      if (sure > UNSURE_CLOCK_MS) bad.push("clock unsure");
-      lines.push(`clock ${formatOffset(clock.offsetMs)}, known to ${sure.toFixed(1)} ms`);
+      if (sure > UNSURE_CLOCK_MS) bad.push(t`clock unsure`);
+      lines.push(t`clock ${formatOffset(clock.offsetMs)}, known to ${sure.toFixed(1)} ms`);
     }
   }
   return {
@@ -91,6 +92,6 @@ export function describeHealth(
 
 function formatOffset(offsetMs: number): string {
   const size = Math.abs(offsetMs);
-  if (size < 1_000) return `${offsetMs < 0 ? "−" : "+"}${size.toFixed(0)} ms`;
-  return `${formatLength(Math.round(size / 1_000) * 1_000)} ${offsetMs > 0 ? "behind" : "ahead"}`;
+  if (size < 1_000) return t`${offsetMs < 0 ? "−" : "+"}${size.toFixed(0)} ms`;
+  return `${formatLength(Math.round(size / 1_000) * 1_000)} ${offsetMs > 0 ? t`behind` : t`ahead`}`;
 }

@@ -1,4 +1,5 @@
 import { type PadPress, PadReader, writePadLight } from "../../core/keys/padKey.ts";
+import { t } from "../../core/language/t.ts";
 
 /** Whether this browser uses the pads of its machine: it is asked for once, here. */
 const KEPT_UNDER = "vesko-pads";
@@ -12,8 +13,8 @@ export type PadsStatus =
 /** Windows of this browser agree here on which of them a pad presses. */
 const CHANNEL = "vesko-pads";
 
-const REFUSED = "The browser does not let this page use pads. Allow it beside the address, then try again.";
-const CANNOT = "This browser knows no pads (Web MIDI), or the page came over a network without HTTPS.";
+const REFUSED = t`The browser does not let this page use pads. Allow it beside the address, then try again.`;
+const CANNOT = t`This browser knows no pads (Web MIDI), or the page came over a network without HTTPS.`;
 
 /** The MIDI pads at this machine: their keys are heard, and lit. */
 class Pads {

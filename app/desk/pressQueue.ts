@@ -1,3 +1,4 @@
+import { t } from "../../core/language/t.ts";
 import type { Command } from "../../core/show/commands.ts";
 import type { Press } from "../../core/show/pressOfAction.ts";
 import { newId } from "../api/newId.ts";
@@ -9,30 +10,30 @@ const MOST_WAITING = 4;
 
 /** What a press is called, for saying which one was lost. */
 const NAMES: Readonly<Record<Press["kind"], string>> = {
-  arm: "Arm",
-  disarm: "Follow the script",
-  take: "Take",
-  goOn: "Go on from here",
-  out: "Out",
-  clear: "Clear",
-  clearEverything: "Clear all",
-  undo: "Undo",
-  send: "Send",
-  shut: "Black or stand-by",
-  stageNote: "Note to the stage",
-  setLayer: "Layer settings",
-  setStandBy: "Stand-by picture",
-  beginAnew: "Start over",
-  pauseCountdown: "Countdown",
-  hold: "Hold",
-  switchPlan: "Screen plan",
-  test: "Test picture",
-  setSources: "Sources by hand",
-  stopTriggers: "Stop triggers",
-  keepLayer: "Hold a layer",
-  otherAtSource: "The other one at the source",
-  clip: "Clip",
-  pad: "A key of the pad",
+  arm: t`Arm`,
+  disarm: t`Follow the script`,
+  take: t`Take`,
+  goOn: t`Go on from here`,
+  out: t`Out`,
+  clear: t`Clear`,
+  clearEverything: t`Clear all`,
+  undo: t`Undo`,
+  send: t`Send`,
+  shut: t`Black or stand-by`,
+  stageNote: t`Note to the stage`,
+  setLayer: t`Layer settings`,
+  setStandBy: t`Stand-by picture`,
+  beginAnew: t`Start over`,
+  pauseCountdown: t`Countdown`,
+  hold: t`Hold`,
+  switchPlan: t`Screen plan`,
+  test: t`Test picture`,
+  setSources: t`Sources by hand`,
+  stopTriggers: t`Stop triggers`,
+  keepLayer: t`Hold a layer`,
+  otherAtSource: t`The other one at the source`,
+  clip: t`Clip`,
+  pad: t`A key of the pad`,
 };
 
 export interface PressQueueParts {
@@ -87,14 +88,14 @@ export class PressQueue {
       if (!this.#parts.send(command)) {
         this.drop();
         this.#parts.trouble(
-          `“${name}” was not sent: there is no connection to the server. The outputs keep their picture.`,
+          t`“${name}” was not sent: there is no connection to the server. The outputs keep their picture.`,
         );
         return;
       }
       const giveUp = () => {
         this.drop();
         this.#parts.trouble(
-          `The server has not answered “${name}” for two seconds. The outputs keep their picture; look before you press again.`,
+          t`The server has not answered “${name}” for two seconds. The outputs keep their picture; look before you press again.`,
         );
       };
       // A desk that was busy itself has the answer waiting behind this timer: it is heard first.

@@ -1,5 +1,6 @@
 import { useMemo } from "react";
 import { AIR_ACTION_IDS, AIR_ACTIONS, type AirAction, layerOfAction } from "../../core/keys/keyMap.ts";
+import { t } from "../../core/language/t.ts";
 import { chorusFrom, sectionsOf } from "../../core/rundown/sections.ts";
 import type { DeskMode } from "../../core/show/deskMode.ts";
 import type { Target } from "../../core/show/line.ts";
@@ -27,7 +28,7 @@ export function useAirActs(
       else
         store.say(
           "word",
-          "The desk is locked to take, arm and out. Hold the lock key to unlock it; the air is as it was.",
+          t`The desk is locked to take, arm and out. Hold the lock key to unlock it; the air is as it was.`,
         );
     };
     const armIn = (find: (target: Pick<Target, "cueId" | "step">) => Target | undefined) => {
@@ -75,7 +76,7 @@ export function useAirActs(
           (follow?.clips ?? []).map((clip) => ({ clip })),
         );
         if (press) store.air.press(press);
-        else store.say("word", "There is no clip in the list yet. Bring one under Material → Clips.");
+        else store.say("word", t`There is no clip in the list yet. Bring one under Material → Clips.`);
       },
       nextClip: () => store.air.press({ kind: "clip", does: { kind: "next" } }),
       armNext: () => store.air.armNeighbour(1, "step"),

@@ -1,4 +1,5 @@
 import { useEffect } from "react";
+import { t } from "../../core/language/t.ts";
 import { cueDocSchema } from "../../core/rundown/cueDoc.ts";
 import { dropKeptDraft, findKeptDraft, keptDraftIds } from "../api/keptDrafts.ts";
 import { saveEdit } from "../api/saveEdit.ts";
@@ -37,7 +38,7 @@ async function sendOne(store: DeskStore, actor: string, cueId: string): Promise<
   });
   if (outcome.kind === "saved") {
     dropKeptDraft(key);
-    store.say("word", "Words that could not be saved before are saved now.");
+    store.say("word", t`Words that could not be saved before are saved now.`);
   }
   // A conflict waits until the cue is opened: then a person says whose words stay.
 }

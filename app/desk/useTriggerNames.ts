@@ -1,4 +1,5 @@
 import { useMemo } from "react";
+import { t } from "../../core/language/t.ts";
 import type { TriggerNames } from "../../core/triggers/triggerNames.ts";
 import { useDesk } from "./deskContext.ts";
 
@@ -16,12 +17,12 @@ export function useTriggerNames(): TriggerNames {
   const clips = follow?.clips;
   return useMemo(
     () => ({
-      source: (id) => sources.find((source) => source.id === id)?.name ?? "a source that is gone",
-      cue: (id) => cues.find(({ view }) => view.cueId === id)?.title ?? "a cue that is gone",
+      source: (id) => sources.find((source) => source.id === id)?.name ?? t`a source that is gone`,
+      cue: (id) => cues.find(({ view }) => view.cueId === id)?.title ?? t`a cue that is gone`,
       layer: (id) => layers.find((layer) => layer.id === id)?.name ?? id,
-      plan: (id) => plans.find((plan) => plan.id === id)?.name ?? "a plan that is gone",
-      clip: (id) => clips?.find((clip) => clip.id === id)?.title ?? "a clip that is gone",
-      feed: (id) => feeds.find((feed) => feed.id === id)?.doc.name ?? "a feed that is gone",
+      plan: (id) => plans.find((plan) => plan.id === id)?.name ?? t`a plan that is gone`,
+      clip: (id) => clips?.find((clip) => clip.id === id)?.title ?? t`a clip that is gone`,
+      feed: (id) => feeds.find((feed) => feed.id === id)?.doc.name ?? t`a feed that is gone`,
     }),
     [sources, cues, layers, plans, feeds, clips],
   );

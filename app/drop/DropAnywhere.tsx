@@ -2,6 +2,7 @@ import { fromEvent } from "file-selector";
 import { Dialog } from "radix-ui";
 import { useEffect, useState } from "react";
 import { useLocation, useNavigate } from "react-router";
+import { t } from "../../core/language/t.ts";
 import { useDeskStore } from "../desk/deskContext.ts";
 import { TAKEN_FOR, type TakenFor, whatItIs } from "./whatItIs.ts";
 
@@ -10,43 +11,43 @@ const WAYS: Readonly<
 > = {
   slides: {
     view: "/prepare",
-    name: "Slides",
-    says: "Each becomes a cue at the end of the rundown, with its picture in the library.",
+    name: t`Slides`,
+    says: t`Each becomes a cue at the end of the rundown, with its picture in the library.`,
   },
   rundown: {
     view: "/prepare",
     name: "A rundown",
-    says: "It is read line by line, and shown to you before anything is added.",
+    says: t`It is read line by line, and shown to you before anything is added.`,
   },
   songs: {
     view: "/songs",
-    name: "Songs",
-    says: "For the list of songs: words, or ChordPro. No cue is added.",
+    name: t`Songs`,
+    says: t`For the list of songs: words, or ChordPro. No cue is added.`,
   },
   library: {
     view: "/library",
-    name: "For the library",
-    says: "Pictures, clips, sounds and fonts. No cue is added.",
+    name: t`For the library`,
+    says: t`Pictures, clips, sounds and fonts. No cue is added.`,
   },
   design: {
     view: "/design",
-    name: "A template or style",
-    says: "It can be chosen from then on. Pages keep the look that they have.",
+    name: t`A template or style`,
+    says: t`It can be chosen from then on. Pages keep the look that they have.`,
   },
   scripture: {
     view: "/texts",
-    name: "A scripture text",
-    says: "OSIS or USFM. Readings can be read from it as soon as all of it is here.",
+    name: t`A scripture text`,
+    says: t`OSIS or USFM. Readings can be read from it as soon as all of it is here.`,
   },
   feed: {
     view: "/feeds",
-    name: "Rows for a feed",
-    says: "A new feed, with the rows of this table, that can fill pages.",
+    name: t`Rows for a feed`,
+    says: t`A new feed, with the rows of this table, that can fill pages.`,
   },
   show: {
     view: "/carry",
-    name: "A show file",
-    says: "It is looked into first; nothing changes until you say what of it you want.",
+    name: t`A show file`,
+    says: t`It is looked into first; nothing changes until you say what of it you want.`,
   },
 };
 
@@ -90,7 +91,7 @@ export function DropAnywhere() {
           const all = found.filter((each): each is Extract<typeof each, File> => each instanceof File);
           const files = all.slice(0, MOST_FILES);
           if (files.length === 0) {
-            store.say("trouble", "There is no file in what was dropped. Nothing was brought in.");
+            store.say("trouble", t`There is no file in what was dropped. Nothing was brought in.`);
             return;
           }
           const guess = whatItIs(files, view);
@@ -100,7 +101,7 @@ export function DropAnywhere() {
         (error: unknown) =>
           store.say(
             "trouble",
-            `What was dropped could not be read (${error instanceof Error ? error.message : String(error)}). Nothing was brought in; drop it again.`,
+            t`What was dropped could not be read (${error instanceof Error ? error.message : String(error)}). Nothing was brought in; drop it again.`,
           ),
       );
     };
@@ -128,8 +129,8 @@ export function DropAnywhere() {
     return (
       <div className="fixed inset-0 z-40 grid place-content-center border-4 border-act p-8 text-center">
         <p className="pointer-events-none rounded-xl border border-edge-strong bg-raised px-8 py-5 text-[16px] text-second shadow-2xl">
-          <strong className="block text-[22px] font-semibold text-paper">Let go anywhere</strong>
-          You are asked first what it is. What is on air stays as it is.
+          <strong className="block text-[22px] font-semibold text-paper">{t`Let go anywhere`}</strong>
+          {t`You are asked first what it is. What is on air stays as it is.`}
         </p>
       </div>
     );
@@ -145,16 +146,16 @@ export function DropAnywhere() {
           }}
         >
           <Dialog.Title className="text-[19px] font-semibold break-words">
-            “{name}”{others > 0 && (others === 1 ? " and one more file" : ` and ${others} more files`)}
+            “{name}”{others > 0 && (others === 1 ? t` and one more file` : t` and ${others} more files`)}
           </Dialog.Title>
           <Dialog.Description className="mt-1 mb-4 text-[15px] text-second">
             {dropped?.guess
-              ? `Taken for: ${WAYS[dropped.guess].name.toLowerCase()}.`
-              : "It cannot be told by its name what this is. Say it."}
-            {dropped && dropped.more > 0 && ` Of so many files the first ${MOST_FILES} are taken.`}
+              ? t`Taken for: ${WAYS[dropped.guess].name.toLowerCase()}.`
+              : t`It cannot be told by its name what this is. Say it.`}
+            {dropped && dropped.more > 0 && t` Of so many files the first ${MOST_FILES} are taken.`}
           </Dialog.Description>
           <fieldset className="grid grid-cols-2 gap-1.5 max-sm:grid-cols-1">
-            <legend className="sr-only">What it is</legend>
+            <legend className="sr-only">{t`What it is`}</legend>
             {TAKEN_FOR.map((each) => (
               <label
                 key={each}
@@ -176,7 +177,7 @@ export function DropAnywhere() {
           </fieldset>
           <div className="mt-4 flex justify-end gap-2">
             <Dialog.Close className="min-h-10 rounded-lg bg-lifted px-4 text-[15px] hover:bg-edge">
-              Leave it
+              {t`Leave it`}
             </Dialog.Close>
             <button
               id="drop-bring"
@@ -184,7 +185,7 @@ export function DropAnywhere() {
               onClick={bring}
               className="min-h-10 rounded-lg bg-act px-5 text-[15px] font-bold text-on-bright hover:brightness-110"
             >
-              Bring it in
+              {t`Bring it in`}
             </button>
           </div>
         </Dialog.Content>

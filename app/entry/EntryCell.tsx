@@ -1,5 +1,6 @@
 import { Minus, Plus } from "lucide-react";
 import type { ColumnKindName } from "../../core/feeds/columnKinds.ts";
+import { t } from "../../core/language/t.ts";
 import { useTypedOver } from "../ui/useTypedOver.ts";
 
 const LONGEST = 2_000;
@@ -46,7 +47,7 @@ export function EntryCell({ label, column, kind, choices, value, isOff, onSet, o
           {kind === "number" && (
             <button
               type="button"
-              aria-label={`${label}: one less`}
+              aria-label={t`${label}: one less`}
               className={step}
               disabled={isOff}
               onClick={() => onAdd(-1)}
@@ -58,7 +59,7 @@ export function EntryCell({ label, column, kind, choices, value, isOff, onSet, o
           {kind === "number" && (
             <button
               type="button"
-              aria-label={`${label}: one more`}
+              aria-label={t`${label}: one more`}
               className={step}
               disabled={isOff}
               onClick={() => onAdd(1)}

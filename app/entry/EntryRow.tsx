@@ -3,6 +3,7 @@ import { CSS } from "@dnd-kit/utilities";
 import { GripVertical } from "lucide-react";
 import type { EntryTable } from "../../core/feeds/entryLink.ts";
 import type { RowEdit } from "../../core/feeds/tableEdit.ts";
+import { t } from "../../core/language/t.ts";
 import { EntryCell } from "./EntryCell.tsx";
 
 /** One row with big targets; dragged by its handle where that is allowed. */
@@ -33,7 +34,7 @@ export function EntryRow({
           {...attributes}
           {...listeners}
           disabled={isOff}
-          aria-label={`Move ${name}`}
+          aria-label={t`Move ${name}`}
           className="grid w-12 shrink-0 touch-none place-content-center rounded-l-xl text-second active:bg-lifted"
         >
           <GripVertical aria-hidden="true" className="size-6" />

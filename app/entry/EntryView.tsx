@@ -3,6 +3,7 @@ import { SortableContext, verticalListSortingStrategy } from "@dnd-kit/sortable"
 import { Check, CloudOff } from "lucide-react";
 import type { EntryTable } from "../../core/feeds/entryLink.ts";
 import { shownRows, type Unsettled } from "../../core/feeds/entryQueue.ts";
+import { t } from "../../core/language/t.ts";
 import { useListSensors } from "../ui/useListSensors.ts";
 import { EntryRow } from "./EntryRow.tsx";
 import { type Connection, useEntry } from "./useEntry.ts";
@@ -33,7 +34,7 @@ export function EntryView({ token, start }: { token: string; start: EntryTable }
       ))}
       {rows.length === 0 && (
         <p className="px-1 text-[17px] text-second">
-          No rows are in this table now. They come by themselves.
+          {t`No rows are in this table now. They come by themselves.`}
         </p>
       )}
       <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={onDragEnd}>
@@ -58,26 +59,26 @@ function Sending({
   waiting: number;
   unsettled: number;
 }) {
-  const all = unsettled === 0 ? "All" : "All but what stands below";
-  const changes = waiting === 1 ? "1 change" : `${waiting} changes`;
-  if (connection === "opening") return <p className="text-[15px] text-second">Opening…</p>;
+  const all = unsettled === 0 ? t`All` : t`All but what stands below`;
+  const changes = waiting === 1 ? "1 change" : t`${waiting} changes`;
+  if (connection === "opening") return <p className="text-[15px] text-second">{t`Opening…`}</p>;
   if (connection === "reached")
     return (
       <p role="status" className="flex items-center gap-2 text-[15px] text-second">
         <Check aria-hidden="true" className="size-4.5 text-act" />
-        {waiting === 0 ? `${all} is in the table.` : `${changes} on the way…`}
+        {waiting === 0 ? t`${all} is in the table.` : t`${changes} on the way…`}
       </p>
     );
   const kept =
     waiting === 0
-      ? "Go on: what you do is kept and sent in order."
-      : `${changes} wait here, and are sent in order.`;
+      ? t`Go on: what you do is kept and sent in order.`
+      : t`${changes} wait here, and are sent in order.`;
   return (
     <p role="status" className="flex items-center gap-2 text-[16px] font-semibold text-attention">
       <CloudOff aria-hidden="true" className="size-5 shrink-0" />
       {connection === "lost"
-        ? `No connection. ${kept}`
-        : `The desk has ended this link.${waiting === 0 ? ` ${all} is in the table.` : ` ${changes} did not get there; tell the desk.`}`}
+        ? t`No connection. ${kept}`
+        : t`The desk has ended this link.${waiting === 0 ? t` ${all} is in the table.` : t` ${changes} did not get there; tell the desk.`}`}
     </p>
   );
 }
@@ -96,20 +97,20 @@ function UnsettledCard({
   const button = "min-h-12 flex-1 rounded-lg border border-attention px-3 text-[17px] font-semibold";
   return (
     <section
-      aria-label="Not in the table"
+      aria-label={t`Not in the table`}
       className="flex flex-col gap-3 rounded-xl border border-attention bg-attention-ground p-4 text-[17px]"
     >
       <p>
-        {one.sentence} {edit.kind === "setNamed" && `You typed “${edit.to}”.`}
+        {one.sentence} {edit.kind === "setNamed" && t`You typed “${edit.to}”.`}
       </p>
       <div className="flex gap-3">
         {edit.kind === "setNamed" && now !== null && (
           <button type="button" className={button} onClick={onInsist}>
-            Write “{edit.to}”
+            {t`Write “${edit.to}”`}
           </button>
         )}
         <button type="button" className={button} onClick={onLetGo}>
-          {now === null ? "I have read it" : `Leave “${now}”`}
+          {now === null ? t`I have read it` : t`Leave “${now}”`}
         </button>
       </div>
     </section>

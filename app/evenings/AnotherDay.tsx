@@ -1,4 +1,5 @@
 import { useEffect, useState } from "react";
+import { t } from "../../core/language/t.ts";
 import type { CueDoc } from "../../core/rundown/cueDoc.ts";
 import type { EveningFields, OpenEvening } from "../../core/rundown/evening.ts";
 import { CUE_KINDS, type CueKindName, kindOf } from "../../core/rundown/kinds.ts";
@@ -71,9 +72,9 @@ export function AnotherDay({
         make();
       }}
     >
-      <h2 className="text-[17px] font-semibold">“{evening.name}” for another day</h2>
+      <h2 className="text-[17px] font-semibold">{t`“${evening.name}” for another day`}</h2>
       <div className="flex">
-        <Labelled id="another-name" label="Name">
+        <Labelled id="another-name" label={t`Name`}>
           <input
             id="another-name"
             required
@@ -85,7 +86,7 @@ export function AnotherDay({
         </Labelled>
       </div>
       <div className="grid grid-cols-[1.3fr_1fr_1fr] gap-2">
-        <Labelled id="another-day" label="Day">
+        <Labelled id="another-day" label={t`Day`}>
           <input
             id="another-day"
             type="date"
@@ -94,7 +95,7 @@ export function AnotherDay({
             className={`${fieldClass} px-2! text-[15px]`}
           />
         </Labelled>
-        <Labelled id="another-start" label="Begins at">
+        <Labelled id="another-start" label={t`Begins at`}>
           <TimeBox
             id="another-start"
             time={fields.startsAt}
@@ -102,7 +103,7 @@ export function AnotherDay({
             className="min-h-10 w-full"
           />
         </Labelled>
-        <Labelled id="another-end" label="Ends at">
+        <Labelled id="another-end" label={t`Ends at`}>
           <TimeBox
             id="another-end"
             time={fields.endsAt}
@@ -113,7 +114,7 @@ export function AnotherDay({
       </div>
       <fieldset className="flex min-h-0 min-w-0 flex-1 flex-col">
         <legend className="mb-1 text-[15px] text-second">
-          Emptied: {emptied.size} of {cues?.length ?? 0}. The others keep their words.
+          {t`Emptied: ${emptied.size} of ${cues?.length ?? 0}. The others keep their words.`}
         </legend>
         <div className="mb-2 flex flex-wrap gap-2">
           {GROUPS.map(({ name, has }) => {
@@ -159,7 +160,7 @@ export function AnotherDay({
         disabled={isMaking || !cues || fields.name.trim() === ""}
         className="min-h-11 shrink-0 rounded-md bg-act px-4 text-[16px] font-semibold text-on-bright disabled:bg-lifted disabled:text-quiet"
       >
-        Make it
+        {t`Make it`}
       </button>
     </form>
   );

@@ -1,4 +1,5 @@
 import { useState } from "react";
+import { t } from "../../core/language/t.ts";
 import type { EveningEdit, EveningFields, ListedEvening } from "../../core/rundown/evening.ts";
 import { TimeBox } from "../desk/TimeBox.tsx";
 
@@ -34,16 +35,14 @@ export function EveningRow({
   if (isDeleted)
     return (
       <li className="flex items-center gap-4 rounded-lg border border-edge px-4 py-2.5 text-[15px] text-second">
-        <span className="truncate">
-          {name}, {cues} cues
-        </span>
+        <span className="truncate">{t`${name}, ${cues} cues`}</span>
         <button
           type="button"
-          aria-label={`Put ${name} back`}
+          aria-label={t`Put ${name} back`}
           onClick={() => void onEdit({ kind: "restore", eveningId })}
           className={`${buttonClass} ml-auto`}
         >
-          Put back
+          {t`Put back`}
         </button>
       </li>
     );
@@ -56,7 +55,7 @@ export function EveningRow({
       <div className="flex items-center gap-2.5">
         <input
           key={name}
-          aria-label="Name of the evening"
+          aria-label={t`Name of the evening`}
           defaultValue={name}
           maxLength={120}
           onBlur={({ target }) => {
@@ -74,46 +73,46 @@ export function EveningRow({
           onClick={onTake}
           className={`${buttonClass} disabled:text-quiet`}
         >
-          Duplicate
+          {t`Duplicate`}
         </button>
         {!isOpen && (
           <button
             type="button"
-            aria-label={`Delete ${name}`}
+            aria-label={t`Delete ${name}`}
             onClick={() => void onEdit({ kind: "remove", eveningId })}
             className={buttonClass}
           >
-            Delete
+            {t`Delete`}
           </button>
         )}
       </div>
       <div className="mt-2.5 flex flex-wrap items-center gap-2.5 text-[15px] text-second">
         {isOpen ? (
-          <strong className="text-act">Open now</strong>
+          <strong className="text-act">{t`Open now`}</strong>
         ) : (
           <button type="button" onClick={open} className={`${buttonClass} text-paper`}>
-            {isAsked ? "Open it all the same" : "Open"}
+            {isAsked ? t`Open it all the same` : t`Open`}
           </button>
         )}
         <span>
-          {cues} {cues === 1 ? "cue" : "cues"}
+          {cues} {cues === 1 ? t`cue` : t`cues`}
         </span>
         <input
           key={day}
-          aria-label="Day"
+          aria-label={t`Day`}
           type="date"
           defaultValue={day}
           onBlur={({ target }) => target.value !== day && change({ day: target.value })}
           className={`${boxClass} ml-auto text-[15px]`}
         />
-        begins
-        <TimeBox label="Begins at" time={startsAt} onSave={(time) => change({ startsAt: time })} />
-        <span>ends</span>
-        <TimeBox label="Ends at" time={endsAt} onSave={(time) => change({ endsAt: time })} />
+        {t`begins`}
+        <TimeBox label={t`Begins at`} time={startsAt} onSave={(time) => change({ startsAt: time })} />
+        <span>{t`ends`}</span>
+        <TimeBox label={t`Ends at`} time={endsAt} onSave={(time) => change({ endsAt: time })} />
       </div>
       {isAsked && (
         <p className="mt-2 text-[15px] text-attention">
-          The script changes on every desk. The screens keep what they show.
+          {t`The script changes on every desk. The screens keep what they show.`}
         </p>
       )}
     </li>

@@ -1,5 +1,6 @@
 import { useState } from "react";
 import { useRevalidator } from "react-router";
+import { t } from "../../core/language/t.ts";
 import type { EveningEdit, EveningFields, ListedEvening } from "../../core/rundown/evening.ts";
 import { call } from "../api/call.ts";
 import { useDesk, useDeskStore } from "../desk/deskContext.ts";
@@ -7,7 +8,7 @@ import { NoticeBar } from "../desk/NoticeBar.tsx";
 import { AnotherDay } from "./AnotherDay.tsx";
 import { EveningRow } from "./EveningRow.tsx";
 
-const NEW: EveningFields = { name: "New evening", day: "", startsAt: "", endsAt: "" };
+const NEW: EveningFields = { name: t`New evening`, day: "", startsAt: "", endsAt: "" };
 
 /** The evenings of the house: one is open; any can be taken for another day. */
 export function EveningsView({ evenings }: { evenings: readonly ListedEvening[] }) {
@@ -37,32 +38,32 @@ export function EveningsView({ evenings }: { evenings: readonly ListedEvening[] 
   return (
     <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_440px] max-[1100px]:grid-cols-1 max-[1100px]:grid-rows-[minmax(0,1fr)_minmax(0,38%)]">
       <main
-        aria-label="Evenings"
+        aria-label={t`Evenings`}
         // biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls must be reached by keys
         tabIndex={0}
         className="relative min-h-0 overflow-y-auto px-6 py-5"
       >
         <div className="mb-3 flex items-center justify-between">
-          <h2 className="text-[17px] font-semibold">Evenings</h2>
+          <h2 className="text-[17px] font-semibold">{t`Evenings`}</h2>
           <button
             type="button"
             onClick={() => void edit({ kind: "create", fields: NEW })}
             className="min-h-9 rounded-md bg-lifted px-4 text-[15px] hover:bg-edge"
           >
-            New, empty
+            {t`New, empty`}
           </button>
         </div>
         <ul className="flex flex-col gap-2.5">{evenings.filter(({ isDeleted }) => !isDeleted).map(row)}</ul>
         {deleted.length > 0 && (
           <>
-            <h2 className="mt-8 mb-3 text-[17px] font-semibold">Deleted</h2>
+            <h2 className="mt-8 mb-3 text-[17px] font-semibold">{t`Deleted`}</h2>
             <ul className="flex flex-col gap-2.5">{deleted.map(row)}</ul>
           </>
         )}
         <NoticeBar />
       </main>
       <aside
-        aria-label="Duplicate for another day"
+        aria-label={t`Duplicate for another day`}
         className="flex min-h-0 flex-col border-l border-edge max-[1100px]:border-t max-[1100px]:border-l-0 bg-raised px-5 py-5"
       >
         {taken ? (
@@ -77,13 +78,12 @@ export function EveningsView({ evenings }: { evenings: readonly ListedEvening[] 
           />
         ) : (
           <div className="flex flex-col gap-3 text-[15px] text-second">
-            <h2 className="text-[17px] font-semibold text-paper">Duplicate for another day</h2>
+            <h2 className="text-[17px] font-semibold text-paper">{t`Duplicate for another day`}</h2>
             <p>
-              Choose “duplicate” beside an evening: its cues come once more, with their templates, screens and
-              times. What is of the day alone is emptied, so that last week’s words cannot go out.
+              {t`Choose “duplicate” beside an evening: its cues come once more, with their templates, screens and times. What is of the day alone is emptied, so that last week’s words cannot go out.`}
             </p>
             <p>
-              Screens, templates, songs, texts and the library are the house’s, and the same in every evening.
+              {t`Screens, templates, songs, texts and the library are the house’s, and the same in every evening.`}
             </p>
           </div>
         )}

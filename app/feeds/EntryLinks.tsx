@@ -2,6 +2,7 @@ import { Plus } from "lucide-react";
 import { useState } from "react";
 import type { EntryLink } from "../../core/feeds/entryLink.ts";
 import type { FeedView } from "../../core/feeds/feedView.ts";
+import { t } from "../../core/language/t.ts";
 import { call } from "../api/call.ts";
 import type { Calls } from "../api/calls.ts";
 import { useDeskStore } from "../desk/deskContext.ts";
@@ -33,16 +34,16 @@ export function EntryLinks({
     return answer.value;
   };
   return (
-    <section aria-label="Links for phones" className="flex min-w-0 flex-col gap-3">
+    <section aria-label={t`Links for phones`} className="flex min-w-0 flex-col gap-3">
       <div className="flex items-center justify-between gap-3">
-        <h3 className="text-[16px] font-semibold">Links for phones</h3>
+        <h3 className="text-[16px] font-semibold">{t`Links for phones`}</h3>
         <button
           type="button"
           className={phoneLinkButton}
           aria-pressed={isMaking}
           onClick={() => setIsMaking(!isMaking)}
         >
-          <Plus aria-hidden="true" className="size-4" /> New link
+          <Plus aria-hidden="true" className="size-4" /> {t`New link`}
         </button>
       </div>
       {isMaking && (
@@ -55,7 +56,7 @@ export function EntryLinks({
       )}
       {links.length === 0 && !isMaking && (
         <p className="text-[15px] text-second">
-          None. A link opens the columns that you choose on somebody's phone, and nothing else of the show.
+          {t`None. A link opens the columns that you choose on somebody's phone, and nothing else of the show.`}
         </p>
       )}
       <ul className="flex flex-col gap-3">
@@ -86,16 +87,16 @@ function OneLink({
   const reached = useReachable();
   const end = useLinkEnd(doc.untilMs);
   const path = `/table/${token}`;
-  const rows = doc.rows === null ? "all rows" : doc.rows.length === 1 ? "1 row" : `${doc.rows.length} rows`;
+  const rows = doc.rows === null ? t`all rows` : doc.rows.length === 1 ? "1 row" : t`${doc.rows.length} rows`;
   return (
     <li aria-label={doc.name} className="flex flex-wrap gap-4 rounded-lg bg-raised p-3 text-[15px]">
-      {reached && <LinkCode link={`${reached.origin}${path}`} label={`Code with the link of ${doc.name}`} />}
+      {reached && <LinkCode link={`${reached.origin}${path}`} label={t`Code with the link of ${doc.name}`} />}
       <div className="flex min-w-0 flex-1 flex-col gap-2">
         <p>
           <strong>{doc.name}</strong>
           <span className="block text-second">
             {doc.columns.join(", ")}; {rows}
-            {doc.mayMove && "; may move them"}
+            {doc.mayMove && t`; may move them`}
             {end && `; ${end}`}
           </span>
         </p>

@@ -3,6 +3,7 @@ import { COLUMN_KIND_NAMES, COLUMN_KINDS, type ColumnKindName } from "../../core
 import { type ColumnRule, columnRuleSchema, type FeedDoc } from "../../core/feeds/feed.ts";
 import type { FeedView } from "../../core/feeds/feedView.ts";
 import { MOST_ROWS } from "../../core/feeds/table.ts";
+import { t } from "../../core/language/t.ts";
 import { NumberBox } from "../ui/NumberBox.tsx";
 import { StaleAfter } from "./StaleAfter.tsx";
 
@@ -25,26 +26,26 @@ export function FeedColumns({
     onSave({ rules: isAny ? others : { ...others, [column]: rule } });
   };
   return (
-    <section aria-label="What is allowed" className="flex min-w-0 flex-col gap-3">
-      <h3 className="text-[16px] font-semibold">What is allowed</h3>
+    <section aria-label={t`What is allowed`} className="flex min-w-0 flex-col gap-3">
+      <h3 className="text-[16px] font-semibold">{t`What is allowed`}</h3>
       {columns.length > 0 && (
         <table className="text-[15px]">
           <thead>
             <tr className="text-left text-[14px] text-second">
               <th scope="col" className="pr-3 pb-1 font-normal">
-                Column
+                {t`Column`}
               </th>
               <th scope="col" className="pr-3 pb-1 font-normal">
-                holds
+                {t`holds`}
               </th>
               <th scope="col" className="pr-3 pb-1 font-normal">
-                from
+                {t`from`}
               </th>
               <th scope="col" className="pr-3 pb-1 font-normal">
-                to
+                {t`to`}
               </th>
               <th scope="col" className="pb-1 font-normal">
-                only one of
+                {t`only one of`}
               </th>
             </tr>
           </thead>
@@ -59,7 +60,7 @@ export function FeedColumns({
                   </th>
                   <td className="py-1 pr-3">
                     <select
-                      aria-label={`What “${column}” holds`}
+                      aria-label={t`What “${column}” holds`}
                       value={rule.kind ?? ""}
                       onChange={({ target }) =>
                         setRule(column, { kind: (target.value || null) as ColumnKindName | null })
@@ -67,7 +68,7 @@ export function FeedColumns({
                       className={box}
                     >
                       <option value="">
-                        found: {COLUMN_KINDS[kinds[column] ?? "words"].name.toLowerCase()}
+                        {t`found: ${COLUMN_KINDS[kinds[column] ?? "words"].name.toLowerCase()}`}
                       </option>
                       {COLUMN_KIND_NAMES.map((name) => (
                         <option key={name} value={name}>
@@ -80,7 +81,7 @@ export function FeedColumns({
                     <td key={end} className="py-1 pr-3">
                       {isNumber && (
                         <NumberBox
-                          label={end === "from" ? `The least in “${column}”` : `The most in “${column}”`}
+                          label={end === "from" ? t`The least in “${column}”` : t`The most in “${column}”`}
                           value={rule[end]}
                           min={-1e12}
                           max={1e12}
@@ -108,7 +109,7 @@ export function FeedColumns({
       <div className="flex flex-wrap items-center gap-x-6 gap-y-2 text-[15px]">
         <span className="flex items-center gap-2">
           <label htmlFor="feed-most" className="text-second">
-            At most
+            {t`At most`}
           </label>
           <NumberBox
             id="feed-most"
@@ -118,12 +119,12 @@ export function FeedColumns({
             className="w-24"
             onSave={(mostRows) => onSave({ mostRows })}
           />
-          rows
+          {t`rows`}
         </span>
         <StaleAfter staleAfterMs={doc.staleAfterMs} onSave={onSave} />
         <span className="flex items-center gap-2">
           <label htmlFor="feed-order" className="text-second">
-            Rows are picked in the order of
+            {t`Rows are picked in the order of`}
           </label>
           <select
             id="feed-order"
@@ -131,7 +132,7 @@ export function FeedColumns({
             onChange={({ target }) => onSave({ orderColumn: target.value })}
             className={box}
           >
-            <option value="">the table</option>
+            <option value="">{t`the table`}</option>
             {columns.map((column) => (
               <option key={column}>{column}</option>
             ))}
@@ -160,9 +161,9 @@ function OneOf({
       .filter((each) => each !== "");
   return (
     <input
-      aria-label={`All that may stand in “${column}”, parted by commas`}
+      aria-label={t`All that may stand in “${column}”, parted by commas`}
       value={typed}
-      placeholder="anything"
+      placeholder={t`anything`}
       onChange={({ target }) => setTyped(target.value)}
       onBlur={() => read().join(", ") !== written && onSave(read())}
       onKeyDown={(event) => event.key === "Enter" && event.currentTarget.blur()}

@@ -4,6 +4,7 @@ import { feedsIn } from "../../core/feeds/binding.ts";
 import type { FeedDoc } from "../../core/feeds/feed.ts";
 import { faultSentence } from "../../core/feeds/feedFault.ts";
 import { type FeedView, feedTrouble } from "../../core/feeds/feedView.ts";
+import { t } from "../../core/language/t.ts";
 import { call } from "../api/call.ts";
 import { sendFile } from "../api/sendFile.ts";
 import { useSavesInOrder } from "../api/useSavesInOrder.ts";
@@ -52,7 +53,7 @@ export function FeedDetails({ feed, places }: { feed: FeedView; places: FeedPlac
     if (!sent || "problem" in sent)
       store.say(
         "trouble",
-        sent?.problem.sentence ?? "The file could not be sent. Pages keep what they have.",
+        sent?.problem.sentence ?? t`The file could not be sent. Pages keep what they have.`,
       );
   };
 
@@ -61,7 +62,7 @@ export function FeedDetails({ feed, places }: { feed: FeedView; places: FeedPlac
     <div tabIndex={0} className="flex min-h-0 flex-1 flex-col gap-4 overflow-y-auto px-6 py-5 *:flex-none">
       <div className="flex flex-wrap items-center gap-3">
         <input
-          aria-label="Name of the feed"
+          aria-label={t`Name of the feed`}
           value={name}
           maxLength={80}
           onChange={({ target }) => setName(target.value)}
@@ -71,7 +72,7 @@ export function FeedDetails({ feed, places }: { feed: FeedView; places: FeedPlac
         />
         {doc.source.kind === "upload" && (
           <label className={`${button} cursor-pointer focus-within:outline-2 focus-within:outline-act`}>
-            <RefreshCw aria-hidden="true" className="size-4" /> Bring it again
+            <RefreshCw aria-hidden="true" className="size-4" /> {t`Bring it again`}
             <input
               type="file"
               className="sr-only"
@@ -85,14 +86,14 @@ export function FeedDetails({ feed, places }: { feed: FeedView; places: FeedPlac
         <HoldButton
           title={
             bound.length > 0
-              ? `Hold for half a second. ${bound.length} pages keep what they show now.`
-              : "Hold for half a second"
+              ? t`Hold for half a second. ${bound.length} pages keep what they show now.`
+              : t`Hold for half a second`
           }
           onHeld={() => void act({ kind: "remove", id: feed.id })}
           className={`${button} ml-auto`}
         >
           <Trash2 aria-hidden="true" className="size-4" />
-          <span>Remove</span>
+          <span>{t`Remove`}</span>
         </HoldButton>
       </div>
       <Facts feed={feed} />
@@ -111,7 +112,7 @@ export function FeedDetails({ feed, places }: { feed: FeedView; places: FeedPlac
               onClick={() => void act({ kind: "takeAsItIs", id: feed.id })}
               className="min-h-9 shrink-0 rounded-md border border-attention px-3 hover:bg-lifted"
             >
-              It is right as it is
+              {t`It is right as it is`}
             </button>
           )}
         </div>
@@ -130,11 +131,11 @@ export function FeedDetails({ feed, places }: { feed: FeedView; places: FeedPlac
         {!isPicture && !isRunning && <FeedColumns feed={feed} onSave={(change) => void save(change)} />}
       </div>
       {isTable && <TableWork feed={feed} />}
-      <section aria-label="Pages that it fills">
-        <h3 className="mb-1 text-[16px] font-semibold">Pages that it fills</h3>
+      <section aria-label={t`Pages that it fills`}>
+        <h3 className="mb-1 text-[16px] font-semibold">{t`Pages that it fills`}</h3>
         {bound.length === 0 ? (
           <p className="text-[15px] text-second">
-            None yet. In a page's form, press the plug beside a field and choose a column.
+            {t`None yet. In a page's form, press the plug beside a field and choose a column.`}
           </p>
         ) : (
           <ul className="flex flex-wrap gap-2">
@@ -158,7 +159,7 @@ function Facts({ feed }: { feed: FeedView }) {
     feed.changedAtMs === null ? "never" : agoWords(nowMs - feed.changedAtMs),
   );
   const looked = useReading((nowMs) =>
-    feed.checkedAtMs === null ? "not yet" : agoWords(nowMs - feed.checkedAtMs),
+    feed.checkedAtMs === null ? t`not yet` : agoWords(nowMs - feed.checkedAtMs),
   );
   const trouble = feedTrouble(feed);
   const facts = [
@@ -188,5 +189,5 @@ function Facts({ feed }: { feed: FeedView }) {
 
 function FaultSince({ sinceMs }: { sinceMs: number }) {
   const locale = useLocale();
-  return <span className="text-second">Since {formatTimeOfDay(sinceMs, locale)}.</span>;
+  return <span className="text-second">{t`Since ${formatTimeOfDay(sinceMs, locale)}.`}</span>;
 }

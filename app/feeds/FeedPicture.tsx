@@ -1,5 +1,6 @@
 import type { FeedDoc } from "../../core/feeds/feed.ts";
 import type { FeedView } from "../../core/feeds/feedView.ts";
+import { t } from "../../core/language/t.ts";
 import { useFeedRows } from "../desk/useFeedRows.ts";
 import { NamedPicture } from "../pictures/NamedPicture.tsx";
 import { StaleAfter } from "./StaleAfter.tsx";
@@ -15,10 +16,10 @@ export function FeedPicture({
   const rows = useFeedRows({ feedId: feed.id, most: 1, asRead: true });
   const name = rows?.rows[0]?.cells[0] ?? "";
   return (
-    <section aria-label="Its picture" className="flex flex-col gap-3">
+    <section aria-label={t`Its picture`} className="flex flex-col gap-3">
       {name === "" ? (
         <p className="rounded-lg border border-dashed border-edge-strong px-5 py-6 text-[15px] text-second">
-          No whole picture came yet. As soon as one does, it stands here.
+          {t`No whole picture came yet. As soon as one does, it stands here.`}
         </p>
       ) : (
         <figure className="flex w-fit flex-col gap-1.5">
@@ -28,7 +29,8 @@ export function FeedPicture({
             className="max-h-[320px] max-w-full rounded-lg border border-edge object-contain"
           />
           <figcaption className="text-[15px]">
-            {name} <span className="text-second">in the library. A new one at most every two seconds.</span>
+            {name}{" "}
+            <span className="text-second">{t`in the library. A new one at most every two seconds.`}</span>
           </figcaption>
         </figure>
       )}

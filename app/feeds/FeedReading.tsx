@@ -6,6 +6,7 @@ import {
   feedFormatSchema,
 } from "../../core/feeds/feed.ts";
 import type { FeedView } from "../../core/feeds/feedView.ts";
+import { t } from "../../core/language/t.ts";
 import { CheckBox } from "../ui/CheckBox.tsx";
 import { fieldClass, Labelled } from "../ui/Labelled.tsx";
 import { SecondsBox } from "../ui/SecondsBox.tsx";
@@ -34,10 +35,10 @@ export function FeedReading({
   const { source, format } = doc;
   const setFormat = (next: FeedFormat) => onSave({ format: next });
   return (
-    <section aria-label="How it is read" className="flex flex-col gap-3">
-      <h3 className="text-[16px] font-semibold">How it is read</h3>
+    <section aria-label={t`How it is read`} className="flex flex-col gap-3">
+      <h3 className="text-[16px] font-semibold">{t`How it is read`}</h3>
       <div className="flex flex-wrap gap-3">
-        <Labelled id="feed-format" label="Format">
+        <Labelled id="feed-format" label={t`Format`}>
           <select
             id="feed-format"
             value={format.kind}
@@ -54,7 +55,7 @@ export function FeedReading({
           </select>
         </Labelled>
         {source.kind === "watched" && (
-          <Labelled id="feed-file" label="File">
+          <Labelled id="feed-file" label={t`File`}>
             <select
               id="feed-file"
               value={source.path}
@@ -68,7 +69,7 @@ export function FeedReading({
           </Labelled>
         )}
         {format.kind === "csv" && (
-          <Labelled id="feed-separator" label="Cells are parted by">
+          <Labelled id="feed-separator" label={t`Cells are parted by`}>
             <select
               id="feed-separator"
               value={format.separator ?? ""}
@@ -88,23 +89,23 @@ export function FeedReading({
         {format.kind === "xlsx" && (
           <TypedBox
             id="feed-range"
-            label="Sheet or range"
+            label={t`Sheet or range`}
             value={format.range}
-            hint="the first sheet"
+            hint={t`the first sheet`}
             onSave={(range) => setFormat({ ...format, range })}
           />
         )}
         {(format.kind === "json" || format.kind === "xml") && (
           <TypedBox
             id="feed-list"
-            label={format.kind === "json" ? "Path to the list" : "Path to the rows"}
+            label={format.kind === "json" ? t`Path to the list` : t`Path to the rows`}
             value={format.path}
-            hint={format.kind === "json" ? "found out, or /results/boats" : "found out, or regatta/boat"}
+            hint={format.kind === "json" ? t`found out, or /results/boats` : t`found out, or regatta/boat`}
             onSave={(path) => setFormat({ ...format, path })}
           />
         )}
         {format.kind === "text" && (
-          <Labelled id="feed-lines" label="Rows">
+          <Labelled id="feed-lines" label={t`Rows`}>
             <select
               id="feed-lines"
               value={format.rows}
@@ -113,8 +114,8 @@ export function FeedReading({
               }
               className={select}
             >
-              <option value="lines">each line is one</option>
-              <option value="whole">all of it is one</option>
+              <option value="lines">{t`each line is one`}</option>
+              <option value="whole">{t`all of it is one`}</option>
             </select>
           </Labelled>
         )}
@@ -123,14 +124,14 @@ export function FeedReading({
         <div className="flex flex-wrap items-end gap-3">
           <TypedBox
             id="feed-address"
-            label="Address"
+            label={t`Address`}
             value={source.url}
             hint="http://…"
             onSave={(url) => onSave({ source: { ...source, url } })}
           />
           <div>
             <label htmlFor="feed-every" className="mb-1 block text-[14px] text-second">
-              Asked every
+              {t`Asked every`}
             </label>
             <span className="flex items-center gap-2">
               <SecondsBox
@@ -141,14 +142,14 @@ export function FeedReading({
                 step={0.1}
                 onSave={(ms) => onSave({ source: { ...source, everyMs: ms } })}
               />
-              s
+              {t`s`}
             </span>
           </div>
         </div>
       )}
       {(format.kind === "csv" || format.kind === "xlsx") && (
         <CheckBox
-          label="Its first row has the names of the columns"
+          label={t`Its first row has the names of the columns`}
           isOn={format.firstRowNames}
           onChange={(firstRowNames) => setFormat({ ...format, firstRowNames })}
         />

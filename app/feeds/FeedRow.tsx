@@ -1,5 +1,6 @@
 import { Plug, Unplug } from "lucide-react";
 import { type FeedView, feedTrouble } from "../../core/feeds/feedView.ts";
+import { t } from "../../core/language/t.ts";
 import { useReading } from "../desk/deskContext.ts";
 import { agoWords, sourceWords } from "./feedWords.ts";
 
@@ -42,15 +43,15 @@ export function FeedRow({
 function Since({ feed }: { feed: FeedView }) {
   const ago = useReading((nowMs) => (feed.changedAtMs === null ? "" : agoWords(nowMs - feed.changedAtMs)));
   return feed.changedAtMs === null ? (
-    "nothing read yet"
+    t`nothing read yet`
   ) : (
     <>
-      {rowCountWords(feed)} · changed <span className="tabular-nums">{ago}</span>
+      {t`${rowCountWords(feed)} · changed`} <span className="tabular-nums">{ago}</span>
     </>
   );
 }
 
 function rowCountWords({ doc, rows }: FeedView): string {
   if (doc.format.kind === "picture") return "a picture";
-  return `${rows} ${rows === 1 ? "row" : "rows"}`;
+  return `${rows} ${rows === 1 ? t`row` : t`rows`}`;
 }

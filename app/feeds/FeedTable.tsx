@@ -1,6 +1,7 @@
 import { KeyRound } from "lucide-react";
 import { COLUMN_KINDS } from "../../core/feeds/columnKinds.ts";
 import type { FeedView } from "../../core/feeds/feedView.ts";
+import { t } from "../../core/language/t.ts";
 import { useFeedRows } from "../desk/useFeedRows.ts";
 import { NamedPicture } from "../pictures/NamedPicture.tsx";
 
@@ -14,11 +15,11 @@ export function FeedTable({ feed, onKey }: { feed: FeedView; onKey: (column: str
   if (feed.version === 0)
     return (
       <p className="rounded-lg border border-dashed border-edge-strong px-5 py-6 text-[15px] text-second">
-        Nothing was read yet. As soon as it is, its table stands here.
+        {t`Nothing was read yet. As soon as it is, its table stands here.`}
       </p>
     );
   return (
-    <section aria-label="Its table" className="min-w-0">
+    <section aria-label={t`Its table`} className="min-w-0">
       {/* biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls must be reached by keys */}
       <div tabIndex={0} className="max-h-[340px] overflow-auto rounded-lg border border-edge">
         <table className="w-full border-separate border-spacing-0 text-[15px]">
@@ -28,7 +29,7 @@ export function FeedTable({ feed, onKey }: { feed: FeedView; onKey: (column: str
                 scope="col"
                 className="sticky top-0 left-0 z-20 w-12 border-b border-edge bg-lifted px-3 py-2 text-right font-normal text-second"
               >
-                <span className="sr-only">Row</span>
+                <span className="sr-only">{t`Row`}</span>
               </th>
               {feed.columns.map((column) => {
                 const kind = COLUMN_KINDS[feed.kinds[column] ?? "words"];
@@ -46,12 +47,12 @@ export function FeedTable({ feed, onKey }: { feed: FeedView; onKey: (column: str
                       <button
                         type="button"
                         aria-pressed={isKey}
-                        title={isKey ? "Rows are called by it" : "Call rows by this column"}
+                        title={isKey ? t`Rows are called by it` : t`Call rows by this column`}
                         onClick={() => onKey(isKey ? "" : column)}
                         className={`grid size-7 place-content-center rounded ${isKey ? "text-act" : "text-quiet hover:text-paper"}`}
                       >
                         <KeyRound aria-hidden="true" className="size-4" />
-                        <span className="sr-only">Call rows by “{column}”</span>
+                        <span className="sr-only">{t`Call rows by “${column}”`}</span>
                       </button>
                     </span>
                     <span
@@ -100,9 +101,7 @@ export function FeedTable({ feed, onKey }: { feed: FeedView; onKey: (column: str
         </table>
       </div>
       {feed.rows > SHOWN_ROWS && (
-        <p className="mt-1 text-[14px] text-second">
-          The first {SHOWN_ROWS} of {feed.rows} rows.
-        </p>
+        <p className="mt-1 text-[14px] text-second">{t`The first ${SHOWN_ROWS} of ${feed.rows} rows.`}</p>
       )}
     </section>
   );

@@ -1,5 +1,6 @@
 import { Plug, Plus } from "lucide-react";
 import { useState } from "react";
+import { t } from "../../core/language/t.ts";
 import { useDesk, useDeskStore } from "../desk/deskContext.ts";
 import { NoticeBar } from "../desk/NoticeBar.tsx";
 import { useDropped } from "../desk/useDropped.ts";
@@ -30,18 +31,18 @@ export function FeedsView(places: FeedPlaces) {
   return (
     <div className="grid min-h-0 flex-1 grid-cols-[320px_minmax(0,1fr)] max-[1000px]:grid-cols-1 max-[1000px]:grid-rows-[minmax(140px,32%)_minmax(0,1fr)]">
       <aside
-        aria-label="All feeds"
+        aria-label={t`All feeds`}
         className="flex min-h-0 flex-col border-r border-edge bg-raised max-[1000px]:border-r-0 max-[1000px]:border-b"
       >
         <div className="flex items-center justify-between gap-3 px-4 pt-4 pb-2">
-          <h2 className="text-[17px] font-semibold">Feeds</h2>
+          <h2 className="text-[17px] font-semibold">{t`Feeds`}</h2>
           <button
             type="button"
             aria-pressed={isMaking}
             onClick={() => setIsNew(true)}
             className="flex min-h-9 items-center gap-1.5 rounded-md bg-lifted px-3 text-[15px] hover:bg-edge aria-pressed:bg-act-ground aria-pressed:text-act"
           >
-            <Plus aria-hidden="true" className="size-4" /> New feed
+            <Plus aria-hidden="true" className="size-4" /> {t`New feed`}
           </button>
         </div>
         <ul className="min-h-0 flex-1 overflow-y-auto px-2 pb-3">
@@ -58,7 +59,7 @@ export function FeedsView(places: FeedPlaces) {
           ))}
         </ul>
       </aside>
-      <main aria-label="Feeds" className="relative flex min-h-0 min-w-0 flex-col">
+      <main aria-label={t`Feeds`} className="relative flex min-h-0 min-w-0 flex-col">
         {isMaking ? (
           <NewFeed
             places={places}
@@ -70,10 +71,8 @@ export function FeedsView(places: FeedPlaces) {
           >
             {feeds.length === 0 && (
               <p className="flex max-w-xl gap-3 text-[15px] text-second">
-                <Plug aria-hidden="true" className="mt-0.5 size-5 shrink-0 text-act" />A feed is a table that
-                fills pages: a spreadsheet, a file that something else writes, an address, or a table that is
-                typed here. When it changes, the pages change with it, on air too. What is broken never gets
-                there: pages keep the last good values.
+                <Plug aria-hidden="true" className="mt-0.5 size-5 shrink-0 text-act" />
+                {t`A feed is a table that fills pages: a spreadsheet, a file that something else writes, an address, or a table that is typed here. When it changes, the pages change with it, on air too. What is broken never gets there: pages keep the last good values.`}
               </p>
             )}
           </NewFeed>

@@ -1,6 +1,7 @@
 import { useState } from "react";
 import type { EntryLink } from "../../core/feeds/entryLink.ts";
 import type { FeedView } from "../../core/feeds/feedView.ts";
+import { t } from "../../core/language/t.ts";
 import { newId } from "../api/newId.ts";
 import { LinkEndChoice } from "../desk/LinkEnd.tsx";
 import { useFeedRows } from "../desk/useFeedRows.ts";
@@ -31,7 +32,7 @@ export function NewEntryLink({
   if (keyColumn === "")
     return (
       <p className="text-[15px] text-second">
-        Choose above which column names the rows: a link means rows by their names, wherever they are moved.
+        {t`Choose above which column names the rows: a link means rows by their names, wherever they are moved.`}
       </p>
     );
   const canMake = name.trim() !== "" && chosen.length > 0 && rows?.length !== 0;
@@ -55,17 +56,17 @@ export function NewEntryLink({
       }}
     >
       <label className="flex flex-col gap-1">
-        <span className="text-second">Who has it</span>
+        <span className="text-second">{t`Who has it`}</span>
         <input
           value={name}
           maxLength={60}
-          placeholder="e.g. scores at the door"
+          placeholder={t`e.g. scores at the door`}
           onChange={({ target }) => setName(target.value)}
           className={`${fieldClass} max-w-sm`}
         />
       </label>
       <fieldset className="flex flex-wrap gap-x-5 gap-y-1">
-        <legend className="mb-1 text-second">May change</legend>
+        <legend className="mb-1 text-second">{t`May change`}</legend>
         {offered.map((column) => (
           <CheckBox
             key={column}
@@ -78,9 +79,9 @@ export function NewEntryLink({
         ))}
       </fieldset>
       <fieldset className="flex flex-wrap gap-x-5 gap-y-1">
-        <legend className="mb-1 text-second">Of these rows</legend>
+        <legend className="mb-1 text-second">{t`Of these rows`}</legend>
         <CheckBox
-          label="all, also those to come"
+          label={t`all, also those to come`}
           isOn={rows === null}
           onChange={(isOn) => setRows(isOn ? null : names)}
         />
@@ -94,7 +95,7 @@ export function NewEntryLink({
             />
           ))}
       </fieldset>
-      <CheckBox label="may move rows up and down" isOn={mayMove} onChange={setMayMove} />
+      <CheckBox label={t`may move rows up and down`} isOn={mayMove} onChange={setMayMove} />
       <div className="max-w-sm">
         <LinkEndChoice id="entry-end" untilMs={untilMs} onChange={setUntilMs} />
       </div>
@@ -103,7 +104,7 @@ export function NewEntryLink({
         disabled={!canMake}
         className="min-h-10 w-fit rounded-md bg-act px-4 font-bold text-on-bright disabled:bg-lifted disabled:text-quiet"
       >
-        Make the link
+        {t`Make the link`}
       </button>
     </form>
   );

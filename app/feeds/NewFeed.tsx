@@ -1,19 +1,20 @@
 import { FileUp, FolderSync, Globe, ListVideo, Table2 } from "lucide-react";
 import { type ReactNode, useState } from "react";
+import { t } from "../../core/language/t.ts";
 import { useDeskStore } from "../desk/deskContext.ts";
 import { fieldClass, Labelled } from "../ui/Labelled.tsx";
 import type { FeedPlaces } from "./feedPlaces.ts";
 import { makeFeed, type NewSource, uploadOf } from "./makeFeed.ts";
 
 const WAYS = [
-  { kind: "upload", name: "A file", hint: "CSV, XLSX, JSON, XML or text, brought once", Sign: FileUp },
-  { kind: "watched", name: "A watched file", hint: "read again whenever it is saved", Sign: FolderSync },
-  { kind: "address", name: "An address", hint: "asked again and again", Sign: Globe },
-  { kind: "table", name: "A table here", hint: "typed or pasted, by several hands", Sign: Table2 },
+  { kind: "upload", name: "A file", hint: t`CSV, XLSX, JSON, XML or text, brought once`, Sign: FileUp },
+  { kind: "watched", name: t`A watched file`, hint: t`read again whenever it is saved`, Sign: FolderSync },
+  { kind: "address", name: t`An address`, hint: t`asked again and again`, Sign: Globe },
+  { kind: "table", name: t`A table here`, hint: t`typed or pasted, by several hands`, Sign: Table2 },
   {
     kind: "running",
-    name: "Now and next",
-    hint: "from the clips and the script, with times",
+    name: t`Now and next`,
+    hint: t`from the clips and the script, with times`,
     Sign: ListVideo,
   },
 ] as const;
@@ -50,8 +51,8 @@ export function NewFeed({
     way === "table" || way === "running" || (way === "watched" ? files.length > 0 : url.trim() !== "");
   const makeFrom = () => {
     const address = url.trim();
-    if (way === "table") void make({ kind: "table" }, "Table");
-    else if (way === "running") void make({ kind: "running" }, "Now and next");
+    if (way === "table") void make({ kind: "table" }, t`Table`);
+    else if (way === "running") void make({ kind: "running" }, t`Now and next`);
     else if (way === "watched") void make({ kind: "watched", path }, path);
     else void make({ kind: "address", url: address, everyMs: 1_000 }, address.split(/[?#]/)[0] ?? "");
   };
@@ -59,20 +60,20 @@ export function NewFeed({
   return (
     <div className="flex min-h-0 flex-col gap-5 overflow-y-auto px-6 py-5 *:flex-none">
       <div className="flex items-baseline justify-between gap-4">
-        <h2 className="text-[19px] font-semibold">New feed</h2>
+        <h2 className="text-[19px] font-semibold">{t`New feed`}</h2>
         {onCancel && (
           <button
             type="button"
             onClick={onCancel}
             className="min-h-9 rounded-md bg-lifted px-3 text-[15px] hover:bg-edge"
           >
-            Cancel
+            {t`Cancel`}
           </button>
         )}
       </div>
       {children}
       <fieldset className="max-w-3xl">
-        <legend className="mb-1.5 text-[14px] text-second">Its rows come from</legend>
+        <legend className="mb-1.5 text-[14px] text-second">{t`Its rows come from`}</legend>
         <div className="grid grid-cols-3 gap-3 max-[1250px]:grid-cols-2">
           {WAYS.map(({ kind, name: label, hint, Sign }) => (
             <label
@@ -96,18 +97,18 @@ export function NewFeed({
         </div>
       </fieldset>
       <div className="flex max-w-3xl flex-wrap items-end gap-4">
-        <Labelled id="feed-name" label="Name">
+        <Labelled id="feed-name" label={t`Name`}>
           <input
             id="feed-name"
             value={name}
             maxLength={80}
-            placeholder="as the file is called"
+            placeholder={t`as the file is called`}
             onChange={({ target }) => setName(target.value)}
             className={`${fieldClass} text-[16px]`}
           />
         </Labelled>
         {way === "watched" && (
-          <Labelled id="feed-path" label="File in the feed folder">
+          <Labelled id="feed-path" label={t`File in the feed folder`}>
             <select
               id="feed-path"
               value={path}
@@ -119,13 +120,13 @@ export function NewFeed({
                 <option key={each}>{each}</option>
               ))}
               {files.length === 0 && (
-                <option>{hasFolder ? "The folder is empty" : "There is no folder"}</option>
+                <option>{hasFolder ? t`The folder is empty` : t`There is no folder`}</option>
               )}
             </select>
           </Labelled>
         )}
         {way === "address" && (
-          <Labelled id="feed-url" label="Address">
+          <Labelled id="feed-url" label={t`Address`}>
             <input
               id="feed-url"
               value={url}
@@ -140,24 +141,25 @@ export function NewFeed({
       </div>
       <p className="max-w-3xl text-[15px] text-second">
         {way === "upload" &&
-          "What its columns are is found from its values. It is brought again whenever you like."}
+          t`What its columns are is found from its values. It is brought again whenever you like.`}
         {way === "watched" &&
           (hasFolder
-            ? "Save the file in its own program: pages follow within a moment. A save that is broken is not shown."
-            : "The server watches the folder that it was started with: start it with --feed-folder FOLDER.")}
-        {way === "table" && "Its rows are typed here, or pasted from a spreadsheet, by whoever has the desk."}
+            ? t`Save the file in its own program: pages follow within a moment. A save that is broken is not shown.`
+            : t`The server watches the folder that it was started with: start it with --feed-folder FOLDER.`)}
+        {way === "table" &&
+          t`Its rows are typed here, or pasted from a spreadsheet, by whoever has the desk.`}
         {way === "running" &&
-          "Rows called now, next and later, with titles, times and what is known of each clip. Nothing is typed: it follows what plays and where the script stands."}
+          t`Rows called now, next and later, with titles, times and what is known of each clip. Nothing is typed: it follows what plays and where the script stands.`}
         {way === "address" &&
           (hosts.length > 0
-            ? `These hosts may be asked: ${hosts.join(", ")}.`
-            : "The server asks only the hosts that it was started with: start it with --feed-host NAME.")}
+            ? t`These hosts may be asked: ${hosts.join(", ")}.`
+            : t`The server asks only the hosts that it was started with: start it with --feed-host NAME.`)}
       </p>
       {way === "upload" ? (
         <label
           className={`inline-flex min-h-11 w-fit items-center gap-2 rounded-lg px-5 text-[15px] font-bold focus-within:outline-2 focus-within:outline-offset-2 focus-within:outline-act ${isBusy ? "bg-lifted text-second" : "cursor-pointer bg-act text-on-bright hover:brightness-110"}`}
         >
-          <FileUp aria-hidden="true" className="size-4.5" /> Choose a file
+          <FileUp aria-hidden="true" className="size-4.5" /> {t`Choose a file`}
           <input
             type="file"
             disabled={isBusy}
@@ -177,7 +179,7 @@ export function NewFeed({
           onClick={makeFrom}
           className="flex min-h-11 w-fit items-center gap-2 rounded-lg bg-act px-5 text-[15px] font-bold text-on-bright hover:brightness-110 disabled:bg-lifted disabled:text-quiet"
         >
-          <Table2 aria-hidden="true" className="size-4.5" /> Make the feed
+          <Table2 aria-hidden="true" className="size-4.5" /> {t`Make the feed`}
         </button>
       )}
     </div>

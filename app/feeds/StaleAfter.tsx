@@ -1,4 +1,5 @@
 import type { FeedDoc } from "../../core/feeds/feed.ts";
+import { t } from "../../core/language/t.ts";
 import { SecondsBox } from "../ui/SecondsBox.tsx";
 
 /** When a feed is called stale: nothing new came for so long. */
@@ -9,7 +10,7 @@ export function StaleAfter({
   return (
     <span className="flex items-center gap-2 text-[15px]">
       <label htmlFor="feed-stale" className="text-second">
-        Stale when nothing new came for
+        {t`Stale when nothing new came for`}
       </label>
       <SecondsBox
         id="feed-stale"
@@ -20,7 +21,7 @@ export function StaleAfter({
         onSave={(ms) => onSave({ staleAfterMs: ms })}
         onClear={() => onSave({ staleAfterMs: null })}
       />
-      s
+      {t`s`}
     </span>
   );
 }

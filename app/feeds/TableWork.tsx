@@ -1,5 +1,6 @@
 import { useEffect, useState } from "react";
 import type { FeedView } from "../../core/feeds/feedView.ts";
+import { t } from "../../core/language/t.ts";
 import { ask } from "../api/call.ts";
 import type { Asks } from "../api/calls.ts";
 import { useDeskStore } from "../desk/deskContext.ts";
@@ -26,10 +27,10 @@ export function TableWork({ feed }: { feed: FeedView }) {
   return (
     <div className="grid grid-cols-2 gap-x-8 gap-y-5 max-[1500px]:grid-cols-1">
       <EntryLinks feed={feed} links={work?.links ?? []} onChanged={() => setAsked(asked + 1)} />
-      <section aria-label="Who changed what" className="flex min-w-0 flex-col gap-2">
-        <h3 className="text-[16px] font-semibold">Who changed what</h3>
+      <section aria-label={t`Who changed what`} className="flex min-w-0 flex-col gap-2">
+        <h3 className="text-[16px] font-semibold">{t`Who changed what`}</h3>
         {work?.changes.length === 0 && (
-          <p className="text-[15px] text-second">Nobody has changed anything yet.</p>
+          <p className="text-[15px] text-second">{t`Nobody has changed anything yet.`}</p>
         )}
         <ol className="max-h-72 overflow-y-auto text-[15px]">
           {work?.changes.map(({ id, atMs, by, what }) => (

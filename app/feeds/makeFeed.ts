@@ -1,4 +1,5 @@
 import { type FeedDoc, feedDocSchema, formatOfName } from "../../core/feeds/feed.ts";
+import { t } from "../../core/language/t.ts";
 import { call } from "../api/call.ts";
 import { newId } from "../api/newId.ts";
 import { sendFile } from "../api/sendFile.ts";
@@ -39,13 +40,13 @@ export async function makeFeed(
 ): Promise<{ readonly id?: string; readonly problem?: string }> {
   const { kind } = source;
   const read = feedDocSchema.safeParse({
-    name: name.trim() || nameFrom(from) || "Feed",
+    name: name.trim() || nameFrom(from) || t`Feed`,
     source,
     format: { kind: formatOfName(from) ?? (kind === "address" ? "json" : "csv") },
     keyColumn: kind === "table" ? FIRST_COLUMN : kind === "running" ? RUNNING_COLUMN : "",
   } satisfies Record<keyof Pick<FeedDoc, "name" | "source" | "format" | "keyColumn">, unknown>);
   if (!read.success)
-    return { problem: "That is no address that can be asked. It begins with http:// or https://." };
+    return { problem: t`That is no address that can be asked. It begins with http:// or https://.` };
   const id = newId();
   const made = await call("/feeds-edit", { kind: "save", id, baseRevision: 0, doc: read.data });
   if ("problem" in made) return { problem: made.problem.sentence };
@@ -54,6 +55,6 @@ export async function makeFeed(
   if (sent && "value" in sent) return { id };
   return {
     id,
-    problem: sent?.problem.sentence ?? "The file could not be sent. Nothing was brought in; try again.",
+    problem: sent?.problem.sentence ?? t`The file could not be sent. Nothing was brought in; try again.`,
   };
 }

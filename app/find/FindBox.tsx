@@ -2,6 +2,7 @@ import { Command } from "cmdk";
 import { Dialog } from "radix-ui";
 import { useEffect, useRef, useState } from "react";
 import { useLocation } from "react-router";
+import { t } from "../../core/language/t.ts";
 import type { Row, Wish } from "./findRow.ts";
 import { useFindKey } from "./useFindKey.ts";
 import { useFindRows } from "./useFindRows.ts";
@@ -20,7 +21,7 @@ export function FindBox() {
           aria-describedby={undefined}
           className="fixed top-15 left-4 z-50 flex max-h-[calc(100dvh-170px)] w-[min(768px,94vw)] flex-col overflow-hidden rounded-xl border border-edge-strong bg-raised shadow-2xl"
         >
-          <Dialog.Title className="sr-only">Find</Dialog.Title>
+          <Dialog.Title className="sr-only">{t`Find`}</Dialog.Title>
           <FindPanel close={() => setIsOpen(false)} />
         </Dialog.Content>
       </Dialog.Portal>
@@ -58,7 +59,7 @@ function FindPanel({ close }: { close: () => void }) {
   const groups = [...new Set(rows.map(({ group }) => group))];
   return (
     <Command
-      label="Find"
+      label={t`Find`}
       shouldFilter={false}
       loop
       value={chosen?.value ?? ""}
@@ -82,7 +83,7 @@ function FindPanel({ close }: { close: () => void }) {
           hasMoved.current = false;
           waiting.current = null;
         }}
-        placeholder="ps 23 · still waters · a song · a page · a command"
+        placeholder={t`ps 23 · still waters · a song · a page · a command`}
         onKeyDown={(event) => {
           if (event.key !== "Enter") return;
           event.preventDefault();
@@ -125,7 +126,7 @@ function FindPanel({ close }: { close: () => void }) {
         ))}
         {query.trim() !== "" && rows.length === 0 && isSettled && (
           <p role="status" className="px-3 py-4 text-[15px] text-second">
-            {finds.problem ?? "Nothing has these words. Try fewer of them, or another spelling."}
+            {finds.problem ?? t`Nothing has these words. Try fewer of them, or another spelling.`}
           </p>
         )}
         {query.trim() !== "" && rows.length > 0 && finds.problem && (
@@ -135,8 +136,7 @@ function FindPanel({ close }: { close: () => void }) {
         )}
         {query.trim() === "" && (
           <p className="px-3 pt-3 pb-4 text-[15px] text-second">
-            Type a reference for the passage, words for a verse or a song, a cue’s number or name, a kind of
-            page, or what you want to do.
+            {t`Type a reference for the passage, words for a verse or a song, a cue’s number or name, a kind of page, or what you want to do.`}
           </p>
         )}
       </Command.List>
@@ -148,16 +148,16 @@ function FindPanel({ close }: { close: () => void }) {
         )}
         {chosen?.canAdd && isRun && (
           <span>
-            <kbd>Alt+Enter</kbd> only adds it
+            <kbd>Alt+Enter</kbd> {t`only adds it`}
           </span>
         )}
         {chosen?.canTake && (
           <span>
-            <kbd>Ctrl+Enter</kbd> {chosen.group === "Commands" ? "does it on air" : "takes it"}
+            <kbd>Ctrl+Enter</kbd> {chosen.group === "Commands" ? t`does it on air` : t`takes it`}
           </span>
         )}
         <span className="ml-auto">
-          <kbd>Esc</kbd> closes
+          <kbd>Esc</kbd> {t`closes`}
         </span>
       </p>
     </Command>

@@ -1,4 +1,5 @@
 import { type AirAction, type KeyMap, keysOf, nameOfKey } from "../../core/keys/keyMap.ts";
+import { t } from "../../core/language/t.ts";
 import { foldWords } from "../../core/words/foldWords.ts";
 import { isNearAny } from "../../core/words/nearWords.ts";
 import type { DeskStore } from "../desk/deskStore.ts";
@@ -46,34 +47,34 @@ export function deskCommands(
     act,
   });
   return [
-    ...FINDABLE.map(({ path, name }) => view(`Go to ${name}`, `/${path}`)),
-    view("Find and replace words in the rundown", "/prepare?panel=replace"),
-    view("Credits that are missing", "/prepare?panel=credits"),
-    view("Bin: cues that were deleted", "/prepare?panel=bin"),
-    view("Import a scripture text", "/texts"),
-    view("Import songs", "/songs"),
-    air("Take the next step", keyOf("take"), () => store.air.take("usual")),
-    air("Cut to the next step", keyOf("cut"), () => store.air.take("cut")),
-    air("Undo", keyOf("undo"), () => store.air.undo()),
+    ...FINDABLE.map(({ path, name }) => view(t`Go to ${name}`, `/${path}`)),
+    view(t`Find and replace words in the rundown`, "/prepare?panel=replace"),
+    view(t`Credits that are missing`, "/prepare?panel=credits"),
+    view(t`Bin: cues that were deleted`, "/prepare?panel=bin"),
+    view(t`Import a scripture text`, "/texts"),
+    view(t`Import songs`, "/songs"),
+    air(t`Take the next step`, keyOf("take"), () => store.air.take("usual")),
+    air(t`Cut to the next step`, keyOf("cut"), () => store.air.take("cut")),
+    air(t`Undo`, keyOf("undo"), () => store.air.undo()),
     ...store
       .getSnapshot()
       .plans.map(({ id, name }, at) =>
-        air(`Switch to the screen plan “${name}”`, at < 9 ? `⇧${at + 1}` : null, () =>
+        air(t`Switch to the screen plan “${name}”`, at < 9 ? `⇧${at + 1}` : null, () =>
           store.air.press({ kind: "switchPlan", planId: id, builtOn: store.getSnapshot().state.airRevision }),
         ),
       ),
-    desk("Rehearse, or back to the air", null, () => store.rehearse(store.getSnapshot().channel === "air")),
-    desk("Arm the step after", keyOf("armNext"), () => store.air.armNeighbour(1, "step")),
-    desk("Arm the cue after", keyOf("armNextCue"), () => store.air.armNeighbour(1, "cue")),
-    air("All screens to black, or back to their picture", null, () => shutAll(store, "black")),
-    air("All screens to their stand-by, or back to their picture", null, () => shutAll(store, "standBy")),
-    desk("Lock this desk, or unlock it", null, () =>
+    desk(t`Rehearse, or back to the air`, null, () => store.rehearse(store.getSnapshot().channel === "air")),
+    desk(t`Arm the step after`, keyOf("armNext"), () => store.air.armNeighbour(1, "step")),
+    desk(t`Arm the cue after`, keyOf("armNextCue"), () => store.air.armNeighbour(1, "cue")),
+    air(t`All screens to black, or back to their picture`, null, () => shutAll(store, "black")),
+    air(t`All screens to their stand-by, or back to their picture`, null, () => shutAll(store, "standBy")),
+    desk(t`Lock this desk, or unlock it`, null, () =>
       store.setMode(store.getSnapshot().mode === "locked" ? "free" : "locked"),
     ),
-    desk("Only watch on this desk, or work again", null, () =>
+    desk(t`Only watch on this desk, or work again`, null, () =>
       store.setMode(store.getSnapshot().mode === "watching" ? "free" : "watching"),
     ),
-    desk("Follow the script again", keyOf("follow"), () => store.air.press({ kind: "disarm" })),
+    desk(t`Follow the script again`, keyOf("follow"), () => store.air.press({ kind: "disarm" })),
   ];
 }
 

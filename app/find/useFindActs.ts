@@ -1,5 +1,6 @@
 import { useMemo } from "react";
 import { useLocation, useNavigate } from "react-router";
+import { t } from "../../core/language/t.ts";
 import type { Anchor } from "../../core/rundown/anchor.ts";
 import type { CueDoc } from "../../core/rundown/cueDoc.ts";
 import { stepsOf } from "../../core/rundown/steps.ts";
@@ -32,7 +33,7 @@ export function useFindActs() {
       if (outcome.kind !== "saved") return store.say("trouble", outcome.sentence);
       store.choose(cueId);
       if (wish === "add" || (wish === "go" && !isRun)) {
-        store.say("word", "Added to the rundown.");
+        store.say("word", t`Added to the rundown.`);
         return;
       }
       const ready = await store.whenReady(cueId);
@@ -40,7 +41,7 @@ export function useFindActs() {
       if (!ready || !step)
         return store.say(
           "trouble",
-          "It was added but cannot be taken yet; Prepare says why. The air is as it was.",
+          t`It was added but cannot be taken yet; Prepare says why. The air is as it was.`,
         );
       aim(wish, { cueId, content: ready.hash, step: step.anchor });
     };
@@ -53,7 +54,7 @@ export function useFindActs() {
         void navigate("/prepare");
         return;
       }
-      if (!ready || !anchor) return store.say("trouble", "That cue cannot be taken yet; Prepare says why.");
+      if (!ready || !anchor) return store.say("trouble", t`That cue cannot be taken yet; Prepare says why.`);
       aim(wish, { cueId: cue.view.cueId, content: ready.hash, step: anchor });
     };
     return { add, toStep, isRun, go: (path: string) => void navigate(path) };

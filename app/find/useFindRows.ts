@@ -1,4 +1,5 @@
 import { useMemo } from "react";
+import { t } from "../../core/language/t.ts";
 import { pageCue, readingCue, songCue } from "../../core/rundown/cueDoc.ts";
 import type { Finds } from "../../core/words/finds.ts";
 import { foldWords } from "../../core/words/foldWords.ts";
@@ -23,27 +24,27 @@ export function useFindRows(query: string, finds: Finds): readonly Row[] {
   );
   return useMemo((): Row[] => {
     const { add, toStep, isRun, go } = acts;
-    const enterNew = isRun ? "adds and arms it" : "adds it";
+    const enterNew = isRun ? t`adds and arms it` : t`adds it`;
     const commandRows = findCommands(query, commands).map(
       ({ name, key, changesAir, act }): Row => ({
-        value: `command ${name}`,
-        group: "Commands",
+        value: t`command ${name}`,
+        group: t`Commands`,
         name,
-        more: key ? `key ${key} in Run` : "",
+        more: key ? t`key ${key} in Run` : "",
         words: "",
-        enter: changesAir ? "" : "does it",
+        enter: changesAir ? "" : t`does it`,
         canAdd: false,
         canTake: changesAir,
         act: (wish) => {
           if (!changesAir || wish === "take") act();
-          else store.say("word", "That changes what people see: press Ctrl+Enter for it.");
+          else store.say("word", t`That changes what people see: press Ctrl+Enter for it.`);
         },
       }),
     );
     const songRows = finds.songs.map(
       (song): Row => ({
-        value: `song ${song.id}`,
-        group: finds.songsAreGuesses ? "Songs spelt like it" : "Songs",
+        value: t`song ${song.id}`,
+        group: finds.songsAreGuesses ? t`Songs spelt like it` : t`Songs`,
         name: song.title,
         more: [song.version, song.writers, song.number].filter(Boolean).join(" · "),
         words: song.firstLine,
@@ -71,10 +72,10 @@ export function useFindRows(query: string, finds: Finds): readonly Row[] {
       ...(isCommand ? commandRows : []),
       ...finds.passages.map(
         ({ reference, text, textName, verses, words }): Row => ({
-          value: `passage ${text} ${reference}`,
-          group: "Passages",
+          value: t`passage ${text} ${reference}`,
+          group: t`Passages`,
           name: reference,
-          more: `${textName} · ${verses} ${verses === 1 ? "verse" : "verses"}`,
+          more: `${textName} · ${verses} ${verses === 1 ? t`verse` : t`verses`}`,
           words,
           enter: enterNew,
           canAdd: true,
@@ -84,12 +85,12 @@ export function useFindRows(query: string, finds: Finds): readonly Row[] {
       ),
       ...(query.trim() === "" ? (isRun ? [] : chosenStep(desk)) : findSteps(query, desk.cues)).map(
         ({ cue, title, kind, anchor, words }): Row => ({
-          value: `step ${cue.view.cueId} ${anchor?.occurrence ?? ""} ${anchor?.unit ?? ""}`,
-          group: query.trim() === "" ? "Chosen" : "In the rundown",
+          value: t`step ${cue.view.cueId} ${anchor?.occurrence ?? ""} ${anchor?.unit ?? ""}`,
+          group: query.trim() === "" ? t`Chosen` : t`In the rundown`,
           name: `${cue.index + 1} · ${title}`,
           more: kind,
           words: words.replaceAll("\n", " / "),
-          enter: isRun ? "arms it" : "opens it",
+          enter: isRun ? t`arms it` : t`opens it`,
           canAdd: false,
           canTake: true,
           act: (wish) => toStep(wish, cue, anchor),
@@ -98,8 +99,8 @@ export function useFindRows(query: string, finds: Finds): readonly Row[] {
       ...(finds.songsAreGuesses ? [] : songRows),
       ...finds.verses.map(
         ({ reference, text, textName, words, before, after: following }): Row => ({
-          value: `verse ${text} ${reference}`,
-          group: "Verses",
+          value: t`verse ${text} ${reference}`,
+          group: t`Verses`,
           name: reference,
           more: textName,
           words,
@@ -113,12 +114,12 @@ export function useFindRows(query: string, finds: Finds): readonly Row[] {
       ...(finds.songsAreGuesses ? songRows : []),
       ...findTemplates(query, desk.outfits, desk.fieldSets).map(
         ({ fieldSet, name, template }): Row => ({
-          value: `template ${fieldSet} ${template?.key ?? ""}`,
-          group: "New page",
+          value: t`template ${fieldSet} ${template?.key ?? ""}`,
+          group: t`New page`,
           name: template?.name ?? name,
-          more: template ? (desk.fieldSets.get(fieldSet)?.name ?? fieldSet) : "kind of page",
+          more: template ? (desk.fieldSets.get(fieldSet)?.name ?? fieldSet) : t`kind of page`,
           words: "",
-          enter: "adds an empty one",
+          enter: t`adds an empty one`,
           canAdd: true,
           canTake: false,
           act: () => {
@@ -130,12 +131,12 @@ export function useFindRows(query: string, finds: Finds): readonly Row[] {
       ...(isCommand ? [] : commandRows),
       ...help.map(
         ({ section, words }): Row => ({
-          value: `help ${section.guide} ${section.id}`,
-          group: "Help",
+          value: t`help ${section.guide} ${section.id}`,
+          group: t`Help`,
           name: section.title,
           more: section.title === section.guideName ? "" : section.guideName,
           words,
-          enter: "opens it beside this view",
+          enter: t`opens it beside this view`,
           canAdd: false,
           canTake: false,
           act: () => openHelp({ guide: section.guide, section: section.id }),

@@ -1,5 +1,6 @@
 import { useEffect } from "react";
 import { Link, useRevalidator } from "react-router";
+import { t } from "../../core/language/t.ts";
 import type { HealthReport } from "../../core/report/health.ts";
 import { useDesk } from "../desk/deskContext.ts";
 import { NoticeBar } from "../desk/NoticeBar.tsx";
@@ -11,10 +12,10 @@ const LOOK_EVERY_MS = 2_000;
 
 /** What has to be done about it stands in the banner above. */
 const HEADS = {
-  well: "All that is done is on the disk.",
-  littleRoom: "All that is done is on the disk, and there is little room left.",
-  noRoom: "All that is done is on the disk, and there is hardly any room left.",
-  unwritten: "Not everything is on the disk.",
+  well: t`All that is done is on the disk.`,
+  littleRoom: t`All that is done is on the disk, and there is little room left.`,
+  noRoom: t`All that is done is on the disk, and there is hardly any room left.`,
+  unwritten: t`Not everything is on the disk.`,
 } as const;
 
 /** How the server and its disk do, for whoever looks before the evening or when something is odd. */
@@ -37,12 +38,12 @@ export function HealthView({
   }, [revalidate, state]);
   const { storage, keeper, stalls, windows } = report;
   const ago = (ms: number | null) =>
-    ms === null ? "not yet" : `${formatLength(Math.max(0, atMs - ms))} ago`;
+    ms === null ? t`not yet` : t`${formatLength(Math.max(0, atMs - ms))} ago`;
   const free = keeper?.freeBytes ?? null;
   return (
     <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_420px] max-[1100px]:grid-cols-1 max-[1100px]:grid-rows-[minmax(0,1fr)_minmax(0,38%)]">
       <main
-        aria-label="Health"
+        aria-label={t`Health`}
         // biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls must be reached by keys
         tabIndex={0}
         className="relative min-h-0 overflow-y-auto px-6 py-5"
@@ -52,39 +53,39 @@ export function HealthView({
           <Fact name="Written down">
             {storage.kind === "unwritten" ? (
               <strong className="text-attention">
-                {storage.events === 1 ? "1 act is" : `${storage.events} acts are`} in memory only
+                {t`${storage.events === 1 ? t`1 act is` : t`${storage.events} acts are`} in memory only`}
               </strong>
             ) : (
-              "everything"
+              t`everything`
             )}
           </Fact>
-          <Fact name="Room on the disk">{free === null ? "unknown" : formatBytes(free)}</Fact>
+          <Fact name="Room on the disk">{free === null ? t`unknown` : formatBytes(free)}</Fact>
           <Fact name="Last copy of the show" note={keeper?.backupFailed ?? null}>
             {ago(keeper?.lastBackupAtMs ?? null)}
           </Fact>
           <Fact name="Its file brought up to date">{ago(keeper?.lastCheckpointAtMs ?? null)}</Fact>
           <Fact name="The server stood still">
             {stalls.count === 0
-              ? "never"
-              : `${stalls.count} ${stalls.count === 1 ? "time" : "times"}, ${Math.round(stalls.longestMs)} ms at most`}
+              ? t`never`
+              : t`${stalls.count} ${stalls.count === 1 ? t`time` : t`times`}, ${Math.round(stalls.longestMs)} ms at most`}
           </Fact>
           <Fact name="Clock">
             {report.clockAheadMs > 2_000
-              ? `${formatLength(report.clockAheadMs)} ahead of the machine’s, which was set back`
-              : "with the machine’s"}
+              ? t`${formatLength(report.clockAheadMs)} ahead of the machine’s, which was set back`
+              : t`with the machine’s`}
           </Fact>
           <Fact name="Stills waited for">{report.stillsWaiting}</Fact>
-          <Fact name="Memory of the server">{report.memoryMb} MB</Fact>
+          <Fact name="Memory of the server">{t`${report.memoryMb} MB`}</Fact>
           <Fact name="Running for">{formatLength(Math.max(0, atMs - report.startedAtMs))}</Fact>
         </dl>
         {report.setAside.length > 0 && <SetAside rows={report.setAside} />}
         <NoticeBar />
       </main>
       <aside
-        aria-label="Windows of each screen"
+        aria-label={t`Windows of each screen`}
         className="flex min-h-0 flex-col gap-3 overflow-y-auto border-l border-edge max-[1100px]:border-t max-[1100px]:border-l-0 bg-raised px-5 py-5 *:flex-none"
       >
-        <h2 className="text-[17px] font-semibold">Windows of each screen</h2>
+        <h2 className="text-[17px] font-semibold">{t`Windows of each screen`}</h2>
         <ul className="flex flex-col gap-1.5 text-[16px]">
           {outputs.map(({ id, name }) => {
             const count = windows.find(({ outputId }) => outputId === id)?.windows ?? 0;
@@ -92,17 +93,17 @@ export function HealthView({
               <li key={id} className="flex justify-between gap-4">
                 <span>{name}</span>
                 <span className={count === 0 ? "text-attention" : "font-mono"}>
-                  {count === 0 ? "none" : count}
+                  {count === 0 ? t`none` : count}
                 </span>
               </li>
             );
           })}
         </ul>
-        <h2 className="mt-4 text-[17px] font-semibold">Copies of the show</h2>
+        <h2 className="mt-4 text-[17px] font-semibold">{t`Copies of the show`}</h2>
         <p className="text-[15px] text-second">
-          What each holds, and how to bring any of it back:{" "}
+          {t`What each holds, and how to bring any of it back:`}{" "}
           <Link to="/carry" className="text-act underline">
-            Show files and copies
+            {t`Show files and copies`}
           </Link>
           .
         </p>
@@ -136,13 +137,12 @@ function Fact({
 /** What could not be read when the show was opened: named, so that it can be made anew or brought back from a copy. */
 function SetAside({ rows }: { rows: HealthReport["setAside"] }) {
   return (
-    <section aria-label="Left out" className="mt-6 max-w-3xl border-t border-edge pt-4">
+    <section aria-label={t`Left out`} className="mt-6 max-w-3xl border-t border-edge pt-4">
       <h2 className="mb-1 text-[17px] font-semibold text-attention">
-        {rows.length === 1 ? "1 thing" : `${rows.length} things`} could not be read
+        {t`${rows.length === 1 ? "1 thing" : t`${rows.length} things`} could not be read`}
       </h2>
       <p className="mb-3 text-[15px] text-second">
-        The show goes on without {rows.length === 1 ? "it" : "them"}; nothing was deleted. Make{" "}
-        {rows.length === 1 ? "it" : "them"} anew, or start with a copy of the show from before.
+        {t`The show goes on without ${rows.length === 1 ? t`it` : t`them`}; nothing was deleted. Make ${rows.length === 1 ? t`it` : t`them`} anew, or start with a copy of the show from before.`}
       </p>
       <ul className="flex flex-col gap-2 text-[16px]">
         {rows.map(({ what, name, why }) => (

@@ -1,3 +1,4 @@
+import { t } from "../../core/language/t.ts";
 import type { VenueSettings } from "../../core/show/venueSettings.ts";
 import { call } from "../api/call.ts";
 import { useDesk, useDeskStore } from "../desk/deskContext.ts";
@@ -12,11 +13,10 @@ export function KeptInFull() {
     if ("problem" in answer) store.say("trouble", answer.problem.sentence);
   };
   return (
-    <section aria-label="Evenings that are past">
-      <h2 className="mt-4 mb-1 text-[17px] font-semibold">Evenings that are past</h2>
+    <section aria-label={t`Evenings that are past`}>
+      <h2 className="mt-4 mb-1 text-[17px] font-semibold">{t`Evenings that are past`}</h2>
       <p className="mb-3 text-[15px] text-second">
-        Kept in full, with every page as it was shown, for this long and up to this much. After that the log
-        keeps what was done, line by line. The current evening is always kept whole.
+        {t`Kept in full, with every page as it was shown, for this long and up to this much. After that the log keeps what was done, line by line. The current evening is always kept whole.`}
       </p>
       <div className="flex flex-wrap items-center gap-x-5 gap-y-2 text-[16px]">
         <label htmlFor="kept-days" className="flex items-center gap-2">
@@ -27,11 +27,11 @@ export function KeptInFull() {
             max={3_650}
             onSave={(days) => void save({ days })}
           />{" "}
-          days
+          {t`days`}
         </label>
         <label htmlFor="kept-mb" className="flex items-center gap-2">
           <NumberBox id="kept-mb" value={kept.mb} min={10} max={100_000} onSave={(mb) => void save({ mb })} />{" "}
-          MB
+          {t`MB`}
         </label>
       </div>
     </section>

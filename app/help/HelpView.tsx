@@ -1,4 +1,5 @@
 import { NavLink, useLocation, useNavigate } from "react-router";
+import { t } from "../../core/language/t.ts";
 import { GUIDES } from "./guides.ts";
 import HelpText from "./HelpText.tsx";
 import { sectionsOf } from "./sections.ts";
@@ -14,7 +15,7 @@ export function HelpView() {
   return (
     <main className="flex min-h-0 flex-1 max-md:flex-col">
       <nav
-        aria-label="Guides"
+        aria-label={t`Guides`}
         className="flex w-72 shrink-0 flex-col gap-1 overflow-y-auto border-r border-edge p-4 max-md:max-h-48 max-md:w-full max-md:border-r-0 max-md:border-b"
       >
         {GUIDES.map(({ id, name }) => (

@@ -10,6 +10,7 @@ import {
   nameOfKey,
   removeKey,
 } from "../../core/keys/keyMap.ts";
+import { t } from "../../core/language/t.ts";
 import { call } from "../api/call.ts";
 import { useDesk, useDeskStore } from "../desk/deskContext.ts";
 import { NoticeBar } from "../desk/NoticeBar.tsx";
@@ -61,25 +62,22 @@ export function KeysView() {
   }, [waiting, keys]);
 
   return (
-    <main aria-label="Keys" className="relative min-h-0 flex-1">
+    <main aria-label={t`Keys`} className="relative min-h-0 flex-1">
       {/* biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls must be reached by keys */}
       <div tabIndex={0} className="h-full overflow-y-auto px-8 py-6">
         <div className="flex max-w-5xl items-baseline gap-6">
-          <h2 className="text-[19px] font-semibold">Keys of the run view</h2>
+          <h2 className="text-[19px] font-semibold">{t`Keys of the run view`}</h2>
           <HoldButton
             disabled={Object.keys(keys).length === 0}
             onHeld={() => void save({ map: {} })}
-            title="Hold for half a second"
+            title={t`Hold for half a second`}
             className="min-h-9 rounded-md bg-lifted px-3 text-[15px] hover:bg-edge disabled:text-quiet"
           >
-            <span>Reset all keys</span>
+            <span>{t`Reset all keys`}</span>
           </HoldButton>
         </div>
         <p className="mt-1 max-w-3xl text-[15px] text-second">
-          They work where no text box has the focus; in a text box, Ctrl+Enter takes, and Ctrl+Shift with a
-          key does what the key does. Those marked “held” act after half a second, and so do those of layers
-          that stay when others are cleared. Digits with Shift switch screen plans, with Alt they arm the
-          sections of a song; a clicker’s keys are page down, page up and B.
+          {t`They work where no text box has the focus; in a text box, Ctrl+Enter takes, and Ctrl+Shift with a key does what the key does. Those marked “held” act after half a second, and so do those of layers that stay when others are cleared. Digits with Shift switch screen plans, with Alt they arm the sections of a song; a clicker’s keys are page down, page up and B.`}
         </p>
         <PadsHere />
         <ul className="mt-5 grid max-w-5xl gap-x-8 md:grid-cols-2">
@@ -90,13 +88,15 @@ export function KeysView() {
             >
               <span className="mr-auto">
                 {AIR_ACTIONS[action].name}
-                {AIR_ACTIONS[action].isGuarded && <span className="ml-2 text-[14px] text-second">held</span>}
+                {AIR_ACTIONS[action].isGuarded && (
+                  <span className="ml-2 text-[14px] text-second">{t`held`}</span>
+                )}
               </span>
               {keysOf(keys, action).map((key) => (
                 <button
                   key={key}
                   type="button"
-                  aria-label={`Take ${nameOfKey(key)} from ${AIR_ACTIONS[action].name}`}
+                  aria-label={t`Take ${nameOfKey(key)} from ${AIR_ACTIONS[action].name}`}
                   onClick={() => void save(removeKey(keys, action, key))}
                   className="group flex min-h-8 items-center gap-1 rounded-md px-1 hover:bg-lifted"
                 >
@@ -106,12 +106,12 @@ export function KeysView() {
               ))}
               <button
                 type="button"
-                aria-label={`Another key for ${AIR_ACTIONS[action].name}`}
+                aria-label={t`Another key for ${AIR_ACTIONS[action].name}`}
                 aria-pressed={waiting === action}
                 onClick={() => setWaiting(waiting === action ? null : action)}
                 className="flex min-h-8 items-center gap-1 rounded-md bg-lifted px-2 text-[14px] hover:bg-edge aria-pressed:bg-act-ground aria-pressed:text-act"
               >
-                {waiting === action ? "press a key…" : <Plus aria-hidden="true" className="size-4" />}
+                {waiting === action ? t`press a key…` : <Plus aria-hidden="true" className="size-4" />}
               </button>
               {waiting === action && canBeRemote(action) && (
                 <OscKey

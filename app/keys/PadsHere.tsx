@@ -1,4 +1,5 @@
 import { useSyncExternalStore } from "react";
+import { t } from "../../core/language/t.ts";
 import { oscAddressSchema } from "../../core/triggers/whens/message.ts";
 import { useDeskStore } from "../desk/deskContext.ts";
 import { type PadsStatus, pads } from "../desk/pads.ts";
@@ -17,7 +18,7 @@ export function PadsHere() {
   return (
     <div className="mt-3 flex max-w-3xl flex-wrap items-center gap-x-4 text-[15px]">
       <CheckBox
-        label="Use the MIDI pads of this machine"
+        label={t`Use the MIDI pads of this machine`}
         isOn={status.kind === "on"}
         onChange={(isOn) => void pads.turn(isOn)}
       />
@@ -25,8 +26,8 @@ export function PadsHere() {
         {status.kind === "refused" && status.sentence}
         {status.kind === "on" &&
           (status.names.length === 0
-            ? "None is there. Plug one in; it is found by itself."
-            : `${status.names.join(", ")}. Press + and then its key. Keys are lit while what they do is on.`)}
+            ? t`None is there. Plug one in; it is found by itself.`
+            : t`${status.names.join(", ")}. Press + and then its key. Keys are lit while what they do is on.`)}
       </span>
     </div>
   );
@@ -37,14 +38,14 @@ export function OscKey({ onTyped }: { onTyped: (address: string) => void }) {
   const store = useDeskStore();
   return (
     <input
-      aria-label="Or the address of a message"
+      aria-label={t`Or the address of a message`}
       placeholder="or /address"
       maxLength={120}
       onKeyDown={(event) => {
         if (event.key !== "Enter") return;
         const typed = oscAddressSchema.safeParse(event.currentTarget.value.trim());
         if (typed.success) onTyped(typed.data);
-        else store.say("trouble", "An address begins with / and has no spaces. Nothing was added.");
+        else store.say("trouble", t`An address begins with / and has no spaces. Nothing was added.`);
       }}
       className={`${boxClass} w-36 font-mono text-[14px]`}
     />

@@ -1,5 +1,6 @@
 import { useEffect, useRef, useState } from "react";
 import { HexColorPicker } from "react-colorful";
+import { t } from "../../core/language/t.ts";
 import type { ChromaKey } from "../../core/picture/chromaKey.ts";
 import type { MediaInfo } from "../../core/scene/media.ts";
 import { ChromaKeyer } from "../../painters/chromaKeyer.ts";
@@ -39,12 +40,14 @@ export function KeyControls({ info, onSave }: { info: MediaInfo; onSave: (key: C
         <figure>
           <ClipPicture info={info} keyed={null} onPick={(color) => change({ ...(key ?? FRESH), color })} />
           <figcaption className="mt-1 text-[14px] text-second">
-            As it is. A click takes the colour there.
+            {t`As it is. A click takes the colour there.`}
           </figcaption>
         </figure>
         <figure>
           <ClipPicture info={info} keyed={key} />
-          <figcaption className="mt-1 text-[14px] text-second">{key ? "Cut out" : "Not cut out"}</figcaption>
+          <figcaption className="mt-1 text-[14px] text-second">
+            {key ? t`Cut out` : t`Not cut out`}
+          </figcaption>
         </figure>
       </div>
       {key ? (
@@ -54,15 +57,15 @@ export function KeyControls({ info, onSave }: { info: MediaInfo; onSave: (key: C
             <p className="mt-2 font-mono text-[14px]">{key.color}</p>
           </div>
           <div className="flex flex-col gap-3">
-            {slider("tolerance", "Tolerance")}
-            {slider("softness", "Softness")}
-            {slider("spill", "Spill")}
+            {slider("tolerance", t`Tolerance`)}
+            {slider("softness", t`Softness`)}
+            {slider("spill", t`Spill`)}
             <button
               type="button"
               onClick={() => change(null)}
               className="min-h-10 self-start rounded-md bg-lifted px-4 text-[15px] hover:bg-edge"
             >
-              Do not cut out
+              {t`Do not cut out`}
             </button>
           </div>
         </div>
@@ -72,7 +75,7 @@ export function KeyControls({ info, onSave }: { info: MediaInfo; onSave: (key: C
           onClick={() => change(FRESH)}
           className="min-h-10 self-start rounded-md bg-act px-4 text-[15px] font-semibold text-on-bright hover:brightness-110"
         >
-          Cut out a colour
+          {t`Cut out a colour`}
         </button>
       )}
     </div>

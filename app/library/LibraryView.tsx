@@ -1,6 +1,7 @@
 import { Upload } from "lucide-react";
 import { useState } from "react";
 import { useRevalidator } from "react-router";
+import { t } from "../../core/language/t.ts";
 import type { ChromaKey } from "../../core/picture/chromaKey.ts";
 import type { LibraryEntry } from "../../core/scene/libraryEntry.ts";
 import { call } from "../api/call.ts";
@@ -63,7 +64,7 @@ export function LibraryView({ items, fonts }: LibraryData) {
     if ("value" in result && result.value.item)
       store.say(
         "word",
-        `“${result.value.item.info.name}” has another file: pages and templates have it from their next take on. What is on air stays as it is.`,
+        t`“${result.value.item.info.name}” has another file: pages and templates have it from their next take on. What is on air stays as it is.`,
       );
     await revalidate();
   };
@@ -75,7 +76,7 @@ export function LibraryView({ items, fonts }: LibraryData) {
   const remove = async (kind: "media" | "font", id: string, name: string) => {
     const answer = await call("/library-remove", { kind, id });
     if ("problem" in answer) store.say("trouble", answer.problem.sentence);
-    else store.say("word", `“${name}” is deleted from the library. What is on air keeps it.`);
+    else store.say("word", t`“${name}” is deleted from the library. What is on air keeps it.`);
     await revalidate();
   };
   const saveKey = async (id: string, key: ChromaKey | null) => {
@@ -86,11 +87,11 @@ export function LibraryView({ items, fonts }: LibraryData) {
 
   return (
     <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_480px] max-[1100px]:grid-cols-1 max-[1100px]:grid-rows-[minmax(0,1fr)_minmax(0,38%)]">
-      <main aria-label="Library" className="relative min-h-0 overflow-y-auto px-5 py-4">
+      <main aria-label={t`Library`} className="relative min-h-0 overflow-y-auto px-5 py-4">
         <div className="mb-4 flex items-center gap-4">
           <label className="inline-flex min-h-11 cursor-pointer items-center gap-2 rounded-lg bg-act px-4 text-[15px] font-bold text-on-bright focus-within:outline-2 focus-within:outline-offset-2 focus-within:outline-act hover:brightness-110">
             <Upload aria-hidden="true" className="size-4.5" />
-            Import files
+            {t`Import files`}
             <input
               type="file"
               multiple
@@ -100,7 +101,7 @@ export function LibraryView({ items, fonts }: LibraryData) {
             />
           </label>
           <p className="text-[15px] text-second">
-            or drop them here: pictures, WebM and MP4 clips, sounds, TTF, OTF and WOFF2 fonts.
+            {t`or drop them here: pictures, WebM and MP4 clips, sounds, TTF, OTF and WOFF2 fonts.`}
           </p>
         </div>
         {sending && (
@@ -109,10 +110,10 @@ export function LibraryView({ items, fonts }: LibraryData) {
             className="mb-4 flex items-center gap-4 rounded-lg border border-edge px-4 py-2.5 text-[15px]"
           >
             <span className="min-w-0 flex-1 truncate">
-              {sending.share < 1 ? "Bringing in" : "Looking through"} {sending.name}
+              {sending.share < 1 ? t`Bringing in` : t`Looking through`} {sending.name}
             </span>
             <progress
-              aria-label="Progress"
+              aria-label={t`Progress`}
               className="h-2 w-60 accent-act"
               value={sending.share < 1 ? sending.share : undefined}
             />
@@ -121,7 +122,7 @@ export function LibraryView({ items, fonts }: LibraryData) {
               onClick={sending.callOff}
               className="min-h-9 rounded-md bg-lifted px-3 hover:bg-edge"
             >
-              Call it off
+              {t`Call it off`}
             </button>
           </div>
         )}
@@ -133,12 +134,12 @@ export function LibraryView({ items, fonts }: LibraryData) {
             </li>
           ))}
         </ul>
-        {items.length === 0 && <p className="font-words text-[20px]">Nothing is here yet.</p>}
+        {items.length === 0 && <p className="font-words text-[20px]">{t`Nothing is here yet.`}</p>}
         {items.length > 0 && shown.length === 0 && (
           <p className="text-[15px] text-second">
-            Nothing is found so.{" "}
+            {t`Nothing is found so.`}{" "}
             <button type="button" onClick={() => setSearch(EVERYTHING)} className="text-act hover:underline">
-              Show everything
+              {t`Show everything`}
             </button>
           </p>
         )}
@@ -146,11 +147,11 @@ export function LibraryView({ items, fonts }: LibraryData) {
         <NoticeBar />
       </main>
       <aside
-        aria-label="Chosen"
+        aria-label={t`Chosen`}
         className="min-h-0 overflow-y-auto border-l border-edge max-[1100px]:border-t max-[1100px]:border-l-0 bg-raised px-4 py-4"
       >
         {!chosen && (
-          <p className="text-[15px] text-second">Choose a picture, clip or sound to see more of it.</p>
+          <p className="text-[15px] text-second">{t`Choose a picture, clip or sound to see more of it.`}</p>
         )}
         {chosen && (
           <MediaDetails

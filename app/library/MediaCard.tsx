@@ -1,4 +1,5 @@
 import { useState } from "react";
+import { t } from "../../core/language/t.ts";
 import type { LibraryItem } from "../api/loaded.ts";
 import { MediaPicture, mediaFacts } from "../pictures/MediaPicture.tsx";
 
@@ -51,8 +52,8 @@ function saidUses(uses: LibraryItem["uses"]): string {
   const cues = uses.filter(({ kind }) => kind === "cue").length;
   const templates = uses.length - cues;
   const said = [
-    ...(cues > 0 ? [`${cues} ${cues === 1 ? "cue" : "cues"}`] : []),
-    ...(templates > 0 ? [`${templates} ${templates === 1 ? "template" : "templates"}`] : []),
+    ...(cues > 0 ? [`${cues} ${cues === 1 ? t`cue` : t`cues`}`] : []),
+    ...(templates > 0 ? [`${templates} ${templates === 1 ? t`template` : t`templates`}`] : []),
   ];
-  return said.length > 0 ? `in ${said.join(", ")}` : "not used";
+  return said.length > 0 ? t`in ${said.join(", ")}` : t`not used`;
 }

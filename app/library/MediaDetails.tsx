@@ -1,5 +1,6 @@
 import { Upload } from "lucide-react";
 import { useId, useState } from "react";
+import { t } from "../../core/language/t.ts";
 import type { ChromaKey } from "../../core/picture/chromaKey.ts";
 import type { LibraryEntry } from "../../core/scene/libraryEntry.ts";
 import type { LibraryItem } from "../api/loaded.ts";
@@ -39,13 +40,12 @@ export function MediaDetails({
       )}
       {info.isAnimated && (
         <p className="mt-3 text-[15px] text-attention">
-          This picture moves, and only its first picture is shown. Save it as a WebM clip to have it move.
+          {t`This picture moves, and only its first picture is shown. Save it as a WebM clip to have it move.`}
         </p>
       )}
       {info.type === "video" && !info.hasAlpha && !info.key && (
         <p className="mt-3 text-[15px] text-attention">
-          This clip has no alpha: over a picture it covers it. Cut its background out, or use it as a
-          backdrop.
+          {t`This clip has no alpha: over a picture it covers it. Cut its background out, or use it as a backdrop.`}
         </p>
       )}
       <EntryForm
@@ -54,12 +54,12 @@ export function MediaDetails({
         folders={folders}
         onSave={onDescribe}
       />
-      <h3 className="mt-4 mb-1 text-[15px] font-semibold">Used in</h3>
+      <h3 className="mt-4 mb-1 text-[15px] font-semibold">{t`Used in`}</h3>
       {uses === null ? <p className="text-[15px] text-second">…</p> : <MediaUses uses={uses} />}
       <div className="mt-4 flex flex-wrap gap-2">
         <label className="inline-flex min-h-9 cursor-pointer items-center gap-1.5 rounded-md bg-lifted px-3 text-[15px] focus-within:outline-2 focus-within:outline-act hover:bg-edge">
           <Upload aria-hidden="true" className="size-4" />
-          Replace its file
+          {t`Replace its file`}
           <input
             type="file"
             accept={ACCEPTED[info.type]}
@@ -76,13 +76,13 @@ export function MediaDetails({
           onClick={onRemove}
           className="min-h-9 rounded-md bg-lifted px-3 text-[15px] hover:bg-edge"
         >
-          {uses && uses.length > 0 ? "Delete from the library all the same" : "Delete from the library"}
+          {uses && uses.length > 0 ? t`Delete from the library all the same` : t`Delete from the library`}
         </button>
       </div>
       <p className="mt-1.5 text-[14px] text-second">
         {uses && uses.length > 0
-          ? "A new file is in all of them from their next take on; once it is deleted they show a stand-in. What is on air stays as it is."
-          : "What is on air stays as it is."}
+          ? t`A new file is in all of them from their next take on; once it is deleted they show a stand-in. What is on air stays as it is.`
+          : t`What is on air stays as it is.`}
       </p>
     </>
   );
@@ -122,7 +122,7 @@ function EntryForm({
   return (
     <div className="mt-4 grid grid-cols-2 gap-2">
       <div className="col-span-2">
-        <Labelled id={`${id}name`} label="Name">
+        <Labelled id={`${id}name`} label={t`Name`}>
           <input
             id={`${id}name`}
             value={name}
@@ -133,13 +133,13 @@ function EntryForm({
           />
         </Labelled>
       </div>
-      <Labelled id={`${id}folder`} label="Folder">
+      <Labelled id={`${id}folder`} label={t`Folder`}>
         <input
           id={`${id}folder`}
           value={folder}
           maxLength={120}
           list={`${id}folders`}
-          placeholder="none"
+          placeholder={t`none`}
           onChange={({ target }) => setFolder(target.value)}
           className={box}
           {...keys}
@@ -150,12 +150,12 @@ function EntryForm({
           ))}
         </datalist>
       </Labelled>
-      <Labelled id={`${id}tags`} label="Tags, parted by commas">
+      <Labelled id={`${id}tags`} label={t`Tags, parted by commas`}>
         <input
           id={`${id}tags`}
           value={tags}
           maxLength={400}
-          placeholder="none"
+          placeholder={t`none`}
           onChange={({ target }) => setTags(target.value)}
           className={box}
           {...keys}

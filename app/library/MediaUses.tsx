@@ -1,5 +1,6 @@
 import { useEffect, useState } from "react";
 import { Link } from "react-router";
+import { t } from "../../core/language/t.ts";
 import type { MediaUse } from "../../core/wire/mediaUses.ts";
 import { ask } from "../api/call.ts";
 
@@ -17,28 +18,24 @@ export function useAllUses(id: string, here: readonly MediaUse[]): readonly Medi
 }
 
 export function MediaUses({ uses }: { uses: readonly MediaUse[] }) {
-  if (uses.length === 0) return <p className="text-[15px] text-second">Nothing uses it.</p>;
+  if (uses.length === 0) return <p className="text-[15px] text-second">{t`Nothing uses it.`}</p>;
   return (
     <ul className="flex flex-col gap-1 text-[15px]">
       {uses.map((use) => (
         <li key={JSON.stringify(use)}>
-          {use.kind === "cue" && <>“{use.title}”, a cue of this evening</>}
+          {use.kind === "cue" && t`“${use.title}”, a cue of this evening`}
           {use.kind === "template" && (
             <>
               <Link to={`/design/template/${use.templateId}`} className="text-act hover:underline">
                 {use.name}
               </Link>
-              , a template
+              {t`, a template`}
             </>
           )}
-          {use.kind === "source" && <>“{use.name}”, a source in Triggers</>}
-          {use.kind === "clip" && <>“{use.name}”, in the list of clips</>}
-          {use.kind === "feed" && <>“{use.name}”, the feed that it comes from</>}
-          {use.kind === "evening" && (
-            <>
-              {use.cues} {use.cues === 1 ? "cue" : "cues"} of “{use.name}”
-            </>
-          )}
+          {use.kind === "source" && t`“${use.name}”, a source in Triggers`}
+          {use.kind === "clip" && t`“${use.name}”, in the list of clips`}
+          {use.kind === "feed" && t`“${use.name}”, the feed that it comes from`}
+          {use.kind === "evening" && t`${use.cues} ${use.cues === 1 ? t`cue` : t`cues`} of “${use.name}”`}
         </li>
       ))}
     </ul>

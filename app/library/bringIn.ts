@@ -1,3 +1,4 @@
+import { t } from "../../core/language/t.ts";
 import type { MediaInfo } from "../../core/scene/media.ts";
 import { problemOf } from "../../core/wire/problem.ts";
 import type { Answered } from "../api/call.ts";
@@ -45,8 +46,8 @@ export async function bringIn(
   onSending(0, callOff);
   const sentence = () =>
     isCalledOff
-      ? `“${file.name}” was called off. Nothing was added.`
-      : `“${file.name}” could not be sent: the server cannot be reached, or the file is larger than 300 MB. Nothing was added.`;
+      ? t`“${file.name}” was called off. Nothing was added.`
+      : t`“${file.name}” could not be sent: the server cannot be reached, or the file is larger than 300 MB. Nothing was added.`;
   return (await sending.answer) ?? problemOf("unreachable", sentence());
 }
 

@@ -1,5 +1,6 @@
 import { Camera } from "lucide-react";
 import { useEffect, useRef, useState } from "react";
+import { t } from "../../core/language/t.ts";
 import { chooseCamera, chosenCamera, openChosenCamera } from "../live/chosenCamera.ts";
 
 interface CameraSource {
@@ -21,17 +22,15 @@ export function CamerasView({ name, sources }: { name: string; sources: readonly
   };
   return (
     <main data-desk className="mx-auto flex min-h-dvh max-w-2xl flex-col gap-5 px-5 py-8">
-      <h1 className="text-[24px] leading-tight font-bold">Cameras at this machine, for {name}</h1>
+      <h1 className="text-[24px] leading-tight font-bold">{t`Cameras at this machine, for ${name}`}</h1>
       {sources.length === 0 ? (
         <p className="text-[17px] text-second">
-          No source is a camera of a screen’s own machine. At the desk, in Triggers, say of a source that its
-          picture is “a camera at the screen’s own machine”; then load this page again.
+          {t`No source is a camera of a screen’s own machine. At the desk, in Triggers, say of a source that its picture is “a camera at the screen’s own machine”; then load this page again.`}
         </p>
       ) : (
         <>
           <p className="text-[17px] text-second">
-            {name} shows these cameras where the program picture is seen. Say here which camera is which. The
-            browser asks first whether this page may see them; the pictures stay on this machine.
+            {t`${name} shows these cameras where the program picture is seen. Say here which camera is which. The browser asks first whether this page may see them; the pictures stay on this machine.`}
           </p>
           {found.kind !== "found" && (
             <button
@@ -41,7 +40,7 @@ export function CamerasView({ name, sources }: { name: string; sources: readonly
               className="flex min-h-11 w-fit items-center gap-2 rounded-lg bg-act px-5 text-[16px] font-bold text-on-bright hover:brightness-110 disabled:bg-lifted disabled:text-quiet"
             >
               <Camera aria-hidden="true" className="size-5" />
-              {found.kind === "asking" ? "Looking…" : "Look for cameras"}
+              {found.kind === "asking" ? t`Looking…` : t`Look for cameras`}
             </button>
           )}
           {found.kind === "refused" && (
@@ -53,7 +52,7 @@ export function CamerasView({ name, sources }: { name: string; sources: readonly
             sources.map((source) => <OneSource key={source.id} source={source} cameras={found.cameras} />)}
           {found.kind === "found" && (
             <p className="text-[15px] text-second">
-              It is kept by this browser. A window of {name} in it follows at once; this page can be closed.
+              {t`It is kept by this browser. A window of ${name} in it follows at once; this page can be closed.`}
             </p>
           )}
         </>
@@ -67,7 +66,7 @@ async function findCameras(): Promise<Found> {
   if (!navigator.mediaDevices)
     return {
       kind: "refused",
-      why: "This browser gives cameras only to pages over TLS or on the server’s own machine. Start the server with --tls-cert, or open this page there.",
+      why: t`This browser gives cameras only to pages over TLS or on the server’s own machine. Start the server with --tls-cert, or open this page there.`,
     };
   try {
     const stream = await navigator.mediaDevices.getUserMedia({ video: true });
@@ -79,8 +78,8 @@ async function findCameras(): Promise<Found> {
     return {
       kind: "refused",
       why: isForbidden
-        ? "The browser was told not to let this page see cameras. Allow it beside the address, and look again."
-        : "No camera could be opened. Plug one in, close other programs that use it, and look again.",
+        ? t`The browser was told not to let this page see cameras. Allow it beside the address, and look again.`
+        : t`No camera could be opened. Plug one in, close other programs that use it, and look again.`,
     };
   }
 }
@@ -117,7 +116,7 @@ function OneSource({ source, cameras }: { source: CameraSource; cameras: readonl
     >
       <div className="flex min-w-60 flex-1 flex-col gap-2">
         <label htmlFor={`camera-${source.id}`} className="text-[19px] font-semibold">
-          “{source.name}” is
+          {t`“${source.name}” is`}
         </label>
         <select
           id={`camera-${source.id}`}
@@ -125,13 +124,13 @@ function OneSource({ source, cameras }: { source: CameraSource; cameras: readonl
           onChange={({ target }) => choose(target.value === "" ? null : target.value)}
           className="min-h-11 rounded-md border border-edge-strong bg-ground px-3 text-[16px]"
         >
-          <option value="">no camera here</option>
+          <option value="">{t`no camera here`}</option>
           {deviceId !== null && !cameras.some((camera) => camera.deviceId === deviceId) && (
-            <option value={deviceId}>one that is not plugged in</option>
+            <option value={deviceId}>{t`one that is not plugged in`}</option>
           )}
           {cameras.map((camera, index) => (
             <option key={camera.deviceId} value={camera.deviceId}>
-              {camera.label || `Camera ${index + 1}`}
+              {camera.label || t`Camera ${index + 1}`}
             </option>
           ))}
         </select>
@@ -141,7 +140,7 @@ function OneSource({ source, cameras }: { source: CameraSource; cameras: readonl
         muted
         autoPlay
         playsInline
-        aria-label={`What “${source.name}” shows`}
+        aria-label={t`What “${source.name}” shows`}
         className="aspect-video w-72 rounded-md bg-ground object-cover"
       />
     </section>

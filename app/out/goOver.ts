@@ -1,3 +1,5 @@
+import { t } from "../../core/language/t.ts";
+
 /** How long this machine is not heard before the second one is looked at. */
 const LOOK_AFTER_MS = 600;
 /** A picture that is not whole by then is shown as it is: the machine that it comes from leads. */
@@ -95,8 +97,8 @@ export class GoOver {
     for (const [name, value] of new URLSearchParams(location.search)) address.searchParams.set(name, value);
     address.searchParams.set(INSIDE, "");
     const frame = document.createElement("iframe");
-    frame.title = "The same screen, from the second machine";
-    frame.allow = "autoplay; camera; fullscreen";
+    frame.title = t`The same screen, from the second machine`;
+    frame.allow = t`autoplay; camera; fullscreen`;
     frame.src = address.href;
     frame.style.cssText = `position:fixed;inset:0;width:100%;height:100%;border:0;opacity:${UNSEEN};pointer-events:none;background:none;color-scheme:normal`;
     // Loaded is also what a browser says of its own page, on which stands that nothing answers.

@@ -1,6 +1,7 @@
 import { Printer } from "lucide-react";
 import { useMemo, useRef } from "react";
 import { useSearchParams } from "react-router";
+import { t } from "../../core/language/t.ts";
 import { useDesk, useServerTime } from "../desk/deskContext.ts";
 import { NoticeBar } from "../desk/NoticeBar.tsx";
 import { useEventTiming } from "../desk/useEventTiming.ts";
@@ -18,14 +19,14 @@ import { WalkSheet } from "./WalkSheet.tsx";
 
 const SHEETS = {
   script: {
-    name: "Script",
-    says: "Every word with its cues, times and notes: for whoever follows on paper.",
+    name: t`Script`,
+    says: t`Every word with its cues, times and notes: for whoever follows on paper.`,
   },
-  rundown: { name: "Rundown", says: "One line for each cue: for the table by the door." },
-  proofs: { name: "Proofs", says: "Every page as it looks, with a box to tick: for whoever proofreads." },
+  rundown: { name: t`Rundown`, says: t`One line for each cue: for the table by the door.` },
+  proofs: { name: t`Proofs`, says: t`Every page as it looks, with a box to tick: for whoever proofreads.` },
   walk: {
-    name: "Walk through",
-    says: "Every step on all screens at once, with all that lies there by then, and a box to tick.",
+    name: t`Walk through`,
+    says: t`Every step on all screens at once, with all that lies there by then, and a box to tick.`,
   },
 } as const;
 type SheetName = keyof typeof SHEETS;
@@ -66,9 +67,9 @@ export function PaperView() {
   const { name, day } = desk.evening;
   const sheetElement = useRef<HTMLElement>(null);
   return (
-    <main aria-label="Paper" className="relative flex min-h-0 flex-1 flex-col">
+    <main aria-label={t`Paper`} className="relative flex min-h-0 flex-1 flex-col">
       <div className="flex shrink-0 flex-wrap items-center gap-x-5 gap-y-2 border-b border-edge bg-raised px-5 py-2.5 print:hidden">
-        <div role="toolbar" aria-label="Sheets" className="flex gap-1.5">
+        <div role="toolbar" aria-label={t`Sheets`} className="flex gap-1.5">
           {SHEET_NAMES.map((each) => (
             <button
               key={each}
@@ -84,16 +85,20 @@ export function PaperView() {
         {sheet === "script" && (
           <>
             <CheckBox
-              label="Large print"
+              label={t`Large print`}
               isOn={isLarge}
               onChange={(isOn) => set("large", isOn ? "1" : null)}
             />
-            <CheckBox label="Two to a page" isOn={isTwo} onChange={(isOn) => set("two", isOn ? "1" : null)} />
+            <CheckBox
+              label={t`Two to a page`}
+              isOn={isTwo}
+              onChange={(isOn) => set("two", isOn ? "1" : null)}
+            />
           </>
         )}
         {sheet === "proofs" && (
           <select
-            aria-label="On which screen"
+            aria-label={t`On which screen`}
             className={boxClass}
             value={screen}
             onChange={({ target }) => set("screen", target.value)}
@@ -103,7 +108,7 @@ export function PaperView() {
                 {output.name}
               </option>
             ))}
-            <option value="all">all screens</option>
+            <option value="all">{t`all screens`}</option>
           </select>
         )}
         <PicturesToCome sheet={sheetElement} says={SHEETS[sheet].says} />
@@ -113,7 +118,7 @@ export function PaperView() {
           onClick={() => window.print()}
           className="flex min-h-10 items-center gap-2 rounded-md bg-lifted px-4 text-[15px] hover:bg-edge"
         >
-          <Printer aria-hidden="true" className="size-5" /> Print or save as PDF
+          <Printer aria-hidden="true" className="size-5" /> {t`Print or save as PDF`}
         </button>
       </div>
       {/* biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls must be reached by keys */}
@@ -130,7 +135,7 @@ export function PaperView() {
               {day !== "" && ` · ${day}`}
             </p>
           </header>
-          {cues.length === 0 && <p>This evening has no cues yet.</p>}
+          {cues.length === 0 && <p>{t`This evening has no cues yet.`}</p>}
           {sheet === "script" && <ScriptSheet cues={cues} isLarge={isLarge} isTwo={isTwo} />}
           {sheet === "rundown" && <RundownSheet cues={cues} />}
           {sheet === "walk" && <WalkSheet cues={cues} />}

@@ -1,4 +1,5 @@
 import { type RefObject, useEffect, useState } from "react";
+import { t } from "../../core/language/t.ts";
 
 /** How many pictures of a sheet are not here yet, printed before they are, they would be empty boxes; else what the sheet is. */
 export function PicturesToCome({ sheet, says }: { sheet: RefObject<HTMLElement | null>; says: string }) {
@@ -6,8 +7,7 @@ export function PicturesToCome({ sheet, says }: { sheet: RefObject<HTMLElement |
   if (count === 0) return <p className="flex-[1_1_10rem] text-[14px] leading-tight text-second">{says}</p>;
   return (
     <p role="status" className="flex-[1_1_10rem] text-[14px] leading-tight text-attention">
-      {count === 1 ? "One picture is" : `${count} pictures are`} still being painted; printed now, they would
-      be empty.
+      {t`${count === 1 ? t`One picture is` : t`${count} pictures are`} still being painted; printed now, they would be empty.`}
     </p>
   );
 }

@@ -1,3 +1,4 @@
+import { t } from "../../core/language/t.ts";
 import type { Output } from "../../core/venue/plan.ts";
 import { useDesk } from "../desk/deskContext.ts";
 import { stillAddress } from "../pictures/stillAddress.ts";
@@ -16,7 +17,7 @@ export function ProofSheet({ cues, outputs }: { cues: readonly PaperCue[]; outpu
         <li key={key} className="break-inside-avoid text-[12px]">
           <img
             src={stillAddress(page, output, STILL_PX, { outfitId })}
-            alt={`${title} on ${output.name}`}
+            alt={t`${title} on ${output.name}`}
             className="w-full border border-edge bg-[#2c2724]"
             style={{ aspectRatio: `${output.widthPx} / ${output.heightPx}` }}
           />

@@ -1,3 +1,4 @@
+import { t } from "../../core/language/t.ts";
 import { cueTiming } from "../ui/describeCue.ts";
 import { formatLength } from "../ui/format.ts";
 import type { PaperCue } from "./paperCue.ts";
@@ -8,13 +9,13 @@ export function RundownSheet({ cues }: { cues: readonly PaperCue[] }) {
     <table className="w-full text-[14px] tabular-nums">
       <thead className="text-left">
         <tr className="border-b border-paper">
-          <th className="w-8 py-1">No.</th>
-          <th className="w-16">At</th>
-          <th>Cue</th>
-          <th>Kind</th>
-          <th className="w-[19%]">By itself</th>
-          <th className="w-16 text-right">Length</th>
-          <th className="w-[22%] pl-3">Note</th>
+          <th className="w-8 py-1">{t`No.`}</th>
+          <th className="w-16">{t`At`}</th>
+          <th>{t`Cue`}</th>
+          <th>{t`Kind`}</th>
+          <th className="w-[19%]">{t`By itself`}</th>
+          <th className="w-16 text-right">{t`Length`}</th>
+          <th className="w-[22%] pl-3">{t`Note`}</th>
         </tr>
       </thead>
       <tbody>

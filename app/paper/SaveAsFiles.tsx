@@ -1,6 +1,7 @@
 import { Download } from "lucide-react";
 import { Popover } from "radix-ui";
 import { useRef, useState } from "react";
+import { t } from "../../core/language/t.ts";
 import type { OpenEvening } from "../../core/rundown/evening.ts";
 import type { Output } from "../../core/venue/plan.ts";
 import { useDesk, useDeskStore } from "../desk/deskContext.ts";
@@ -33,14 +34,14 @@ export function SaveAsFiles({
   return (
     <Popover.Root>
       <Popover.Trigger className="flex min-h-10 items-center gap-1.5 rounded-md bg-lifted px-3 text-[15px] hover:bg-edge">
-        <Download aria-hidden="true" className="size-4" /> Save as files
+        <Download aria-hidden="true" className="size-4" /> {t`Save as files`}
       </Popover.Trigger>
       <Popover.Portal>
         <Popover.Content
           align="end"
           sideOffset={6}
           data-own-keys="save-as-files"
-          aria-label="Save as files"
+          aria-label={t`Save as files`}
           className="z-30 flex max-h-[var(--radix-popover-content-available-height)] w-80 flex-col gap-3 overflow-y-auto rounded-lg border border-edge-strong bg-raised p-4 text-[15px] shadow-xl"
         >
           <SaveRundown cues={all} evening={evening} />
@@ -79,22 +80,22 @@ function SaveStills({
     setDone(0);
     const made = await stillsAsZip(pages, form, setDone, stop.current.signal);
     setDone(null);
-    if (made === "calledOff") return store.say("word", "Called off. No file was made.");
+    if (made === "calledOff") return store.say("word", t`Called off. No file was made.`);
     if ("problem" in made) return store.say("trouble", made.problem);
-    saveBlob(`${name} stills.zip`, made.zip);
+    saveBlob(t`${name} stills.zip`, made.zip);
   };
   return (
-    <section aria-label="Stills" className="flex flex-col gap-3 border-t border-edge pt-3">
+    <section aria-label={t`Stills`} className="flex flex-col gap-3 border-t border-edge pt-3">
       <p className="text-second">
-        Every step of this evening as a PNG of the size of its screen, in one ZIP.
+        {t`Every step of this evening as a PNG of the size of its screen, in one ZIP.`}
       </p>
       <select
-        aria-label="Of which screen"
+        aria-label={t`Of which screen`}
         className={boxClass}
         value={screen}
         onChange={({ target }) => setScreen(target.value)}
       >
-        <option value="">all screens</option>
+        <option value="">{t`all screens`}</option>
         {outputs.map((output) => (
           <option key={output.id} value={output.id}>
             {output.name}
@@ -102,13 +103,13 @@ function SaveStills({
         ))}
       </select>
       <select
-        aria-label="What is on a picture"
+        aria-label={t`What is on a picture`}
         className={boxClass}
         value={isWhole ? "whole" : "page"}
         onChange={({ target }) => setIsWhole(target.value === "whole")}
       >
-        <option value="page">each page alone</option>
-        <option value="whole">the whole screen at each step</option>
+        <option value="page">{t`each page alone`}</option>
+        <option value="whole">{t`the whole screen at each step`}</option>
       </select>
       <StillFormSelect value={form} onChange={setForm} />
       {done === null ? (
@@ -118,7 +119,7 @@ function SaveStills({
           onClick={() => void save()}
           className="min-h-10 rounded-lg bg-act px-4 font-bold text-on-bright hover:brightness-110 disabled:bg-lifted disabled:text-quiet"
         >
-          Save {pages.length} {pages.length === 1 ? "picture" : "pictures"}
+          {t`Save ${pages.length} ${pages.length === 1 ? t`picture` : t`pictures`}`}
         </button>
       ) : (
         <SavingProgress done={done} of={pages.length} onCancel={() => stop.current?.abort()} />

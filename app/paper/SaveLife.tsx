@@ -1,6 +1,7 @@
 import { useEffect, useRef, useState } from "react";
 import { lifeFrames } from "../../core/compose/pageLife.ts";
 import { pageTimeline } from "../../core/compose/still.ts";
+import { t } from "../../core/language/t.ts";
 import { FRAME_RATES, type FrameRate, framesPerSecond } from "../../core/time/timecode.ts";
 import { canvasOf, type Output } from "../../core/venue/plan.ts";
 import { useDesk, useDeskStore, useDrawing } from "../desk/deskContext.ts";
@@ -70,7 +71,7 @@ export function SaveLife({ cues, outputs }: { cues: readonly PaperCue[]; outputs
     if (frames.length > MOST_FRAMES)
       return store.say(
         "trouble",
-        `That is ${frames.length} frames, and a file may have ${MOST_FRAMES}. Let the page leave sooner, or take fewer frames in a second.`,
+        t`That is ${frames.length} frames, and a file may have ${MOST_FRAMES}. Let the page leave sooner, or take fewer frames in a second.`,
       );
     const life: Life = { page, frames, leavesAfterMs: stayMs, form, cameAtMs: store.now() };
     const name = stillName(page);
@@ -84,16 +85,16 @@ export function SaveLife({ cues, outputs }: { cues: readonly PaperCue[]; outputs
       stop.current.signal,
     );
     setProgress(null);
-    if (made === "calledOff") return store.say("word", "Called off. No file was made.");
+    if (made === "calledOff") return store.say("word", t`Called off. No file was made.`);
     if ("problem" in made) return store.say("trouble", made.problem);
     saveBlob(kind === "clip" ? `${name}.webm` : `${name}.zip`, made.file);
   };
 
   return (
-    <section aria-label="A page in motion" className="flex flex-col gap-3 border-t border-edge pt-3">
-      <p className="text-second">One page from its coming to its leaving, frame by frame.</p>
+    <section aria-label={t`A page in motion`} className="flex flex-col gap-3 border-t border-edge pt-3">
+      <p className="text-second">{t`One page from its coming to its leaving, frame by frame.`}</p>
       <select
-        aria-label="On which screen"
+        aria-label={t`On which screen`}
         className={boxClass}
         value={screen}
         onChange={({ target }) => setScreen(target.value)}
@@ -105,7 +106,7 @@ export function SaveLife({ cues, outputs }: { cues: readonly PaperCue[]; outputs
         ))}
       </select>
       <select
-        aria-label="Which page"
+        aria-label={t`Which page`}
         className={boxClass}
         value={page?.key ?? ""}
         onChange={({ target }) => setKey(target.value)}
@@ -118,7 +119,7 @@ export function SaveLife({ cues, outputs }: { cues: readonly PaperCue[]; outputs
       </select>
       <span className="flex flex-wrap items-center gap-x-4 gap-y-2">
         <label htmlFor="life-stay" className="flex items-center gap-2">
-          leaves after
+          {t`leaves after`}
           <NumberBox
             id="life-stay"
             className="w-16"
@@ -128,10 +129,10 @@ export function SaveLife({ cues, outputs }: { cues: readonly PaperCue[]; outputs
             step={0.1}
             onSave={setStaysS}
           />
-          s
+          {t`s`}
         </label>
         <label htmlFor="life-rate" className="flex items-center gap-2">
-          frames a second
+          {t`frames a second`}
           <select
             id="life-rate"
             className={boxClass}
@@ -143,12 +144,12 @@ export function SaveLife({ cues, outputs }: { cues: readonly PaperCue[]; outputs
                 {name}
               </option>
             ))}
-            <option value={OTHER}>another</option>
+            <option value={OTHER}>{t`another`}</option>
           </select>
         </label>
         {rateName === OTHER && (
           <NumberBox
-            label="Frames a second"
+            label={t`Frames a second`}
             value={otherRate}
             min={0.1}
             max={240}
@@ -168,7 +169,7 @@ export function SaveLife({ cues, outputs }: { cues: readonly PaperCue[]; outputs
               onClick={() => void save(kind)}
               className="min-h-10 flex-1 rounded-lg bg-act px-3 font-bold text-on-bright hover:brightness-110 disabled:bg-lifted disabled:text-quiet"
             >
-              {kind === "clip" ? "Save as WebM" : "Save pictures"}
+              {kind === "clip" ? t`Save as WebM` : t`Save pictures`}
             </button>
           ))}
         </span>

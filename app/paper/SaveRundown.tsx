@@ -1,3 +1,4 @@
+import { t } from "../../core/language/t.ts";
 import { csvText } from "../../core/report/csvText.ts";
 import type { OpenEvening } from "../../core/rundown/evening.ts";
 import {
@@ -26,7 +27,7 @@ export function SaveRundown({
     Markdown: () => saveText(`${file}.md`, "text/markdown", rundownMarkdown(name, day, lines())),
     Lyrics: () =>
       saveText(
-        `${file} lyrics.txt`,
+        t`${file} lyrics.txt`,
         "text/plain",
         lyricsSheet(
           name,
@@ -35,8 +36,8 @@ export function SaveRundown({
       ),
   };
   return (
-    <section aria-label="The rundown" className="flex flex-col gap-3">
-      <p className="text-second">The rundown as a table, or the words of its songs and readings.</p>
+    <section aria-label={t`The rundown`} className="flex flex-col gap-3">
+      <p className="text-second">{t`The rundown as a table, or the words of its songs and readings.`}</p>
       <span className="flex gap-1.5">
         {Object.entries(save).map(([what, keep]) => (
           <button

@@ -1,3 +1,4 @@
+import { t } from "../../core/language/t.ts";
 import { stepsOf } from "../../core/rundown/steps.ts";
 import { cueTiming, describeAction } from "../ui/describeCue.ts";
 import { formatLength } from "../ui/format.ts";
@@ -47,7 +48,7 @@ function Cue({ cue: { view, index, title, kindName, ready, plannedAt } }: { cue:
           {doc.note}
         </p>
       )}
-      {doc.stageNote !== "" && <p className="text-[0.9em]">To the stage: {doc.stageNote}</p>}
+      {doc.stageNote !== "" && <p className="text-[0.9em]">{t`To the stage: ${doc.stageNote}`}</p>}
       {ready?.content.action && <p className="text-[0.95em]">{describeAction(ready.content)}</p>}
       {steps.map(({ anchor, label, words, kind }) => (
         <div

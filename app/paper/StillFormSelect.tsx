@@ -1,11 +1,12 @@
+import { t } from "../../core/language/t.ts";
 import { boxClass } from "../ui/Labelled.tsx";
 import { STILL_FORMS, type StillForm } from "./fetchStill.ts";
 
 const WORDS: Readonly<Record<StillForm, string>> = {
-  picture: "with alpha",
-  fill: "fill, for a keyer",
+  picture: t`with alpha`,
+  fill: t`fill, for a keyer`,
   key: "key, for a keyer",
-  black: "over black",
+  black: t`over black`,
 };
 
 export function StillFormSelect({
@@ -17,7 +18,7 @@ export function StillFormSelect({
 }) {
   return (
     <select
-      aria-label="How they are painted"
+      aria-label={t`How they are painted`}
       className={boxClass}
       value={value}
       onChange={({ target }) => onChange(STILL_FORMS.find((each) => each === target.value) ?? "picture")}

@@ -1,3 +1,4 @@
+import { t } from "../../core/language/t.ts";
 import type { Output } from "../../core/venue/plan.ts";
 import { stillAddress } from "../pictures/stillAddress.ts";
 import type { PaperCue } from "./paperCue.ts";
@@ -33,7 +34,7 @@ export function WalkSheet({ cues }: { cues: readonly PaperCue[] }) {
                 style={{ flexGrow: (screen.output.widthPx / screen.output.heightPx) ** 0.75 }}
                 className="min-w-0 basis-0"
               >
-                <Still {...screen} label={`${cue.title} on ${screen.output.name}`} />
+                <Still {...screen} label={t`${cue.title} on ${screen.output.name}`} />
                 <span className="block truncate">{screen.output.name}</span>
               </li>
             ))}

@@ -1,5 +1,6 @@
 import { Zip, ZipPassThrough } from "fflate";
 import type { LifeFrame } from "../../core/compose/pageLife.ts";
+import { t } from "../../core/language/t.ts";
 import { fetchStill, type StillForm } from "./fetchStill.ts";
 import type { ProofPage } from "./proofPages.ts";
 
@@ -58,7 +59,7 @@ export async function saveLife(
       return signal.aborted
         ? "calledOff"
         : {
-            problem: `Frame ${index + 1} of “${page.title}” could not be painted, so no file was made. The show goes on; try again.`,
+            problem: t`Frame ${index + 1} of “${page.title}” could not be painted, so no file was made. The show goes on; try again.`,
           };
     }
     try {
@@ -66,7 +67,7 @@ export async function saveLife(
     } catch (error) {
       sink.drop();
       return {
-        problem: `The file could not be made (${error instanceof Error ? error.message : String(error)}). Save the pictures of all frames instead.`,
+        problem: t`The file could not be made (${error instanceof Error ? error.message : String(error)}). Save the pictures of all frames instead.`,
       };
     }
     onDone(index + 1);

@@ -1,4 +1,5 @@
 import { Zip, ZipPassThrough } from "fflate";
+import { t } from "../../core/language/t.ts";
 import { fetchStill, type StillForm } from "./fetchStill.ts";
 import { type ProofPage, stillName } from "./proofPages.ts";
 
@@ -29,7 +30,7 @@ export async function stillsAsZip(
       const page = some[index];
       if (!still || !page)
         return {
-          problem: `The picture of “${page?.title ?? ""}” could not be made, so no file was. The show goes on; try again.`,
+          problem: t`The picture of “${page?.title ?? ""}” could not be made, so no file was. The show goes on; try again.`,
         };
       // PNG hardly gets smaller.
       const entry = new ZipPassThrough(`${freeName(stillName(page), names)}.png`);

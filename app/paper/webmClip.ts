@@ -1,3 +1,4 @@
+import { t } from "../../core/language/t.ts";
 import type { FrameSink } from "./lifeFiles.ts";
 
 /** Bits in a second for each pixel and frame: flat colours and letters stay clean. */
@@ -24,13 +25,13 @@ const configOf = ({ widthPx, heightPx, perSecond }: ClipSize): VideoEncoderConfi
 /** Why this browser cannot make a clip; undefined when it can. */
 export async function whyNoWebm(size: ClipSize): Promise<string | undefined> {
   if (typeof VideoEncoder === "undefined")
-    return "This browser makes clips only on the server’s own machine, or over TLS. The pictures of all frames can be saved everywhere.";
+    return t`This browser makes clips only on the server’s own machine, or over TLS. The pictures of all frames can be saved everywhere.`;
   const { supported } = await VideoEncoder.isConfigSupported(configOf(size)).catch(() => ({
     supported: false,
   }));
   return supported
     ? undefined
-    : "This browser cannot make such a clip. Save the pictures of all frames instead.";
+    : t`This browser cannot make such a clip. Save the pictures of all frames instead.`;
 }
 
 /**

@@ -1,4 +1,5 @@
 import { useState } from "react";
+import { t } from "../../core/language/t.ts";
 import { REMOTE_RIGHTS, REMOTE_VIEWS, type RemoteLink } from "../../core/remote/remoteLink.ts";
 import { useDesk } from "../desk/deskContext.ts";
 import { LinkEndChoice } from "../desk/LinkEnd.tsx";
@@ -24,8 +25,8 @@ export function PhoneForm({
   };
   return (
     <>
-      <h2 className="text-[17px] font-semibold">What this phone may do</h2>
-      <Labelled id="phone-name" label="Who has it">
+      <h2 className="text-[17px] font-semibold">{t`What this phone may do`}</h2>
+      <Labelled id="phone-name" label={t`Who has it`}>
         <input
           id="phone-name"
           defaultValue={link.name}
@@ -55,20 +56,20 @@ export function PhoneForm({
       />
       {link.can !== "look" && (
         <CheckBox
-          label="A take is held for half a second"
+          label={t`A take is held for half a second`}
           isOn={link.isHeld}
           onChange={(isHeld) => change({ isHeld })}
         />
       )}
       <LinkEndChoice id="phone-end" untilMs={link.untilMs} onChange={(untilMs) => change({ untilMs })} />
-      <Labelled id="phone-screen" label="Its small pictures are of">
+      <Labelled id="phone-screen" label={t`Its small pictures are of`}>
         <select
           id="phone-screen"
           value={outputs.some(({ id }) => id === link.outputId) ? link.outputId : ""}
           onChange={({ target }) => change({ outputId: target.value })}
           className={fieldClass}
         >
-          <option value="">the first screen</option>
+          <option value="">{t`the first screen`}</option>
           {outputs.map(({ id, name }) => (
             <option key={id} value={id}>
               {name}

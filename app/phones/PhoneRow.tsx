@@ -1,4 +1,5 @@
 import { Smartphone } from "lucide-react";
+import { t } from "../../core/language/t.ts";
 import type { RemoteLink } from "../../core/remote/remoteLink.ts";
 import { useLinkEnd } from "../desk/LinkEnd.tsx";
 import { PhoneLinkWays, phoneLinkButton } from "../desk/PhoneLinkWays.tsx";
@@ -37,7 +38,7 @@ export function PhoneRow({
       aria-label={doc.name}
       className={`flex flex-wrap gap-4 rounded-lg border bg-raised p-3 text-[15px] ${isEdited ? "border-act" : "border-edge"}`}
     >
-      {reached && <LinkCode link={`${reached.origin}${path}`} label={`Code with the link of ${doc.name}`} />}
+      {reached && <LinkCode link={`${reached.origin}${path}`} label={t`Code with the link of ${doc.name}`} />}
       <div className="flex min-w-0 flex-1 flex-col gap-2">
         <p className="flex flex-wrap items-baseline gap-x-3">
           <strong className="text-[17px]">{doc.name}</strong>
@@ -45,17 +46,15 @@ export function PhoneRow({
             className={`flex items-center gap-1.5 ${open > 0 ? "font-semibold text-act" : "text-second"}`}
           >
             <Smartphone aria-hidden="true" className="size-4" />
-            {open === 0 ? "not open" : open === 1 ? "open on 1 phone" : `open on ${open} phones`}
+            {open === 0 ? t`not open` : open === 1 ? t`open on 1 phone` : t`open on ${open} phones`}
           </span>
         </p>
         <p className="text-second">
-          {CAN_WORDS[doc.can]}; shows {VIEW_WORDS[doc.view].toLowerCase()}
-          {doc.isHeld && doc.can !== "look" ? "; a take is held" : ""}
-          {end && `; ${end}`}.
+          {t`${CAN_WORDS[doc.can]}; shows ${VIEW_WORDS[doc.view].toLowerCase()}${doc.isHeld && doc.can !== "look" ? t`; a take is held` : ""}${end && `; ${end}`}.`}
         </p>
         <PhoneLinkWays path={path} typedAt="/remote" onCode={onCode} onEnd={onEnd}>
           <button type="button" aria-pressed={isEdited} className={phoneLinkButton} onClick={onEdit}>
-            Change
+            {t`Change`}
           </button>
         </PhoneLinkWays>
       </div>

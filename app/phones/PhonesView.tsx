@@ -1,5 +1,6 @@
 import { useState } from "react";
 import { useRevalidator } from "react-router";
+import { t } from "../../core/language/t.ts";
 import type { RemoteLink } from "../../core/remote/remoteLink.ts";
 import { call } from "../api/call.ts";
 import type { Calls } from "../api/calls.ts";
@@ -10,7 +11,7 @@ import { PhoneForm } from "./PhoneForm.tsx";
 import { type PhoneLink, PhoneRow } from "./PhoneRow.tsx";
 
 const OPERATOR: RemoteLink = {
-  name: "Second hand",
+  name: t`Second hand`,
   can: "all",
   view: "both",
   isHeld: false,
@@ -18,7 +19,7 @@ const OPERATOR: RemoteLink = {
   untilMs: null,
 };
 const LEADER: RemoteLink = {
-  name: "Leader",
+  name: t`Leader`,
   can: "next",
   view: "next",
   isHeld: true,
@@ -26,7 +27,7 @@ const LEADER: RemoteLink = {
   untilMs: null,
 };
 const STAGE: RemoteLink = {
-  name: "Stage",
+  name: t`Stage`,
   can: "look",
   view: "follow",
   isHeld: false,
@@ -54,22 +55,20 @@ export function PhonesView({ links }: { links: readonly PhoneLink[] }) {
   return (
     <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_400px] max-[1100px]:grid-cols-1 max-[1100px]:grid-rows-[minmax(0,1fr)_minmax(0,40%)]">
       <main
-        aria-label="Phones"
+        aria-label={t`Phones`}
         // biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls must be reached by keys
         tabIndex={0}
         className="relative min-h-0 overflow-y-auto px-6 py-5"
       >
         <div className="mb-3 flex flex-wrap items-center gap-2.5">
-          <h2 className="mr-auto text-[17px] font-semibold">Phones as remotes</h2>
-          <New onMake={() => void make(OPERATOR)}>For the operator</New>
-          <New onMake={() => void make(LEADER)}>For the leader</New>
-          <New onMake={() => void make(STAGE)}>For the stage</New>
+          <h2 className="mr-auto text-[17px] font-semibold">{t`Phones as remotes`}</h2>
+          <New onMake={() => void make(OPERATOR)}>{t`For the operator`}</New>
+          <New onMake={() => void make(LEADER)}>{t`For the leader`}</New>
+          <New onMake={() => void make(STAGE)}>{t`For the stage`}</New>
         </div>
         {links.length === 0 && (
           <p className="max-w-2xl text-[16px] text-second">
-            None yet. Make one for whoever holds a phone: it opens a page that shows what is on air and next,
-            and lets its person do what you say and nothing else. You see here who is on, and can end any of
-            them.
+            {t`None yet. Make one for whoever holds a phone: it opens a page that shows what is on air and next, and lets its person do what you say and nothing else. You see here who is on, and can end any of them.`}
           </p>
         )}
         <ul className="flex max-w-4xl flex-col gap-3">
@@ -88,7 +87,7 @@ export function PhonesView({ links }: { links: readonly PhoneLink[] }) {
         <NoticeBar />
       </main>
       <aside
-        aria-label="What this phone may do"
+        aria-label={t`What this phone may do`}
         className="flex min-h-0 flex-col gap-4 overflow-y-auto border-l border-edge bg-raised px-5 py-5 *:flex-none max-[1100px]:border-t max-[1100px]:border-l-0"
       >
         {edited ? (
@@ -100,8 +99,8 @@ export function PhonesView({ links }: { links: readonly PhoneLink[] }) {
         ) : (
           <p className="text-[15px] text-second">
             {links.length === 0
-              ? "What a phone shows and what it may do is said here, as soon as there is one."
-              : "Choose “Change” beside a phone to say what it shows and what it may do. A change is there on the phone at once."}
+              ? t`What a phone shows and what it may do is said here, as soon as there is one.`
+              : t`Choose “Change” beside a phone to say what it shows and what it may do. A change is there on the phone at once.`}
           </p>
         )}
       </aside>

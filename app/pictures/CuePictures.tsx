@@ -2,6 +2,7 @@ import { ChevronLeft, ChevronRight, TriangleAlert } from "lucide-react";
 import { useMemo } from "react";
 import type { CheckFinding, Spot } from "../../core/check/gather.ts";
 import type { Finding } from "../../core/findings/finding.ts";
+import { t } from "../../core/language/t.ts";
 import { type Anchor, sameAnchor } from "../../core/rundown/anchor.ts";
 import { LEAVE_ANCHOR, stepsOf } from "../../core/rundown/steps.ts";
 import type { ShowState } from "../../core/show/state.ts";
@@ -59,39 +60,38 @@ export function CuePictures({
   if (!ready || !step || !state)
     return (
       <p className="text-[15px] text-second">
-        Once this cue has its words, its picture on every screen stands here.
+        {t`Once this cue has its words, its picture on every screen stands here.`}
       </p>
     );
   if (ready.content.action)
     return (
       <p className="text-[15px] text-second">
-        An action brings no page: {describeAction(ready.content)}. In Run the pictures of next show what every
-        screen becomes.
+        {t`An action brings no page: ${describeAction(ready.content)}. In Run the pictures of next show what every screen becomes.`}
       </p>
     );
   const { flow, stepsBy } = ready.content;
   const seen = stepsBy ? outfits.filter(({ id }) => stepsBy.includes(id)) : outfits;
   return (
     <section
-      aria-label="On every screen"
+      aria-label={t`On every screen`}
       className="grid grid-cols-[repeat(auto-fill,minmax(min(300px,100%),1fr))] items-start gap-4"
     >
       <div className="col-span-full flex items-center justify-between gap-2">
         <h2 className="text-[15px] font-semibold">
-          {steps.length > 1 ? `Step ${at + 1} of ${steps.length}` : "On every screen"}
-          <span className="font-normal text-second"> as it will be</span>
+          {steps.length > 1 ? t`Step ${at + 1} of ${steps.length}` : t`On every screen`}
+          <span className="font-normal text-second"> {t`as it will be`}</span>
         </h2>
         {steps.length > 1 && (
           <span className="flex gap-1">
             <Turn
-              label="Step before"
+              label={t`Step before`}
               disabled={at === 0}
               onPress={() => steps[at - 1] && onAnchor((steps[at - 1] as typeof step).anchor)}
             >
               <ChevronLeft aria-hidden="true" className="size-5" />
             </Turn>
             <Turn
-              label="Step after"
+              label={t`Step after`}
               disabled={at === steps.length - 1}
               onPress={() => steps[at + 1] && onAnchor((steps[at + 1] as typeof step).anchor)}
             >
@@ -116,7 +116,7 @@ export function CuePictures({
               <span className="font-semibold">{output.name}</span>
               <span className="text-[14px] text-second">{outfit?.name.toLowerCase()}</span>
               <span className="ml-auto font-mono text-[14px] text-second">
-                {!shows ? "not shown here" : facts?.size}
+                {!shows ? t`not shown here` : facts?.size}
               </span>
             </h3>
             <div className="relative rounded-md border-2 border-edge p-0.5">
@@ -124,7 +124,7 @@ export function CuePictures({
                 output={output}
                 state={isMeant ? state : { ...state, slots: { ...state.slots, [ready.content.layerId]: [] } }}
                 drawing={drawing}
-                label={`${ready.content.title} on ${output.name}`}
+                label={t`${ready.content.title} on ${output.name}`}
               />
               <SpotOutlines
                 output={output}
@@ -156,7 +156,7 @@ export function CuePictures({
       })}
       {flow && (
         <div>
-          <h3 className="mb-1.5 text-[15px] font-semibold">Slides on each screen</h3>
+          <h3 className="mb-1.5 text-[15px] font-semibold">{t`Slides on each screen`}</h3>
           <ul className="flex flex-col gap-1 text-[15px]">
             {groupAlike(seen, ({ id }) => flow.divisions[id] && JSON.stringify(flow.divisions[id])).map(
               ({ id, name }, column) => (
@@ -167,7 +167,7 @@ export function CuePictures({
                   />
                   {name}
                   <span className="ml-auto shrink-0 font-mono text-[14px] text-second">
-                    {(flow.divisions[id] ?? []).reduce((sum, starts) => sum + starts.length, 0)} slides
+                    {t`${(flow.divisions[id] ?? []).reduce((sum, starts) => sum + starts.length, 0)} slides`}
                   </span>
                 </li>
               ),
@@ -264,7 +264,7 @@ function laidOutFacts(
   const frameRate = FRAME_RATES[output.frameRate];
   const crawls = crawlFactsOf(dressed.laidOut, frameRate).map(({ onScreen, wordsPerMinute }) => {
     const { pxPerFrame, pxPerSecond, passSeconds } = onScreen;
-    return `${pxPerFrame.toFixed(2)} px a frame, ${Math.round(pxPerSecond)} px/s, one pass ${passSeconds.toFixed(1)} s (${formatTimecode(Math.round(passSeconds * framesPerSecond(frameRate)), frameRate)}), ${Math.round(wordsPerMinute)} words a minute`;
+    return t`${pxPerFrame.toFixed(2)} px a frame, ${Math.round(pxPerSecond)} px/s, one pass ${passSeconds.toFixed(1)} s (${formatTimecode(Math.round(passSeconds * framesPerSecond(frameRate)), frameRate)}), ${Math.round(wordsPerMinute)} words a minute`;
   });
-  return { crawls, size: texts.length > 0 ? `${Math.round(largest * 4) / 4} px` : "", findings };
+  return { crawls, size: texts.length > 0 ? t`${Math.round(largest * 4) / 4} px` : "", findings };
 }

@@ -1,4 +1,5 @@
 import { useMemo } from "react";
+import { t } from "../../core/language/t.ts";
 import type { Anchor } from "../../core/rundown/anchor.ts";
 import type { PageContent } from "../../core/rundown/content.ts";
 import { canvasOf, type Output, type ScreenPlan } from "../../core/venue/plan.ts";
@@ -82,7 +83,7 @@ function Thumbnail({
         minute,
         ...(values !== undefined && { values }),
       })}
-      alt={`${content.title} on ${output.name}`}
+      alt={t`${content.title} on ${output.name}`}
       width={width}
       height={Math.round((width * heightPx) / widthPx)}
       loading="lazy"

@@ -1,5 +1,6 @@
 import { X } from "lucide-react";
 import { Dialog } from "radix-ui";
+import { t } from "../../core/language/t.ts";
 import type { ShowState } from "../../core/show/state.ts";
 import type { Output } from "../../core/venue/plan.ts";
 import type { Drawing } from "../live/drawing.ts";
@@ -33,13 +34,13 @@ export function Enlarged({
           <div className="flex w-full max-w-[1920px] items-center justify-between">
             <Dialog.Title className="text-[17px] font-semibold">
               {output.name}
-              {isNext && <span className="ml-2 text-next">after the next take</span>}{" "}
+              {isNext && <span className="ml-2 text-next">{t`after the next take`}</span>}{" "}
               <span className="font-mono font-normal text-second">
                 {output.widthPx}×{output.heightPx}
               </span>
             </Dialog.Title>
             <Dialog.Close className="inline-flex min-h-9 items-center gap-2 rounded-md bg-lifted px-3 hover:bg-edge">
-              Close <X aria-hidden="true" className="size-4" />
+              {t`Close`} <X aria-hidden="true" className="size-4" />
             </Dialog.Close>
           </div>
           <div
@@ -51,7 +52,7 @@ export function Enlarged({
               output={output}
               state={state}
               drawing={drawing}
-              label={`On ${output.name} ${isNext ? "after the next take" : "now"}, enlarged`}
+              label={t`On ${output.name} ${isNext ? t`after the next take` : t`now`}, enlarged`}
               isStill={isNext}
             />
           </div>

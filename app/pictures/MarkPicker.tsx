@@ -1,13 +1,14 @@
 import { Shapes } from "lucide-react";
 import { Popover } from "radix-ui";
 import { useState } from "react";
+import { t } from "../../core/language/t.ts";
 import { MARKS, type Mark } from "../../designs/marks/marks.ts";
 
 const GROUPS: readonly { readonly group: Mark["group"]; readonly words: string }[] = [
-  { group: "weather", words: "Weather" },
-  { group: "arrows", words: "Arrows" },
-  { group: "hands", words: "Hands" },
-  { group: "signs", words: "Signs" },
+  { group: "weather", words: t`Weather` },
+  { group: "arrows", words: t`Arrows` },
+  { group: "hands", words: t`Hands` },
+  { group: "signs", words: t`Signs` },
 ];
 /** Colours of the style that marks are mostly wanted in. */
 const COLORS = ["words", "accent", "second", "panel"] as const;
@@ -31,18 +32,18 @@ export function MarkPicker({
   return (
     <Popover.Root open={isOpen} onOpenChange={setOpen}>
       <Popover.Trigger className="inline-flex min-h-9 items-center gap-1.5 rounded-md bg-lifted px-3 text-[15px] hover:bg-edge">
-        <Shapes aria-hidden="true" className="size-4.5" /> Marks
+        <Shapes aria-hidden="true" className="size-4.5" /> {t`Marks`}
       </Popover.Trigger>
       <Popover.Portal>
         <Popover.Content
           align="start"
           sideOffset={6}
           collisionPadding={12}
-          aria-label="Marks"
+          aria-label={t`Marks`}
           className="z-40 max-h-[70vh] w-[460px] max-w-[94vw] overflow-y-auto rounded-lg border border-edge-strong bg-raised p-3 shadow-xl"
         >
-          <fieldset aria-label="Colour" className="mb-2 flex items-center gap-2 text-[14px] text-second">
-            In
+          <fieldset aria-label={t`Colour`} className="mb-2 flex items-center gap-2 text-[14px] text-second">
+            {t`In`}
             {offered.map(({ name, value }) => (
               <button
                 key={name}

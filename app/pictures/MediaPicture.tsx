@@ -1,4 +1,5 @@
 import { Volume2 } from "lucide-react";
+import { t } from "../../core/language/t.ts";
 import type { MediaInfo } from "../../core/scene/media.ts";
 
 /** A picture, or the still of a clip, over a chequered ground where it is clear. */
@@ -21,7 +22,7 @@ export function MediaPicture({ info }: { info: MediaInfo }) {
           className="size-full object-contain"
         />
       ) : (
-        <span className="text-[14px] text-second">no still</span>
+        <span className="text-[14px] text-second">{t`no still`}</span>
       )}
     </span>
   );
@@ -31,7 +32,7 @@ export function mediaFacts(info: MediaInfo): string {
   const facts = info.type === "sound" ? [] : [`${info.widthPx}×${info.heightPx}`];
   if (info.durationMs !== null) facts.push(`${(info.durationMs / 1_000).toFixed(1)} s`);
   if (info.type === "sound") return [...facts, "sound"].join(" · ");
-  facts.push(info.key ? "keyed" : info.hasAlpha ? "with alpha" : "no alpha");
+  facts.push(info.key ? "keyed" : info.hasAlpha ? t`with alpha` : t`no alpha`);
   if (info.hasSound) facts.push("sound");
   if (info.isAnimated) facts.push("still");
   return facts.join(" · ");

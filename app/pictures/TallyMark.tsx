@@ -1,3 +1,4 @@
+import { t } from "../../core/language/t.ts";
 import { busOfScreen } from "../../core/venue/source.ts";
 import { useDesk } from "../desk/deskContext.ts";
 
@@ -8,7 +9,7 @@ export function TallyMark({ outputId, className }: { outputId: string; className
   if (bus === null) return null;
   return (
     <span
-      title={`The mixer has this screen on ${bus}`}
+      title={t`The mixer has this screen on ${bus}`}
       className={`pointer-events-none rounded px-1.5 text-[13px] font-bold tracking-wide ${bus === "program" ? "bg-air text-on-bright" : "border-2 border-dashed border-next bg-ground text-next"} ${className}`}
     >
       {bus === "program" ? "PROGRAM" : "PREVIEW"}

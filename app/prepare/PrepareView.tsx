@@ -1,5 +1,6 @@
 import { useCallback, useEffect, useMemo, useState } from "react";
 import { useNavigate, useSearchParams } from "react-router";
+import { t } from "../../core/language/t.ts";
 import type { Anchor } from "../../core/rundown/anchor.ts";
 import { useDesk, useDeskStore } from "../desk/deskContext.ts";
 import { NoticeBar } from "../desk/NoticeBar.tsx";
@@ -98,7 +99,7 @@ export function PrepareView() {
 
   return (
     <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_420px] min-[1600px]:grid-cols-[minmax(0,1fr)_44vw] max-[1100px]:grid-cols-1 max-[1100px]:grid-rows-[minmax(0,1fr)_minmax(0,38%)]">
-      <main aria-label="Rundown" className="relative flex min-h-0 flex-col">
+      <main aria-label={t`Rundown`} className="relative flex min-h-0 flex-col">
         {written && (
           <RundownReview key={written.name} {...written} onAdd={addAll} onClose={() => setWritten(null)} />
         )}
@@ -144,7 +145,7 @@ export function PrepareView() {
         <NoticeBar />
       </main>
       <aside
-        aria-label="Pictures"
+        aria-label={t`Pictures`}
         // biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls must be reached by keys
         tabIndex={0}
         className="min-h-0 overflow-y-auto border-l border-edge max-[1100px]:border-t max-[1100px]:border-l-0 bg-raised px-4 py-3"
@@ -152,7 +153,7 @@ export function PrepareView() {
         {selected ? (
           <CuePictures cue={selected} anchor={anchor} onAnchor={setAnchor} />
         ) : (
-          <p className="text-[15px] text-second">Choose a cue to see it on every screen.</p>
+          <p className="text-[15px] text-second">{t`Choose a cue to see it on every screen.`}</p>
         )}
       </aside>
     </div>

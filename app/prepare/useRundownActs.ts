@@ -1,4 +1,5 @@
 import { useCallback, useState } from "react";
+import { t } from "../../core/language/t.ts";
 import type { CueDoc } from "../../core/rundown/cueDoc.ts";
 import type { Edit } from "../../core/rundown/edits.ts";
 import { newId } from "../api/newId.ts";
@@ -62,7 +63,7 @@ export function useRundownActs(selectedId: string | null, onSelect: () => void) 
       select(added[0]?.cueId ?? null);
       store.say(
         "word",
-        `${added.length} ${added.length === 1 ? "cue is" : "cues are"} in the rundown; Ctrl+Z takes ${added.length === 1 ? "it" : "them"} back.`,
+        t`${added.length} ${added.length === 1 ? t`cue is` : t`cues are`} in the rundown; Ctrl+Z takes ${added.length === 1 ? t`it` : t`them`} back.`,
       );
       return true;
     },
@@ -128,18 +129,18 @@ export function useRundownActs(selectedId: string | null, onSelect: () => void) 
         if (!(await deleteTogether())) return;
         store.say(
           "word",
-          `${together.length} cues are deleted; Ctrl+Z brings them back, and the bin keeps them.`,
+          t`${together.length} cues are deleted; Ctrl+Z brings them back, and the bin keeps them.`,
         );
         return;
       }
-      const name = selected.ready?.content.title ?? "The cue";
+      const name = selected.ready?.content.title ?? t`The cue`;
       const neighbour = cues[index + 1] ?? cues[index - 1];
       const outcome = await edit({ kind: "deleteCue", cueId: selected.view.cueId });
       if (outcome.kind !== "saved") return;
       select(neighbour?.view.cueId ?? null);
       store.say(
         "word",
-        `“${name}” is deleted; Ctrl+Z brings it back. If it is on air, it stays there until it is taken out.`,
+        t`“${name}” is deleted; Ctrl+Z brings it back. If it is on air, it stays there until it is taken out.`,
       );
     },
     step: async (kind: "undo" | "redo") => {

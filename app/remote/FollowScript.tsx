@@ -1,4 +1,5 @@
 import { useEffect, useRef } from "react";
+import { t } from "../../core/language/t.ts";
 import type { RemoteView } from "../../core/remote/remoteView.ts";
 
 /** All words of the cue on air: what is sung or read now stays at the same height, and passes by itself. */
@@ -10,8 +11,8 @@ export function FollowScript({ view: { now, next, script } }: { view: RemoteView
     current.current?.scrollIntoView({ block: "center", behavior: "smooth" });
   }, [at, now?.content]);
   return (
-    <section aria-label="The words" className="min-h-0 flex-1 overflow-y-auto rounded-lg bg-raised px-4">
-      {!now && <p className="py-6 text-[20px] text-second">Nothing was taken yet.</p>}
+    <section aria-label={t`The words`} className="min-h-0 flex-1 overflow-y-auto rounded-lg bg-raised px-4">
+      {!now && <p className="py-6 text-[20px] text-second">{t`Nothing was taken yet.`}</p>}
       {now && <h2 className="sticky top-0 bg-raised py-2 text-[17px] font-bold">{now.title}</h2>}
       <ol className="flex flex-col gap-4 py-[20dvh]">
         {script.map(({ label, words, is }, index) => (
@@ -32,7 +33,7 @@ export function FollowScript({ view: { now, next, script } }: { view: RemoteView
         ))}
         {next && next.cueId !== now?.cueId && (
           <li className="border-l-8 border-dashed border-next pl-3 text-[18px]">
-            <span className="block text-[14px] font-bold text-next">THEN</span>
+            <span className="block text-[14px] font-bold text-next">{t`THEN`}</span>
             {next.title}
           </li>
         )}

@@ -1,4 +1,5 @@
 import type { ReactNode } from "react";
+import { t } from "../../core/language/t.ts";
 import type { RemotePress } from "../../core/remote/remoteLink.ts";
 import { HoldButton } from "../ui/HoldButton.tsx";
 
@@ -21,11 +22,11 @@ export function PressButtons({
     <div className="flex flex-none flex-col gap-2.5">
       <div className="flex gap-2.5">
         <Side disabled={isOff} onPress={() => onPress("back")}>
-          Step before
+          {t`Step before`}
         </Side>
         {mayOut && (
           <Side disabled={isOff} onPress={() => onPress("out")}>
-            Out
+            {t`Out`}
           </Side>
         )}
       </div>
@@ -35,11 +36,11 @@ export function PressButtons({
           onHeld={() => onPress("take")}
           className={`${TAKE} relative overflow-hidden`}
         >
-          Hold to take
+          {t`Hold to take`}
         </HoldButton>
       ) : (
         <button type="button" disabled={isOff || !hasNext} onClick={() => onPress("take")} className={TAKE}>
-          {hasNext ? "Take" : "The end"}
+          {hasNext ? t`Take` : t`The end`}
         </button>
       )}
     </div>

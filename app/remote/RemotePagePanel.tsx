@@ -1,9 +1,10 @@
+import { t } from "../../core/language/t.ts";
 import type { RemoteTold, RemoteView } from "../../core/remote/remoteView.ts";
 import { StillOfPage } from "./StillOfPage.tsx";
 
 const MARKS = {
-  now: { frame: "border-l-8 border-air", word: "ON AIR", color: "text-air" },
-  left: { frame: "border-l-8 border-edge-strong", word: "HAS LEFT", color: "text-second" },
+  now: { frame: "border-l-8 border-air", word: t`ON AIR`, color: "text-air" },
+  left: { frame: "border-l-8 border-edge-strong", word: t`HAS LEFT`, color: "text-second" },
   next: { frame: "border-l-8 border-dashed border-next", word: "NEXT", color: "text-next" },
 } as const;
 
@@ -27,7 +28,7 @@ export function RemotePagePanel({
   const mark = MARKS[hasLeft ? "left" : kind];
   return (
     <section
-      aria-label={kind === "now" ? "On air" : "Next"}
+      aria-label={kind === "now" ? t`On air` : t`Next`}
       className={`flex min-h-0 flex-col gap-1.5 overflow-hidden rounded-r-lg bg-raised py-2 pr-3 pl-3 ${mark.frame} ${kind === "next" || isLarge ? "flex-1" : "flex-none"}`}
     >
       <div className="flex items-start justify-between gap-3">
@@ -43,17 +44,17 @@ export function RemotePagePanel({
         className={`min-h-0 overflow-hidden font-words whitespace-pre-line ${kind === "next" && isLarge ? "text-[clamp(1.4rem,6.2vw,2.2rem)] leading-snug font-semibold" : "text-[18px] leading-snug"}`}
       >
         {page
-          ? page.words || "(nothing: the words leave)"
+          ? page.words || t`(nothing: the words leave)`
           : kind === "next"
-            ? "The end of the script."
-            : "Nothing was taken yet."}
+            ? t`The end of the script.`
+            : t`Nothing was taken yet.`}
       </p>
       {page && page.note !== "" && (
-        <p className="flex-none truncate text-[15px] text-second">Note: {page.note}</p>
+        <p className="flex-none truncate text-[15px] text-second">{t`Note: ${page.note}`}</p>
       )}
       {others.length > 0 && (
         <p className="flex-none truncate text-[14px] text-second">
-          Also on: {others.map(({ layer, title }) => `${title} (${layer})`).join(", ")}
+          {t`Also on: ${others.map(({ layer, title }) => `${title} (${layer})`).join(", ")}`}
         </p>
       )}
     </section>

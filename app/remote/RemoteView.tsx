@@ -1,4 +1,5 @@
 import { WifiOff } from "lucide-react";
+import { t } from "../../core/language/t.ts";
 import { mayPress } from "../../core/remote/remoteLink.ts";
 import type { RemoteView as RemoteState, RemoteTold } from "../../core/remote/remoteView.ts";
 import type { ConnectionStatus } from "../live/connection.ts";
@@ -56,7 +57,7 @@ export function RemoteView({ token, start }: { token: string; start: RemoteTold 
       )}
       {isAwake === false && (
         <p className="text-center text-[14px] text-second">
-          This phone may go to sleep: set its screen to stay on for the evening.
+          {t`This phone may go to sleep: set its screen to stay on for the evening.`}
         </p>
       )}
     </main>
@@ -88,7 +89,7 @@ function Head({
       </div>
       {shut && (
         <p className="hatched rounded px-3 py-1 text-[16px] font-bold">
-          ALL SCREENS {shut === "black" ? "ARE BLACK" : "SHOW THE STAND-BY"}
+          {t`ALL SCREENS ${shut === "black" ? t`ARE BLACK` : t`SHOW THE STAND-BY`}`}
         </p>
       )}
       {status.kind !== "open" && (
@@ -105,7 +106,7 @@ function Head({
           href={elsewhere}
           className="flex min-h-12 items-center justify-center rounded-lg border border-edge-strong px-3 text-[17px] font-bold"
         >
-          Go to the second machine
+          {t`Go to the second machine`}
         </a>
       )}
     </header>
@@ -113,8 +114,8 @@ function Head({
 }
 
 const OFF: Readonly<Record<Exclude<ConnectionStatus["kind"], "open">, string>> = {
-  connecting: "Connecting…",
-  silent: "No answer. Nothing that you press is sent.",
-  lost: "No connection. Nothing that you press is sent.",
-  refused: "The desk has ended this link.",
+  connecting: t`Connecting…`,
+  silent: t`No answer. Nothing that you press is sent.`,
+  lost: t`No connection. Nothing that you press is sent.`,
+  refused: t`The desk has ended this link.`,
 };

@@ -1,3 +1,4 @@
+import { t } from "../../core/language/t.ts";
 import type { RemotePage, RemoteTold } from "../../core/remote/remoteView.ts";
 import { stillAddress } from "../pictures/stillAddress.ts";
 
@@ -19,7 +20,7 @@ export function StillOfPage({
     <img
       key={address}
       src={address}
-      alt={`${page.title} on ${screen.name}`}
+      alt={t`${page.title} on ${screen.name}`}
       className="max-h-24 w-32 shrink-0 rounded border border-edge bg-black object-contain"
       // A page that shows nothing there has no picture.
       onError={({ currentTarget }) => {

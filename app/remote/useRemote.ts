@@ -1,4 +1,5 @@
 import { useCallback, useEffect, useRef, useState } from "react";
+import { t } from "../../core/language/t.ts";
 import type { RemotePress } from "../../core/remote/remoteLink.ts";
 import type { RemoteTold } from "../../core/remote/remoteView.ts";
 import { newId } from "../api/newId.ts";
@@ -50,7 +51,7 @@ export function useRemote(token: string, start: RemoteTold) {
           if (message.refused === null) navigator.vibrate?.(35);
           else {
             navigator.vibrate?.([60, 50, 60]);
-            say({ tone: "trouble", sentence: message.sentence ?? "Nothing was done." });
+            say({ tone: "trouble", sentence: message.sentence ?? t`Nothing was done.` });
           }
         }
       },
@@ -71,13 +72,13 @@ export function useRemote(token: string, start: RemoteTold) {
       if (!open?.clock || !open.send({ kind: "press", id, press: what, seen, atMs: open.now() }))
         return say({
           tone: "trouble",
-          sentence: "No connection, so nothing was sent. The screens are as they were.",
+          sentence: t`No connection, so nothing was sent. The screens are as they were.`,
         });
       waiting.current.set(
         id,
         setTimeout(() => {
           waiting.current.delete(id);
-          say({ tone: "trouble", sentence: "No answer yet. Look at the screens before you press again." });
+          say({ tone: "trouble", sentence: t`No answer yet. Look at the screens before you press again.` });
         }, ANSWER_WITHIN_MS),
       );
     },

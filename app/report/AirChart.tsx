@@ -1,5 +1,6 @@
 import type { CustomSeriesRenderItem } from "echarts";
 import { useCallback } from "react";
+import { t } from "../../core/language/t.ts";
 import type { AsRunRow } from "../../core/report/asRunRow.ts";
 import type { Range } from "../../core/report/report.ts";
 import type { Output } from "../../core/venue/plan.ts";
@@ -115,7 +116,7 @@ export function AirChart({
     },
     [rows, range, by, locale, outputs],
   );
-  return <Chart isZoomed label={`What was on air, by ${by}`} option={option} />;
+  return <Chart isZoomed label={t`What was on air, by ${by}`} option={option} />;
 }
 
 /** What a bar says when it is pointed at, with its picture. Words of the show are text, never markup. */
@@ -138,7 +139,7 @@ function tooltipOf(row: AsRunRow, outputs: readonly Output[], locale: Locale): H
     box.append(still);
   }
   say([row.title, row.part].filter(Boolean).join(" · "), true);
-  const lasted = row.untilMs === null ? "on still" : formatLength(row.untilMs - row.fromMs);
+  const lasted = row.untilMs === null ? t`on still` : formatLength(row.untilMs - row.fromMs);
   say(`${formatTimeOfDay(row.fromMs, locale)}, ${lasted}`);
   say(row.screens.join(", "));
   return box;

@@ -1,4 +1,5 @@
 import { lazy, type ReactNode, Suspense, useCallback, useMemo, useState } from "react";
+import { t } from "../../core/language/t.ts";
 import type { Beside } from "../../core/report/beside.ts";
 import { onAirBy } from "../../core/report/onAirBy.ts";
 import { paceOf } from "../../core/report/pace.ts";
@@ -35,18 +36,18 @@ export function ChartsPart({ range, asked }: PartProps) {
   if (shown.length === 0)
     return (
       <p className="px-5 py-4 text-[16px] text-second">
-        {problem ?? (isLoading ? "Reading the log…" : "Nothing was on a screen.")}
+        {problem ?? (isLoading ? t`Reading the log…` : t`Nothing was on a screen.`)}
       </p>
     );
   return (
     // biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls must be reached by keys
-    <section aria-label="Charts" tabIndex={0} className="min-h-0 flex-1 overflow-y-auto px-5 py-4">
+    <section aria-label={t`Charts`} tabIndex={0} className="min-h-0 flex-1 overflow-y-auto px-5 py-4">
       <Suspense>
         <Figure
-          title="On air"
+          title={t`On air`}
           heightPx={Math.max(220, times.length * ROW_PX + 70)}
           aside={
-            <span role="toolbar" aria-label="On air by" className="flex gap-1.5">
+            <span role="toolbar" aria-label={t`On air by`} className="flex gap-1.5">
               {(["layer", "cue"] as const).map((each) => (
                 <button
                   key={each}
@@ -55,7 +56,7 @@ export function ChartsPart({ range, asked }: PartProps) {
                   onClick={() => setBy(each)}
                   className="min-h-8 rounded-md bg-lifted px-3 text-[14px] hover:bg-edge aria-pressed:bg-act-ground aria-pressed:text-act"
                 >
-                  by {each}
+                  {t`by ${each}`}
                 </button>
               ))}
             </span>
@@ -63,26 +64,26 @@ export function ChartsPart({ range, asked }: PartProps) {
           chart={<AirChart rows={shown} range={range} by={by} locale={locale} />}
           table={
             <Table
-              names={[by === "layer" ? "Layer" : "Cue", "on air"]}
+              names={[by === "layer" ? t`Layer` : t`Cue`, t`on air`]}
               rows={times.map(([name, ms]) => [name, formatLength(ms)])}
             />
           }
         />
         {planned.length > 0 ? (
           <Figure
-            title="Over and under"
+            title={t`Over and under`}
             heightPx={Math.max(110, planned.length * ROW_PX + 40)}
             chart={<OverChart rows={planned} />}
             table={<CueTable rows={planned} locale={locale} isNarrow />}
           />
         ) : (
           <Figure
-            title="Over and under"
+            title={t`Over and under`}
             heightPx={0}
             chart={null}
             table={
               <p className="text-[15px] text-second">
-                No cue had a planned length. Give some in Prepare, under “By itself, timing and notes”.
+                {t`No cue had a planned length. Give some in Prepare, under “By itself, timing and notes”.`}
               </p>
             }
           />
@@ -91,7 +92,7 @@ export function ChartsPart({ range, asked }: PartProps) {
         <BesideFigure kind="missed" {...{ beside, hasBeside, range, locale }} />
         <BesideFigure kind="value" {...{ beside, hasBeside, range, locale }} />
         <Figure
-          title={`Pages in ${everyMs === MINUTE_MS ? "each minute" : `each ${everyMs / MINUTE_MS} minutes`}`}
+          title={t`Pages in ${everyMs === MINUTE_MS ? t`each minute` : t`each ${everyMs / MINUTE_MS} minutes`}`}
           heightPx={220}
           chart={<PaceChart paces={paces} locale={locale} />}
           table={<PaceTable paces={paces} locale={locale} />}
@@ -105,22 +106,22 @@ const seconds = (ms: number): string => `${(ms / 1_000).toFixed(1)} s`;
 const plain = (amount: number): string => String(amount);
 const BESIDE = {
   late: {
-    title: "Late screens",
-    none: "No screen was late.",
-    amount: "not heard for",
+    title: t`Late screens`,
+    none: t`No screen was late.`,
+    amount: t`not heard for`,
     isStepped: false,
     unit: seconds,
   },
   missed: {
-    title: "Missed frames",
-    none: "No screen missed a frame.",
-    amount: "frames in a minute",
+    title: t`Missed frames`,
+    none: t`No screen missed a frame.`,
+    amount: t`frames in a minute`,
     isStepped: false,
     unit: plain,
   },
   value: {
-    title: "Values of feeds",
-    none: "No number came from a feed.",
+    title: t`Values of feeds`,
+    none: t`No number came from a feed.`,
     amount: "value",
     isStepped: true,
     unit: plain,
@@ -156,7 +157,7 @@ function BesideFigure({
         chart={null}
         table={
           <p className="text-[15px] text-second">
-            {hasBeside ? none : "It was not written down yet at that time."}
+            {hasBeside ? none : t`It was not written down yet at that time.`}
           </p>
         }
       />
@@ -166,11 +167,11 @@ function BesideFigure({
       title={title}
       heightPx={220}
       chart={
-        <BesideChart label={`${title} over time`} {...{ rows, nameOf, range, unit, isStepped, locale }} />
+        <BesideChart label={t`${title} over time`} {...{ rows, nameOf, range, unit, isStepped, locale }} />
       }
       table={
         <Table
-          names={["Time", "", amount]}
+          names={[t`Time`, "", amount]}
           rows={rows.map(({ atMs, about, amount: much }) => [
             formatTimeOfDay(atMs, locale),
             nameOf(about),
@@ -241,7 +242,7 @@ function Table({ names, rows }: { names: readonly string[]; rows: readonly (read
 
 const PaceTable = ({ paces, locale }: { paces: ReturnType<typeof paceOf>; locale: Locale }) => (
   <Table
-    names={["From", "pages", "by itself"]}
+    names={[t`From`, "pages", t`by itself`]}
     rows={paces
       .filter(({ takes }) => takes > 0)
       .map(({ fromMs, takes, byItself }) => [formatMinute(fromMs, locale), String(takes), String(byItself)])}

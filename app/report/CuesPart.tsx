@@ -1,4 +1,5 @@
 import { Download } from "lucide-react";
+import { t } from "../../core/language/t.ts";
 import type { CueRow } from "../../core/report/asRunRow.ts";
 import { cuesCsv } from "../../core/report/csvOf.ts";
 import { useLocale } from "../desk/useLocale.ts";
@@ -14,10 +15,10 @@ export function CuesPart({ range, asked }: PartProps) {
   const locale = useLocale();
   const { cues } = value;
   return (
-    <section aria-label="Cues" className="flex min-h-0 flex-1 flex-col">
+    <section aria-label={t`Cues`} className="flex min-h-0 flex-1 flex-col">
       <div className="flex shrink-0 items-center gap-3 px-5 py-2.5">
         <p className="text-[15px] text-second">
-          What was planned is what the plan said when the cue was taken, whatever it says since.
+          {t`What was planned is what the plan said when the cue was taken, whatever it says since.`}
         </p>
         <button
           type="button"
@@ -25,19 +26,19 @@ export function CuesPart({ range, asked }: PartProps) {
           disabled={cues.length === 0}
           onClick={() =>
             saveText(
-              `cues ${fileDay(range.fromMs, locale)}.csv`,
+              t`cues ${fileDay(range.fromMs, locale)}.csv`,
               "text/csv",
               cuesCsv(cues, dayAndTime(locale)),
             )
           }
         >
-          <Download aria-hidden="true" className="size-4" /> CSV
+          <Download aria-hidden="true" className="size-4" /> {t`CSV`}
         </button>
       </div>
       {problem !== undefined && <p className="px-5 pb-2 text-[15px] text-attention">{problem}</p>}
       {cues.length === 0 ? (
         <p className="px-5 py-4 text-[16px] text-second">
-          {isLoading ? "Reading the log…" : "The script was not gone through."}
+          {isLoading ? t`Reading the log…` : t`The script was not gone through.`}
         </p>
       ) : (
         // biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls must be reached by keys
@@ -64,12 +65,12 @@ export function CueTable({
     <table className="w-full max-w-5xl text-[15px] tabular-nums">
       <thead className="text-left text-[14px] text-second">
         <tr>
-          <th className="py-1 font-normal">Cue</th>
-          {!isNarrow && <th className="font-normal">planned</th>}
-          {!isNarrow && <th className="font-normal">began</th>}
-          <th className="text-right font-normal">length</th>
-          <th className="pl-4 text-right font-normal">took</th>
-          <th className="pl-4 text-right font-normal">over, under</th>
+          <th className="py-1 font-normal">{t`Cue`}</th>
+          {!isNarrow && <th className="font-normal">{t`planned`}</th>}
+          {!isNarrow && <th className="font-normal">{t`began`}</th>}
+          <th className="text-right font-normal">{t`length`}</th>
+          <th className="pl-4 text-right font-normal">{t`took`}</th>
+          <th className="pl-4 text-right font-normal">{t`over, under`}</th>
         </tr>
       </thead>
       <tbody>
@@ -81,7 +82,7 @@ export function CueTable({
             <td className="text-right font-mono">{plannedMs === null ? "" : formatLength(plannedMs)}</td>
             <td className="pl-4 text-right font-mono">
               {formatLength(tookMs)}
-              {isOpen && " so far"}
+              {isOpen && t` so far`}
             </td>
             <td
               className={`pl-4 text-right font-mono ${(overMs ?? 0) > 0 ? "text-attention" : "text-second"}`}

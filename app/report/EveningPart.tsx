@@ -1,5 +1,6 @@
 import { Download, Printer } from "lucide-react";
 import { useMemo } from "react";
+import { t } from "../../core/language/t.ts";
 import { type Summary, summaryOf, type Trouble } from "../../core/report/summary.ts";
 import { useLocale } from "../desk/useLocale.ts";
 import { formatDate, formatLength, formatOver, formatTimeOfDay, type Locale } from "../ui/format.ts";
@@ -14,10 +15,10 @@ export function EveningPart({ range, asked }: PartProps) {
   const locale = useLocale();
   const summary = useMemo(() => summaryOf(report, range), [report, range]);
   if (isLoading || problem !== undefined)
-    return <p className="px-5 py-4 text-[16px] text-second">{problem ?? "Reading the log…"}</p>;
+    return <p className="px-5 py-4 text-[16px] text-second">{problem ?? t`Reading the log…`}</p>;
   return (
     <section
-      aria-label="The evening"
+      aria-label={t`The evening`}
       // biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls must be reached by keys
       tabIndex={0}
       className="min-h-0 flex-1 overflow-y-auto px-5 py-4 print:overflow-visible print:p-0"
@@ -26,30 +27,30 @@ export function EveningPart({ range, asked }: PartProps) {
         <div className="flex items-center gap-3 print:hidden">
           <span className="flex-1" />
           <button type="button" className={smallButton} onClick={() => window.print()}>
-            <Printer aria-hidden="true" className="size-4" /> Print
+            <Printer aria-hidden="true" className="size-4" /> {t`Print`}
           </button>
           <button
             type="button"
             className={smallButton}
             onClick={() =>
               saveText(
-                `evening ${fileDay(range.fromMs, locale)}.json`,
+                t`evening ${fileDay(range.fromMs, locale)}.json`,
                 "application/json",
                 JSON.stringify({ version: 1, name: report.evening, ...summary }, null, 1),
               )
             }
           >
-            <Download aria-hidden="true" className="size-4" /> JSON
+            <Download aria-hidden="true" className="size-4" /> {t`JSON`}
           </button>
         </div>
-        <h2 className="text-[22px] font-semibold">{report.evening ?? "An evening"}</h2>
+        <h2 className="text-[22px] font-semibold">{report.evening ?? t`An evening`}</h2>
         <p className="mb-4 text-second">{formatDate(range.fromMs, locale)}</p>
         <Figures summary={summary} locale={locale} />
         {summary.hasTroubles ? (
           <Troubles summary={summary} locale={locale} />
         ) : (
           <p className="mt-6 text-[15px] text-second">
-            What went wrong was not written down yet at that time.
+            {t`What went wrong was not written down yet at that time.`}
           </p>
         )}
       </div>
@@ -59,24 +60,24 @@ export function EveningPart({ range, asked }: PartProps) {
 
 function Figures({ summary, locale }: { summary: Summary; locale: Locale }) {
   const { beganMs, endedMs, isOn, beganLateMs, overMs, cues, pages, pagesByItself, hands } = summary;
-  const time = (atMs: number | null) => (atMs === null ? "not at all" : formatTimeOfDay(atMs, locale));
+  const time = (atMs: number | null) => (atMs === null ? t`not at all` : formatTimeOfDay(atMs, locale));
   const late = (ms: number) =>
-    Math.abs(ms) < 1_000 ? "on time" : `${formatLength(Math.abs(ms))} ${ms > 0 ? "late" : "early"}`;
+    Math.abs(ms) < 1_000 ? t`on time` : `${formatLength(Math.abs(ms))} ${ms > 0 ? t`late` : t`early`}`;
   return (
     <dl className="grid grid-cols-[repeat(auto-fit,minmax(200px,1fr))] gap-x-6 gap-y-4">
       <Figure name="Began" value={time(beganMs)} more={beganLateMs === null ? "" : late(beganLateMs)} />
       <Figure
         name="Ended"
         value={isOn ? "is on still" : time(endedMs)}
-        more={beganMs !== null && endedMs !== null ? `after ${formatLength(endedMs - beganMs)}` : ""}
+        more={beganMs !== null && endedMs !== null ? t`after ${formatLength(endedMs - beganMs)}` : ""}
       />
       <Figure
         name="Over, under"
         value={overMs === null ? "nothing planned" : formatOver(overMs)}
-        more={overMs === null ? "no cue had a length" : "all planned cues together"}
+        more={overMs === null ? t`no cue had a length` : t`all planned cues together`}
       />
       <Figure name="Cues gone through" value={String(cues)} more="" />
-      <Figure name="Pages" value={String(pages)} more={`${pagesByItself} of them by themselves`} />
+      <Figure name="Pages" value={String(pages)} more={t`${pagesByItself} of them by themselves`} />
       <Figure
         name="By hand"
         value={hands.map(([name, count]) => `${name} ${count}`).join(", ") || "none"}
@@ -95,18 +96,18 @@ const Figure = ({ name, value, more }: { name: string; value: string; more: stri
 );
 
 const NAMES = {
-  late: "Screens that were late",
-  missed: "Screens that missed frames",
-  refused: "Presses that were refused",
-  feed: "Feeds that broke",
-  stall: "Times the server stood still",
+  late: t`Screens that were late`,
+  missed: t`Screens that missed frames`,
+  refused: t`Presses that were refused`,
+  feed: t`Feeds that broke`,
+  stall: t`Times the server stood still`,
 } as const;
 const NONE = {
-  late: "No screen was late.",
-  missed: "No frame was missed.",
-  refused: "No press was refused.",
-  feed: "No feed broke.",
-  stall: "The server never stood still.",
+  late: t`No screen was late.`,
+  missed: t`No frame was missed.`,
+  refused: t`No press was refused.`,
+  feed: t`No feed broke.`,
+  stall: t`The server never stood still.`,
 } as const;
 
 const Troubles = ({ summary, locale }: { summary: Summary; locale: Locale }) =>
@@ -129,7 +130,7 @@ const Line = ({ trouble: { words, times, lastMs }, locale }: { trouble: Trouble;
   <li className="flex gap-3 border-t border-edge pt-1 text-[15px]">
     <span className="min-w-0 flex-1">{words}</span>
     <span className="shrink-0 text-second">
-      {times > 1 ? `${times} times, last ` : ""}
+      {times > 1 ? t`${times} times, last ` : ""}
       {formatTimeOfDay(lastMs, locale)}
     </span>
   </li>

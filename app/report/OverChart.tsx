@@ -1,4 +1,5 @@
 import { useCallback } from "react";
+import { t } from "../../core/language/t.ts";
 import type { CueRow } from "../../core/report/asRunRow.ts";
 import { Chart, type ChartLook } from "../ui/Chart.tsx";
 import { formatOver } from "../ui/format.ts";
@@ -28,7 +29,7 @@ export function OverChart({ rows }: { rows: readonly CueRow[] }) {
       },
       series: [
         {
-          name: "over, under",
+          name: t`over, under`,
           type: "bar",
           barMaxWidth: 26,
           data: rows.map(({ overMs }) => ({
@@ -40,5 +41,5 @@ export function OverChart({ rows }: { rows: readonly CueRow[] }) {
     }),
     [rows],
   );
-  return <Chart label="Over and under the plan, by cue" option={option} />;
+  return <Chart label={t`Over and under the plan, by cue`} option={option} />;
 }

@@ -1,4 +1,5 @@
 import { useCallback } from "react";
+import { t } from "../../core/language/t.ts";
 import type { Pace } from "../../core/report/pace.ts";
 import { Chart, type ChartLook } from "../ui/Chart.tsx";
 import { formatMinute, type Locale } from "../ui/format.ts";
@@ -28,14 +29,14 @@ export function PaceChart({ paces, locale }: { paces: readonly Pace[]; locale: L
       },
       series: [
         {
-          name: "by hand",
+          name: t`by hand`,
           type: "bar",
           stack: "pace",
           data: paces.map(({ takes, byItself }) => takes - byItself),
           itemStyle: { color: color("act") },
         },
         {
-          name: "by itself",
+          name: t`by itself`,
           type: "bar",
           stack: "pace",
           data: paces.map(({ byItself }) => byItself),
@@ -45,5 +46,5 @@ export function PaceChart({ paces, locale }: { paces: readonly Pace[]; locale: L
     }),
     [paces, locale],
   );
-  return <Chart label="How many pages came in each stretch of time" option={option} />;
+  return <Chart label={t`How many pages came in each stretch of time`} option={option} />;
 }

@@ -1,4 +1,5 @@
 import { useEffect, useState } from "react";
+import { t } from "../../core/language/t.ts";
 import type { AsRunRow } from "../../core/report/asRunRow.ts";
 import type { ReportNote } from "../../core/report/report.ts";
 import type { ShowState } from "../../core/show/state.ts";
@@ -47,7 +48,7 @@ export function PastMoment({
     : [];
   return (
     <aside
-      aria-label="The screens then"
+      aria-label={t`The screens then`}
       className="flex min-h-0 min-w-0 flex-col gap-3 overflow-y-auto border-l border-edge bg-raised p-5 max-[1000px]:border-t max-[1000px]:border-l-0"
     >
       <div>
@@ -56,19 +57,16 @@ export function PastMoment({
           {row.part && <span className="font-normal text-second"> · {row.part}</span>}
         </h2>
         <p className="text-[14px] text-second">
-          {formatDay(row.fromMs, locale)} ·{" "}
-          {row.untilMs === null ? "on still" : `for ${formatLength(row.untilMs - row.fromMs)}`} · began by{" "}
-          {row.by} ({row.began})
-          {row.ended && `, ended: ${row.ended}${row.endedBy ? ` by ${row.endedBy}` : ""}`}
+          {t`${formatDay(row.fromMs, locale)} · ${row.untilMs === null ? t`on still` : t`for ${formatLength(row.untilMs - row.fromMs)}`} · began by ${row.by} (${row.began})${row.ended && t`, ended: ${row.ended}${row.endedBy ? t` by ${row.endedBy}` : ""}`}`}
         </p>
       </div>
       <label className="flex items-center gap-3 text-[14px]">
         <span className="shrink-0">
-          At <span className="font-mono tabular-nums">{formatTimeOfDay(atMs, locale)}</span>
+          {t`At`} <span className="font-mono tabular-nums">{formatTimeOfDay(atMs, locale)}</span>
         </span>
         <input
           type="range"
-          aria-label="Which moment of it"
+          aria-label={t`Which moment of it`}
           min={firstMs}
           max={lastMs}
           step={40}
@@ -92,7 +90,7 @@ export function PastMoment({
                   output={output}
                   state={past.state}
                   drawing={drawing}
-                  label={`${output.name} at ${formatTimeOfDay(past.atMs, locale)}`}
+                  label={t`${output.name} at ${formatTimeOfDay(past.atMs, locale)}`}
                   isStill
                   atMs={past.atMs}
                 />
@@ -117,7 +115,7 @@ function Notes({ seq, notes, onNoted }: { seq: number; notes: readonly ReportNot
     onNoted();
   };
   return (
-    <section aria-label="Notes" className="mt-1 border-t border-edge pt-3">
+    <section aria-label={t`Notes`} className="mt-1 border-t border-edge pt-3">
       <ul className="flex flex-col gap-1.5">
         {notes.map(({ atMs, by, words }) => (
           <li key={`${atMs} ${words}`} className="text-[15px]">
@@ -136,8 +134,8 @@ function Notes({ seq, notes, onNoted }: { seq: number; notes: readonly ReportNot
         }}
       >
         <input
-          aria-label="A note beside this line"
-          placeholder="A note: the log itself stays as it is"
+          aria-label={t`A note beside this line`}
+          placeholder={t`A note: the log itself stays as it is`}
           maxLength={500}
           value={typed}
           onChange={({ target }) => setTyped(target.value)}
@@ -148,7 +146,7 @@ function Notes({ seq, notes, onNoted }: { seq: number; notes: readonly ReportNot
           disabled={typed.trim() === ""}
           className="min-h-9 rounded-md bg-lifted px-3.5 text-[15px] hover:bg-edge disabled:text-quiet"
         >
-          Add
+          {t`Add`}
         </button>
       </form>
     </section>

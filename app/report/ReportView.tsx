@@ -1,5 +1,6 @@
 import { useMemo, useRef } from "react";
 import { useSearchParams } from "react-router";
+import { t } from "../../core/language/t.ts";
 import { rangeOfDays } from "../../core/report/days.ts";
 import type { Range } from "../../core/report/report.ts";
 import type { Run } from "../../core/report/runs.ts";
@@ -17,11 +18,11 @@ import { SongsPart } from "./SongsPart.tsx";
 import { useReport } from "./useReport.ts";
 
 const PARTS = {
-  shown: { name: "What was on", Part: ShownPart },
-  cues: { name: "Cues", Part: CuesPart },
-  songs: { name: "Songs", Part: SongsPart },
-  charts: { name: "Charts", Part: ChartsPart },
-  evening: { name: "On one page", Part: EveningPart },
+  shown: { name: t`What was on`, Part: ShownPart },
+  cues: { name: t`Cues`, Part: CuesPart },
+  songs: { name: t`Songs`, Part: SongsPart },
+  charts: { name: t`Charts`, Part: ChartsPart },
+  evening: { name: t`On one page`, Part: EveningPart },
 } as const;
 type PartName = keyof typeof PARTS;
 const PART_NAMES = Object.keys(PARTS) as readonly PartName[];
@@ -75,10 +76,10 @@ export function ReportView({ runs }: { runs: readonly Run[] }) {
       { replace: true },
     );
   return (
-    <main aria-label="Report" className="relative flex min-h-0 flex-1 flex-col">
+    <main aria-label={t`Report`} className="relative flex min-h-0 flex-1 flex-col">
       <div className="flex shrink-0 flex-wrap items-center gap-x-5 gap-y-2 border-b border-edge bg-raised px-5 py-2.5 print:hidden">
         <label className="flex min-w-0 items-center gap-2.5 text-[15px]">
-          <span className="text-second">Report of</span>
+          <span className="text-second">{t`Report of`}</span>
           <select
             className={boxClass}
             value={isAll || isDays ? asked : String(runs[at]?.fromMs ?? "")}
@@ -89,19 +90,19 @@ export function ReportView({ runs }: { runs: readonly Run[] }) {
                 {nameOf(run, locale)}
               </option>
             ))}
-            {runs.length > 1 && <option value="all">all of them together</option>}
-            {runs.length === 0 && <option value="">nothing yet</option>}
-            <option value="days">days, from and until</option>
+            {runs.length > 1 && <option value="all">{t`all of them together`}</option>}
+            {runs.length === 0 && <option value="">{t`nothing yet`}</option>}
+            <option value="days">{t`days, from and until`}</option>
           </select>
         </label>
         {isDays && (
           <span className="flex items-center gap-2 text-[15px]">
-            <DayField label="From" value={days.from} onChange={(from) => set({ from })} />
-            <span className="text-second">until</span>
-            <DayField label="Until" value={days.until} onChange={(until) => set({ until })} />
+            <DayField label={t`From`} value={days.from} onChange={(from) => set({ from })} />
+            <span className="text-second">{t`until`}</span>
+            <DayField label={t`Until`} value={days.until} onChange={(until) => set({ until })} />
           </span>
         )}
-        <div role="toolbar" aria-label="Parts of the report" className="flex flex-wrap gap-1.5">
+        <div role="toolbar" aria-label={t`Parts of the report`} className="flex flex-wrap gap-1.5">
           {PART_NAMES.map((name) => (
             <button
               key={name}
@@ -116,24 +117,22 @@ export function ReportView({ runs }: { runs: readonly Run[] }) {
         </div>
         {isDays && part !== "songs" && range && reachesBack && range.fromMs < reachesBack.fromMs && (
           <p className="text-[14px] text-second">
-            The log reaches back to {formatDate(reachesBack.fromMs, locale)}; before that, only songs may be
-            known.
+            {t`The log reaches back to ${formatDate(reachesBack.fromMs, locale)}; before that, only songs may be known.`}
           </p>
         )}
         {channel === "rehearsal" && (
-          <p className="text-[14px] text-attention">What is only rehearsed is in no report.</p>
+          <p className="text-[14px] text-attention">{t`What is only rehearsed is in no report.`}</p>
         )}
       </div>
       {range ? (
         <Whole key={range.fromMs} part={part} range={range} />
       ) : isDays ? (
         <p className="p-8 text-[16px] text-second">
-          {today !== "" && "The first day may not come after the last. Choose them again."}
+          {today !== "" && t`The first day may not come after the last. Choose them again.`}
         </p>
       ) : (
         <p className="p-8 text-[16px] text-second">
-          Nothing has been on the air yet. From the first take on, this says what was on every screen, from
-          when to when.
+          {t`Nothing has been on the air yet. From the first take on, this says what was on every screen, from when to when.`}
         </p>
       )}
       <NoticeBar />
@@ -169,4 +168,4 @@ function Whole({ part, range }: { part: PartName; range: Range }) {
 }
 
 const nameOf = ({ fromMs, untilMs, takes }: Run, locale: Locale): string =>
-  `${formatDate(fromMs, locale)} to ${formatMinute(untilMs, locale)}, ${takes} ${takes === 1 ? "take" : "takes"}`;
+  t`${formatDate(fromMs, locale)} to ${formatMinute(untilMs, locale)}, ${takes} ${takes === 1 ? t`take` : t`takes`}`;

@@ -1,6 +1,7 @@
 import { useVirtualizer } from "@tanstack/react-virtual";
 import { Download, MessageSquareText } from "lucide-react";
 import { useDeferredValue, useMemo, useRef, useState } from "react";
+import { t } from "../../core/language/t.ts";
 import type { AsRunRow } from "../../core/report/asRunRow.ts";
 import { captionsOf, subRip, webVtt } from "../../core/report/captions.ts";
 import { shownCsv } from "../../core/report/csvOf.ts";
@@ -68,7 +69,7 @@ export function ShownPart({ range, asked }: PartProps) {
     ArrowUp: { run: () => go(-1) },
   });
   const timeOf = dayAndTime(locale);
-  const name = `shown ${fileDay(range.fromMs, locale)}`;
+  const name = t`shown ${fileDay(range.fromMs, locale)}`;
   const saveCaptions = (form: "vtt" | "srt") => {
     const captions = captionsOf(rows, range.fromMs, Math.min(range.untilMs, store.now()));
     saveText(
@@ -79,47 +80,47 @@ export function ShownPart({ range, asked }: PartProps) {
   };
   return (
     <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1.7fr)_minmax(300px,1fr)] max-[1000px]:grid-cols-1 max-[1000px]:grid-rows-[minmax(0,1fr)_minmax(0,1fr)]">
-      <section aria-label="What was on" className="flex min-h-0 min-w-0 flex-col">
+      <section aria-label={t`What was on`} className="flex min-h-0 min-w-0 flex-col">
         <div className="flex shrink-0 flex-wrap items-center gap-2 px-5 py-2.5">
           <input
             type="search"
-            aria-label="Find in the report"
-            placeholder="Find words, titles, people"
+            aria-label={t`Find in the report`}
+            placeholder={t`Find words, titles, people`}
             value={typed}
             onChange={({ target }) => setTyped(target.value)}
             className={`${boxClass} w-52 placeholder:text-quiet`}
           />
           <select
-            aria-label="On which screen"
+            aria-label={t`On which screen`}
             className={boxClass}
             value={screen}
             onChange={({ target }) => setScreen(target.value)}
           >
-            <option value="">all screens</option>
+            <option value="">{t`all screens`}</option>
             {screens.map((each) => (
               <option key={each}>{each}</option>
             ))}
           </select>
           <select
-            aria-label="On which layer"
+            aria-label={t`On which layer`}
             className={boxClass}
             value={layer}
             onChange={({ target }) => setLayer(target.value)}
           >
-            <option value="">all layers</option>
+            <option value="">{t`all layers`}</option>
             {layers.map((each) => (
               <option key={each}>{each}</option>
             ))}
           </select>
           <span className="ml-auto flex items-center gap-2">
-            <span className="text-[14px] text-second tabular-nums">{rows.length} lines</span>
+            <span className="text-[14px] text-second tabular-nums">{t`${rows.length} lines`}</span>
             <button
               type="button"
               className={smallButton}
               disabled={rows.length === 0}
               onClick={() => saveText(`${name}.csv`, "text/csv", shownCsv(rows, notes, timeOf))}
             >
-              <Download aria-hidden="true" className="size-4" /> CSV
+              <Download aria-hidden="true" className="size-4" /> {t`CSV`}
             </button>
             <button
               type="button"
@@ -133,13 +134,13 @@ export function ShownPart({ range, asked }: PartProps) {
                 )
               }
             >
-              <Download aria-hidden="true" className="size-4" /> JSON
+              <Download aria-hidden="true" className="size-4" /> {t`JSON`}
             </button>
             {(["vtt", "srt"] as const).map((form) => (
               <button
                 key={form}
                 type="button"
-                title="Subtitles of these lines, from the beginning of the run"
+                title={t`Subtitles of these lines, from the beginning of the run`}
                 className={smallButton}
                 disabled={!rows.some((row) => row.words !== "")}
                 onClick={() => saveCaptions(form)}
@@ -152,12 +153,12 @@ export function ShownPart({ range, asked }: PartProps) {
         {problem !== undefined && <p className="px-5 pb-2 text-[15px] text-attention">{problem}</p>}
         {rows.length === 0 && problem === undefined && (
           <p className="px-5 py-4 text-[16px] text-second">
-            {isLoading ? "Reading the log…" : "Nothing of this was on a screen."}
+            {isLoading ? t`Reading the log…` : t`Nothing of this was on a screen.`}
           </p>
         )}
         {/* biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls must be reached by keys */}
         <div ref={scroller} tabIndex={0} className="min-h-0 flex-1 overflow-y-auto px-3 pb-3">
-          <ol aria-label="Lines" className="relative" style={{ height: virtualizer.getTotalSize() }}>
+          <ol aria-label={t`Lines`} className="relative" style={{ height: virtualizer.getTotalSize() }}>
             {virtualizer.getVirtualItems().map(({ index, key, start }) => {
               const row = rows[index];
               return (
@@ -216,7 +217,7 @@ function Line({
     >
       <span className="font-mono text-[14px] tabular-nums">{time}</span>
       <span className="text-right font-mono text-[14px] text-second tabular-nums">
-        {untilMs === null ? "on" : formatLength(untilMs - fromMs)}
+        {untilMs === null ? t`on` : formatLength(untilMs - fromMs)}
       </span>
       <span className="min-w-0">
         <span className="flex items-center gap-1.5">
@@ -225,7 +226,7 @@ function Line({
             {part && <span className="font-normal text-second"> · {part}</span>}
           </span>
           {isNoted && (
-            <MessageSquareText aria-label="has a note" className="size-4 shrink-0 text-attention" />
+            <MessageSquareText aria-label={t`has a note`} className="size-4 shrink-0 text-attention" />
           )}
         </span>
         <span className="block truncate font-words text-[14px] text-second">{words}</span>

@@ -1,4 +1,5 @@
 import { Download, TriangleAlert } from "lucide-react";
+import { t } from "../../core/language/t.ts";
 import { MISSING, songsCsv } from "../../core/report/csvOf.ts";
 import { useLocale } from "../desk/useLocale.ts";
 import { formatDay, formatLength } from "../ui/format.ts";
@@ -15,15 +16,15 @@ export function SongsPart({ range }: PartProps) {
   const { songs } = value;
   const unnumbered = songs.filter(({ missing }) => missing.length > 0).length;
   return (
-    <section aria-label="Songs" className="flex min-h-0 flex-1 flex-col">
+    <section aria-label={t`Songs`} className="flex min-h-0 flex-1 flex-col">
       <div className="flex shrink-0 flex-wrap items-center gap-3 px-5 py-2.5">
         <p className="text-[15px] text-second">
-          A song counts once for each time it is sung, however many slides and screens it had.
+          {t`A song counts once for each time it is sung, however many slides and screens it had.`}
         </p>
         {unnumbered > 0 && (
           <p className="flex items-center gap-1.5 text-[15px] text-attention">
             <TriangleAlert aria-hidden="true" className="size-4.5" />
-            {unnumbered === 1 ? "One song lacks" : `${unnumbered} songs lack`} what a report needs.
+            {t`${unnumbered === 1 ? t`One song lacks` : t`${unnumbered} songs lack`} what a report needs.`}
           </p>
         )}
         <button
@@ -32,19 +33,19 @@ export function SongsPart({ range }: PartProps) {
           disabled={songs.length === 0}
           onClick={() =>
             saveText(
-              `songs ${fileDay(range.fromMs, locale)}.csv`,
+              t`songs ${fileDay(range.fromMs, locale)}.csv`,
               "text/csv",
               songsCsv(songs, dayAndTime(locale)),
             )
           }
         >
-          <Download aria-hidden="true" className="size-4" /> CSV
+          <Download aria-hidden="true" className="size-4" /> {t`CSV`}
         </button>
       </div>
       {problem !== undefined && <p className="px-5 pb-2 text-[15px] text-attention">{problem}</p>}
       {songs.length === 0 ? (
         <p className="px-5 py-4 text-[16px] text-second">
-          {isLoading ? "Reading the log…" : "No song was shown."}
+          {isLoading ? t`Reading the log…` : t`No song was shown.`}
         </p>
       ) : (
         // biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls must be reached by keys
@@ -52,13 +53,13 @@ export function SongsPart({ range }: PartProps) {
           <table className="w-full text-[15px] tabular-nums">
             <thead className="text-left text-[14px] text-second">
               <tr>
-                <th className="py-1 font-normal">Song</th>
-                <th className="font-normal">writers</th>
-                <th className="font-normal">number</th>
-                <th className="text-right font-normal">times</th>
-                <th className="pl-4 text-right font-normal">shown for</th>
-                <th className="pl-4 font-normal">last</th>
-                <th className="pl-4 font-normal">screens</th>
+                <th className="py-1 font-normal">{t`Song`}</th>
+                <th className="font-normal">{t`writers`}</th>
+                <th className="font-normal">{t`number`}</th>
+                <th className="text-right font-normal">{t`times`}</th>
+                <th className="pl-4 text-right font-normal">{t`shown for`}</th>
+                <th className="pl-4 font-normal">{t`last`}</th>
+                <th className="pl-4 font-normal">{t`screens`}</th>
               </tr>
             </thead>
             <tbody>
@@ -67,7 +68,7 @@ export function SongsPart({ range }: PartProps) {
                   <td className="py-1.5 pr-4">
                     {title}
                     {otherTitles.length > 0 && (
-                      <span className="block text-[14px] text-second">also as {otherTitles.join(", ")}</span>
+                      <span className="block text-[14px] text-second">{t`also as ${otherTitles.join(", ")}`}</span>
                     )}
                   </td>
                   <td className="pr-4">
@@ -83,7 +84,7 @@ export function SongsPart({ range }: PartProps) {
                       (missing.includes("number") ? (
                         <Lacks what={MISSING.number} />
                       ) : (
-                        <span className="font-plain text-second">public domain</span>
+                        <span className="font-plain text-second">{t`public domain`}</span>
                       ))}
                   </td>
                   <td className="text-right font-mono">{times}</td>
@@ -102,6 +103,6 @@ export function SongsPart({ range }: PartProps) {
 
 const Lacks = ({ what }: { what: string }) => (
   <span className="flex items-center gap-1.5 font-plain text-attention">
-    <TriangleAlert aria-hidden="true" className="size-4 shrink-0" /> {what} is missing
+    <TriangleAlert aria-hidden="true" className="size-4 shrink-0" /> {t`${what} is missing`}
   </span>
 );

@@ -1,7 +1,8 @@
+import { t } from "../../core/language/t.ts";
 import type { Offer } from "../../core/words/reader/offers.ts";
 import { languageName } from "../ui/languages.ts";
 
-const HOW = { lines: "line by line", stanzas: "stanza by stanza", columns: "side by side" } as const;
+const HOW = { lines: t`line by line`, stanzas: t`stanza by stanza`, columns: t`side by side` } as const;
 const SHOWN_LINES = 4;
 
 /** Asks for one thing that may be made of a song, with what it would become. */
@@ -34,11 +35,11 @@ function wordsOf(offer: Offer) {
   switch (offer.kind) {
     case "twoLanguages": {
       const [first, second] = offer.languages.map(
-        (tag, i) => languageName(tag) || (i === 0 ? "one language" : "another"),
+        (tag, i) => languageName(tag) || (i === 0 ? t`one language` : "another"),
       );
       return {
-        question: `Two languages stand here, ${HOW[offer.how]}: ${first} and ${second}. As it is, both are sung.`,
-        answer: `Make ${second} the second language`,
+        question: t`Two languages stand here, ${HOW[offer.how]}: ${first} and ${second}. As it is, both are sung.`,
+        answer: t`Make ${second} the second language`,
         result: (
           <div className="mt-2 grid grid-cols-2 gap-4">
             {[ownLines(offer.first, offer.second), ownLines(offer.second, offer.first)].map((lines, i) => (
@@ -57,8 +58,8 @@ function wordsOf(offer: Offer) {
     }
     case "syllables":
       return {
-        question: "The words are written in syllables.",
-        answer: "Join them",
+        question: t`The words are written in syllables.`,
+        answer: t`Join them`,
         result: (
           <p className="font-words mt-1 text-[16px] text-second">
             {offer.example[0]} <span className="px-1.5">→</span>{" "}
@@ -68,8 +69,8 @@ function wordsOf(offer: Offer) {
       };
     case "refrain":
       return {
-        question: `The ${offer.label.toLowerCase()} stands once.`,
-        answer: "Sing it after every verse",
+        question: t`The ${offer.label.toLowerCase()} stands once.`,
+        answer: t`Sing it after every verse`,
         result: <p className="mt-1 font-mono text-[14px] text-second">{offer.order}</p>,
       };
   }

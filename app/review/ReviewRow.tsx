@@ -1,3 +1,4 @@
+import { t } from "../../core/language/t.ts";
 import type { ReadLine } from "../../core/words/reader/readSong.ts";
 import { TOLD_KINDS, type ToldKind } from "../../core/words/reader/told.ts";
 import { LEFT_OUT, LINE_NAMES, TOLD_AS, TOLD_NAMES } from "./toldNames.ts";
@@ -26,7 +27,7 @@ export function ReviewRow({
       data-line={line.index}
       data-kind={kind}
       tabIndex={isFirst ? 0 : -1}
-      aria-label={`${text || typed}: ${LINE_NAMES[kind] || "words"}, ${why}`}
+      aria-label={`${text || typed}: ${LINE_NAMES[kind] || t`words`}, ${why}`}
       className={`group grid min-h-8 grid-cols-[44px_minmax(0,1fr)_auto] items-center gap-x-3 border-l-4 pr-2 pl-2 hover:bg-raised focus:bg-lifted focus:outline-none ${isDoubtful ? "border-attention" : "border-transparent focus:border-act"} ${blankBefore && !isFirst ? "mt-2" : ""}`}
     >
       <span className="self-start pt-1 font-mono text-[14px] font-semibold text-second">{mark}</span>

@@ -1,4 +1,5 @@
 import { type KeyboardEvent, useRef } from "react";
+import { t } from "../../core/language/t.ts";
 import { type Offer, offersFor } from "../../core/words/reader/offers.ts";
 import type { SongReading } from "../../core/words/reader/readSong.ts";
 import { type Told, type ToldKind, tellLine } from "../../core/words/reader/told.ts";
@@ -33,7 +34,7 @@ export function SongReview({
   const noteOf = (key: string) => {
     const variant = variants.find((each) => each.key === key);
     return (
-      variant && `like ${variant.of}, but for ${variant.words === 1 ? "1 word" : `${variant.words} words`}`
+      variant && t`like ${variant.of}, but for ${variant.words === 1 ? "1 word" : t`${variant.words} words`}`
     );
   };
   const tell = (index: number, kind: ToldKind) => onTell(tellLine(told, lines, index, kind));
@@ -57,7 +58,7 @@ export function SongReview({
   let shown: string | undefined;
   return (
     <section
-      aria-label="The song as it was understood"
+      aria-label={t`The song as it was understood`}
       className="mt-2 flex min-h-0 flex-col rounded-lg border border-edge bg-ground"
     >
       <header className="flex flex-wrap items-baseline gap-x-4 gap-y-1 border-b border-edge px-4 py-2.5">
@@ -69,8 +70,8 @@ export function SongReview({
         {doubtful > 0 && (
           <p className="w-full text-[14px] text-attention">
             {doubtful === 1
-              ? "One line is doubtful: it is marked."
-              : `${doubtful} lines are doubtful: they are marked.`}
+              ? t`One line is doubtful: it is marked.`
+              : t`${doubtful} lines are doubtful: they are marked.`}
           </p>
         )}
       </header>

@@ -1,3 +1,4 @@
+import { t } from "../../core/language/t.ts";
 import type { LineKind } from "../../core/words/reader/candidate.ts";
 import { TOLD_KINDS, type ToldKind } from "../../core/words/reader/told.ts";
 
@@ -26,14 +27,14 @@ export const LINE_NAMES: Readonly<Record<LineKind, string>> = {
   title: "title",
   label: "label",
   words: "",
-  repeat: "sung again",
+  repeat: t`sung again`,
   order: "order",
   key: "left out",
   credit: "credit",
   chords: "chords",
-  tab: "left out",
-  rule: "left out",
-  note: "left out",
+  tab: t`left out`,
+  rule: t`left out`,
+  note: t`left out`,
 };
 
 /** Lines that are in nothing that is kept. */

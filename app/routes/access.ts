@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { t } from "../../core/language/t.ts";
 import { answer, refuse, tell } from "../answers.server.ts";
 import { only } from "../rights.server.ts";
 import { getAccess, getServices } from "../services.server.ts";
@@ -37,7 +38,7 @@ export async function action({ request, context }: Route.ActionArgs) {
       return answer("/access", {});
     case "endSession": {
       const wasThere = await sessions.end(body.value.id);
-      return wasThere ? answer("/access", {}) : refuse("That browser was shown out already.", "gone");
+      return wasThere ? answer("/access", {}) : refuse(t`That browser was shown out already.`, "gone");
     }
   }
 }

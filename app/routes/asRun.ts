@@ -1,3 +1,4 @@
+import { t } from "../../core/language/t.ts";
 import { refuse } from "../answers.server.ts";
 import { readRange } from "../report/readRange.server.ts";
 import { tellInParts } from "../report/tellInParts.server.ts";
@@ -10,6 +11,6 @@ export const middleware = [only("desk")];
 /** What was on every screen from when to when, in a stretch of time. */
 export async function loader({ request, context }: Route.LoaderArgs) {
   const range = readRange(request);
-  if (!range) return refuse("That was not understood. Load the page again.", "notUnderstood");
+  if (!range) return refuse(t`That was not understood. Load the page again.`, "notUnderstood");
   return tellInParts(await getServices(context).reports.read(range));
 }

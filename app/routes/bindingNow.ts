@@ -1,6 +1,7 @@
 import { z } from "zod";
 import { bindingSchema, picksSchema } from "../../core/feeds/binding.ts";
 import { resolveBinding } from "../../core/feeds/resolveBinding.ts";
+import { t } from "../../core/language/t.ts";
 import { answer, refuse } from "../answers.server.ts";
 import { only } from "../rights.server.ts";
 import { getServices } from "../services.server.ts";
@@ -22,6 +23,6 @@ export async function action({ request, context }: Route.ActionArgs) {
     "/binding-now",
     feed
       ? resolveBinding(binding, feed, picks[binding.feedId], venue.settings.language)
-      : { problem: feeds.find(binding.feedId) ? "This feed was never read." : "This feed was removed." },
+      : { problem: feeds.find(binding.feedId) ? t`This feed was never read.` : t`This feed was removed.` },
   );
 }

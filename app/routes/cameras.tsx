@@ -1,4 +1,5 @@
 import { data } from "react-router";
+import { t } from "../../core/language/t.ts";
 import { CamerasView } from "../out/CamerasView.tsx";
 import { only } from "../rights.server.ts";
 import { getServices } from "../services.server.ts";
@@ -11,13 +12,13 @@ export function loader({ params, context }: Route.LoaderArgs) {
   const { links, screens, follow } = getServices(context);
   const link = links.find(params.token);
   const output = link?.kind === "output" ? screens.outputs.find(({ id }) => id === link.outputId) : undefined;
-  if (!output) throw data("No output has this link", { status: 404 });
+  if (!output) throw data(t`No output has this link`, { status: 404 });
   const sources = follow.sources.filter(({ picture }) => picture.kind === "camera");
   return { name: output.name, sources: sources.map(({ id, name }) => ({ id, name })) };
 }
 
 export const meta: Route.MetaFunction = ({ loaderData }) => [
-  { title: `Cameras for ${loaderData?.name ?? "a screen"}` },
+  { title: t`Cameras for ${loaderData?.name ?? "a screen"}` },
 ];
 
 export default function CamerasRoute({ loaderData }: Route.ComponentProps) {

@@ -1,3 +1,4 @@
+import { t } from "../../core/language/t.ts";
 import { refuse, tell } from "../answers.server.ts";
 import { only } from "../rights.server.ts";
 import { getServices } from "../services.server.ts";
@@ -10,5 +11,5 @@ export function loader({ request, context }: Route.LoaderArgs) {
   const looked = getServices(context).carry.looked(new URL(request.url).searchParams.get("id") ?? "");
   return looked
     ? tell("/carry-looked", looked)
-    : refuse("That is not here any more; look at it again.", "gone");
+    : refuse(t`That is not here any more; look at it again.`, "gone");
 }

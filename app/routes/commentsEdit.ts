@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { commentSettingsSchema, PICKED_FEED_ID } from "../../core/comments/comment.ts";
+import { t } from "../../core/language/t.ts";
 import { answer, refuse } from "../answers.server.ts";
 import { only } from "../rights.server.ts";
 import { DESK_HEADER, getServices } from "../services.server.ts";
@@ -38,11 +39,11 @@ export async function action({ request, context }: Route.ActionArgs) {
         return comments.set(edit.id, { isMarked: edit.isOn }, handOf(edit.actor));
       case "paste":
         return (await comments.paste(edit.text)) === 0
-          ? "Nothing new stands in that. Nothing was added."
+          ? t`Nothing new stands in that. Nothing was added.`
           : undefined;
       case "settings":
         if (edit.settings.source?.feedId === PICKED_FEED_ID)
-          return "Picked comments cannot be where comments come from. Nothing was changed.";
+          return t`Picked comments cannot be where comments come from. Nothing was changed.`;
         return comments.saveSettings(edit.settings);
     }
   })();

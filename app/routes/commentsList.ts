@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { t } from "../../core/language/t.ts";
 import { refuse, tell } from "../answers.server.ts";
 import { only } from "../rights.server.ts";
 import { getServices } from "../services.server.ts";
@@ -11,7 +12,7 @@ const wantedSchema = z.strictObject({ since: z.coerce.number().int().min(0).defa
 /** What people wrote that is new or other since a version, and where it comes from. */
 export function loader({ request, context }: Route.LoaderArgs) {
   const wanted = wantedSchema.safeParse(Object.fromEntries(new URL(request.url).searchParams));
-  if (!wanted.success) return refuse("That was not understood. Load the page again.", "notUnderstood");
+  if (!wanted.success) return refuse(t`That was not understood. Load the page again.`, "notUnderstood");
   const { comments } = getServices(context);
   // A server that was started anew counts from the beginning.
   const since = wanted.data.since > comments.version ? 0 : wanted.data.since;

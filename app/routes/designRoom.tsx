@@ -1,4 +1,5 @@
 import { data } from "react-router";
+import { t } from "../../core/language/t.ts";
 import type { RoomData } from "../api/loaded.ts";
 import { RoomView } from "../design/room/RoomView.tsx";
 import { only } from "../rights.server.ts";
@@ -12,12 +13,12 @@ export async function loader({ params, context }: Route.LoaderArgs): Promise<Roo
   const { designs, house, media, fonts, links } = getServices(context);
   const found = await designAsItIs(designs, { kind: "template", id: params.id }, links.deskToken);
   if ("problem" in found || found.doc.kind !== "template")
-    throw data({ gone: "That template is not here any more." }, { status: 404 });
+    throw data({ gone: t`That template is not here any more.` }, { status: 404 });
   const fields = await designAsItIs(designs, { kind: "fieldSet", id: found.doc.fieldSet }, links.deskToken);
   if ("problem" in fields || fields.doc.kind !== "fieldSet")
     throw data(
       {
-        gone: `The template is for fields called “${found.doc.fieldSet}”, which are not here any more. It can be opened once they are put back.`,
+        gone: t`The template is for fields called “${found.doc.fieldSet}”, which are not here any more. It can be opened once they are put back.`,
       },
       { status: 404 },
     );

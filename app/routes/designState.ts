@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { designRefSchema } from "../../core/design/designEdit.ts";
+import { t } from "../../core/language/t.ts";
 import { refuse, tell } from "../answers.server.ts";
 import { only } from "../rights.server.ts";
 import { designAsItIs, getServices } from "../services.server.ts";
@@ -13,7 +14,7 @@ export async function loader({ request, context }: Route.LoaderArgs) {
   const wanted = z
     .strictObject({ ...designRefSchema.shape, actor: z.string().min(1).max(80) })
     .safeParse(asked);
-  if (!wanted.success) return refuse("What is asked for was not understood.", "notUnderstood");
+  if (!wanted.success) return refuse(t`What is asked for was not understood.`, "notUnderstood");
   const { actor, ...of } = wanted.data;
   const found = await designAsItIs(getServices(context).designs, of, actor);
   return "problem" in found ? refuse(found.problem, "gone") : tell("/design-state", found);

@@ -1,5 +1,6 @@
 import { useEffect, useState } from "react";
 import { Outlet, type ShouldRevalidateFunctionArgs } from "react-router";
+import { t } from "../../core/language/t.ts";
 import { DeskContext } from "../desk/deskContext.ts";
 import type { DeskData } from "../desk/deskData.ts";
 import type { DeskStart } from "../desk/deskSnapshot.ts";
@@ -57,7 +58,7 @@ clientLoader.hydrate = true as const;
 export function HydrateFallback() {
   return (
     <main className="grid h-dvh place-content-center">
-      <p className="text-second">Opening the desk…</p>
+      <p className="text-second">{t`Opening the desk…`}</p>
     </main>
   );
 }

@@ -1,4 +1,5 @@
 import { data } from "react-router";
+import { t } from "../../core/language/t.ts";
 import { EntryView } from "../entry/EntryView.tsx";
 import { only } from "../rights.server.ts";
 import { getServices, tableOfLink } from "../services.server.ts";
@@ -10,12 +11,12 @@ export function loader({ params, context }: Route.LoaderArgs) {
   const { links, feeds } = getServices(context);
   const link = links.find(params.token);
   const table = link?.kind === "entry" ? tableOfLink(feeds, link) : undefined;
-  if (!table) throw data("This table is not there any more.", { status: 404 });
+  if (!table) throw data(t`This table is not there any more.`, { status: 404 });
   return { token: params.token, table };
 }
 
 export const meta: Route.MetaFunction = ({ loaderData }) => [
-  { title: loaderData ? `${loaderData.table.tableName} · ${loaderData.table.name}` : "Table" },
+  { title: loaderData ? `${loaderData.table.tableName} · ${loaderData.table.name}` : t`Table` },
 ];
 
 export default function EntryRoute({ loaderData }: Route.ComponentProps) {

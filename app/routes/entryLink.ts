@@ -1,6 +1,7 @@
 import { z } from "zod";
 import { entryLinkSchema } from "../../core/feeds/entryLink.ts";
 import { feedIdSchema } from "../../core/feeds/feed.ts";
+import { t } from "../../core/language/t.ts";
 import { answer, refuse } from "../answers.server.ts";
 import { only } from "../rights.server.ts";
 import { getServices } from "../services.server.ts";
@@ -26,13 +27,13 @@ export async function action({ request, context }: Route.ActionArgs) {
   switch (wanted.kind) {
     case "make": {
       const doc = feeds.find(wanted.link.feedId)?.doc;
-      if (doc?.source.kind !== "table") return refuse("That table is not there any more.", "gone");
+      if (doc?.source.kind !== "table") return refuse(t`That table is not there any more.`, "gone");
       if (doc.keyColumn === "")
         return refuse(
-          "Choose first which column names the rows of this table: a link means rows by their names.",
+          t`Choose first which column names the rows of this table: a link means rows by their names.`,
         );
       if (links.made("entry").length >= MOST_LINKS)
-        return refuse(`There are ${MOST_LINKS} links, the most there can be. End one first.`);
+        return refuse(t`There are ${MOST_LINKS} links, the most there can be. End one first.`);
       if (!links.findMade("entry", wanted.id)) await links.make("entry", wanted.id, wanted.link);
       return answer("/entry-link", {});
     }
@@ -42,6 +43,6 @@ export async function action({ request, context }: Route.ActionArgs) {
     case "code":
       return links.findMade("entry", wanted.id)
         ? answer("/entry-link", { code: pairing.codeFor({ kind: "entry", id: wanted.id }) })
-        : refuse("That link has ended.", "gone");
+        : refuse(t`That link has ended.`, "gone");
   }
 }

@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { rowEditSchema } from "../../core/feeds/tableEdit.ts";
+import { t } from "../../core/language/t.ts";
 import { answer, refuse, tell } from "../answers.server.ts";
 import { only } from "../rights.server.ts";
 import { editByLink, getServices, tableOfLink } from "../services.server.ts";
@@ -9,7 +10,7 @@ import { readJsonBody } from "./readJsonBody.server.ts";
 export const middleware = [only("entry")];
 
 const requestSchema = z.strictObject({ edit: rowEditSchema, editId: z.string().min(1).max(80) });
-const GONE = "This table is not there any more. Nothing was changed.";
+const GONE = t`This table is not there any more. Nothing was changed.`;
 
 /** What a link shows of its table, as it is now. */
 export function loader({ params, context }: Route.LoaderArgs) {

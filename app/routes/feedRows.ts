@@ -1,6 +1,7 @@
 import { z } from "zod";
 import { feedIdSchema } from "../../core/feeds/feed.ts";
 import { nextRow, rowsInTurn, searchRows } from "../../core/feeds/pickRows.ts";
+import { t } from "../../core/language/t.ts";
 import { refuse, tell } from "../answers.server.ts";
 import { only } from "../rights.server.ts";
 import { getServices } from "../services.server.ts";
@@ -26,7 +27,7 @@ const wantedSchema = z.strictObject({
 /** Rows of a feed: those that have some words, in turn. */
 export function loader({ request, context }: Route.LoaderArgs) {
   const wanted = wantedSchema.safeParse(Object.fromEntries(new URL(request.url).searchParams));
-  if (!wanted.success) return refuse("That was not understood. Load the page again.", "notUnderstood");
+  if (!wanted.success) return refuse(t`That was not understood. Load the page again.`, "notUnderstood");
   const { id, words, from, most, after, asRead } = wanted.data;
   const { feeds, bindings } = getServices(context);
   const feed = asRead ? feeds.findWholeTable(id) : feeds.findTable(id);

@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { t } from "../../core/language/t.ts";
 import { nameSchema } from "../../core/names/name.ts";
 import { libraryEntrySchema } from "../../core/scene/libraryEntry.ts";
 import { answer, refuse } from "../answers.server.ts";
@@ -23,5 +24,5 @@ export async function action({ request, context }: Route.ActionArgs) {
   const item = await getServices(context).library.describe(id, entry, actor);
   return item
     ? answer("/library-edit", { hash: item.hash })
-    : refuse("That is not in the library any more. Nothing was changed.", "gone");
+    : refuse(t`That is not in the library any more. Nothing was changed.`, "gone");
 }

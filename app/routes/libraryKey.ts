@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { t } from "../../core/language/t.ts";
 import { chromaKeySchema } from "../../core/scene/media.ts";
 import { answer, refuse } from "../answers.server.ts";
 import { only } from "../rights.server.ts";
@@ -20,6 +21,6 @@ export async function action({ request, context }: Route.ActionArgs) {
   if ("problem" in body) return refuse(body.problem, "notUnderstood");
   const { id, key, actor } = body.value;
   const item = await getServices(context).library.setKey(id, key, actor);
-  if (!item) return refuse("That clip is not in the library any more. The air is as it was.", "gone");
+  if (!item) return refuse(t`That clip is not in the library any more. The air is as it was.`, "gone");
   return answer("/library-key", { hash: item.hash });
 }

@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { t } from "../../core/language/t.ts";
 import { nameSchema } from "../../core/names/name.ts";
 import { answer, refuse } from "../answers.server.ts";
 import { only } from "../rights.server.ts";
@@ -19,7 +20,7 @@ export async function action({ request, context }: Route.ActionArgs) {
   if ("problem" in body) return refuse(body.problem, "notUnderstood");
   const { mark, color } = body.value;
   const added = await getServices(context).library.addMark(mark, color);
-  if (!added) return refuse("There is no such mark. Nothing was added.", "gone");
+  if (!added) return refuse(t`There is no such mark. Nothing was added.`, "gone");
   return "problem" in added
     ? refuse(added.problem)
     : answer("/library-mark", { id: added.item.id, hash: added.item.hash });

@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { t } from "../../core/language/t.ts";
 import { nameSchema } from "../../core/names/name.ts";
 import { answer, refuse } from "../answers.server.ts";
 import { only } from "../rights.server.ts";
@@ -20,5 +21,5 @@ export async function action({ request, context }: Route.ActionArgs) {
   const kept = kind === "font" ? whyFontStays(services, id) : undefined;
   if (kept !== undefined) return refuse(kept);
   const wasThere = kind === "media" ? await media.remove(id) : await removeFont(id);
-  return wasThere ? answer("/library-remove", {}) : refuse("That is not in the library any more.", "gone");
+  return wasThere ? answer("/library-remove", {}) : refuse(t`That is not in the library any more.`, "gone");
 }

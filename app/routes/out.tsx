@@ -1,4 +1,5 @@
 import { data } from "react-router";
+import { t } from "../../core/language/t.ts";
 import { OutputWindow } from "../out/OutputWindow.tsx";
 import { only } from "../rights.server.ts";
 import { getServices } from "../services.server.ts";
@@ -10,7 +11,7 @@ export function loader({ params, context, request }: Route.LoaderArgs) {
   const { links, show, screens } = getServices(context);
   const link = links.find(params.token);
   const output = link?.kind === "output" ? screens.outputs.find(({ id }) => id === link.outputId) : undefined;
-  if (!output) throw data("No output has this link", { status: 404 });
+  if (!output) throw data(t`No output has this link`, { status: 404 });
   const over = new URL(request.url).searchParams.get("over") === "picture";
   return {
     output,
@@ -21,7 +22,7 @@ export function loader({ params, context, request }: Route.LoaderArgs) {
   };
 }
 
-export const meta: Route.MetaFunction = ({ loaderData }) => [{ title: loaderData?.title ?? "Output" }];
+export const meta: Route.MetaFunction = ({ loaderData }) => [{ title: loaderData?.title ?? t`Output` }];
 
 export default function OutRoute({ loaderData }: Route.ComponentProps) {
   return <OutputWindow {...loaderData} />;

@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { t } from "../../core/language/t.ts";
 import { answer, refuse } from "../answers.server.ts";
 import { only } from "../rights.server.ts";
 import { getAccess, getServices } from "../services.server.ts";
@@ -8,7 +9,7 @@ import { readJsonBody } from "./readJsonBody.server.ts";
 export const middleware = [only("desk")];
 
 const requestSchema = z.strictObject({
-  passcode: z.union([z.literal(""), z.string().min(6, "at least six characters").max(200)]),
+  passcode: z.union([z.literal(""), z.string().min(6, t`at least six characters`).max(200)]),
 });
 
 /** Sets the passcode with which the desk opens on another machine; empty takes it away. */

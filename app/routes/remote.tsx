@@ -1,4 +1,5 @@
 import { data } from "react-router";
+import { t } from "../../core/language/t.ts";
 import { RemoteView } from "../remote/RemoteView.tsx";
 import { only } from "../rights.server.ts";
 import { getServices } from "../services.server.ts";
@@ -9,12 +10,12 @@ export const middleware = [only("remote")];
 export function loader({ params, context }: Route.LoaderArgs) {
   const { links, live } = getServices(context);
   const link = links.find(params.token);
-  if (link?.kind !== "remote") throw data("This link has ended", { status: 404 });
+  if (link?.kind !== "remote") throw data(t`This link has ended`, { status: 404 });
   return { token: params.token, told: live.remoteTold(link) };
 }
 
 export const meta: Route.MetaFunction = ({ loaderData }) => [
-  { title: `${loaderData?.told.link.name ?? "Remote"} · Vesko` },
+  { title: `${loaderData?.told.link.name ?? t`Remote`} · Vesko` },
   { name: "theme-color", content: "#15110f" },
   { name: "mobile-web-app-capable", content: "yes" },
 ];

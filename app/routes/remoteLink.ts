@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { t } from "../../core/language/t.ts";
 import { nameSchema } from "../../core/names/name.ts";
 import { remoteLinkSchema } from "../../core/remote/remoteLink.ts";
 import { answer, refuse } from "../answers.server.ts";
@@ -17,7 +18,7 @@ const requestSchema = z.discriminatedUnion("kind", [
   z.strictObject({ kind: z.literal("end"), id }),
   z.strictObject({ kind: z.literal("code"), id }),
 ]);
-const ENDED = "That link has ended. Make a new one.";
+const ENDED = t`That link has ended. Make a new one.`;
 
 /** Links by which phones are remotes: made, changed, ended, and short codes for them. */
 export async function action({ request, context }: Route.ActionArgs) {
@@ -28,7 +29,7 @@ export async function action({ request, context }: Route.ActionArgs) {
   switch (wanted.kind) {
     case "make":
       if (links.made("remote").length >= MOST_LINKS)
-        return refuse(`There are ${MOST_LINKS} links for phones, the most there can be. End one first.`);
+        return refuse(t`There are ${MOST_LINKS} links for phones, the most there can be. End one first.`);
       if (!links.findMade("remote", wanted.id)) await links.make("remote", wanted.id, wanted.link);
       return answer("/remote-link", {});
     case "change":

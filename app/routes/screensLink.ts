@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { t } from "../../core/language/t.ts";
 import { nameSchema } from "../../core/names/name.ts";
 import { answer, refuse } from "../answers.server.ts";
 import { only } from "../rights.server.ts";
@@ -28,6 +29,6 @@ export async function action({ request, context }: Route.ActionArgs) {
     return answer("/screens-link", { code: pairing.codeFor({ kind: "output", id: wanted.id }) });
   const token = await links.renew(wanted.kind === "renew" ? { outputId: wanted.id } : SINGLE[wanted.kind]);
   return token === undefined
-    ? refuse("That screen is not there any more.", "gone")
+    ? refuse(t`That screen is not there any more.`, "gone")
     : answer("/screens-link", { token });
 }

@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { t } from "../../core/language/t.ts";
 import { answer, refuse } from "../answers.server.ts";
 import { only } from "../rights.server.ts";
 import { getServices } from "../services.server.ts";
@@ -16,5 +17,5 @@ export async function action({ request, context }: Route.ActionArgs) {
   const { songs, now } = getServices(context);
   const { id, isDeleted } = body.value;
   const done = await songs.setDeleted(id, isDeleted ? Math.round(now()) : null);
-  return done ? answer("/song/delete", {}) : refuse("That song is not in the library.", "gone");
+  return done ? answer("/song/delete", {}) : refuse(t`That song is not in the library.`, "gone");
 }

@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { t } from "../../core/language/t.ts";
 import { songSchema } from "../../core/words/songFields.ts";
 import { answer, refuse } from "../answers.server.ts";
 import { only } from "../rights.server.ts";
@@ -38,15 +39,14 @@ export async function action({ request, context }: Route.ActionArgs) {
         by: saved.by,
         sentence:
           saved.by === "own"
-            ? "This song was saved from here already, and the answer was lost, or another tab of yours saved it. Your words are still here."
-            : "This song was changed somewhere else while you typed. Your words are still here.",
+            ? t`This song was saved from here already, and the answer was lost, or another tab of yours saved it. Your words are still here.`
+            : t`This song was changed somewhere else while you typed. Your words are still here.`,
         current: { revision: saved.current.revision, doc: saved.current.song },
       });
     case "gone":
       return answer("/song/save", {
         kind: "refused",
-        sentence:
-          "That song was taken out of the library somewhere else. Your words are still here; keep them as a new song.",
+        sentence: t`That song was taken out of the library somewhere else. Your words are still here; keep them as a new song.`,
       });
   }
 }

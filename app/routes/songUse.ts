@@ -1,3 +1,4 @@
+import { t } from "../../core/language/t.ts";
 import { refuse, tell } from "../answers.server.ts";
 import { readRange } from "../report/readRange.server.ts";
 import { only } from "../rights.server.ts";
@@ -9,6 +10,6 @@ export const middleware = [only("desk")];
 /** Which songs were shown in a stretch of time, as a licence report asks for them. */
 export async function loader({ request, context }: Route.LoaderArgs) {
   const range = readRange(request);
-  if (!range) return refuse("That was not understood. Load the page again.", "notUnderstood");
+  if (!range) return refuse(t`That was not understood. Load the page again.`, "notUnderstood");
   return tell("/song-use", { songs: await getServices(context).reports.songs(range) });
 }

@@ -1,4 +1,5 @@
 import { data } from "react-router";
+import { t } from "../../core/language/t.ts";
 import type { StyleRoomData } from "../api/loaded.ts";
 import { StyleRoomView } from "../design/style/StyleRoomView.tsx";
 import { only } from "../rights.server.ts";
@@ -12,7 +13,7 @@ export async function loader({ params, context }: Route.LoaderArgs): Promise<Sty
   const { designs, house, media, fonts, links } = getServices(context);
   const found = await designAsItIs(designs, { kind: "style", id: params.id }, links.deskToken);
   if ("problem" in found || found.doc.kind !== "style")
-    throw data({ gone: "That house style is not here any more." }, { status: 404 });
+    throw data({ gone: t`That house style is not here any more.` }, { status: 404 });
   const sampleOf = (type: "picture" | "video") => media.list().find(({ info }) => info.type === type) ?? null;
   const worn = designs.find("style", house.styleId)?.published;
   return {

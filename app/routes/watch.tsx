@@ -1,4 +1,5 @@
 import { data } from "react-router";
+import { t } from "../../core/language/t.ts";
 import { only } from "../rights.server.ts";
 import { deskDesigns, getServices } from "../services.server.ts";
 import { WatchView } from "../watch/WatchView.tsx";
@@ -8,7 +9,7 @@ export const middleware = [only("watch")];
 
 export function loader({ params, context }: Route.LoaderArgs) {
   const { links, designs, evenings, host, screens, live, venue, buildId } = getServices(context);
-  if (links.find(params.token)?.kind !== "watch") throw data("This link shows nothing", { status: 404 });
+  if (links.find(params.token)?.kind !== "watch") throw data(t`This link shows nothing`, { status: 404 });
   return {
     ...deskDesigns(designs),
     evening: evenings.open,
@@ -26,7 +27,7 @@ export function loader({ params, context }: Route.LoaderArgs) {
 }
 
 export const meta: Route.MetaFunction = ({ loaderData }) => [
-  { title: `All screens · ${loaderData?.evening.name ?? "Vesko"}` },
+  { title: t`All screens · ${loaderData?.evening.name ?? t`Vesko`}` },
 ];
 
 export default function WatchRoute({ loaderData }: Route.ComponentProps) {

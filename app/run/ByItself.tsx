@@ -1,5 +1,6 @@
 import { memo, useMemo } from "react";
 import { keysOf, nameOfKey } from "../../core/keys/keyMap.ts";
+import { t } from "../../core/language/t.ts";
 import { otherAtSource } from "../../core/show/decideSources.ts";
 import { triggersOfCues } from "../../core/show/tiedToSource.ts";
 import { type Upcoming, upcoming } from "../../core/show/upcoming.ts";
@@ -33,7 +34,7 @@ export const ByItself = memo(function ByItself() {
   if (sources.length === 0 && made.length === 0) return null;
   return (
     <section
-      aria-label="What comes by itself"
+      aria-label={t`What comes by itself`}
       className={`flex shrink-0 flex-col gap-1.5 border-t border-edge px-4 py-2 text-[14px] ${areStopped ? "hatched" : ""}`}
     >
       {sources.length > 0 && (
@@ -47,13 +48,13 @@ export const ByItself = memo(function ByItself() {
         <div className="min-w-0 flex-1">
           {areStopped ? (
             <strong className="rounded bg-ground px-2 py-1 text-[15px] text-paper">
-              TRIGGERS ARE STOPPED
+              {t`TRIGGERS ARE STOPPED`}
             </strong>
           ) : coming.length === 0 ? (
-            <p className="text-second">Nothing comes by itself in the next half hour</p>
+            <p className="text-second">{t`Nothing comes by itself in the next half hour`}</p>
           ) : (
             <ul
-              aria-label="Next by itself"
+              aria-label={t`Next by itself`}
               className="flex h-9 flex-wrap gap-x-4 overflow-hidden whitespace-nowrap"
             >
               {coming.map((each) => (
@@ -68,7 +69,7 @@ export const ByItself = memo(function ByItself() {
           onClick={() => store.air.press({ kind: "stopTriggers", areStopped: !areStopped })}
           className="flex min-h-8 shrink-0 items-center gap-1.5 rounded-md bg-lifted px-2 hover:bg-edge aria-pressed:bg-attention aria-pressed:text-on-bright"
         >
-          {areStopped ? "Let triggers go" : "Stop triggers"}
+          {areStopped ? t`Let triggers go` : t`Stop triggers`}
           {stopKey !== undefined && <kbd>{nameOfKey(stopKey)}</kbd>}
         </button>
       </div>
@@ -105,15 +106,15 @@ function OnBus({ bus, triggers }: { bus: Bus; triggers: readonly Trigger[] }) {
       </span>
       <span className={`truncate ${flaps ? "font-semibold text-attention" : "text-second"}`}>
         {flaps ? (
-          "its tally flaps: it counts as it was"
+          t`its tally flaps: it counts as it was`
         ) : other && otherKey !== undefined ? (
           <>
-            <kbd>{nameOfKey(otherKey)}</kbd> brings {other.content.title}
+            <kbd>{nameOfKey(otherKey)}</kbd> {t`brings ${other.content.title}`}
           </>
         ) : isProgram || brings.length === 0 ? (
           who.join(", ")
         ) : (
-          <>brings {brings.join(", ")}</>
+          t`brings ${brings.join(", ")}`
         )}
       </span>
     </p>
@@ -135,7 +136,7 @@ function Coming({ does, name, atMs }: Upcoming) {
     <li className="flex h-9 max-w-full items-center gap-1.5">
       <span className="truncate text-paper">{name}</span>
       <span className="shrink-0 text-second">
-        {does} in <span className="font-mono text-paper tabular-nums">{left}</span>
+        {t`${does} in`} <span className="font-mono text-paper tabular-nums">{left}</span>
       </span>
     </li>
   );

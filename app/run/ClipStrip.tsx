@@ -1,10 +1,11 @@
 import { memo } from "react";
+import { t } from "../../core/language/t.ts";
 import { ClipBar, ClipLeft, ClipTimecode } from "../clips/ClipClock.tsx";
 import { ClipControls } from "../clips/ClipControls.tsx";
 import { useClips } from "../clips/useClips.ts";
 import { formatLength } from "../ui/format.ts";
 
-const AT_END = { hold: "holds at its end", loop: "goes round and round", next: "" } as const;
+const AT_END = { hold: t`holds at its end`, loop: t`goes round and round`, next: "" } as const;
 
 /** The clip that plays: what is left of it in large figures, where it is, and what is done with it. Nothing where a venue has no clips. */
 export const ClipStrip = memo(function ClipStrip() {
@@ -12,7 +13,7 @@ export const ClipStrip = memo(function ClipStrip() {
   if (clips.length === 0 && !play) return null;
   return (
     <section
-      aria-label="Clip"
+      aria-label={t`Clip`}
       className="flex h-[72px] shrink-0 items-center gap-2 border-t border-edge px-4 py-1.5"
     >
       {play ? (
@@ -23,10 +24,10 @@ export const ClipStrip = memo(function ClipStrip() {
       <div className="min-w-0 flex-1">
         <p className="flex items-baseline gap-2 whitespace-nowrap">
           <strong className="min-w-0 truncate text-[15px] text-paper">
-            {play ? play.title : "No clip plays"}
+            {play ? play.title : t`No clip plays`}
           </strong>
-          {play?.isPaused && !play.isOver && <span className="shrink-0 text-attention">paused</span>}
-          {play?.isOver && <span className="shrink-0 text-second">over</span>}
+          {play?.isPaused && !play.isOver && <span className="shrink-0 text-attention">{t`paused`}</span>}
+          {play?.isOver && <span className="shrink-0 text-second">{t`over`}</span>}
         </p>
         {play ? (
           <>
@@ -34,11 +35,11 @@ export const ClipStrip = memo(function ClipStrip() {
               <ClipTimecode play={play} />
               <span className="truncate">
                 {play.by === "player"
-                  ? "on the player"
+                  ? t`on the player`
                   : play.atEnd === "next"
                     ? next
-                      ? `then ${next.title}`
-                      : "the last one"
+                      ? t`then ${next.title}`
+                      : t`the last one`
                     : AT_END[play.atEnd]}
               </span>
             </p>
@@ -46,7 +47,7 @@ export const ClipStrip = memo(function ClipStrip() {
           </>
         ) : (
           <p className="truncate text-[14px] text-second">
-            {next ? `first: ${next.title}, ${formatLength(next.lengthMs ?? 0)}` : ""}
+            {next ? t`first: ${next.title}, ${formatLength(next.lengthMs ?? 0)}` : ""}
           </p>
         )}
       </div>

@@ -1,4 +1,5 @@
 import { memo } from "react";
+import { t } from "../../core/language/t.ts";
 import { actorName, idOf, isHand } from "../../core/show/actor.ts";
 import type { Output } from "../../core/venue/plan.ts";
 import { useDesk, useDeskStore, useIsAlive, useReading, useServerTime } from "../desk/deskContext.ts";
@@ -28,13 +29,13 @@ export const EventStrip = memo(function EventStrip() {
   const noteContent = note && store.findContent(note.content);
   return (
     <section
-      aria-label="How the evening stands"
+      aria-label={t`How the evening stands`}
       className={`flex h-10 shrink-0 items-center gap-x-5 overflow-hidden border-b border-edge px-4 text-[14px] whitespace-nowrap text-second ${isShut ? "hatched" : "bg-raised"}`}
     >
       {isRehearsal && (
         // The banner above says it too: here it stands where there is room.
         <strong className="rounded bg-attention px-2 text-[15px] text-on-bright max-[1500px]:hidden">
-          REHEARSAL
+          {t`REHEARSAL`}
         </strong>
       )}
       {isShut ? (
@@ -45,20 +46,24 @@ export const EventStrip = memo(function EventStrip() {
         <Standing />
       )}
       <ComesByItself />
-      {noteContent && <span className="truncate">To the stage: “{noteContent.values.note}”</span>}
-      {elsewhere && <span className="font-semibold text-next">armed by {actorName(elsewhere)}</span>}
+      {noteContent && (
+        <span className="truncate">
+          {t`To the stage: “`}
+          {noteContent.values.note}”
+        </span>
+      )}
+      {elsewhere && <span className="font-semibold text-next">{t`armed by ${actorName(elsewhere)}`}</span>}
       {channel === "air" && rehearsedOn.length > 0 && (
         <span className="font-semibold text-attention">
-          Rehearsal on{" "}
-          {outputs
+          {t`Rehearsal on ${outputs
             .filter(({ id }) => rehearsedOn.includes(id))
             .map(({ name }) => name)
-            .join(", ")}
+            .join(", ")}`}
         </span>
       )}
       <span className="ml-auto flex items-center gap-2">
-        {mode === "locked" && <strong className="text-attention">LOCKED</strong>}
-        {mode === "watching" && <strong className="text-attention">WATCHING</strong>}
+        {mode === "locked" && <strong className="text-attention">{t`LOCKED`}</strong>}
+        {mode === "watching" && <strong className="text-attention">{t`WATCHING`}</strong>}
         <Desks />
         <button
           type="button"
@@ -66,7 +71,7 @@ export const EventStrip = memo(function EventStrip() {
           onClick={() => store.rehearse(!isRehearsal)}
           className="min-h-7 rounded-md border border-edge-strong bg-raised px-2 hover:text-paper"
         >
-          {isRehearsal ? "back to the air" : "rehearse"}
+          {isRehearsal ? t`back to the air` : t`rehearse`}
         </button>
         <button
           type="button"
@@ -74,7 +79,7 @@ export const EventStrip = memo(function EventStrip() {
           onClick={() => store.setMode(mode === "watching" ? "free" : "watching")}
           className="min-h-7 rounded-md border border-edge-strong bg-raised px-2 hover:text-paper"
         >
-          {mode === "watching" ? "takes part" : "only watch"}
+          {mode === "watching" ? t`takes part` : t`only watch`}
         </button>
       </span>
     </section>
@@ -91,11 +96,11 @@ function Standing() {
     <>
       {present ? (
         <span>
-          This cue <strong className="font-mono text-paper">{formatLength(present.tookMs ?? 0)}</strong>
+          {t`This cue`} <strong className="font-mono text-paper">{formatLength(present.tookMs ?? 0)}</strong>
           {present.overMs !== null && (
             <span className={present.overMs > 0 ? "font-semibold text-attention" : ""}>
               {" "}
-              {present.overMs > 0 ? "over by" : "left"}{" "}
+              {present.overMs > 0 ? t`over by` : t`left`}{" "}
               <span className="font-mono">{formatLength(Math.abs(present.overMs))}</span>
             </span>
           )}
@@ -105,10 +110,11 @@ function Standing() {
       )}
       {timing?.projectedEndMs != null && (
         <span>
-          Ends <strong className="font-mono text-paper">{formatMinute(timing.projectedEndMs, locale)}</strong>
+          {t`Ends`}{" "}
+          <strong className="font-mono text-paper">{formatMinute(timing.projectedEndMs, locale)}</strong>
           {timing.plannedEndMs !== null && (
             <>
-              , planned <span className="font-mono">{formatMinute(timing.plannedEndMs, locale)}</span>
+              {t`, planned`} <span className="font-mono">{formatMinute(timing.plannedEndMs, locale)}</span>
             </>
           )}
         </span>
@@ -129,7 +135,8 @@ function ComesByItself() {
   if (title === undefined || inLength === null) return null;
   return (
     <span className="text-paper">
-      {title} {due?.kind === "trigger" ? "acts" : "comes"} in <span className="font-mono">{inLength}</span>
+      {t`${title} ${due?.kind === "trigger" ? t`acts` : t`comes`} in`}{" "}
+      <span className="font-mono">{inLength}</span>
     </span>
   );
 }
@@ -142,21 +149,21 @@ function describeShut(state: DeskSnapshot["state"], shut: readonly Output[], cou
     outputs.length === 0
       ? []
       : [
-          `${word}: ${outputs.length === count && count > 1 ? "all screens" : outputs.map(({ name }) => name).join(", ")}`,
+          `${word}: ${outputs.length === count && count > 1 ? t`all screens` : outputs.map(({ name }) => name).join(", ")}`,
         ];
   return [...list("BLACK", of("black")), ...list("STAND-BY", of("standBy"))].join(" · ");
 }
 
 function StartsIn({ timing, nowMs }: { timing: ReturnType<typeof useEventTiming>; nowMs: number | null }) {
   const startsAtMs = timing?.cues[0]?.plannedAtMs ?? null;
-  if (startsAtMs === null || nowMs === null) return <span>Nothing has been taken yet</span>;
+  if (startsAtMs === null || nowMs === null) return <span>{t`Nothing has been taken yet`}</span>;
   return startsAtMs > nowMs ? (
     <span>
-      Begins in <strong className="font-mono text-paper">{formatWait(startsAtMs - nowMs)}</strong>
+      {t`Begins in`} <strong className="font-mono text-paper">{formatWait(startsAtMs - nowMs)}</strong>
     </span>
   ) : (
     <span className="font-semibold text-attention">
-      Late to begin by <span className="font-mono">{formatLength(nowMs - startsAtMs)}</span>
+      {t`Late to begin by`} <span className="font-mono">{formatLength(nowMs - startsAtMs)}</span>
     </span>
   );
 }

@@ -1,17 +1,18 @@
 import { AIR_ACTIONS, type AirAction, type KeyMap, keysOf, nameOfKey } from "../../core/keys/keyMap.ts";
+import { t } from "../../core/language/t.ts";
 
 const SHORT: readonly (readonly [actions: readonly AirAction[], words: string])[] = [
   [["dissolve"], "dissolve"],
   [["armNext", "armBefore"], "arm"],
   [["armNextCue", "armCueBefore"], "a cue"],
-  [["back"], "once more"],
+  [["back"], t`once more`],
   [["chorus"], "chorus"],
   [["follow"], "follow"],
   [["send"], "send"],
-  [["goOn"], "go on"],
+  [["goOn"], t`go on`],
   [["hold"], "hold"],
   [["edit"], "edit"],
-  [["stageNote"], "to the stage"],
+  [["stageNote"], t`to the stage`],
   [["standBy"], "stand-by"],
   [["lock"], "lock"],
 ];
@@ -19,7 +20,7 @@ const SHORT: readonly (readonly [actions: readonly AirAction[], words: string])[
 /** The keys that no button shows, always in sight; the others stand on their buttons. */
 export function KeyList({ map }: { map: KeyMap }) {
   return (
-    <section aria-label="Keys" className="border-t border-edge px-4 py-1.5">
+    <section aria-label={t`Keys`} className="border-t border-edge px-4 py-1.5">
       <dl className="flex flex-wrap gap-x-3 gap-y-0.5 text-[14px]">
         {SHORT.map(([actions, words]) => (
           <div
@@ -40,7 +41,7 @@ export function KeyList({ map }: { map: KeyMap }) {
           <dt>
             <kbd>F</kbd>
           </dt>
-          <dd className="text-second">find</dd>
+          <dd className="text-second">{t`find`}</dd>
         </div>
       </dl>
     </section>

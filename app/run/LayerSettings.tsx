@@ -1,5 +1,6 @@
 import { SlidersHorizontal } from "lucide-react";
 import { Popover } from "radix-ui";
+import { t } from "../../core/language/t.ts";
 import type { Layer } from "../../core/venue/plan.ts";
 import { useDesk, useDeskStore } from "../desk/deskContext.ts";
 import { NumberBox } from "../ui/NumberBox.tsx";
@@ -24,7 +25,7 @@ export function LayerSettings({
   return (
     <Popover.Root>
       <Popover.Trigger
-        aria-label={`Settings of ${layer.name}`}
+        aria-label={t`Settings of ${layer.name}`}
         className="grid size-6 shrink-0 place-content-center rounded text-second hover:bg-lifted hover:text-paper"
       >
         <SlidersHorizontal aria-hidden="true" className="size-3.5" />
@@ -39,21 +40,21 @@ export function LayerSettings({
         >
           <h3 className="font-semibold">{layer.name}</h3>
           <label className="flex items-center justify-between gap-3">
-            Pages come
+            {t`Pages come`}
             <select
               value={layer.how}
               onChange={({ target }) => change({ how: target.value as Layer["how"] })}
               className="min-h-9 rounded-md border border-edge-strong bg-ground px-2"
             >
-              <option value="animated">by their own motion</option>
-              <option value="dissolve">by a dissolve</option>
-              <option value="cut">at once</option>
+              <option value="animated">{t`by their own motion`}</option>
+              <option value="dissolve">{t`by a dissolve`}</option>
+              <option value="cut">{t`at once`}</option>
             </select>
           </label>
           <p className="flex items-center justify-between gap-3">
-            They arrive in, s
+            {t`They arrive in, s`}
             <SecondsBox
-              label={`Time pages take to arrive on ${layer.name}, s`}
+              label={t`Time pages take to arrive on ${layer.name}, s`}
               ms={layer.effectMs}
               min={0.04}
               max={8}
@@ -62,29 +63,28 @@ export function LayerSettings({
               onClear={() => change({ effectMs: null })}
             />
           </p>
-          <p className="-mt-2 text-[14px] text-second">Empty: as their templates have it.</p>
+          <p className="-mt-2 text-[14px] text-second">{t`Empty: as their templates have it.`}</p>
           <label className="flex items-center justify-between gap-3">
-            Next comes
+            {t`Next comes`}
             <select
               value={layer.turns}
               onChange={({ target }) => change({ turns: target.value as Layer["turns"] })}
               className="min-h-9 rounded-md border border-edge-strong bg-ground px-2"
             >
-              <option value="hand">by hand</option>
-              <option value="song">with each song</option>
-              <option value="section">with each section</option>
+              <option value="hand">{t`by hand`}</option>
+              <option value="song">{t`with each song`}</option>
+              <option value="section">{t`with each section`}</option>
             </select>
           </label>
           {layer.turns !== "hand" && (
             <p className="-mt-2 text-[14px] text-second">
-              Its own cues in turn, in the order of the rundown, by a dissolve with the take of a song or
-              reading. The words stay as they are.
+              {t`Its own cues in turn, in the order of the rundown, by a dissolve with the take of a song or reading. The words stay as they are.`}
             </p>
           )}
           <p className="flex items-center justify-between gap-3">
-            Opacity, %
+            {t`Opacity, %`}
             <NumberBox
-              label={`Opacity of ${layer.name}, %`}
+              label={t`Opacity of ${layer.name}, %`}
               value={Math.round(layer.opacity * 100)}
               min={0}
               max={100}
@@ -99,7 +99,7 @@ export function LayerSettings({
               onChange={({ target }) => change({ persistent: target.checked })}
               className="size-5 accent-act"
             />
-            Stays when others are cleared
+            {t`Stays when others are cleared`}
           </label>
           <label className="flex items-center gap-2.5">
             <input
@@ -110,7 +110,7 @@ export function LayerSettings({
               }
               className="size-5 accent-act"
             />
-            Held: triggers leave it alone
+            {t`Held: triggers leave it alone`}
           </label>
           {alone.map(({ outputId, name, title }) => (
             <button
@@ -119,7 +119,7 @@ export function LayerSettings({
               onClick={() => store.air.layerOut(layer.id, outputId)}
               className="min-h-9 truncate rounded-md bg-lifted px-3 text-left hover:bg-edge"
             >
-              Take “{title}” off {name} alone
+              {t`Take “${title}” off ${name} alone`}
             </button>
           ))}
         </Popover.Content>

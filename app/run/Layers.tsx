@@ -1,5 +1,6 @@
 import { Hand, Pin, Zap } from "lucide-react";
 import { memo } from "react";
+import { t } from "../../core/language/t.ts";
 import { isFilled, pagesOn } from "../../core/show/layers.ts";
 import { pageAt } from "../../core/show/slot.ts";
 import type { ShowState } from "../../core/show/state.ts";
@@ -23,10 +24,10 @@ export const Layers = memo(function Layers() {
     const page = store.findContent(content);
     return page !== undefined && countsDown(page, fieldSets);
   };
-  const titleOf = (content: string) => store.findContent(content)?.title ?? "on air";
+  const titleOf = (content: string) => store.findContent(content)?.title ?? t`on air`;
   return (
     <section
-      aria-label="Layers"
+      aria-label={t`Layers`}
       className="relative grid h-full shrink-0 auto-cols-[minmax(132px,1fr)] grid-flow-col overflow-x-auto border-t border-edge max-[1100px]:h-auto"
     >
       {state.layers.map((layer, index) => {
@@ -41,7 +42,7 @@ export const Layers = memo(function Layers() {
         const title =
           [
             page && titleOf(page.content),
-            ...own.map(({ output, title: words }) => `${output.name}: ${words ?? "empty"}`),
+            ...own.map(({ output, title: words }) => `${output.name}: ${words ?? t`empty`}`),
           ]
             .filter((words) => words)
             .join(" · ") || undefined;
@@ -58,16 +59,16 @@ export const Layers = memo(function Layers() {
             <div className="flex items-center gap-1.5 text-[14px] text-second">
               <span className="min-w-0 truncate">{layer.name}</span>
               {layer.persistent && (
-                <Pin aria-label="stays when others are cleared" className="size-3.5 shrink-0" />
+                <Pin aria-label={t`stays when others are cleared`} className="size-3.5 shrink-0" />
               )}
               {state.triggers.heldLayers.includes(layer.id) && (
                 <Hand
-                  aria-label="held: triggers leave it alone"
+                  aria-label={t`held: triggers leave it alone`}
                   className="size-3.5 shrink-0 text-attention"
                 />
               )}
               {page && isByTrigger(state, layer.id, page.cueId) && (
-                <Zap aria-label="brought by a trigger" className="size-3.5 shrink-0" />
+                <Zap aria-label={t`brought by a trigger`} className="size-3.5 shrink-0" />
               )}
               {edited && (
                 <span aria-hidden="true" className="font-semibold text-attention">
@@ -91,7 +92,7 @@ export const Layers = memo(function Layers() {
               className={`line-clamp-2 text-[15px] leading-tight max-sm:line-clamp-1 ${isOn ? "font-semibold" : "text-quiet"}`}
               title={title}
             >
-              {title ?? "empty"}
+              {title ?? t`empty`}
             </p>
             {page && (
               <CueFeedMark cueId={page.cueId} live={store.findContent(page.content)?.live} isOneLine />
@@ -105,34 +106,34 @@ export const Layers = memo(function Layers() {
               {edited && (
                 <button
                   type="button"
-                  title="This page was edited since it was taken: the edits are held until they are sent"
+                  title={t`This page was edited since it was taken: the edits are held until they are sent`}
                   onClick={() => store.air.press({ kind: "send", layerId: layer.id })}
                   className="min-h-8 shrink-0 rounded-md border border-attention px-1.5 text-[14px] text-attention hover:bg-lifted"
                 >
-                  send
+                  {t`send`}
                 </button>
               )}
               {isPausable && (
                 <button
                   type="button"
                   aria-pressed={moment?.paused?.at(-1)?.untilMs === null}
-                  title="Has the countdown stand still, or go on"
+                  title={t`Has the countdown stand still, or go on`}
                   onClick={() => store.air.pauseCountdown(layer.id, moment?.paused?.at(-1)?.untilMs !== null)}
                   // As wide for either word: the key beside it stays where it is.
                   className="min-h-8 w-[49px] shrink-0 rounded-md bg-lifted text-[13px] hover:bg-edge aria-pressed:bg-attention aria-pressed:text-on-bright"
                 >
-                  {moment?.paused?.at(-1)?.untilMs === null ? "resume" : "pause"}
+                  {moment?.paused?.at(-1)?.untilMs === null ? t`resume` : t`pause`}
                 </button>
               )}
               {alone.slice(0, 1).map(({ output }) => (
                 <button
                   key={output.id}
                   type="button"
-                  title={`Takes ${layer.name} off ${output.name} alone`}
+                  title={t`Takes ${layer.name} off ${output.name} alone`}
                   onClick={() => store.air.layerOut(layer.id, output.id)}
                   className="min-h-8 min-w-0 truncate rounded-md bg-lifted px-1.5 text-[14px] hover:bg-edge"
                 >
-                  {output.name} out
+                  {t`${output.name} out`}
                 </button>
               ))}
               <button
@@ -142,7 +143,7 @@ export const Layers = memo(function Layers() {
                 className="flex min-h-8 shrink-0 items-center gap-1 rounded-md bg-lifted px-1.5 text-[14px] hover:bg-edge disabled:text-quiet disabled:hover:bg-lifted"
               >
                 <span className="sr-only">{layer.name} </span>
-                out
+                {t`out`}
                 <kbd>{index + 1}</kbd>
               </button>
             </div>
@@ -162,7 +163,7 @@ function LeavesIn({ endsAtMs }: { endsAtMs: number }) {
   const left = useReading((nowMs) => formatLength(endsAtMs - nowMs + 999));
   return (
     left !== null && (
-      <span title="until it leaves by itself" className="font-mono text-paper tabular-nums">
+      <span title={t`until it leaves by itself`} className="font-mono text-paper tabular-nums">
         −{left}
       </span>
     )

@@ -1,5 +1,6 @@
 import { ExternalLink } from "lucide-react";
 import type { ReactNode } from "react";
+import { t } from "../../core/language/t.ts";
 import type { Output } from "../../core/venue/plan.ts";
 import type { HealthFacts } from "../desk/outputHealth.ts";
 import { useHealthFacts } from "../desk/useHealthFacts.ts";
@@ -51,18 +52,18 @@ export function OutputCard({
         {!isShort && (
           <span className="truncate text-[14px] text-second">
             {rehearsal === "here"
-              ? "shows the rehearsal"
+              ? t`shows the rehearsal`
               : rehearsal === "elsewhere"
-                ? "keeps the air"
+                ? t`keeps the air`
                 : `${outfitName.toLowerCase()}${output.backdrop === "transparent" ? ", transparent" : ""}`}
           </span>
         )}
         {isHeld && !isNarrow && (
           <span
-            title="Edits of what it shows are held"
+            title={t`Edits of what it shows are held`}
             className="shrink-0 text-[14px] font-semibold text-attention"
           >
-            ○ held
+            {t`○ held`}
           </span>
         )}
         <Health facts={facts} output={output} link={link} isNarrow={isNarrow} />
@@ -74,7 +75,7 @@ export function OutputCard({
         >
           <button
             type="button"
-            aria-label={`Enlarge ${output.name}`}
+            aria-label={t`Enlarge ${output.name}`}
             className="block w-full"
             onClick={() => onEnlarge("now")}
           >
@@ -83,16 +84,16 @@ export function OutputCard({
           {isHeld && isNarrow && (
             // On the picture: beside the name there is no room, and nothing may move when it comes.
             <Over className="top-1 left-1">
-              ○<span className="sr-only"> held</span>
+              ○<span className="sr-only"> {t`held`}</span>
             </Over>
           )}
           <TallyMark outputId={output.id} className="absolute top-1 right-1" />
           {hidden.length > 0 && (
             <Over
               className="inset-x-1 bottom-1 truncate"
-              title={`The plan does not show ${hidden.join(", ")} on this screen`}
+              title={t`The plan does not show ${hidden.join(", ")} on this screen`}
             >
-              {isShort ? `no ${hidden.join(", ")}` : `${hidden.join(", ")} on air, not shown here`}
+              {isShort ? t`no ${hidden.join(", ")}` : t`${hidden.join(", ")} on air, not shown here`}
             </Over>
           )}
           {facts.lateMs !== null && (
@@ -101,7 +102,7 @@ export function OutputCard({
         </div>
         <button
           type="button"
-          aria-label={`Enlarge what is next on ${output.name}`}
+          aria-label={t`Enlarge what is next on ${output.name}`}
           className={`shrink-0 rounded-md border-2 p-0.5 ${hasNext ? "border-dashed border-next" : "border-edge"}`}
           style={{ width: pictureWidthPx }}
           onClick={() => onEnlarge("next")}
@@ -150,13 +151,13 @@ function Health({
         rel="noopener noreferrer"
         title={
           output.backdrop === "transparent"
-            ? "Opens over a stand-in picture; without ?over=picture it is transparent"
+            ? t`Opens over a stand-in picture; without ?over=picture it is transparent`
             : undefined
         }
       >
-        {!isNarrow && "open"} <ExternalLink aria-hidden="true" className="size-3.5" />
+        {!isNarrow && t`open`} <ExternalLink aria-hidden="true" className="size-3.5" />
         <span className="sr-only">
-          {isNarrow && "open"} {output.name} in a window of its own
+          {isNarrow && t`open`} {t`${output.name} in a window of its own`}
         </span>
       </a>
     </span>

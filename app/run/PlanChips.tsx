@@ -1,3 +1,4 @@
+import { t } from "../../core/language/t.ts";
 import { useDesk, useDeskStore } from "../desk/deskContext.ts";
 
 /** Plans that have a key of their own. */
@@ -19,7 +20,7 @@ export function PlanChips({
   const shown = plans.find(({ id }) => id === shownId);
   return (
     <div className="flex min-w-0 flex-wrap items-center gap-1.5 text-[14px]">
-      <span className="text-second">Screen plan</span>
+      <span className="text-second">{t`Screen plan`}</span>
       {plans.map(({ id, name }, at) => {
         const isUsed = id === state.plan.id;
         return (
@@ -27,7 +28,7 @@ export function PlanChips({
             key={id}
             type="button"
             aria-pressed={isUsed || id === shownId}
-            title={isUsed ? "In use" : "See what every screen would become"}
+            title={isUsed ? t`In use` : t`See what every screen would become`}
             onClick={() => onShow(isUsed || id === shownId ? null : id)}
             className={`flex min-h-8 items-center gap-1.5 rounded-full border px-3 ${
               isUsed
@@ -51,7 +52,7 @@ export function PlanChips({
           }}
           className="min-h-8 rounded-md bg-next px-2.5 font-bold text-on-bright"
         >
-          Use it
+          {t`Use it`}
         </button>
       )}
     </div>

@@ -1,4 +1,5 @@
 import { useEffect, useRef } from "react";
+import { t } from "../../core/language/t.ts";
 import type { Anchor } from "../../core/rundown/anchor.ts";
 import { useDesk, useDeskStore } from "../desk/deskContext.ts";
 import { useActor } from "../desk/useActor.ts";
@@ -26,7 +27,7 @@ export function RunEditor({
   return (
     <section
       ref={pane}
-      aria-label="Edit what is on air"
+      aria-label={t`Edit what is on air`}
       className="flex max-h-[62%] min-h-40 shrink-0 flex-col border-t-2 border-act bg-raised"
       onKeyDown={(event) => {
         if (event.key !== "Escape" || event.defaultPrevented) return;
@@ -38,10 +39,10 @@ export function RunEditor({
       <header className="flex items-center gap-3 px-4 py-1.5 text-[15px]">
         <h2 className="min-w-24 truncate font-semibold">{cue.title}</h2>
         <p className="truncate py-1 text-second">
-          {cue.view.doc.isLive ? "every save goes on air" : "held until it is sent"} · with{" "}
-          <kbd>Ctrl+Shift</kbd>: <kbd>O</kbd> out, <kbd>K</kbd> black
+          {t`${cue.view.doc.isLive ? t`every save goes on air` : t`held until it is sent`} · with`}{" "}
+          <kbd>Ctrl+Shift</kbd>: <kbd>O</kbd> {t`out,`} <kbd>K</kbd> {t`black`}
         </p>
-        <CloseButton label="Close the editor" onClose={onClose} />
+        <CloseButton label={t`Close the editor`} onClose={onClose} />
       </header>
       <div className="min-h-0 overflow-y-auto px-4 pb-3">
         <CueEditor key={cueId} cue={cue} actor={actor} caretAt={caretAt} onAnchor={() => undefined} />

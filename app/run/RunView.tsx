@@ -1,5 +1,6 @@
 import { useMemo, useRef, useState } from "react";
 import { disableGlobalCursorStyles, Panel, PanelGroup, PanelResizeHandle } from "react-resizable-panels";
+import { t } from "../../core/language/t.ts";
 import type { Anchor } from "../../core/rundown/anchor.ts";
 import { useDesk, useDeskStore } from "../desk/deskContext.ts";
 import { NoticeBar } from "../desk/NoticeBar.tsx";
@@ -23,9 +24,9 @@ import { TakeBar } from "./TakeBar.tsx";
 disableGlobalCursorStyles();
 
 /** Below this the view is one column. */
-export const ONE_COLUMN = "(max-width: 1100px)";
+export const ONE_COLUMN = t`(max-width: 1100px)`;
 /** From here on the screens take half of the width, unless the split was dragged. */
-const WIDE = "(min-width: 1440px)";
+const WIDE = t`(min-width: 1440px)`;
 
 /** The view the evening is run from: script, screens, layers, keys. */
 export function RunView() {
@@ -44,7 +45,7 @@ export function RunView() {
         const { at } = store.getSnapshot().state.line;
         editButton.current = document.activeElement instanceof HTMLElement ? document.activeElement : null;
         if (at) setEditing({ cueId: at.cueId, at: at.step });
-        else store.say("word", "Nothing has been taken yet, so there is nothing on air to edit.");
+        else store.say("word", t`Nothing has been taken yet, so there is nothing on air to edit.`);
       },
     }),
     [store],
@@ -57,7 +58,7 @@ export function RunView() {
     if (editButton.current?.isConnected) editButton.current.focus();
   };
   const script = (
-    <main aria-label="Script" className="relative flex min-h-0 flex-1 flex-col">
+    <main aria-label={t`Script`} className="relative flex min-h-0 flex-1 flex-col">
       <EventStrip />
       <div className="relative min-h-0 flex-1">
         <Script />
@@ -84,22 +85,22 @@ export function RunView() {
     <PanelGroup
       key={isWide ? "wide" : "usual"}
       direction="horizontal"
-      autoSaveId={`vesko-run-${isWide ? "wide" : "usual"}`}
+      autoSaveId={`vesko-run-${isWide ? t`wide` : t`usual`}`}
       className="min-h-0 flex-1"
     >
       <Panel defaultSize={isWide ? 47 : 62.5} minSize={30} className="flex min-h-0 flex-col">
         {script}
         <div className="h-[132px] shrink-0">{layers}</div>
       </Panel>
-      <section aria-label="Between script and screens" className="flex shrink-0">
+      <section aria-label={t`Between script and screens`} className="flex shrink-0">
         <PanelResizeHandle
-          aria-label="Width of the script"
+          aria-label={t`Width of the script`}
           data-own-keys="the split"
           className="w-1.5 bg-edge hover:bg-act data-[resize-handle-state=drag]:bg-act"
         />
       </section>
       <Panel minSize={25} className="flex min-h-0 flex-col bg-raised">
-        <aside aria-label="Screens" className="flex min-h-0 flex-1 flex-col">
+        <aside aria-label={t`Screens`} className="flex min-h-0 flex-1 flex-col">
           <div className="min-h-0 flex-1">
             <Screens />
           </div>

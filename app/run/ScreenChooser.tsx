@@ -1,4 +1,5 @@
 import { useState } from "react";
+import { t } from "../../core/language/t.ts";
 import { useDesk } from "../desk/deskContext.ts";
 import { Screens } from "./Screens.tsx";
 
@@ -8,11 +9,11 @@ export function ScreenChooser() {
   const [chosenId, setChosenId] = useState<string | null>(null);
   const chosen = outputs.find(({ id }) => id === chosenId) ?? outputs[0];
   return (
-    <aside aria-label="Screens" className="flex shrink-0 flex-col border-t border-edge bg-raised">
+    <aside aria-label={t`Screens`} className="flex shrink-0 flex-col border-t border-edge bg-raised">
       {outputs.length > 1 && (
         <div
           role="toolbar"
-          aria-label="Which screen"
+          aria-label={t`Which screen`}
           className="relative flex gap-1.5 overflow-x-auto px-4 pt-2"
         >
           {outputs.map(({ id, name }) => (

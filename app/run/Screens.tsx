@@ -1,4 +1,5 @@
 import { memo, useMemo, useRef, useState } from "react";
+import { t } from "../../core/language/t.ts";
 import { showsAny } from "../../core/show/held.ts";
 import { pagesOn, showsAnything } from "../../core/show/layers.ts";
 import { stateUnderPlan } from "../../core/show/stateAfterTake.ts";
@@ -56,27 +57,27 @@ export const Screens = memo(function Screens({
     [outputs, size.widthPx, size.heightPx],
   );
   return (
-    <section aria-label="Outputs" className="flex h-full min-h-0 flex-col gap-1.5 px-4 py-2">
+    <section aria-label={t`Outputs`} className="flex h-full min-h-0 flex-col gap-1.5 px-4 py-2">
       <div
         className={`flex min-h-8 shrink-0 flex-wrap items-center gap-2 text-[14px] text-second ${only === null ? "" : "max-sm:hidden"}`}
       >
         <PlanChips shownId={shownPlanId} onShow={setShownPlanId} />
         {Object.keys(state.tests).length > 0 && (
           <span className="flex items-center gap-2 font-semibold text-attention">
-            <span aria-hidden="true" className="hatched size-4 rounded" /> test pictures are on
+            <span aria-hidden="true" className="hatched size-4 rounded" /> {t`test pictures are on`}
             <button
               type="button"
               onClick={() => store.air.press({ kind: "test", outputIds: null, picture: null })}
               className="min-h-8 rounded-md bg-attention px-2.5 text-on-bright"
             >
-              Off
+              {t`Off`}
             </button>
           </span>
         )}
       </div>
       {planState && shownPlan && (
         <div className="shrink-0 rounded-md border border-act px-2 py-1.5">
-          <p className="mb-1 text-[14px] text-act">Under “{shownPlan.name}”, before it is used</p>
+          <p className="mb-1 text-[14px] text-act">{t`Under “${shownPlan.name}”, before it is used`}</p>
           <div className="flex flex-wrap items-end gap-2">
             {desk.outputs.map((output) => (
               <div
@@ -89,7 +90,7 @@ export const Screens = memo(function Screens({
                   output={output}
                   state={planState}
                   drawing={drawing}
-                  label={`On ${output.name} under ${shownPlan.name}`}
+                  label={t`On ${output.name} under ${shownPlan.name}`}
                   isStill
                 />
               </div>
@@ -107,7 +108,7 @@ export const Screens = memo(function Screens({
                 <OutputCard
                   key={output.id}
                   output={output}
-                  outfitName={desk.outfits.find(({ id }) => id === planned?.outfitId)?.name ?? "no outfit"}
+                  outfitName={desk.outfits.find(({ id }) => id === planned?.outfitId)?.name ?? t`no outfit`}
                   rehearsal={
                     desk.channel === "air"
                       ? null
@@ -126,7 +127,7 @@ export const Screens = memo(function Screens({
                       output={output}
                       state={state}
                       drawing={drawing}
-                      label={`On ${output.name} now`}
+                      label={t`On ${output.name} now`}
                     />
                   }
                   next={
@@ -134,7 +135,7 @@ export const Screens = memo(function Screens({
                       output={output}
                       state={nextState}
                       drawing={drawing}
-                      label={`On ${output.name} after the next take`}
+                      label={t`On ${output.name} after the next take`}
                       isStill
                     />
                   }

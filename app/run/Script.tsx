@@ -1,6 +1,7 @@
 import { defaultRangeExtractor, useVirtualizer } from "@tanstack/react-virtual";
 import { memo, useMemo, useRef, useState } from "react";
 import { Link } from "react-router";
+import { t } from "../../core/language/t.ts";
 import { sameAnchor } from "../../core/rundown/anchor.ts";
 import { stepsOf } from "../../core/rundown/steps.ts";
 import { stepNow } from "../../core/rundown/textPlace.ts";
@@ -102,16 +103,16 @@ export const Script = memo(function Script() {
   if (cues.length === 0)
     return (
       <div className="grid h-full place-content-center gap-3 p-8 text-center">
-        <p className="font-words text-[22px]">The script is empty.</p>
+        <p className="font-words text-[22px]">{t`The script is empty.`}</p>
         <p className="text-second">
-          Paste a song, type a reference or a name in Prepare; it appears here at once.
+          {t`Paste a song, type a reference or a name in Prepare; it appears here at once.`}
         </p>
         <p>
           <Link
             to="/prepare"
             className="inline-flex min-h-10 items-center rounded-md bg-act px-5 font-semibold text-on-bright"
           >
-            Prepare the rundown
+            {t`Prepare the rundown`}
           </Link>
         </p>
       </div>
@@ -127,7 +128,7 @@ export const Script = memo(function Script() {
       <section
         ref={scroller}
         className="@container h-full overflow-y-auto overflow-x-hidden"
-        aria-label="Steps"
+        aria-label={t`Steps`}
       >
         <ol className="relative" style={{ height: virtualizer.getTotalSize() }}>
           {shown.map(({ index, start }) => {
@@ -170,7 +171,7 @@ export const Script = memo(function Script() {
             className="absolute pl-6 text-[15px] text-quiet @2xl:pl-[160px]"
             style={{ top: virtualizer.getTotalSize() - rooms.below - END_PX + 24 }}
           >
-            end of the script
+            {t`end of the script`}
           </li>
         </ol>
       </section>
@@ -180,7 +181,7 @@ export const Script = memo(function Script() {
           onClick={line.reattach}
           className="absolute top-3 right-5 z-10 min-h-10 rounded-full border border-act bg-act-ground px-4 text-[15px] font-semibold text-act hover:brightness-125"
         >
-          Back to the line
+          {t`Back to the line`}
         </button>
       )}
     </div>

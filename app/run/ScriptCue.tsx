@@ -1,6 +1,7 @@
 import { Check, MonitorCog, TriangleAlert } from "lucide-react";
 import { memo } from "react";
 import { pickedFeeds } from "../../core/feeds/binding.ts";
+import { t } from "../../core/language/t.ts";
 import type { PageContent } from "../../core/rundown/content.ts";
 import { type Step, stepsOf } from "../../core/rundown/steps.ts";
 import { planNeededAt } from "../../core/show/planNeed.ts";
@@ -86,7 +87,7 @@ export const ScriptCue = memo(function ScriptCue(props: Props) {
         {"problem" in view.compiled && (
           <p className="flex items-start gap-2.5 px-6 py-2 text-[15px] text-attention">
             <TriangleAlert aria-hidden="true" className="mt-0.5 size-5 shrink-0" />
-            <span>Skipped: {view.compiled.problem.sentence}</span>
+            <span>{t`Skipped: ${view.compiled.problem.sentence}`}</span>
           </p>
         )}
         {view.doc.kind === "remark" && (
@@ -96,16 +97,17 @@ export const ScriptCue = memo(function ScriptCue(props: Props) {
             {view.doc.text}
           </p>
         )}
-        {"pending" in view.compiled && <p className="px-6 py-3 text-[15px] text-second">being laid out…</p>}
+        {"pending" in view.compiled && (
+          <p className="px-6 py-3 text-[15px] text-second">{t`being laid out…`}</p>
+        )}
         {view.doc.kind !== "remark" && "silent" in view.compiled && (
-          <p className="px-6 py-3 text-[15px] text-second">left out of the run</p>
+          <p className="px-6 py-3 text-[15px] text-second">{t`left out of the run`}</p>
         )}
         {air.has(GONE) && (
           <p role="status" className="flex items-start gap-2.5 px-6 py-2 text-[15px] text-attention">
             <TriangleAlert aria-hidden="true" className="mt-0.5 size-5 shrink-0" />
             <span>
-              What is on air is not in these words any more. It stays on air; next is the first line after it
-              that was not shown.
+              {t`What is on air is not in these words any more. It stays on air; next is the first line after it that was not shown.`}
             </span>
           </p>
         )}
@@ -187,7 +189,7 @@ function StepRow({
     <div className="relative">
       {planName !== null && (
         <p className="flex items-center gap-2 px-6 pt-2 text-[14px] text-act">
-          <MonitorCog aria-hidden="true" className="size-4" /> screen plan: {planName}
+          <MonitorCog aria-hidden="true" className="size-4" /> {t`screen plan: ${planName}`}
         </p>
       )}
       <button
@@ -206,18 +208,18 @@ function StepRow({
         <span
           className={`flex items-center gap-1.5 pt-1 text-[14px] ${mark === "air" ? "text-paper" : mark === "done" ? "text-quiet" : "text-second"}`}
         >
-          {mark === "done" && <Check aria-label="done" className="size-3.5 shrink-0" />}
+          {mark === "done" && <Check aria-label={t`done`} className="size-3.5 shrink-0" />}
           {step.label}
         </span>
         {step.kind === "page" ? (
           children
         ) : step.kind === "leave" ? (
           <span className={`text-[15px] italic ${mark === "none" ? "text-second" : ""}`}>
-            {isTaken ? "the words have left" : "the words leave"}
+            {isTaken ? t`the words have left` : t`the words leave`}
           </span>
         ) : step.kind === "blank" ? (
           <span className={`text-[15px] italic ${mark === "none" ? "text-second" : ""}`}>
-            nothing is shown
+            {t`nothing is shown`}
           </span>
         ) : (
           <span
@@ -230,25 +232,25 @@ function StepRow({
         )}
         {heldWords !== null && (
           <span className="col-start-2 mt-1 block border-l-2 border-dashed border-attention pl-2.5 text-[15px] whitespace-pre-line text-attention">
-            <span className="font-semibold">held: </span>
+            <span className="font-semibold">{t`held:`} </span>
             {heldWords}
           </span>
         )}
         <span className="absolute top-2.5 right-5 flex flex-col items-end gap-1">
           {mark === "air" && (
             <span className="rounded bg-air px-2 py-0.5 text-[14px] font-bold tracking-wide text-on-bright">
-              {isRehearsal ? "REHEARSED" : "ON AIR"}
+              {isRehearsal ? "REHEARSED" : t`ON AIR`}
             </span>
           )}
           {isTaken && mark !== "air" && (
-            <span className="rounded border border-edge-strong px-1.5 text-[14px] text-second">the line</span>
+            <span className="rounded border border-edge-strong px-1.5 text-[14px] text-second">{t`the line`}</span>
           )}
           {mark === "air" && isHeld && (
             <span
-              title="On air as it was taken: the edits are held until they are sent"
+              title={t`On air as it was taken: the edits are held until they are sent`}
               className="rounded border border-attention bg-air-ground px-1.5 text-[14px] font-semibold text-attention"
             >
-              ○ held
+              {t`○ held`}
             </span>
           )}
           {(mark === "next" || isAlsoNext) && (
@@ -264,7 +266,7 @@ function StepRow({
           onClick={onGoOn}
           className="absolute right-5 bottom-1.5 min-h-8 rounded-md border border-edge-strong bg-ground px-2.5 text-[14px] hover:border-act"
         >
-          go on from here <kbd>G</kbd>
+          {t`go on from here`} <kbd>G</kbd>
         </button>
       )}
     </div>
@@ -325,7 +327,7 @@ function PageWords(props: Props & { readonly step: Step; readonly isOnAir: boole
         ))}
         {isOther && !content.points && (
           <span className="mt-1 line-clamp-2 border-l-2 border-dashed border-attention pl-2.5 text-[15px] text-attention">
-            <span className="font-semibold">held: </span>
+            <span className="font-semibold">{t`held:`} </span>
             {now}
           </span>
         )}

@@ -1,4 +1,5 @@
 import { useEffect, useRef, useState } from "react";
+import { t } from "../../core/language/t.ts";
 import { useDeskStore } from "../desk/deskContext.ts";
 
 /** One line to those on the stage: typed, sent with Enter, taken away by sending nothing. */
@@ -9,7 +10,7 @@ export function StageNote({ onClose }: { onClose: () => void }) {
   useEffect(() => box.current?.focus(), []);
   return (
     <form
-      aria-label="Note to the stage"
+      aria-label={t`Note to the stage`}
       className="flex items-center gap-2.5 border-t border-edge bg-raised px-4 py-2.5"
       onSubmit={(event) => {
         event.preventDefault();
@@ -18,20 +19,20 @@ export function StageNote({ onClose }: { onClose: () => void }) {
       }}
     >
       <label htmlFor="stage-note" className="text-[15px] text-second">
-        Note to the stage
+        {t`Note to the stage`}
       </label>
       <input
         id="stage-note"
         ref={box}
         value={text}
         maxLength={200}
-        placeholder="empty takes it away"
+        placeholder={t`empty takes it away`}
         onChange={(event) => setText(event.target.value)}
         onKeyDown={(event) => event.key === "Escape" && onClose()}
         className="min-h-10 min-w-0 flex-1 rounded-md border border-edge-strong bg-ground px-3 text-[17px] placeholder:text-quiet"
       />
       <button type="submit" className="min-h-10 rounded-md bg-act px-4 font-semibold text-on-bright">
-        Send <kbd className="border-on-bright/40! bg-transparent! text-on-bright!">Enter</kbd>
+        {t`Send`} <kbd className="border-on-bright/40! bg-transparent! text-on-bright!">Enter</kbd>
       </button>
     </form>
   );

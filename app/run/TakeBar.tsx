@@ -1,5 +1,6 @@
 import { memo } from "react";
 import { AIR_ACTIONS, type AirAction, type KeyMap, keysOf, nameOfKey } from "../../core/keys/keyMap.ts";
+import { t } from "../../core/language/t.ts";
 import { actToUndo } from "../../core/show/acts.ts";
 import { outTarget } from "../../core/show/meaning.ts";
 import { describeAct } from "../desk/describeAct.ts";
@@ -39,14 +40,14 @@ export const TakeBar = memo(function TakeBar({
   const undoName = act ? describeAct(act, desk, store.windowId) : "";
   return (
     <section
-      aria-label="Air"
+      aria-label={t`Air`}
       className="flex flex-col gap-1.5 border-t border-l border-edge bg-raised p-2.5 max-lg:border-l-0"
     >
       <div
         // A click leaves the focus where it was: Enter must not press the take again.
         onMouseDown={(event) => event.preventDefault()}
         role="toolbar"
-        aria-label="Take"
+        aria-label={t`Take`}
         className="flex min-h-0 flex-1 items-stretch gap-2 max-sm:flex-col"
       >
         <button
@@ -55,18 +56,18 @@ export const TakeBar = memo(function TakeBar({
           onClick={() => acts.act("take")}
           className="flex w-[128px] shrink-0 items-center justify-center gap-1.5 rounded-lg bg-next px-2 py-1 text-[18px] font-bold whitespace-nowrap text-on-bright hover:brightness-110 disabled:bg-lifted disabled:text-second max-sm:min-h-16 max-sm:w-full sm:flex-col"
         >
-          {armed ? "Take armed" : "Take next"}
+          {armed ? t`Take armed` : t`Take next`}
           <kbd className="border-on-bright/40! bg-transparent! text-on-bright!">{keyOf("take")}</kbd>
         </button>
         <div className="grid flex-1 grid-cols-[minmax(0,0.95fr)_minmax(0,1.3fr)_repeat(3,minmax(0,1fr))_minmax(0,1.3fr)] gap-1.5">
-          <Small label="Cut" keyName={keyOf("cut")} disabled={!next} onPress={() => acts.act("cut")} />
+          <Small label={t`Cut`} keyName={keyOf("cut")} disabled={!next} onPress={() => acts.act("cut")} />
           <Small
-            label={outName ? `${outName} out` : "Out"}
+            label={outName ? t`${outName} out` : t`Out`}
             keyName={keyOf("out")}
             disabled={!out}
             onPress={() => acts.act("out")}
           />
-          <Small label="Undo" keyName={keyOf("undo")} disabled={!act} onPress={() => acts.act("undo")} />
+          <Small label={t`Undo`} keyName={keyOf("undo")} disabled={!act} onPress={() => acts.act("undo")} />
           {(["clear", "clearEverything", "black"] as const).map((action) => (
             <HoldButton
               key={action}
@@ -74,7 +75,7 @@ export const TakeBar = memo(function TakeBar({
               onHeld={() => acts.act(action)}
               className={`${smallClass} border border-edge-strong`}
             >
-              <span>{action === "black" ? (isBlack ? "Picture" : "Black") : AIR_ACTIONS[action].name}</span>
+              <span>{action === "black" ? (isBlack ? t`Picture` : t`Black`) : AIR_ACTIONS[action].name}</span>
               <kbd>{keyOf(action)}</kbd>
             </HoldButton>
           ))}
@@ -83,7 +84,7 @@ export const TakeBar = memo(function TakeBar({
       <div className="text-[14px] leading-[20px]">
         {keysElsewhere ? (
           <p className="truncate font-semibold text-attention">
-            Keys go to {keysElsewhere}: Ctrl+Enter takes, Esc gives them back
+            {t`Keys go to ${keysElsewhere}: Ctrl+Enter takes, Esc gives them back`}
           </p>
         ) : (
           <p data-forecast className="truncate" title={forecast}>
@@ -91,7 +92,7 @@ export const TakeBar = memo(function TakeBar({
           </p>
         )}
         <p className="truncate text-second" title={undoName}>
-          {act ? `${keyOf("undo")} puts back: ${undoName}` : "Nothing to undo"}
+          {act ? t`${keyOf("undo")} puts back: ${undoName}` : t`Nothing to undo`}
         </p>
       </div>
     </section>

@@ -1,3 +1,4 @@
+import { t } from "../../core/language/t.ts";
 import { forecastTake } from "../../core/show/whatTake.ts";
 import type { DeskSnapshot } from "../desk/deskSnapshot.ts";
 
@@ -8,29 +9,29 @@ export function describeForecast(
   atMs: number,
 ): string {
   const { next, state, ready, plans, outputs, cues } = desk;
-  if (!next) return "Nothing is next: the script is through. Arm a step to go on.";
+  if (!next) return t`Nothing is next: the script is through. Arm a step to go on.`;
   const forecast = forecastTake(state, next, ready, plans, deskId, atMs);
   if (!forecast) return "";
   const titleOf = (cueId: string) => {
     const cue = cues.find(({ view }) => view.cueId === cueId);
-    return cue ? `“${cue.title}”` : "a deleted cue";
+    return cue ? `“${cue.title}”` : t`a deleted cue`;
   };
   const where = (ids: readonly string[]) => {
     const seen = outputs.filter(({ id }) => ids.includes(id)).map(({ name }) => name);
-    if (seen.length === 0) return "no screen";
-    if (seen.length === outputs.length && seen.length > 2) return `all ${seen.length} screens`;
+    if (seen.length === 0) return t`no screen`;
+    if (seen.length === outputs.length && seen.length > 2) return t`all ${seen.length} screens`;
     return seen.join(", ");
   };
   const parts: string[] = [];
-  for (const { cueId, outputIds } of forecast.comes) parts.push(`${titleOf(cueId)} to ${where(outputIds)}`);
-  if (forecast.goes.length > 0) parts.push(`${forecast.goes.map(titleOf).join(", ")} leaves`);
-  if (forecast.plan) parts.push(`plan ${forecast.plan.name}`);
-  if (forecast.leavesAtZero) parts.push("leaves when its countdown is at zero");
-  else if (forecast.staysMs !== null) parts.push(`stays ${forecast.staysMs / 1_000} s`);
+  for (const { cueId, outputIds } of forecast.comes) parts.push(t`${titleOf(cueId)} to ${where(outputIds)}`);
+  if (forecast.goes.length > 0) parts.push(t`${forecast.goes.map(titleOf).join(", ")} leaves`);
+  if (forecast.plan) parts.push(t`plan ${forecast.plan.name}`);
+  if (forecast.leavesAtZero) parts.push(t`leaves when its countdown is at zero`);
+  else if (forecast.staysMs !== null) parts.push(t`stays ${forecast.staysMs / 1_000} s`);
   if (forecast.follows)
     parts.push(
-      `then ${titleOf(forecast.follows.cueId)} by itself after ${forecast.follows.afterMs / 1_000} s`,
+      t`then ${titleOf(forecast.follows.cueId)} by itself after ${forecast.follows.afterMs / 1_000} s`,
     );
-  if (forecast.isAside && state.line.at) parts.push(`the line stays in ${titleOf(state.line.at.cueId)}`);
-  return parts.length > 0 ? `${parts.join(" · ")}.` : "It waits: nothing on screen changes.";
+  if (forecast.isAside && state.line.at) parts.push(t`the line stays in ${titleOf(state.line.at.cueId)}`);
+  return parts.length > 0 ? `${parts.join(" · ")}.` : t`It waits: nothing on screen changes.`;
 }

@@ -1,4 +1,5 @@
 import { useEffect, useState } from "react";
+import { t } from "../../core/language/t.ts";
 import { takesText } from "../ui/isTyping.ts";
 
 /** What has the keys in place of the air, in a word or two; null while they are the air's. */
@@ -14,7 +15,7 @@ export function useKeysElsewhere(): string | null {
         (element instanceof HTMLInputElement || element instanceof HTMLTextAreaElement
           ? element.labels?.[0]?.textContent?.trim()
           : "");
-      setName(label ? `“${label.slice(0, 40)}”` : "a text box");
+      setName(label ? `“${label.slice(0, 40)}”` : t`a text box`);
     };
     const later = () => setTimeout(look, 0);
     document.addEventListener("focusin", look);

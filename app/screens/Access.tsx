@@ -1,5 +1,6 @@
 import { useState } from "react";
 import { NavLink, useRevalidator } from "react-router";
+import { t } from "../../core/language/t.ts";
 import { call } from "../api/call.ts";
 import { useDeskStore } from "../desk/deskContext.ts";
 import { useDeskData } from "../desk/useDeskData.ts";
@@ -19,15 +20,15 @@ export function Access() {
       return;
     }
     setTyped("");
-    store.say("word", passcode === "" ? "No passcode opens the desk any more." : "The passcode is set.");
+    store.say("word", passcode === "" ? t`No passcode opens the desk any more.` : t`The passcode is set.`);
     await revalidate();
   };
   return (
     <section
-      aria-label="Who may see and do"
+      aria-label={t`Who may see and do`}
       className="mt-6 flex flex-col gap-3 border-t border-edge pt-4 text-[15px]"
     >
-      <h2 className="font-semibold">All screens at a glance</h2>
+      <h2 className="font-semibold">{t`All screens at a glance`}</h2>
       <p className="flex flex-wrap items-center gap-3">
         <a
           className="text-act hover:underline"
@@ -35,19 +36,19 @@ export function Access() {
           target="_blank"
           rel="noopener noreferrer"
         >
-          Open the multi-view
+          {t`Open the multi-view`}
         </a>
         <button
           type="button"
-          title="The old link ends at once"
+          title={t`The old link ends at once`}
           className="min-h-8 rounded-md bg-lifted px-3 hover:bg-edge"
           onClick={() => void call("/screens-link", { kind: "renewWatch" }).then(() => void revalidate())}
         >
-          New link
+          {t`New link`}
         </button>
       </p>
-      <p className="text-second">Whoever has its link sees everything and can do nothing.</p>
-      <h2 className="mt-2 font-semibold">The desk from another machine</h2>
+      <p className="text-second">{t`Whoever has its link sees everything and can do nothing.`}</p>
+      <h2 className="mt-2 font-semibold">{t`The desk from another machine`}</h2>
       <form
         className="flex items-end gap-2"
         onSubmit={(event) => {
@@ -57,7 +58,7 @@ export function Access() {
       >
         <Labelled
           id="passcode"
-          label={hasPasscode ? "Another passcode" : "A passcode, six characters or more"}
+          label={hasPasscode ? t`Another passcode` : t`A passcode, six characters or more`}
         >
           <input
             id="passcode"
@@ -74,7 +75,7 @@ export function Access() {
           disabled={typed.length < 6}
           className="min-h-10.5 rounded-md bg-lifted px-3 hover:bg-edge disabled:text-quiet"
         >
-          Set
+          {t`Set`}
         </button>
         {hasPasscode && (
           <button
@@ -82,19 +83,18 @@ export function Access() {
             onClick={() => void save("")}
             className="min-h-10.5 rounded-md bg-lifted px-3 hover:bg-edge"
           >
-            None
+            {t`None`}
           </button>
         )}
       </form>
       <p className="text-second">
-        {hasPasscode ? "One is set" : "None is set"}. It is asked for at /enter when the server listens on a
-        network address (--host); on this machine it is not. Another passcode shows all other browsers out.
+        {t`${hasPasscode ? t`One is set` : t`None is set`}. It is asked for at /enter when the server listens on a network address (--host); on this machine it is not. Another passcode shows all other browsers out.`}
       </p>
       <DeskAccess hasPasscode={hasPasscode} />
-      <h2 className="mt-2 font-semibold">The server</h2>
+      <h2 className="mt-2 font-semibold">{t`The server`}</h2>
       <p>
         <NavLink className="text-act hover:underline" to="/health">
-          How the server and its disk do
+          {t`How the server and its disk do`}
         </NavLink>
       </p>
     </section>

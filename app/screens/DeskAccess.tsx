@@ -1,4 +1,5 @@
 import { useCallback, useEffect, useState } from "react";
+import { t } from "../../core/language/t.ts";
 import { ask, call } from "../api/call.ts";
 import type { Calls, LetIn } from "../api/calls.ts";
 import { useDeskStore } from "../desk/deskContext.ts";
@@ -32,51 +33,51 @@ export function DeskAccess({ hasPasscode }: { hasPasscode: boolean }) {
             onClick={() =>
               void navigator.clipboard
                 .writeText(`${location.origin}${letIn.deskLink}`)
-                .then(() => store.say("word", "The desk link is copied. Whoever has it can run the show."))
+                .then(() => store.say("word", t`The desk link is copied. Whoever has it can run the show.`))
                 .catch(() =>
-                  store.say("trouble", "This browser copies nothing here. The link was printed at start."),
+                  store.say("trouble", t`This browser copies nothing here. The link was printed at start.`),
                 )
             }
           >
-            Copy the desk link
+            {t`Copy the desk link`}
           </button>
           <button
             type="button"
-            title="The old link ends at once, and shows out all that came by it"
+            title={t`The old link ends at once, and shows out all that came by it`}
             className="min-h-8 rounded-md bg-lifted px-3 hover:bg-edge"
             onClick={() =>
               void act(
                 { kind: "renewDesk" },
-                "There is a new desk link. Browsers that came by the old one are shown out.",
+                t`There is a new desk link. Browsers that came by the old one are shown out.`,
               )
             }
           >
-            New desk link
+            {t`New desk link`}
           </button>
         </p>
       )}
       {letIn.sessions.length === 0 ? (
-        <p className="text-second">No other browser was let in.</p>
+        <p className="text-second">{t`No other browser was let in.`}</p>
       ) : (
-        <ul aria-label="Browsers that were let in" className="flex flex-col gap-2">
+        <ul aria-label={t`Browsers that were let in`} className="flex flex-col gap-2">
           {letIn.sessions.map(({ id, name, way, address, seenAtMs }) => (
             <li key={id} className="flex items-center gap-3 rounded-lg border border-edge px-3 py-2">
               <span className="min-w-0 flex-1">
                 <span className="block truncate font-semibold">
                   {name}
-                  {id === letIn.ownId && <span className="font-normal text-act"> · this one</span>}
+                  {id === letIn.ownId && <span className="font-normal text-act"> {t`· this one`}</span>}
                 </span>
                 <span className="block text-[14px] text-second">
-                  by {way === "link" ? "the link" : "the passcode"}, {address}, seen{" "}
-                  {formatLength(Math.max(0, store.now() - seenAtMs))} ago
+                  {t`by ${way === "link" ? t`the link` : t`the passcode`}, ${address}, seen ${formatLength(Math.max(0, store.now() - seenAtMs))} ago`}
                 </span>
               </span>
               <button
                 type="button"
                 className="min-h-8 shrink-0 rounded-md bg-lifted px-3 hover:bg-edge"
-                onClick={() => void act({ kind: "endSession", id }, `“${name}” is shown out.`)}
+                onClick={() => void act({ kind: "endSession", id }, t`“${name}” is shown out.`)}
               >
-                Show out<span className="sr-only"> {name}</span>
+                {t`Show out`}
+                <span className="sr-only"> {name}</span>
               </button>
             </li>
           ))}

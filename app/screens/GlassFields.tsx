@@ -1,3 +1,4 @@
+import { t } from "../../core/language/t.ts";
 import { fittingMap } from "../../core/venue/fitting.ts";
 import { NO_FITTING, type Output } from "../../core/venue/plan.ts";
 import { CheckBox } from "../ui/CheckBox.tsx";
@@ -12,22 +13,22 @@ export function GlassFields({ output, onSave }: { output: Output; onSave: (outpu
     JSON.stringify(fitting) === JSON.stringify(NO_FITTING) && trim.brightness === 1 && trim.gamma === 1;
   return (
     <details className="rounded-lg border border-edge p-3" open={!isPlain}>
-      <summary className="cursor-pointer text-[15px] font-semibold">Onto the glass</summary>
+      <summary className="cursor-pointer text-[15px] font-semibold">{t`Onto the glass`}</summary>
       <div className="mt-3 flex flex-col gap-3">
         <div className="flex items-end gap-4">
           <Choice
-            label="Turned"
+            label={t`Turned`}
             value={String(fitting.turnDeg)}
             options={[
               ["0", "upright"],
-              ["90", "90° to the right"],
-              ["180", "upside down"],
-              ["270", "90° to the left"],
+              ["90", t`90° to the right`],
+              ["180", t`upside down`],
+              ["270", t`90° to the left`],
             ]}
             onSave={(turn) => refit({ turnDeg: Number(turn) as 0 | 90 | 180 | 270 })}
           />
           <CheckBox
-            label="Mirrored, from behind"
+            label={t`Mirrored, from behind`}
             isOn={fitting.mirrored}
             onChange={(mirrored) => refit({ mirrored })}
           />
@@ -36,7 +37,7 @@ export function GlassFields({ output, onSave }: { output: Output; onSave: (outpu
           {(["top", "right", "bottom", "left"] as const).map((side) => (
             <NumberField
               key={side}
-              label={`Off ${side}, px`}
+              label={t`Off ${side}, px`}
               value={fitting.marginsPx[side]}
               min={0}
               max={2_000}
@@ -47,7 +48,7 @@ export function GlassFields({ output, onSave }: { output: Output; onSave: (outpu
         <Corners output={output} onSave={(corners) => refit({ corners })} />
         <div className="flex gap-3 *:flex-1">
           <NumberField
-            label="Brightness, times"
+            label={t`Brightness, times`}
             value={trim.brightness}
             min={0.2}
             max={2}
@@ -55,7 +56,7 @@ export function GlassFields({ output, onSave }: { output: Output; onSave: (outpu
             onSave={(brightness) => onSave({ ...output, trim: { ...trim, brightness } })}
           />
           <NumberField
-            label="Gamma"
+            label={t`Gamma`}
             value={trim.gamma}
             min={0.4}
             max={2.5}
@@ -77,11 +78,11 @@ function Corners({
 }) {
   const zero = { xPx: 0, yPx: 0 };
   const corners = output.fitting.corners ?? [zero, zero, zero, zero];
-  const names = ["top left", "top right", "bottom right", "bottom left"];
+  const names = [t`top left`, t`top right`, t`bottom right`, t`bottom left`];
   const isFlat = fittingMap(output.widthPx, output.heightPx, output.fitting) === undefined;
   return (
     <div>
-      <p className="mb-1 text-[14px] text-second">Corners moved, px to the right and down</p>
+      <p className="mb-1 text-[14px] text-second">{t`Corners moved, px to the right and down`}</p>
       <div className="grid grid-cols-2 gap-2">
         {corners.map((corner, at) => (
           <div key={names[at]} className="flex items-end gap-1.5">
@@ -104,7 +105,7 @@ function Corners({
       </div>
       {isFlat && (
         <p className="mt-1 text-[14px] text-attention">
-          These corners cannot hold a picture; it is shown unpinned.
+          {t`These corners cannot hold a picture; it is shown unpinned.`}
         </p>
       )}
     </div>

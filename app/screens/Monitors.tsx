@@ -1,4 +1,5 @@
 import { useState } from "react";
+import { t } from "../../core/language/t.ts";
 import { findMonitors, type Monitor } from "../ui/findMonitors.ts";
 
 type Found =
@@ -14,7 +15,7 @@ export function Monitors({ link, name }: { link: string; name: string }) {
     setFound(
       "monitors" in answer
         ? { kind: "monitors", monitors: answer.monitors }
-        : { kind: "cannot", why: `${answer.why} Or open it here, and move its window there.` },
+        : { kind: "cannot", why: t`${answer.why} Or open it here, and move its window there.` },
     );
   };
   const openOn = ({ availLeft, availTop, availWidth, availHeight }: Monitor) => {
@@ -30,7 +31,7 @@ export function Monitors({ link, name }: { link: string; name: string }) {
         onClick={() => void look()}
         className="min-h-8 self-start rounded-md bg-lifted px-3 hover:bg-edge"
       >
-        On a monitor…
+        {t`On a monitor…`}
       </button>
     );
   return (
@@ -39,17 +40,17 @@ export function Monitors({ link, name }: { link: string; name: string }) {
         <button
           key={`${monitor.availLeft}/${monitor.availTop}`}
           type="button"
-          aria-label={`Open ${name} on monitor ${at + 1}`}
+          aria-label={t`Open ${name} on monitor ${at + 1}`}
           onClick={() => openOn(monitor)}
           className="min-h-8 rounded-md bg-lifted px-3 text-left hover:bg-edge"
         >
-          Monitor {at + 1}
+          {t`Monitor ${at + 1}`}
           <span className="ml-2 font-mono text-[14px] text-second">
             {monitor.availWidth}×{monitor.availHeight}
           </span>
         </button>
       ))}
-      <p className="text-[14px] text-second">A double click in the window fills the monitor wholly.</p>
+      <p className="text-[14px] text-second">{t`A double click in the window fills the monitor wholly.`}</p>
     </div>
   );
 }

@@ -1,6 +1,7 @@
 import { ExternalLink } from "lucide-react";
 import { useState } from "react";
 import { useRevalidator } from "react-router";
+import { t } from "../../core/language/t.ts";
 import type { Output } from "../../core/venue/plan.ts";
 import { call } from "../api/call.ts";
 import { useDesk } from "../desk/deskContext.ts";
@@ -19,13 +20,13 @@ export function OpenWays({ output }: { output: Output }) {
   const token = outputTokens[output.id];
   const reached = useReachable();
   const path = `/out/${token}`;
-  if (!token) return <p className="text-[15px] text-second">Its link is being made…</p>;
+  if (!token) return <p className="text-[15px] text-second">{t`Its link is being made…`}</p>;
   return (
-    <section aria-label="Open it" className="flex flex-col gap-3 rounded-lg border border-edge p-3">
-      <h2 className="text-[15px] font-semibold">Open it on its device</h2>
+    <section aria-label={t`Open it`} className="flex flex-col gap-3 rounded-lg border border-edge p-3">
+      <h2 className="text-[15px] font-semibold">{t`Open it on its device`}</h2>
       <div className="flex gap-3">
         {reached && (
-          <LinkCode link={`${reached.origin}${path}`} label={`Code with the link of ${output.name}`} />
+          <LinkCode link={`${reached.origin}${path}`} label={t`Code with the link of ${output.name}`} />
         )}
         <div className="flex min-w-0 flex-col gap-2 text-[15px]">
           <a
@@ -34,7 +35,7 @@ export function OpenWays({ output }: { output: Output }) {
             target="_blank"
             rel="noopener noreferrer"
           >
-            Open here <ExternalLink aria-hidden="true" className="size-4" />
+            {t`Open here`} <ExternalLink aria-hidden="true" className="size-4" />
           </a>
           {sources.some(({ picture }) => picture.kind === "camera") && (
             <a
@@ -43,7 +44,7 @@ export function OpenWays({ output }: { output: Output }) {
               target="_blank"
               rel="noopener noreferrer"
             >
-              Cameras of this machine <ExternalLink aria-hidden="true" className="size-4" />
+              {t`Cameras of this machine`} <ExternalLink aria-hidden="true" className="size-4" />
             </a>
           )}
           <Monitors link={path} name={output.name} />
@@ -56,25 +57,29 @@ export function OpenWays({ output }: { output: Output }) {
               )
             }
           >
-            Short code
+            {t`Short code`}
           </button>
           {pairCode && reached?.isHereOnly && <HereOnly />}
           {pairCode && (
             <p>
-              On the device open <span className="font-mono">{reached?.origin}/screen</span> and type{" "}
-              <strong className="font-mono text-[20px] tracking-wider">{pairCode}</strong>
-              <span className="block text-second">Good once, for ten minutes.</span>
+              {t`On the device open`}{" "}
+              <span className="font-mono">
+                {reached?.origin}
+                {t`/screen`}
+              </span>{" "}
+              {t`and type`} <strong className="font-mono text-[20px] tracking-wider">{pairCode}</strong>
+              <span className="block text-second">{t`Good once, for ten minutes.`}</span>
             </p>
           )}
           <button
             type="button"
-            title="The old link ends at once"
+            title={t`The old link ends at once`}
             className="min-h-8 self-start rounded-md bg-lifted px-3 hover:bg-edge"
             onClick={() =>
               void call("/screens-link", { kind: "renew", id: output.id }).then(() => void revalidate())
             }
           >
-            New link
+            {t`New link`}
           </button>
         </div>
       </div>

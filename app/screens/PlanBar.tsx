@@ -1,5 +1,6 @@
 import { Copy, Trash2 } from "lucide-react";
 import { type ReactNode, useEffect, useState } from "react";
+import { t } from "../../core/language/t.ts";
 import type { ScreenPlan } from "../../core/venue/plan.ts";
 import { newId } from "../api/newId.ts";
 import { HoldButton } from "../ui/HoldButton.tsx";
@@ -38,7 +39,7 @@ export function PlanBar({
   };
   return (
     <div className="flex shrink-0 flex-wrap items-center gap-2 border-b border-edge bg-raised px-5 py-2.5 text-[15px]">
-      <span className="text-second">Screen plan</span>
+      <span className="text-second">{t`Screen plan`}</span>
       {plans.map((plan) => (
         <button
           key={plan.id}
@@ -50,7 +51,7 @@ export function PlanBar({
           {plan.name}
           {plan.id === usedId && (
             <span className="ml-2 text-[14px] font-normal text-second">
-              {hasDraft ? "in use as it was" : "in use"}
+              {hasDraft ? t`in use as it was` : t`in use`}
             </span>
           )}
         </button>
@@ -58,7 +59,7 @@ export function PlanBar({
       {shown && (
         <>
           <input
-            aria-label="Name of the plan"
+            aria-label={t`Name of the plan`}
             value={name}
             maxLength={60}
             onChange={(event) => setName(event.target.value)}
@@ -70,8 +71,8 @@ export function PlanBar({
           />
           <button
             type="button"
-            aria-label="Copy this plan"
-            title="Copy this plan"
+            aria-label={t`Copy this plan`}
+            title={t`Copy this plan`}
             onClick={() => void copy()}
             className={toolClass}
           >
@@ -79,8 +80,8 @@ export function PlanBar({
           </button>
           <button
             type="button"
-            aria-label="Delete this plan"
-            title="Delete this plan"
+            aria-label={t`Delete this plan`}
+            title={t`Delete this plan`}
             disabled={shown.id === usedId}
             onClick={() => void onRemove(shown.id).then((done) => done && onShow(usedId))}
             className={toolClass}
@@ -91,10 +92,12 @@ export function PlanBar({
           {(shown.id !== usedId || hasDraft) && (
             <HoldButton
               onHeld={() => onUse(shown.id)}
-              title="Hold for half a second; U in Run puts it back"
+              title={t`Hold for half a second; U in Run puts it back`}
               className="ml-auto min-h-10 rounded-lg border-2 border-next bg-next-ground px-4 font-bold text-next"
             >
-              <span>{shown.id === usedId ? "Use these changes" : `Use “${shown.name}” on all screens`}</span>
+              <span>
+                {shown.id === usedId ? t`Use these changes` : t`Use “${shown.name}” on all screens`}
+              </span>
             </HoldButton>
           )}
         </>

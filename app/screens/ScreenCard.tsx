@@ -1,3 +1,4 @@
+import { t } from "../../core/language/t.ts";
 import type { ShowState } from "../../core/show/state.ts";
 import type { Output, ScreenPlan } from "../../core/venue/plan.ts";
 import type { TestPictureName } from "../../core/venue/testPicture.ts";
@@ -67,7 +68,7 @@ export function ScreenCard({
       </h2>
       <div className="flex items-start gap-3">
         <div style={{ width }} className="shrink-0 rounded border-2 border-edge">
-          <OutputPicture output={output} state={state} drawing={drawing} label={`On ${output.name} now`} />
+          <OutputPicture output={output} state={state} drawing={drawing} label={t`On ${output.name} now`} />
         </div>
         {would && (
           <div style={{ width }} className="shrink-0 rounded border-2 border-dashed border-next">
@@ -75,7 +76,7 @@ export function ScreenCard({
               output={output}
               state={would}
               drawing={drawing}
-              label={`On ${output.name} under this plan`}
+              label={t`On ${output.name} under this plan`}
               isStill
             />
           </div>
@@ -88,7 +89,7 @@ export function ScreenCard({
       {plan && (
         <div className="mt-1.5 flex flex-wrap items-center gap-1.5 text-[14px]">
           <select
-            aria-label={`Outfit of ${output.name}`}
+            aria-label={t`Outfit of ${output.name}`}
             value={planned?.outfitId ?? ""}
             onChange={(event) =>
               change({
@@ -98,7 +99,7 @@ export function ScreenCard({
             }
             className="min-h-8 rounded-md border border-edge-strong bg-ground px-2 text-[15px]"
           >
-            {!planned && <option value="">shows nothing</option>}
+            {!planned && <option value="">{t`shows nothing`}</option>}
             {outfits.map(({ id, name }) => (
               <option key={id} value={id}>
                 {name}
@@ -113,7 +114,7 @@ export function ScreenCard({
                   key={layer.id}
                   type="button"
                   aria-pressed={isShown}
-                  title={isShown ? `${layer.name} is shown here` : `${layer.name} is not shown here`}
+                  title={isShown ? t`${layer.name} is shown here` : t`${layer.name} is not shown here`}
                   onClick={() =>
                     change({
                       ...planned,
@@ -133,11 +134,11 @@ export function ScreenCard({
           <button
             type="button"
             aria-pressed={isShut}
-            title={isShut ? "Shows its picture again" : "Fades this screen to black"}
+            title={isShut ? t`Shows its picture again` : t`Fades this screen to black`}
             onClick={onShut}
             className="min-h-8 rounded px-2 text-act hover:underline aria-pressed:bg-attention aria-pressed:text-on-bright"
           >
-            {isShut ? "Picture again" : "Black"}
+            {isShut ? t`Picture again` : t`Black`}
           </button>
           {state.tests[output.id] ? (
             <button
@@ -145,7 +146,7 @@ export function ScreenCard({
               onClick={() => onTest(null)}
               className="min-h-8 rounded bg-attention px-2 text-on-bright"
             >
-              Test off {isChosen && <kbd>T</kbd>}
+              {t`Test off`} {isChosen && <kbd>T</kbd>}
             </button>
           ) : (
             <button
@@ -153,7 +154,7 @@ export function ScreenCard({
               onClick={() => onTest("bars")}
               className="min-h-8 rounded px-2 text-act hover:underline"
             >
-              Test {isChosen && <kbd>T</kbd>}
+              {t`Test`} {isChosen && <kbd>T</kbd>}
             </button>
           )}
         </div>

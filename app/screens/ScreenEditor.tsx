@@ -1,5 +1,6 @@
 import { Trash2 } from "lucide-react";
 import { useEffect, useState } from "react";
+import { t } from "../../core/language/t.ts";
 import { FRAME_RATES, type FrameRateName } from "../../core/time/timecode.ts";
 import type { Output } from "../../core/venue/plan.ts";
 import { smallestReadable } from "../../core/venue/seat.ts";
@@ -17,7 +18,7 @@ const SIZES: readonly (readonly [name: string, widthPx: number, heightPx: number
   ["1280 × 720", 1280, 720],
   ["3840 × 2160", 3840, 2160],
   ["1080 × 1920, portrait", 1080, 1920],
-  ["3840 × 1080, wide wall", 3840, 1080],
+  [t`3840 × 1080, wide wall`, 3840, 1080],
   ["1920 × 360, ribbon", 1920, 360],
   ["1024 × 768", 1024, 768],
 ];
@@ -71,8 +72,8 @@ export function ScreenEditor({
       : undefined;
   return (
     <div className="flex flex-col gap-4">
-      <TextField label="Name" value={output.name} onSave={(name) => onSave({ ...output, name })} />
-      <Labelled id="size" label="Size">
+      <TextField label={t`Name`} value={output.name} onSave={(name) => onSave({ ...output, name })} />
+      <Labelled id="size" label={t`Size`}>
         <select
           id="size"
           value={preset}
@@ -82,7 +83,7 @@ export function ScreenEditor({
           }}
           className={`${fieldClass} text-[15px]`}
         >
-          {preset === "" && <option value="">other</option>}
+          {preset === "" && <option value="">{t`other`}</option>}
           {SIZES.map(([name]) => (
             <option key={name} value={name}>
               {name}
@@ -92,14 +93,14 @@ export function ScreenEditor({
       </Labelled>
       <div className="flex gap-3 *:flex-1">
         <NumberField
-          label="Wide, px"
+          label={t`Wide, px`}
           value={output.widthPx}
           min={16}
           max={16_000}
           onSave={(widthPx) => onSave({ ...output, widthPx })}
         />
         <NumberField
-          label="High, px"
+          label={t`High, px`}
           value={output.heightPx}
           min={16}
           max={16_000}
@@ -109,7 +110,7 @@ export function ScreenEditor({
       {advice && <p className="-mt-2 text-[14px] text-second">{advice}</p>}
       <div className="flex gap-3 *:flex-1">
         <Choice
-          label="Ground"
+          label={t`Ground`}
           value={output.backdrop}
           options={[
             ["opaque", "black"],
@@ -118,18 +119,18 @@ export function ScreenEditor({
           onSave={(backdrop) => onSave({ ...output, backdrop })}
         />
         <Choice
-          label="Signal"
+          label={t`Signal`}
           value={output.signal}
           options={[
             ["picture", "picture"],
             ["fill", "fill"],
             ["key", "key"],
-            ["both", "fill and key, double wide"],
+            ["both", t`fill and key, double wide`],
           ]}
           onSave={(signal) => onSave({ ...output, signal })}
         />
         <Choice
-          label="Frames a second"
+          label={t`Frames a second`}
           value={output.frameRate}
           options={(Object.keys(FRAME_RATES) as FrameRateName[]).map((name) => [name, name])}
           onSave={(frameRate) => onSave({ ...output, frameRate })}
@@ -138,37 +139,36 @@ export function ScreenEditor({
       {(output.signal === "fill" || output.signal === "both") && (
         <div>
           <Choice
-            label="Colours of the fill"
+            label={t`Colours of the fill`}
             value={output.fillAlpha}
             options={[
-              ["premultiplied", "as over black (premultiplied)"],
-              ["straight", "undimmed by the key (straight)"],
+              ["premultiplied", t`as over black (premultiplied)`],
+              ["straight", t`undimmed by the key (straight)`],
             ]}
             onSave={(fillAlpha) => onSave({ ...output, fillAlpha })}
           />
           {output.fillAlpha === "straight" && (
             <p className="mt-1.5 text-[14px] text-second">
-              A straight fill is read back frame by frame: on a slow machine motion is less smooth, and clips
-              stand still.
+              {t`A straight fill is read back frame by frame: on a slow machine motion is less smooth, and clips stand still.`}
             </p>
           )}
         </div>
       )}
       <div className="flex flex-wrap gap-x-6 gap-y-2">
         <CheckBox
-          label="Clips are heard here"
+          label={t`Clips are heard here`}
           isOn={output.sound}
           onChange={(sound) => onSave({ ...output, sound })}
         />
         <CheckBox
-          label="Program beneath"
+          label={t`Program beneath`}
           isOn={output.program}
           onChange={(program) => onSave({ ...output, program })}
         />
       </div>
       <div className="flex gap-3 *:flex-1">
         <Choice
-          label="Safe areas"
+          label={t`Safe areas`}
           value={output.safeArea}
           options={[
             ["smpte", "SMPTE"],
@@ -177,7 +177,7 @@ export function ScreenEditor({
           onSave={(safeArea) => onSave({ ...output, safeArea })}
         />
         <NumberField
-          label="Farthest seat, m"
+          label={t`Farthest seat, m`}
           value={output.farthestM}
           min={0.5}
           max={500}
@@ -186,7 +186,7 @@ export function ScreenEditor({
           onClear={() => onSave({ ...output, farthestM: null })}
         />
         <NumberField
-          label="Picture high, m"
+          label={t`Picture high, m`}
           value={output.pictureHeightM}
           min={0.1}
           max={100}
@@ -197,17 +197,18 @@ export function ScreenEditor({
       </div>
       {readable && (
         <p className="-mt-2 text-[14px] text-second">
-          To be read from there, capitals are at least{" "}
-          <strong className="text-paper">{Math.ceil(readable.capitalPx)} px</strong> high, words set at{" "}
-          <strong className="text-paper">{Math.ceil(readable.sizePx)} px</strong> or more.
+          {t`To be read from there, capitals are at least`}{" "}
+          <strong className="text-paper">{t`${Math.ceil(readable.capitalPx)} px`}</strong>{" "}
+          {t`high, words set at`}{" "}
+          <strong className="text-paper">{t`${Math.ceil(readable.sizePx)} px`}</strong> {t`or more.`}
         </p>
       )}
       <Choice
-        label="Started with no server, it shows"
+        label={t`Started with no server, it shows`}
         value={standBy.show === "picture" ? standBy.file : standBy.show}
         options={[
-          ["last", "the last picture it had"],
-          ["nothing", "nothing but its ground"],
+          ["last", t`the last picture it had`],
+          ["nothing", t`nothing but its ground`],
           ...pictures.map(({ file, name }) => [file, name] as const),
         ]}
         onSave={(show) =>
@@ -218,12 +219,12 @@ export function ScreenEditor({
         }
       />
       <Choice
-        label="When all screens go to black or stand-by"
+        label={t`When all screens go to black or stand-by`}
         value={output.spared === null ? "byOutfit" : output.spared ? "spared" : "along"}
         options={[
-          ["byOutfit", "as its outfit: the stage’s own is spared"],
-          ["along", "it goes along"],
-          ["spared", "it keeps its picture"],
+          ["byOutfit", t`as its outfit: the stage’s own is spared`],
+          ["along", t`it goes along`],
+          ["spared", t`it keeps its picture`],
         ]}
         onSave={(choice) => onSave({ ...output, spared: choice === "byOutfit" ? null : choice === "spared" })}
       />
@@ -232,10 +233,10 @@ export function ScreenEditor({
       <OpenWays output={output} />
       <HoldButton
         onHeld={onRemove}
-        title="Hold for half a second"
+        title={t`Hold for half a second`}
         className="inline-flex min-h-9 items-center gap-2 self-start rounded-md bg-lifted px-3 text-[15px] hover:bg-edge"
       >
-        <Trash2 aria-hidden="true" className="size-4.5" /> <span>Delete this screen</span>
+        <Trash2 aria-hidden="true" className="size-4.5" /> <span>{t`Delete this screen`}</span>
       </HoldButton>
     </div>
   );

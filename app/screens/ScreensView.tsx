@@ -1,6 +1,7 @@
 import { Plus } from "lucide-react";
 import { useMemo, useState } from "react";
 import { useRevalidator } from "react-router";
+import { t } from "../../core/language/t.ts";
 import { stateUnderPlan } from "../../core/show/stateAfterTake.ts";
 import { type Output, outputSchema, type ScreenPlan, type Venue } from "../../core/venue/plan.ts";
 import { TEST_PICTURES, type TestPictureName } from "../../core/venue/testPicture.ts";
@@ -17,12 +18,12 @@ import { useTestKey } from "./useTestKey.ts";
 import { VenuePlan } from "./VenuePlan.tsx";
 
 const TEST_NAMES: Readonly<Record<TestPictureName, string>> = {
-  bars: "Bars",
-  grid: "Grid",
-  ramp: "Ramp",
-  safe: "Safe areas",
-  identify: "Identify",
-  sync: "Flash and tick",
+  bars: t`Bars`,
+  grid: t`Grid`,
+  ramp: t`Ramp`,
+  safe: t`Safe areas`,
+  identify: t`Identify`,
+  sync: t`Flash and tick`,
 };
 
 /** Every screen: what it is, how it does, what it shows, and what it would show under another plan. */
@@ -61,7 +62,7 @@ export function ScreensView({
     const number = outputs.length + 1;
     const output = outputSchema.parse({
       id,
-      name: `Screen ${number}`,
+      name: t`Screen ${number}`,
       widthPx: 1920,
       heightPx: 1080,
       backdrop: "opaque",
@@ -76,11 +77,11 @@ export function ScreensView({
   const savePlan = (next: ScreenPlan) => saveScreens(store, { kind: "savePlan", plan: next });
   const test = (picture: TestPictureName | null, outputIds: string[] | null) => {
     store.air.press({ kind: "test", picture, outputIds });
-    if (picture !== null) sayWithUndo(store, `${TEST_NAMES[picture]} on ${nameOf(outputIds)}.`);
+    if (picture !== null) sayWithUndo(store, t`${TEST_NAMES[picture]} on ${nameOf(outputIds)}.`);
   };
   const nameOf = (ids: string[] | null) =>
     ids === null
-      ? "all screens"
+      ? t`all screens`
       : outputs
           .filter(({ id }) => ids.includes(id))
           .map(({ name }) => name)
@@ -96,7 +97,7 @@ export function ScreensView({
 
   return (
     <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_400px] max-[1100px]:grid-cols-1 max-[1100px]:grid-rows-[minmax(0,1fr)_minmax(0,38%)]">
-      <main aria-label="Screens" className="relative flex min-h-0 flex-col">
+      <main aria-label={t`Screens`} className="relative flex min-h-0 flex-col">
         <PlanBar
           plans={plans}
           usedId={state.plan.id}
@@ -113,12 +114,12 @@ export function ScreensView({
             onClick={() => setIsRoom(!isRoom)}
             className="min-h-9 rounded-md border border-edge-strong px-3 aria-pressed:border-act aria-pressed:text-act"
           >
-            Room
+            {t`Room`}
           </button>
         </PlanBar>
         <div className="flex min-h-13 shrink-0 flex-wrap items-center gap-2 border-b border-edge px-5 py-2 text-[15px] whitespace-nowrap">
           <span className="text-second">
-            Test all <kbd>⇧T</kbd>
+            {t`Test all`} <kbd>⇧T</kbd>
           </span>
           {TEST_PICTURES.map((name) => (
             <button
@@ -134,25 +135,25 @@ export function ScreensView({
           {testing.length > 0 ? (
             <span role="alert" className="ml-auto flex items-center gap-3 font-semibold text-attention">
               <span aria-hidden="true" className="hatched size-5 rounded" />
-              {testing.length} {testing.length === 1 ? "screen" : "screens"} on test
+              {t`${testing.length} ${testing.length === 1 ? t`screen` : t`screens`} on test`}
               <button
                 type="button"
                 onClick={() => test(null, null)}
                 className="min-h-9 rounded-md bg-attention px-3 text-on-bright"
               >
-                Off
+                {t`Off`}
               </button>
             </span>
           ) : (
             <label className="ml-auto flex items-center gap-2 text-second">
-              Stand-by
+              {t`Stand-by`}
               <select
-                aria-label="What screens show as their stand-by, unless they have one of their own"
+                aria-label={t`What screens show as their stand-by, unless they have one of their own`}
                 value={state.standBy?.file ?? ""}
                 onChange={({ target }) => setStandBy(target.value)}
                 className="min-h-9 w-36 rounded-md border border-edge-strong bg-ground px-2"
               >
-                <option value="">black</option>
+                <option value="">{t`black`}</option>
                 {pictures.map(({ file, name }) => (
                   <option key={file} value={file}>
                     {name}
@@ -198,7 +199,7 @@ export function ScreensView({
                       outputIds: [output.id],
                       picture: isShut ? null : "black",
                     });
-                    if (!isShut) sayWithUndo(store, `${output.name} goes to black.`);
+                    if (!isShut) sayWithUndo(store, t`${output.name} goes to black.`);
                   }}
                 />
               ))}
@@ -207,7 +208,7 @@ export function ScreensView({
                 onClick={() => void add()}
                 className="flex min-h-40 items-center justify-center gap-2 rounded-lg border-2 border-dashed border-edge text-[16px] text-second hover:border-act hover:text-paper"
               >
-                <Plus aria-hidden="true" className="size-5" /> Another screen
+                <Plus aria-hidden="true" className="size-5" /> {t`Another screen`}
               </button>
             </div>
           </div>
@@ -215,7 +216,7 @@ export function ScreensView({
         <NoticeBar />
       </main>
       <aside
-        aria-label="The chosen screen"
+        aria-label={t`The chosen screen`}
         // biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls must be reached by keys
         tabIndex={0}
         className="min-h-0 overflow-y-auto border-l border-edge max-[1100px]:border-t max-[1100px]:border-l-0 bg-raised px-5 py-4"

@@ -8,6 +8,7 @@ import {
 } from "@dnd-kit/core";
 import { RotateCw } from "lucide-react";
 import { useEffect, useRef, useState } from "react";
+import { t } from "../../core/language/t.ts";
 import type { Output, Venue } from "../../core/venue/plan.ts";
 import { NumberField } from "./fields.tsx";
 
@@ -60,7 +61,7 @@ export function VenuePlan({
       <div className="flex items-end gap-5 text-[15px]">
         <div className="flex w-64 shrink-0 gap-3">
           <NumberField
-            label="Room wide, m"
+            label={t`Room wide, m`}
             value={venue.widthM}
             min={2}
             max={500}
@@ -68,7 +69,7 @@ export function VenuePlan({
             onSave={(widthM) => onVenue({ ...venue, widthM })}
           />
           <NumberField
-            label="Room deep, m"
+            label={t`Room deep, m`}
             value={venue.depthM}
             min={2}
             max={500}
@@ -77,13 +78,13 @@ export function VenuePlan({
           />
         </div>
         <p className="text-second">
-          Drag a screen to its place, or move it by arrow keys; <kbd>R</kbd> turns it, <kbd>Del</kbd> takes it
-          out. The fan reaches as far as its farthest seat.
+          {t`Drag a screen to its place, or move it by arrow keys;`} <kbd>R</kbd> {t`turns it,`}{" "}
+          <kbd>Del</kbd> {t`takes it out. The fan reaches as far as its farthest seat.`}
         </p>
       </div>
       {waiting.length > 0 && (
         <p className="flex flex-wrap items-center gap-2 text-[15px] text-second">
-          Not in the room
+          {t`Not in the room`}
           {waiting.map(({ output, at }) => (
             <button
               key={output.id}
@@ -106,11 +107,11 @@ export function VenuePlan({
       <div ref={frame} className="grid min-h-0 flex-1 place-content-center">
         <div
           role="application"
-          aria-label="The room from above"
+          aria-label={t`The room from above`}
           className="relative rounded border-2 border-edge-strong bg-raised"
           style={{ width: venue.widthM * pxPerM, height: venue.depthM * pxPerM }}
         >
-          <span className="absolute top-1 left-2.5 text-[14px] text-second">front</span>
+          <span className="absolute top-1 left-2.5 text-[14px] text-second">{t`front`}</span>
           <DndContext sensors={sensors} onDragEnd={onDragEnd}>
             {placed.map(({ output, place, at }) => (
               <PlacedScreen
@@ -211,7 +212,7 @@ function PlacedScreen({
         ref={setNodeRef}
         type="button"
         {...listeners}
-        aria-label={`${output.name}, ${place.xM} m from the left, ${place.yM} m from the front, facing ${place.facingDeg}°`}
+        aria-label={t`${output.name}, ${place.xM} m from the left, ${place.yM} m from the front, facing ${place.facingDeg}°`}
         aria-pressed={isChosen}
         onClick={onChoose}
         onKeyDown={(event) => {
@@ -230,7 +231,7 @@ function PlacedScreen({
       {isChosen && (
         <button
           type="button"
-          aria-label={`Turn ${output.name}`}
+          aria-label={t`Turn ${output.name}`}
           onClick={onTurn}
           style={{ transform: across }}
           className={`pointer-events-auto absolute ${isLow ? "bottom-12" : "top-12"} grid size-8 place-content-center rounded-md bg-lifted hover:bg-edge`}

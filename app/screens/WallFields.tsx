@@ -1,3 +1,4 @@
+import { t } from "../../core/language/t.ts";
 import type { Output } from "../../core/venue/plan.ts";
 import { CheckBox } from "../ui/CheckBox.tsx";
 import { NumberField } from "./fields.tsx";
@@ -6,10 +7,10 @@ import { NumberField } from "./fields.tsx";
 export function WallFields({ output, onSave }: { output: Output; onSave: (output: Output) => void }) {
   return (
     <details className="rounded-lg border border-edge p-3" open={output.region !== null}>
-      <summary className="cursor-pointer text-[15px] font-semibold">Part of a wall</summary>
+      <summary className="cursor-pointer text-[15px] font-semibold">{t`Part of a wall`}</summary>
       <div className="mt-3 flex flex-col gap-3">
         <CheckBox
-          label="Shows a part of a larger canvas"
+          label={t`Shows a part of a larger canvas`}
           isOn={output.region !== null}
           onChange={(isPart) =>
             onSave({

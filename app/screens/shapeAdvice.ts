@@ -1,3 +1,4 @@
+import { t } from "../../core/language/t.ts";
 import { shapesApart } from "../../core/scene/shapes.ts";
 import { canvasOf, type Output } from "../../core/venue/plan.ts";
 
@@ -20,7 +21,7 @@ export function shapeAdvice(output: Output, made: readonly Canvas[]): string | u
   const size = `${canvas.widthPx}×${canvas.heightPx}`;
   const words =
     output.region && isMade(output)
-      ? "pages stand whole on each of its screens, off the seam"
-      : "words stand in the middle";
-  return `No template is made for ${size}: grounds and pictures fill it, ${words}. Import templates of its shape in Design to use all of it.`;
+      ? t`pages stand whole on each of its screens, off the seam`
+      : t`words stand in the middle`;
+  return t`No template is made for ${size}: grounds and pictures fill it, ${words}. Import templates of its shape in Design to use all of it.`;
 }

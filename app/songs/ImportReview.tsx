@@ -1,4 +1,5 @@
 import { useState } from "react";
+import { t } from "../../core/language/t.ts";
 import { songCue } from "../../core/rundown/cueDoc.ts";
 import { keepSong } from "../../core/words/reader/keepSong.ts";
 import { type SongFields, songFieldsOf } from "../../core/words/songFields.ts";
@@ -43,11 +44,14 @@ export function ImportReview({
   };
   if (!song) return null;
   return (
-    <main aria-label="Songs to look at" className="relative flex min-h-0 flex-col overflow-y-auto px-5 py-4">
+    <main
+      aria-label={t`Songs to look at`}
+      className="relative flex min-h-0 flex-col overflow-y-auto px-5 py-4"
+    >
       <p className="text-[15px] text-second">
         {songs.length === 1
-          ? "This song wants a look before it is added."
-          : `Song ${at + 1} of ${songs.length} that want a look before they are added.`}
+          ? t`This song wants a look before it is added.`
+          : t`Song ${at + 1} of ${songs.length} that want a look before they are added.`}
       </p>
       <OneSong key={at} song={song} onAdd={add} onLeave={goOn} />
       {problem && <p className="mt-2 text-[15px] text-attention">{problem}</p>}
@@ -97,14 +101,14 @@ function OneSong({
           onClick={() => void onAdd(finished())}
           className="min-h-11 rounded-lg bg-act px-4 text-[15px] font-bold text-on-bright hover:brightness-110"
         >
-          Add to the library
+          {t`Add to the library`}
         </button>
         <button
           type="button"
           onClick={onLeave}
           className="min-h-11 rounded-lg bg-lifted px-4 text-[15px] hover:bg-edge"
         >
-          Leave it out
+          {t`Leave it out`}
         </button>
       </p>
     </>

@@ -1,5 +1,6 @@
 import { Download, ListPlus, Trash2 } from "lucide-react";
 import { useEffect, useMemo, useState } from "react";
+import { t } from "../../core/language/t.ts";
 import type { Anchor } from "../../core/rundown/anchor.ts";
 import { type SongDoc, songCue } from "../../core/rundown/cueDoc.ts";
 import type { DeskOutfit } from "../../core/wire/deskDesigns.ts";
@@ -39,9 +40,9 @@ export function SongPage(props: PageProps) {
   }, [id]);
   if (!loaded || "problem" in loaded)
     return (
-      <main aria-label="Song" className="relative p-8 text-[16px] text-second">
+      <main aria-label={t`Song`} className="relative p-8 text-[16px] text-second">
         {loaded?.problem.code === "unreachable"
-          ? "The server cannot be reached. Choose the song again once it is back."
+          ? t`The server cannot be reached. Choose the song again once it is back.`
           : loaded?.problem.sentence}
         <NoticeBar />
       </main>
@@ -93,14 +94,14 @@ function LoadedSong({
     store.choose(cueId);
     store.say(
       "word",
-      `“${cue.ready?.content.title ?? draft.title}” is in the rundown, after the chosen cue.`,
+      t`“${cue.ready?.content.title ?? draft.title}” is in the rundown, after the chosen cue.`,
     );
   };
   const takeOut = async () => {
     const answer = await call("/song/delete", { id, isDeleted: true });
     if ("problem" in answer) return store.say("trouble", answer.problem.sentence);
-    store.say("word", `“${draft.title}” is out of the library. Rundowns that sing it keep their copies.`, {
-      label: "Put it back",
+    store.say("word", t`“${draft.title}” is out of the library. Rundowns that sing it keep their copies.`, {
+      label: t`Put it back`,
       staysIn: "songs",
       act: () =>
         void call("/song/delete", { id, isDeleted: false }).then(async () => {
@@ -114,24 +115,24 @@ function LoadedSong({
 
   return (
     <div className="grid min-h-0 grid-cols-[minmax(0,1fr)_400px] max-[1100px]:grid-cols-1 max-[1100px]:grid-rows-[minmax(0,1fr)_minmax(0,38%)]">
-      <main aria-label="Song" className="relative flex min-h-0 flex-col">
+      <main aria-label={t`Song`} className="relative flex min-h-0 flex-col">
         <div className="flex shrink-0 flex-wrap items-center gap-2 border-b border-edge bg-raised px-5 py-3">
           <button
             type="button"
             onClick={() => void addToRundown()}
             className="flex min-h-10 items-center gap-2 rounded-lg bg-act px-4 text-[15px] font-bold text-on-bright hover:brightness-110"
           >
-            <ListPlus aria-hidden="true" className="size-5" /> Add to the rundown
+            <ListPlus aria-hidden="true" className="size-5" /> {t`Add to the rundown`}
           </button>
           <a href={`/files/songs/${encodeURIComponent(id)}`} download className={toolClass}>
-            <Download aria-hidden="true" className="size-4.5" /> ChordPro
+            <Download aria-hidden="true" className="size-4.5" /> {t`ChordPro`}
           </a>
           <button type="button" onClick={() => void takeOut()} className={toolClass}>
-            <Trash2 aria-hidden="true" className="size-4.5" /> Delete
+            <Trash2 aria-hidden="true" className="size-4.5" /> {t`Delete`}
           </button>
           {loaded.versions.length > 1 && (
             <label className="ml-auto flex items-center gap-2 text-[14px] text-second">
-              Go back to
+              {t`Go back to`}
               <select
                 value=""
                 onChange={(event) => {
@@ -142,7 +143,7 @@ function LoadedSong({
                 }}
                 className="min-h-9 rounded-md border border-edge-strong bg-ground px-2 text-[15px] text-paper"
               >
-                <option value="">as it was on…</option>
+                <option value="">{t`as it was on…`}</option>
                 {loaded.versions.slice(1).map(({ revision, atMs }) => (
                   <option key={revision} value={revision}>
                     {formatDay(atMs, locale)}
@@ -169,7 +170,7 @@ function LoadedSong({
         <NoticeBar />
       </main>
       <aside
-        aria-label="Slides"
+        aria-label={t`Slides`}
         // biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls must be reached by keys
         tabIndex={0}
         className="min-h-0 overflow-y-auto border-l border-edge max-[1100px]:border-t max-[1100px]:border-l-0 bg-raised px-4 py-3"

@@ -1,6 +1,7 @@
 import { Download, Plus, Search, Upload } from "lucide-react";
 import { useEffect, useRef, useState } from "react";
 import { useFetcher, useRevalidator, useSearchParams } from "react-router";
+import { t } from "../../core/language/t.ts";
 import { songOf } from "../../core/words/songFields.ts";
 import { asOutcome, call } from "../api/call.ts";
 import { newId } from "../api/newId.ts";
@@ -83,7 +84,7 @@ export function SongsView({
         notes: string[];
         doubtful: SongToLookAt[];
       }>("/files/songs", { fileName: file.name, actor }, file).answer;
-      if (!answer) left.push(`${file.name}: it could not be sent`);
+      if (!answer) left.push(t`${file.name}: it could not be sent`);
       else if ("problem" in answer) left.push(`${file.name}: ${answer.problem.sentence}`);
       else {
         const { value } = answer;
@@ -97,12 +98,12 @@ export function SongsView({
     await refresh();
     if (doubtful.length > 0) setLooking(doubtful);
     else if (last) choose(last);
-    const news = `${added} ${added === 1 ? "song was" : "songs were"} imported.`;
+    const news = t`${added} ${added === 1 ? t`song was` : t`songs were`} imported.`;
     store.say(
       left.length > 0 ? "trouble" : "word",
       left.length === 0
         ? news
-        : `${news} ${left.slice(0, 4).join("; ")}${left.length > 4 ? `; and ${left.length - 4} more` : ""}.`,
+        : `${news} ${left.slice(0, 4).join("; ")}${left.length > 4 ? t`; and ${left.length - 4} more` : ""}.`,
     );
   };
 
@@ -110,16 +111,16 @@ export function SongsView({
 
   return (
     <div className="grid min-h-0 flex-1 grid-cols-[300px_minmax(0,1fr)] max-[1100px]:grid-cols-[230px_minmax(0,1fr)] max-sm:grid-cols-1 max-sm:grid-rows-[minmax(0,30%)_minmax(0,1fr)]">
-      <section aria-label="Songs" className="flex min-h-0 flex-col border-r border-edge bg-raised">
+      <section aria-label={t`Songs`} className="flex min-h-0 flex-col border-r border-edge bg-raised">
         <div className="flex flex-col gap-2.5 border-b border-edge p-3">
           <label className="relative block">
             <Search aria-hidden="true" className="absolute top-3 left-3 size-5 text-second" />
             <input
               id="song-search"
               type="search"
-              aria-label="Find a song: title, first line, any words, writer or number"
+              aria-label={t`Find a song: title, first line, any words, writer or number`}
               value={query}
-              placeholder="Title, words, writer, number"
+              placeholder={t`Title, words, writer, number`}
               onChange={(event) => setQuery(event.target.value)}
               onKeyDown={(event) => {
                 if (event.key === "ArrowDown") {
@@ -133,10 +134,10 @@ export function SongsView({
           </label>
           <div className="flex flex-wrap gap-2">
             <button type="button" onClick={() => void add()} className={toolClass}>
-              <Plus aria-hidden="true" className="size-4.5" /> New
+              <Plus aria-hidden="true" className="size-4.5" /> {t`New`}
             </button>
             <label className={`${toolClass} cursor-pointer focus-within:outline-2 focus-within:outline-act`}>
-              <Upload aria-hidden="true" className="size-4.5" /> {isBusy ? "Importing…" : "Import"}
+              <Upload aria-hidden="true" className="size-4.5" /> {isBusy ? t`Importing…` : t`Import`}
               <input
                 type="file"
                 multiple
@@ -148,8 +149,8 @@ export function SongsView({
                 }}
               />
             </label>
-            <a href="/files/songs" download className={toolClass} title="Every song as ChordPro, in a ZIP">
-              <Download aria-hidden="true" className="size-4.5" /> All
+            <a href="/files/songs" download className={toolClass} title={t`Every song as ChordPro, in a ZIP`}>
+              <Download aria-hidden="true" className="size-4.5" /> {t`All`}
             </a>
           </div>
         </div>
@@ -177,7 +178,7 @@ export function SongsView({
                   {song.version && <span className="font-normal text-second"> · {song.version}</span>}
                 </span>
                 <span className="font-words block truncate text-[15px] text-second">
-                  {song.firstLine || "no words yet"}
+                  {song.firstLine || t`no words yet`}
                 </span>
                 <span className="block truncate text-[14px] text-second">
                   {[song.writers, song.number].filter(Boolean).join(" · ")}
@@ -188,16 +189,16 @@ export function SongsView({
           {songs.length === 0 && (
             <li className="px-3 py-4 text-[15px] text-second">
               {count === 0
-                ? "No songs yet. Write a new one, import text or ChordPro files, or keep a song of a rundown here."
-                : "No song has these words. Check the spelling, or type fewer of them."}
+                ? t`No songs yet. Write a new one, import text or ChordPro files, or keep a song of a rundown here.`
+                : t`No song has these words. Check the spelling, or type fewer of them.`}
             </li>
           )}
         </ul>
         <p aria-live="polite" className="border-t border-edge px-4 py-2 text-[14px] text-second">
           {query === ""
-            ? `${count.toLocaleString("en")} ${count === 1 ? "song" : "songs"}`
-            : `${songs.length} found`}
-          {query === "" && count > songs.length && `, the first ${songs.length} listed`}
+            ? `${count.toLocaleString("en")} ${count === 1 ? t`song` : t`songs`}`
+            : t`${songs.length} found`}
+          {query === "" && count > songs.length && t`, the first ${songs.length} listed`}
         </p>
       </section>
       {looking.length > 0 ? (
@@ -211,8 +212,8 @@ export function SongsView({
           onDone={() => setLooking([])}
         />
       ) : chosenId === null ? (
-        <main aria-label="Song" className="relative grid place-content-center p-8">
-          <p className="font-words text-[20px]">Choose a song, or write a new one.</p>
+        <main aria-label={t`Song`} className="relative grid place-content-center p-8">
+          <p className="font-words text-[20px]">{t`Choose a song, or write a new one.`}</p>
           <NoticeBar />
         </main>
       ) : (

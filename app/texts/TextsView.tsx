@@ -2,6 +2,7 @@ import { zipSync } from "fflate";
 import { Upload } from "lucide-react";
 import { useEffect, useState } from "react";
 import { useRevalidator } from "react-router";
+import { t } from "../../core/language/t.ts";
 import type { ImportState } from "../../core/words/importState.ts";
 import { ask, call } from "../api/call.ts";
 import { sendFile } from "../api/sendFile.ts";
@@ -58,7 +59,7 @@ export function TextsView({
       store.say(
         "trouble",
         answer?.problem.sentence ??
-          "The file could not be sent, or is larger than 64 MB. Nothing was imported; try again.",
+          t`The file could not be sent, or is larger than 64 MB. Nothing was imported; try again.`,
       );
       return;
     }
@@ -68,28 +69,28 @@ export function TextsView({
   useDropped("scripture", (files) => void bring(files));
   const remove = async (code: string, name: string) => {
     const answer = await call("/remove-text", { code });
-    if ("problem" in answer) store.say("trouble", `${name} is still here. ${answer.problem.sentence}`);
+    if ("problem" in answer) store.say("trouble", t`${name} is still here. ${answer.problem.sentence}`);
     await revalidate();
   };
 
   return (
     <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_440px] max-[1100px]:grid-cols-1 max-[1100px]:grid-rows-[minmax(0,1fr)_minmax(0,38%)]">
       <main
-        aria-label="Texts"
+        aria-label={t`Texts`}
         // biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls must be reached by keys
         tabIndex={0}
         className="relative min-h-0 overflow-y-auto px-6 py-5"
       >
-        <h2 className="mb-3 text-[17px] font-semibold">Scripture texts here</h2>
+        <h2 className="mb-3 text-[17px] font-semibold">{t`Scripture texts here`}</h2>
         <ul className="flex max-w-3xl flex-col gap-3">
           {texts.map(({ code, name, language, rights, verses }) => (
             <li key={code} className="flex items-start gap-4 rounded-lg border border-edge px-4 py-3">
               <div className="min-w-0 flex-1">
                 <p className="text-[16px] font-semibold">{name}</p>
                 <p className="text-[14px] text-second">
-                  {languageName(language)} · {verses.toLocaleString("en")} verses
+                  {t`${languageName(language)} · ${verses.toLocaleString("en")} verses`}
                 </p>
-                <p className="mt-1 text-[15px]">{rights || "No rights are given."}</p>
+                <p className="mt-1 text-[15px]">{rights || t`No rights are given.`}</p>
               </div>
               {!SHIPPED.has(code) && (
                 <button
@@ -97,28 +98,27 @@ export function TextsView({
                   onClick={() => void remove(code, name)}
                   className="min-h-9 shrink-0 rounded-md bg-lifted px-3 text-[15px] hover:bg-edge"
                 >
-                  Delete<span className="sr-only"> {name}</span>
+                  {t`Delete`}
+                  <span className="sr-only"> {name}</span>
                 </button>
               )}
             </li>
           ))}
         </ul>
         <p className="mt-4 max-w-3xl text-[15px] text-second">
-          A reading says which of them it is read from; a second one can stand beside it. Where the two number
-          their verses differently, the words that belong together are put together.
+          {t`A reading says which of them it is read from; a second one can stand beside it. Where the two number their verses differently, the words that belong together are put together.`}
         </p>
         <NoticeBar />
       </main>
       <aside
-        aria-label="Import a text"
+        aria-label={t`Import a text`}
         className="flex min-h-0 flex-col gap-4 overflow-y-auto border-l border-edge max-[1100px]:border-t max-[1100px]:border-l-0 bg-raised px-5 py-5 *:flex-none"
       >
-        <h2 className="text-[17px] font-semibold">Import a text</h2>
+        <h2 className="text-[17px] font-semibold">{t`Import a text`}</h2>
         <p className="text-[15px] text-second">
-          OSIS or USFM: a file, several files of one text, or a ZIP of them. What is left empty is taken from
-          the file.
+          {t`OSIS or USFM: a file, several files of one text, or a ZIP of them. What is left empty is taken from the file.`}
         </p>
-        <Labelled id="text-name" label="Name, as it is shown">
+        <Labelled id="text-name" label={t`Name, as it is shown`}>
           <input
             id="text-name"
             value={wanted.name}
@@ -127,7 +127,7 @@ export function TextsView({
             className={`${fieldClass} text-[16px]`}
           />
         </Labelled>
-        <Labelled id="text-rights" label="What its owner wants said">
+        <Labelled id="text-rights" label={t`What its owner wants said`}>
           <textarea
             id="text-rights"
             rows={3}
@@ -137,14 +137,14 @@ export function TextsView({
             className={`${fieldClass} text-[16px]`}
           />
         </Labelled>
-        <Labelled id="text-language" label="Language">
+        <Labelled id="text-language" label={t`Language`}>
           <select
             id="text-language"
             value={wanted.language}
             onChange={(event) => setWanted({ ...wanted, language: event.target.value })}
             className={`${fieldClass} text-[16px]`}
           >
-            <option value="">as the file says</option>
+            <option value="">{t`as the file says`}</option>
             {LANGUAGES.map(([tag, name]) => (
               <option key={tag} value={tag}>
                 {name}
@@ -156,7 +156,7 @@ export function TextsView({
           className={`inline-flex min-h-11 items-center justify-center gap-2 rounded-lg px-4 text-[15px] font-bold focus-within:outline-2 focus-within:outline-offset-2 focus-within:outline-act ${isImporting ? "bg-lifted text-second" : "cursor-pointer bg-act text-on-bright hover:brightness-110"}`}
         >
           <Upload aria-hidden="true" className="size-4.5" />
-          Choose files
+          {t`Choose files`}
           <input
             type="file"
             multiple
@@ -170,7 +170,7 @@ export function TextsView({
           />
         </label>
         <label className="-mt-2 inline-flex min-h-10 cursor-pointer items-center justify-center rounded-lg bg-lifted px-4 text-[15px] focus-within:outline-2 focus-within:outline-act hover:bg-edge">
-          Choose a folder
+          {t`Choose a folder`}
           <input
             type="file"
             multiple
@@ -187,22 +187,22 @@ export function TextsView({
           {state.kind === "importing" && (
             <>
               <p>
-                Bringing in {state.name}
+                {t`Bringing in ${state.name}`}
                 {state.of > 0 &&
-                  `: ${state.verses.toLocaleString("en")} of ${state.of.toLocaleString("en")} verses`}
+                  t`: ${state.verses.toLocaleString("en")} of ${state.of.toLocaleString("en")} verses`}
               </p>
               <progress
-                aria-label="Progress"
+                aria-label={t`Progress`}
                 className="mt-2 h-2 w-full accent-act"
                 value={state.of > 0 ? state.verses / state.of : undefined}
               />
-              <p className="mt-1 text-second">The show goes on meanwhile. It is here when all of it is.</p>
+              <p className="mt-1 text-second">{t`The show goes on meanwhile. It is here when all of it is.`}</p>
               <button
                 type="button"
                 onClick={() => void call("/files/texts/call-off", {})}
                 className="mt-2 min-h-9 rounded-md bg-lifted px-3 hover:bg-edge"
               >
-                Call it off
+                {t`Call it off`}
               </button>
             </>
           )}
@@ -223,6 +223,6 @@ async function onePacket(files: readonly File[]): Promise<{ file: Blob; fileName
   for (const file of files) packed.set(file.name, new Uint8Array(await file.arrayBuffer()));
   return {
     file: new Blob([zipSync(Object.fromEntries(packed), { level: 1 }) as BlobPart]),
-    fileName: "Files.zip",
+    fileName: t`Files.zip`,
   };
 }

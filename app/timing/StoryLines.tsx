@@ -1,4 +1,5 @@
 import { useEffect, useState } from "react";
+import { t } from "../../core/language/t.ts";
 import type { StoryLine } from "../../core/report/airStory.ts";
 import { ask } from "../api/call.ts";
 import { useDesk } from "../desk/deskContext.ts";
@@ -7,9 +8,9 @@ import { useLocale } from "../desk/useLocale.ts";
 import { formatTimeOfDay } from "../ui/format.ts";
 
 const LOGS = {
-  air: { name: "On the air", none: "Nothing was done yet." },
-  rehearsal: { name: "In rehearsal", none: "Nothing was rehearsed since the server started." },
-  tables: { name: "In tables", none: "Nobody has changed a table yet." },
+  air: { name: t`On the air`, none: t`Nothing was done yet.` },
+  rehearsal: { name: t`In rehearsal`, none: t`Nothing was rehearsed since the server started.` },
+  tables: { name: t`In tables`, none: t`Nobody has changed a table yet.` },
 } as const;
 type LogName = keyof typeof LOGS;
 const LOG_NAMES = Object.keys(LOGS) as readonly LogName[];
@@ -37,7 +38,7 @@ export function StoryLines({ desk }: { desk: Pick<DeskSnapshot, "channel" | "sta
   }, [of, of === "tables" ? tableVersions : state.seq]);
   return (
     <div className="flex min-h-0 flex-1 flex-col px-6 py-4">
-      <div role="toolbar" aria-label="Which log" className="mb-3 flex gap-2">
+      <div role="toolbar" aria-label={t`Which log`} className="mb-3 flex gap-2">
         {LOG_NAMES.map((each) => (
           <button
             key={each}
@@ -56,10 +57,10 @@ export function StoryLines({ desk }: { desk: Pick<DeskSnapshot, "channel" | "sta
         <table className="w-full text-[15px]">
           <thead className="sr-only">
             <tr>
-              <th>Time</th>
-              <th>What</th>
-              <th>Words</th>
-              <th>Who</th>
+              <th>{t`Time`}</th>
+              <th>{t`What`}</th>
+              <th>{t`Words`}</th>
+              <th>{t`Who`}</th>
             </tr>
           </thead>
           <tbody>
@@ -71,7 +72,7 @@ export function StoryLines({ desk }: { desk: Pick<DeskSnapshot, "channel" | "sta
                 <td className="w-56 pr-4">{what}</td>
                 <td className="max-w-0 truncate font-words text-[16px]">{words}</td>
                 <td className="w-40 pl-4 text-second">
-                  {who?.kind === "timer" ? "by itself" : (who?.name ?? "")}
+                  {who?.kind === "timer" ? t`by itself` : (who?.name ?? "")}
                 </td>
               </tr>
             ))}

@@ -1,4 +1,5 @@
 import { useCallback } from "react";
+import { t } from "../../core/language/t.ts";
 import { Chart, type ChartLook } from "../ui/Chart.tsx";
 import { formatLength } from "../ui/format.ts";
 
@@ -45,5 +46,5 @@ export function TimingChart({ rows }: { rows: readonly TimingRow[] }) {
     }),
     [rows],
   );
-  return <Chart label="Planned and actual length of every cue" option={option} />;
+  return <Chart label={t`Planned and actual length of every cue`} option={option} />;
 }

@@ -1,5 +1,6 @@
 import { lazy, Suspense, useState } from "react";
 import { Link } from "react-router";
+import { t } from "../../core/language/t.ts";
 import type { PastLength } from "../../core/report/pastLengths.ts";
 import type { CueTiming } from "../../core/rundown/timing.ts";
 import { call } from "../api/call.ts";
@@ -49,33 +50,33 @@ export function TimingView() {
     view.doc.plannedMs === null && past?.has(view.cueId) ? [view.cueId] : [],
   );
   return (
-    <main aria-label="Timing" className="relative flex min-h-0 flex-1 flex-col">
+    <main aria-label={t`Timing`} className="relative flex min-h-0 flex-1 flex-col">
       <div className="flex shrink-0 flex-wrap items-center gap-x-4 gap-y-2 border-b border-edge bg-raised px-6 py-3 text-[16px] whitespace-nowrap">
         <span className="flex items-center gap-2.5">
-          Begins at
+          {t`Begins at`}
           <TimeBox
-            label="The evening begins at"
+            label={t`The evening begins at`}
             time={startsAt}
             onSave={(time) => void saveTimes({ startsAt: time })}
           />
-          ends at
+          {t`ends at`}
           <TimeBox
-            label="The evening ends at"
+            label={t`The evening ends at`}
             time={endsAt}
             onSave={(time) => void saveTimes({ endsAt: time })}
           />
         </span>
         {timing?.plannedEndMs != null && endsAt === "" && (
           <p className="text-second">
-            planned end{" "}
+            {t`planned end`}{" "}
             <strong className="font-mono text-[18px] text-paper">{minuteOf(timing.plannedEndMs)}</strong>
           </p>
         )}
         {timing?.projectedEndMs != null && (
           <p className="text-second">
-            expected end{" "}
+            {t`expected end`}{" "}
             <strong className="font-mono text-[18px] text-paper">{minuteOf(timing.projectedEndMs)}</strong>,{" "}
-            <span className="font-mono">{formatLength(timing.leftMs)}</span> to come
+            <span className="font-mono">{formatLength(timing.leftMs)}</span> {t`to come`}
           </p>
         )}
         <span className="ml-auto flex flex-wrap items-center gap-2">
@@ -85,13 +86,13 @@ export function TimingView() {
             onClick={() => void toggle()}
             className="min-h-10 rounded-md bg-lifted px-3 text-[15px] hover:bg-edge aria-pressed:bg-act-ground aria-pressed:text-act"
           >
-            Earlier evenings
+            {t`Earlier evenings`}
           </button>
           <Link
             to="/report"
             className="flex min-h-10 items-center rounded-md bg-lifted px-3 text-[15px] hover:bg-edge"
           >
-            Report
+            {t`Report`}
           </Link>
           <button
             type="button"
@@ -99,18 +100,18 @@ export function TimingView() {
             onClick={() => setLog(!isLog)}
             className=" min-h-10 rounded-md bg-lifted px-4 text-[15px] hover:bg-edge aria-pressed:bg-act-ground aria-pressed:text-act"
           >
-            Log
+            {t`Log`}
           </button>
           <HoldButton
-            title="Hold for half a second: times are counted from the next take, and the script stands at its start. What is on air stays."
+            title={t`Hold for half a second: times are counted from the next take, and the script stands at its start. What is on air stays.`}
             disabled={Object.keys(desk.state.cueTimes).length === 0}
             onHeld={() => {
               store.air.press({ kind: "beginAnew" });
-              sayWithUndo(store, "The evening starts over with the next take.");
+              sayWithUndo(store, t`The evening starts over with the next take.`);
             }}
             className="min-h-10 rounded-md bg-lifted px-3 text-[15px] hover:bg-edge disabled:text-quiet disabled:hover:bg-lifted"
           >
-            <span>Start over</span>
+            <span>{t`Start over`}</span>
           </HoldButton>
         </span>
       </div>
@@ -118,7 +119,7 @@ export function TimingView() {
         <StoryLines desk={desk} />
       ) : !isPlanned && !past ? (
         <p className="p-8 text-[16px] text-second">
-          No cue has a planned length yet. Give some in Prepare, under “By itself, timing and notes”.
+          {t`No cue has a planned length yet. Give some in Prepare, under “By itself, timing and notes”.`}
         </p>
       ) : (
         <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,3fr)_minmax(0,2fr)] max-[1100px]:grid-cols-1 max-[1100px]:grid-rows-[minmax(0,1fr)_minmax(0,38%)]">
@@ -127,23 +128,23 @@ export function TimingView() {
             <table className="w-full text-[15px] tabular-nums">
               <thead className="text-left text-[14px] text-second">
                 <tr>
-                  <th className="py-1 font-normal">Cue</th>
-                  <th className="font-normal">planned</th>
-                  <th className="font-normal">expected</th>
-                  <th className="font-normal">must begin by</th>
-                  <th className="text-right font-normal">length</th>
-                  <th className="pl-4 text-right font-normal">took</th>
-                  <th className="pl-4 text-right font-normal">over, under</th>
+                  <th className="py-1 font-normal">{t`Cue`}</th>
+                  <th className="font-normal">{t`planned`}</th>
+                  <th className="font-normal">{t`expected`}</th>
+                  <th className="font-normal">{t`must begin by`}</th>
+                  <th className="text-right font-normal">{t`length`}</th>
+                  <th className="pl-4 text-right font-normal">{t`took`}</th>
+                  <th className="pl-4 text-right font-normal">{t`over, under`}</th>
                   {past && (
                     <th className="pl-6 font-normal">
-                      before{" "}
+                      {t`before`}{" "}
                       {unplanned.length > 0 && (
                         <button
                           type="button"
                           onClick={() => void use(unplanned)}
                           className="ml-2 min-h-8 rounded-md bg-lifted px-2.5 text-paper hover:bg-edge"
                         >
-                          Use for {unplanned.length} without a length
+                          {t`Use for ${unplanned.length} without a length`}
                         </button>
                       )}
                     </th>
@@ -221,15 +222,15 @@ function Before({ past, name, onUse }: { past: PastLength | undefined; name: str
     <span className="flex items-center gap-2">
       <span className="font-mono">{formatLength(medianMs)}</span>
       <span className="text-[14px] text-second">
-        {times === 1 ? "once" : `${times} times, ${formatLength(shortestMs)} to ${formatLength(longestMs)}`}
+        {times === 1 ? t`once` : t`${times} times, ${formatLength(shortestMs)} to ${formatLength(longestMs)}`}
       </span>
       <button
         type="button"
-        aria-label={`Plan “${name}” as before`}
+        aria-label={t`Plan “${name}” as before`}
         onClick={onUse}
         className="ml-auto min-h-8 rounded-md bg-lifted px-2.5 text-[14px] hover:bg-edge"
       >
-        Use
+        {t`Use`}
       </button>
     </span>
   );

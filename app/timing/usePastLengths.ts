@@ -1,4 +1,5 @@
 import { useState } from "react";
+import { t } from "../../core/language/t.ts";
 import type { PastLength } from "../../core/report/pastLengths.ts";
 import { ask } from "../api/call.ts";
 import { saveEdit } from "../api/saveEdit.ts";
@@ -16,7 +17,7 @@ export function usePastLengths() {
     if ("problem" in answer) return store.say("trouble", answer.problem.sentence);
     const found = new Map(answer.value.lengths.map((each) => [each.cueId, each.past]));
     if (found.size === 0)
-      return store.say("word", "None of these cues was gone through on an earlier evening yet.");
+      return store.say("word", t`None of these cues was gone through on an earlier evening yet.`);
     setPast(found);
   };
   const use = async (cueIds: readonly string[]) => {
@@ -30,9 +31,9 @@ export function usePastLengths() {
     if (outcome.kind !== "saved") return store.say("trouble", outcome.sentence);
     store.say(
       "word",
-      `${lengths.length === 1 ? "One cue is" : `${lengths.length} cues are`} planned as before.`,
+      t`${lengths.length === 1 ? t`One cue is` : t`${lengths.length} cues are`} planned as before.`,
       {
-        label: "Undo",
+        label: t`Undo`,
         act: () =>
           void saveEdit(actor, { kind: "undo" }).then((undone) => {
             if (undone.kind !== "saved") store.say("trouble", undone.sentence);

@@ -1,4 +1,5 @@
 import type { ClipDoes } from "../../core/clips/clipCommand.ts";
+import { t } from "../../core/language/t.ts";
 import type { TriggerAct } from "../../core/triggers/acts.ts";
 import { typedValue } from "../../core/triggers/typedValue.ts";
 import { oscAddressSchema } from "../../core/triggers/whens/message.ts";
@@ -7,21 +8,21 @@ import { boxClass } from "../ui/Labelled.tsx";
 import { ChooseClip, ChooseCue, ChooseLayer, ChoosePlan } from "./choices.tsx";
 
 const NAMES: Readonly<Record<TriggerAct["kind"], string>> = {
-  take: "take a cue",
-  arm: "arm a cue",
-  out: "take a layer out",
-  plan: "switch the screen plan",
-  nextRow: "put the next row into a page",
-  countdown: "start a countdown",
-  clip: "play or stop a clip",
-  message: "send a message by OSC",
+  take: t`take a cue`,
+  arm: t`arm a cue`,
+  out: t`take a layer out`,
+  plan: t`switch the screen plan`,
+  nextRow: t`put the next row into a page`,
+  countdown: t`start a countdown`,
+  clip: t`play or stop a clip`,
+  message: t`send a message by OSC`,
 };
 
 const CLIP_DOES: Readonly<Record<ClipDoes["kind"], string>> = {
   play: "play",
-  next: "play the next one",
+  next: t`play the next one`,
   pause: "pause",
-  goOn: "go on",
+  goOn: t`go on`,
   stop: "stop",
 };
 
@@ -63,7 +64,7 @@ export function ActChoice({ act, onChange }: { act: TriggerAct; onChange: (act: 
   return (
     <>
       <select
-        aria-label="What it does"
+        aria-label={t`What it does`}
         value={act.kind}
         onChange={({ target }) => onChange(fresh(target.value as TriggerAct["kind"]))}
         className={boxClass}
@@ -77,7 +78,7 @@ export function ActChoice({ act, onChange }: { act: TriggerAct; onChange: (act: 
       {act.kind === "clip" ? (
         <>
           <select
-            aria-label="What is done to the clip"
+            aria-label={t`What is done to the clip`}
             value={act.does.kind}
             onChange={({ target }) =>
               onChange({ kind: "clip", does: freshClip(target.value as ClipDoes["kind"]) })
@@ -118,13 +119,13 @@ function ActDetails({
         <>
           <ChooseCue value={act.cueId} onChange={(cueId) => onChange({ ...act, cueId })} />
           <select
-            aria-label="How it comes"
+            aria-label={t`How it comes`}
             value={act.how}
             onChange={({ target }) => onChange({ ...act, how: target.value as typeof act.how })}
             className={boxClass}
           >
-            <option value="usual">as its layer has it</option>
-            <option value="cut">at once</option>
+            <option value="usual">{t`as its layer has it`}</option>
+            <option value="cut">{t`at once`}</option>
           </select>
         </>
       );
@@ -139,7 +140,7 @@ function ActDetails({
     case "message":
       return (
         <input
-          aria-label="Address and values"
+          aria-label={t`Address and values`}
           key={[act.address, ...act.args].join(" ")}
           defaultValue={[act.address, ...act.args].join(" ")}
           maxLength={400}
@@ -155,7 +156,7 @@ function ActDetails({
             target.value = [act.address, ...act.args].join(" ");
             store.say(
               "trouble",
-              "An OSC address begins with /, and values come after it. It was left as it is.",
+              t`An OSC address begins with /, and values come after it. It was left as it is.`,
             );
           }}
           className={`${boxClass} w-72 font-mono`}

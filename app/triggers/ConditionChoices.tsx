@@ -1,4 +1,5 @@
 import { X } from "lucide-react";
+import { t } from "../../core/language/t.ts";
 import type { Condition } from "../../core/triggers/conditions.ts";
 import { useDesk } from "../desk/deskContext.ts";
 import { TimeBox } from "../desk/TimeBox.tsx";
@@ -7,11 +8,11 @@ import { ChooseCue, ChooseLayer, ChoosePlan, ChooseSource } from "./choices.tsx"
 
 const MOST = 6;
 const NAMES: Readonly<Record<Condition["kind"], string>> = {
-  plan: "the screen plan is",
-  onAir: "a cue is on air, or not",
-  empty: "a layer is empty",
-  source: "a source is on program, or not",
-  between: "it is between two times",
+  plan: t`the screen plan is`,
+  onAir: t`a cue is on air, or not`,
+  empty: t`a layer is empty`,
+  source: t`a source is on program, or not`,
+  between: t`it is between two times`,
 };
 
 /** What must hold for a trigger to act; all of it. */
@@ -47,7 +48,7 @@ export function ConditionChoices({
           <OneCondition condition={condition} onChange={(changed) => change(at, changed)} />
           <button
             type="button"
-            aria-label={`Take the condition away: ${NAMES[condition.kind]}`}
+            aria-label={t`Take the condition away: ${NAMES[condition.kind]}`}
             onClick={() => onChange(conditions.filter((_, index) => index !== at))}
             className="grid size-9 shrink-0 place-content-center rounded-md hover:bg-lifted"
           >
@@ -57,12 +58,12 @@ export function ConditionChoices({
       ))}
       {conditions.length < MOST && (
         <select
-          aria-label="One more condition"
+          aria-label={t`One more condition`}
           value=""
           onChange={({ target }) => onChange([...conditions, fresh(target.value as Condition["kind"])])}
           className={`${boxClass} w-fit text-second`}
         >
-          <option value="">{conditions.length === 0 ? "always" : "and…"}</option>
+          <option value="">{conditions.length === 0 ? t`always` : t`and…`}</option>
           {Object.entries(NAMES).map(([kind, name]) => (
             <option key={kind} value={kind}>
               {name}
@@ -85,7 +86,7 @@ function OneCondition({
     case "plan":
       return (
         <>
-          the screen plan is
+          {t`the screen plan is`}
           <ChoosePlan value={condition.planId} onChange={(planId) => onChange({ ...condition, planId })} />
         </>
       );
@@ -94,13 +95,13 @@ function OneCondition({
         <>
           <ChooseCue value={condition.cueId} onChange={(cueId) => onChange({ ...condition, cueId })} />
           <select
-            aria-label="On air or not"
+            aria-label={t`On air or not`}
             value={condition.isOn ? "on" : "off"}
             onChange={({ target }) => onChange({ ...condition, isOn: target.value === "on" })}
             className={boxClass}
           >
-            <option value="on">is on air</option>
-            <option value="off">is not on air</option>
+            <option value="on">{t`is on air`}</option>
+            <option value="off">{t`is not on air`}</option>
           </select>
         </>
       );
@@ -111,7 +112,7 @@ function OneCondition({
             value={condition.layerId}
             onChange={(layerId) => onChange({ ...condition, layerId })}
           />
-          is empty
+          {t`is empty`}
         </>
       );
     case "source":
@@ -122,7 +123,7 @@ function OneCondition({
             onChange={(sourceId) => onChange({ ...condition, sourceId })}
           />
           <select
-            aria-label="Where it is, or is not"
+            aria-label={t`Where it is, or is not`}
             value={`${condition.isOn ? "on" : "off"} ${condition.bus}`}
             onChange={({ target }) => {
               const [on, bus] = target.value.split(" ") as ["on" | "off", typeof condition.bus];
@@ -130,26 +131,26 @@ function OneCondition({
             }}
             className={boxClass}
           >
-            <option value="on program">is on program</option>
-            <option value="off program">is not on program</option>
-            <option value="on preview">is on preview</option>
-            <option value="off preview">is not on preview</option>
+            <option value="on program">{t`is on program`}</option>
+            <option value="off program">{t`is not on program`}</option>
+            <option value="on preview">{t`is on preview`}</option>
+            <option value="off preview">{t`is not on preview`}</option>
           </select>
         </>
       );
     case "between":
       return (
         <>
-          from
+          {t`from`}
           <TimeBox
-            label="From"
+            label={t`From`}
             time={condition.from}
             isToTheSecond
             onSave={(from) => onChange({ ...condition, from })}
           />
-          to
+          {t`to`}
           <TimeBox
-            label="To"
+            label={t`To`}
             time={condition.to}
             isToTheSecond
             onSave={(to) => onChange({ ...condition, to })}

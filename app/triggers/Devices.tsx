@@ -1,4 +1,5 @@
 import { useRevalidator } from "react-router";
+import { t } from "../../core/language/t.ts";
 import type { FollowSettings } from "../../core/triggers/followSettings.ts";
 import { addressOfTake, messageOfTake, TAKE_FACTS, type TakeFacts } from "../../core/triggers/takeTold.ts";
 import { oscAddressSchema } from "../../core/triggers/whens/message.ts";
@@ -11,7 +12,7 @@ import { fieldClass, Labelled } from "../ui/Labelled.tsx";
 import { NumberBox } from "../ui/NumberBox.tsx";
 import { editTriggers } from "./editTriggers.ts";
 
-const NAMES = { tally: "Tally (UMD)", osc: "Messages (OSC)" } as const;
+const NAMES = { tally: t`Tally (UMD)`, osc: t`Messages (OSC)` } as const;
 const FLAGS = { tally: "--tally-port", osc: "--osc-port" } as const;
 const TALLIES = [1, 2, 3, 4] as const;
 /** What others are told, with an example of each. */
@@ -24,9 +25,9 @@ const SAMPLE: TakeFacts = {
     what: "take",
     cue: "cue-0001",
     number: "1",
-    title: "Title",
-    step: "Verse 1",
-    words: "Words",
+    title: t`Title`,
+    step: t`Verse 1`,
+    words: t`Words`,
     layer: "words",
   },
 };
@@ -50,7 +51,7 @@ export function Devices() {
     const typed = oscAddressSchema.safeParse(input.value.trim());
     if (!typed.success) {
       input.value = settings[name];
-      store.say("trouble", "An OSC address begins with / and has no spaces. It was left as it is.");
+      store.say("trouble", t`An OSC address begins with / and has no spaces. It was left as it is.`);
     } else if (typed.data !== settings[name]) save({ [name]: typed.data });
   };
   const tell = (name: (typeof TOLD)[number][0], input: HTMLInputElement) => {
@@ -63,13 +64,13 @@ export function Devices() {
     store.say(
       "trouble",
       name === "tellOsc"
-        ? "A message begins with an address: /show/take {number}. It was left as it is."
-        : "An address begins with http:// or https://, and its host stands there plainly. It was left as it is.",
+        ? t`A message begins with an address: /show/take {number}. It was left as it is.`
+        : t`An address begins with http:// or https://, and its host stands there plainly. It was left as it is.`,
     );
   };
   return (
-    <section aria-label="Devices" className="flex flex-col gap-3 text-[15px]">
-      <h2 className="text-[17px] font-semibold">Devices</h2>
+    <section aria-label={t`Devices`} className="flex flex-col gap-3 text-[15px]">
+      <h2 className="text-[17px] font-semibold">{t`Devices`}</h2>
       <ul className="flex flex-col gap-1">
         {doors.map((door) => (
           <Door key={door.kind} door={door} />
@@ -77,13 +78,13 @@ export function Devices() {
       </ul>
       <p className="text-[14px] text-second">
         {allowed.length === 0
-          ? "Only this machine may send; others are named when the server starts, with "
-          : `This machine may send, and ${allowed.join(", ")}.`}
-        {allowed.length === 0 && <span className="font-mono whitespace-nowrap">--device ADDRESS</span>}
+          ? t`Only this machine may send; others are named when the server starts, with `
+          : t`This machine may send, and ${allowed.join(", ")}.`}
+        {allowed.length === 0 && <span className="font-mono whitespace-nowrap">{t`--device ADDRESS`}</span>}
       </p>
       <Hook />
       <details className="rounded-lg border border-edge px-3 py-2">
-        <summary className="cursor-pointer text-second">What others are told at every take</summary>
+        <summary className="cursor-pointer text-second">{t`What others are told at every take`}</summary>
         <div className="mt-3 flex flex-col gap-3">
           {TOLD.map(([name, label, hint]) => (
             <Labelled key={name} id={name} label={label}>
@@ -99,18 +100,17 @@ export function Devices() {
             </Labelled>
           ))}
           <p className="text-[14px] text-second">
-            In braces: {TAKE_FACTS.map((fact) => `{${fact}}`).join(" ")}. Empty: nothing is told. Hosts that
-            may be called are named when the server starts, with{" "}
-            <span className="font-mono whitespace-nowrap">--feed-host NAME</span>
+            {t`In braces: ${TAKE_FACTS.map((fact) => `{${fact}}`).join(" ")}. Empty: nothing is told. Hosts that may be called are named when the server starts, with`}{" "}
+            <span className="font-mono whitespace-nowrap">{t`--feed-host NAME`}</span>
           </p>
         </div>
       </details>
       <details className="rounded-lg border border-edge px-3 py-2">
-        <summary className="cursor-pointer text-second">How they are understood</summary>
+        <summary className="cursor-pointer text-second">{t`How they are understood`}</summary>
         <div className="mt-3 flex flex-col gap-3">
           <div className="flex gap-3">
             {(["program", "preview"] as const).map((bus) => (
-              <Labelled key={bus} id={`umd-${bus}`} label={`UMD 3.1: ${bus} is tally`}>
+              <Labelled key={bus} id={`umd-${bus}`} label={t`UMD 3.1: ${bus} is tally`}>
                 <select
                   id={`umd-${bus}`}
                   value={settings.umd31[bus]}
@@ -127,7 +127,7 @@ export function Devices() {
             ))}
           </div>
           <p className="text-[14px] text-second">
-            By UMD 5.0 red is program, green is preview, and amber is both.
+            {t`By UMD 5.0 red is program, green is preview, and amber is both.`}
           </p>
           <div className="grid grid-cols-2 gap-3">
             {ADDRESSES.map(([name, label]) => (
@@ -144,15 +144,15 @@ export function Devices() {
             ))}
           </div>
           <p className="flex items-center gap-2">
-            Triggers do at most
+            {t`Triggers do at most`}
             <NumberBox
-              label="Most acts of triggers in a second"
+              label={t`Most acts of triggers in a second`}
               value={settings.mostActsPerSecond}
               min={1}
               max={50}
               onSave={(mostActsPerSecond) => save({ mostActsPerSecond })}
             />
-            things in a second
+            {t`things in a second`}
           </p>
         </div>
       </details>
@@ -168,18 +168,18 @@ function Hook() {
   return (
     <div className="flex flex-col gap-1 rounded-lg border border-edge bg-ground px-3 py-2">
       <span className="flex items-baseline justify-between gap-3">
-        <strong>Messages (HTTP)</strong>
+        <strong>{t`Messages (HTTP)`}</strong>
         <button
           type="button"
-          title="The old link ends at once"
+          title={t`The old link ends at once`}
           onClick={() => void call("/screens-link", { kind: "renewHook" }).then(() => void revalidate())}
           className="min-h-8 rounded-md bg-lifted px-2 text-[14px] hover:bg-edge"
         >
-          New link
+          {t`New link`}
         </button>
       </span>
       <span className="text-[14px] break-all text-second">
-        POST <span className="font-mono">{path}?value=1</span>
+        {t`POST`} <span className="font-mono">{t`${path}?value=1`}</span>
       </span>
     </div>
   );
@@ -190,32 +190,34 @@ function Door({ door }: { door: DoorView }) {
   const ago = useReading((nowMs) => (heardAtMs === null ? "" : formatLength(nowMs - heardAtMs)));
   const { strangers, notUnderstood, tooMany } = turnedAway;
   const turned = [
-    strangers > 0 && `${strangers} from strangers`,
-    notUnderstood > 0 && `${notUnderstood} not understood${lastProblem ? ` (the last: ${lastProblem})` : ""}`,
-    tooMany > 0 && `${tooMany} too many`,
+    strangers > 0 && t`${strangers} from strangers`,
+    notUnderstood > 0 &&
+      t`${notUnderstood} not understood${lastProblem ? t` (the last: ${lastProblem})` : ""}`,
+    tooMany > 0 && t`${tooMany} too many`,
   ].filter(Boolean);
   return (
     <li className="flex flex-col rounded-lg border border-edge bg-ground px-3 py-2">
       <span className="flex items-baseline justify-between gap-3">
         <strong>{NAMES[kind]}</strong>
-        <span className="text-[14px] text-second">{port === null ? "closed" : `port ${port}`}</span>
+        <span className="text-[14px] text-second">{port === null ? t`closed` : t`port ${port}`}</span>
       </span>
       <span className={`text-[14px] ${problem || isLost ? "text-attention" : "text-second"}`}>
         {problem ??
           (port === null ? (
-            <>Start the server with {FLAGS[kind]} N to open it.</>
+            t`Start the server with ${FLAGS[kind]} N to open it.`
           ) : heardAtMs === null ? (
-            "nothing heard yet"
+            t`nothing heard yet`
           ) : isLost ? (
             <>
-              not heard for <span className="font-mono tabular-nums">{ago}</span>; titles stay as they are
+              {t`not heard for`} <span className="font-mono tabular-nums">{ago}</span>
+              {t`; titles stay as they are`}
             </>
           ) : (
-            "heard"
+            t`heard`
           ))}
       </span>
       {turned.length > 0 && (
-        <span className="text-[14px] text-attention">Turned away: {turned.join(", ")}</span>
+        <span className="text-[14px] text-attention">{t`Turned away: ${turned.join(", ")}`}</span>
       )}
     </li>
   );

@@ -1,5 +1,6 @@
 import { useEffect } from "react";
 import { useFetcher } from "react-router";
+import { t } from "../../core/language/t.ts";
 import { LIBRARY_PATH, type LibraryData } from "../api/loaded.ts";
 import { fieldClass, Labelled } from "../ui/Labelled.tsx";
 
@@ -19,14 +20,14 @@ export function SourceMediaSelect({
   }, [load]);
   const items = (data?.items ?? []).filter(({ info }) => info.type !== "sound");
   return (
-    <Labelled id={id} label="It shows">
+    <Labelled id={id} label={t`It shows`}>
       <select
         id={id}
         value={items.some((item) => item.id === mediaId) ? mediaId : ""}
         onChange={({ target }) => target.value !== "" && onChoose(target.value)}
         className={`${fieldClass} min-h-[42px]`}
       >
-        <option value="">{items.length === 0 ? "nothing in Material yet" : "choose one"}</option>
+        <option value="">{items.length === 0 ? t`nothing in Material yet` : t`choose one`}</option>
         {items.map((item) => (
           <option key={item.id} value={item.id}>
             {item.info.name}

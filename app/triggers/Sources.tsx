@@ -1,5 +1,6 @@
 import { Plus, Trash2 } from "lucide-react";
 import { useState } from "react";
+import { t } from "../../core/language/t.ts";
 import type { Output } from "../../core/venue/plan.ts";
 import {
   BUSES,
@@ -28,27 +29,26 @@ export function Sources() {
     const inputs = sources.flatMap(({ input }) => input ?? []);
     const source = sourceSchema.parse({
       id: newId(),
-      name: `Camera ${sources.length + 1}`,
+      name: t`Camera ${sources.length + 1}`,
       input: Math.max(0, ...inputs) + 1,
     });
     if (await editTriggers(store, { kind: "saveSource", source, baseRevision: 0 })) setOpenId(source.id);
   };
   return (
-    <section aria-label="Sources">
+    <section aria-label={t`Sources`}>
       <div className="mb-2 flex items-center justify-between gap-3">
-        <h2 className="text-[17px] font-semibold">Sources</h2>
+        <h2 className="text-[17px] font-semibold">{t`Sources`}</h2>
         <button
           type="button"
           onClick={() => void add()}
           className="flex min-h-9 items-center gap-1.5 rounded-md bg-lifted px-3 text-[15px] hover:bg-edge"
         >
-          <Plus aria-hidden="true" className="size-4" /> New source
+          <Plus aria-hidden="true" className="size-4" /> {t`New source`}
         </button>
       </div>
       {sources.length === 0 && (
         <p className="text-[15px] text-second">
-          A source is a camera, a player, or anything else that the mixer can bring to program. Name each of
-          them once, with the number of its input; then titles can come and go with it.
+          {t`A source is a camera, a player, or anything else that the mixer can bring to program. Name each of them once, with the number of its input; then titles can come and go with it.`}
         </p>
       )}
       <ul className="flex flex-col gap-1.5">
@@ -79,7 +79,7 @@ function SourceRow({ source, isOpen, onOpen }: { source: SourceView; isOpen: boo
       <button
         type="button"
         aria-expanded={isOpen}
-        title={`Change “${source.name}”`}
+        title={t`Change “${source.name}”`}
         onClick={onOpen}
         className="flex min-h-10 min-w-0 flex-1 items-center gap-2.5 rounded-md px-2 py-1.5 text-left hover:bg-lifted"
       >
@@ -88,14 +88,14 @@ function SourceRow({ source, isOpen, onOpen }: { source: SourceView; isOpen: boo
         </span>
         <span className="shrink-0 text-[16px] font-semibold">{source.name}</span>
         <span className="truncate text-[14px] text-second">{source.who}</span>
-        {flaps && <span className="shrink-0 text-[14px] text-attention">its tally flaps</span>}
+        {flaps && <span className="shrink-0 text-[14px] text-attention">{t`its tally flaps`}</span>}
       </button>
       {BUSES.map((bus) => (
         <button
           key={bus}
           type="button"
           aria-pressed={isOn(bus)}
-          title={`Says by hand that “${source.name}” is on ${bus}`}
+          title={t`Says by hand that “${source.name}” is on ${bus}`}
           onClick={() => press(bus)}
           className={`min-h-9 w-23 shrink-0 rounded-md border-2 text-[14px] ${
             isOn(bus)
@@ -113,12 +113,12 @@ function SourceRow({ source, isOpen, onOpen }: { source: SourceView; isOpen: boo
 }
 
 const PICTURES: Readonly<Record<SourcePicture["kind"], string>> = {
-  scene: "a stand-in camera",
-  media: "a picture or clip",
-  player: "the clip that plays",
-  camera: "a camera at the screen's own machine",
-  screen: "a screen of this show",
-  bars: "colour bars",
+  scene: t`a stand-in camera`,
+  media: t`a picture or clip`,
+  player: t`the clip that plays`,
+  camera: t`a camera at the screen's own machine`,
+  screen: t`a screen of this show`,
+  bars: t`colour bars`,
   black: "black",
 };
 
@@ -143,8 +143,8 @@ function SourceForm({ source: told, onClose }: { source: SourceView; onClose: ()
     const whole: Source = source;
     if (!(await editTriggers(store, { kind: "removeSource", id: source.id }))) return;
     onClose();
-    store.say("word", `“${whole.name}” was removed.`, {
-      label: "Put back",
+    store.say("word", t`“${whole.name}” was removed.`, {
+      label: t`Put back`,
       act: () => void editTriggers(store, { kind: "saveSource", source: whole, baseRevision: 0 }),
     });
   };
@@ -156,7 +156,7 @@ function SourceForm({ source: told, onClose }: { source: SourceView; onClose: ()
   return (
     <div className="flex flex-col gap-3 border-t border-edge p-3">
       <div className="flex items-end gap-3">
-        <Labelled id={`${id}-name`} label="Name">
+        <Labelled id={`${id}-name`} label={t`Name`}>
           <input
             id={`${id}-name`}
             key={source.name}
@@ -170,7 +170,7 @@ function SourceForm({ source: told, onClose }: { source: SourceView; onClose: ()
         </Labelled>
         <div>
           <label htmlFor={`${id}-input`} className="mb-1 block text-[14px] text-second">
-            Input at the mixer
+            {t`Input at the mixer`}
           </label>
           <NumberBox
             id={`${id}-input`}
@@ -182,9 +182,9 @@ function SourceForm({ source: told, onClose }: { source: SourceView; onClose: ()
             onClear={() => save({ input: null })}
           />
         </div>
-        <CloseButton label={`Close ${source.name}`} onClose={onClose} />
+        <CloseButton label={t`Close ${source.name}`} onClose={onClose} />
       </div>
-      <Labelled id={`${id}-who`} label="Who is usually there">
+      <Labelled id={`${id}-who`} label={t`Who is usually there`}>
         <input
           id={`${id}-who`}
           key={source.who}
@@ -195,7 +195,7 @@ function SourceForm({ source: told, onClose }: { source: SourceView; onClose: ()
         />
       </Labelled>
       <div className="flex flex-wrap items-end gap-3">
-        <Labelled id={`${id}-picture`} label="Its picture here is">
+        <Labelled id={`${id}-picture`} label={t`Its picture here is`}>
           <select
             id={`${id}-picture`}
             value={isChoosing ? "media" : source.picture.kind}
@@ -214,7 +214,7 @@ function SourceForm({ source: told, onClose }: { source: SourceView; onClose: ()
           </select>
         </Labelled>
         {source.picture.kind === "screen" && (
-          <Labelled id={`${id}-screen`} label="Which">
+          <Labelled id={`${id}-screen`} label={t`Which`}>
             <select
               id={`${id}-screen`}
               value={source.picture.outputId}
@@ -230,7 +230,7 @@ function SourceForm({ source: told, onClose }: { source: SourceView; onClose: ()
           </Labelled>
         )}
         {source.picture.kind === "scene" && (
-          <Labelled id={`${id}-scene`} label="It shows">
+          <Labelled id={`${id}-scene`} label={t`It shows`}>
             <select
               id={`${id}-scene`}
               value={source.picture.scene}
@@ -241,7 +241,7 @@ function SourceForm({ source: told, onClose }: { source: SourceView; onClose: ()
             >
               {TEST_SCENES.map((scene) => (
                 <option key={scene} value={scene}>
-                  the {scene}
+                  {t`the ${scene}`}
                 </option>
               ))}
             </select>
@@ -260,8 +260,7 @@ function SourceForm({ source: told, onClose }: { source: SourceView; onClose: ()
       </div>
       {source.picture.kind === "camera" && (
         <p className="text-[14px] text-second">
-          Which camera that is, is said at each screen's machine: Screens → the screen → Cameras of this
-          machine.
+          {t`Which camera that is, is said at each screen's machine: Screens → the screen → Cameras of this machine.`}
         </p>
       )}
       <button
@@ -269,7 +268,7 @@ function SourceForm({ source: told, onClose }: { source: SourceView; onClose: ()
         onClick={() => void remove()}
         className="flex min-h-9 w-fit items-center gap-1.5 rounded-md bg-lifted px-3 text-[15px] hover:bg-edge"
       >
-        <Trash2 aria-hidden="true" className="size-4" /> Remove
+        <Trash2 aria-hidden="true" className="size-4" /> {t`Remove`}
       </button>
     </div>
   );

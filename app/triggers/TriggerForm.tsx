@@ -1,5 +1,6 @@
 import { Trash2 } from "lucide-react";
 import type { ReactNode } from "react";
+import { t } from "../../core/language/t.ts";
 import { bringsPage } from "../../core/triggers/acts.ts";
 import { nameOfTrigger, type Trigger } from "../../core/triggers/trigger.ts";
 import { endOfWhen } from "../../core/triggers/whens.ts";
@@ -27,8 +28,8 @@ export function TriggerForm({ trigger: told, onClose }: { trigger: TriggerView; 
     const whole: Trigger = trigger;
     if (!(await editTriggers(store, { kind: "removeTrigger", id: trigger.id }))) return;
     onClose();
-    store.say("word", `The trigger “${nameOfTrigger(whole, names)}” was removed.`, {
-      label: "Put back",
+    store.say("word", t`The trigger “${nameOfTrigger(whole, names)}” was removed.`, {
+      label: t`Put back`,
       act: () => void editTriggers(store, { kind: "saveTrigger", trigger: whole, baseRevision: 0 }),
     });
   };
@@ -36,41 +37,41 @@ export function TriggerForm({ trigger: told, onClose }: { trigger: TriggerView; 
   const end = endOfWhen(trigger.when);
   return (
     <div className="flex flex-col gap-3 border-t border-edge px-4 py-3 text-[15px]">
-      <Line label="Name">
+      <Line label={t`Name`}>
         <input
-          aria-label="Name of the trigger"
+          aria-label={t`Name of the trigger`}
           key={trigger.name}
           defaultValue={trigger.name}
           maxLength={60}
-          placeholder="as its sentence says"
+          placeholder={t`as its sentence says`}
           onBlur={({ target }) => target.value.trim() !== trigger.name && save({ name: target.value.trim() })}
           className={`${boxClass} w-80 max-w-full`}
         />
       </Line>
-      <Line label="When">
+      <Line label={t`When`}>
         <WhenChoice when={trigger.when} onChange={(when) => save({ when })} />
       </Line>
-      <Line label="Only while">
+      <Line label={t`Only while`}>
         <ConditionChoices conditions={trigger.onlyWhile} onChange={(onlyWhile) => save({ onlyWhile })} />
       </Line>
-      <Line label="After">
+      <Line label={t`After`}>
         <SecondsBox
-          label="Delay, s"
+          label={t`Delay, s`}
           ms={trigger.delayMs}
           min={0}
           max={3_600}
           step={0.1}
           onSave={(ms) => save({ delayMs: ms })}
         />
-        s
+        {t`s`}
       </Line>
-      <Line label="Then">
+      <Line label={t`Then`}>
         <ActChoice act={act} onChange={(changed) => save({ act: changed })} />
       </Line>
       {bringsPage(act) && (
-        <Line label="It stays">
+        <Line label={t`It stays`}>
           <select
-            aria-label="How long it stays"
+            aria-label={t`How long it stays`}
             value={stay.kind}
             onChange={({ target }) => {
               const kind = target.value as typeof stay.kind;
@@ -78,21 +79,21 @@ export function TriggerForm({ trigger: told, onClose }: { trigger: TriggerView; 
             }}
             className={boxClass}
           >
-            <option value="asCue">as long as the cue says</option>
-            <option value="for">for a time</option>
-            <option value="open">until it is taken off</option>
+            <option value="asCue">{t`as long as the cue says`}</option>
+            <option value="for">{t`for a time`}</option>
+            <option value="open">{t`until it is taken off`}</option>
           </select>
           {stay.kind === "for" && (
             <>
               <SecondsBox
-                label="Stay, s"
+                label={t`Stay, s`}
                 ms={stay.ms}
                 min={0.5}
                 max={86_400}
                 step={0.5}
                 onSave={(ms) => save({ stay: { kind: "for", ms } })}
               />
-              s
+              {t`s`}
             </>
           )}
         </Line>
@@ -100,14 +101,14 @@ export function TriggerForm({ trigger: told, onClose }: { trigger: TriggerView; 
       <div className="flex flex-wrap items-center gap-x-6 pl-24">
         {bringsPage(act) && end !== null && (
           <CheckBox
-            label={`Leaves when ${end}`}
+            label={t`Leaves when ${end}`}
             isOn={trigger.leavesWith}
             onChange={(leavesWith) => save({ leavesWith })}
           />
         )}
         {(bringsPage(act) || act.kind === "out") && (
           <CheckBox
-            label="Also in place of what a hand put there before"
+            label={t`Also in place of what a hand put there before`}
             isOn={trigger.mayReplaceHand}
             onChange={(mayReplaceHand) => save({ mayReplaceHand })}
           />
@@ -118,7 +119,7 @@ export function TriggerForm({ trigger: told, onClose }: { trigger: TriggerView; 
         onClick={() => void remove()}
         className="flex min-h-9 w-fit items-center gap-1.5 rounded-md bg-lifted px-3 hover:bg-edge"
       >
-        <Trash2 aria-hidden="true" className="size-4" /> Remove
+        <Trash2 aria-hidden="true" className="size-4" /> {t`Remove`}
       </button>
     </div>
   );

@@ -2,6 +2,7 @@ import { Plus, Zap } from "lucide-react";
 import { DropdownMenu } from "radix-ui";
 import { useState } from "react";
 import { keysOf, nameOfKey } from "../../core/keys/keyMap.ts";
+import { t } from "../../core/language/t.ts";
 import { sharesSource, triggersOfCues } from "../../core/show/tiedToSource.ts";
 import { nameOfTrigger, sayTrigger, type Trigger } from "../../core/triggers/trigger.ts";
 import type { TriggerView } from "../../core/wire/followView.ts";
@@ -29,7 +30,7 @@ export function TriggerList() {
   return (
     <div className="min-h-0 flex-1 overflow-y-auto px-5 pt-4 pb-8">
       <div className="mb-2 flex items-center justify-between gap-3">
-        <h2 className="text-[17px] font-semibold">Triggers</h2>
+        <h2 className="text-[17px] font-semibold">{t`Triggers`}</h2>
         <span className="flex gap-2">
           <button
             type="button"
@@ -37,11 +38,11 @@ export function TriggerList() {
             onClick={() => store.air.press({ kind: "stopTriggers", areStopped: !areStopped })}
             className="min-h-9 rounded-md bg-lifted px-3 text-[15px] hover:bg-edge aria-pressed:bg-attention aria-pressed:text-on-bright"
           >
-            {areStopped ? "Stopped: let them go" : "Stop all"}
+            {areStopped ? t`Stopped: let them go` : t`Stop all`}
           </button>
           <DropdownMenu.Root>
             <DropdownMenu.Trigger className="flex min-h-9 items-center gap-1.5 rounded-md bg-act px-3 text-[15px] font-bold text-on-bright hover:brightness-110">
-              <Plus aria-hidden="true" className="size-4" /> New trigger
+              <Plus aria-hidden="true" className="size-4" /> {t`New trigger`}
             </DropdownMenu.Trigger>
             <DropdownMenu.Portal>
               <DropdownMenu.Content
@@ -66,9 +67,8 @@ export function TriggerList() {
       </div>
       {made.length === 0 && (
         <p className="flex max-w-xl gap-3 py-2 text-[15px] text-second">
-          <Zap aria-hidden="true" className="mt-0.5 size-5 shrink-0 text-act" />A trigger does something by
-          itself when something happens: a camera comes, a time of day, a number that is reached. What a hand
-          has put on a layer it leaves alone, and one key stops all of them.
+          <Zap aria-hidden="true" className="mt-0.5 size-5 shrink-0 text-act" />
+          {t`A trigger does something by itself when something happens: a camera comes, a time of day, a number that is reached. What a hand has put on a layer it leaves alone, and one key stops all of them.`}
         </p>
       )}
       <ul className="flex flex-col gap-1.5">
@@ -85,8 +85,8 @@ export function TriggerList() {
       </ul>
       {ties.length > 0 && (
         <>
-          <h3 className="mt-5 mb-1.5 text-[15px] font-semibold">Cues that are tied to a source</h3>
-          <p className="mb-2 text-[14px] text-second">They are set at the cue itself, in Prepare.</p>
+          <h3 className="mt-5 mb-1.5 text-[15px] font-semibold">{t`Cues that are tied to a source`}</h3>
+          <p className="mb-2 text-[14px] text-second">{t`They are set at the cue itself, in Prepare.`}</p>
           <ul className="flex flex-col gap-1.5">
             {ties.map((trigger) => (
               <li key={trigger.id} className="rounded-lg border border-edge px-3 py-2">
@@ -113,7 +113,7 @@ function Row({ trigger, isOpen, onOpen }: { trigger: TriggerView; isOpen: boolea
   return (
     <div className="flex items-center gap-1 p-1.5">
       <label className="grid size-10 shrink-0 cursor-pointer place-content-center rounded-md hover:bg-lifted">
-        <span className="sr-only">“{name}” is on</span>
+        <span className="sr-only">{t`“${name}” is on`}</span>
         <input
           type="checkbox"
           checked={plain.isOn}
@@ -124,7 +124,7 @@ function Row({ trigger, isOpen, onOpen }: { trigger: TriggerView; isOpen: boolea
       <button
         type="button"
         aria-expanded={isOpen}
-        title={`Change “${name}”`}
+        title={t`Change “${name}”`}
         onClick={onOpen}
         className="min-h-10 min-w-0 flex-1 rounded-md px-2 py-1.5 text-left hover:bg-lifted"
       >
@@ -142,8 +142,8 @@ function OthersThere({ trigger: { act } }: { trigger: Trigger }) {
   if (others.length === 0 || key === undefined) return null;
   return (
     <p className="mt-1 text-[15px] text-second">
-      <kbd>{nameOfKey(key)}</kbd> in Run brings who else is there:{" "}
-      {others.map(({ content }) => content.title).join(", ")}.
+      <kbd>{nameOfKey(key)}</kbd>{" "}
+      {t`in Run brings who else is there: ${others.map(({ content }) => content.title).join(", ")}.`}
     </p>
   );
 }
@@ -155,7 +155,7 @@ function Sentence({ trigger }: { trigger: Trigger }) {
       {trigger.name !== "" && <strong className="block text-[16px]">{trigger.name}</strong>}
       <span className={`block text-[15px] ${trigger.name === "" ? "" : "text-second"}`}>
         {sayTrigger(trigger, names)}
-        {!trigger.isOn && " It is off."}
+        {!trigger.isOn && t` It is off.`}
       </span>
     </span>
   );

@@ -1,5 +1,6 @@
 import { useEffect, useState } from "react";
 import { nameOfKey } from "../../core/keys/keyMap.ts";
+import { t } from "../../core/language/t.ts";
 import { oscAddressSchema } from "../../core/triggers/whens/message.ts";
 import { nameOfWhen, WHEN_NAMES, type When, type WhenName } from "../../core/triggers/whens.ts";
 import { useDesk, useDeskStore } from "../desk/deskContext.ts";
@@ -29,7 +30,7 @@ function PadKey({ padKey, onChange }: { padKey: string; onChange: (key: string) 
       onClick={() => setIsLearning(!isLearning)}
       className={`${boxClass} aria-pressed:bg-act-ground aria-pressed:text-act`}
     >
-      {isLearning ? "press it on the pad…" : `${nameOfKey(padKey)}: learn another`}
+      {isLearning ? t`press it on the pad…` : t`${nameOfKey(padKey)}: learn another`}
     </button>
   );
 }
@@ -69,7 +70,7 @@ export function WhenChoice({ when, onChange }: { when: When; onChange: (when: Wh
   return (
     <>
       <select
-        aria-label="What sets it off"
+        aria-label={t`What sets it off`}
         value={when.kind}
         onChange={({ target }) => onChange(fresh(target.value as WhenName))}
         className={boxClass}
@@ -93,7 +94,7 @@ function WhenDetails({ when, onChange }: { when: When; onChange: (when: When) =>
         <>
           <ChooseSource value={when.sourceId} onChange={(sourceId) => onChange({ ...when, sourceId })} />
           <select
-            aria-label="What it does"
+            aria-label={t`What it does`}
             value={`${when.does} ${when.bus}`}
             onChange={({ target }) => {
               const [does, bus] = target.value.split(" ") as [typeof when.does, typeof when.bus];
@@ -101,10 +102,10 @@ function WhenDetails({ when, onChange }: { when: When; onChange: (when: When) =>
             }}
             className={boxClass}
           >
-            <option value="comes program">comes to program</option>
-            <option value="leaves program">leaves program</option>
-            <option value="comes preview">comes to preview</option>
-            <option value="leaves preview">leaves preview</option>
+            <option value="comes program">{t`comes to program`}</option>
+            <option value="leaves program">{t`leaves program`}</option>
+            <option value="comes preview">{t`comes to preview`}</option>
+            <option value="leaves preview">{t`leaves preview`}</option>
           </select>
         </>
       );
@@ -113,27 +114,27 @@ function WhenDetails({ when, onChange }: { when: When; onChange: (when: When) =>
         <>
           <ChooseClip any value={when.clipId} onChange={(clipId) => onChange({ ...when, clipId })} />
           <select
-            aria-label="What it does"
+            aria-label={t`What it does`}
             value={when.does}
             onChange={({ target }) => onChange({ ...when, does: target.value as typeof when.does })}
             className={boxClass}
           >
-            <option value="starts">starts</option>
-            <option value="in">is so far in</option>
-            <option value="before">is so long before its end</option>
-            <option value="ends">ends</option>
+            <option value="starts">{t`starts`}</option>
+            <option value="in">{t`is so far in`}</option>
+            <option value="before">{t`is so long before its end`}</option>
+            <option value="ends">{t`ends`}</option>
           </select>
           {(when.does === "in" || when.does === "before") && (
             <>
               <SecondsBox
-                label="Seconds of the clip"
+                label={t`Seconds of the clip`}
                 ms={when.ms}
                 min={0}
                 max={86_400}
                 step={0.1}
                 onSave={(ms) => onChange({ ...when, ms })}
               />
-              s
+              {t`s`}
             </>
           )}
         </>
@@ -143,20 +144,20 @@ function WhenDetails({ when, onChange }: { when: When; onChange: (when: When) =>
         <>
           <ChooseCue value={when.cueId} onChange={(cueId) => onChange({ ...when, cueId })} />
           <select
-            aria-label="What it does"
+            aria-label={t`What it does`}
             value={when.does}
             onChange={({ target }) => onChange({ ...when, does: target.value as typeof when.does })}
             className={boxClass}
           >
-            <option value="comes">is taken</option>
-            <option value="leaves">leaves</option>
+            <option value="comes">{t`is taken`}</option>
+            <option value="leaves">{t`leaves`}</option>
           </select>
         </>
       );
     case "time":
       return (
         <TimeBox
-          label="Time of day"
+          label={t`Time of day`}
           time={when.at}
           isToTheSecond
           onSave={(at) => onChange({ ...when, at })}
@@ -174,29 +175,29 @@ function WhenDetails({ when, onChange }: { when: When; onChange: (when: When) =>
             onChange={(column) => onChange({ ...when, column })}
           />
           <input
-            aria-label="Row by its name; empty: any"
+            aria-label={t`Row by its name; empty: any`}
             key={when.row}
             defaultValue={when.row}
             maxLength={120}
-            placeholder="any row"
+            placeholder={t`any row`}
             onBlur={({ target }) =>
               target.value.trim() !== when.row && onChange({ ...when, row: target.value.trim() })
             }
             className={`${boxClass} w-40`}
           />
           <select
-            aria-label="What it does"
+            aria-label={t`What it does`}
             value={when.does}
             onChange={({ target }) => onChange({ ...when, does: target.value as typeof when.does })}
             className={boxClass}
           >
-            <option value="changes">changes</option>
-            <option value="rises">comes up to</option>
-            <option value="falls">comes down to</option>
+            <option value="changes">{t`changes`}</option>
+            <option value="rises">{t`comes up to`}</option>
+            <option value="falls">{t`comes down to`}</option>
           </select>
           {when.does !== "changes" && (
             <NumberBox
-              label="Limit"
+              label={t`Limit`}
               value={when.limit}
               min={-1e12}
               max={1e12}
@@ -213,7 +214,7 @@ function WhenDetails({ when, onChange }: { when: When; onChange: (when: When) =>
       return (
         <>
           <input
-            aria-label="OSC address"
+            aria-label={t`OSC address`}
             key={when.address}
             defaultValue={when.address}
             maxLength={120}
@@ -224,17 +225,17 @@ function WhenDetails({ when, onChange }: { when: When; onChange: (when: When) =>
                 return;
               }
               target.value = when.address;
-              store.say("trouble", "An OSC address begins with / and has no spaces. It was left as it is.");
+              store.say("trouble", t`An OSC address begins with / and has no spaces. It was left as it is.`);
             }}
             className={`${boxClass} w-52 font-mono`}
           />
-          with
+          {t`with`}
           <input
-            aria-label="First value; empty: any"
+            aria-label={t`First value; empty: any`}
             key={`value ${when.value}`}
             defaultValue={when.value}
             maxLength={80}
-            placeholder="any value"
+            placeholder={t`any value`}
             onBlur={({ target }) =>
               target.value.trim() !== when.value && onChange({ ...when, value: target.value.trim() })
             }

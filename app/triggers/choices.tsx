@@ -1,3 +1,4 @@
+import { t } from "../../core/language/t.ts";
 import { useDesk } from "../desk/deskContext.ts";
 import { boxClass } from "../ui/Labelled.tsx";
 
@@ -25,7 +26,7 @@ function Choose({
       onChange={({ target }) => onChange(target.value)}
       className={`${boxClass} w-64`}
     >
-      {!all.some(({ id }) => id === value) && <option value={value}>not there any more</option>}
+      {!all.some(({ id }) => id === value) && <option value={value}>{t`not there any more`}</option>}
       {all.map(({ id, name }) => (
         <option key={id} value={id}>
           {name}
@@ -44,41 +45,41 @@ export function ChooseCue({ value, onChange }: Chosen) {
     id: view.cueId,
     name: `${index + 1} ${title || typedTitle}`,
   }));
-  return <Choose label="Cue" value={value} all={all} onChange={onChange} />;
+  return <Choose label={t`Cue`} value={value} all={all} onChange={onChange} />;
 }
 
 export function ChooseSource({ value, onChange }: Chosen) {
   const { sources } = useDesk("sources");
-  return <Choose label="Source" value={value} all={sources} onChange={onChange} />;
+  return <Choose label={t`Source`} value={value} all={sources} onChange={onChange} />;
 }
 
 /** A clip of the list; `any`: or whichever plays. */
 export function ChooseClip({ value, onChange, any = false }: Chosen & { any?: boolean }) {
   const { follow } = useDesk("follow");
   const clips = (follow?.clips ?? []).map(({ id, title }) => ({ id, name: title }));
-  const all = any ? [{ id: "", name: "any clip" }, ...clips] : clips;
-  return <Choose label="Clip" value={value} all={all} onChange={onChange} />;
+  const all = any ? [{ id: "", name: t`any clip` }, ...clips] : clips;
+  return <Choose label={t`Clip`} value={value} all={all} onChange={onChange} />;
 }
 
 export function ChooseLayer({ value, onChange }: Chosen) {
   const { state } = useDesk("state");
-  return <Choose label="Layer" value={value} all={state.layers} onChange={onChange} />;
+  return <Choose label={t`Layer`} value={value} all={state.layers} onChange={onChange} />;
 }
 
 export function ChoosePlan({ value, onChange }: Chosen) {
   const { plans } = useDesk("plans");
-  return <Choose label="Screen plan" value={value} all={plans} onChange={onChange} />;
+  return <Choose label={t`Screen plan`} value={value} all={plans} onChange={onChange} />;
 }
 
 export function ChooseFeed({ value, onChange }: Chosen) {
   const { feeds } = useDesk("feeds");
   const all = feeds.map(({ id, doc }) => ({ id, name: doc.name }));
-  return <Choose label="Feed" value={value} all={all} onChange={onChange} />;
+  return <Choose label={t`Feed`} value={value} all={all} onChange={onChange} />;
 }
 
 export function ChooseColumn({ feedId, value, onChange }: Chosen & { feedId: string }) {
   const { feeds } = useDesk("feeds");
   const columns = feeds.find(({ id }) => id === feedId)?.columns ?? [];
   const all = columns.map((column) => ({ id: column, name: column }));
-  return <Choose label="Column" value={value} all={all} onChange={onChange} />;
+  return <Choose label={t`Column`} value={value} all={all} onChange={onChange} />;
 }

@@ -3,6 +3,7 @@ import { DataZoomComponent, GridComponent, LegendComponent, TooltipComponent } f
 import { type ECharts, type EChartsCoreOption, init, use } from "echarts/core";
 import { SVGRenderer } from "echarts/renderers";
 import { type KeyboardEvent, useEffect, useRef } from "react";
+import { t } from "../../core/language/t.ts";
 
 use([
   ...[BarChart, LineChart, CustomChart, GridComponent, LegendComponent, TooltipComponent],
@@ -79,7 +80,7 @@ export function Chart({
     <div
       ref={frame}
       role="img"
-      aria-label={isZoomed ? `${label}. Plus, minus and the arrows change what is in sight.` : label}
+      aria-label={isZoomed ? t`${label}. Plus, minus and the arrows change what is in sight.` : label}
       className="size-full"
       {...(isZoomed && { tabIndex: 0, onKeyDown: zoom })}
     />

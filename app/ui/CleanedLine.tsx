@@ -1,3 +1,4 @@
+import { t } from "../../core/language/t.ts";
 import type { CleanedPaste } from "./useCleanPaste.ts";
 
 /** Says what a paste was cleaned of, with one press back to the text as it was. */
@@ -11,14 +12,14 @@ export function CleanedLine({ cleaned }: { cleaned: CleanedPaste | null }) {
         onClick={cleaned.putBack}
         className="min-h-8 rounded-md bg-lifted px-3 text-paper hover:bg-edge"
       >
-        Put it back as pasted
+        {t`Put it back as pasted`}
       </button>
       <button
         type="button"
         onClick={cleaned.dismiss}
         className="min-h-8 rounded-md px-2 text-second hover:text-paper"
       >
-        Fine
+        {t`Fine`}
       </button>
     </p>
   );

@@ -1,4 +1,5 @@
 import { Plug, Snowflake, Unplug } from "lucide-react";
+import { t } from "../../core/language/t.ts";
 
 /** That a page is filled from a feed, and how that does: with a sign and with words. */
 export function FeedMark({
@@ -18,7 +19,7 @@ export function FeedMark({
   since?: string | null;
   isOneLine?: boolean;
 }) {
-  const title = says ?? `Filled from ${names}`;
+  const title = says ?? t`Filled from ${names}`;
   return (
     <span
       title={title}
@@ -30,12 +31,12 @@ export function FeedMark({
         <Unplug aria-hidden="true" className="mt-0.5 size-3.5 shrink-0" />
       )}
       <span className={isOneLine ? "truncate" : "line-clamp-2"}>
-        <span className="sr-only">filled from </span>
-        {words === null ? names : `${words}${since ? ` since ${since}` : ""}`}
+        <span className="sr-only">{t`filled from`} </span>
+        {words === null ? names : `${words}${since ? t` since ${since}` : ""}`}
       </span>
       {isFrozen && (
         <span className="inline-flex items-center gap-0.5 text-paper">
-          <Snowflake aria-hidden="true" className="size-3.5" /> frozen
+          <Snowflake aria-hidden="true" className="size-3.5" /> {t`frozen`}
         </span>
       )}
     </span>

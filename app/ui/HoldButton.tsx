@@ -1,4 +1,5 @@
 import { type ReactNode, useEffect, useRef } from "react";
+import { t } from "../../core/language/t.ts";
 
 /** What is dangerous acts only after it was held this long. */
 export const HOLD_MS = 500;
@@ -58,7 +59,7 @@ export function HoldButton({
         className={`absolute inset-0 origin-left scale-x-0 bg-edge-strong [&.holding]:scale-x-100 [&.holding]:transition-transform [&.holding]:duration-500 [&.holding]:ease-linear ${isHeld ? "holding" : ""}`}
       />
       <span className="relative contents *:relative">{children}</span>
-      <span className="sr-only">hold for half a second</span>
+      <span className="sr-only">{t`hold for half a second`}</span>
     </button>
   );
 }

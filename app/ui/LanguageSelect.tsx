@@ -1,4 +1,5 @@
 import { useMemo } from "react";
+import { t } from "../../core/language/t.ts";
 import { VENUE_LANGUAGES, type VenueLanguage, venueLanguageSchema } from "../../core/time/venueLanguage.ts";
 import { formatDate } from "./format.ts";
 
@@ -40,7 +41,7 @@ export function LanguageSelect({
         ))}
       </select>
       <span id={`${id}-sample`} className="text-[14px] text-second" suppressHydrationWarning>
-        as in {formatDate(SAMPLE_MS, { timeZone: "UTC", language: chosen })}
+        {t`as in ${formatDate(SAMPLE_MS, { timeZone: "UTC", language: chosen })}`}
       </span>
     </>
   );

@@ -1,3 +1,4 @@
+import { t } from "../../core/language/t.ts";
 import type { DraftSaver } from "../api/draftSaver.ts";
 
 /** Whether what was typed is on the disk; when somebody else changed it too, whose words stay. */
@@ -5,10 +6,10 @@ export function SaveLine<T>({ saver }: { saver: DraftSaver<T> }) {
   const { status } = saver;
   switch (status.kind) {
     case "saved":
-      return <p className="text-[14px] text-act">saved</p>;
+      return <p className="text-[14px] text-act">{t`saved`}</p>;
     case "typing":
     case "saving":
-      return <p className="text-[14px] text-second">saving…</p>;
+      return <p className="text-[14px] text-second">{t`saving…`}</p>;
     case "failed":
       return (
         <p role="alert" className="text-[14px] text-attention">
@@ -27,14 +28,14 @@ export function SaveLine<T>({ saver }: { saver: DraftSaver<T> }) {
             className="min-h-9 rounded-md bg-lifted px-3 hover:bg-edge"
             onClick={() => saver.settle("theirs")}
           >
-            {status.by === "other" ? "Take theirs" : "Take what is saved"}
+            {status.by === "other" ? t`Take theirs` : t`Take what is saved`}
           </button>
           <button
             type="button"
             className="min-h-9 rounded-md bg-lifted px-3 hover:bg-edge"
             onClick={() => saver.settle("mine")}
           >
-            Keep mine
+            {t`Keep mine`}
           </button>
         </div>
       );

@@ -1,3 +1,4 @@
+import { t } from "../../core/language/t.ts";
 import type { PageContent } from "../../core/rundown/content.ts";
 import type { CueDoc } from "../../core/rundown/cueDoc.ts";
 import { kindOf } from "../../core/rundown/kinds.ts";
@@ -17,13 +18,13 @@ export function typedTitle(doc: CueDoc, fieldSets: FieldSets): string {
 export function cueTiming(doc: CueDoc): string | undefined {
   const seconds = (ms: number) => `${ms / 1000} s`;
   const parts: string[] = [];
-  if (doc.start.kind === "with") parts.push("with the one before");
+  if (doc.start.kind === "with") parts.push(t`with the one before`);
   if (doc.start.kind === "after")
-    parts.push(doc.start.ms === 0 ? "follows at once" : `follows after ${seconds(doc.start.ms)}`);
-  if (doc.start.kind === "at") parts.push(`at ${doc.start.time}`);
-  if (doc.delayMs > 0) parts.push(`${seconds(doc.delayMs)} later`);
-  if ("stayMs" in doc && doc.stayMs !== null) parts.push(`leaves after ${seconds(doc.stayMs)}`);
-  if (doc.repeatMs !== null) parts.push(`again every ${seconds(doc.repeatMs)}`);
+    parts.push(doc.start.ms === 0 ? t`follows at once` : t`follows after ${seconds(doc.start.ms)}`);
+  if (doc.start.kind === "at") parts.push(t`at ${doc.start.time}`);
+  if (doc.delayMs > 0) parts.push(t`${seconds(doc.delayMs)} later`);
+  if ("stayMs" in doc && doc.stayMs !== null) parts.push(t`leaves after ${seconds(doc.stayMs)}`);
+  if (doc.repeatMs !== null) parts.push(t`again every ${seconds(doc.repeatMs)}`);
   return parts.length > 0 ? parts.join(", ") : undefined;
 }
 
@@ -45,10 +46,10 @@ export function wordsOf(
 /** What an action does, in a sentence. */
 export function describeAction({ action, plan }: PageContent): string {
   const parts: string[] = [];
-  if (action && action.clear.length > 0) parts.push(`takes off ${action.clear.join(", ")}`);
-  if (action?.shutter === "black") parts.push("all screens go to black");
-  if (action?.shutter === "standBy") parts.push("all screens show their stand-by");
-  if (action?.shutter === "back") parts.push("all screens show their picture again");
-  if (plan?.otherwise === "switch") parts.push("switches the screen plan");
-  return parts.length > 0 ? parts.join("; ") : "waits for a press";
+  if (action && action.clear.length > 0) parts.push(t`takes off ${action.clear.join(", ")}`);
+  if (action?.shutter === "black") parts.push(t`all screens go to black`);
+  if (action?.shutter === "standBy") parts.push(t`all screens show their stand-by`);
+  if (action?.shutter === "back") parts.push(t`all screens show their picture again`);
+  if (plan?.otherwise === "switch") parts.push(t`switches the screen plan`);
+  return parts.length > 0 ? parts.join("; ") : t`waits for a press`;
 }

@@ -1,3 +1,4 @@
+import { t } from "../../core/language/t.ts";
 /** A monitor of this machine, as browsers describe it (Window Management, W3C). */
 export interface Monitor {
   readonly availLeft: number;
@@ -22,15 +23,15 @@ export async function findMonitors(): Promise<
   if (!getScreenDetails)
     return {
       why: window.isSecureContext
-        ? "This browser does not say which monitors there are."
-        : "Browsers say which monitors there are only over TLS or on the server's own machine.",
+        ? t`This browser does not say which monitors there are.`
+        : t`Browsers say which monitors there are only over TLS or on the server's own machine.`,
     };
   try {
     const { screens } = await getScreenDetails.call(window);
     return { monitors: [...screens] };
   } catch {
     return {
-      why: "The browser was not allowed to say which monitors there are. Allow it beside the address.",
+      why: t`The browser was not allowed to say which monitors there are. Allow it beside the address.`,
     };
   }
 }

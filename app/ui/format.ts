@@ -1,3 +1,4 @@
+import { t } from "../../core/language/t.ts";
 import { readTimeOfDay } from "../../core/time/timeOfDay.ts";
 import type { VenueLanguage } from "../../core/time/venueLanguage.ts";
 
@@ -81,7 +82,7 @@ export function formatPlanned(time: string, language: VenueLanguage): string {
 /** The size of a file, as people compare them. */
 export function formatBytes(bytes: number): string {
   const mb = bytes / 1024 ** 2;
-  if (mb >= 10 * 1024) return `${Math.round(mb / 1024)} GB`;
-  if (mb >= 10) return `${Math.round(mb)} MB`;
-  return mb >= 0.1 ? `${mb.toFixed(1)} MB` : `${Math.max(1, Math.round(bytes / 1024))} KB`;
+  if (mb >= 10 * 1024) return t`${Math.round(mb / 1024)} GB`;
+  if (mb >= 10) return t`${Math.round(mb)} MB`;
+  return mb >= 0.1 ? t`${mb.toFixed(1)} MB` : t`${Math.max(1, Math.round(bytes / 1024))} KB`;
 }

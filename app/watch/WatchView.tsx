@@ -1,4 +1,5 @@
 import { useEffect, useMemo, useRef, useState } from "react";
+import { t } from "../../core/language/t.ts";
 import { showsAnything } from "../../core/show/layers.ts";
 import { pageAt } from "../../core/show/slot.ts";
 import type { Output } from "../../core/venue/plan.ts";
@@ -48,30 +49,29 @@ function Wall({ showName }: { showName: string }) {
       <header className="flex flex-wrap items-baseline gap-x-8">
         <h1 className="text-[26px] font-bold">{showName}</h1>
         <p className="text-[20px] text-second">
-          Plan <strong className="text-paper">{state.plan.name}</strong>
+          {t`Plan`} <strong className="text-paper">{state.plan.name}</strong>
         </p>
         {Object.keys(state.tests).length > 0 && (
-          <p className="hatched rounded px-3 text-[20px] font-bold">TEST PICTURES</p>
+          <p className="hatched rounded px-3 text-[20px] font-bold">{t`TEST PICTURES`}</p>
         )}
         {outputs.some(({ id }) => state.shutters[id]?.untilMs === null) && (
           <p className="hatched rounded px-3 text-[20px] font-bold">
-            SHUT:{" "}
-            {outputs
+            {t`SHUT: ${outputs
               .filter(({ id }) => state.shutters[id]?.untilMs === null)
               .map(({ name }) => name)
-              .join(", ")}
+              .join(", ")}`}
           </p>
         )}
         {desk.status.kind !== "open" && (
           <p className="text-[20px] font-bold text-attention">
-            {desk.status.kind === "silent" ? "no answer from the server" : "no connection"}
+            {desk.status.kind === "silent" ? t`no answer from the server` : t`no connection`}
           </p>
         )}
         <Clock />
       </header>
       <main
         ref={room}
-        aria-label="All screens"
+        aria-label={t`All screens`}
         // biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls must be reached by keys
         tabIndex={0}
         className="flex min-h-0 flex-1 flex-wrap content-start items-end gap-x-4 gap-y-2.5 overflow-y-auto overflow-x-hidden"
@@ -92,7 +92,7 @@ function Wall({ showName }: { showName: string }) {
             >
               <p className="text-second">{layer.name}</p>
               <p className="truncate font-semibold">
-                {page ? (store.findContent(page.content)?.title ?? "…") : "empty"}
+                {page ? (store.findContent(page.content)?.title ?? "…") : t`empty`}
                 {page && since !== undefined && <SinceWhen sinceMs={since} />}
               </p>
             </div>
@@ -136,7 +136,7 @@ function Screen({
         </span>
         <TallyMark outputId={output.id} className="shrink-0" />
         {isOnAir && !facts.isEmpty && (
-          <span className="ml-auto shrink-0 rounded bg-air px-2 text-[16px] text-on-bright">ON AIR</span>
+          <span className="ml-auto shrink-0 rounded bg-air px-2 text-[16px] text-on-bright">{t`ON AIR`}</span>
         )}
       </h2>
       <div className="flex items-end gap-2.5">
@@ -144,7 +144,7 @@ function Screen({
           className={`min-w-0 rounded border-4 ${isOnAir && !facts.isEmpty ? "border-air" : "border-edge"}`}
           style={{ width: pictureWidthPx }}
         >
-          <OutputPicture output={output} state={state} drawing={drawing} label={`On ${output.name} now`} />
+          <OutputPicture output={output} state={state} drawing={drawing} label={t`On ${output.name} now`} />
         </div>
         <div
           className={`min-w-0 rounded border-4 ${next ? "border-dashed border-next" : "border-edge"}`}
@@ -154,7 +154,7 @@ function Screen({
             output={output}
             state={nextState}
             drawing={drawing}
-            label={`On ${output.name} after the next take`}
+            label={t`On ${output.name} after the next take`}
             isStill
           />
         </div>

@@ -1,6 +1,7 @@
 import { Plus, ScanSearch, X } from "lucide-react";
 import { useEffect, useState } from "react";
 import { Link, useNavigate } from "react-router";
+import { t } from "../../core/language/t.ts";
 import type { FirstScreen, ScreenUse } from "../../core/rundown/firstSteps.ts";
 import type { Template } from "../../core/scene/template.ts";
 import { nearestVenueLanguage, type VenueLanguage } from "../../core/time/venueLanguage.ts";
@@ -16,19 +17,19 @@ import { LanguageSelect } from "../ui/LanguageSelect.tsx";
 const USES: Readonly<
   Record<ScreenUse, { readonly name: string; readonly widthPx: number; readonly heightPx: number }>
 > = {
-  hall: { name: "the room: large words", widthPx: 1920, heightPx: 1080 },
-  stream: { name: "the stream: over the cameras", widthPx: 1920, heightPx: 1080 },
-  stage: { name: "the stage: words and what comes next", widthPx: 1280, heightPx: 720 },
-  portrait: { name: "the foyer: on end", widthPx: 1080, heightPx: 1920 },
-  ribbon: { name: "a ribbon: wide and low", widthPx: 1920, heightPx: 360 },
+  hall: { name: t`the room: large words`, widthPx: 1920, heightPx: 1080 },
+  stream: { name: t`the stream: over the cameras`, widthPx: 1920, heightPx: 1080 },
+  stage: { name: t`the stage: words and what comes next`, widthPx: 1280, heightPx: 720 },
+  portrait: { name: t`the foyer: on end`, widthPx: 1080, heightPx: 1920 },
+  ribbon: { name: t`a ribbon: wide and low`, widthPx: 1920, heightPx: 360 },
 };
 const USE_IDS = Object.keys(USES) as ScreenUse[];
 const SHORT_NAMES: Readonly<Record<ScreenUse, string>> = {
-  hall: "Wall",
-  stream: "Stream",
-  stage: "Stage",
-  portrait: "Foyer",
-  ribbon: "Ribbon",
+  hall: t`Wall`,
+  stream: t`Stream`,
+  stage: t`Stage`,
+  portrait: t`Foyer`,
+  ribbon: t`Ribbon`,
 };
 const START: readonly FirstScreen[] = [screenFor("hall"), screenFor("stream")];
 const MOST_SCREENS = 12;
@@ -72,7 +73,7 @@ export function WelcomeView({
   const look = async () => {
     const found = await findMonitors();
     if ("why" in found) {
-      store.say("word", `${found.why} Or add the screens by hand; it takes a moment.`);
+      store.say("word", t`${found.why} Or add the screens by hand; it takes a moment.`);
       return;
     }
     // The desk itself is on the first monitor, where there are others.
@@ -103,51 +104,51 @@ export function WelcomeView({
   if (!fresh)
     return (
       <main
-        aria-label="First steps"
+        aria-label={t`First steps`}
         className="grid min-h-0 flex-1 place-content-center gap-3 p-8 text-center"
       >
-        <p className="font-words text-[22px]">The first steps are done.</p>
+        <p className="font-words text-[22px]">{t`The first steps are done.`}</p>
         <p className="text-second">
-          Style and templates are in{" "}
+          {t`Style and templates are in`}{" "}
           <Link className="text-act underline" to="/design">
-            Design
+            {t`Design`}
           </Link>
-          , screens in{" "}
+          {t`, screens in`}{" "}
           <Link className="text-act underline" to="/screens">
-            Screens
+            {t`Screens`}
           </Link>
-          , the words of the evening in{" "}
+          {t`, the words of the evening in`}{" "}
           <Link className="text-act underline" to="/prepare">
-            Prepare
+            {t`Prepare`}
           </Link>
           .
         </p>
       </main>
     );
   return (
-    <main aria-label="First steps" className="flex min-h-0 flex-1 flex-col">
+    <main aria-label={t`First steps`} className="flex min-h-0 flex-1 flex-col">
       <div className="relative flex min-h-0 flex-1 flex-col">
         {/* biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls must be reached by keys */}
         <div tabIndex={0} className="min-h-0 flex-1 overflow-y-auto">
           <div className="mx-auto flex max-w-5xl flex-col gap-6 px-6 py-6">
             <header>
-              <h2 className="font-words text-[28px]">Welcome. Four things, then the first evening.</h2>
+              <h2 className="font-words text-[28px]">{t`Welcome. Four things, then the first evening.`}</h2>
               <p className="text-[16px] text-second">
-                All of it can be changed later, and none of it has to be.
+                {t`All of it can be changed later, and none of it has to be.`}
               </p>
             </header>
             <div className="grid gap-x-8 gap-y-4 md:grid-cols-2">
-              <Labelled id="place" label="1 · What is the house called?">
+              <Labelled id="place" label={t`1 · What is the house called?`}>
                 <input
                   id="place"
                   value={place}
                   maxLength={80}
-                  placeholder="The Net Loft"
+                  placeholder={t`The Net Loft`}
                   onChange={({ target }) => setPlace(target.value)}
                   className={`${fieldClass} text-[17px]`}
                 />
               </Labelled>
-              <Labelled id="language" label="How does it write dates and times?">
+              <Labelled id="language" label={t`How does it write dates and times?`}>
                 <LanguageSelect
                   id="language"
                   chosen={language}
@@ -156,8 +157,8 @@ export function WelcomeView({
                 />
               </Labelled>
             </div>
-            <section aria-label="House style">
-              <h3 className="mb-2 text-[15px] text-second">2 · How shall it look?</h3>
+            <section aria-label={t`House style`}>
+              <h3 className="mb-2 text-[15px] text-second">{t`2 · How shall it look?`}</h3>
               <StylePicker
                 styles={styles}
                 chosen={styleId}
@@ -166,21 +167,21 @@ export function WelcomeView({
                 onChoose={setStyleId}
               />
             </section>
-            <section aria-label="Screens">
-              <h3 className="mb-2 text-[15px] text-second">3 · Which screens are there?</h3>
+            <section aria-label={t`Screens`}>
+              <h3 className="mb-2 text-[15px] text-second">{t`3 · Which screens are there?`}</h3>
               <ul className="flex flex-col gap-2">
                 {screens.map((screen, at) => (
                   // biome-ignore lint/suspicious/noArrayIndexKey: a row is its place in the list
                   <li key={at} className="flex flex-wrap items-center gap-2">
                     <input
-                      aria-label={`Name of screen ${at + 1}`}
+                      aria-label={t`Name of screen ${at + 1}`}
                       value={screen.name}
                       maxLength={60}
                       onChange={({ target }) => change(at, { name: target.value })}
                       className={`${fieldClass} w-40!`}
                     />
                     <select
-                      aria-label={`What screen ${at + 1} is for`}
+                      aria-label={t`What screen ${at + 1} is for`}
                       value={screen.use}
                       onChange={({ target }) => change(at, screenFor(target.value as ScreenUse))}
                       className={`${fieldClass} w-80!`}
@@ -196,7 +197,7 @@ export function WelcomeView({
                     </span>
                     <button
                       type="button"
-                      aria-label={`Remove screen ${at + 1}`}
+                      aria-label={t`Remove screen ${at + 1}`}
                       disabled={screens.length === 1}
                       onClick={() => setScreens(screens.filter((_, index) => index !== at))}
                       className="grid size-9 place-content-center rounded-md text-second hover:bg-lifted disabled:text-quiet"
@@ -213,14 +214,15 @@ export function WelcomeView({
                   onClick={() => setScreens([...screens, screenFor("stage")])}
                   className={toolClass}
                 >
-                  <Plus aria-hidden="true" className="size-4.5" /> Add a screen
+                  <Plus aria-hidden="true" className="size-4.5" /> {t`Add a screen`}
                 </button>
                 <button type="button" onClick={() => void look()} className={toolClass}>
-                  <ScanSearch aria-hidden="true" className="size-4.5" /> Find the screens of this computer
+                  <ScanSearch aria-hidden="true" className="size-4.5" />{" "}
+                  {t`Find the screens of this computer`}
                 </button>
               </div>
             </section>
-            <Labelled id="text" label="4 · Where do readings come from?">
+            <Labelled id="text" label={t`4 · Where do readings come from?`}>
               <select
                 id="text"
                 value={text}
@@ -232,7 +234,7 @@ export function WelcomeView({
                     {name}
                   </option>
                 ))}
-                <option value="">no readings</option>
+                <option value="">{t`no readings`}</option>
               </select>
             </Labelled>
           </div>
@@ -246,14 +248,14 @@ export function WelcomeView({
           onClick={() => void make()}
           className="min-h-11 rounded-lg bg-act px-6 text-[17px] font-bold text-on-bright hover:brightness-110 disabled:bg-lifted disabled:text-second"
         >
-          Make the first evening
+          {t`Make the first evening`}
         </button>
         <p className="text-[15px] text-second">
-          A backdrop and a corner mark, which go onto the screens at once; a song, a name strap
-          {text !== "" && " and a reading"} to change or delete.
+          {t`A backdrop and a corner mark, which go onto the screens at once; a song, a name strap`}
+          {text !== "" && t` and a reading`} {t`to change or delete.`}
         </p>
         <Link className="ml-auto text-[15px] text-act underline" to="/prepare">
-          Begin with nothing
+          {t`Begin with nothing`}
         </Link>
       </footer>
     </main>

@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { t } from "../language/t.ts";
 import { nameSchema } from "../names/name.ts";
 import { PART_NAMES, type PartName } from "./carriedShow.ts";
 
@@ -63,15 +64,14 @@ export function readShowFile(text: string): ShowFile | { readonly problem: strin
   const { version, program } = about.data;
   if (version > SHOW_FILE_VERSION)
     return {
-      problem: `This show file is of version ${version}, written by Vesko ${program}; this Vesko reads up to version ${SHOW_FILE_VERSION}. Nothing was opened. Bring this machine up to date, or save the show there for this one.`,
+      problem: t`This show file is of version ${version}, written by Vesko ${program}; this Vesko reads up to version ${SHOW_FILE_VERSION}. Nothing was opened. Bring this machine up to date, or save the show there for this one.`,
     };
   const read = showFileSchema.safeParse(said);
   if (read.success) return read.data;
   const [issue] = read.error.issues;
   return {
-    problem: `The show file’s list of contents cannot be read (${issue?.path.join(".")}: ${issue?.message}). Nothing was opened; save it again where it comes from.`,
+    problem: t`The show file’s list of contents cannot be read (${issue?.path.join(".")}: ${issue?.message}). Nothing was opened; save it again where it comes from.`,
   };
 }
 
-const NO_SHOW_FILE =
-  "That is no show file: it has no “show.json” that says so. Nothing was opened. Choose a file that “Save a show file” made.";
+const NO_SHOW_FILE = t`That is no show file: it has no “show.json” that says so. Nothing was opened. Choose a file that “Save a show file” made.`;

@@ -1,3 +1,4 @@
+import { t } from "../language/t.ts";
 import type { Rect } from "../picture/picture.ts";
 import type { CueDoc } from "../rundown/cueDoc.ts";
 import { findChunk } from "../rundown/steps.ts";
@@ -39,7 +40,7 @@ function partingSlide({ cue, anchor, outfitId }: PageOnScreen): Mend[] {
   const section = chunk.occurrence.key.split("#")[0] as string;
   const manual = breakAt("split", section, chunk.occurrence.units, middle, [outfitId]);
   const breaks = withBreak(doc.breaks, manual);
-  return [changing(cue, "Part the slide here", { breaks } as Partial<CueDoc>)];
+  return [changing(cue, t`Part the slide here`, { breaks } as Partial<CueDoc>)];
 }
 
 /** Templates that the outfit offers besides the one that is worn. */
@@ -51,7 +52,7 @@ export function otherTemplates(
   return offered
     .filter(({ key }) => key !== templateKey(template))
     .slice(0, 3)
-    .map(({ key, name }) => changing(cue, `Wear “${name}”`, { template: key } as Partial<CueDoc>));
+    .map(({ key, name }) => changing(cue, t`Wear “${name}”`, { template: key } as Partial<CueDoc>));
 }
 
 const nameFor = (page: PageOnScreen, objectId: string): string =>
@@ -75,7 +76,7 @@ function wider(page: PageOnScreen, objectId: string): Mend[] {
   const name = nameFor(page, objectId);
   const own = cue.doc.adjust[name] ?? NO_ADJUSTMENT;
   const adjust = { ...cue.doc.adjust, [name]: { ...own, wide: 1 + times } };
-  return [changing(cue, "Make its box wider on this page", { adjust } as Partial<CueDoc>)];
+  return [changing(cue, t`Make its box wider on this page`, { adjust } as Partial<CueDoc>)];
 }
 
 /** A soft shade behind the letters: dark behind light ones, light behind dark ones. */
@@ -85,7 +86,7 @@ export function shading(page: PageOnScreen, objectId: string, isLight: boolean):
   const own = cue.doc.adjust[name] ?? NO_ADJUSTMENT;
   if (own.shade !== undefined) return [];
   const adjust = { ...cue.doc.adjust, [name]: { ...own, shade: isLight ? "#000000" : "#ffffff" } };
-  return [changing(cue, "Put a shade behind its letters", { adjust } as Partial<CueDoc>)];
+  return [changing(cue, t`Put a shade behind its letters`, { adjust } as Partial<CueDoc>)];
 }
 
 function smaller(page: PageOnScreen, objectId: string): Mend[] {
@@ -95,7 +96,7 @@ function smaller(page: PageOnScreen, objectId: string): Mend[] {
   const scale = Math.round(own.scale * SMALLER * 100) / 100;
   if (scale < 0.2) return [];
   const adjust = { ...cue.doc.adjust, [name]: { ...own, scale } };
-  return [changing(cue, "Make its letters smaller on this page", { adjust } as Partial<CueDoc>)];
+  return [changing(cue, t`Make its letters smaller on this page`, { adjust } as Partial<CueDoc>)];
 }
 
 /** What brings words inside an area: back by as much as they were moved there, else with all of their page. */
@@ -115,7 +116,7 @@ export function movingInside(page: PageOnScreen, objectId: string, words: Rect, 
     const away = (px: number) => Math.sign(px) * Math.ceil(Math.abs(px) / scale + (px === 0 ? 0 : 1));
     const moved = { ...own, xPx: Math.round(own.xPx + away(right)), yPx: Math.round(own.yPx + away(down)) };
     return [
-      changing(cue, "Move it inside", { adjust: { ...cue.doc.adjust, [name]: moved } } as Partial<CueDoc>),
+      changing(cue, t`Move it inside`, { adjust: { ...cue.doc.adjust, [name]: moved } } as Partial<CueDoc>),
     ];
   }
   const whole = cue.doc.whole ?? AS_MADE;
@@ -127,7 +128,7 @@ export function movingInside(page: PageOnScreen, objectId: string, words: Rect, 
     yPercent: toTenths(whole.yPercent + percent(down, output.heightPx)),
   };
   if (Math.abs(moved.xPercent) > 100 || Math.abs(moved.yPercent) > 100) return [];
-  return [changing(cue, "Move the page inside", { whole: moved } as Partial<CueDoc>)];
+  return [changing(cue, t`Move the page inside`, { whole: moved } as Partial<CueDoc>)];
 }
 
 const toTenths = (value: number): number => Math.round(value * 10) / 10;

@@ -1,3 +1,4 @@
+import { t } from "../language/t.ts";
 import { replaceInCue } from "../rundown/replaceWords.ts";
 import type { FieldSets } from "../scene/fieldSet.ts";
 import type { Found } from "./check.ts";
@@ -19,7 +20,7 @@ export function inTexts(
       return {
         finding: { ...finding, place: where },
         cueId: cue.cueId,
-        mends: mended && mended.count > 0 ? [changing(cue, `Write “${by}”`, mended.doc)] : [],
+        mends: mended && mended.count > 0 ? [changing(cue, t`Write “${by}”`, mended.doc)] : [],
       };
     }),
   );

@@ -1,3 +1,4 @@
+import { t } from "../language/t.ts";
 import { oncePerText } from "../memo/oncePerText.ts";
 
 /** Words that are said twice and meant so: "had had", "that that", and what songs and cries repeat. */
@@ -51,23 +52,23 @@ const PATTERNS: readonly {
 }[] = [
   // French sets a space before some of these.
   {
-    mark: "a space before a mark",
+    mark: t`a space before a mark`,
     pattern: /\p{L}+ +[,.](?![.\d])/gu,
     mend: (match) => match.replace(/ +/g, ""),
   },
   {
-    mark: "a mark twice",
+    mark: t`a mark twice`,
     pattern: /\p{L}*(?:,,|;;|::|(?<!\.)\.\.(?!\.))/gu,
     mend: (match) => match.replace(/([,;:.])\1/, "$1"),
   },
-  { mark: "two spaces", pattern: /\p{L}+ {2,}\p{L}+/gu, mend: (match) => match.replace(/ {2,}/g, " ") },
+  { mark: t`two spaces`, pattern: /\p{L}+ {2,}\p{L}+/gu, mend: (match) => match.replace(/ {2,}/g, " ") },
   {
-    mark: "a question left to oneself",
+    mark: t`a question left to oneself`,
     pattern: /\?\?\?+|\bXXX+\b|\bTODO\b|\bTBC\b|\bTBD\b|\blorem ipsum\b/giu,
     mend: null,
   },
   {
-    mark: "what a file could not say",
+    mark: t`what a file could not say`,
     pattern: /\uFFFD|&(?:amp|nbsp|quot|lt|gt|#\d+);|Ã[\u0080-\u00bf]|â€[\u0080-\u00bf™œ]?/gu,
     mend: null,
   },
@@ -91,7 +92,7 @@ export const findStrayMarks = oncePerText((text: string): readonly StrayMark[] =
     if (count(open) === count(close) || (open === "“" && text.includes("\n"))) continue;
     const at = text.indexOf(count(open) > count(close) ? open : close);
     found.push({
-      mark: count(open) > count(close) ? `“${open}” that is not closed` : `“${close}” that was not opened`,
+      mark: count(open) > count(close) ? t`“${open}” that is not closed` : t`“${close}” that was not opened`,
       near: text.slice(Math.max(0, at - 12), at + 16).replace(/\n/g, " "),
       mended: null,
     });
@@ -103,5 +104,5 @@ export const findStrayMarks = oncePerText((text: string): readonly StrayMark[] =
 export const findMixedQuotes = oncePerText((text: string): string | null => {
   const straight = /(?<!\d)["](?!\d)|(?<=\p{L})'(?=\p{L})/u.exec(text)?.[0];
   const curled = /[“”„«»]|(?<=\p{L})’(?=\p{L})/u.exec(text)?.[0];
-  return straight && curled ? `${straight} and ${curled}` : null;
+  return straight && curled ? t`${straight} and ${curled}` : null;
 });

@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { t } from "../language/t.ts";
 import { byNameSchema, nameSchema } from "../names/name.ts";
 import type { Clip } from "./clip.ts";
 
@@ -13,7 +14,7 @@ export const clipMappingSchema = z.strictObject({
   /** Name of a field → path of the element that fills it. */
   fields: byNameSchema(z.string().min(1).max(200), 40).refine(
     (fields) => Object.keys(fields).length <= MOST_FIELDS,
-    `a mapping has at most ${MOST_FIELDS} fields`,
+    t`a mapping has at most ${MOST_FIELDS} fields`,
   ),
 });
 export type ClipMapping = z.infer<typeof clipMappingSchema>;

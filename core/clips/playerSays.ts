@@ -1,3 +1,4 @@
+import { t } from "../language/t.ts";
 import type { ClipPlay } from "./clipPlay.ts";
 import type { ReadyClip } from "./readyClip.ts";
 
@@ -70,7 +71,7 @@ export function playOfPlayer(
   // A file of another length is not what it plays.
   const isSame = Math.abs((known?.media?.durationMs ?? Number.NaN) - lengthMs) < SAME_LENGTH_MS;
   return {
-    clipId: known?.clip.id ?? `player ${name}`.slice(0, 60),
+    clipId: known?.clip.id ?? t`player ${name}`.slice(0, 60),
     title: known?.title ?? name,
     media: isSame ? (known?.media ?? null) : null,
     lengthMs,

@@ -1,6 +1,7 @@
 import { z } from "zod";
 import { feedDocSchema, feedIdSchema } from "../feeds/feed.ts";
 import { columnNameSchema } from "../feeds/table.ts";
+import { t } from "../language/t.ts";
 
 export const LONGEST_COMMENT = 1_000;
 export const LONGEST_AUTHOR = 120;
@@ -40,7 +41,7 @@ export type CommentSettings = z.infer<typeof commentSettingsSchema>;
 export const PICKED_FEED_ID = "picked-comments";
 export const PICKED_COLUMNS = ["no", "name", "words", "picture"] as const;
 export const PICKED_DOC = feedDocSchema.parse({
-  ...{ name: "Picked comments", source: { kind: "table" }, format: { kind: "csv" }, keyColumn: "no" },
+  ...{ name: t`Picked comments`, source: { kind: "table" }, format: { kind: "csv" }, keyColumn: "no" },
 });
 
 /** A comment as desks see it. */

@@ -1,3 +1,4 @@
+import { t } from "../language/t.ts";
 import type { FieldSet } from "../scene/fieldSet.ts";
 import type { HouseStyle } from "../scene/houseStyle.ts";
 import type { Template } from "../scene/template.ts";
@@ -73,5 +74,5 @@ export function changed<K extends DesignKindName>(
     return problem === undefined ? { doc: read.data } : { problem };
   }
   const [issue] = read.error.issues;
-  return { problem: `${issue?.path.join(".") || "it"}: ${issue?.message ?? "is not as it should be"}` };
+  return { problem: `${issue?.path.join(".") || t`it`}: ${issue?.message ?? t`is not as it should be`}` };
 }

@@ -1,3 +1,4 @@
+import { t } from "../language/t.ts";
 import type { Change } from "./changes.ts";
 
 /** Changes by the thing that they are of: the first so many names of their paths. */
@@ -16,7 +17,7 @@ export const isGone = ({ before, after }: Change): boolean => before !== undefin
 /** Several names in a sentence, each once. */
 export function listed(names: readonly string[]): string {
   const each = [...new Set(names)];
-  return each.length < 2 ? (each[0] ?? "") : `${each.slice(0, -1).join(", ")} and ${each.at(-1)}`;
+  return each.length < 2 ? (each[0] ?? "") : t`${each.slice(0, -1).join(", ")} and ${each.at(-1)}`;
 }
 
 /** A short value as it is written; nothing for what is too long to read. */
@@ -27,4 +28,4 @@ export const shown = (value: unknown): string =>
 
 /** “from so to so” where both can be read. */
 export const fromTo = ({ before, after }: Change): string =>
-  before === undefined ? `is ${shown(after)}` : `is ${shown(after)}, was ${shown(before)}`;
+  before === undefined ? t`is ${shown(after)}` : t`is ${shown(after)}, was ${shown(before)}`;

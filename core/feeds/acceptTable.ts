@@ -1,4 +1,5 @@
 import { parseNumber } from "../figures/number.ts";
+import { t } from "../language/t.ts";
 import { type ColumnKindName, columnKind, kindsFound } from "./columnKinds.ts";
 import type { ColumnRule, FeedDoc } from "./feed.ts";
 import { type FeedFault, quoted, wholeFault } from "./feedFault.ts";
@@ -43,7 +44,7 @@ function keptKind(
 function findFault(before: TableShape | null, read: Table, settings: Settings): FeedFault | undefined {
   const { rules, keyColumn, mostRows } = settings;
   if (read.rows.length > mostRows)
-    return wholeFault("tooMany", `it has ${read.rows.length} rows, and may have ${mostRows}.`);
+    return wholeFault("tooMany", t`it has ${read.rows.length} rows, and may have ${mostRows}.`);
   const wanted = new Set([
     ...(before?.columns ?? []),
     ...Object.keys(rules),
@@ -51,9 +52,9 @@ function findFault(before: TableShape | null, read: Table, settings: Settings): 
   ]);
   for (const name of wanted)
     if (!read.columns.includes(name))
-      return { ...wholeFault("missingColumn", `its column ${quoted(name)} is missing.`), column: name };
+      return { ...wholeFault("missingColumn", t`its column ${quoted(name)} is missing.`), column: name };
   if (read.rows.length === 0 && before && before.rows > 0)
-    return wholeFault("empty", `it has no rows any more, and had ${before.rows}.`);
+    return wholeFault("empty", t`it has no rows any more, and had ${before.rows}.`);
   for (const [index, name] of read.columns.entries()) {
     const rule = rules[name];
     const kind = rule?.kind ?? before?.kinds[name] ?? "words";
@@ -70,7 +71,7 @@ function findFault(before: TableShape | null, read: Table, settings: Settings): 
             row: at + 1,
             column: name,
             value,
-            says: `${quoted(name)} has ${quoted(value)} in row ${at + 1}, ${wrong.says}`,
+            says: t`${quoted(name)} has ${quoted(value)} in row ${at + 1}, ${wrong.says}`,
           };
       }
     }
@@ -86,27 +87,27 @@ function checksOf(kind: ColumnKindName, rule: ColumnRule | undefined): Check[] {
     checks.push((value) =>
       columnKind(kind).fits(value)
         ? undefined
-        : { code: "wrongKind", says: `where ${columnKind(kind).one} belongs.` },
+        : { code: "wrongKind", says: t`where ${columnKind(kind).one} belongs.` },
     );
   const { from = null, to = null, oneOf = [] } = rule ?? {};
   if (from !== null || to !== null)
     checks.push((value) => {
       const number = parseNumber(value)?.value;
-      if (number === undefined) return { code: "wrongKind", says: "where a number belongs." };
+      if (number === undefined) return { code: "wrongKind", says: t`where a number belongs.` };
       if (from !== null && number < from)
-        return { code: "notAllowed", says: `and ${from} is the least allowed.` };
-      if (to !== null && number > to) return { code: "notAllowed", says: `and ${to} is the most allowed.` };
+        return { code: "notAllowed", says: t`and ${from} is the least allowed.` };
+      if (to !== null && number > to) return { code: "notAllowed", says: t`and ${to} is the most allowed.` };
       return undefined;
     });
   if (oneOf.length > 0)
     checks.push((value) =>
-      oneOf.includes(value) ? undefined : { code: "notAllowed", says: `which is none of ${someOf(oneOf)}.` },
+      oneOf.includes(value) ? undefined : { code: "notAllowed", says: t`which is none of ${someOf(oneOf)}.` },
     );
   return checks;
 }
 
 const someOf = (choices: readonly string[]): string =>
-  choices.slice(0, 4).map(quoted).join(", ") + (choices.length > 4 ? ` and ${choices.length - 4} more` : "");
+  choices.slice(0, 4).map(quoted).join(", ") + (choices.length > 4 ? t` and ${choices.length - 4} more` : "");
 
 function findDoubleKey(read: Table, keyColumn: string): FeedFault | undefined {
   const index = read.columns.indexOf(keyColumn);
@@ -120,7 +121,7 @@ function findDoubleKey(read: Table, keyColumn: string): FeedFault | undefined {
         row: at + 1,
         column: keyColumn,
         value: key,
-        says: `rows ${first} and ${at + 1} are both called ${quoted(key)} in ${quoted(keyColumn)}.`,
+        says: t`rows ${first} and ${at + 1} are both called ${quoted(key)} in ${quoted(keyColumn)}.`,
       };
     seen.set(key, at + 1);
   }

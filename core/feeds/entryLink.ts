@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { t } from "../language/t.ts";
 import { byNameSchema } from "../names/name.ts";
 import { linkEndSchema } from "../time/linkEnd.ts";
 import { COLUMN_KIND_NAMES } from "./columnKinds.ts";
@@ -90,10 +91,10 @@ function renamed(before: readonly string[], after: readonly string[]): ReadonlyM
 /** Why a link does not allow an edit; undefined where it does. */
 export function whyNotAllowed(link: EntryLink, edit: RowEdit): string | undefined {
   const has = (row: string | null) => row === null || link.rows === null || link.rows.includes(row);
-  if (!has(edit.row)) return `This link does not show “${edit.row}”. Nothing was changed.`;
+  if (!has(edit.row)) return t`This link does not show “${edit.row}”. Nothing was changed.`;
   if (edit.kind === "moveNamed")
-    return link.mayMove && has(edit.after) ? undefined : "This link may not move rows. Nothing was moved.";
+    return link.mayMove && has(edit.after) ? undefined : t`This link may not move rows. Nothing was moved.`;
   return link.columns.includes(edit.column)
     ? undefined
-    : `This link may not change “${edit.column}”. Nothing was changed.`;
+    : t`This link may not change “${edit.column}”. Nothing was changed.`;
 }

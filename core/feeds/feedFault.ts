@@ -1,3 +1,4 @@
+import { t } from "../language/t.ts";
 /** What is wrong with a feed, and where in it. */
 export interface FeedFault {
   readonly code: FeedFaultCode;
@@ -37,4 +38,4 @@ export const wholeFault = (code: FeedFaultCode, says: string): FeedFault => ({
 
 /** The sentence that a desk is told. */
 export const faultSentence = (feedName: string, { says }: FeedFault): string =>
-  `“${feedName}”: ${says} Pages keep the last good values.`;
+  t`“${feedName}”: ${says} Pages keep the last good values.`;

@@ -1,3 +1,4 @@
+import { t } from "../language/t.ts";
 import type { ColumnKindName } from "./columnKinds.ts";
 import type { FeedDoc } from "./feed.ts";
 import type { FeedFault } from "./feedFault.ts";
@@ -26,6 +27,6 @@ export interface FeedView {
 
 /** What is wrong with it, in a few words; undefined while it is well. */
 export function feedTrouble({ fault, isStale, version }: FeedView): string | undefined {
-  if (fault) return version === 0 ? "never read" : "last good values";
+  if (fault) return version === 0 ? t`never read` : t`last good values`;
   return isStale ? "stale" : undefined;
 }

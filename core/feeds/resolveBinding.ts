@@ -1,3 +1,4 @@
+import { t } from "../language/t.ts";
 import { fieldsIn, writeWords } from "../scene/writtenWords.ts";
 import type { Binding, RowChoice } from "./binding.ts";
 import { type ColumnKindName, columnKind } from "./columnKinds.ts";
@@ -29,7 +30,7 @@ export function resolveBinding(
   const { table, doc } = feed;
   const used = binding.kind === "rows" ? binding.columns : fieldsIn(binding.text);
   const missing = used.find((name) => !table.columns.includes(name));
-  if (missing !== undefined) return { problem: `“${doc.name}” has no column “${missing}”.` };
+  if (missing !== undefined) return { problem: t`“${doc.name}” has no column “${missing}”.` };
   const write = (row: readonly string[], name: string): string => {
     const value = row[table.columns.indexOf(name)] ?? "";
     return value === "" ? binding.empty : formatCell(value, binding.formats[name], language);
@@ -37,7 +38,7 @@ export function resolveBinding(
   if (binding.kind === "rows") {
     const { sortBy, mostRows } = binding;
     if (sortBy && !table.columns.includes(sortBy.column))
-      return { problem: `“${doc.name}” has no column “${sortBy.column}”.` };
+      return { problem: t`“${doc.name}” has no column “${sortBy.column}”.` };
     const rows = sortBy ? sortedRows(feed, sortBy.column, sortBy.down) : table.rows;
     const lines = rows
       .slice(0, mostRows)
@@ -59,22 +60,22 @@ function findRow(
   picked: string | undefined,
 ): { readonly row: readonly string[] } | { readonly problem: string } {
   const { table, doc } = feed;
-  const none = (what: string) => ({ problem: `“${doc.name}” has ${what}.` });
+  const none = (what: string) => ({ problem: t`“${doc.name}” has ${what}.` });
   switch (choice.by) {
     case "number": {
       const row = table.rows[choice.number - 1];
-      return row ? { row } : none(`no row ${choice.number}: it has ${table.rows.length}`);
+      return row ? { row } : none(t`no row ${choice.number}: it has ${table.rows.length}`);
     }
     case "rank": {
-      if (!table.columns.includes(choice.column)) return none(`no column “${choice.column}”`);
+      if (!table.columns.includes(choice.column)) return none(t`no column “${choice.column}”`);
       const row = sortedRows(feed, choice.column, choice.down)[choice.rank - 1];
-      return row ? { row } : none(`no row ${choice.rank}: it has ${table.rows.length}`);
+      return row ? { row } : none(t`no row ${choice.rank}: it has ${table.rows.length}`);
     }
     case "key":
     case "pick": {
       const key = choice.by === "key" ? choice.key : (picked ?? "");
       const row = table.rows.find((cells, index) => rowKey(feed, cells, index) === key);
-      return row ? { row } : none(`no row “${key}”`);
+      return row ? { row } : none(t`no row “${key}”`);
     }
   }
 }
@@ -82,7 +83,7 @@ function findRow(
 /** What a row is known by: its value in the key column, else what stands in its first cell, else its number. */
 export function rowKey({ doc, table }: FeedTable, cells: readonly string[], index: number): string {
   const column = doc.keyColumn === "" ? 0 : table.columns.indexOf(doc.keyColumn);
-  return cells[column] || `row ${index + 1}`;
+  return cells[column] || t`row ${index + 1}`;
 }
 
 /** Rows in the order of a column; those in which nothing stands come last, equal ones stay as they stood. */

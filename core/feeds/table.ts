@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { t } from "../language/t.ts";
 import { nameSchema } from "../names/name.ts";
 
 /** What a feed may hold; beyond it a feed says so and keeps what it had. */
@@ -29,7 +30,7 @@ export function columnNames(given: readonly string[]): string[] {
       .trim()
       .slice(0, LONGEST_COLUMN_NAME - 4)
       .trim();
-    const base = plain === "" || plain in Object.prototype ? `Column ${index + 1}` : plain;
+    const base = plain === "" || plain in Object.prototype ? t`Column ${index + 1}` : plain;
     let name = base;
     for (let n = 2; seen.has(name); n++) name = `${base} ${n}`;
     seen.add(name);
@@ -51,7 +52,7 @@ export function tableOf(cells: readonly (readonly string[])[], firstRowNames: bo
   while (width > 0 && !filled.some((row) => (row[width - 1] ?? "").trim() !== "")) width--;
   const places = Array.from({ length: width }, (_, i) => i);
   return {
-    columns: columnNames(places.map((i) => (firstRowNames ? (first[i] ?? "") : `Column ${i + 1}`))),
+    columns: columnNames(places.map((i) => (firstRowNames ? (first[i] ?? "") : t`Column ${i + 1}`))),
     rows: body.map((row) => places.map((i) => (row[i] ?? "").trim())),
   };
 }

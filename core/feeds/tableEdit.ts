@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { parseNumber } from "../figures/number.ts";
+import { t } from "../language/t.ts";
 import type { ColumnKindName } from "./columnKinds.ts";
 import { quoted } from "./feedFault.ts";
 import { sortedRows } from "./resolveBinding.ts";
@@ -113,14 +114,14 @@ export function editTable(table: Table, edit: TableEdit, { keyColumn, kinds }: E
       if (!columns.includes(edit.column)) return noColumn(edit.column);
       return withRows(table, sortedRows({ table, kinds }, edit.column, edit.down));
     case "addColumn":
-      if (columns.includes(edit.name)) return { problem: `There is a column ${quoted(edit.name)} already.` };
-      if (width >= MOST_COLUMNS) return { problem: `A table has at most ${MOST_COLUMNS} columns.` };
+      if (columns.includes(edit.name)) return { problem: t`There is a column ${quoted(edit.name)} already.` };
+      if (width >= MOST_COLUMNS) return { problem: t`A table has at most ${MOST_COLUMNS} columns.` };
       return { table: { columns: [...columns, edit.name], rows: table.rows.map((cells) => [...cells, ""]) } };
     case "renameColumn": {
       const at = columns.indexOf(edit.from);
       if (at < 0) return noColumn(edit.from);
       if (edit.to !== edit.from && columns.includes(edit.to))
-        return { problem: `There is a column ${quoted(edit.to)} already.` };
+        return { problem: t`There is a column ${quoted(edit.to)} already.` };
       return { table: { ...table, columns: columns.map((name, i) => (i === at ? edit.to : name)) } };
     }
     case "removeColumn": {
@@ -140,11 +141,11 @@ function editNamed(table: Table, edit: RowEdit, keyColumn: string): Edited {
   const key = table.columns.indexOf(keyColumn);
   const find = (name: string) => table.rows.findIndex((cells) => key >= 0 && cells[key] === name);
   const at = find(edit.row);
-  if (at < 0) return { problem: `${quoted(edit.row)} is not in the table any more. Nothing was changed.` };
+  if (at < 0) return { problem: t`${quoted(edit.row)} is not in the table any more. Nothing was changed.` };
   if (edit.kind === "moveNamed") {
     const above = edit.after === null ? -1 : find(edit.after);
     if (edit.after !== null && above < 0)
-      return { problem: `${quoted(edit.after)} is not in the table any more. Nothing was moved.` };
+      return { problem: t`${quoted(edit.after)} is not in the table any more. Nothing was moved.` };
     return withRows(table, moved(table.rows, at, above < at ? above + 1 : above));
   }
   const column = table.columns.indexOf(edit.column);
@@ -152,9 +153,9 @@ function editNamed(table: Table, edit: RowEdit, keyColumn: string): Edited {
   const now = table.rows[at]?.[column] ?? "";
   const to = edit.kind === "setNamed" ? edit.to.trim() : added(now, edit.by);
   if (to === undefined)
-    return { problem: `${quoted(now)} in ${quoted(edit.column)} is no number to count on from.` };
+    return { problem: t`${quoted(now)} in ${quoted(edit.column)} is no number to count on from.` };
   if (edit.kind === "setNamed" && now !== edit.was && now !== to)
-    return { clash: `${edit.row}, ${edit.column}: it is ${quoted(now)} now, changed elsewhere.`, now };
+    return { clash: t`${edit.row}, ${edit.column}: it is ${quoted(now)} now, changed elsewhere.`, now };
   return withRows(
     table,
     table.rows.map((cells, i) => (i === at ? cells.map((text, j) => (j === column ? to : text)) : cells)),
@@ -178,17 +179,16 @@ const isSame = (a: readonly string[], b: readonly string[] | undefined): boolean
   b !== undefined && a.every((text, i) => text === (b[i] ?? ""));
 
 const isOther: Edited = {
-  clash:
-    "Somebody else changed these cells meanwhile. They are as they left them; type it again if it is still right.",
+  clash: t`Somebody else changed these cells meanwhile. They are as they left them; type it again if it is still right.`,
   now: "",
 };
 
 const noColumn = (name: string): Edited => ({
-  problem: `There is no column ${quoted(name)} any more. Nothing was changed.`,
+  problem: t`There is no column ${quoted(name)} any more. Nothing was changed.`,
 });
 
 function withRows(table: Table, rows: readonly (readonly string[])[]): Edited {
   return rows.length > MOST_ROWS
-    ? { problem: `A table has at most ${MOST_ROWS} rows. Nothing was changed.` }
+    ? { problem: t`A table has at most ${MOST_ROWS} rows. Nothing was changed.` }
     : { table: { ...table, rows: rows.map((cells) => [...cells]) } };
 }

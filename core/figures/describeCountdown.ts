@@ -1,11 +1,12 @@
+import { t } from "../language/t.ts";
 import { formatSpan, parseDayAndTime, parseSpan, parseTimeOfDay } from "./clockText.ts";
 
 /** What a countdown makes of what was typed, in words; undefined where it cannot read it. @param language BCP 47 */
 export function describeCountdown(typed: string, language: string): string | undefined {
   const time = parseTimeOfDay(typed);
-  if (time) return "Counts to this time of day, the next one.";
+  if (time) return t`Counts to this time of day, the next one.`;
   const seconds = parseSpan(typed);
-  if (seconds !== undefined) return `Counts ${formatSpan(seconds)} from when it comes on air.`;
+  if (seconds !== undefined) return t`Counts ${formatSpan(seconds)} from when it comes on air.`;
   const day = parseDayAndTime(typed);
   if (!day) return undefined;
   const { year, month, day: date, time: at } = day;
@@ -18,5 +19,5 @@ export function describeCountdown(typed: string, language: string): string | und
     hour: "2-digit",
     minute: "2-digit",
   }).format(when);
-  return `Counts to ${text}${year === null ? ", the next one" : ""}.`;
+  return t`Counts to ${text}${year === null ? t`, the next one` : ""}.`;
 }

@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { t } from "../language/t.ts";
 import { measureSchema, type Resolved } from "../names/measure.ts";
 import { easeAt, easingSchema } from "./easing.ts";
 
@@ -55,7 +56,7 @@ const trackUpTo = (longestMs: number) => {
       .min(1)
       .max(64)
       .refine((keys) => keys.every((key, i) => i === 0 || isLater(key.atMs, keys[i - 1]?.atMs)), {
-        message: "keyframes must be in order of time",
+        message: t`keyframes must be in order of time`,
       }),
   });
 };

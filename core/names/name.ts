@@ -1,11 +1,12 @@
 import { z } from "zod";
+import { t } from "../language/t.ts";
 
 /**
  * Whether something may be looked up under this name. What every object of the language has by itself ("constructor",
  * "__proto__") would be found where nothing was put.
  */
 const isFree = (name: string): boolean => !(name in Object.prototype);
-const TAKEN = { message: "this name cannot be used" };
+const TAKEN = { message: t`this name cannot be used` };
 
 /** What a thing is known by among others of its kind: outputs, plans, layers, cues, objects, fields. */
 export const nameSchema = (longest: number, shortest = 1) =>

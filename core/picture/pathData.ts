@@ -1,4 +1,5 @@
 import svgpath from "svgpath";
+import { t } from "../language/t.ts";
 import type { Point, Rect } from "./picture.ts";
 
 /** The longest path that is read: some thousands of curves. */
@@ -11,9 +12,9 @@ const MOST_COMMANDS = 4_000;
  */
 export function cleanPath(data: string): { readonly data: string } | { readonly problem: string } {
   if (data.length > MOST_CHARACTERS)
-    return { problem: `its path is longer than ${MOST_CHARACTERS.toLocaleString("en")} characters` };
+    return { problem: t`its path is longer than ${MOST_CHARACTERS.toLocaleString("en")} characters` };
   const path = svgpath(data) as ReturnType<typeof svgpath> & { readonly err?: string };
-  if (path.err) return { problem: `its path cannot be read (${path.err.replace(/^SvgPath: /, "")})` };
+  if (path.err) return { problem: t`its path cannot be read (${path.err.replace(/^SvgPath: /, "")})` };
   let count = 0;
   let isWhole = true;
   const plain = path.abs().unshort().unarc();
@@ -21,9 +22,9 @@ export function cleanPath(data: string): { readonly data: string } | { readonly 
     count++;
     if (segment.slice(1).some((value) => !Number.isFinite(value))) isWhole = false;
   });
-  if (!isWhole) return { problem: "its path has a number that is none" };
-  if (count === 0) return { problem: "its path is empty" };
-  if (count > MOST_COMMANDS) return { problem: `its path has more than ${MOST_COMMANDS} pieces` };
+  if (!isWhole) return { problem: t`its path has a number that is none` };
+  if (count === 0) return { problem: t`its path is empty` };
+  if (count > MOST_COMMANDS) return { problem: t`its path has more than ${MOST_COMMANDS} pieces` };
   return { data: plain.round(3).toString() };
 }
 

@@ -1,4 +1,5 @@
 import type { ClipPlay } from "../clips/clipPlay.ts";
+import { t } from "../language/t.ts";
 import type { PageContent } from "../rundown/content.ts";
 import { findStepIndex, stepsOf } from "../rundown/steps.ts";
 import type { Actor } from "../show/actor.ts";
@@ -38,73 +39,73 @@ function tell(event: AirEvent, names: StoryNames): readonly [what: string, words
   const outputs = (ids: readonly string[]) => ids.map(names.outputName).join(", ");
   switch (event.kind) {
     case "showOpened":
-      return ["Show opened"];
+      return [t`Show opened`];
     case "taken":
       return [
         event.page === null
-          ? "Words off"
-          : `Take${event.outputIds ? `, only ${outputs(event.outputIds)}` : ""}${event.how === "cut" ? ", cut" : ""}`,
+          ? t`Words off`
+          : `Take${event.outputIds ? t`, only ${outputs(event.outputIds)}` : ""}${event.how === "cut" ? ", cut" : ""}`,
         wordsOf(event.target, names),
       ];
     case "acted":
       return ["Action", wordsOf(event.target, names)];
     case "sent":
       return [
-        "Edits sent",
+        t`Edits sent`,
         [...new Set(Object.values(event.pages).map((page) => wordsOf(page, names)))].join(" · "),
       ];
     case "repeated":
-      return ["Came again", wordsOf(event.page, names)];
+      return [t`Came again`, wordsOf(event.page, names)];
     case "cleared":
       if (event.why === "out") return ["Out", layers(event.layerIds)];
-      return [event.why === "clear" ? "Clear" : "Clear all", layers(event.layerIds)];
+      return [event.why === "clear" ? "Clear" : t`Clear all`, layers(event.layerIds)];
     case "planSwitched":
-      return ["Screen plan", event.plan.name];
+      return [t`Screen plan`, event.plan.name];
     case "shut":
-      if (event.picture === null) return ["Picture again", outputs(event.outputIds)];
+      if (event.picture === null) return [t`Picture again`, outputs(event.outputIds)];
       return [event.picture === "black" ? "Black" : "Stand-by", outputs(event.outputIds)];
     case "countdownPaused":
-      return [event.isPaused ? "Countdown paused" : "Countdown resumed", layers([event.layerId])];
+      return [event.isPaused ? t`Countdown paused` : t`Countdown resumed`, layers([event.layerId])];
     case "tested":
-      return [event.picture === null ? "Test picture off" : "Test picture", outputs(event.outputIds)];
+      return [event.picture === null ? t`Test picture off` : t`Test picture`, outputs(event.outputIds)];
     case "screenChanged":
       return [
-        event.before === null ? "Screen made" : event.after === null ? "Screen deleted" : "Screen changed",
+        event.before === null ? t`Screen made` : event.after === null ? t`Screen deleted` : t`Screen changed`,
         (event.after ?? event.before)?.name ?? "",
       ];
     case "undone":
       return ["Undone"];
     case "lineMoved":
-      return ["Goes on from", wordsOf(event.target, names)];
+      return [t`Goes on from`, wordsOf(event.target, names)];
     case "stageNoted":
-      return event.page ? ["Note to the stage", wordsOf(event.page, names)] : ["Note to the stage off"];
+      return event.page ? [t`Note to the stage`, wordsOf(event.page, names)] : [t`Note to the stage off`];
     case "layerSet":
-      return ["Layer set", event.layer.name];
+      return [t`Layer set`, event.layer.name];
     case "begunAnew":
-      return ["Started over"];
+      return [t`Started over`];
     case "dueHeld":
       // What is done has a line of its own.
       if (event.why === "done") return undefined;
       return ["Held", `${event.due.kind === "trigger" ? `${event.due.name}: ` : ""}${WHY_HELD[event.why]}`];
     case "sourcesChanged": {
       const on = (bus: Bus) => event[bus].map(names.sourceName).join(" and ") || "nothing";
-      return ["Mixer", `program ${on("program")}, preview ${on("preview")}`];
+      return ["Mixer", t`program ${on("program")}, preview ${on("preview")}`];
     }
     case "clipSet":
       return [sayClip(event.play), event.play?.title ?? ""];
     case "triggered":
-      return ["Trigger", `${event.name}, because ${event.why}`];
+      return ["Trigger", t`${event.name}, because ${event.why}`];
     case "triggerHeld":
-      return ["Trigger held", `${event.name}: ${WHY_TRIGGER_IS_HELD[event.why]}`];
+      return [t`Trigger held`, `${event.name}: ${WHY_TRIGGER_IS_HELD[event.why]}`];
     case "triggersSet":
-      return [event.areStopped ? "Triggers stopped" : "Triggers let go"];
+      return [event.areStopped ? t`Triggers stopped` : t`Triggers let go`];
     case "layerKept":
       return [
-        event.isHeld ? "Layer held against triggers" : "Layer free for triggers",
+        event.isHeld ? t`Layer held against triggers` : t`Layer free for triggers`,
         layers([event.layerId]),
       ];
     case "standBySet":
-      return ["Stand-by of the show set"];
+      return [t`Stand-by of the show set`];
     case "armed":
     case "disarmed":
     case "dueSet":
@@ -114,27 +115,27 @@ function tell(event: AirEvent, names: StoryNames): readonly [what: string, words
 }
 
 function sayClip(play: ClipPlay | null): string {
-  if (!play) return "Clip stopped";
-  if (play.isOver) return "Clip ended";
-  if (play.isPaused) return "Clip paused";
-  return play.begunAtMs === play.atMs ? "Clip begun" : "Clip goes on";
+  if (!play) return t`Clip stopped`;
+  if (play.isOver) return t`Clip ended`;
+  if (play.isPaused) return t`Clip paused`;
+  return play.begunAtMs === play.atMs ? t`Clip begun` : t`Clip goes on`;
 }
 
 const WHY_HELD = {
-  late: "its time had passed",
-  gone: "its cue could not come",
-  pressed: "by hand",
-  over: "what set it off was over",
+  late: t`its time had passed`,
+  gone: t`its cue could not come`,
+  pressed: t`by hand`,
+  over: t`what set it off was over`,
 } as const;
 
 /** Why a trigger did nothing, as a part of a sentence. */
 export const WHY_TRIGGER_IS_HELD: Readonly<Record<WhyTriggerHeld, string>> = {
-  layerHeld: "its layer is held",
-  hand: "a hand had been there",
-  tooMany: "triggers had done too much in that second",
-  loop: "it would have set itself off again",
-  gone: "what it was to bring is not there",
-  late: "its time had passed",
+  layerHeld: t`its layer is held`,
+  hand: t`a hand had been there`,
+  tooMany: t`triggers had done too much in that second`,
+  loop: t`it would have set itself off again`,
+  gone: t`what it was to bring is not there`,
+  late: t`its time had passed`,
 };
 
 /** Title and step: "Nine Bells · V1 · Nine bells and no wind". */

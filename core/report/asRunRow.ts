@@ -1,3 +1,4 @@
+import { t } from "../language/t.ts";
 import type { Anchor } from "../rundown/anchor.ts";
 import type { PageContent } from "../rundown/content.ts";
 import { findStepIndex, stepsOf } from "../rundown/steps.ts";
@@ -59,25 +60,25 @@ export interface AsRunNames {
 }
 
 /** What is said of a cue whose content is not in the file any more. */
-const UNKNOWN = "(its words are not kept any more)";
+const UNKNOWN = t`(its words are not kept any more)`;
 
 const CAUSES: Partial<Readonly<Record<Cause["kind"], string>>> = {
   taken: "take",
   acted: "action",
-  repeated: "came again",
-  sent: "edits sent",
-  cleared: "taken off",
+  repeated: t`came again`,
+  sent: t`edits sent`,
+  cleared: t`taken off`,
   undone: "undo",
-  planSwitched: "screen plan",
-  shut: "black or stand-by",
-  tested: "test picture",
+  planSwitched: t`screen plan`,
+  shut: t`black or stand-by`,
+  tested: t`test picture`,
   countdownPaused: "countdown",
-  stay: "its time was over",
+  stay: t`its time was over`,
 };
-const causeOf = ({ kind }: Cause): string => CAUSES[kind] ?? "something else";
+const causeOf = ({ kind }: Cause): string => CAUSES[kind] ?? t`something else`;
 const whoOf = (by: Actor | null): string =>
   by === null || by.kind === "timer"
-    ? "by itself"
+    ? t`by itself`
     : by.kind === "desk"
       ? (by.name ?? "a desk")
       : actorName(by);

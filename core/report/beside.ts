@@ -1,21 +1,22 @@
 import { z } from "zod";
+import { t } from "../language/t.ts";
 
 /** What is written down beside the log of the air: what went wrong, and figures over time. */
 export const BESIDE_KINDS = {
   /** The server began: from then on all of this is written down. */
-  began: "starts of the server",
+  began: t`starts of the server`,
   /** A press that the server refused. About: who pressed. */
-  refused: "refused presses",
+  refused: t`refused presses`,
   /** A screen that was not heard for `amount` ms in a minute. About: its id. */
-  late: "late screens",
+  late: t`late screens`,
   /** A screen that missed `amount` frames in a minute. About: its id. */
-  missed: "missed frames",
+  missed: t`missed frames`,
   /** A feed that broke. */
-  feed: "broken feeds",
+  feed: t`broken feeds`,
   /** The server stood still for `amount` ms. */
-  stall: "times the server stood still",
+  stall: t`times the server stood still`,
   /** A number that filled a page from a feed. About: the page's title and the field. */
-  value: "values of feeds",
+  value: t`values of feeds`,
 } as const;
 export type BesideKind = keyof typeof BESIDE_KINDS;
 

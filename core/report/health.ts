@@ -1,3 +1,4 @@
+import { t } from "../language/t.ts";
 import type { SecondView } from "../second/secondView.ts";
 
 /** How the disk of the show does, as every desk has to know it. */
@@ -53,7 +54,7 @@ export function setAsideSentence(rows: readonly SetAsideRow[]): string | undefin
   if (!first) return undefined;
   const what =
     rows.length === 1
-      ? `The ${first.what} “${first.name}” could not be read and is left out`
-      : `${rows.length} things of this show could not be read and are left out, “${first.name}” among them`;
-  return `${what}. All else is as it was, and nothing was deleted; Health names what is missing.`;
+      ? t`The ${first.what} “${first.name}” could not be read and is left out`
+      : t`${rows.length} things of this show could not be read and are left out, “${first.name}” among them`;
+  return t`${what}. All else is as it was, and nothing was deleted; Health names what is missing.`;
 }

@@ -1,4 +1,5 @@
 import type { Finding } from "../findings/finding.ts";
+import { t } from "../language/t.ts";
 import type { FieldSet } from "../scene/fieldSet.ts";
 import type { HouseStyle } from "../scene/houseStyle.ts";
 import type { FallbackFonts } from "../scene/layOut.ts";
@@ -55,4 +56,4 @@ export type Compiled =
 
 /** Why there is nothing to take. */
 export const whyNot = (compiled: Exclude<Compiled, { readonly content: PageContent }>): string =>
-  "problem" in compiled ? compiled.problem.sentence : "Nothing of it is taken.";
+  "problem" in compiled ? compiled.problem.sentence : t`Nothing of it is taken.`;

@@ -1,3 +1,4 @@
+import { t } from "../language/t.ts";
 import { oncePer } from "../memo/oncePer.ts";
 import { type FieldValues, stepField } from "../scene/lookup.ts";
 import { linesOf } from "../text/lines.ts";
@@ -65,7 +66,7 @@ function flowSteps(flow: Flow, { endPage, stepsBy }: PageContent): Step[] {
     steps.push({
       anchor: CREDIT_ANCHOR,
       kind: "credit",
-      label: "Credit",
+      label: t`Credit`,
       words: [endPage.values.writers, endPage.values.publisher, endPage.values.licence]
         .filter((line) => line)
         .join("\n"),

@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { t } from "../language/t.ts";
 import { nameSchema } from "../names/name.ts";
 import { FIELD_KINDS, type FieldKindName } from "./fieldKinds.ts";
 
@@ -41,7 +42,7 @@ export const fieldSetSchema = z.strictObject({
     .array(fieldDefSchema)
     .max(MOST_FIELDS)
     .refine((fields) => new Set(fields.map(({ name }) => name)).size === fields.length, {
-      message: "two fields have the same name",
+      message: t`two fields have the same name`,
     }),
   /** The field that names its pages in lists; without it, the first that has words. */
   titledBy: fieldName.nullable(),

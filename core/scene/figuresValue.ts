@@ -4,6 +4,7 @@ import { parseNumber } from "../figures/number.ts";
 import { objectSubject } from "../findings/finding.ts";
 import { notANumber } from "../findings/kinds/notANumber.ts";
 import { uncountable } from "../findings/kinds/uncountable.ts";
+import { t } from "../language/t.ts";
 import { measureSchema, type Resolved } from "../names/measure.ts";
 import type { ObjectContext } from "./objectContext.ts";
 import { fieldNameSchema } from "./properties.ts";
@@ -12,7 +13,7 @@ import { fieldNameSchema } from "./properties.ts";
 const timeZoneSchema = z
   .string()
   .max(60)
-  .refine((zone) => isTimeZone(zone), { message: "no time zone has this name" })
+  .refine((zone) => isTimeZone(zone), { message: t`no time zone has this name` })
   .nullable()
   .default(null);
 

@@ -1,3 +1,4 @@
+import { t } from "../language/t.ts";
 import { findCircle } from "./showWhen.ts";
 import { allObjects, type Template } from "./template.ts";
 import { findTieCircle } from "./ties.ts";
@@ -11,7 +12,7 @@ export function findCircles(template: Pick<Template, "objects">): string | undef
   );
   const inOrder = (ids: readonly string[]) => ids.map((id) => `“${id}”`).join(" → ");
   const rules = findCircle(objects, parents);
-  if (rules) return `the show-when rules go in a circle (${inOrder(rules)})`;
+  if (rules) return t`the show-when rules go in a circle (${inOrder(rules)})`;
   const ties = findTieCircle(objects);
-  return ties && `the ties go in a circle (${inOrder(ties)})`;
+  return ties && t`the ties go in a circle (${inOrder(ties)})`;
 }

@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { t } from "../language/t.ts";
 import { measureSchema, type Resolved } from "../names/measure.ts";
 import { nameSchema } from "../names/name.ts";
 import { SCALE_MODES } from "../picture/place.ts";
@@ -98,7 +99,7 @@ const radius = measureSchema(0, 10_000);
 const cornersShape = z.union([radius, z.tuple([radius, radius, radius, radius])]);
 export type CornersSpec = z.infer<typeof cornersShape>;
 export type Corners = Resolved<CornersSpec>;
-export const cornersSchema = named(cornersShape.default(0), "Look", "Corner radius", "px");
+export const cornersSchema = named(cornersShape.default(0), "Look", t`Corner radius`, "px");
 export const pointsSchema = z
   .array(z.strictObject({ x: z.number().min(-1).max(2), y: z.number().min(-1).max(2) }))
   .min(3)
@@ -117,8 +118,8 @@ export const common = {
   id: objectIdSchema,
   box: named(boxSchema, "Place", "Box", "px"),
   /** Edges that follow words, other objects or the canvas. */
-  ties: named(tiesSchema.default(NO_TIES), "Place", "Edges that follow something"),
-  showWhen: named(showWhenSchema.default({ kind: "always" }), "Content", "Shown when"),
+  ties: named(tiesSchema.default(NO_TIES), "Place", t`Edges that follow something`),
+  showWhen: named(showWhenSchema.default({ kind: "always" }), "Content", t`Shown when`),
   motion: named(motionSchema.default(STILL), "Motion", "Motion"),
   opacity: named(fractionSchema.default(1), "Look", "Opacity"),
   /** Clockwise, around the pivot. */
@@ -140,10 +141,10 @@ export const common = {
       })
       .default({ fromMs: 0, untilMs: null }),
     "Time",
-    "Seen from, until",
+    t`Seen from, until`,
     "ms",
   ),
-  editing: named(editingSchema.default(NOT_EDITED), "Notes", "For the designer"),
+  editing: named(editingSchema.default(NOT_EDITED), "Notes", t`For the designer`),
 };
 
 const matteSchema = z.strictObject({
@@ -164,7 +165,7 @@ export const drawn = {
   /** Softens the whole object. */
   blurPx: named(measureSchema(0, 120).default(0), "Look", "Blur", "px"),
   /** Its edges fade out over this, inwards. */
-  softEdgePx: named(measureSchema(0, 400).default(0), "Look", "Soft edge", "px"),
+  softEdgePx: named(measureSchema(0, 400).default(0), "Look", t`Soft edge`, "px"),
   /** A picture that says where the object is seen. */
   matte: named(matteSchema.nullable().default(null), "Look", "Matte"),
 };
@@ -185,22 +186,22 @@ export const letters = {
   font: named(z.string().max(40).default("words"), "Letters", "Typeface"),
   weight: named(z.enum(["regular", "bold"]).default("regular"), "Letters", "Weight"),
   italic: named(z.boolean().default(false), "Letters", "Italic"),
-  minSizePx: named(letterSizeSchema, "Letters", "Smallest size", "px"),
+  minSizePx: named(letterSizeSchema, "Letters", t`Smallest size`, "px"),
   maxSizePx: named(letterSizeSchema, "Letters", "Size", "px"),
-  trackingEm: named(measureSchema(-0.2, 2).default(0), "Letters", "Letter spacing", "em"),
+  trackingEm: named(measureSchema(-0.2, 2).default(0), "Letters", t`Letter spacing`, "em"),
   letterCase: named(z.enum(["asTyped", "upper", "lower", "title"]).default("asTyped"), "Letters", "Capitals"),
   align: named(z.enum(ALIGNS).default("center"), "Letters", "Alignment"),
 };
 
 export const leadingProperty = (usual: number) =>
-  named(measureSchema(0.7, 3).default(usual), "Letters", "Line spacing", "×");
+  named(measureSchema(0.7, 3).default(usual), "Letters", t`Line spacing`, "×");
 export const verticalAlignProperty = named(
   z.enum(VERTICAL_ALIGNS).default("middle"),
   "Letters",
-  "Vertical alignment",
+  t`Vertical alignment`,
 );
-export const scaleModeProperty = named(z.enum(SCALE_MODES).default("fill"), "Look", "In its box");
-export const levelProperty = named(measureSchema(0, 1).default(0), "Content", "Sound level");
+export const scaleModeProperty = named(z.enum(SCALE_MODES).default("fill"), "Look", t`In its box`);
+export const levelProperty = named(measureSchema(0, 1).default(0), "Content", t`Sound level`);
 
 const commonObjectSchema = z.strictObject(common);
 /** What every object has, whatever its kind. */

@@ -2,6 +2,7 @@ import type { z } from "zod";
 import { objectSubject } from "../findings/finding.ts";
 import { unknownToken } from "../findings/kinds/unknownToken.ts";
 import { unreadableObject } from "../findings/kinds/unreadableObject.ts";
+import { t } from "../language/t.ts";
 import { isMeasure, type Resolved } from "../names/measure.ts";
 import type { Lookup } from "./lookup.ts";
 import type { ObjectContext } from "./objectContext.ts";
@@ -50,7 +51,7 @@ export function resolveObject<S extends z.ZodType<CommonSpec>>(
     const [issue] = read.success ? [] : read.error.issues;
     made = read.success
       ? { object: read.data }
-      : { why: `${issue?.path.join(".")}: ${issue?.message.toLowerCase()} in this house style` };
+      : { why: t`${issue?.path.join(".")}: ${issue?.message.toLowerCase()} in this house style` };
     known.set(key, made);
   }
   if ("why" in made) {

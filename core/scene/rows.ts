@@ -2,6 +2,7 @@ import { z } from "zod";
 import { charactersOf, widestOf } from "../figures/figures.ts";
 import { objectSubject } from "../findings/finding.ts";
 import { droppedRows } from "../findings/kinds/droppedRows.ts";
+import { t } from "../language/t.ts";
 import { measureSchema } from "../names/measure.ts";
 import type { PictureItem, Rect } from "../picture/picture.ts";
 import type { FontChoice } from "../text/fontChoice.ts";
@@ -34,10 +35,10 @@ export const rowsShape = {
   ...letters,
   /** Rows, one for each line of the field; cells parted by tabs or "|". */
   field: named(fieldNameSchema, "Content", "Rows"),
-  mostRows: named(z.number().int().min(1).max(60).default(20), "Content", "Most rows"),
-  rowHeightPx: named(measureSchema(1, 1_000), "Place", "Height of a row", "px"),
-  rowGapPx: named(measureSchema(0, 400).default(0), "Place", "Between rows", "px"),
-  fill: named(fillSchema.default(NO_FILL), "Look", "Colour of the words"),
+  mostRows: named(z.number().int().min(1).max(60).default(20), "Content", t`Most rows`),
+  rowHeightPx: named(measureSchema(1, 1_000), "Place", t`Height of a row`, "px"),
+  rowGapPx: named(measureSchema(0, 400).default(0), "Place", t`Between rows`, "px"),
+  fill: named(fillSchema.default(NO_FILL), "Look", t`Colour of the words`),
   shadows: shadowsProperty,
 };
 

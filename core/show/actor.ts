@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { t } from "../language/t.ts";
 import { nameSchema } from "../names/name.ts";
 
 const named = {
@@ -39,18 +40,18 @@ export const idOf = (actor: Actor): string | null => (actor.kind === "timer" ? n
 export function actorName(actor: Actor): string {
   switch (actor.kind) {
     case "desk":
-      return actor.name ?? "another desk";
+      return actor.name ?? t`another desk`;
     case "remote":
       return actor.name ?? "a remote";
     case "trigger":
-      return actor.name ? `the trigger “${actor.name}”` : "a trigger";
+      return actor.name ? t`the trigger “${actor.name}”` : "a trigger";
     case "feed":
-      return actor.name ? `the table “${actor.name}”` : "a table";
+      return actor.name ? t`the table “${actor.name}”` : "a table";
     case "entry":
-      return actor.name ? `the entry of “${actor.name}”` : "an entry";
+      return actor.name ? t`the entry of “${actor.name}”` : t`an entry`;
     case "device":
-      return actor.name ?? "another device";
+      return actor.name ?? t`another device`;
     case "timer":
-      return "a cue that came by itself";
+      return t`a cue that came by itself`;
   }
 }

@@ -1,6 +1,7 @@
 import { z } from "zod";
 import { clipDoesSchema } from "../clips/clipCommand.ts";
 import { padKeySchema } from "../keys/keyMap.ts";
+import { t } from "../language/t.ts";
 import { nameSchema } from "../names/name.ts";
 import { effectMsSchema, LAYER_TURNS, shownPictureSchema } from "../venue/plan.ts";
 import { BUSES, MOST_SOURCES } from "../venue/source.ts";
@@ -141,60 +142,60 @@ export const refusalSchema = z.enum([
 ]);
 export type Refusal = z.infer<typeof refusalSchema>;
 
-const AIR = "The air is as it was";
+const AIR = t`The air is as it was`;
 
 /**
  * What happened, what is still fine, what to do.
  * @param who the desk or clock that came in between, in words: "Desk 2", "the clock"
  */
-export function refusalSentence(refused: Refusal, who = "another desk"): string {
+export function refusalSentence(refused: Refusal, who = t`another desk`): string {
   const Who = `${who.charAt(0).toUpperCase()}${who.slice(1)}`;
   switch (refused) {
     case "airMoved":
-      return `${Who} changed the air a moment before. That stands; look, then press again.`;
+      return t`${Who} changed the air a moment before. That stands; look, then press again.`;
     case "contentMoved":
-      return `This cue was edited since you saw it. ${AIR}; press again to take the new words.`;
+      return t`This cue was edited since you saw it. ${AIR}; press again to take the new words.`;
     case "cueGone":
-      return `That cue is no longer in the rundown. ${AIR}; choose another.`;
+      return t`That cue is no longer in the rundown. ${AIR}; choose another.`;
     case "stepGone":
-      return `That step is no longer in the cue. ${AIR}; choose another.`;
+      return t`That step is no longer in the cue. ${AIR}; choose another.`;
     case "nothingThere":
-      return `Nothing is on that layer. ${AIR}.`;
+      return t`Nothing is on that layer. ${AIR}.`;
     case "nothingToUndo":
-      return `There is nothing left to undo. ${AIR}.`;
+      return t`There is nothing left to undo. ${AIR}.`;
     case "undoTooLate":
-      return `${Who} has changed the same place since, so it cannot be undone. ${AIR}.`;
+      return t`${Who} has changed the same place since, so it cannot be undone. ${AIR}.`;
     case "outMoved":
-      return `What you saw there has left or changed by itself. Nothing was taken off; look, then press again.`;
+      return t`What you saw there has left or changed by itself. Nothing was taken off; look, then press again.`;
     case "onlyWatching":
-      return `This desk only watches, so nothing was done. ${AIR}; choose “takes part” to act.`;
+      return t`This desk only watches, so nothing was done. ${AIR}; choose “takes part” to act.`;
     case "onlyShows":
-      return `This window can only show. ${AIR}.`;
+      return t`This window can only show. ${AIR}.`;
     case "notAllowed":
-      return `This is not among what you may do here, so nothing was done. ${AIR}; ask at the desk.`;
+      return t`This is not among what you may do here, so nothing was done. ${AIR}; ask at the desk.`;
     case "locked":
-      return `The desk is locked to take, arm and out. Hold the lock key to unlock it; the air is as it was.`;
+      return t`The desk is locked to take, arm and out. Hold the lock key to unlock it; the air is as it was.`;
     case "noSuchLayer":
-      return `That layer does not exist in this show. ${AIR}.`;
+      return t`That layer does not exist in this show. ${AIR}.`;
     case "noSuchPlan":
-      return "That screen plan is not there any more. The screens are as they were; choose another.";
+      return t`That screen plan is not there any more. The screens are as they were; choose another.`;
     case "noSuchOutput":
-      return `None of the screens this cue is limited to is there any more. ${AIR}; choose screens for it in Prepare.`;
+      return t`None of the screens this cue is limited to is there any more. ${AIR}; choose screens for it in Prepare.`;
     case "wrongPlan":
-      return `This cue is made for another screen plan, and is not to switch to it by itself. ${AIR}; switch the plan, then take.`;
+      return t`This cue is made for another screen plan, and is not to switch to it by itself. ${AIR}; switch the plan, then take.`;
     case "nothingHeld":
-      return `Nothing on air was edited since it was taken. ${AIR}.`;
+      return t`Nothing on air was edited since it was taken. ${AIR}.`;
     case "noStage":
-      return "No screen has a place for a note to the stage. Nothing was sent; give a screen the stage outfit.";
+      return t`No screen has a place for a note to the stage. Nothing was sent; give a screen the stage outfit.`;
     case "nobodyElse":
-      return `Nobody else is at a source on program. ${AIR}; tie cues to the source in Prepare.`;
+      return t`Nobody else is at a source on program. ${AIR}; tie cues to the source in Prepare.`;
     case "noSuchClip":
-      return "That clip cannot be played from here: it is not in the list, or not in the library any more. What plays goes on.";
+      return t`That clip cannot be played from here: it is not in the list, or not in the library any more. What plays goes on.`;
     case "noNextClip":
-      return "There is no clip after this one. What plays goes on.";
+      return t`There is no clip after this one. What plays goes on.`;
     case "tooLate":
-      return `That press was too long on its way, so nothing was done. ${AIR}; look, then press again.`;
+      return t`That press was too long on its way, so nothing was done. ${AIR}; look, then press again.`;
     case "tooFast":
-      return "Too many commands in one second: this one was dropped. The air shows the last one accepted.";
+      return t`Too many commands in one second: this one was dropped. The air shows the last one accepted.`;
   }
 }

@@ -1,3 +1,4 @@
+import { t } from "../language/t.ts";
 import type { ReadTally, TallyReport } from "./tallyReport.ts";
 
 /**
@@ -19,13 +20,13 @@ export interface Umd31Tallies {
 /** @param bytes of one packet; a device may put several displays into one */
 export function readUmd31(bytes: Uint8Array, { program, preview }: Umd31Tallies): ReadTally {
   if (bytes.length === 0 || bytes.length % UMD31_BYTES !== 0)
-    return { problem: `it has ${bytes.length} bytes, which are no whole displays` };
+    return { problem: t`it has ${bytes.length} bytes, which are no whole displays` };
   const reports: TallyReport[] = [];
   for (let at = 0; at < bytes.length; at += UMD31_BYTES) {
     const [header = 0, control = 0] = bytes.subarray(at, at + 2);
     const input = header - HEADER;
-    if (input < 0 || input > HIGHEST_ADDRESS) return { problem: `its header is ${header}` };
-    if ((control & 0b1100_0000) !== 0) return { problem: `its control byte is ${control}` };
+    if (input < 0 || input > HIGHEST_ADDRESS) return { problem: t`its header is ${header}` };
+    if ((control & 0b1100_0000) !== 0) return { problem: t`its control byte is ${control}` };
     const isOn = (tally: number) => (control & (1 << (tally - 1))) !== 0;
     const letters = [...bytes.subarray(at + 2, at + UMD31_BYTES)];
     const label = letters

@@ -1,3 +1,4 @@
+import { t } from "../language/t.ts";
 import type { ReadTally, TallyReport } from "./tallyReport.ts";
 
 /**
@@ -21,8 +22,8 @@ export const looksLikeUmd5 = (bytes: Uint8Array): boolean =>
   bytes.length >= UMD5_HEADER_BYTES && viewOf(bytes).getUint16(0, true) === bytes.length - 2;
 
 export function readUmd5(bytes: Uint8Array): ReadTally {
-  if (bytes.length > UMD5_MOST_BYTES) return { problem: `it has ${bytes.length} bytes` };
-  if (!looksLikeUmd5(bytes)) return { problem: "its count of bytes is not its length" };
+  if (bytes.length > UMD5_MOST_BYTES) return { problem: t`it has ${bytes.length} bytes` };
+  if (!looksLikeUmd5(bytes)) return { problem: t`its count of bytes is not its length` };
   const view = viewOf(bytes);
   const flags = view.getUint8(3);
   // Control of the displays themselves is not for us.
@@ -30,12 +31,12 @@ export function readUmd5(bytes: Uint8Array): ReadTally {
   const reports: TallyReport[] = [];
   let at = UMD5_HEADER_BYTES;
   while (at < bytes.length) {
-    if (at + 6 > bytes.length) return { problem: "a display breaks off" };
+    if (at + 6 > bytes.length) return { problem: t`a display breaks off` };
     const input = view.getUint16(at, true);
     const control = view.getUint16(at + 2, true);
     const length = view.getUint16(at + 4, true);
     at += 6;
-    if (at + length > bytes.length) return { problem: "a text is longer than the packet" };
+    if (at + length > bytes.length) return { problem: t`a text is longer than the packet` };
     const text = bytes.subarray(at, at + length);
     at += length;
     if ((control & IS_CONTROL_DATA) !== 0) continue;

@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { type ClipDoes, clipDoesSchema } from "../clips/clipCommand.ts";
+import { t } from "../language/t.ts";
 import { nameSchema } from "../names/name.ts";
 import type { TriggerNames } from "./triggerNames.ts";
 import { oscAddressSchema } from "./whens/message.ts";
@@ -41,15 +42,15 @@ export const bringsPage = (act: TriggerAct): act is Extract<TriggerAct, { kind: 
 function sayClipDoes(does: ClipDoes, names: TriggerNames): string {
   switch (does.kind) {
     case "play":
-      return `play the clip “${names.clip(does.clipId)}”`;
+      return t`play the clip “${names.clip(does.clipId)}”`;
     case "pause":
-      return "pause the clip";
+      return t`pause the clip`;
     case "goOn":
-      return "let the clip go on";
+      return t`let the clip go on`;
     case "next":
-      return "play the next clip";
+      return t`play the next clip`;
     case "stop":
-      return "stop the clip";
+      return t`stop the clip`;
   }
 }
 
@@ -57,20 +58,20 @@ function sayClipDoes(does: ClipDoes, names: TriggerNames): string {
 export function sayAct(act: TriggerAct, names: TriggerNames): string {
   switch (act.kind) {
     case "take":
-      return `${act.how === "cut" ? "cut to" : "take"} “${names.cue(act.cueId)}”`;
+      return `${act.how === "cut" ? t`cut to` : t`take`} “${names.cue(act.cueId)}”`;
     case "arm":
-      return `arm “${names.cue(act.cueId)}”`;
+      return t`arm “${names.cue(act.cueId)}”`;
     case "out":
-      return `take ${names.layer(act.layerId)} out`;
+      return t`take ${names.layer(act.layerId)} out`;
     case "plan":
-      return `switch to the plan “${names.plan(act.planId)}”`;
+      return t`switch to the plan “${names.plan(act.planId)}”`;
     case "nextRow":
-      return `put the next row into “${names.cue(act.cueId)}”`;
+      return t`put the next row into “${names.cue(act.cueId)}”`;
     case "countdown":
-      return `start the countdown of “${names.cue(act.cueId)}”`;
+      return t`start the countdown of “${names.cue(act.cueId)}”`;
     case "clip":
       return sayClipDoes(act.does, names);
     case "message":
-      return `send ${[act.address, ...act.args].join(" ")} by OSC`;
+      return t`send ${[act.address, ...act.args].join(" ")} by OSC`;
   }
 }

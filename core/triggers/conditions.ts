@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { t } from "../language/t.ts";
 import { nameSchema } from "../names/name.ts";
 import { BUSES } from "../venue/source.ts";
 import type { TriggerNames } from "./triggerNames.ts";
@@ -24,14 +25,14 @@ export type Condition = z.infer<typeof conditionSchema>;
 export function sayCondition(condition: Condition, names: TriggerNames): string {
   switch (condition.kind) {
     case "plan":
-      return `the plan is “${names.plan(condition.planId)}”`;
+      return t`the plan is “${names.plan(condition.planId)}”`;
     case "onAir":
-      return `“${names.cue(condition.cueId)}” is ${condition.isOn ? "" : "not "}on air`;
+      return t`“${names.cue(condition.cueId)}” is ${condition.isOn ? "" : t`not `}on air`;
     case "source":
-      return `“${names.source(condition.sourceId)}” is ${condition.isOn ? "" : "not "}on ${condition.bus}`;
+      return t`“${names.source(condition.sourceId)}” is ${condition.isOn ? "" : t`not `}on ${condition.bus}`;
     case "empty":
-      return `${names.layer(condition.layerId)} is empty`;
+      return t`${names.layer(condition.layerId)} is empty`;
     case "between":
-      return `it is between ${condition.from} and ${condition.to}`;
+      return t`it is between ${condition.from} and ${condition.to}`;
   }
 }

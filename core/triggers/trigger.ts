@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { t } from "../language/t.ts";
 import { nameSchema } from "../names/name.ts";
 import { bringsPage, sayAct, triggerActSchema } from "./acts.ts";
 import { conditionSchema, sayCondition } from "./conditions.ts";
@@ -37,7 +38,7 @@ export type Trigger = z.infer<typeof triggerSchema>;
 
 /** A length as people say it: "10 s", "2 min", "1.5 s". */
 export function sayLength(ms: number): string {
-  if (ms >= 60_000 && ms % 60_000 === 0) return `${ms / 60_000} min`;
+  if (ms >= 60_000 && ms % 60_000 === 0) return t`${ms / 60_000} min`;
   return `${Math.round(ms / 100) / 10} s`;
 }
 
@@ -53,9 +54,9 @@ export function sayTrigger(trigger: Trigger, names: TriggerNames): string {
   const end = endOfWhen(when);
   const tail = bringsPage(act)
     ? [
-        ...(stay.kind === "for" ? [`stay ${sayLength(stay.ms)}`] : []),
+        ...(stay.kind === "for" ? [t`stay ${sayLength(stay.ms)}`] : []),
         ...(stay.kind === "open" && !(leavesWith && end) ? ["stay"] : []),
-        ...(leavesWith && end ? [`leave when ${end}`] : []),
+        ...(leavesWith && end ? [t`leave when ${end}`] : []),
       ]
     : [];
   return `${head}: ${[sayAct(act, names), ...tail].join(", ")}.`;

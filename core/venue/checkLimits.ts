@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { t } from "../language/t.ts";
 
 /** A limit that a venue can set. */
 interface Limit {
@@ -15,73 +16,73 @@ interface Limit {
 /** Every limit, in the order in which they are listed. */
 export const LIMITS = {
   narrowest: {
-    name: "Letters narrowed to no less than",
+    name: t`Letters narrowed to no less than`,
     unit: "%",
     ...{ usual: 80, least: 40, most: 100, step: 1 },
-    source: "common practice",
+    source: t`common practice`,
   },
   readableFactor: {
-    name: "A capital letter is at least this part of the farthest seat’s distance: 1 in",
+    name: t`A capital letter is at least this part of the farthest seat’s distance: 1 in`,
     unit: "",
     ...{ usual: 200, least: 50, most: 400, step: 5 },
-    source: "ANSI/AVIXA V202.01, basic decision making (from memory)",
+    source: t`ANSI/AVIXA V202.01, basic decision making (from memory)`,
   },
   asidePercent: {
-    name: "Credits, labels and what else is small on a page, at least this much of that",
+    name: t`Credits, labels and what else is small on a page, at least this much of that`,
     unit: "%",
     ...{ usual: 50, least: 10, most: 100, step: 5 },
-    source: "common practice",
+    source: t`common practice`,
   },
   contrast: {
-    name: "Contrast of words, at least",
-    unit: "to 1",
+    name: t`Contrast of words, at least`,
+    unit: t`to 1`,
     ...{ usual: 4.5, least: 1, most: 21, step: 0.1 },
-    source: "WCAG 2.2, 1.4.3",
+    source: t`WCAG 2.2, 1.4.3`,
   },
   contrastOfLarge: {
-    name: "Contrast of large words, at least",
-    unit: "to 1",
+    name: t`Contrast of large words, at least`,
+    unit: t`to 1`,
     ...{ usual: 3, least: 1, most: 21, step: 0.1 },
-    source: "WCAG 2.2, 1.4.3",
+    source: t`WCAG 2.2, 1.4.3`,
   },
   largeFromPx: {
-    name: "Words are large from, on a picture of 1080 lines",
+    name: t`Words are large from, on a picture of 1080 lines`,
     unit: "px",
     ...{ usual: 36, least: 10, most: 200, step: 1 },
-    source: "WCAG 2.2: 24 px as they are seen at a desk; on a wall, by eye",
+    source: t`WCAG 2.2: 24 px as they are seen at a desk; on a wall, by eye`,
   },
   wordsPerMinute: {
-    name: "Words read in a minute",
+    name: t`Words read in a minute`,
     unit: "words",
     ...{ usual: 180, least: 60, most: 400, step: 5 },
-    source: "BBC subtitle guidelines, 160 to 180 (from memory)",
+    source: t`BBC subtitle guidelines, 160 to 180 (from memory)`,
   },
   crawlWordsPerMinute: {
-    name: "Words of a crawl in a minute",
+    name: t`Words of a crawl in a minute`,
     unit: "words",
     ...{ usual: 180, least: 60, most: 400, step: 5 },
-    source: "BBC subtitle guidelines, 160 to 180 (from memory)",
+    source: t`BBC subtitle guidelines, 160 to 180 (from memory)`,
   },
   mostAtOnce: {
-    name: "Pages with words at once on a screen, besides layers that stay",
+    name: t`Pages with words at once on a screen, besides layers that stay`,
     unit: "",
     ...{ usual: 2, least: 1, most: 9, step: 1 },
-    source: "common practice",
+    source: t`common practice`,
   },
   overMinutes: {
-    name: "The evening may run over by",
+    name: t`The evening may run over by`,
     unit: "min",
     ...{ usual: 0, least: 0, most: 120, step: 1 },
     source: "",
   },
   flashesPerSecond: {
-    name: "Flashes in one second",
+    name: t`Flashes in one second`,
     unit: "",
     ...{ usual: 3, least: 1, most: 10, step: 1 },
-    source: "WCAG 2.2, 2.3.1; ITU-R BT.1702",
+    source: t`WCAG 2.2, 2.3.1; ITU-R BT.1702`,
   },
   lateMs: {
-    name: "A screen’s window is late when not heard for",
+    name: t`A screen’s window is late when not heard for`,
     unit: "ms",
     ...{ usual: 1_800, least: 500, most: 30_000, step: 100 },
     source: "",

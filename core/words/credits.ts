@@ -1,6 +1,7 @@
 import { z } from "zod";
 import type { Finding } from "../findings/finding.ts";
 import { missingCredit } from "../findings/kinds/missingCredit.ts";
+import { t } from "../language/t.ts";
 
 /** Who made a song and under which terms it may be shown. */
 export const creditsSchema = z.strictObject({
@@ -32,7 +33,7 @@ export function joinCredits(typed: Credits, read: Credits): Credits {
 
 /** "© 1998 Net Loft Press", "Net Loft Press", "Public domain". */
 export function publisherLine({ publisher, year, publicDomain }: Credits): string {
-  if (publicDomain) return "Public domain";
+  if (publicDomain) return t`Public domain`;
   if (publisher === "" && year === "") return "";
   return ["©", year, publisher].filter((part) => part !== "").join(" ");
 }
@@ -57,11 +58,11 @@ export const MISSING_CREDITS = ["writers", "publisher", "year", "number", "licen
 export type MissingCredit = (typeof MISSING_CREDITS)[number];
 
 const NAMES: Readonly<Record<MissingCredit, string>> = {
-  writers: "who wrote it",
-  publisher: "the publisher",
-  year: "the year",
-  number: "the song’s licence number",
-  licence: "the venue’s licence number",
+  writers: t`who wrote it`,
+  publisher: t`the publisher`,
+  year: t`the year`,
+  number: t`the song’s licence number`,
+  licence: t`the venue’s licence number`,
 };
 
 /** What a song that is shown should say and does not. A song in the public domain needs its writers only. */

@@ -1,5 +1,6 @@
 import type { Finding } from "../findings/finding.ts";
 import { cleaned } from "../findings/kinds/cleaned.ts";
+import { t } from "../language/t.ts";
 import { isChordLine } from "./chords.ts";
 import { splitLines } from "./cleanLines.ts";
 import { findLoneLabel } from "./reader/label.ts";
@@ -129,14 +130,14 @@ function sentenceCase(line: string): string {
 }
 
 const NAMES: Readonly<Record<Cleaning, readonly [one: string, many: string]>> = {
-  invisible: ["invisible character", "invisible characters"],
-  spaces: ["line with stray spaces", "lines with stray spaces"],
-  quotes: ["straight quote", "straight quotes"],
-  dashes: ["typed dash", "typed dashes"],
-  capitals: ["line in capitals", "lines in capitals"],
-  chords: ["line of chords", "lines of chords"],
+  invisible: [t`invisible character`, t`invisible characters`],
+  spaces: [t`line with stray spaces`, t`lines with stray spaces`],
+  quotes: [t`straight quote`, t`straight quotes`],
+  dashes: [t`typed dash`, t`typed dashes`],
+  capitals: [t`line in capitals`, t`lines in capitals`],
+  chords: [t`line of chords`, t`lines of chords`],
 };
 
 /** "Cleaned: 4 straight quotes, 2 lines of chords" */
 export const describeCleaning = ({ done }: Cleaned): string =>
-  `Cleaned: ${done.map(({ sentence }) => sentence).join(", ")}`;
+  t`Cleaned: ${done.map(({ sentence }) => sentence).join(", ")}`;

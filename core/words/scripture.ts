@@ -1,3 +1,4 @@
+import { t } from "../language/t.ts";
 import type { Passage, VerseCounts } from "./reference/passage.ts";
 import type { ReferenceProblem } from "./reference/problem.ts";
 import { explainReferenceProblem, formatPassages, parseReference } from "./reference/reference.ts";
@@ -80,7 +81,7 @@ export function readReference(scripture: Scripture, textCode: string, reference:
   const counts = scripture.counts(textCode);
   if (!info || !counts)
     return {
-      problem: `The text “${textCode}” is not installed here. Choose one that is; the words on air are as they were.`,
+      problem: t`The text “${textCode}” is not installed here. Choose one that is; the words on air are as they were.`,
       why: "noText",
     };
   const parsed = parseReference(reference, counts, baseLanguage(info.language));
@@ -116,5 +117,5 @@ function elsewhere(problem: ReferenceProblem, info: ScriptureInfo): string {
       problem.verse <= to.verse,
   );
   if (!found) return "";
-  return ` ${info.name} prints these words at the end of ${found.at.chapter}:${found.at.verse}.`;
+  return t` ${info.name} prints these words at the end of ${found.at.chapter}:${found.at.verse}.`;
 }

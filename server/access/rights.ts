@@ -1,3 +1,4 @@
+import { t } from "../../core/language/t.ts";
 /** What a request has to be allowed for a door to open. */
 export type Right =
   /** Nothing: it tells and changes nothing of the show. */
@@ -65,12 +66,10 @@ const SEES_NOTHING: ReadonlySet<string> = new Set(["entry", "hook", "second"]);
 const CLOSED: Opens = {
   opens: false,
   status: 403,
-  sentence:
-    "The desk opens on the machine it runs on, by the desk link printed there, or with the venue’s passcode at /enter. Outputs have links of their own.",
+  sentence: t`The desk opens on the machine it runs on, by the desk link printed there, or with the venue’s passcode at /enter. Outputs have links of their own.`,
 };
 const NO_SUCH_LINK: Opens = {
   opens: false,
   status: 404,
-  sentence:
-    "This link opens nothing, or not any more. What is on air is as it was; ask the desk for the link again.",
+  sentence: t`This link opens nothing, or not any more. What is on air is as it was; ask the desk for the link again.`,
 };

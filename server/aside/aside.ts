@@ -1,4 +1,5 @@
 import { Worker } from "node:worker_threads";
+import { t } from "../../core/language/t.ts";
 import { log } from "../log/log.ts";
 import { afterRunning } from "../time/afterRunning.ts";
 import { TASKS, type TaskInput, type TaskName, type TaskResult } from "./tasks.ts";
@@ -23,12 +24,10 @@ export class AsideFailed extends Error {
 }
 
 const SENTENCES = {
-  late: "Reading the file took too long and was given up. Nothing was brought in; bring it in smaller parts.",
-  calledOff: "That was called off. Nothing was brought in.",
-  memory:
-    "Reading the file needs more memory than may be used for it. Nothing was brought in; bring it in parts.",
-  broken:
-    "The file could not be read, for a fault of ours that is in the server’s log. Nothing was brought in.",
+  late: t`Reading the file took too long and was given up. Nothing was brought in; bring it in smaller parts.`,
+  calledOff: t`That was called off. Nothing was brought in.`,
+  memory: t`Reading the file needs more memory than may be used for it. Nothing was brought in; bring it in parts.`,
+  broken: t`The file could not be read, for a fault of ours that is in the server’s log. Nothing was brought in.`,
 } as const;
 
 const DEADLINE_MS = 60_000;

@@ -22,6 +22,7 @@ import type {
 } from "../../core/carry/carryView.ts";
 import type { Choices } from "../../core/carry/merge.ts";
 import { SHOW_FILE_ENDING } from "../../core/carry/showFile.ts";
+import { t } from "../../core/language/t.ts";
 import { log } from "../log/log.ts";
 import { backupFolder, listBackups, partsOf } from "../store/backupFiles.ts";
 import { syncFolder } from "../store/syncFolder.ts";
@@ -96,8 +97,7 @@ export class Carry {
   start(wanted: CarryWanted): Started {
     if ([...this.#jobs.values()].filter(({ view }) => view.state.kind === "running").length >= MOST_RUNNING)
       return {
-        problem:
-          "Several files are being read or written already. Nothing was begun; wait until one is through.",
+        problem: t`Several files are being read or written already. Nothing was begun; wait until one is through.`,
       };
     const job = this.#add(wanted.kind, titleOf(wanted));
     const common = { ...this.#parts.places, folder: job.folder, atMs: this.#parts.now() };
@@ -130,7 +130,7 @@ export class Carry {
       }
       case "lookAtCopy": {
         const copy = this.#findCopy(wanted.copy);
-        if (copy === undefined) return this.#giveUp(job, "That copy is not there any more. Choose another.");
+        if (copy === undefined) return this.#giveUp(job, t`That copy is not there any more. Choose another.`);
         job.copy = copy.path;
         void this.#settle(job, async () => {
           const looked = await this.#inThread(job, { ...common, kind: "lookAtCopy", copy: copy.path });
@@ -225,7 +225,7 @@ export class Carry {
     readonly changedAtMs: number;
   }): { readonly id: string; readonly have: number } | { readonly problem: string } {
     if (file.bytes > LARGEST_ARCHIVE_BYTES)
-      return { problem: "The file is larger than 16 GB, more than a show file may be. Nothing was opened." };
+      return { problem: t`The file is larger than 16 GB, more than a show file may be. Nothing was opened.` };
     const id = createHash("sha256")
       .update(JSON.stringify([file.name, file.bytes, file.changedAtMs]))
       .digest("hex");
@@ -248,7 +248,7 @@ export class Carry {
     pieces: AsyncIterable<Buffer>,
   ): Promise<{ readonly have: number } | { readonly problem: string }> {
     if (at > LARGEST_ARCHIVE_BYTES)
-      return { problem: "The file is larger than 16 GB, more than a show file may be. Nothing was opened." };
+      return { problem: t`The file is larger than 16 GB, more than a show file may be. Nothing was opened.` };
     if (this.#writing.has(sentId) || this.have(sentId) !== at) return { have: this.have(sentId) };
     this.#writing.add(sentId);
     try {
@@ -350,20 +350,18 @@ export class Carry {
 }
 
 const GONE = {
-  problem:
-    "What was looked at is not here any more: the server was started again since. Nothing was changed; look at it again.",
+  problem: t`What was looked at is not here any more: the server was started again since. Nothing was changed; look at it again.`,
 };
-const FAILED =
-  "That failed for a fault of ours, which is in the server’s log. The show is as it was; try again.";
+const FAILED = t`That failed for a fault of ours, which is in the server’s log. The show is as it was; try again.`;
 
 function titleOf(wanted: CarryWanted): string {
   switch (wanted.kind) {
     case "save":
-      return wanted.holds.kind === "all" ? "All of the show" : wanted.holds.name;
+      return wanted.holds.kind === "all" ? t`All of the show` : wanted.holds.name;
     case "look":
       return wanted.fileName;
     case "lookAtCopy":
-      return "A copy of the show";
+      return t`A copy of the show`;
   }
 }
 

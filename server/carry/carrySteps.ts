@@ -20,6 +20,7 @@ import { compareShows } from "../../core/carry/compare.ts";
 import { type Choices, mergeShows } from "../../core/carry/merge.ts";
 import { ofEvening } from "../../core/carry/ofEvening.ts";
 import { type Held, PART_FILES, partPlace, type ShowFile } from "../../core/carry/showFile.ts";
+import { t } from "../../core/language/t.ts";
 import { FileProblem } from "../files/scriptureFile.ts";
 import { backUp, partsOf } from "../store/backupFiles.ts";
 import { hashOf } from "../store/contentStore.ts";
@@ -126,7 +127,7 @@ async function save(job: JobOf<"save">, onProgress: OnProgress): Promise<Saved> 
   const { show, feedFiles, leftOut } = await readHere(job);
   const carried = holds.kind === "all" ? show : ofEvening(show, holds.id);
   if (holds.kind === "evening" && carried.evening.length === 0)
-    throw new FileProblem("That evening is not here any more. Nothing was saved; choose another.");
+    throw new FileProblem(t`That evening is not here any more. Nothing was saved; choose another.`);
   const packed = await packShow({
     ...{ show: carried, holds, program, atMs, mediaFolder, feedFiles, target, onProgress },
   });

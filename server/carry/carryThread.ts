@@ -1,4 +1,5 @@
 import { Worker } from "node:worker_threads";
+import { t } from "../../core/language/t.ts";
 import { workerFile } from "../aside/workerFile.ts";
 import { log } from "../log/log.ts";
 import type { CarryJob, CarryResults, OnProgress } from "./carrySteps.ts";
@@ -32,7 +33,7 @@ export const runInThread: RunCarryJob = (job, onProgress, signal) =>
       void worker.terminate();
       settle();
     };
-    const cancel = () => end(() => reject(new CarryCancelled("It was called off")));
+    const cancel = () => end(() => reject(new CarryCancelled(t`It was called off`)));
     const fail = (error: unknown) => {
       if (isOver) return;
       log.error(`A job with show files failed (${job.kind})`, error);
@@ -53,5 +54,4 @@ export const runInThread: RunCarryJob = (job, onProgress, signal) =>
     if (signal.aborted) cancel();
   });
 
-const FAULT =
-  "That failed for a fault of ours, which is in the server’s log. Nothing was changed; the show is as it was. Try again.";
+const FAULT = t`That failed for a fault of ours, which is in the server’s log. Nothing was changed; the show is as it was. Try again.`;

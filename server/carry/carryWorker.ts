@@ -1,4 +1,5 @@
 import { parentPort, workerData } from "node:worker_threads";
+import { t } from "../../core/language/t.ts";
 import { FileProblem } from "../files/scriptureFile.ts";
 import { StartProblem } from "../startProblem.ts";
 import { isStorageTrouble } from "../store/storageTrouble.ts";
@@ -11,8 +12,7 @@ export type CarryTold =
   /** Null: a fault of ours. */
   | { readonly kind: "failed"; readonly sentence: string | null; readonly message: string };
 
-const NO_ROOM =
-  "The disk is full or cannot be written, so it was not done. All that you have is as it was; make room and try again.";
+const NO_ROOM = t`The disk is full or cannot be written, so it was not done. All that you have is as it was; make room and try again.`;
 /** Nobody sees more often than so. */
 const TELL_EVERY_MS = 100;
 

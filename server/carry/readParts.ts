@@ -2,6 +2,7 @@ import { existsSync, readFileSync } from "node:fs";
 import { join } from "node:path";
 import { type CarriedShow, fileSchemaOf, filesOf } from "../../core/carry/carriedShow.ts";
 import { PART_FILES, partPlace } from "../../core/carry/showFile.ts";
+import { t } from "../../core/language/t.ts";
 import type { PinnedDocument } from "../../core/rundown/pinnedDocument.ts";
 import { checkFont } from "../files/checkFont.ts";
 import { probeMedia } from "../files/probeMedia.ts";
@@ -14,25 +15,25 @@ export function readParts(parts: ReadonlyMap<string, string>): CarriedShow {
   const read = Object.fromEntries(
     PART_FILES.map((name) => {
       const text = parts.get(partPlace(name));
-      if (text === undefined) throw new FileProblem(`The show file has no “${partPlace(name)}”. ${NOTHING}`);
+      if (text === undefined) throw new FileProblem(t`The show file has no “${partPlace(name)}”. ${NOTHING}`);
       let stored: unknown;
       try {
         stored = JSON.parse(text);
       } catch {
-        throw new FileProblem(`“${partPlace(name)}” in the show file is not JSON. ${NOTHING}`);
+        throw new FileProblem(t`“${partPlace(name)}” in the show file is not JSON. ${NOTHING}`);
       }
       const parsed = fileSchemaOf(name).safeParse(stored);
       if (parsed.success) return [name, parsed.data];
       const [issue] = parsed.error.issues;
       throw new FileProblem(
-        `“${partPlace(name)}” in the show file cannot be read (${issue?.path.join(".")}: ${issue?.message}). ${NOTHING}`,
+        t`“${partPlace(name)}” in the show file cannot be read (${issue?.path.join(".")}: ${issue?.message}). ${NOTHING}`,
       );
     }),
   ) as unknown as CarriedShow;
   return pinnedAnew(read);
 }
 
-const NOTHING = "Nothing was opened; save it again where it comes from, with the same version of Vesko.";
+const NOTHING = t`Nothing was opened; save it again where it comes from, with the same version of Vesko.`;
 
 /**
  * A show whose documents have the hashes that they have here. An older version may have called them otherwise; and a hash that
@@ -70,13 +71,13 @@ export async function checkFiles(
     const path = find(file);
     if (path !== undefined) {
       const found = await probeMedia({ path, name, poster: new Uint8Array() });
-      if ("problem" in found) throw new FileProblem(`“${name}” in the show file: ${found.problem}`);
+      if ("problem" in found) throw new FileProblem(t`“${name}” in the show file: ${found.problem}`);
       if (found.type !== type || found.mime !== mime)
-        throw new FileProblem(`“${name}” in the show file is not what it says that it is. ${NOTHING}`);
+        throw new FileProblem(t`“${name}” in the show file is not what it says that it is. ${NOTHING}`);
     }
     const posterPath = poster === null ? undefined : find(poster);
     if (posterPath !== undefined && "problem" in (await probePicture(readFileSync(posterPath))))
-      throw new FileProblem(`The still of “${name}” in the show file is no picture. ${NOTHING}`);
+      throw new FileProblem(t`The still of “${name}” in the show file is no picture. ${NOTHING}`);
   }
   for (const { name, file } of show.font) {
     const path = find(file);

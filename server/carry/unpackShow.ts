@@ -14,6 +14,7 @@ import {
   type ShowFile,
   sumOfPlace,
 } from "../../core/carry/showFile.ts";
+import { t } from "../../core/language/t.ts";
 import { FileProblem } from "../files/scriptureFile.ts";
 
 /** What text of a show can have; beyond it an archive is a bomb or a mistake. */
@@ -33,8 +34,7 @@ export interface Unpacked {
   readonly files: ReadonlySet<string>;
 }
 
-const BROKEN =
-  "The show file is not whole: part of it is missing or was changed on the way. Nothing was opened, and all that you have is as it was. Copy it again from where it was saved.";
+const BROKEN = t`The show file is not whole: part of it is missing or was changed on the way. Nothing was opened, and all that you have is as it was. Copy it again from where it was saved.`;
 
 /**
  * Unpacks a show file into a folder. Every size is looked at before anything is unpacked, and every file is what its sum says.
@@ -102,11 +102,11 @@ function asProblem(error: unknown): unknown {
   if (code?.startsWith("Z_") || code === undefined) {
     if (/relative path|absolute path|invalid characters/.test(message))
       return new FileProblem(
-        "The archive has a file whose name leads out of its folder, so it was not made by this program. Nothing was opened.",
+        t`The archive has a file whose name leads out of its folder, so it was not made by this program. Nothing was opened.`,
       );
     if (/end of central directory|not a zip|signature/i.test(message))
       return new FileProblem(
-        "That is no show file, or not a whole one: it cannot be read as a ZIP archive. Nothing was opened; copy it again from where it was saved.",
+        t`That is no show file, or not a whole one: it cannot be read as a ZIP archive. Nothing was opened; copy it again from where it was saved.`,
       );
     if (error instanceof Error && !(error instanceof TypeError)) return new FileProblem(BROKEN);
   }
@@ -114,7 +114,7 @@ function asProblem(error: unknown): unknown {
 }
 
 async function readEntries(zip: yauzl.ZipFile): Promise<ReadonlyMap<string, yauzl.Entry>> {
-  if (zip.entryCount > MOST_ENTRIES) throw new FileProblem(tooMuch(`more than ${MOST_ENTRIES} files`));
+  if (zip.entryCount > MOST_ENTRIES) throw new FileProblem(tooMuch(t`more than ${MOST_ENTRIES} files`));
   const entries = new Map<string, yauzl.Entry>();
   await new Promise<void>((resolve, reject) => {
     zip.on("entry", (entry: yauzl.Entry) => {
@@ -131,14 +131,15 @@ async function readEntries(zip: yauzl.ZipFile): Promise<ReadonlyMap<string, yauz
 
 async function readAbout(zip: yauzl.ZipFile, entries: ReadonlyMap<string, yauzl.Entry>): Promise<ShowFile> {
   const entry = entries.get(ABOUT_PLACE);
-  if (entry && entry.uncompressedSize > 8 * 1024 * 1024) throw new FileProblem(tooMuch("a list of contents"));
+  if (entry && entry.uncompressedSize > 8 * 1024 * 1024)
+    throw new FileProblem(tooMuch(t`a list of contents`));
   const about = readShowFile(entry ? (await readText(zip, entry, () => {})).toString("utf8") : "");
   if ("problem" in about) throw new FileProblem(about.problem);
   return about;
 }
 
 const tooMuch = (what: string): string =>
-  `The archive would unpack to ${what}, which is more than is safe. Nothing was opened; all that you have is as it was.`;
+  t`The archive would unpack to ${what}, which is more than is safe. Nothing was opened; all that you have is as it was.`;
 
 /** Refuses what is too much before anything of it is unpacked. */
 function measure(
@@ -150,15 +151,15 @@ function measure(
   for (const [place, { uncompressedSize }] of entries) {
     const limit = sumOfPlace(place) === undefined ? LARGEST_TEXT_BYTES : LARGEST_FILE_BYTES;
     if (listed.has(place) && uncompressedSize > limit)
-      throw new FileProblem(tooMuch(`a file of ${Math.round(uncompressedSize / 1024 / 1024)} MB`));
+      throw new FileProblem(tooMuch(t`a file of ${Math.round(uncompressedSize / 1024 / 1024)} MB`));
   }
   const texts = [...listed].reduce((sum, [place, { bytes }]) => sum + (sumOfPlace(place) ? 0 : bytes), 0);
   if (texts > LARGEST_TEXT_BYTES || total > LARGEST_TOTAL_BYTES)
-    throw new FileProblem(tooMuch(`${Math.round(total / 1024 / 1024)} MB`));
+    throw new FileProblem(tooMuch(t`${Math.round(total / 1024 / 1024)} MB`));
   const { bavail, bsize } = statfsSync(join(folder, ".."));
   if (bavail * bsize < total + ROOM_LEFT_BYTES)
     throw new FileProblem(
-      `The show file needs ${Math.ceil(total / 1024 / 1024)} MB of room, and the disk has ${Math.floor((bavail * bsize) / 1024 / 1024)} MB. Nothing was opened; make room first.`,
+      t`The show file needs ${Math.ceil(total / 1024 / 1024)} MB of room, and the disk has ${Math.floor((bavail * bsize) / 1024 / 1024)} MB. Nothing was opened; make room first.`,
     );
 }
 

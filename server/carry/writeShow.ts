@@ -3,6 +3,7 @@ import { type CarriedShow, thingsOf } from "../../core/carry/carriedShow.ts";
 import type { CarriedEvening } from "../../core/carry/parts/evening.ts";
 import type { CarriedHouse } from "../../core/carry/parts/house.ts";
 import type { DesignKindName } from "../../core/design/designKinds.ts";
+import { t } from "../../core/language/t.ts";
 import { clipKind } from "../../core/stored/kinds/clip.ts";
 import { clipMappingKind } from "../../core/stored/kinds/clipMapping.ts";
 import { commentSettingsKind } from "../../core/stored/kinds/commentSettings.ts";
@@ -200,7 +201,7 @@ class Writer {
       .insertInto("design_version")
       .values({
         ...{ show_id: showId, kind, design_id: id, number: Number(last?.number ?? 0) + 1 },
-        ...{ content_hash: hash, at_ms: this.#atMs, actor: this.how.actor, note: "Brought" },
+        ...{ content_hash: hash, at_ms: this.#atMs, actor: this.how.actor, note: t`Brought` },
       })
       .execute();
   }

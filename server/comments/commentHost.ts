@@ -13,6 +13,7 @@ import {
 import { strikeOut, withoutStruck } from "../../core/comments/strikeOut.ts";
 import { tidyComment } from "../../core/comments/tidyComment.ts";
 import type { TableEditOutcome } from "../../core/feeds/tableChange.ts";
+import { t } from "../../core/language/t.ts";
 import { readRows } from "../../core/rundown/bulkPages.ts";
 import { askAddress, NO_MARKS } from "../feeds/askAddress.ts";
 import type { BroughtPictures } from "../feeds/broughtPictures.ts";
@@ -149,7 +150,7 @@ export class CommentHost {
       const comment = this.#comments.get(id);
       if (!comment) return GONE;
       if (comment.doc.pickedAs !== null && this.#picked().has(comment.doc.pickedAs))
-        return { kind: "refused", sentence: "That comment is picked already." };
+        return { kind: "refused", sentence: t`That comment is picked already.` };
       await this.#ensureTable();
       const no = String(Math.max(0, ...[...this.#numbers()].map(Number).filter(Number.isFinite)) + 1);
       // A name is written by a stranger too.
@@ -178,7 +179,7 @@ export class CommentHost {
     if (!("bytes" in asked)) return "";
     const kept = await pictures.keep(
       `comment-${markOf(picture)}`,
-      name || "Picture of a comment",
+      name || t`Picture of a comment`,
       asked.bytes,
     );
     return "name" in kept ? kept.name : "";
@@ -278,7 +279,7 @@ export class CommentHost {
 
 const GONE = {
   kind: "refused",
-  sentence: "That comment is not there any more. Nothing was changed.",
+  sentence: t`That comment is not there any more. Nothing was changed.`,
 } as const satisfies TableEditOutcome;
 
 /** A comment that came; undefined where nobody wrote anything. @param key what its source calls it; empty: nothing */
@@ -294,7 +295,7 @@ function newComment(
     words: tidyComment(words, LONGEST_COMMENT),
     picture: picture.slice(0, 200),
   });
-  const said = key === "" ? `${doc.name}\n${doc.words}` : `key\n${key}`;
+  const said = key === "" ? `${doc.name}\n${doc.words}` : t`key\n${key}`;
   return { id: markOf(said), doc };
 }
 

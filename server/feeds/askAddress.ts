@@ -1,3 +1,4 @@
+import { t } from "../../core/language/t.ts";
 import { Deadline } from "../../core/time/deadline.ts";
 import { LARGEST_FEED_BYTES } from "../files/tables/readTable.ts";
 
@@ -50,8 +51,8 @@ export async function askAddress(
         return {
           gone:
             hops === 0
-              ? `“${url.host}” is not among the hosts that the server was started with (--feed-host).`
-              : `it sends on to “${url.host}”, which is not among the hosts that the server was started with (--feed-host).`,
+              ? t`“${url.host}” is not among the hosts that the server was started with (--feed-host).`
+              : t`it sends on to “${url.host}”, which is not among the hosts that the server was started with (--feed-host).`,
         };
       const response = await fetch(url, {
         redirect: "manual",
@@ -70,24 +71,24 @@ export async function askAddress(
       if (response.status === 304) return { unchanged: true };
       if (!response.ok) {
         await response.body?.cancel();
-        return { gone: `“${url.host}” answers ${response.status}.` };
+        return { gone: t`“${url.host}” answers ${response.status}.` };
       }
       if (/^text\/html\b/i.test(response.headers.get("content-type") ?? "")) {
         await response.body?.cancel();
-        return { gone: `“${url.host}” answers with a web page, not with data.` };
+        return { gone: t`“${url.host}” answers with a web page, not with data.` };
       }
       const bytes = await readLimited(response);
-      if (!bytes) return { gone: `its answer is larger than ${LARGEST_FEED_BYTES / 1024 / 1024} MB.` };
+      if (!bytes) return { gone: t`its answer is larger than ${LARGEST_FEED_BYTES / 1024 / 1024} MB.` };
       return {
         bytes,
         marks: { etag: response.headers.get("etag"), lastModified: response.headers.get("last-modified") },
       };
     }
-    return { gone: `it sends on more than ${MOST_REDIRECTS} times.` };
+    return { gone: t`it sends on more than ${MOST_REDIRECTS} times.` };
   } catch {
     if (deadline.isLate)
-      return { gone: `“${url.host}” did not answer in full within ${longestMs / 1_000} s.` };
-    return { gone: `“${url.host}” cannot be reached.` };
+      return { gone: t`“${url.host}” did not answer in full within ${longestMs / 1_000} s.` };
+    return { gone: t`“${url.host}” cannot be reached.` };
   } finally {
     deadline.done();
   }

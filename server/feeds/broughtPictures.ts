@@ -1,5 +1,6 @@
 import { createHash } from "node:crypto";
 import { pictureOfFeed } from "../../core/feeds/feed.ts";
+import { t } from "../../core/language/t.ts";
 import type { LibraryEditor } from "../host/editLibrary.ts";
 import type { MediaStore } from "../store/mediaStore.ts";
 
@@ -19,7 +20,7 @@ export type BroughtPicture =
   /** Why not, in a sentence. */
   | { readonly problem: string };
 
-const FOLDER = "From feeds";
+const FOLDER = t`From feeds`;
 const ACTOR = "feed";
 const LONGEST_NAME = 180;
 
@@ -55,7 +56,7 @@ export class BroughtPictures {
     if (!known) {
       if (kept.item.info.type !== "picture") {
         await media.remove(id);
-        return { problem: "It is no picture." };
+        return { problem: t`It is no picture.` };
       }
       await library.describe(id, { name, folder: FOLDER, tags: [] }, ACTOR);
     }

@@ -8,6 +8,7 @@ import type { FeedView } from "../../core/feeds/feedView.ts";
 import type { GoodTable } from "../../core/feeds/goodTable.ts";
 import type { FeedTable } from "../../core/feeds/resolveBinding.ts";
 import type { Table } from "../../core/feeds/table.ts";
+import { t } from "../../core/language/t.ts";
 import { log } from "../log/log.ts";
 import type { FeedStore, StoredFeed } from "../store/feedStore.ts";
 import { askAddress, isAllowed, NO_MARKS } from "./askAddress.ts";
@@ -50,7 +51,7 @@ export interface EditedTable {
   readonly good: GoodTable;
 }
 
-const OTHERWISE = "This feed was changed on another desk. Nothing was saved here; look at it as it is now.";
+const OTHERWISE = t`This feed was changed on another desk. Nothing was saved here; look at it as it is now.`;
 
 /** What is done to a feed of the same source: it is read otherwise, is allowed otherwise, or neither. */
 function heldToAfter(before: FeedDoc, now: FeedDoc): HeldTo | undefined {
@@ -152,11 +153,11 @@ export class FeedHost {
     const feed = this.#feeds.get(id);
     if ((feed?.revision ?? 0) !== baseRevision) return OTHERWISE;
     if (!feed && this.#feeds.size >= MOST_FEEDS)
-      return `There are ${MOST_FEEDS} feeds, the most there can be. Nothing was added; remove one first.`;
+      return t`There are ${MOST_FEEDS} feeds, the most there can be. Nothing was added; remove one first.`;
     if (source.kind === "address" && !isAllowed(new URL(source.url), this.#parts.hosts))
-      return `“${new URL(source.url).host}” is not among the hosts that the server was started with. Nothing was saved; start it with --feed-host ${new URL(source.url).host}.`;
+      return t`“${new URL(source.url).host}” is not among the hosts that the server was started with. Nothing was saved; start it with --feed-host ${new URL(source.url).host}.`;
     if (source.kind === "watched" && !this.#parts.folder)
-      return "The server was started without a feed folder. Nothing was saved; start it with --feed-folder FOLDER.";
+      return t`The server was started without a feed folder. Nothing was saved; start it with --feed-folder FOLDER.`;
     if (feed && source.kind === "table") return this.#saveTable(id, baseRevision, doc);
     await this.#parts.store.save(id, baseRevision + 1, doc);
     if (!feed) {
@@ -188,7 +189,7 @@ export class FeedHost {
     const outcome = await this.onTable(id, async ({ revision, good }) => {
       if (revision !== baseRevision) return OTHERWISE;
       const accepted = acceptTable(null, good.table, doc);
-      if ("fault" in accepted) return `${accepted.fault.says} Nothing was saved; change the table first.`;
+      if ("fault" in accepted) return t`${accepted.fault.says} Nothing was saved; change the table first.`;
       const changed = { ...good, kinds: accepted.shape.kinds };
       const now = { revision: baseRevision + 1, doc, good: changed };
       await this.#parts.store.saveTable(id, now);
@@ -210,9 +211,9 @@ export class FeedHost {
   /** The bytes of a file that was brought for it. @returns a sentence when they are no table for it */
   async upload(id: string, fileName: string, bytes: Uint8Array): Promise<string | undefined> {
     const feed = this.#feeds.get(id);
-    if (!feed) return "That feed is not there any more. Nothing was brought in.";
+    if (!feed) return t`That feed is not there any more. Nothing was brought in.`;
     if (feed.doc.source.kind !== "upload")
-      return "The rows of that feed do not come from a file that is brought. Nothing was brought in.";
+      return t`The rows of that feed do not come from a file that is brought. Nothing was brought in.`;
     const fault = await this.#take(feed, bytes, feed.good ? "before" : "asItIs");
     if (fault) return faultSentence(feed.doc.name, fault);
     feed.doc = { ...feed.doc, source: { kind: "upload", fileName } };
@@ -225,7 +226,7 @@ export class FeedHost {
   /** What was read last is good as it is, whatever came before: other columns, fewer rows. @returns a sentence when it is not */
   async takeAsItIs(id: string): Promise<string | undefined> {
     const feed = this.#feeds.get(id);
-    if (!feed?.bytes) return "There is nothing to be taken. Pages keep the last good values.";
+    if (!feed?.bytes) return t`There is nothing to be taken. Pages keep the last good values.`;
     const fault = await this.#take(feed, feed.bytes, "asItIs");
     return fault ? faultSentence(feed.doc.name, fault) : undefined;
   }
@@ -330,7 +331,7 @@ export class FeedHost {
     const { signal } = feed.ends;
     const read = folder
       ? await folder.read(source.path)
-      : { gone: "the server was started without its folder (--feed-folder)." };
+      : { gone: t`the server was started without its folder (--feed-folder).` };
     feed.isReading = false;
     if (!signal.aborted) {
       if ("bytes" in read) await this.#take(feed, read.bytes, "before");

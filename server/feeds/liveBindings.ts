@@ -1,6 +1,7 @@
 import { feedsIn, type LiveFields, pickedFeeds } from "../../core/feeds/binding.ts";
 import { usedName } from "../../core/feeds/pickRows.ts";
 import { resolveBinding } from "../../core/feeds/resolveBinding.ts";
+import { t } from "../../core/language/t.ts";
 import type { PageContent } from "../../core/rundown/content.ts";
 import { contentsOf, pagesInSight, pagesOnLayers, type ShowState } from "../../core/show/state.ts";
 import { pageTable, picturesNamed } from "../../core/values/liveChain.ts";
@@ -219,8 +220,8 @@ export class LiveBindings {
       const feed = this.#parts.feeds.findTable(binding.feedId);
       if (!feed) {
         problems[field] = this.#parts.feeds.find(binding.feedId)
-          ? "Its feed was never read."
-          : "Its feed was removed.";
+          ? t`Its feed was never read.`
+          : t`Its feed was removed.`;
         continue;
       }
       const resolved = resolveBinding(binding, feed, picks[binding.feedId], this.#parts.language());

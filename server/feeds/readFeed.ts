@@ -3,6 +3,7 @@ import { columnRuleSchema, type FeedDoc } from "../../core/feeds/feed.ts";
 import { type FeedFault, wholeFault } from "../../core/feeds/feedFault.ts";
 import type { GoodTable } from "../../core/feeds/goodTable.ts";
 import type { Table } from "../../core/feeds/table.ts";
+import { t } from "../../core/language/t.ts";
 import { type Aside, AsideFailed } from "../aside/aside.ts";
 import { log } from "../log/log.ts";
 import type { BroughtPictures } from "./broughtPictures.ts";
@@ -36,9 +37,9 @@ export async function readFeed(
   const { format } = doc;
   const isOfLines = format.kind === "csv" || format.kind === "text";
   if (heldTo === "before") {
-    if (bytes.length === 0) return { fault: wholeFault("cutOff", "it is an empty file.") };
+    if (bytes.length === 0) return { fault: wholeFault("cutOff", t`it is an empty file.`) };
     if (isOfLines && feed.endsWithLine && bytes.at(-1) !== LINE_END)
-      return { fault: wholeFault("cutOff", "it breaks off in the middle of its last line.") };
+      return { fault: wholeFault("cutOff", t`it breaks off in the middle of its last line.`) };
   }
   try {
     if (format.kind === "picture") return await readPicture(feed, bytes, pictures);
@@ -48,7 +49,7 @@ export async function readFeed(
   } catch (error) {
     if (!(error instanceof AsideFailed)) log.error(`The feed “${doc.name}” could not be read`, error);
     const late = error instanceof AsideFailed && error.why === "late";
-    return { fault: wholeFault("unreadable", late ? "reading it takes too long." : "it cannot be read.") };
+    return { fault: wholeFault("unreadable", late ? t`reading it takes too long.` : t`it cannot be read.`) };
   }
 }
 

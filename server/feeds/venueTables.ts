@@ -5,6 +5,7 @@ import type { FeedDoc } from "../../core/feeds/feed.ts";
 import type { GoodTable } from "../../core/feeds/goodTable.ts";
 import type { TableChange, TableEditOutcome } from "../../core/feeds/tableChange.ts";
 import { editTable, type TableEdit } from "../../core/feeds/tableEdit.ts";
+import { t } from "../../core/language/t.ts";
 import type { StoryLine } from "../../core/report/airStory.ts";
 import type { FeedStore } from "../store/feedStore.ts";
 import type { LinkStore } from "../store/linkStore.ts";
@@ -37,7 +38,7 @@ export interface VenueTablesParts {
 
 const GONE: TableEditOutcome = {
   kind: "refused",
-  sentence: "That table is not there any more. Nothing was changed.",
+  sentence: t`That table is not there any more. Nothing was changed.`,
 };
 const refused = (sentence: string): TableEditOutcome => ({ kind: "refused", sentence });
 
@@ -60,7 +61,7 @@ export class VenueTables {
       if ("clash" in edited) return { kind: "clash", sentence: edited.clash, now: edited.now };
       const after = docAfter(doc, edit);
       const accepted = acceptTable(null, edited.table, after);
-      if ("fault" in accepted) return refused(`${capitalised(accepted.fault.says)} Nothing was changed.`);
+      if ("fault" in accepted) return refused(t`${capitalised(accepted.fault.says)} Nothing was changed.`);
       const what = describeEdit(good.table, accepted.table, edit, after.keyColumn);
       const next = { ...good, table: accepted.table, kinds: accepted.shape.kinds };
       await this.#become(feedId, now, after, next, { id: editId, by: by.name, what });
@@ -76,16 +77,16 @@ export class VenueTables {
     const outcome = await this.#parts.feeds.onTable(feedId, async (now): Promise<TableEditOutcome> => {
       const known = this.#undo.get(feedId) ?? [];
       const last = known.at(-1);
-      if (!last) return refused("There is nothing to undo in this table. It is as it was.");
+      if (!last) return refused(t`There is nothing to undo in this table. It is as it was.`);
       if (last.by !== by.id)
-        return refused("Somebody else changed this table since. It is as it was; change it by hand.");
+        return refused(t`Somebody else changed this table since. It is as it was; change it by hand.`);
       const doc = { ...now.doc, ...pick(last.doc) };
       const accepted = acceptTable(null, last.good.table, doc);
-      if ("fault" in accepted) return refused(`${capitalised(accepted.fault.says)} Nothing was changed.`);
+      if ("fault" in accepted) return refused(t`${capitalised(accepted.fault.says)} Nothing was changed.`);
       await this.#become(feedId, now, doc, last.good, {
         id: editId,
         by: by.name,
-        what: `undone: ${last.what}`,
+        what: t`undone: ${last.what}`,
       });
       this.#undo.set(feedId, known.slice(0, -1));
       return this.#done(feedId);
@@ -105,7 +106,7 @@ export class VenueTables {
       seq: number,
       atMs,
       who: { kind: "desk", id: by, name: by },
-      what: feeds.find(feedId)?.doc.name ?? "a table that was removed",
+      what: feeds.find(feedId)?.doc.name ?? t`a table that was removed`,
       words: what,
     }));
   }

@@ -2,6 +2,7 @@ import { open, readdir, realpath, stat } from "node:fs/promises";
 import { join, relative, resolve, sep } from "node:path";
 import { setTimeout as wait } from "node:timers/promises";
 import { type FSWatcher, watch } from "chokidar";
+import { t } from "../../core/language/t.ts";
 import { LARGEST_FEED_BYTES } from "../files/tables/readTable.ts";
 import { log } from "../log/log.ts";
 
@@ -64,27 +65,27 @@ export class WatchedFolder {
   async read(path: string): Promise<FileRead> {
     try {
       const full = await this.#inside(path);
-      if (full === undefined) return { gone: `“${path}” is not in the feed folder.` };
+      if (full === undefined) return { gone: t`“${path}” is not in the feed folder.` };
       for (let waitedMs = 0; ; waitedMs += STANDS_STILL_MS) {
         const before = await stat(full);
-        if (!before.isFile()) return { gone: `“${path}” is no file any more.` };
+        if (!before.isFile()) return { gone: t`“${path}” is no file any more.` };
         if (before.size > LARGEST_FEED_BYTES)
-          return { gone: `“${path}” is larger than ${LARGEST_FEED_BYTES / 1024 / 1024} MB.` };
+          return { gone: t`“${path}” is larger than ${LARGEST_FEED_BYTES / 1024 / 1024} MB.` };
         const bytes = await readAll(full, before.size);
         await wait(STANDS_STILL_MS);
         const after = await stat(full);
         const isStill =
           after.mtimeMs === before.mtimeMs && after.size === before.size && bytes.length === after.size;
         if (isStill) return { bytes };
-        if (waitedMs > WAITED_MOST_MS) return { gone: `“${path}” is being written to all the time.` };
+        if (waitedMs > WAITED_MOST_MS) return { gone: t`“${path}” is being written to all the time.` };
       }
     } catch (error) {
       const { code } = error as NodeJS.ErrnoException;
       return {
         gone:
           code === "ENOENT"
-            ? `the file “${path}” is gone.`
-            : `the file “${path}” cannot be read (${code ?? "unknown"}).`,
+            ? t`the file “${path}” is gone.`
+            : t`the file “${path}” cannot be read (${code ?? t`unknown`}).`,
       };
     }
   }

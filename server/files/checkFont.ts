@@ -1,5 +1,6 @@
 import { readFileSync } from "node:fs";
 import wawoff2 from "wawoff2";
+import { t } from "../../core/language/t.ts";
 
 /** What HarfBuzz, and every painter, needs of a font. */
 const NEEDED = ["cmap", "head", "hhea", "hmtx", "maxp"];
@@ -34,14 +35,14 @@ export async function checkFont({
   // Source: W3C WOFF 2.0, header: totalSfntSize.
   if (bytes.readUInt32BE(16) > LARGEST_BYTES) return { problem: tooLarge(name) };
   const openType = await wawoff2.decompress(bytes).catch(() => undefined);
-  if (!openType) return { problem: damaged(name, "it cannot be unpacked") };
+  if (!openType) return { problem: damaged(name, t`it cannot be unpacked`) };
   const problem = await findFault(Buffer.from(openType), name);
   return problem === undefined ? { openType } : { problem };
 }
 
 const damaged = (name: string, what: string) =>
-  `“${name}” is a damaged font: ${what}. Nothing was added; bring in the file as its maker gives it.`;
-const tooLarge = (name: string) => `“${name}” is larger than 48 MB. Nothing was added.`;
+  t`“${name}” is a damaged font: ${what}. Nothing was added; bring in the file as its maker gives it.`;
+const tooLarge = (name: string) => t`“${name}” is larger than 48 MB. Nothing was added.`;
 
 /**
  * What is wrong with a font: its directory, its tables, their sums, and HarfBuzz's own reading of it.
@@ -50,12 +51,12 @@ const tooLarge = (name: string) => `“${name}” is larger than 48 MB. Nothing 
  */
 async function findFault(bytes: Buffer, name: string): Promise<string | undefined> {
   const broken = (what: string) => damaged(name, what);
-  const noFont = `“${name}” is not a TrueType, OpenType or WOFF2 font. Nothing was added.`;
+  const noFont = t`“${name}” is not a TrueType, OpenType or WOFF2 font. Nothing was added.`;
   if (bytes.length < 12 || !SIGNATURES.has(bytes.readUInt32BE(0))) return noFont;
   if (bytes.length > LARGEST_BYTES) return tooLarge(name);
   const tables = new Map<string, Buffer>();
   const count = bytes.readUInt16BE(4);
-  if (count === 0 || 12 + count * 16 > bytes.length) return broken("its list of tables is cut off");
+  if (count === 0 || 12 + count * 16 > bytes.length) return broken(t`its list of tables is cut off`);
   for (let i = 0; i < count; i++) {
     const at = 12 + i * 16;
     const tag = bytes.toString("latin1", at, at + 4);
@@ -64,27 +65,27 @@ async function findFault(bytes: Buffer, name: string): Promise<string | undefine
       number,
       number,
     ];
-    if (offset + length > bytes.length) return broken(`its table “${tag.trim()}” is cut off`);
+    if (offset + length > bytes.length) return broken(t`its table “${tag.trim()}” is cut off`);
     const table = bytes.subarray(offset, offset + length);
     // The sum of "head" leaves a field out; signatures are written after all sums.
     if (tag !== "head" && tag !== "DSIG" && sumOf(table) !== sum)
-      return broken(`its table “${tag.trim()}” was changed`);
+      return broken(t`its table “${tag.trim()}” was changed`);
     tables.set(tag, table);
   }
   const missing = NEEDED.find((tag) => !tables.has(tag));
-  if (missing !== undefined) return broken(`it has no table “${missing}”`);
+  if (missing !== undefined) return broken(t`it has no table “${missing}”`);
   if (!OUTLINES.some((tags) => tags.every((tag) => tables.has(tag))))
-    return broken("it has no outlines that can be drawn");
+    return broken(t`it has no outlines that can be drawn`);
   const unitsPerEm =
     (tables.get("head") as Buffer).length >= 54 ? (tables.get("head") as Buffer).readUInt16BE(18) : 0;
-  if (unitsPerEm < 16 || unitsPerEm > 16_384) return broken("it does not say how large its letters are");
+  if (unitsPerEm < 16 || unitsPerEm > 16_384) return broken(t`it does not say how large its letters are`);
   const glyphs =
     (tables.get("maxp") as Buffer).length >= 6 ? (tables.get("maxp") as Buffer).readUInt16BE(4) : 0;
-  if (glyphs === 0) return broken("it has no letters");
+  if (glyphs === 0) return broken(t`it has no letters`);
   try {
     await tryInHarfBuzz(bytes);
   } catch {
-    return broken("its letters cannot be set");
+    return broken(t`its letters cannot be set`);
   }
   return undefined;
 }

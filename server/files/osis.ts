@@ -1,4 +1,5 @@
 import { SaxesParser } from "saxes";
+import { t } from "../../core/language/t.ts";
 import { bridged, FileProblem, type ParsedText, type ParsedVerse } from "./scriptureFile.ts";
 
 /** What stands between verses or beside them, and is not read out. */
@@ -44,12 +45,12 @@ export function parseOsis(xml: string): ParsedText {
 
   parser.on("doctype", () => {
     throw new FileProblem(
-      "The file declares a document type, which is not read: what it could expand to has no bound. Nothing was brought in; save it without one.",
+      t`The file declares a document type, which is not read: what it could expand to has no bound. Nothing was brought in; save it without one.`,
     );
   });
   parser.on("error", (error) => {
     throw new FileProblem(
-      `The file is not whole: ${error.message.replace(/^undefined:/, "line ").replace(/\.?$/, "")}. Nothing of it was brought in; the texts you have are as they were.`,
+      t`The file is not whole: ${error.message.replace(/^undefined:/, "line ").replace(/\.?$/, "")}. Nothing of it was brought in; the texts you have are as they were.`,
     );
   });
   parser.on("opentag", ({ name, attributes, isSelfClosing }) => {
@@ -96,7 +97,7 @@ export function parseOsis(xml: string): ParsedText {
   for (let at = 0; at < xml.length; at += PIECE) parser.write(xml.slice(at, at + PIECE));
   parser.close();
   if (verses.length === 0)
-    throw new FileProblem("The file has no verses with an osisID. Nothing was brought in; is it OSIS?");
+    throw new FileProblem(t`The file has no verses with an osisID. Nothing was brought in; is it OSIS?`);
   return { title, language, rights, verses, leftOut };
 }
 

@@ -1,5 +1,6 @@
 import { createCanvas, loadImage } from "@napi-rs/canvas";
 import { imageSize } from "image-size";
+import { t } from "../../core/language/t.ts";
 import { isAnimated } from "./isAnimated.ts";
 import { isCutOff } from "./isCutOff.ts";
 
@@ -32,21 +33,22 @@ export async function probePicture(bytes: Uint8Array): Promise<ProbedPicture> {
     size = imageSize(bytes);
   } catch {
     return {
-      problem:
-        "The file is not a picture that can be read (PNG, JPEG, WebP, AVIF or GIF). Nothing was added.",
+      problem: t`The file is not a picture that can be read (PNG, JPEG, WebP, AVIF or GIF). Nothing was added.`,
     };
   }
   const type = size.type ?? "";
   if (!isTaken(type))
     return {
-      problem: `Pictures of the kind “${size.type}” are not taken in. Save it as PNG, JPEG or WebP; nothing was added.`,
+      problem: t`Pictures of the kind “${size.type}” are not taken in. Save it as PNG, JPEG or WebP; nothing was added.`,
     };
   if (Math.max(size.width, size.height) > LONGEST_SIDE_PX || size.width * size.height > MOST_PIXELS)
     return {
-      problem: `The picture has ${size.width}×${size.height} pixels; at most ${LONGEST_SIDE_PX} on a side and 60 million in all are taken in. Nothing was added; save a smaller one.`,
+      problem: t`The picture has ${size.width}×${size.height} pixels; at most ${LONGEST_SIDE_PX} on a side and 60 million in all are taken in. Nothing was added; save a smaller one.`,
     };
   if (!isWhole(type, bytes))
-    return { problem: "The picture is broken: its end is missing. Nothing was added; bring in a whole one." };
+    return {
+      problem: t`The picture is broken: its end is missing. Nothing was added; bring in a whole one.`,
+    };
   try {
     const image = await loadImage(Buffer.from(bytes));
     if (image.width < 1 || image.height < 1) throw new Error("it has no pixels");
@@ -59,7 +61,7 @@ export async function probePicture(bytes: Uint8Array): Promise<ProbedPicture> {
     };
   } catch (error) {
     return {
-      problem: `The picture is broken (${error instanceof Error ? error.message : "it cannot be decoded"}). Nothing was added.`,
+      problem: t`The picture is broken (${error instanceof Error ? error.message : t`it cannot be decoded`}). Nothing was added.`,
     };
   }
 }

@@ -1,3 +1,4 @@
+import { t } from "../../core/language/t.ts";
 /** What the container of a sound says of it. */
 export type ProbedSound =
   | { readonly mime: SoundMime; readonly durationMs: number }
@@ -7,9 +8,9 @@ export type SoundMime = "audio/mpeg" | "audio/wav" | "audio/ogg" | "audio/flac" 
 const LONGEST_MS = 24 * 3_600_000;
 const refuse = (problem: string): ProbedSound => ({ problem });
 const NOT_A_SOUND = refuse(
-  "The file is not a sound that browsers play (MP3, WAV, OGG, FLAC, M4A or WebM). Nothing was added.",
+  t`The file is not a sound that browsers play (MP3, WAV, OGG, FLAC, M4A or WebM). Nothing was added.`,
 );
-const BROKEN = refuse("The sound is cut off or broken: it cannot be read to its end. Nothing was added.");
+const BROKEN = refuse(t`The sound is cut off or broken: it cannot be read to its end. Nothing was added.`);
 
 /** Reads what a sound file says of itself, and whether there is sound in it up to its end. */
 export async function probeSound(bytes: Uint8Array): Promise<ProbedSound> {
@@ -28,7 +29,7 @@ export async function probeSound(bytes: Uint8Array): Promise<ProbedSound> {
     const durationMs = Math.round((await input.computeDuration()) * 1_000);
     if (durationMs <= 0) return BROKEN;
     if (durationMs > LONGEST_MS)
-      return refuse("The sound says that it is longer than a day. Nothing was added.");
+      return refuse(t`The sound says that it is longer than a day. Nothing was added.`);
     return { mime, durationMs };
   } catch {
     return BROKEN;

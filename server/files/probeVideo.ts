@@ -1,3 +1,4 @@
+import { t } from "../../core/language/t.ts";
 import { isCutOff } from "./isCutOff.ts";
 
 /** What the container of a clip says of it. */
@@ -19,12 +20,12 @@ const MOST_PIXELS = 36_000_000;
 const LONGEST_MS = 24 * 3_600_000;
 
 const refuse = (problem: string): ProbedVideo => ({ problem });
-const NOT_A_CLIP = refuse("The file is not a clip that browsers play (WebM or MP4). Nothing was added.");
-const BROKEN = refuse("The clip is cut off or broken: its head cannot be read. Nothing was added.");
-const CUT_OFF = refuse("The clip is cut off: its end is missing. Nothing was added; bring in a whole one.");
-const NO_PICTURE = refuse("The clip has no picture. Nothing was added.");
+const NOT_A_CLIP = refuse(t`The file is not a clip that browsers play (WebM or MP4). Nothing was added.`);
+const BROKEN = refuse(t`The clip is cut off or broken: its head cannot be read. Nothing was added.`);
+const CUT_OFF = refuse(t`The clip is cut off: its end is missing. Nothing was added; bring in a whole one.`);
+const NO_PICTURE = refuse(t`The clip has no picture. Nothing was added.`);
 const ONLY_A_HEAD = refuse(
-  "The clip has a head and no pictures behind it. Nothing was added; bring in a whole one.",
+  t`The clip has a head and no pictures behind it. Nothing was added; bring in a whole one.`,
 );
 
 /** Reads what a WebM or MP4 file says of itself, and whether all of its pictures are there. */
@@ -60,14 +61,14 @@ async function probe(bytes: Uint8Array, container: "webm" | "mp4"): Promise<Prob
   if (widthPx < 1 || heightPx < 1) return NO_PICTURE;
   if (Math.max(widthPx, heightPx) > LONGEST_SIDE_PX || widthPx * heightPx > MOST_PIXELS)
     return refuse(
-      `The clip has ${widthPx}×${heightPx} pixels; at most ${LONGEST_SIDE_PX} on a side and 36 million in all are taken in. Nothing was added; make a smaller one.`,
+      t`The clip has ${widthPx}×${heightPx} pixels; at most ${LONGEST_SIDE_PX} on a side and 36 million in all are taken in. Nothing was added; make a smaller one.`,
     );
   const packets = new EncodedPacketSink(video);
   if (!(await packets.getFirstPacket())) return ONLY_A_HEAD;
   if (!(await packets.getPacket(Number.POSITIVE_INFINITY))) return CUT_OFF;
   const durationMs = Math.round((await input.computeDuration()) * 1_000);
   if (durationMs > LONGEST_MS)
-    return refuse("The clip says that it is longer than a day. Nothing was added.");
+    return refuse(t`The clip says that it is longer than a day. Nothing was added.`);
   return {
     mime: container === "webm" ? "video/webm" : "video/mp4",
     widthPx,

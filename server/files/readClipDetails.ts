@@ -1,4 +1,5 @@
 import { LONGEST_ELEMENT, MOST_ELEMENTS } from "../../core/clips/clip.ts";
+import { t } from "../../core/language/t.ts";
 import { readXml, type XmlElement } from "./readXml.ts";
 
 const LONGEST_PATH = 200;
@@ -32,6 +33,6 @@ export function readClipDetails({ bytes }: { readonly bytes: Uint8Array }): Clip
   };
   look(root, "");
   return found.size === 0
-    ? { problem: "nothing is written in it." }
+    ? { problem: t`nothing is written in it.` }
     : { elements: Object.fromEntries(found) };
 }

@@ -1,5 +1,6 @@
 import { readFileSync } from "node:fs";
 import { type DesignPack, designPackSchema, PACK_FILES } from "../../core/design/designPack.ts";
+import { t } from "../../core/language/t.ts";
 import { findTooLargeFile } from "../../core/scene/templateLimits.ts";
 import { FileProblem } from "./scriptureFile.ts";
 import { unzipFiles } from "./unzip.ts";
@@ -44,7 +45,7 @@ function readPack(bytes: Uint8Array): DesignFile {
   const document = files.get(PACK_FILES.template) ?? files.get(PACK_FILES.style);
   if (!document)
     throw new FileProblem(
-      "The archive has no template.json and no style.json, so it is not one that this program packed. Nothing was brought in.",
+      t`The archive has no template.json and no style.json, so it is not one that this program packed. Nothing was brought in.`,
     );
   const tooLarge = findTooLargeFile(document.length);
   if (tooLarge) throw new FileProblem(tooLarge);
@@ -63,7 +64,7 @@ function readAbout(bytes: Uint8Array | undefined): DesignPack {
     return designPackSchema.parse(JSON.parse(decode(bytes)));
   } catch {
     throw new FileProblem(
-      "The archive’s pack.json cannot be read, so what it holds is not known. Nothing was brought in; export it again.",
+      t`The archive’s pack.json cannot be read, so what it holds is not known. Nothing was brought in; export it again.`,
     );
   }
 }

@@ -1,4 +1,5 @@
 import { gunzipSync } from "node:zlib";
+import { t } from "../../core/language/t.ts";
 import { BOOKS } from "../../core/words/reference/books.ts";
 import { decodeText } from "./decodeText.ts";
 import { parseOsis } from "./osis.ts";
@@ -31,7 +32,7 @@ export function readScriptureFile(bytes: Uint8Array): ReadText {
     }),
   );
   if (verses.length === 0)
-    throw new FileProblem("The file has none of the 66 books known here. Nothing was brought in.");
+    throw new FileProblem(t`The file has none of the 66 books known here. Nothing was brought in.`);
   verses.sort(byPlace);
   return {
     title: parsed.title,
@@ -43,8 +44,8 @@ export function readScriptureFile(bytes: Uint8Array): ReadText {
       unknown.size === 0
         ? ""
         : `${unknown.size === 1 ? "One book is" : `${unknown.size} books are`} not among the 66 known here and left out: ${[...unknown].slice(0, 12).join(", ")}.`,
-      sayLeft("Left out", parsed.leftOut),
-      sayLeft("In the file twice, in other words; the first was taken", twice),
+      sayLeft(t`Left out`, parsed.leftOut),
+      sayLeft(t`In the file twice, in other words; the first was taken`, twice),
     ]
       .filter((line) => line !== "")
       .join(" "),
@@ -55,7 +56,7 @@ const MOST_SAID = 12;
 const sayLeft = (what: string, list: readonly string[]): string =>
   list.length === 0
     ? ""
-    : `${what}: ${list.slice(0, MOST_SAID).join(", ")}${list.length > MOST_SAID ? `, and ${list.length - MOST_SAID} more` : ""}.`;
+    : `${what}: ${list.slice(0, MOST_SAID).join(", ")}${list.length > MOST_SAID ? t`, and ${list.length - MOST_SAID} more` : ""}.`;
 
 const byPlace = (a: ParsedVerse, b: ParsedVerse) =>
   (BOOK_PLACE.get(a.book) as number) - (BOOK_PLACE.get(b.book) as number) ||
@@ -68,7 +69,7 @@ function unpack(bytes: Uint8Array): Uint8Array {
     return gunzipSync(bytes, { maxOutputLength: LARGEST_BYTES });
   } catch {
     throw new FileProblem(
-      "The packed file is broken, or would unpack to more than 32 MB. Nothing was brought in.",
+      t`The packed file is broken, or would unpack to more than 32 MB. Nothing was brought in.`,
     );
   }
 }
@@ -76,7 +77,7 @@ function unpack(bytes: Uint8Array): Uint8Array {
 function decode(bytes: Uint8Array): string {
   if (bytes.length > LARGEST_BYTES)
     throw new FileProblem(
-      `The text has ${Math.round(bytes.length / 1024 / 1024)} MB; at most 32 MB are read. Nothing was brought in.`,
+      t`The text has ${Math.round(bytes.length / 1024 / 1024)} MB; at most 32 MB are read. Nothing was brought in.`,
     );
   return decodeText(bytes).text;
 }
@@ -84,7 +85,7 @@ function decode(bytes: Uint8Array): string {
 function readOne(text: string): ParsedText {
   if (/^\s*</.test(text.slice(0, 200))) return parseOsis(text);
   if (/\\id\s/.test(text.slice(0, 2_000))) return parseUsfm([text]);
-  throw new FileProblem("The file is neither OSIS nor USFM. Nothing was brought in; choose another file.");
+  throw new FileProblem(t`The file is neither OSIS nor USFM. Nothing was brought in; choose another file.`);
 }
 
 function readArchive(bytes: Uint8Array): ParsedText {
@@ -100,5 +101,5 @@ function readArchive(bytes: Uint8Array): ParsedText {
       verses: osis.flatMap(({ verses }) => verses),
       leftOut: osis.flatMap(({ leftOut }) => leftOut),
     };
-  throw new FileProblem("The archive holds neither OSIS nor USFM. Nothing was brought in.");
+  throw new FileProblem(t`The archive holds neither OSIS nor USFM. Nothing was brought in.`);
 }

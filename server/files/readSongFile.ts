@@ -1,4 +1,5 @@
 import { readFileSync } from "node:fs";
+import { t } from "../../core/language/t.ts";
 import { isChordPro, readChordPro, splitChordPro } from "../../core/words/chordPro.ts";
 import { keepSong } from "../../core/words/reader/keepSong.ts";
 import { offersFor } from "../../core/words/reader/offers.ts";
@@ -59,11 +60,11 @@ function readSongs(fileName: string, bytes: Uint8Array): ReadSongs {
   for (const [name, data] of files) {
     const called = (name.split("/").at(-1) ?? name).replace(/\.[^.]+$/, "");
     if (data.length > LARGEST_SONG_BYTES) {
-      left.push(`${called}: ${Math.round(data.length / 1024)} KB is too long for a song`);
+      left.push(t`${called}: ${Math.round(data.length / 1024)} KB is too long for a song`);
       continue;
     }
     const { text, guessed } = decodeText(data);
-    if (guessed !== null) notes.push(`${called} was read as ${guessed}`);
+    if (guessed !== null) notes.push(t`${called} was read as ${guessed}`);
     for (const part of isChordPro(text) ? splitChordPro(text) : [text]) {
       const read = isChordPro(part) ? readChordProSong(part, called) : readPlainSong(part, called);
       if ("problem" in read) left.push(`${called}: ${whyLeft(read.problem)}`);
@@ -76,11 +77,11 @@ function readSongs(fileName: string, bytes: Uint8Array): ReadSongs {
 function whyLeft(problem: SongProblem): string {
   switch (problem.kind) {
     case "empty":
-      return "it has no words";
+      return t`it has no words`;
     case "tooManyLines":
-      return `more than ${SONG_MAX_LINES} lines`;
+      return t`more than ${SONG_MAX_LINES} lines`;
     case "lineTooLong":
-      return `line ${problem.line} is too long`;
+      return t`line ${problem.line} is too long`;
   }
 }
 

@@ -1,4 +1,5 @@
 import { XMLParser } from "fast-xml-parser";
+import { t } from "../../core/language/t.ts";
 import { decodeText } from "./decodeText.ts";
 
 const DEEPEST_NESTING = 60;
@@ -23,7 +24,7 @@ export function readXml(bytes: Uint8Array): XmlElement | { readonly problem: str
   const { text } = decodeText(bytes);
   if (/<!DOCTYPE/i.test(text))
     return {
-      problem: "it has a document type (<!DOCTYPE …>), which is not read, because it can be made to do harm.",
+      problem: t`it has a document type (<!DOCTYPE …>), which is not read, because it can be made to do harm.`,
     };
   let nodes: unknown;
   try {
@@ -40,12 +41,12 @@ export function readXml(bytes: Uint8Array): XmlElement | { readonly problem: str
     // The second asks for a well-formed document.
     nodes = parser.parse(text, true);
   } catch (error) {
-    return { problem: `it is not whole XML (${(error as Error).message.split("\n")[0]}).` };
+    return { problem: t`it is not whole XML (${(error as Error).message.split("\n")[0]}).` };
   }
   const roots = elementsOf(nodes, 0);
-  if (!roots) return { problem: `its elements lie more than ${DEEPEST_NESTING} deep.` };
+  if (!roots) return { problem: t`its elements lie more than ${DEEPEST_NESTING} deep.` };
   const [root] = roots;
-  if (!root || roots.length !== 1) return { problem: "it is not whole XML: it has no root." };
+  if (!root || roots.length !== 1) return { problem: t`it is not whole XML: it has no root.` };
   return root;
 }
 

@@ -2,6 +2,7 @@ import { spawn } from "node:child_process";
 import { copyFile, mkdir, mkdtemp, readdir, readFile, rm, stat } from "node:fs/promises";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
+import { t } from "../../core/language/t.ts";
 import { SerialQueue } from "../queue/serialQueue.ts";
 
 const GIVES_UP_MS = 3 * 60_000;
@@ -51,11 +52,11 @@ export class SlideConverter {
         const name = (await readdir(out)).find((each) => /\.pdf$/i.test(each));
         if (name === undefined)
           return {
-            problem: `The program that makes PDF of slides made none${failed === "" ? "" : ` (${failed})`}.`,
+            problem: t`The program that makes PDF of slides made none${failed === "" ? "" : ` (${failed})`}.`,
           };
         const made = join(out, name);
         if ((await stat(made)).size > LARGEST_PDF_BYTES)
-          return { problem: "The PDF of these slides would be larger than 300 MB." };
+          return { problem: t`The PDF of these slides would be larger than 300 MB.` };
         return { pdf: await readFile(made) };
       } finally {
         await rm(folder, { recursive: true, force: true });
@@ -99,7 +100,7 @@ export class SlideConverter {
       };
       child.once("error", (error) => settle(error.message));
       child.once("exit", (code, ended) =>
-        settle(code === 0 ? "" : said.trim().split("\n").at(-1) || `it ended with ${code ?? ended}`),
+        settle(code === 0 ? "" : said.trim().split("\n").at(-1) || t`it ended with ${code ?? ended}`),
       );
     });
   }

@@ -1,5 +1,6 @@
 import { readFileSync } from "node:fs";
 import { parentPort } from "node:worker_threads";
+import { t } from "../../core/language/t.ts";
 import { log } from "../log/log.ts";
 import { readScriptureFile } from "./readScriptureFile.ts";
 import { FileProblem, type ParsedVerse } from "./scriptureFile.ts";
@@ -43,7 +44,7 @@ port?.once("message", (path: string) => {
       sentence:
         error instanceof FileProblem
           ? error.message
-          : "The file could not be read. Nothing was brought in; the texts you have are as they were.",
+          : t`The file could not be read. Nothing was brought in; the texts you have are as they were.`,
     } satisfies TextMessage);
     port.close();
   }

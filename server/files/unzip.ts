@@ -1,4 +1,5 @@
 import { unzipSync } from "fflate";
+import { t } from "../../core/language/t.ts";
 import { FileProblem } from "./scriptureFile.ts";
 
 const MOST_FILES = 2_000;
@@ -25,7 +26,7 @@ export function unzipFiles(bytes: Uint8Array, isWanted: (name: string) => boolea
           originalSize > Math.max(1, size) * LARGEST_RATIO
         )
           throw new FileProblem(
-            `The archive would unpack to ${count > MOST_FILES ? `more than ${MOST_FILES} files` : "more than is safe"}. Nothing was brought in; all that you have is as it was.`,
+            t`The archive would unpack to ${count > MOST_FILES ? t`more than ${MOST_FILES} files` : t`more than is safe`}. Nothing was brought in; all that you have is as it was.`,
           );
         return true;
       },
@@ -34,7 +35,7 @@ export function unzipFiles(bytes: Uint8Array, isWanted: (name: string) => boolea
   } catch (error) {
     if (error instanceof FileProblem) throw error;
     throw new FileProblem(
-      "The archive cannot be unpacked: it is not a whole ZIP file. Nothing was brought in; make it again.",
+      t`The archive cannot be unpacked: it is not a whole ZIP file. Nothing was brought in; make it again.`,
     );
   }
 }

@@ -1,3 +1,4 @@
+import { t } from "../../core/language/t.ts";
 import { BOOKS } from "../../core/words/reference/books.ts";
 import { bridged, FileProblem, type ParsedText, type ParsedVerse } from "./scriptureFile.ts";
 
@@ -40,7 +41,7 @@ export function parseUsfm(
   }
   if (verses.length === 0)
     throw new FileProblem(
-      "No verse was found: USFM needs \\id, \\c and \\v. Nothing was brought in; the texts you have are as they were.",
+      t`No verse was found: USFM needs \\id, \\c and \\v. Nothing was brought in; the texts you have are as they were.`,
     );
   return { title: "", language: "und", rights: "", verses, unknownBooks, leftOut };
 }
@@ -57,7 +58,7 @@ function readBook(file: string, book: string, leftOut: string[]): ParsedVerse[] 
     .replace(MILESTONE, "")
     .replace(UNCLOSED, (note) => {
       leftOut.push(
-        `a note in ${book} that was never closed (“${note
+        t`a note in ${book} that was never closed (“${note
           .replace(/\\\S+\s?/g, "")
           .trim()
           .slice(0, 40)}”)`,

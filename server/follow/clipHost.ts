@@ -2,6 +2,7 @@ import { MOST_CLIPS } from "../../core/clips/clip.ts";
 import type { ClipEdit } from "../../core/clips/clipEdit.ts";
 import { detailsOf, MOST_MAPPINGS, titleOfClip } from "../../core/clips/clipMapping.ts";
 import type { ReadyClip } from "../../core/clips/readyClip.ts";
+import { t } from "../../core/language/t.ts";
 import type { MediaInfo } from "../../core/scene/media.ts";
 import type { ClipView } from "../../core/wire/followView.ts";
 import type { FollowStore } from "../store/followStore.ts";
@@ -14,7 +15,7 @@ export interface ClipHostParts {
   readonly onChange: () => void;
 }
 
-const OTHERWISE = "This was changed on another desk. Nothing was saved here; look at it as it is now.";
+const OTHERWISE = t`This was changed on another desk. Nothing was saved here; look at it as it is now.`;
 
 /** The venue's list of clips, and what the files beside them say. */
 export class ClipHost {
@@ -48,7 +49,7 @@ export class ClipHost {
   titleOf(id: string): string {
     const { store } = this.#parts;
     const clip = store.clips.find((each) => each.id === id);
-    return clip ? titleOfClip(clip, store.mappings) : "a clip that is gone";
+    return clip ? titleOfClip(clip, store.mappings) : t`a clip that is gone`;
   }
 
   /** @returns a sentence when it cannot be done */
@@ -68,15 +69,15 @@ export class ClipHost {
         const known = store.clips.find(({ id }) => id === clip.id);
         if (isOther(known, baseRevision)) return OTHERWISE;
         if (!known && store.clips.length >= MOST_CLIPS)
-          return `There can be ${MOST_CLIPS} clips. Nothing was added; remove one first.`;
+          return t`There can be ${MOST_CLIPS} clips. Nothing was added; remove one first.`;
         if (clip.mediaId !== known?.mediaId && findMedia(clip.mediaId)?.type !== "video")
-          return "That is no clip of the library. Nothing was saved; choose one that moves.";
+          return t`That is no clip of the library. Nothing was saved; choose one that moves.`;
         await store.saveClip(clip, baseRevision + 1);
         return undefined;
       }
       case "bringDetails": {
         const known = store.clips.find(({ id }) => id === edit.id);
-        if (!known) return "That clip is not in the list any more. Nothing was saved.";
+        if (!known) return t`That clip is not in the list any more. Nothing was saved.`;
         const { revision, ...clip } = known;
         const { elements, mappingId = clip.mappingId } = edit;
         await store.saveClip({ ...clip, elements, mappingId }, revision + 1);
@@ -85,7 +86,7 @@ export class ClipHost {
       case "removeClip": {
         const uses = usedBy(edit.id);
         if (uses > 0)
-          return `${uses === 1 ? "One trigger speaks" : `${uses} triggers speak`} of this clip. Nothing was removed; change them first.`;
+          return t`${uses === 1 ? t`One trigger speaks` : t`${uses} triggers speak`} of this clip. Nothing was removed; change them first.`;
         await store.remove("clip", edit.id);
         return undefined;
       }
@@ -101,17 +102,17 @@ export class ClipHost {
         const known = store.mappings.find(({ id }) => id === mapping.id);
         if (isOther(known, baseRevision)) return OTHERWISE;
         if (!known && store.mappings.length >= MOST_MAPPINGS)
-          return `There can be ${MOST_MAPPINGS} mappings. Nothing was added; remove one first.`;
+          return t`There can be ${MOST_MAPPINGS} mappings. Nothing was added; remove one first.`;
         const same = store.mappings.find(({ id, name }) => id !== mapping.id && name === mapping.name);
         if (same)
-          return `There is a mapping “${mapping.name}” already. Nothing was saved; give it another name.`;
+          return t`There is a mapping “${mapping.name}” already. Nothing was saved; give it another name.`;
         await store.saveMapping(mapping, baseRevision + 1);
         return undefined;
       }
       case "removeMapping": {
         const uses = store.clips.filter(({ mappingId }) => mappingId === edit.id).length;
         if (uses > 0)
-          return `${uses === 1 ? "One clip uses" : `${uses} clips use`} this mapping. Nothing was removed; give them another first.`;
+          return t`${uses === 1 ? t`One clip uses` : t`${uses} clips use`} this mapping. Nothing was removed; give them another first.`;
         await store.remove("mapping", edit.id);
         return undefined;
       }

@@ -1,6 +1,7 @@
 import { createSocket } from "node:dgram";
 import { hearPlayer, type PlayerSaid, playOfPlayer } from "../../core/clips/playerSays.ts";
 import type { KeyMap } from "../../core/keys/keyMap.ts";
+import { t } from "../../core/language/t.ts";
 import { idOf } from "../../core/show/actor.ts";
 import type { Happening, MessageValue } from "../../core/triggers/happening.ts";
 import type { FeedHost } from "../feeds/feedHost.ts";
@@ -52,8 +53,8 @@ export interface FollowedDevices extends Pick<Links, "doors" | "flapping" | "clo
   readonly hear: (address: string, args: readonly MessageValue[]) => void;
 }
 
-const MIXER = { kind: "device", id: "mixer", name: "the mixer" } as const;
-const PLAYER = { kind: "device", id: "player", name: "the player" } as const;
+const MIXER = { kind: "device", id: "mixer", name: t`the mixer` } as const;
+const PLAYER = { kind: "device", id: "player", name: t`the player` } as const;
 
 /** Brings what other devices and feeds say to the air, and what triggers do to the devices. */
 export async function followDevices(parts: FollowDevicesParts): Promise<FollowedDevices> {

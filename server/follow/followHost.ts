@@ -1,5 +1,6 @@
 import { clipAhead } from "../../core/clips/clipAhead.ts";
 import type { ClipPlay } from "../../core/clips/clipPlay.ts";
+import { t } from "../../core/language/t.ts";
 import type { ReadyCue } from "../../core/rundown/readyCue.ts";
 import type { MediaInfo } from "../../core/scene/media.ts";
 import { triggersOfCues } from "../../core/show/tiedToSource.ts";
@@ -24,7 +25,7 @@ export interface FollowParts {
   readonly clips: () => ClipHost;
 }
 
-const OTHERWISE = "This was changed on another desk. Nothing was saved here; look at it as it is now.";
+const OTHERWISE = t`This was changed on another desk. Nothing was saved here; look at it as it is now.`;
 
 /** The venue's sources and triggers: what they are, and what they are called. */
 export class FollowHost {
@@ -77,9 +78,9 @@ export class FollowHost {
   }
 
   readonly names: TriggerNames = {
-    source: (id) => this.sources.find((source) => source.id === id)?.name ?? "a source that is gone",
+    source: (id) => this.sources.find((source) => source.id === id)?.name ?? t`a source that is gone`,
     cue: (id) =>
-      this.#parts.cues().find(({ cueId }) => cueId === id)?.content.title ?? "a cue that cannot be taken",
+      this.#parts.cues().find(({ cueId }) => cueId === id)?.content.title ?? t`a cue that cannot be taken`,
     layer: (id) => this.#parts.names.layer(id),
     plan: (id) => this.#parts.names.plan(id),
     clip: (id) => this.#parts.clips().titleOf(id),
@@ -122,12 +123,12 @@ export class FollowHost {
         const known = store.sources.find(({ id }) => id === source.id);
         if ((known?.revision ?? 0) !== baseRevision) return OTHERWISE;
         if (!known && store.sources.length >= MOST_SOURCES)
-          return `There can be ${MOST_SOURCES} sources. Nothing was added; remove one first.`;
+          return t`There can be ${MOST_SOURCES} sources. Nothing was added; remove one first.`;
         const same = store.sources.find(
           ({ id, input }) => id !== source.id && input !== null && input === source.input,
         );
         if (same)
-          return `Input ${source.input} is “${same.name}” already. Nothing was saved; give it another number.`;
+          return t`Input ${source.input} is “${same.name}” already. Nothing was saved; give it another number.`;
         await store.saveSource(source, baseRevision + 1);
         this.#tell("sources");
         return undefined;
@@ -138,7 +139,7 @@ export class FollowHost {
         ].length;
         const tied = this.#parts.cues().filter(({ doc }) => doc.comesWith?.sourceId === edit.id).length;
         if (uses + tied > 0)
-          return `${uses + tied === 1 ? "One trigger or cue belongs" : `${uses + tied} triggers and cues belong`} to this source. Nothing was removed; change them first.`;
+          return t`${uses + tied === 1 ? t`One trigger or cue belongs` : t`${uses + tied} triggers and cues belong`} to this source. Nothing was removed; change them first.`;
         await store.remove("source", edit.id);
         this.#tell("sources");
         return undefined;
@@ -148,7 +149,7 @@ export class FollowHost {
         const known = store.triggers.find(({ id }) => id === trigger.id);
         if ((known?.revision ?? 0) !== baseRevision) return OTHERWISE;
         if (!known && store.triggers.length >= MOST_TRIGGERS)
-          return `There can be ${MOST_TRIGGERS} triggers. Nothing was added; remove one first.`;
+          return t`There can be ${MOST_TRIGGERS} triggers. Nothing was added; remove one first.`;
         await store.saveTrigger(trigger, baseRevision + 1);
         this.#tell("triggers");
         return undefined;

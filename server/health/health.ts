@@ -1,3 +1,4 @@
+import { t } from "../../core/language/t.ts";
 import type { HealthReport, SetAsideRow, StorageStatus } from "../../core/report/health.ts";
 import type { SecondView } from "../../core/second/secondView.ts";
 import type { ScreenHealth } from "../../core/wire/wire.ts";
@@ -41,19 +42,18 @@ export class Health {
       return {
         kind: "unwritten",
         events: unwritten.events,
-        sentence:
-          "The disk is full or cannot be written. Takes, clear and black go on, but only in memory: edits cannot be saved, and a stop of the server now would lose the last takes. Make room; it is written by itself then.",
+        sentence: t`The disk is full or cannot be written. Takes, clear and black go on, but only in memory: edits cannot be saved, and a stop of the server now would lose the last takes. Make room; it is written by itself then.`,
       };
     const { room, freeBytes } = keeper?.status ?? { room: "enough", freeBytes: null };
     if (room === "none")
       return {
         kind: "noRoom",
-        sentence: `There are only ${Math.round((freeBytes ?? 0) / MB)} MB of room left on the disk of the show. Make room now: soon nothing can be saved.`,
+        sentence: t`There are only ${Math.round((freeBytes ?? 0) / MB)} MB of room left on the disk of the show. Make room now: soon nothing can be saved.`,
       };
     if (room === "little")
       return {
         kind: "littleRoom",
-        sentence: `There are ${Math.round((freeBytes ?? 0) / MB)} MB of room left on the disk of the show. Make room before the evening.`,
+        sentence: t`There are ${Math.round((freeBytes ?? 0) / MB)} MB of room left on the disk of the show. Make room before the evening.`,
       };
     return { kind: "well" };
   }

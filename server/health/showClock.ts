@@ -1,3 +1,4 @@
+import { t } from "../../core/language/t.ts";
 import { followClock, type SteadyClock, startClock } from "../../core/time/steadyClock.ts";
 import { log } from "../log/log.ts";
 
@@ -54,14 +55,14 @@ export class ShowClock {
         return;
       case "wentOn":
         this.#tell(
-          `The server’s clock went on by ${seconds(change.byMs)}: the machine slept, or its clock was set. Clocks on screen show the new time; what should have come by itself meanwhile was held.`,
+          t`The server’s clock went on by ${seconds(change.byMs)}: the machine slept, or its clock was set. Clocks on screen show the new time; what should have come by itself meanwhile was held.`,
         );
         return;
       case "ahead":
         if (steadyMs - this.#toldAtMs < TOLD_EVERY_MS) return;
         this.#toldAtMs = steadyMs;
         this.#tell(
-          `The server’s clock was set back by ${seconds(change.byMs)}. So that nothing on air jumps, clocks on screen keep the time they had and come nearer slowly.`,
+          t`The server’s clock was set back by ${seconds(change.byMs)}. So that nothing on air jumps, clocks on screen keep the time they had and come nearer slowly.`,
         );
     }
   }
@@ -73,4 +74,4 @@ export class ShowClock {
 }
 
 const seconds = (ms: number): string =>
-  ms < 120_000 ? `${Math.round(ms / 1_000)} s` : `${Math.round(ms / 60_000)} min`;
+  ms < 120_000 ? `${Math.round(ms / 1_000)} s` : t`${Math.round(ms / 60_000)} min`;

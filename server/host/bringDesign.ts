@@ -1,4 +1,5 @@
 import { randomUUID } from "node:crypto";
+import { t } from "../../core/language/t.ts";
 import { fieldNamesOf, fieldSetSchema } from "../../core/scene/fieldSet.ts";
 import { findUnknownFields } from "../../core/scene/findReferenceFaults.ts";
 import { type HouseStyle, houseStyleSchema } from "../../core/scene/houseStyle.ts";
@@ -82,7 +83,7 @@ async function bringTemplate(
   await addFields(parts, file, fieldSet, actor);
   if (!designs.find("fieldSet", fieldSet)?.published)
     return {
-      problem: `The template is for fields called “${fieldSet}”, which no page has. Nothing was changed.`,
+      problem: t`The template is for fields called “${fieldSet}”, which no page has. Nothing was changed.`,
     };
   const brought = await addMedia(parts, file, problems);
   await addFonts(parts, file, problems);
@@ -127,7 +128,7 @@ async function addMedia(
   for (const { name, file, poster, key } of about.media) {
     const bytes = files.get(file);
     if (!bytes) {
-      problems.push(`The archive does not hold “${name}”: a stand-in is shown where the library has none.`);
+      problems.push(t`The archive does not hold “${name}”: a stand-in is shown where the library has none.`);
       continue;
     }
     const held = await media.incoming.hold(bytes);
@@ -180,7 +181,7 @@ async function bringStyle(
   if (!read.success) {
     const [issue] = read.error.issues;
     return {
-      problem: `The house style cannot be read (${issue?.path.join(".")}: ${issue?.message}). Nothing was changed.`,
+      problem: t`The house style cannot be read (${issue?.path.join(".")}: ${issue?.message}). Nothing was changed.`,
     };
   }
   const problems: string[] = [];
@@ -193,7 +194,7 @@ async function bringStyle(
   });
   for (const id of missing)
     problems.push(
-      `The font “${id}” is not here: words in it are set in another. Bring in its file, then choose it.`,
+      t`The font “${id}” is not here: words in it are set in another. Bring in its file, then choose it.`,
     );
   const taken = new Set(designs.list("style").map(({ published, draft }) => (draft ?? published?.doc)?.name));
   const name = freeName(style.name, (each) => taken.has(each)).slice(0, 80);

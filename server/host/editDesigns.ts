@@ -5,6 +5,7 @@ import {
   type DesignKindName,
   differenceInWords,
 } from "../../core/design/designKinds.ts";
+import { t } from "../../core/language/t.ts";
 import { fieldSetSchema } from "../../core/scene/fieldSet.ts";
 import { templateSchema } from "../../core/scene/template.ts";
 import { type Design, type DesignStore, docOf } from "../store/designStore.ts";
@@ -21,7 +22,7 @@ export interface DesignHere {
 /** What came of an edit: the thing as it is now, or a sentence that says why nothing was done. */
 export type DesignOutcome = DesignHere | { readonly removed: true } | { readonly problem: string };
 
-const GONE = "It was deleted meanwhile. Nothing was changed.";
+const GONE = t`It was deleted meanwhile. Nothing was changed.`;
 
 /** A thing as a person's room has it. */
 async function designState(designs: DesignStore, design: Design, actor: string): Promise<DesignState> {
@@ -89,8 +90,8 @@ export async function editDesign(
     case "restore": {
       const design = designs.find(of.kind, of.id);
       const version = await designs.version(of, edit.number);
-      if (!design || !version) return { problem: "That version is not here any more. Nothing was changed." };
-      const label = `Restore version ${edit.number}`;
+      if (!design || !version) return { problem: t`That version is not here any more. Nothing was changed.` };
+      const label = t`Restore version ${edit.number}`;
       const changes = changesOf(of.kind, docOf(design), version);
       const result = await designs.change(of, changes, { ...by, label, joins: false });
       return "problem" in result ? result : tell(of, label);
@@ -98,7 +99,7 @@ export async function editDesign(
     case "create": {
       const outfit = designs.find("outfit", edit.outfitId)?.published?.doc;
       if (!outfit || !designs.find("fieldSet", edit.fieldSet)?.published)
-        return { problem: "That outfit, or those fields, are not here any more. Nothing was made." };
+        return { problem: t`That outfit, or those fields, are not here any more. Nothing was made.` };
       const like = [edit.fieldSet, ...Object.keys(outfit.wears)].flatMap((set) => outfit.wears[set] ?? []);
       const canvas = like.flatMap((id) => designs.find("template", id)?.published?.doc.canvas ?? [])[0];
       const made = templateSchema.parse({
@@ -112,24 +113,24 @@ export async function editDesign(
       });
       const ref = { kind: "template", id: of.id } as const;
       if (!(await designs.add(ref, made, { ...by, isDraft: true })))
-        return { problem: "Something is called so already. Nothing was made." };
+        return { problem: t`Something is called so already. Nothing was made.` };
       await offerTemplate(designs, edit.outfitId, edit.fieldSet, of.id, by);
       return tell(ref, "Create");
     }
     case "createFields": {
-      if (of.kind !== "fieldSet") return { problem: "Only fields are made so. Nothing was made." };
+      if (of.kind !== "fieldSet") return { problem: t`Only fields are made so. Nothing was made.` };
       const made = fieldSetSchema.parse({
         kind: "fieldSet",
         id: of.id,
         name: edit.name,
         layerId: edit.layerId,
-        fields: [{ name: "words", label: "Words", kind: "line" }],
+        fields: [{ name: "words", label: t`Words`, kind: "line" }],
         titledBy: null,
         stepsBy: null,
       });
       const ref = { kind: "fieldSet", id: of.id } as const;
       if (!(await designs.add(ref, made, { ...by, isDraft: false })))
-        return { problem: "Something is called so already. Nothing was made." };
+        return { problem: t`Something is called so already. Nothing was made.` };
       return tell(ref, "Create");
     }
     case "duplicate": {
@@ -138,7 +139,7 @@ export async function editDesign(
       const doc = renamed(docOf(design), edit.id, edit.name);
       const copy = { kind: of.kind, id: edit.id };
       if (!(await designs.add(copy, doc, { ...by, isDraft: true })))
-        return { problem: "Something is called so already. Nothing was made." };
+        return { problem: t`Something is called so already. Nothing was made.` };
       // Whoever offers the one offers the other, once it is published.
       if (doc.kind === "template")
         for (const { id: outfitId, published } of designs.list("outfit"))
@@ -159,8 +160,8 @@ export async function editDesign(
     }
     case "putBack":
       return (await designs.putBack(of))
-        ? tell(of, "Put back")
-        : { problem: "It cannot be put back. Nothing was changed." };
+        ? tell(of, t`Put back`)
+        : { problem: t`It cannot be put back. Nothing was changed.` };
   }
 }
 
@@ -176,7 +177,7 @@ async function offerTemplate(
   if (!outfit) return;
   const doc = docOf(outfit);
   const wears = { ...doc.wears, [fieldSet]: [...(doc.wears[fieldSet] ?? []), templateId] };
-  const label = "Offer a template";
+  const label = t`Offer a template`;
   await designs.change(outfit, changesOf("outfit", doc, { ...doc, wears }), { ...by, label, joins: false });
   await designs.publish(outfit, { ...by, note: label });
 }

@@ -1,4 +1,5 @@
 import { randomUUID } from "node:crypto";
+import { t } from "../../core/language/t.ts";
 import type { EveningEdit } from "../../core/rundown/evening.ts";
 import { emptied } from "../../core/rundown/ofTheDay.ts";
 import type { Rundown } from "../rundown/rundown.ts";
@@ -9,7 +10,7 @@ import type { ShowHost } from "./showHost.ts";
 
 /** Evenings in one show; beyond this none is added. */
 const MOST_EVENINGS = 500;
-const GONE = "That evening is not here any more. Nothing was changed; choose another.";
+const GONE = t`That evening is not here any more. Nothing was changed; choose another.`;
 
 /** Changes what evenings there are, and opens one. @returns a sentence when it cannot be done */
 export function createEveningsEditor(
@@ -25,7 +26,7 @@ export function createEveningsEditor(
       case "create":
       case "duplicate": {
         if (!(await hasRoom()))
-          return `There are ${MOST_EVENINGS} evenings, which is the most. Nothing was added.`;
+          return t`There are ${MOST_EVENINGS} evenings, which is the most. Nothing was added.`;
         const docs = edit.kind === "duplicate" ? await evenings.cuesOf(edit.eveningId) : [];
         if (edit.kind === "duplicate" && docs.length === 0) return GONE;
         const fieldSets = fieldSetsOf(designs);
@@ -52,7 +53,7 @@ export function createEveningsEditor(
       }
       case "remove":
         if (edit.eveningId === evenings.open.id)
-          return "The evening that is open cannot be deleted. Nothing was changed; open another first.";
+          return t`The evening that is open cannot be deleted. Nothing was changed; open another first.`;
         return (await evenings.setDeleted(edit.eveningId, Math.round(now()))) ? undefined : GONE;
       case "restore":
         return (await evenings.setDeleted(edit.eveningId, null)) ? undefined : GONE;

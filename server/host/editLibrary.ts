@@ -1,4 +1,5 @@
 import { changesOf } from "../../core/design/designKinds.ts";
+import { t } from "../../core/language/t.ts";
 import type { ChromaKey } from "../../core/picture/chromaKey.ts";
 import type { LibraryEntry } from "../../core/scene/libraryEntry.ts";
 import { mediaNamedBy, withMedia } from "../../core/scene/templateMedia.ts";
@@ -65,7 +66,7 @@ async function templatesFollow(
   by: { readonly actor: string; readonly atMs: number },
 ): Promise<void> {
   if (hash === before) return;
-  const label = `Replace “${info.name.slice(0, 100)}”`;
+  const label = t`Replace “${info.name.slice(0, 100)}”`;
   for (const design of designs.list("template")) {
     const doc = docOf(design);
     if (!mediaNamedBy(doc).includes(before)) continue;

@@ -1,4 +1,5 @@
 import { randomUUID } from "node:crypto";
+import { t } from "../../core/language/t.ts";
 import type { Actor } from "../../core/show/actor.ts";
 import type { ScreenPlan } from "../../core/venue/plan.ts";
 import { log } from "../log/log.ts";
@@ -7,7 +8,7 @@ import type { ScreenStore, ScreensEdit } from "../store/screenStore.ts";
 import type { ShowHost } from "./showHost.ts";
 
 /** Who changes screens where no desk says its name. */
-const SCREENS = { kind: "desk", id: "screens-view", name: "Screens" } as const;
+const SCREENS = { kind: "desk", id: "screens-view", name: t`Screens` } as const;
 
 /**
  * Changes screens and plans. A new screen is in every plan from the start, showing every layer in the first outfit. What is
@@ -37,7 +38,7 @@ export function createScreensEditor(
     const wasUsed = before !== undefined && isSamePlan(before, host.state.plan);
     const isNew = edit.kind === "saveOutput" && !screens.outputs.some(({ id }) => id === edit.output.id);
     if (edit.kind === "removePlan" && host.state.plan.id === edit.planId)
-      return "That plan is in use, so it stays. Switch to another first.";
+      return t`That plan is in use, so it stays. Switch to another first.`;
     if (edit.kind === "saveOutput") await links.ensure(edit.output.id);
     const refused = await screens.edit(edit);
     if (refused !== undefined) return refused;

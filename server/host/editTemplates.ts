@@ -1,5 +1,6 @@
 import { randomUUID } from "node:crypto";
 import { changesOf } from "../../core/design/designKinds.ts";
+import { t } from "../../core/language/t.ts";
 import type { OfferedTemplate, Wardrobe } from "../../core/rundown/compileContext.ts";
 import { type Template, templateKey } from "../../core/scene/template.ts";
 import { findTooLarge } from "../../core/scene/templateLimits.ts";
@@ -90,21 +91,21 @@ export function createTemplatesEditor(
   const whyNot: TemplatesEditor["whyNot"] = (outfitId, brought, replaces) => {
     const { fieldSet } = brought;
     if (!wardrobes().some((one) => one.outfitId === outfitId))
-      return problem("No outfit has that name. Nothing was changed.");
+      return problem(t`No outfit has that name. Nothing was changed.`);
     const tooLarge = findTooLarge(brought);
     if (tooLarge) return problem(tooLarge);
     const { old, others } = beside(outfitId, brought, replaces);
     if (replaces !== null && !old)
       return problem(
-        `The template is for fields called “${fieldSet}”, and the one to be replaced is not. Nothing was changed.`,
+        t`The template is for fields called “${fieldSet}”, and the one to be replaced is not. Nothing was changed.`,
       );
     if (others.some(({ template }) => template.name === brought.name))
       return problem(
-        `The outfit has a template called “${brought.name}” already. Replace that one, or give this one another name; nothing was changed.`,
+        t`The outfit has a template called “${brought.name}” already. Replace that one, or give this one another name; nothing was changed.`,
       );
     if (others.length >= MOST_OFFERED)
       return problem(
-        `The outfit offers ${MOST_OFFERED} templates for these fields, which is the most. Nothing was changed.`,
+        t`The outfit offers ${MOST_OFFERED} templates for these fields, which is the most. Nothing was changed.`,
       );
     return undefined;
   };
@@ -120,7 +121,7 @@ export function createTemplatesEditor(
     if (refused) return refused;
     if (!designs.find("fieldSet", fieldSet)?.published)
       return problem(
-        `The template is for fields called “${fieldSet}”, which no page has. Nothing was changed.`,
+        t`The template is for fields called “${fieldSet}”, which no page has. Nothing was changed.`,
       );
     const { old, others } = beside(outfitId, brought, replaces);
     // One that is the same as another by its id would be chosen in its place.
@@ -132,7 +133,7 @@ export function createTemplatesEditor(
     const how = { actor, atMs: now(), isDraft: false };
     if (old) {
       const design = getDesign(designs, old.id);
-      const label = `Replace ${old.template.name}`;
+      const label = t`Replace ${old.template.name}`;
       const changes = changesOf("template", docOf(design), template);
       const changed = await designs.change(design, changes, { ...how, label, joins: false });
       if ("problem" in changed) return problem(changed.problem);
@@ -140,21 +141,21 @@ export function createTemplatesEditor(
     } else {
       const id = randomUUID();
       await designs.add({ kind: "template", id }, template, how);
-      await wearing({ outfitId, fieldSet }, actor, `Import ${template.name}`, (ids) => [...ids, id]);
+      await wearing({ outfitId, fieldSet }, actor, t`Import ${template.name}`, (ids) => [...ids, id]);
     }
     const told = missing.map(
       (name) =>
-        `The library has nothing called “${name}”: a stand-in is shown. Import it under that name, then import the template again.`,
+        t`The library has nothing called “${name}”: a stand-in is shown. Import it under that name, then import the template again.`,
     );
     return { template, told };
   };
 
   const remove = async (offered: OfferedAs, actor: string) => {
     const found = find(offered);
-    if (!found) return "No outfit has that template any more.";
+    if (!found) return t`No outfit has that template any more.`;
     if (offeredBy(offered.outfitId, offered.fieldSet).length === 1)
-      return `“${found.template.name}” is the only one the outfit has for these fields, so it stays. Import another first; nothing was changed.`;
-    await wearing(offered, actor, `Delete ${found.template.name}`, (ids) =>
+      return t`“${found.template.name}” is the only one the outfit has for these fields, so it stays. Import another first; nothing was changed.`;
+    await wearing(offered, actor, t`Delete ${found.template.name}`, (ids) =>
       ids.filter((id) => id !== found.id),
     );
     return undefined;
@@ -162,8 +163,8 @@ export function createTemplatesEditor(
 
   const wear = async (offered: OfferedAs, actor: string) => {
     const found = find(offered);
-    if (!found) return "No outfit has that template any more.";
-    await wearing(offered, actor, `Use ${found.template.name}`, (ids) => [
+    if (!found) return t`No outfit has that template any more.`;
+    await wearing(offered, actor, t`Use ${found.template.name}`, (ids) => [
       found.id,
       ...ids.filter((id) => id !== found.id),
     ]);

@@ -1,5 +1,6 @@
 import { statSync } from "node:fs";
 import { type DesignPack, MOST_PACK_BYTES } from "../../core/design/designPack.ts";
+import { t } from "../../core/language/t.ts";
 import type { HouseStyle } from "../../core/scene/houseStyle.ts";
 import type { MediaInfo } from "../../core/scene/media.ts";
 import { allObjects, type Template } from "../../core/scene/template.ts";
@@ -53,7 +54,7 @@ export function designToPack(
   });
 }
 
-const GONE = { problem: "It was deleted meanwhile, so there is nothing to export." };
+const GONE = { problem: t`It was deleted meanwhile, so there is nothing to export.` };
 
 class Packed {
   readonly #parts: Parts;
@@ -115,7 +116,7 @@ class Packed {
     const bytes = [...this.#files.values()].reduce((sum, path) => sum + statSync(path).size, 0);
     if (bytes > MOST_PACK_BYTES)
       return {
-        problem: `Its pictures, clips and fonts have ${Math.round(bytes / 1024 / 1024)} MB; a file holds ${MOST_PACK_BYTES / 1024 / 1024} MB at most. Export it alone, and bring them over by themselves.`,
+        problem: t`Its pictures, clips and fonts have ${Math.round(bytes / 1024 / 1024)} MB; a file holds ${MOST_PACK_BYTES / 1024 / 1024} MB at most. Export it alone, and bring them over by themselves.`,
       };
     return { ...document, about: { format: 1, media: this.#media, fonts: this.#fonts }, files: this.#files };
   }

@@ -1,3 +1,4 @@
+import { t } from "../../core/language/t.ts";
 import type { Actor } from "../../core/show/actor.ts";
 import {
   type Cells,
@@ -58,7 +59,7 @@ export class ValueHost {
     const isNew = !(tableId in tables);
     const count = new Set([...Object.keys(tables[tableId] ?? {}), ...Object.keys(cells)]).size;
     if ((isNew && Object.keys(tables).length >= MOST_TABLES) || count > MOST_CELLS)
-      return `There can be ${MOST_TABLES} tables with ${MOST_CELLS} cells each. Nothing was changed; take some away first.`;
+      return t`There can be ${MOST_TABLES} tables with ${MOST_CELLS} cells each. Nothing was changed; take some away first.`;
     const change: ValueChange = { seq: this.#values.seq + 1, atMs: this.#now(), actor, tableId, cells };
     this.#values = evolveValues(this.#values, change);
     this.#untold.push(change);

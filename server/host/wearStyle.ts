@@ -1,4 +1,5 @@
 import { changesOf } from "../../core/design/designKinds.ts";
+import { t } from "../../core/language/t.ts";
 import type { HouseStyle } from "../../core/scene/houseStyle.ts";
 import { findTypeface } from "../../designs/typefaces.ts";
 import { type DesignStore, docOf } from "../store/designStore.ts";
@@ -24,18 +25,18 @@ export async function wearHouseStyle(
 ): Promise<{ readonly style: HouseStyle } | { readonly problem: string }> {
   const design = designs.find("style", styleId);
   if (!design?.published)
-    return { problem: "That house style is not here any more. The show keeps the one it wears." };
+    return { problem: t`That house style is not here any more. The show keeps the one it wears.` };
   let { published } = design;
   if (Object.keys(roles).length > 0) {
     const faces = { ...published.doc.fonts };
     for (const [role, wanted] of Object.entries(roles)) {
       const face = findTypeface(wanted, fonts.list());
       if (!Object.hasOwn(faces, role) || !face)
-        return { problem: "That font is not here any more. The show keeps the fonts it has." };
+        return { problem: t`That font is not here any more. The show keeps the fonts it has.` };
       faces[role] = face;
     }
     const after = { ...docOf(design), fonts: faces };
-    const label = "Change fonts";
+    const label = t`Change fonts`;
     const how = { actor, label, atMs: now(), joins: false };
     const changed = await designs.change(design, changesOf("style", docOf(design), after), how);
     if ("problem" in changed) return changed;

@@ -1,3 +1,4 @@
+import { t } from "../../core/language/t.ts";
 import type { HouseStyle } from "../../core/scene/houseStyle.ts";
 import { contentsOf } from "../../core/show/state.ts";
 import type { ContentStore } from "../store/contentStore.ts";
@@ -21,16 +22,16 @@ export function whyFontStays({ designs, contents, fonts, host }: Parts, fontId: 
       ({ draft, published }) => [draft, published?.doc].find((doc) => doc && hasFont(doc, fontId)) ?? [],
     );
   if (styles.length > 0)
-    return `${styles.map(({ name }) => `“${name}”`).join(", ")} ${styles.length === 1 ? "uses" : "use"} this font, so it stays. Choose another there first; nothing was changed.`;
+    return t`${styles.map(({ name }) => `“${name}”`).join(", ")} ${styles.length === 1 ? t`uses` : t`use`} this font, so it stays. Choose another there first; nothing was changed.`;
   const pages = [...contentsOf(host.state)];
   const onAir = [...pages, ...pages.flatMap((content) => pinnedBy(contents.find(content)))].flatMap(
     (hash) => contents.find(hash) ?? [],
   );
   if (onAir.some((pinned) => pinned.kind === "style" && hasFont(pinned, fontId)))
-    return "What is on air, or what undo would bring back, is set in this font, so it stays. Nothing was changed.";
+    return t`What is on air, or what undo would bring back, is set in this font, so it stays. Nothing was changed.`;
   const words = onAir.filter(({ kind }) => kind === "page" || kind === "template");
   return fonts.standsIn(fontId, JSON.stringify(words))
-    ? "What is on air, or what undo would bring back, has letters that only this font draws, so it stays. Nothing was changed."
+    ? t`What is on air, or what undo would bring back, has letters that only this font draws, so it stays. Nothing was changed.`
     : undefined;
 }
 

@@ -1,4 +1,5 @@
 import type { DesignRef } from "../../core/design/designEdit.ts";
+import { t } from "../../core/language/t.ts";
 import { STAGE_NOTE } from "../../designs/fieldSets.ts";
 import type { DesignStore } from "../store/designStore.ts";
 import { docOf } from "../store/designStore.ts";
@@ -30,27 +31,27 @@ export async function whyKept(parts: Parts, { kind, id }: DesignRef): Promise<st
       });
       return (
         outfit &&
-        `“${name}” is the only one that the outfit “${docOf(outfit).name}” has for these fields, so it stays. Make another first; nothing was changed.`
+        t`“${name}” is the only one that the outfit “${docOf(outfit).name}” has for these fields, so it stays. Make another first; nothing was changed.`
       );
     }
     case "style":
       return house.styleId === id
-        ? "The show wears this style, so it stays. Use another first; nothing was changed."
+        ? t`The show wears this style, so it stays. Use another first; nothing was changed.`
         : undefined;
     case "outfit": {
       const plans = screens.plans.filter(({ outputs }) =>
         Object.values(outputs).some(({ outfitId }) => outfitId === id),
       );
       return plans.length > 0
-        ? `Screens wear this outfit in ${plans.map(({ name }) => `“${name}”`).join(", ")}, so it stays. Give them another first; nothing was changed.`
+        ? t`Screens wear this outfit in ${plans.map(({ name }) => `“${name}”`).join(", ")}, so it stays. Give them another first; nothing was changed.`
         : undefined;
     }
     case "fieldSet": {
       if (FILLED_BY_THE_PROGRAM.has(id))
-        return "Songs, readings and notes fill these fields by themselves, so they stay. Nothing was changed.";
+        return t`Songs, readings and notes fill these fields by themselves, so they stay. Nothing was changed.`;
       const pages = await countPagesWith(parts, id);
       return pages > 0
-        ? `${pages === 1 ? "A page has" : `${pages} pages have`} these fields, so they stay. Delete what has them first; nothing was changed.`
+        ? t`${pages === 1 ? t`A page has` : t`${pages} pages have`} these fields, so they stay. Delete what has them first; nothing was changed.`
         : undefined;
     }
   }

@@ -1,5 +1,6 @@
 import type { IncomingMessage } from "node:http";
 import { MOST_PACK_BYTES } from "../../core/design/designPack.ts";
+import { t } from "../../core/language/t.ts";
 import { LARGEST_FEED_BYTES } from "../files/tables/readTable.ts";
 
 const KB = 1024;
@@ -29,7 +30,7 @@ export class BodyTooLarge extends Error {
   constructor(kind: BodyKind) {
     const limit = BODY_LIMITS[kind];
     super(
-      `That is more than ${limit >= MB ? `${limit / MB} MB` : `${limit / KB} KB`}, the most that is taken at once. Nothing was saved; send less.`,
+      t`That is more than ${limit >= MB ? t`${limit / MB} MB` : t`${limit / KB} KB`}, the most that is taken at once. Nothing was saved; send less.`,
     );
   }
 }
@@ -50,9 +51,9 @@ export async function* bodyParts(request: IncomingMessage, kind: BodyKind): Asyn
     }
   } catch (error) {
     if (error instanceof BodyTooLarge) throw error;
-    throw new BodyBrokenOff("The other side went away before all of it had come.", { cause: error });
+    throw new BodyBrokenOff(t`The other side went away before all of it had come.`, { cause: error });
   }
-  if (!request.complete) throw new BodyBrokenOff("The other side went away before all of it had come.");
+  if (!request.complete) throw new BodyBrokenOff(t`The other side went away before all of it had come.`);
 }
 
 /** All of a body in memory. @throws BodyTooLarge, BodyBrokenOff */

@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { sentIdSchema } from "../../core/carry/carryView.ts";
+import { t } from "../../core/language/t.ts";
 import { problemOf } from "../../core/wire/problem.ts";
 import type { Services } from "../services/services.ts";
 import { bodyParts } from "./bodies.ts";
@@ -22,7 +23,7 @@ export function addCarryRoutes(doors: Doors, services: Services): void {
       return sayPlainly(
         response,
         404,
-        "That show file is not here any more. Save it again in “Show files and copies”.",
+        t`That show file is not here any more. Save it again in “Show files and copies”.`,
       );
     response.setHeader("Cache-Control", "no-store");
     response.attachment(saved.fileName);
@@ -46,4 +47,4 @@ export function addCarryRoutes(doors: Doors, services: Services): void {
   });
 }
 
-const NOT_SAID = "Which file it is was not said. Nothing was opened; load this page again.";
+const NOT_SAID = t`Which file it is was not said. Nothing was opened; load this page again.`;

@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { t } from "../../core/language/t.ts";
 import { nameSchema } from "../../core/names/name.ts";
 import { problemOf } from "../../core/wire/problem.ts";
 import { bringDesign } from "../host/bringDesign.ts";
@@ -24,7 +25,7 @@ export function addDesignRoutes(doors: Doors, services: Services): void {
     if (!wanted.success)
       return void response
         .status(400)
-        .json(problemOf("notUnderstood", "Who imports it was not said. Load this page again."));
+        .json(problemOf("notUnderstood", t`Who imports it was not said. Load this page again.`));
     const { outfit: outfitId, replaces = null, actor } = wanted.data;
     const file = await services.media.incoming.receive(bodyParts(request, "design"));
     await runWhileAsked(response, (signal) =>
@@ -33,7 +34,7 @@ export function addDesignRoutes(doors: Doors, services: Services): void {
   });
   doors.get("desk", "/files/design/:kind/:id", async (request, response) => {
     const named = namedSchema.safeParse(request.params);
-    if (!named.success) return sayPlainly(response, 404, "There is nothing of that name to export.");
+    if (!named.success) return sayPlainly(response, 404, t`There is nothing of that name to export.`);
     const { kind, id } = named.data;
     const wanted = designToPack(services, kind, id);
     if ("problem" in wanted) return sayPlainly(response, 404, wanted.problem);

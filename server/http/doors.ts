@@ -1,4 +1,5 @@
 import type { Express, Request, RequestHandler, Response } from "express";
+import { t } from "../../core/language/t.ts";
 import { problemOf } from "../../core/wire/problem.ts";
 import type { Access, ReadAccess } from "../access/access.ts";
 import { closedByMode, DESK_HEADER } from "../access/deskMode.ts";
@@ -88,7 +89,7 @@ export class Doors {
   }
 }
 
-export const FOREIGN = "Only the desk’s own pages can change anything here. Nothing was changed.";
+export const FOREIGN = t`Only the desk’s own pages can change anything here. Nothing was changed.`;
 
 /** Expected failures of a request, as sentences; any other is logged, and told without its insides. */
 export function tellFailure(response: Response, error: unknown): void {
@@ -103,7 +104,7 @@ export function tellFailure(response: Response, error: unknown): void {
         ? ([507, problemOf("diskFull", STORAGE_SENTENCE)] as const)
         : ([
             500,
-            problemOf("failed", "The server failed on that. What is on air is as it was; try again."),
+            problemOf("failed", t`The server failed on that. What is on air is as it was; try again.`),
           ] as const);
   if (status !== 413) log.error("A request failed", error);
   if (response.headersSent) {

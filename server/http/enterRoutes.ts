@@ -1,5 +1,6 @@
 import type { Request, Response } from "express";
 import { z } from "zod";
+import { t } from "../../core/language/t.ts";
 import { problemOf } from "../../core/wire/problem.ts";
 import { cookieName } from "../access/access.ts";
 import type { Services } from "../services/services.ts";
@@ -50,7 +51,7 @@ export function addEnterRoutes(doors: Doors, services: Services): void {
         .json(
           problemOf(
             "refused",
-            `Too many wrong tries from this device. Wait ${Math.ceil(waitMs / 1_000)} seconds; the show goes on meanwhile.`,
+            t`Too many wrong tries from this device. Wait ${Math.ceil(waitMs / 1_000)} seconds; the show goes on meanwhile.`,
           ),
         );
     } else if (!passcode.isSet)
@@ -59,7 +60,7 @@ export function addEnterRoutes(doors: Doors, services: Services): void {
         .json(
           problemOf(
             "forbidden",
-            "No passcode is set. Set one on the machine the desk runs on, or use the desk link printed there.",
+            t`No passcode is set. Set one on the machine the desk runs on, or use the desk link printed there.`,
           ),
         );
     else {
@@ -69,8 +70,8 @@ export function addEnterRoutes(doors: Doors, services: Services): void {
       if (matches === "busy")
         response
           .status(429)
-          .json(problemOf("refused", "Many are trying at once. Wait a moment and try again."));
-      else if (!matches) response.status(403).json(problemOf("forbidden", "That is not the passcode."));
+          .json(problemOf("refused", t`Many are trying at once. Wait a moment and try again.`));
+      else if (!matches) response.status(403).json(problemOf("forbidden", t`That is not the passcode.`));
       else {
         guesses.right(address);
         await letIn(request, response, "passcode");
@@ -84,7 +85,7 @@ export function addEnterRoutes(doors: Doors, services: Services): void {
       return sayPlainly(
         response,
         404,
-        "This desk link is not valid, or not any more. Ask whoever runs the show.",
+        t`This desk link is not valid, or not any more. Ask whoever runs the show.`,
       );
     response.setHeader("Cache-Control", "no-store");
     // Whoever only asks whether it is there is not let in by that.

@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { feedIdSchema } from "../../core/feeds/feed.ts";
+import { t } from "../../core/language/t.ts";
 import { problemOf } from "../../core/wire/problem.ts";
 import type { Services } from "../services/services.ts";
 import { readBody } from "./bodies.ts";
@@ -14,7 +15,7 @@ export function addFeedRoutes(doors: Doors, services: Services): void {
     if (!wanted.success)
       return void response
         .status(400)
-        .json(problemOf("notUnderstood", "No file came with that. Nothing was brought in."));
+        .json(problemOf("notUnderstood", t`No file came with that. Nothing was brought in.`));
     const { id, fileName } = wanted.data;
     const problem = await services.feeds.upload(id, fileName, await readBody(request, "feed"));
     if (problem === undefined) response.json({});

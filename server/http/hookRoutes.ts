@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { t } from "../../core/language/t.ts";
 import { typedValue } from "../../core/triggers/typedValue.ts";
 import { oscAddressSchema } from "../../core/triggers/whens/message.ts";
 import { problemOf } from "../../core/wire/problem.ts";
@@ -23,7 +24,7 @@ export function addHookRoutes(doors: Doors, { devices, now }: Services): void {
     if (!throttle.take(request.ip ?? ""))
       return void response
         .status(429)
-        .json(problemOf("refused", "Too many messages in a second. This one was dropped."));
+        .json(problemOf("refused", t`Too many messages in a second. This one was dropped.`));
     const parts: unknown = request.params.address;
     const address = oscAddressSchema.safeParse(`/${Array.isArray(parts) ? parts.join("/") : String(parts)}`);
     const values = valuesSchema.safeParse(request.query.value);
@@ -33,7 +34,7 @@ export function addHookRoutes(doors: Doors, { devices, now }: Services): void {
         .json(
           problemOf(
             "notUnderstood",
-            "That is no address of a message, or has too many values. Nothing was done.",
+            t`That is no address of a message, or has too many values. Nothing was done.`,
           ),
         );
     devices.hear(address.data, values.data.map(typedValue));

@@ -1,6 +1,7 @@
 import { readdirSync } from "node:fs";
 import { join } from "node:path";
 import { z } from "zod";
+import { t } from "../../core/language/t.ts";
 import { libraryEntrySchema } from "../../core/scene/libraryEntry.ts";
 import { problemOf } from "../../core/wire/problem.ts";
 import { FONT_FILES } from "../fonts/shippedFonts.ts";
@@ -45,13 +46,13 @@ export function addMediaRoutes(doors: Doors, services: Services): void {
     const id = String(request.params.id);
     const added = services.fonts.list().find((font) => font.id === id);
     const file = FONT_FILES.get(id) ?? (added && services.media.findFile(added.file));
-    if (!file) return sayPlainly(response, 404, "There is no such font.");
+    if (!file) return sayPlainly(response, 404, t`There is no such font.`);
     response.setHeader("Cache-Control", "public, max-age=86400");
     response.type("font/ttf").sendFile(file, { dotfiles: "allow" });
   });
   doors.get("anyone", "/media/:file", (request, response) => {
     const path = services.media.findFile(String(request.params.file));
-    if (path === undefined) return sayPlainly(response, 404, "That file is not in the library.");
+    if (path === undefined) return sayPlainly(response, 404, t`That file is not in the library.`);
     // A file that no item names any more, or a clip's still: both are PNG unless an item says otherwise.
     const mime = services.media.list().find(({ info: { file } }) => file === request.params.file)?.info.mime;
     response.setHeader("Cache-Control", "private, max-age=31536000, immutable");
@@ -64,7 +65,7 @@ export function addMediaRoutes(doors: Doors, services: Services): void {
   const pdfParts = listPdfParts(services.home);
   doors.get("anyone", "/pdf/:folder/:file", (request, response) => {
     const path = pdfParts.get(`${request.params.folder}/${request.params.file}`);
-    if (path === undefined) return sayPlainly(response, 404, "There is no such part of a PDF reader.");
+    if (path === undefined) return sayPlainly(response, 404, t`There is no such part of a PDF reader.`);
     response.setHeader("Cache-Control", "public, max-age=86400");
     response.type("application/octet-stream").sendFile(path);
   });
@@ -83,7 +84,7 @@ export function addMediaRoutes(doors: Doors, services: Services): void {
     if (!described.success)
       return void response
         .status(400)
-        .json(problemOf("notUnderstood", "No file came with that. Nothing was added."));
+        .json(problemOf("notUnderstood", t`No file came with that. Nothing was added.`));
     const { id, name, posterBytes, replaces, actor, folder } = described.data;
     const file = await services.media.incoming.receive(bodyParts(request, "media"), posterBytes);
     await runWhileAsked(response, async (signal) => {

@@ -1,3 +1,4 @@
+import { t } from "../../core/language/t.ts";
 import type { Opened } from "../access/pairing.ts";
 import type { Services } from "../services/services.ts";
 import type { Doors } from "./doors.ts";
@@ -5,9 +6,9 @@ import { plainPage } from "./plainPage.ts";
 
 /** Where a device types the short code that the desk shows, and what its page is called. One code is good at any of them. */
 const PAGES = [
-  { path: "/screen", title: "Screen", heading: "This device becomes a screen", button: "Show" },
-  { path: "/remote", title: "Remote", heading: "This phone becomes a remote", button: "Open" },
-  { path: "/table", title: "Table", heading: "A table to fill in", button: "Open" },
+  { path: "/screen", title: t`Screen`, heading: t`This device becomes a screen`, button: t`Show` },
+  { path: "/remote", title: t`Remote`, heading: t`This phone becomes a remote`, button: t`Open` },
+  { path: "/table", title: t`Table`, heading: t`A table to fill in`, button: t`Open` },
 ] as const;
 
 export function addPairRoutes(doors: Doors, services: Services): void {
@@ -15,7 +16,7 @@ export function addPairRoutes(doors: Doors, services: Services): void {
   const addressOf = ({ kind, id }: Opened): string | undefined => {
     if (kind !== "output") {
       const link = links.findMade(kind, id);
-      return link && `/${kind === "entry" ? "table" : "remote"}/${link.token}`;
+      return link && `/${kind === "entry" ? t`table` : t`remote`}/${link.token}`;
     }
     return screens.outputs.some((output) => output.id === id) ? `/out/${links.tokenOfOutput(id)}` : undefined;
   };
@@ -33,13 +34,13 @@ export function addPairRoutes(doors: Doors, services: Services): void {
         typeof request.query.code === "string" ? request.query.code.replace(/\D/g, "").slice(0, 6) : "";
       // Whoever only asks whether the page is there uses no code up.
       if (code === "" || request.method === "HEAD") {
-        response.type("html").send(page("Type the six figures that the desk shows."));
+        response.type("html").send(page(t`Type the six figures that the desk shows.`));
         return;
       }
       const redeemed = pairing.redeem(code, doors.access(request).peer.address);
       if (redeemed && "waitMs" in redeemed) {
         const seconds = Math.ceil(redeemed.waitMs / 1_000);
-        const sentence = `Too many wrong codes from this device. Wait ${seconds} seconds, then type it again.`;
+        const sentence = t`Too many wrong codes from this device. Wait ${seconds} seconds, then type it again.`;
         response.status(429).type("html").send(page(sentence));
         return;
       }
@@ -48,7 +49,7 @@ export function addPairRoutes(doors: Doors, services: Services): void {
         response
           .status(404)
           .type("html")
-          .send(page("That code is not valid, or was used. Ask the desk for a new one."));
+          .send(page(t`That code is not valid, or was used. Ask the desk for a new one.`));
       else response.redirect(address);
     });
   }

@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { t } from "../../core/language/t.ts";
 import { secondWordSchema } from "../../core/second/secondView.ts";
 import { problemOf } from "../../core/wire/problem.ts";
 import { answerTo } from "../second/secret.ts";
@@ -11,7 +12,7 @@ const cameSchema = z.strictObject({
   secure: z.enum(["0", "1"]),
 });
 
-const NO_FILE = "This show is in no file, so that no second machine can follow it.";
+const NO_FILE = t`This show is in no file, so that no second machine can follow it.`;
 
 /** What a second machine asks of the first. Its link alone opens these, for it opens everything. */
 export function addSecondRoutes(doors: Doors, services: Services): void {
@@ -46,7 +47,7 @@ export function addSecondRoutes(doors: Doors, services: Services): void {
       `${came.data.secure === "1" ? "https" : "http"}://${host}:${came.data.port}`,
       String(request.params.token),
     );
-    if (!isIts) sayPlainly(response, 409, "Another machine follows this one already.");
+    if (!isIts) sayPlainly(response, 409, t`Another machine follows this one already.`);
   });
   doors.get("second", "/second/:token/files", async (request, response) => {
     const word = secondWordSchema.safeParse(request.query);
@@ -58,8 +59,10 @@ export function addSecondRoutes(doors: Doors, services: Services): void {
     const gave = await giveOver();
     if (gave) response.json({});
     else
-      response.status(409).json(problemOf("refused", "No second machine here could lead. This one goes on."));
+      response
+        .status(409)
+        .json(problemOf("refused", t`No second machine here could lead. This one goes on.`));
   });
 }
 
-const NOT_SAID = "That is not how a second machine asks. Nothing was changed.";
+const NOT_SAID = t`That is not how a second machine asks. Nothing was changed.`;

@@ -1,5 +1,6 @@
 import { rm } from "node:fs/promises";
 import { z } from "zod";
+import { t } from "../../core/language/t.ts";
 import { problemOf } from "../../core/wire/problem.ts";
 import type { Services } from "../services/services.ts";
 import { bodyParts } from "./bodies.ts";
@@ -14,10 +15,10 @@ export function addSlideRoutes(doors: Doors, services: Services): void {
   doors.post("desk", "/files/slides", "application/octet-stream", async (request, response) => {
     const wanted = wantedSchema.safeParse(request.query);
     const no = !slideConverter
-      ? "No program that makes PDF of slides was named when this server was started."
+      ? t`No program that makes PDF of slides was named when this server was started.`
       : wanted.success
         ? undefined
-        : "Only presentations without macros are given to another program.";
+        : t`Only presentations without macros are given to another program.`;
     if (no !== undefined || !slideConverter || !wanted.success)
       return void response.status(422).json(problemOf("refused", no ?? ""));
     const file = await media.incoming.receive(bodyParts(request, "media"));

@@ -1,4 +1,5 @@
 import type { Response } from "express";
+import { t } from "../../core/language/t.ts";
 import { plainState } from "../../core/report/plainState.ts";
 import type { Services } from "../services/services.ts";
 import type { Doors } from "./doors.ts";
@@ -52,11 +53,11 @@ export function addStateRoutes(doors: Doors, services: Services): void {
   });
   doors.get("watch", "/state/:token/events", (request, response) => {
     if (following.size >= MOST_FOLLOWING)
-      return sayPlainly(response, 429, `${MOST_FOLLOWING} programs follow already. End one of them first.`);
+      return sayPlainly(response, 429, t`${MOST_FOLLOWING} programs follow already. End one of them first.`);
     response.writeHead(200, { "Content-Type": "text/event-stream", "Cache-Control": "no-store" });
     response.write(`event: state\ndata: ${told()}\n\n`);
     following.set(response, String(request.params.token));
-    const saying = setInterval(() => response.write(": still here\n\n"), SAY_EVERY_MS);
+    const saying = setInterval(() => response.write(t`: still here\n\n`), SAY_EVERY_MS);
     saying.unref();
     response.on("close", () => {
       clearInterval(saying);

@@ -1,5 +1,6 @@
 import type { Request, Response } from "express";
 import { z } from "zod";
+import { t } from "../../core/language/t.ts";
 import { screenOfRemote } from "../../core/remote/remoteLink.ts";
 import { hashSchema } from "../../core/rundown/content.ts";
 import { stepsOf, valuesAt } from "../../core/rundown/steps.ts";
@@ -65,11 +66,11 @@ export function addStillRoutes(doors: Doors, services: Services): void {
   const send = async (request: Request, response: Response, token: string | null): Promise<void> => {
     const tell = (status: number, sentence: string) => sayPlainly(response, status, sentence);
     const wanted = wantedSchema.safeParse(request.query);
-    if (!wanted.success) return tell(400, "A still needs the names of a cue and an output.");
+    if (!wanted.success) return tell(400, t`A still needs the names of a cue and an output.`);
     const link = token === null ? undefined : services.links.find(token);
     const isDesk = token === null || link?.kind === "desk" || link?.kind === "here";
     const isWholeWall = wanted.data.of === "wall";
-    const { cue: cueId, content: hash, occurrence, unit, t, leaves, came, signal } = wanted.data;
+    const { cue: cueId, content: hash, occurrence, unit, t: atMs, leaves, came, signal } = wanted.data;
     const output = services.screens.outputs.find(({ id }) => id === wanted.data.output);
     const own =
       link?.kind === "output"
@@ -78,31 +79,31 @@ export function addStillRoutes(doors: Doors, services: Services): void {
           ? screenOfRemote(link.doc, services.screens.outputs)?.id
           : undefined;
     if (!output || (own !== undefined && output.id !== own))
-      return tell(404, "No output has that name, or this link is for another.");
+      return tell(404, t`No output has that name, or this link is for another.`);
     const cue = services.rundown.ready().find((candidate) => candidate.cueId === cueId);
     const contentHash = hash ?? cue?.hash;
     // What was shown long ago is on the disk only.
     if (isDesk && hash !== undefined && !services.contents.find(hash)) await fetchContent(services, hash);
     const content = contentHash === undefined ? undefined : services.contents.find(contentHash);
     if (contentHash === undefined || content?.kind !== "page")
-      return tell(404, "That cue is not in the rundown, or has no words yet.");
+      return tell(404, t`That cue is not in the rundown, or has no words yet.`);
     if (!isDesk && !services.live.contentsInSight().has(contentHash))
-      return tell(403, "This link shows what is on air and what comes next, and nothing else.");
+      return tell(403, t`This link shows what is on air and what comes next, and nothing else.`);
     const { also, outfit } = wanted.data;
     if (!isDesk && (also !== undefined || outfit !== undefined))
-      return tell(403, "This link shows what is on air and what comes next, and nothing else.");
+      return tell(403, t`This link shows what is on air and what comes next, and nothing else.`);
     const others = also === undefined ? [] : readAlso(also);
-    if (!others) return tell(400, "What else lies on the screen was not understood.");
+    if (!others) return tell(400, t`What else lies on the screen was not understood.`);
     const outfitId = outfit ?? services.host.state.plan.outputs[output.id]?.outfitId;
     const first = stepsOf(content)[0]?.anchor;
     const step = occurrence === undefined ? first : { occurrence, unit };
     const outfitIds = outfitId ? [outfitId, ...(content.variants[outfitId] ?? [])] : [];
     if (!outfitId || !step || !outfitIds.some((id) => valuesAt(content, id, step)))
-      return tell(404, "That step is not in the cue.");
+      return tell(404, t`That step is not in the cue.`);
     const ownWidthPx = (isWholeWall ? canvasOf(output) : output).widthPx;
     const widthPx = wanted.data.width ?? ownWidthPx;
     if (!isDesk && widthPx > ownWidthPx)
-      return tell(403, `This link asks for at most ${ownWidthPx} pixels across.`);
+      return tell(403, t`This link asks for at most ${ownWidthPx} pixels across.`);
     const asked = new AbortController();
     response.once("close", () => asked.abort());
     const pages = pagesOf([{ cueId, content: contentHash, step }, ...others], services);
@@ -113,7 +114,7 @@ export function addStillRoutes(doors: Doors, services: Services): void {
         output,
         isWholeWall,
         timeZone: services.host.state.timeZone,
-        atMs: t ?? null,
+        atMs: atMs ?? null,
         leavesAfterMs: leaves ?? null,
         cameAtMs: came ?? null,
         widthPx,
@@ -130,7 +131,7 @@ export function addStillRoutes(doors: Doors, services: Services): void {
       const status = { tooLarge: 413, tooMany: 429, unknown: 404, failed: 503 }[still.refused];
       return tell(status, still.sentence);
     }
-    const kept = still.showsTime ? "private, max-age=60" : "private, max-age=31536000, immutable";
+    const kept = still.showsTime ? t`private, max-age=60` : t`private, max-age=31536000, immutable`;
     const isFilled = pages.some(({ page }) => {
       const own = services.contents.find(page.content);
       return own?.kind === "page" && own.live !== undefined;

@@ -1,5 +1,6 @@
 import type { Response } from "express";
 import { z } from "zod";
+import { t } from "../../core/language/t.ts";
 import { problemOf } from "../../core/wire/problem.ts";
 import { writeChordPro } from "../../core/words/chordPro.ts";
 import { fileNameOf } from "../files/packSongs.ts";
@@ -20,7 +21,7 @@ const wantedSongs = z.strictObject({
   fileName: z.string().min(1).max(200),
   actor: z.string().min(8).max(60),
 });
-const NO_FILE = "No file came with that. Nothing was brought in.";
+const NO_FILE = t`No file came with that. Nothing was brought in.`;
 
 /** Scripture texts and songs as files, in and out. Only the desk reaches these. */
 export function addWordsRoutes(doors: Doors, services: Services): void {
@@ -65,7 +66,7 @@ export function addWordsRoutes(doors: Doors, services: Services): void {
   });
   doors.get("desk", "/files/songs/:id", async (request, response) => {
     const found = await songs.find(String(request.params.id));
-    if (!found) return sayPlainly(response, 404, "That song is not in the library any more.");
+    if (!found) return sayPlainly(response, 404, t`That song is not in the library any more.`);
     sendFile(response, `${fileNameOf(found.song)}.cho`)
       .type("text/plain")
       .send(writeChordPro(found.song));

@@ -1,3 +1,4 @@
+import { t } from "../../core/language/t.ts";
 import {
   flappingInputs,
   type Heard,
@@ -65,7 +66,7 @@ export class Links {
     if (tallyPort !== undefined)
       this.#tally = await UdpDoor.open({
         ...common,
-        name: "Tally",
+        name: t`Tally`,
         port: tallyPort,
         onPacket: (bytes) => this.#hearTally(bytes),
       });
@@ -113,7 +114,7 @@ export class Links {
   }
 
   #hearTally(bytes: Uint8Array): string | undefined {
-    if (bytes.length > UMD5_MOST_BYTES) return `it has ${bytes.length} bytes`;
+    if (bytes.length > UMD5_MOST_BYTES) return t`it has ${bytes.length} bytes`;
     const read = looksLikeUmd5(bytes) ? readUmd5(bytes) : readUmd31(bytes, this.#parts.settings().umd31);
     if ("problem" in read) return read.problem;
     const { now, onNews, onChange } = this.#parts;
@@ -122,7 +123,7 @@ export class Links {
     this.#heard = hear(this.#heard, read.reports, now());
     if (wasLost)
       onNews(
-        "The mixer is heard again. What changed at it meanwhile has set nothing off; titles are as they were. Look, and put right by hand what is wrong.",
+        t`The mixer is heard again. What changed at it meanwhile has set nothing off; titles are as they were. Look, and put right by hand what is wrong.`,
       );
     if (wasLost || isFirst) onChange();
     this.#settleSoon();
@@ -149,7 +150,7 @@ export class Links {
     this.#heard = noticeLoss(before, now());
     if (this.#heard.isLost && !before.isLost) {
       onNews(
-        "The mixer is not heard any more. Titles stay as they are, and nothing comes or leaves by its cameras; go on by hand.",
+        t`The mixer is not heard any more. Titles stay as they are, and nothing comes or leaves by its cameras; go on by hand.`,
       );
       onChange();
     }
@@ -165,7 +166,7 @@ export class Links {
     if (fresh.length > 0)
       this.#sayNowAndThen(
         "flapping",
-        `The tally of input ${fresh.join(", ")} changes many times in a second. It counts as it was until it is calm; titles stay.`,
+        t`The tally of input ${fresh.join(", ")} changes many times in a second. It counts as it was until it is calm; titles stay.`,
       );
   }
 
@@ -178,7 +179,7 @@ export class Links {
       const waitMs = atMs === null ? 0 : atMs - now();
       if (waitMs <= TOGETHER_MS) this.#take(address, args);
       else if (waitMs > LONGEST_AHEAD_MS || this.#waiting.size >= MOST_WAITING)
-        problem = `${address} was to count ${Math.round(waitMs / 1_000)} s later; its clock may be wrong`;
+        problem = t`${address} was to count ${Math.round(waitMs / 1_000)} s later; its clock may be wrong`;
       else {
         const timer = setTimeout(() => {
           this.#waiting.delete(timer);

@@ -1,4 +1,5 @@
 import { fromBuffer, type OscPacketOutput, timetagToDate, toBuffer } from "osc-min";
+import { t } from "../../core/language/t.ts";
 import type { MessageValue } from "../../core/triggers/happening.ts";
 
 export interface OscMessage {
@@ -22,18 +23,18 @@ const isAtOnce = ([seconds, fraction]: readonly [number, number]) =>
 export function readOsc(
   bytes: Uint8Array,
 ): { readonly messages: readonly OscMessage[] } | { readonly problem: string } {
-  if (bytes.length > LONGEST_OSC_BYTES) return { problem: `it has ${bytes.length} bytes` };
-  if (bytes.length % 4 !== 0) return { problem: "its length is no multiple of four" };
+  if (bytes.length > LONGEST_OSC_BYTES) return { problem: t`it has ${bytes.length} bytes` };
+  if (bytes.length % 4 !== 0) return { problem: t`its length is no multiple of four` };
   let packet: OscPacketOutput;
   try {
     packet = fromBuffer(bytes);
   } catch {
-    return { problem: "it is no OSC packet" };
+    return { problem: t`it is no OSC packet` };
   }
   const messages: OscMessage[] = [];
   const gather = (of: OscPacketOutput, atMs: number | null, depth: number): string | undefined => {
     if (of.oscType === "bundle") {
-      if (depth >= DEEPEST_BUNDLE) return "its bundles are too deep";
+      if (depth >= DEEPEST_BUNDLE) return t`its bundles are too deep`;
       const own = isAtOnce(of.timetag) ? atMs : timetagToDate(of.timetag).getTime();
       for (const element of of.elements) {
         const problem = gather(element, own, depth + 1);
@@ -41,9 +42,9 @@ export function readOsc(
       }
       return undefined;
     }
-    if (messages.length >= MOST_MESSAGES) return `it has more than ${MOST_MESSAGES} messages`;
-    if (!of.address.startsWith("/") || of.address.length > 120) return "its address begins with no slash";
-    if (of.args.length > MOST_ARGS) return `it has more than ${MOST_ARGS} values`;
+    if (messages.length >= MOST_MESSAGES) return t`it has more than ${MOST_MESSAGES} messages`;
+    if (!of.address.startsWith("/") || of.address.length > 120) return t`its address begins with no slash`;
+    if (of.args.length > MOST_ARGS) return t`it has more than ${MOST_ARGS} values`;
     messages.push({ address: of.address, args: of.args.map(messageValueOf), atMs });
     return undefined;
   };

@@ -1,4 +1,5 @@
 import { createSocket, type Socket } from "node:dgram";
+import { t } from "../../core/language/t.ts";
 import { Throttle } from "../access/throttle.ts";
 import { log } from "../log/log.ts";
 
@@ -40,7 +41,7 @@ export class UdpDoor {
     this.#socket = createSocket({ type: parts.host.includes(":") ? "udp6" : "udp4" });
     this.#socket.on("message", (bytes, { address }) => this.#hear(bytes, address));
     this.#socket.on("error", (error) => {
-      this.problem = `${parts.name} could not listen on port ${parts.port}: ${whyNot(error)}.`;
+      this.problem = t`${parts.name} could not listen on port ${parts.port}: ${whyNot(error)}.`;
       log.warn(`${this.problem} Everything else goes on.`);
       parts.onChange();
     });
@@ -96,7 +97,7 @@ export class UdpDoor {
 /** Why a port could not be opened, as the end of a sentence. */
 function whyNot(error: Error): string {
   const { code } = error as NodeJS.ErrnoException;
-  if (code === "EADDRINUSE") return "another program has it";
-  if (code === "EACCES") return "this user may not";
+  if (code === "EADDRINUSE") return t`another program has it`;
+  if (code === "EACCES") return t`this user may not`;
   return code ?? error.message;
 }

@@ -1,6 +1,7 @@
 import type { IncomingMessage } from "node:http";
 import type { Duplex } from "node:stream";
 import { type WebSocket, WebSocketServer } from "ws";
+import { t } from "../../core/language/t.ts";
 import type { RemoteTold } from "../../core/remote/remoteView.ts";
 import { type Grant, neededFor, refusalOf } from "../../core/show/capabilities.ts";
 import { type Refusal, refusalSentence } from "../../core/show/commands.ts";
@@ -284,7 +285,7 @@ export class LiveServer {
         log.error("A message of a window failed", error);
         send(connection, {
           kind: "fault",
-          sentence: "The server failed on that. The air is as it was; press again.",
+          sentence: t`The server failed on that. The air is as it was; press again.`,
         });
       });
     });
@@ -317,12 +318,12 @@ export class LiveServer {
     );
     connection.allowance = allowance;
     if (verdict === "flood")
-      return this.#drop(connection, 4408, "This window says too much at once. The air is as it was.");
+      return this.#drop(connection, 4408, t`This window says too much at once. The air is as it was.`);
     if (!message)
       return this.#drop(
         connection,
         4400,
-        "The server did not understand a message from this window, and did nothing. The air is as it was.",
+        t`The server did not understand a message from this window, and did nothing. The air is as it was.`,
       );
     if (message.kind === "ping") {
       send(connection, { kind: "pong", sentAtMs: message.sentAtMs, serverAtMs: now() });
@@ -401,16 +402,20 @@ export class LiveServer {
 
   #greet(connection: LiveWindow, { token, windowId, rundownStamp, mode = "free" }: HelloMessage): void {
     if (connection.link) {
-      this.#drop(connection, 4400, "This window said hello twice. The air is as it was.");
+      this.#drop(connection, 4400, t`This window said hello twice. The air is as it was.`);
       return;
     }
     const link = findEntry(token, this.#parts.links, this.#parts.sessions);
     if (!link) {
-      this.#drop(connection, 4401, "This link is not valid any more. Ask the desk for a new one.");
+      this.#drop(connection, 4401, t`This link is not valid any more. Ask the desk for a new one.`);
       return;
     }
     if (!hasRoom(this.#windows.all, link)) {
-      this.#drop(connection, 4429, "Too many windows have this link open. Close some; the air is as it was.");
+      this.#drop(
+        connection,
+        4429,
+        t`Too many windows have this link open. Close some; the air is as it was.`,
+      );
       return;
     }
     if (link.kind === "desk")

@@ -1,3 +1,4 @@
+import { t } from "../../core/language/t.ts";
 import type { Actor } from "../../core/show/actor.ts";
 import { type Grant, NOTHING_GRANTED, ONLY_SEES } from "../../core/show/capabilities.ts";
 import { grantOfMode } from "../../core/show/deskMode.ts";
@@ -72,4 +73,4 @@ export const actorOf = (window: LiveWindow): Actor => ({
   name: nameOf(window),
 });
 
-const nameOf = ({ desk }: Pick<LiveWindow, "desk">): string => desk.name || `Desk ${desk.number}`;
+const nameOf = ({ desk }: Pick<LiveWindow, "desk">): string => desk.name || t`Desk ${desk.number}`;

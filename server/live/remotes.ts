@@ -1,3 +1,4 @@
+import { t } from "../../core/language/t.ts";
 import { LATEST_PRESS_MS, mayPress, type RemoteLink, screenOfRemote } from "../../core/remote/remoteLink.ts";
 import { type RemoteTold, type RemoteView, remoteViewOf } from "../../core/remote/remoteView.ts";
 import type { Actor } from "../../core/show/actor.ts";
@@ -109,7 +110,7 @@ export class Remotes {
     if (lateMs > LATEST_PRESS_MS)
       return refused(
         "tooLate",
-        `That press was ${(lateMs / 1_000).toFixed(1)} seconds on its way, so nothing was done. Look, then press again.`,
+        t`That press was ${(lateMs / 1_000).toFixed(1)} seconds on its way, so nothing was done. Look, then press again.`,
       );
     // Seen is what the line is and what comes next: of two who press for the same, the second has seen what was.
     return this.#parts.host.press(press, id, actorOf(link.id, link.doc), () =>
@@ -117,7 +118,7 @@ export class Remotes {
         ? undefined
         : refused(
             "airMoved",
-            "Somebody went on a moment before, so nothing was done. Look, then press again.",
+            t`Somebody went on a moment before, so nothing was done. Look, then press again.`,
           ),
     );
   }

@@ -1,4 +1,5 @@
 import { isDeepStrictEqual } from "node:util";
+import { t } from "../../core/language/t.ts";
 import { compileCue } from "../../core/rundown/compile.ts";
 import type { CompileContext, Compiled } from "../../core/rundown/compileContext.ts";
 import type { Hash, PageContent } from "../../core/rundown/content.ts";
@@ -224,7 +225,7 @@ export class Rundown {
         if (count >= MOST_CUES)
           return {
             kind: "refused",
-            sentence: `The rundown has ${count} cues, which is the most it can hold. Nothing was added; delete some first.`,
+            sentence: t`The rundown has ${count} cues, which is the most it can hold. Nothing was added; delete some first.`,
           };
         const [rank] = this.#cues.ranksAfter(edit.afterId, 1) as [Rank];
         await this.#cues.change(actor, "Add", [{ cueId: edit.cueId, after: { rank, doc: edit.doc } }], atMs);
@@ -236,12 +237,12 @@ export class Rundown {
         if (count + fresh.length > MOST_CUES)
           return {
             kind: "refused",
-            sentence: `The rundown has ${count} cues and can hold ${MOST_CUES}. Nothing was added; delete some first.`,
+            sentence: t`The rundown has ${count} cues and can hold ${MOST_CUES}. Nothing was added; delete some first.`,
           };
         const ranks = this.#cues.ranksAfter(edit.afterId, fresh.length);
         const rows = fresh.map(({ cueId, doc }, i) => ({ cueId, after: { rank: ranks[i] as Rank, doc } }));
-        if (rows.length > 0) await this.#cues.change(actor, `Add ${rows.length} cues`, rows, atMs);
-        return this.#saved(`Add ${rows.length} cues`, edit.cues[0]?.cueId ?? null);
+        if (rows.length > 0) await this.#cues.change(actor, t`Add ${rows.length} cues`, rows, atMs);
+        return this.#saved(t`Add ${rows.length} cues`, edit.cues[0]?.cueId ?? null);
       }
       case "replaceWords": {
         const only = edit.cueIds && new Set(edit.cueIds);
@@ -257,9 +258,9 @@ export class Rundown {
         if (rows.length === 0)
           return {
             kind: "refused",
-            sentence: `“${edit.find}” is nowhere in these words. Nothing was changed.`,
+            sentence: t`“${edit.find}” is nowhere in these words. Nothing was changed.`,
           };
-        const label = `Replace ${count} ${count === 1 ? "place" : "places"}`;
+        const label = t`Replace ${count} ${count === 1 ? t`place` : t`places`}`;
         await this.#cues.change(actor, label, rows, atMs);
         return this.#saved(label, rows[0]?.cueId ?? null);
       }
@@ -269,7 +270,7 @@ export class Rundown {
           if (!cue || cue.doc.plannedMs === plannedMs) return [];
           return [{ cueId, after: { rank: cue.rank, doc: { ...cue.doc, plannedMs } } }];
         });
-        const label = `Plan ${rows.length} ${rows.length === 1 ? "length" : "lengths"}`;
+        const label = t`Plan ${rows.length} ${rows.length === 1 ? t`length` : t`lengths`}`;
         if (rows.length > 0) await this.#cues.change(actor, label, rows, atMs);
         return this.#saved(label, rows[0]?.cueId ?? null);
       }
@@ -317,8 +318,8 @@ export class Rundown {
       case "deleteCues": {
         const rows = edit.cueIds.flatMap((id) => (this.#cues.find(id) ? [{ cueId: id, after: null }] : []));
         if (rows.length === 0) return gone();
-        await this.#cues.change(actor, `Delete ${rows.length} cues`, rows, atMs);
-        return this.#saved(`Delete ${rows.length} cues`, null);
+        await this.#cues.change(actor, t`Delete ${rows.length} cues`, rows, atMs);
+        return this.#saved(t`Delete ${rows.length} cues`, null);
       }
       case "moveCues": {
         const moved = new Set(edit.cueIds);
@@ -330,23 +331,26 @@ export class Rundown {
         const stays = inOrder.slice(0, at + 1).findLast(({ id }) => !moved.has(id));
         const ranks = this.#cues.ranksAfter(stays?.id ?? null, cues.length, moved);
         const rows = cues.map(({ id, doc }, i) => ({ cueId: id, after: { rank: ranks[i] as Rank, doc } }));
-        await this.#cues.change(actor, `Move ${rows.length} cues`, rows, atMs);
-        return this.#saved(`Move ${rows.length} cues`, cues[0]?.id ?? null);
+        await this.#cues.change(actor, t`Move ${rows.length} cues`, rows, atMs);
+        return this.#saved(t`Move ${rows.length} cues`, cues[0]?.id ?? null);
       }
       case "undo":
       case "redo": {
         const done = await this.#cues.stepBack(actor, edit.kind);
         if (done === "nothing")
-          return { kind: "refused", sentence: `There is nothing to ${edit.kind}. The rundown is as it was.` };
+          return {
+            kind: "refused",
+            sentence: t`There is nothing to ${edit.kind}. The rundown is as it was.`,
+          };
         if (done === "unreadable")
           return {
             kind: "refused",
-            sentence: `What was there before was written by another version and cannot be read. The rundown is as it was.`,
+            sentence: t`What was there before was written by another version and cannot be read. The rundown is as it was.`,
           };
         if (done === "changedSince")
           return {
             kind: "refused",
-            sentence: `Somebody changed that cue since, so it was left alone. The rundown is as it was.`,
+            sentence: t`Somebody changed that cue since, so it was left alone. The rundown is as it was.`,
           };
         return this.#saved(
           `${edit.kind === "undo" ? "Undid" : "Redid"}: ${done.label.toLowerCase()}`,
@@ -473,17 +477,14 @@ function statusOf(entry: CompiledCue | undefined): CueView["compiled"] {
 
 /** What a save is told that was built on what is not there any more. */
 const CONFLICTS = {
-  other:
-    "This cue was changed somewhere else while you typed. Your words are still here; the air is as it was.",
-  own: "This cue was saved from here already, and the answer was lost, or another tab of yours saved it. Your words are still here; the air is as it was.",
-  ownUndo:
-    "Your own undo changed this cue while words here were not saved yet. They are still here; the air is as it was.",
+  other: t`This cue was changed somewhere else while you typed. Your words are still here; the air is as it was.`,
+  own: t`This cue was saved from here already, and the answer was lost, or another tab of yours saved it. Your words are still here; the air is as it was.`,
+  ownUndo: t`Your own undo changed this cue while words here were not saved yet. They are still here; the air is as it was.`,
 } as const;
 
 function gone(): EditOutcome {
   return {
     kind: "refused",
-    sentence:
-      "That cue was deleted somewhere else. The rest of the rundown is as it was; undo there brings it back.",
+    sentence: t`That cue was deleted somewhere else. The rest of the rundown is as it was; undo there brings it back.`,
   };
 }

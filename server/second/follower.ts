@@ -5,6 +5,7 @@ import { join } from "node:path";
 import { Readable } from "node:stream";
 import { pipeline } from "node:stream/promises";
 import { z } from "zod";
+import { t } from "../../core/language/t.ts";
 import { PartReader, type Said, type StreamPart } from "../../core/second/secondStream.ts";
 import type { FollowerState } from "../../core/second/secondView.ts";
 import { log } from "../log/log.ts";
@@ -38,12 +39,12 @@ const GIVES_OVER_WITHIN_MS = 8_000;
 /** Beats by which its clock is told. */
 const MOST_BEATS = 100;
 
-const NOT_THERE = "Nothing answers at its address.";
+const NOT_THERE = t`Nothing answers at its address.`;
 const WHY_NOT: Readonly<Record<number, string>> = {
-  404: "It does not know this link, or not any more: take the link anew from its desk, Health.",
-  409: "Another machine follows it already.",
+  404: t`It does not know this link, or not any more: take the link anew from its desk, Health.`,
+  409: t`Another machine follows it already.`,
 };
-const OUT_OF_ORDER = "It said things out of order.";
+const OUT_OF_ORDER = t`It said things out of order.`;
 
 /** The DOM's type of a stream is not Node's. */
 type NodeStream = Parameters<typeof Readable.fromWeb>[0];
@@ -74,7 +75,7 @@ export class Follower {
   #copy: LogCopy | undefined;
   #isConnected = false;
   #heardAtMs: number | undefined;
-  #why = "It has not been reached yet.";
+  #why = t`It has not been reached yet.`;
   /** How much its clock is ahead of ours, for the latest beats; the largest had the shortest way. */
   #aheadMs: number[] = [];
   #filesLeft = 0;
@@ -124,7 +125,7 @@ export class Follower {
   async #takeOver(): Promise<TakenOver> {
     if (this.#show === undefined)
       return {
-        problem: "This machine has nothing of the show yet, so it cannot lead. The first one goes on.",
+        problem: t`This machine has nothing of the show yet, so it cannot lead. The first one goes on.`,
       };
     if (this.state.kind === "ready") {
       const refused = await this.#askForIt();
@@ -154,7 +155,7 @@ export class Follower {
       async (response) =>
         response.ok
           ? void (await gaveOver)
-          : `The first machine answers, and does not give over (${response.status}). It goes on; try again.`,
+          : t`The first machine answers, and does not give over (${response.status}). It goes on; try again.`,
       () => undefined,
     );
     return Promise.race([answered, tooLate.then(() => undefined)]);
@@ -173,7 +174,7 @@ export class Follower {
       const before = this.#copies;
       try {
         this.#why =
-          (await this.#followOnce()) ?? "It ended the connection: it stopped, or its show was opened again.";
+          (await this.#followOnce()) ?? t`It ended the connection: it stopped, or its show was opened again.`;
       } catch (error) {
         if (!this.#ending.signal.aborted) this.#why = whyNot(error);
       }
@@ -194,11 +195,11 @@ export class Follower {
       this.#at("stream", { port: `${port}`, secure: isSecure ? "1" : "0" }),
       this.#ending.signal,
     );
-    if ("status" in answer) return WHY_NOT[answer.status] ?? `It answered ${answer.status}.`;
+    if ("status" in answer) return WHY_NOT[answer.status] ?? t`It answered ${answer.status}.`;
     const reader = new PartReader();
     for await (const piece of answer.pieces) {
       const parts = reader.read(piece);
-      if (!parts) return "What answers there is no first machine, or of another version.";
+      if (!parts) return t`What answers there is no first machine, or of another version.`;
       this.#heardAtMs = performance.now();
       this.#isConnected = true;
       for (const part of parts) {
@@ -214,7 +215,7 @@ export class Follower {
       case "hello": {
         const { program } = this.#parts;
         if (said.program !== program)
-          return `It runs version ${said.program}, and this machine ${program}. Both need the same.`;
+          return t`It runs version ${said.program}, and this machine ${program}. Both need the same.`;
         this.#coming = { show: said.show, bytes: 0, ofBytes: 0 };
         return undefined;
       }
@@ -338,5 +339,5 @@ function whyNot(error: unknown): string {
   const code = cause?.code ?? (error as NodeJS.ErrnoException).code;
   return code === "ECONNREFUSED"
     ? NOT_THERE
-    : `It is not reached (${code ?? (error instanceof Error ? error.message : String(error))}).`;
+    : t`It is not reached (${code ?? (error instanceof Error ? error.message : String(error))}).`;
 }

@@ -1,6 +1,7 @@
 import { readFileSync } from "node:fs";
 import type { IncomingMessage, RequestListener, ServerResponse } from "node:http";
 import { join } from "node:path";
+import { t } from "../../core/language/t.ts";
 import { secondPath } from "../../core/second/secondView.ts";
 import type { ReadPeer } from "../access/peer.ts";
 import type { Follower } from "./follower.ts";
@@ -38,7 +39,7 @@ export function followerPages(parts: FollowerPagesParts): RequestListener {
     response.setHeader("X-Content-Type-Options", "nosniff");
     response.setHeader("Cache-Control", "no-store");
     response.setHeader("Referrer-Policy", "no-referrer");
-    if (!peer.isKnownHost) return say(response, 421, "This server is not called by that name.");
+    if (!peer.isKnownHost) return say(response, 421, t`This server is not called by that name.`);
     const { pathname } = new URL(request.url ?? "/", "http://here");
     if (pathname === "/second/leads") return json(response, 200, { leads: false, answer: "" });
     const type = FILES[pathname];
@@ -64,7 +65,7 @@ export function followerPages(parts: FollowerPagesParts): RequestListener {
     }
     response.setHeader("Refresh", "1");
     response.setHeader("Retry-After", "1");
-    say(response, 503, "This machine follows another one. This page comes as soon as it leads.");
+    say(response, 503, t`This machine follows another one. This page comes as soon as it leads.`);
   };
 }
 
@@ -75,7 +76,7 @@ async function takeOver(
 ): Promise<void> {
   // A page of another origin can neither send JSON here unseen nor know the address.
   if (request.method !== "POST" || request.headers["content-type"] !== "application/json")
-    return json(response, 405, { problem: "That is not done here." });
+    return json(response, 405, { problem: t`That is not done here.` });
   const problem = await parts.takeOver();
   if (problem === undefined) json(response, 200, {});
   else json(response, 409, { problem });

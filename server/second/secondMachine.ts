@@ -2,6 +2,7 @@ import { randomUUID } from "node:crypto";
 import { createReadStream } from "node:fs";
 import { readdir, rm, stat } from "node:fs/promises";
 import type { ServerResponse } from "node:http";
+import { t } from "../../core/language/t.ts";
 import type { Said, StreamPart } from "../../core/second/secondStream.ts";
 import { writePart } from "../../core/second/secondStream.ts";
 import type { SecondView, SecondWord } from "../../core/second/secondView.ts";
@@ -130,7 +131,7 @@ export class SecondMachine {
       const wasReady = before.kind === "follows" && isWhole(before.word);
       if (before.kind !== "follows" || before.address !== address) this.#tell();
       if (isWhole(word) && !wasReady)
-        this.#tell(`The second machine, at ${address}, has all of the show and is ready to take over.`);
+        this.#tell(t`The second machine, at ${address}, has all of the show and is ready to take over.`);
     }
     return listFiles(this.#parts.mediaFolder);
   }
@@ -230,7 +231,7 @@ export class SecondMachine {
     if (this.#view.kind !== "follows") return;
     this.#view = { kind: "lost", address: stream.address, sinceMs: this.#parts.now() };
     this.#tell(
-      "The second machine is not heard any more. The show goes on here as it was; see whether that machine runs.",
+      t`The second machine is not heard any more. The show goes on here as it was; see whether that machine runs.`,
     );
   }
 

@@ -1,4 +1,5 @@
 import { randomUUID } from "node:crypto";
+import { t } from "../../core/language/t.ts";
 import type { FirstSteps } from "../../core/rundown/firstSteps.ts";
 import { stepsOf } from "../../core/rundown/steps.ts";
 import type { Actor } from "../../core/show/actor.ts";
@@ -27,9 +28,9 @@ export async function takeFirstSteps(
 ): Promise<string | undefined> {
   const { designs, rundown, host, screens, editScreens, wearStyle, house, venue, now } = parts;
   if (!isFresh(parts))
-    return "This show has been used already, so nothing was made. Change its screens and style in their views.";
+    return t`This show has been used already, so nothing was made. Change its screens and style in their views.`;
   const style = designs.find("style", styleId)?.published;
-  if (!style) return "No house style has that name. Nothing was made; choose another.";
+  if (!style) return t`No house style has that name. Nothing was made; choose another.`;
   await house.setPlace(place);
   await venue.save({ language });
   await wearStyle({ id: styleId, hash: style.hash, style: style.doc });

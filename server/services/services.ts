@@ -1,5 +1,6 @@
 import { fileURLToPath } from "node:url";
 import { sql } from "kysely";
+import { t } from "../../core/language/t.ts";
 import { setAsideSentence } from "../../core/report/health.ts";
 import type { EveningEdit } from "../../core/rundown/evening.ts";
 import { shownSources } from "../../painters/program/shownSource.ts";
@@ -213,8 +214,8 @@ export async function openServices(db: Db, options: ServiceOptions): Promise<Ser
     cues: () => rundown.ready(),
     names: {
       layer: layerName,
-      plan: (id) => screens.plans.find((plan) => plan.id === id)?.name ?? "a plan that is gone",
-      feed: (id) => feeds.find(id)?.doc.name ?? "a feed that is gone",
+      plan: (id) => screens.plans.find((plan) => plan.id === id)?.name ?? t`a plan that is gone`,
+      feed: (id) => feeds.find(id)?.doc.name ?? t`a feed that is gone`,
     },
     clips: () => clips,
     findMedia: (id) => media.find(id)?.info,

@@ -1,5 +1,6 @@
 import { type ChildProcess, fork } from "node:child_process";
 import { createHash } from "node:crypto";
+import { t } from "../../core/language/t.ts";
 import type { PinnedDocument } from "../../core/rundown/pinnedDocument.ts";
 import { canvasOf } from "../../core/venue/plan.ts";
 import type { ShownSource } from "../../painters/program/shownSource.ts";
@@ -27,10 +28,10 @@ export type StillAnswer =
   | { readonly refused: "tooLarge" | "tooMany" | "unknown" | "failed"; readonly sentence: string };
 
 const REFUSALS = {
-  tooLarge: "That is more pixels than a still may have (33 million). Ask for a smaller one.",
-  tooMany: "Too many stills are asked for at once. Ask again in a moment; nothing else is touched.",
-  unknown: "That page is not known here.",
-  failed: "The still could not be painted. Nothing else is touched; ask again.",
+  tooLarge: t`That is more pixels than a still may have (33 million). Ask for a smaller one.`,
+  tooMany: t`Too many stills are asked for at once. Ask again in a moment; nothing else is touched.`,
+  unknown: t`That page is not known here.`,
+  failed: t`The still could not be painted. Nothing else is touched; ask again.`,
 } as const;
 
 const refused = (why: keyof typeof REFUSALS): StillAnswer => ({ refused: why, sentence: REFUSALS[why] });

@@ -1,5 +1,6 @@
 import { setImmediate as nextTurn } from "node:timers/promises";
 import { sql } from "kysely";
+import { t } from "../../core/language/t.ts";
 import type { ReportRow } from "../../core/report/reportRow.ts";
 import type { Mark } from "../../core/report/runs.ts";
 import { actorSchema } from "../../core/show/actor.ts";
@@ -88,7 +89,7 @@ export class AirLog {
         if (logged) state = evolve(state, logged);
         else if (first) state = evolve(undefined, first);
       } catch (error) {
-        this.#setAside.leaveOut("event of the air", String(row.seq), row.event, String(error));
+        this.#setAside.leaveOut(t`event of the air`, String(row.seq), row.event, String(error));
       }
       if (state) state = { ...state, seq: row.seq };
     }
@@ -173,7 +174,7 @@ export class AirLog {
       .execute();
     return rows
       .reverse()
-      .flatMap(({ seq, doc }) => this.#setAside.read(reportRowKind, `row ${seq}`, doc) ?? []);
+      .flatMap(({ seq, doc }) => this.#setAside.read(reportRowKind, t`row ${seq}`, doc) ?? []);
   }
 
   /** Seq of the oldest snapshot; 0 when there is none. */

@@ -1,3 +1,4 @@
+import { t } from "../../core/language/t.ts";
 import { type Beside, besideSchema } from "../../core/report/beside.ts";
 import type { Range } from "../../core/report/report.ts";
 import type { Db } from "./database.ts";
@@ -46,7 +47,7 @@ export class BesideStore {
     return rows.flatMap(({ number, at_ms, kind, about, amount, words }) => {
       const read = besideSchema.safeParse({ atMs: at_ms, kind, about, amount, words });
       if (read.success) return read.data;
-      this.#setAside.leaveOut("line beside the log", String(number), kind, read.error.message);
+      this.#setAside.leaveOut(t`line beside the log`, String(number), kind, read.error.message);
       return [];
     });
   }

@@ -1,4 +1,5 @@
 import { createHash } from "node:crypto";
+import { t } from "../../core/language/t.ts";
 import type { PinnedDocument } from "../../core/rundown/pinnedDocument.ts";
 import { PINNED_KINDS } from "../../core/stored/kinds.ts";
 import { fromStored, type ReadStored, type StoredKind, writeStored } from "../../core/stored/storedKind.ts";
@@ -18,7 +19,7 @@ function canonicalJson(value: unknown): string {
   );
 }
 
-const ANY_KIND = "page, template, style or outfit";
+const ANY_KIND = t`page, template, style or outfit`;
 
 /** Documents stored under their hash: written once, never changed, kept in memory once read. */
 export class ContentStore {
@@ -159,7 +160,7 @@ export class ContentStore {
         .where("hash", "=", hash)
         .executeTakeFirst();
       if (!row) {
-        this.#setAside.leaveOut(ANY_KIND, hash, "", "it is not in the file of the show");
+        this.#setAside.leaveOut(ANY_KIND, hash, "", t`it is not in the file of the show`);
         continue;
       }
       this.#stored.add(hash);
@@ -189,9 +190,9 @@ function readPinned(text: string): ReadStored<PinnedDocument> {
   try {
     stored = JSON.parse(text);
   } catch {
-    return { problem: "it is not whole" };
+    return { problem: t`it is not whole` };
   }
   const said = typeof stored === "object" && stored && "kind" in stored ? String(stored.kind) : "";
   const kind = kindOf(said);
-  return kind ? fromStored(kind, stored) : { problem: `its kind, “${said}”, is not known to this version` };
+  return kind ? fromStored(kind, stored) : { problem: t`its kind, “${said}”, is not known to this version` };
 }

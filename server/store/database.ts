@@ -2,6 +2,7 @@ import { chmodSync, existsSync, mkdirSync } from "node:fs";
 import { dirname } from "node:path";
 import SQLite from "better-sqlite3";
 import { Kysely, type Migration, Migrator } from "kysely";
+import { t } from "../../core/language/t.ts";
 import { StartProblem } from "../startProblem.ts";
 import { ShowDialect } from "./dialect.ts";
 import * as first from "./migrations/m0001_first.ts";
@@ -77,8 +78,12 @@ export function onWritten(db: Db, listener: () => void): () => void {
   return () => listeners?.delete(listener);
 }
 
-/** How far back the log of a database lies on the disk, in pages, before a take folds it in itself: never, but for a broken keeper. */
-const LONGEST_LOG_PAGES = 20_000;
+/**
+ * How long the log of a database becomes, in pages of 4 KiB, before whoever writes folds it in: little is left to fold, since the
+ * keeper does it aside all the while (see ShowKeeper). The log begins anew only when all of it is folded in, and where somebody
+ * writes in every moment that is so here alone.
+ */
+const LONGEST_LOG_PAGES = 2_500;
 
 /**
  * Opens a database file, makes it durable and brings it up to date, all of it or nothing.
@@ -123,7 +128,6 @@ function openSqlite(file: string): SQLite.Database {
     sqlite.pragma("journal_mode = WAL");
     // Acknowledged means on the disk.
     sqlite.pragma("synchronous = FULL");
-    // The log is folded into the file aside (see ShowKeeper); a take must not wait for it.
     sqlite.pragma(`wal_autocheckpoint = ${LONGEST_LOG_PAGES}`);
     sqlite.pragma(`journal_size_limit = ${4 * 1024 * 1024}`);
     sqlite.pragma("foreign_keys = ON");
@@ -147,9 +151,9 @@ function openSqlite(file: string): SQLite.Database {
 
 function whyNot(code: string, message: string): string {
   if (code.startsWith("SQLITE_CANTOPEN") || code === "EACCES")
-    return "it may not be read and written by this user";
-  if (code.startsWith("SQLITE_READONLY")) return "it may only be read";
-  if (code === "SQLITE_FULL" || code === "ENOSPC") return "the disk is full";
+    return t`it may not be read and written by this user`;
+  if (code.startsWith("SQLITE_READONLY")) return t`it may only be read`;
+  if (code === "SQLITE_FULL" || code === "ENOSPC") return t`the disk is full`;
   return message;
 }
 

@@ -7,6 +7,7 @@ import {
   type DesignDoc,
   type DesignKindName,
 } from "../../core/design/designKinds.ts";
+import { t } from "../../core/language/t.ts";
 import { type StoredKind, writeStored } from "../../core/stored/storedKind.ts";
 import type { ContentStore } from "./contentStore.ts";
 import type { Db } from "./database.ts";
@@ -185,7 +186,7 @@ export class DesignStore {
     const result = changed(ref.kind, docOf(design), changes);
     if ("clashes" in result) return { problem: CLASH };
     if ("problem" in result)
-      return { problem: `That cannot be done: ${result.problem}. Nothing was changed.` };
+      return { problem: t`That cannot be done: ${result.problem}. Nothing was changed.` };
     // What was really changed, beside what stood already.
     const made = changesOf(ref.kind, docOf(design), result.doc);
     if (made.length === 0) return { design, label: how.label };
@@ -476,10 +477,9 @@ const isDesignKind = (kind: string): kind is DesignKindName => Object.hasOwn(DES
 const storedOf = <K extends DesignKindName>(kind: K) =>
   DESIGN_KINDS[kind].stored as unknown as StoredKind<DesignDoc<K>>;
 
-const GONE = "It was deleted meanwhile. Nothing was changed.";
-const CLASH =
-  "Somebody else changed the same place meanwhile: what you see now is theirs, and yours was not made. Make it again where it is still wanted.";
-const NOTHING_TO_UNDO = "There is nothing of yours to undo here.";
-const NOTHING_TO_REDO = "There is nothing of yours to do again here.";
+const GONE = t`It was deleted meanwhile. Nothing was changed.`;
+const CLASH = t`Somebody else changed the same place meanwhile: what you see now is theirs, and yours was not made. Make it again where it is still wanted.`;
+const NOTHING_TO_UNDO = t`There is nothing of yours to undo here.`;
+const NOTHING_TO_REDO = t`There is nothing of yours to do again here.`;
 const cannotStep = (direction: "undo" | "redo", label: string) =>
-  `“${label}” cannot be ${direction === "undo" ? "undone" : "done again"}: somebody else has changed the same place since. Nothing was changed.`;
+  t`“${label}” cannot be ${direction === "undo" ? t`undone` : t`done again`}: somebody else has changed the same place since. Nothing was changed.`;

@@ -2,6 +2,7 @@ import { existsSync, readFileSync, rmSync, writeFileSync } from "node:fs";
 import { hostname } from "node:os";
 import SQLite from "better-sqlite3";
 import { z } from "zod";
+import { t } from "../../core/language/t.ts";
 
 /** Who has a show database open. */
 const ownerSchema = z.object({
@@ -65,7 +66,7 @@ function readOwner(file: string): Owner | undefined {
 
 export function tellOwner(file: string, owner: Owner | undefined): string {
   const who = owner
-    ? ` by the Vesko at ${owner.address} (process ${owner.processId} on ${owner.machine}, since ${new Date(owner.sinceMs).toLocaleString("en-GB")})`
-    : " by another Vesko";
-  return `The show database ${file} is open already,${who}. That one goes on as it was, and nothing was started. Use its desk, or name another file with --db.`;
+    ? t` by the Vesko at ${owner.address} (process ${owner.processId} on ${owner.machine}, since ${new Date(owner.sinceMs).toLocaleString("en-GB")})`
+    : t` by another Vesko`;
+  return t`The show database ${file} is open already,${who}. That one goes on as it was, and nothing was started. Use its desk, or name another file with --db.`;
 }

@@ -1,4 +1,5 @@
 import { readFile } from "node:fs/promises";
+import { t } from "../../core/language/t.ts";
 import { type FontEmbedding, fontEmbedding } from "../../core/text/fontEmbedding.ts";
 import { FALLBACK_FONTS } from "../../core/text/fontList.ts";
 import type { Shaper } from "../../core/text/shaper.ts";
@@ -89,7 +90,7 @@ export class FontStore {
     let file = brought;
     try {
       if (this.#fonts.size >= MOST_FONTS)
-        return { problem: `There are ${MOST_FONTS} fonts, which is the most. Nothing was added.` };
+        return { problem: t`There are ${MOST_FONTS} fonts, which is the most. Nothing was added.` };
       const checked = await this.#aside.run("checkFont", { path: file.path, name }, signal);
       if ("problem" in checked) return checked;
       if (checked.openType) {

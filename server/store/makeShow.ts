@@ -1,6 +1,7 @@
 import { readFileSync } from "node:fs";
 import { join } from "node:path";
 import { acceptTable } from "../../core/feeds/acceptTable.ts";
+import { t } from "../../core/language/t.ts";
 import type { Seed } from "../../designs/seed.ts";
 import { INLINE_ASIDE } from "../aside/aside.ts";
 import { readClipDetails } from "../files/readClipDetails.ts";
@@ -23,8 +24,8 @@ const ACTOR = "seed-of-show";
 
 /** Scripture that every installation has. */
 export const SHIPPED_TEXTS = [
-  { code: "web", name: "World English Bible", file: "web.osis.xml.gz" },
-  { code: "rv1909", name: "Reina-Valera 1909", file: "rv1909.osis.xml.gz" },
+  { code: "web", name: t`World English Bible`, file: "web.osis.xml.gz" },
+  { code: "rv1909", name: t`Reina-Valera 1909`, file: "rv1909.osis.xml.gz" },
 ];
 
 /** Writes a new show with all it begins with. @param home folder of this project */

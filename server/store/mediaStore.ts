@@ -1,6 +1,7 @@
 import { chmodSync, existsSync, mkdirSync, readFileSync } from "node:fs";
 import { open, rename, rm } from "node:fs/promises";
 import { join } from "node:path";
+import { t } from "../../core/language/t.ts";
 import type { ChromaKey } from "../../core/picture/chromaKey.ts";
 import { type LibraryEntry, libraryEntrySchema } from "../../core/scene/libraryEntry.ts";
 import type { MediaInfo } from "../../core/scene/media.ts";
@@ -110,7 +111,7 @@ export class MediaStore {
     try {
       if (this.#items.size >= MOST_ITEMS)
         return {
-          problem: `The library has ${MOST_ITEMS} items, which is the most it can hold. Nothing was added.`,
+          problem: t`The library has ${MOST_ITEMS} items, which is the most it can hold. Nothing was added.`,
         };
       const known = await this.#examine(media, signal);
       if ("problem" in known) return known;
@@ -129,13 +130,13 @@ export class MediaStore {
   async replace(media: NewMedia, atMs: number, signal?: AbortSignal): Promise<AddedMedia> {
     try {
       const item = this.#items.get(media.id);
-      if (!item) return { problem: "That is not in the library any more. Nothing was changed." };
+      if (!item) return { problem: t`That is not in the library any more. Nothing was changed.` };
       const known = await this.#examine({ ...media, key: item.info.key }, signal);
       if ("problem" in known) return known;
       const { info } = known;
       if (info.type !== item.info.type)
         return {
-          problem: `“${item.info.name}” is a ${TYPE_WORDS[item.info.type]} and “${media.name}” is a ${TYPE_WORDS[info.type]}, so pages could not show it in its place. Nothing was changed.`,
+          problem: t`“${item.info.name}” is a ${TYPE_WORDS[item.info.type]} and “${media.name}” is a ${TYPE_WORDS[info.type]}, so pages could not show it in its place. Nothing was changed.`,
         };
       return { item: await this.#save({ ...item, info: { ...info, name: item.info.name } }, atMs) };
     } finally {

@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { t } from "../../core/language/t.ts";
 import { nameSchema } from "../../core/names/name.ts";
 import { outputKind } from "../../core/stored/kinds/output.ts";
 import { planKind } from "../../core/stored/kinds/plan.ts";
@@ -93,7 +94,7 @@ export class ScreenStore {
         const { output } = edit;
         const isNew = !this.#outputs.some(({ id }) => id === output.id);
         if (isNew && this.#outputs.length >= MOST_OUTPUTS)
-          return `There are ${MOST_OUTPUTS} screens, which is the most. Nothing was added; take one away first.`;
+          return t`There are ${MOST_OUTPUTS} screens, which is the most. Nothing was added; take one away first.`;
         await this.#save("output", output.id, writeStored(outputKind, output), this.#outputs);
         break;
       }
@@ -107,7 +108,7 @@ export class ScreenStore {
       case "savePlan": {
         const isNew = !this.#plans.some(({ id }) => id === edit.plan.id);
         if (isNew && this.#plans.length >= MOST_PLANS)
-          return `There are ${MOST_PLANS} plans, which is the most. Nothing was added; take one away first.`;
+          return t`There are ${MOST_PLANS} plans, which is the most. Nothing was added; take one away first.`;
         await this.#save("screen_plan", edit.plan.id, writeStored(planKind, edit.plan), this.#plans);
         break;
       }
@@ -120,7 +121,7 @@ export class ScreenStore {
         break;
       case "removePlan":
         if (this.#plans.length === 1)
-          return "The last plan stays: the screens need one. Nothing was changed.";
+          return t`The last plan stays: the screens need one. Nothing was changed.`;
         await this.#db
           .deleteFrom("screen_plan")
           .where("show_id", "=", this.#showId)

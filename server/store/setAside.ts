@@ -1,4 +1,5 @@
 import type { z } from "zod";
+import { t } from "../../core/language/t.ts";
 import type { SetAsideRow } from "../../core/report/health.ts";
 import { type ReadStored, readStored, type StoredKind } from "../../core/stored/storedKind.ts";
 import { log } from "../log/log.ts";
@@ -34,7 +35,7 @@ export class SetAside {
     }
     const read = schema.safeParse(value);
     if (read.success) return read.data;
-    this.leaveOut(what, id, text, `${read.error.issues[0]?.message}; the usual is in its place`);
+    this.leaveOut(what, id, text, t`${read.error.issues[0]?.message}; the usual is in its place`);
     return usual;
   }
 

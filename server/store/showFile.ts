@@ -2,6 +2,7 @@ import { chmodSync, copyFileSync, existsSync, mkdirSync, renameSync, rmSync, sta
 import { dirname, join } from "node:path";
 import SQLite from "better-sqlite3";
 import { sql } from "kysely";
+import { t } from "../../core/language/t.ts";
 import type { Seed } from "../../designs/seed.ts";
 import { log } from "../log/log.ts";
 import { StartProblem } from "../startProblem.ts";
@@ -123,7 +124,7 @@ async function markOpen(db: Db, file: string): Promise<Db> {
 }
 
 const copiedAlone = (file: string): string =>
-  `${file} was copied while Vesko had it open, without the file “…-wal” that lies beside it: its latest changes are missing. Nothing was changed in it. Copy both files together, or stop Vesko before you copy, or take one of the copies in the folder “…backups” beside the original. To go on with what is in this file, start once with --as-it-is.`;
+  t`${file} was copied while Vesko had it open, without the file “…-wal” that lies beside it: its latest changes are missing. Nothing was changed in it. Copy both files together, or stop Vesko before you copy, or take one of the copies in the folder “…backups” beside the original. To go on with what is in this file, start once with --as-it-is.`;
 
 function refuseDamaged(file: string, looked: LookedThrough): void {
   if ("faults" in looked) {

@@ -1,6 +1,7 @@
 import { statfs } from "node:fs/promises";
 import { dirname } from "node:path";
 import { Worker } from "node:worker_threads";
+import { t } from "../../core/language/t.ts";
 import type { KeeperStatus } from "../../core/report/health.ts";
 import { log } from "../log/log.ts";
 import { SerialQueue } from "../queue/serialQueue.ts";
@@ -9,7 +10,7 @@ import type { KeeperAnswer, KeeperJob } from "./keeperWorker.ts";
 
 const LOOK_EVERY_MS = 5_000;
 /** The log is folded into the file at least this often; sooner in a quiet moment. */
-const CHECKPOINT_EVERY_MS = 45_000;
+const CHECKPOINT_EVERY_MS = 15_000;
 const QUIET_CHECKPOINT_EVERY_MS = 10_000;
 const BACKUP_EVERY_MS = 10 * 60_000;
 const GIVES_UP_MS = 120_000;
@@ -119,7 +120,7 @@ export class ShowKeeper {
     const answer = await this.#ask({ kind: "copyTo", copy, folder, atMs });
     if ("done" in answer) return null;
     log.warn(`The copy could not be put into ${folder}: ${answer.failed}`);
-    return `It could not be put into ${folder} as well: ${answer.failed}`;
+    return t`It could not be put into ${folder} as well: ${answer.failed}`;
   }
 
   async close(): Promise<void> {

@@ -1,5 +1,6 @@
 import { setImmediate as nextTurn } from "node:timers/promises";
 import { isDeepStrictEqual } from "node:util";
+import { t } from "../../core/language/t.ts";
 import { songKind } from "../../core/stored/kinds/song.ts";
 import { writeStored } from "../../core/stored/storedKind.ts";
 import type { SongLine } from "../../core/words/finds.ts";
@@ -143,7 +144,7 @@ export class SongStore {
   ): Promise<string | undefined> {
     const count = await this.count();
     if (count + songs.length > MOST_SONGS)
-      return `The library holds ${count.toLocaleString("en")} songs and can hold ${MOST_SONGS.toLocaleString("en")}. Nothing was added; take some out first.`;
+      return t`The library holds ${count.toLocaleString("en")} songs and can hold ${MOST_SONGS.toLocaleString("en")}. Nothing was added; take some out first.`;
     for (let at = 0; at < songs.length; at += BATCH) {
       const batch = songs.slice(at, at + BATCH);
       await this.#db.transaction().execute(async (transaction) => {
@@ -286,7 +287,7 @@ export class SongStore {
       .limit(KEPT_VERSIONS)
       .execute();
     return rows.flatMap(({ revision, at_ms, doc }) => {
-      const song = this.#setAside.read(songKind, `${id} of revision ${revision}`, doc);
+      const song = this.#setAside.read(songKind, t`${id} of revision ${revision}`, doc);
       return song ? [{ revision, atMs: at_ms, song }] : [];
     });
   }
@@ -368,7 +369,7 @@ function readOf(song: SongFields) {
   };
 }
 
-const titleOf = (song: SongFields) => song.title.trim() || readOf(song).title || "Song without words";
+const titleOf = (song: SongFields) => song.title.trim() || readOf(song).title || t`Song without words`;
 
 function indexedTexts(song: SongFields): string[] {
   const { title, firstLine, words, writers } = readOf(songFieldsOf(song));

@@ -1,3 +1,5 @@
+import { t } from "../../core/language/t.ts";
+
 /** What SQLite and the file system call a disk that is full, locked or cannot be written. */
 const TROUBLE =
   /^(SQLITE_(FULL|READONLY|BUSY|LOCKED|CANTOPEN|IOERR|PROTOCOL)|ENOSPC|EFBIG|EROFS|EDQUOT|EACCES|EPERM|EIO|EMFILE|ENFILE)/;
@@ -9,5 +11,4 @@ export function isStorageTrouble(error: unknown): boolean {
   return false;
 }
 
-export const STORAGE_SENTENCE =
-  "The disk is full or cannot be written, so this was not saved. The show goes on, and what you typed stays here; it is sent again when there is room.";
+export const STORAGE_SENTENCE = t`The disk is full or cannot be written, so this was not saved. The show goes on, and what you typed stays here; it is sent again when there is room.`;

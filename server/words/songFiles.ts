@@ -1,4 +1,5 @@
 import { createHash, randomUUID } from "node:crypto";
+import { t } from "../../core/language/t.ts";
 import { foldWords } from "../../core/words/foldWords.ts";
 import type { SongFields } from "../../core/words/songFields.ts";
 import type { ReadSongs } from "../files/readSongFile.ts";
@@ -31,7 +32,7 @@ export async function bringSongsIn(
   const fresh: { id: string; song: SongFields }[] = [];
   for (const { song, doubtful: text } of songs) {
     const print = fingerprint(song);
-    if (known.has(print)) left.push(`${song.title}: it is in the library already`);
+    if (known.has(print)) left.push(t`${song.title}: it is in the library already`);
     else if (text !== null && doubtful.length < MOST_LOOKED_AT) {
       known.add(print);
       doubtful.push({ text, title: song.title });

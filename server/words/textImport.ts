@@ -1,4 +1,5 @@
 import { Worker } from "node:worker_threads";
+import { t } from "../../core/language/t.ts";
 import type { ImportState } from "../../core/words/importState.ts";
 import type { ScriptureInfo } from "../../core/words/scripture.ts";
 import type { Incoming, IncomingFile } from "../files/incoming.ts";
@@ -21,7 +22,7 @@ export type ReadText = (path: string, signal: AbortSignal) => Promise<TextReadin
 
 /** A piece of a text that takes longer than this to read is never going to come. */
 const DEADLINE_MS = 120_000;
-const CALLED_OFF = "That was called off. Nothing was brought in; the texts you have are as they were.";
+const CALLED_OFF = t`That was called off. Nothing was brought in; the texts you have are as they were.`;
 
 /** Reads in a thread of its own, so that nothing else waits. */
 export function readInWorker(workerFile: URL): ReadText {
@@ -50,7 +51,7 @@ export function readInWorker(workerFile: URL): ReadText {
     });
     const next = async (): Promise<TextMessage> => {
       const stopWaiting = afterRunning(DEADLINE_MS, () =>
-        giveUp("Reading the file took too long and was given up. Nothing was brought in."),
+        giveUp(t`Reading the file took too long and was given up. Nothing was brought in.`),
       );
       try {
         return await nextMessage();
@@ -69,8 +70,8 @@ export function readInWorker(workerFile: URL): ReadText {
           const isTooLarge = (failed as NodeJS.ErrnoException).code === "ERR_WORKER_OUT_OF_MEMORY";
           throw new FileProblem(
             isTooLarge
-              ? "Reading the file needs more memory than may be used for it. Nothing was brought in; bring it in parts."
-              : "The file could not be read, for a fault of ours that is in the server’s log. Nothing was brought in; the texts you have are as they were.",
+              ? t`Reading the file needs more memory than may be used for it. Nothing was brought in; bring it in parts.`
+              : t`The file could not be read, for a fault of ours that is in the server’s log. Nothing was brought in; the texts you have are as they were.`,
           );
         }
         await new Promise<void>((resolve) => {
@@ -135,9 +136,9 @@ export class TextImport {
   /** Begins; `state` tells how far it is. @returns a sentence when it cannot begin */
   start(wanted: WantedText, onDone: () => void): string | undefined {
     if (this.#state.kind === "importing")
-      return `“${this.#state.name}” is being brought in. Wait until it is there, then bring the next.`;
+      return t`“${this.#state.name}” is being brought in. Wait until it is there, then bring the next.`;
     if (this.#store.list().length >= MOST_TEXTS)
-      return `There are ${MOST_TEXTS} texts, which is the most. Nothing was brought in; take one out first.`;
+      return t`There are ${MOST_TEXTS} texts, which is the most. Nothing was brought in; take one out first.`;
     this.#state = { kind: "importing", name: wanted.name || wanted.fileName, verses: 0, of: 0 };
     void this.bringIn(wanted).then(
       (sentence) => {
@@ -152,7 +153,7 @@ export class TextImport {
           sentence:
             error instanceof FileProblem
               ? error.message
-              : "The text could not be brought in, and nothing of it was kept. The texts you have are as they were; try again.",
+              : t`The text could not be brought in, and nothing of it was kept. The texts you have are as they were; try again.`,
         };
       },
     );
@@ -184,7 +185,7 @@ export class TextImport {
     };
     tell(0);
     await this.#store.add(info, batches, tell);
-    return `${name}: ${head.verseCount.toLocaleString("en")} verses.${head.note === "" ? "" : ` ${head.note}`}`;
+    return t`${name}: ${head.verseCount.toLocaleString("en")} verses.${head.note === "" ? "" : ` ${head.note}`}`;
   }
 
   #freeCode(name: string): string {

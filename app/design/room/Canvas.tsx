@@ -3,6 +3,7 @@ import Moveable from "react-moveable";
 import Selecto from "react-selecto";
 import { type Boxes, outermost, type Rect } from "../../../core/design/edit/objects.ts";
 import { moveObjects, placeObject, turnObject } from "../../../core/design/edit/place.ts";
+import { t } from "../../../core/language/t.ts";
 import type { ReadableObject } from "../../../core/scene/objectKinds.ts";
 import type { LaidOutPage } from "../../../core/scene/part.ts";
 import type { Template } from "../../../core/scene/template.ts";
@@ -132,12 +133,12 @@ export function Canvas(props: CanvasProps) {
   }, [boxes, zoom, selected]);
 
   const move = (xPx: number, yPx: number) =>
-    onPreview("Move", () => {
+    onPreview(t`Move`, () => {
       const { template: from, boxes: at } = begun.current;
       return moveObjects(from, selected, { xPx: Math.round(xPx), yPx: Math.round(yPx) }, at);
     });
   const place = (placed: readonly { id: string; to: Rect }[]) =>
-    onPreview("Resize", () => {
+    onPreview(t`Resize`, () => {
       const { template: from, boxes: at } = begun.current;
       return placed.reduce((now, { id, to }) => placeObject(now, id, rounded(to), at), from);
     });
@@ -169,7 +170,7 @@ export function Canvas(props: CanvasProps) {
     };
   };
   const turn = (turned: readonly { id: string; byDeg: number }[]) =>
-    onPreview("Turn", () => {
+    onPreview(t`Turn`, () => {
       const { template: from } = begun.current;
       return turned.reduce((now, { id, byDeg }) => turnObject(now, id, byDeg), from);
     });
@@ -189,7 +190,7 @@ export function Canvas(props: CanvasProps) {
   onEdit.current = props.onEdit;
   const setGuides = useCallback(
     (next: Template["editing"]["guides"]) =>
-      onEdit.current("Guides", (from) => ({ ...from, editing: { ...from.editing, guides: [...next] } })),
+      onEdit.current(t`Guides`, (from) => ({ ...from, editing: { ...from.editing, guides: [...next] } })),
     [],
   );
 
@@ -238,7 +239,7 @@ export function Canvas(props: CanvasProps) {
             role="application"
             // biome-ignore lint/a11y/noNoninteractiveTabindex: keys move what is chosen on it
             tabIndex={0}
-            aria-label={`Canvas of ${template.name}, ${canvas.widthPx} by ${canvas.heightPx}`}
+            aria-label={t`Canvas of ${template.name}, ${canvas.widthPx} by ${canvas.heightPx}`}
             className="relative outline-offset-4"
             style={{
               width: canvas.widthPx * zoom,
@@ -375,7 +376,7 @@ export function Canvas(props: CanvasProps) {
         <div className="sticky bottom-2 left-2 flex w-fit gap-1 rounded-lg bg-raised/95 p-1 text-[14px]">
           <button
             type="button"
-            aria-label="Smaller"
+            aria-label={t`Smaller`}
             onClick={() => zoomTo(zoom / 1.25)}
             className={zoomClass}
           >
@@ -383,14 +384,19 @@ export function Canvas(props: CanvasProps) {
           </button>
           <button
             type="button"
-            aria-label={`${Math.round(zoom * 100)} per cent: fit it in`}
-            title="Fit it in: 0. Larger and smaller: + and −, or the wheel with Ctrl."
+            aria-label={t`${Math.round(zoom * 100)} per cent: fit it in`}
+            title={t`Fit it in: 0. Larger and smaller: + and −, or the wheel with Ctrl.`}
             onClick={() => setOwn(null)}
             className={zoomClass}
           >
             {Math.round(zoom * 100)} %
           </button>
-          <button type="button" aria-label="Larger" onClick={() => zoomTo(zoom * 1.25)} className={zoomClass}>
+          <button
+            type="button"
+            aria-label={t`Larger`}
+            onClick={() => zoomTo(zoom * 1.25)}
+            className={zoomClass}
+          >
             +
           </button>
         </div>

@@ -1,6 +1,7 @@
 import { useRef } from "react";
 import { type Rect, withObjects } from "../../../core/design/edit/objects.ts";
 import { type EditPoint, movePoint, pointsOf } from "../../../core/design/edit/points.ts";
+import { t } from "../../../core/language/t.ts";
 import type { ReadableObject } from "../../../core/scene/objectKinds.ts";
 import type { Template } from "../../../core/scene/template.ts";
 
@@ -44,7 +45,7 @@ export function CanvasPoints({
     readonly from: ReadableObject;
   }>(undefined);
   const put = (from: ReadableObject, { name, label }: EditPoint, to: EditPoint["at"]) =>
-    onPreview(`Move: ${label.toLowerCase()}`, (template) =>
+    onPreview(t`Move: ${label.toLowerCase()}`, (template) =>
       withObjects(template, (each) => (each.id === from.id ? movePoint(from, box, name, to) : each)),
     );
   return (

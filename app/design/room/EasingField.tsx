@@ -1,4 +1,5 @@
 import { useId, useRef } from "react";
+import { t } from "../../../core/language/t.ts";
 import { type Easing, easeAt } from "../../../core/motion/easing.ts";
 import { EASINGS } from "./motionWords.ts";
 import { FigureBox } from "./properties/FigureBox.tsx";
@@ -28,7 +29,7 @@ export function EasingField({ easing, onChange }: { easing: Easing; onChange: (e
       <Curve easing={easing} bezier={bezier} onChange={onChange} />
       <div className="flex min-w-0 flex-1 flex-col gap-1">
         <label htmlFor={id} className="text-[14px] text-second">
-          On its way to the next
+          {t`On its way to the next`}
         </label>
         <select
           id={id}
@@ -44,14 +45,14 @@ export function EasingField({ easing, onChange }: { easing: Easing; onChange: (e
             </option>
           ))}
           {/* A named curve is drawn on by its handles. */}
-          {!(isNamed && bezier) && <option value="own">a curve of its own</option>}
+          {!(isNamed && bezier) && <option value="own">{t`a curve of its own`}</option>}
         </select>
         {bezier && (
           <div className="grid grid-cols-2 gap-1">
             {(["x1", "y1", "x2", "y2"] as const).map((name) => (
               <FigureBox
                 key={name}
-                label={`Curve, ${name}`}
+                label={t`Curve, ${name}`}
                 value={bezier[name]}
                 min={name.startsWith("x") ? 0 : -5}
                 max={name.startsWith("x") ? 1 : 5}
@@ -112,7 +113,7 @@ function Curve({
       viewBox={`0 0 ${SIZE} ${HEIGHT}`}
       className="w-24 shrink-0 touch-none rounded-md border border-edge bg-ground"
     >
-      <title>The curve from one keyframe to the next</title>
+      <title>{t`The curve from one keyframe to the next`}</title>
       <path
         d={`M0 ${yOf(0)} H${SIZE} M0 ${yOf(1)} H${SIZE}`}
         className="stroke-edge-strong"
@@ -132,7 +133,7 @@ function Curve({
                 r={5}
                 role="slider"
                 tabIndex={0}
-                aria-label={point === "1" ? "First handle of the curve" : "Second handle of the curve"}
+                aria-label={point === "1" ? t`First handle of the curve` : t`Second handle of the curve`}
                 aria-valuenow={bezier[`y${point}`]}
                 aria-valuetext={`${bezier[`x${point}`]}, ${bezier[`y${point}`]}`}
                 onPointerDown={(event) => event.currentTarget.setPointerCapture(event.pointerId)}

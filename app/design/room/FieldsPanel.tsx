@@ -1,6 +1,7 @@
 import { ArrowDown, ArrowUp, Plus, Trash2, X } from "lucide-react";
 import { useState } from "react";
 import { addField, changeField, moveField, removeField, shownBy } from "../../../core/design/edit/fields.ts";
+import { t } from "../../../core/language/t.ts";
 import { FIELD_KINDS, type FieldKindName } from "../../../core/scene/fieldKinds.ts";
 import type { FieldDef, FieldSet } from "../../../core/scene/fieldSet.ts";
 import type { Template } from "../../../core/scene/template.ts";
@@ -36,13 +37,13 @@ export function FieldsPanel({
   const add = () => {
     const called = label.trim();
     if (!called) return;
-    onEdit(`Add the field ${called}`, (from) => addField(from, called, kind).set);
+    onEdit(t`Add the field ${called}`, (from) => addField(from, called, kind).set);
     setLabel("");
   };
   if (isBuiltIn)
     return (
       <p className="px-3 py-2 text-[14px] text-second">
-        Songs and readings fill these fields by themselves: {(set.made ?? []).join(", ")}.
+        {t`Songs and readings fill these fields by themselves: ${(set.made ?? []).join(", ")}.`}
       </p>
     );
   return (
@@ -53,7 +54,7 @@ export function FieldsPanel({
             <span className="min-w-0 truncate">{field.label}</span>
             <span className="text-[14px] text-second">{FIELD_KINDS[field.kind].name.toLowerCase()}</span>
             {!shown.has(field.name) && (
-              <span className="ml-auto text-[14px] text-attention">not shown here</span>
+              <span className="ml-auto text-[14px] text-attention">{t`not shown here`}</span>
             )}
           </summary>
           <FieldForm
@@ -71,8 +72,8 @@ export function FieldsPanel({
       {set.fields.length > 0 && <FormSeen fields={set.fields} onType={onType} />}
       <div className="flex flex-wrap items-center gap-1.5 px-3 py-2">
         <input
-          aria-label="Name of a new field"
-          placeholder="New field"
+          aria-label={t`Name of a new field`}
+          placeholder={t`New field`}
           value={label}
           maxLength={80}
           onChange={({ target }) => setLabel(target.value)}
@@ -80,7 +81,7 @@ export function FieldsPanel({
           className={`${boxClass} flex-1`}
         />
         <select
-          aria-label="Kind of the new field"
+          aria-label={t`Kind of the new field`}
           value={kind}
           onChange={({ target }) => setKind(target.value as FieldKindName)}
           className="min-h-8 rounded-md border border-edge-strong bg-ground px-1 text-[14px]"
@@ -92,7 +93,7 @@ export function FieldsPanel({
           ))}
         </select>
         <button type="button" onClick={add} disabled={label.trim() === ""} className={smallButton}>
-          <Plus aria-hidden="true" className="size-4" /> Add field
+          <Plus aria-hidden="true" className="size-4" /> {t`Add field`}
         </button>
       </div>
     </div>
@@ -113,7 +114,7 @@ function FormSeen({
   return (
     <details className="border-b border-edge" onToggle={({ currentTarget }) => setOpen(currentTarget.open)}>
       <summary className="cursor-pointer px-3 py-2 text-[15px] text-act hover:bg-lifted">
-        The form, as it is filled in
+        {t`The form, as it is filled in`}
       </summary>
       {isOpen && (
         <div className="flex flex-col gap-3 px-3 pb-3">
@@ -158,9 +159,9 @@ function FieldForm({
   const { name, label } = field;
   const [isAsking, setAsking] = useState(false);
   const isUsed = objects.length > 0 || shownElsewhere.length > 0;
-  const remove = () => onEdit(`Delete the field ${label}`, (from) => removeField(from, name));
+  const remove = () => onEdit(t`Delete the field ${label}`, (from) => removeField(from, name));
   const change = (what: string, part: Partial<Omit<FieldDef, "name">>) =>
-    onEdit(`${what} of the field ${label}`, (from) => changeField(from, name, part), true);
+    onEdit(t`${what} of the field ${label}`, (from) => changeField(from, name, part), true);
   const words = (
     title: string,
     value: string,
@@ -180,19 +181,19 @@ function FieldForm({
   const hasLength = ["line", "lines", "rows"].includes(field.kind);
   return (
     <div className="flex flex-col gap-2 px-3 pb-3">
-      {words("Name", label, 80, (typed) => ({ label: typed || name }))}
-      {words("Hint", field.hint, 200, (hint) => ({ hint }))}
-      {words("Starts with", field.usual ?? "", 2_000, (usual) => ({ usual }))}
-      {words("Stands under the heading", field.group ?? "", 80, (group) => ({ group }))}
+      {words(t`Name`, label, 80, (typed) => ({ label: typed || name }))}
+      {words(t`Hint`, field.hint, 200, (hint) => ({ hint }))}
+      {words(t`Starts with`, field.usual ?? "", 2_000, (usual) => ({ usual }))}
+      {words(t`Stands under the heading`, field.group ?? "", 80, (group) => ({ group }))}
       <label className="block text-[14px] text-second">
-        Kind
+        {t`Kind`}
         <select
           value={field.kind}
           onChange={({ target }) => {
             const kind = target.value as FieldKindName;
-            change("Kind", {
+            change(t`Kind`, {
               kind,
-              ...(kind === "choice" && !field.choices && { choices: [{ value: "one", label: "One" }] }),
+              ...(kind === "choice" && !field.choices && { choices: [{ value: "one", label: t`One` }] }),
             });
           }}
           className={`${boxClass} mt-0.5`}
@@ -207,67 +208,67 @@ function FieldForm({
       {hasLength && (
         <div className="flex items-center gap-2 text-[14px] text-second">
           <span aria-hidden="true" className="flex-1">
-            At most, letters
+            {t`At most, letters`}
           </span>
           <span className="w-24">
             <FigureBox
-              label="At most, letters"
+              label={t`At most, letters`}
               value={field.maxLength}
               min={1}
               max={20_000}
               isWhole
-              onSave={(maxLength) => change("Length", { maxLength })}
+              onSave={(maxLength) => change(t`Length`, { maxLength })}
             />
           </span>
         </div>
       )}
       {field.kind === "choice" && (
-        <Choices field={field} onChange={(choices) => change("Choices", { choices })} />
+        <Choices field={field} onChange={(choices) => change(t`Choices`, { choices })} />
       )}
       <CheckBox
-        label="may stay empty"
+        label={t`may stay empty`}
         isOn={field.optional ?? false}
-        onChange={(optional) => change("Duty", { optional })}
+        onChange={(optional) => change(t`Duty`, { optional })}
       />
       {(field.kind === "lines" || field.kind === "rows") && (
         <CheckBox
-          label="each line is a step"
+          label={t`each line is a step`}
           isOn={set.stepsBy === name}
           onChange={(isOn) =>
-            onEdit(`Steps by ${label}`, (from) => ({ ...from, stepsBy: isOn ? name : null }))
+            onEdit(t`Steps by ${label}`, (from) => ({ ...from, stepsBy: isOn ? name : null }))
           }
         />
       )}
       <CheckBox
-        label="names its pages in lists"
+        label={t`names its pages in lists`}
         isOn={set.titledBy === name}
         onChange={(isOn) =>
-          onEdit(`Pages named by ${label}`, (from) => ({ ...from, titledBy: isOn ? name : null }))
+          onEdit(t`Pages named by ${label}`, (from) => ({ ...from, titledBy: isOn ? name : null }))
         }
       />
       <p className="text-[14px] text-second">
-        {objects.length > 0 ? `Shown by ${quoted(objects)}.` : "No object of this template shows it."}
+        {objects.length > 0 ? t`Shown by ${quoted(objects)}.` : t`No object of this template shows it.`}
       </p>
       {objects.length === 0 && (
         <button type="button" onClick={onShow} className={`${smallButton} self-start`}>
-          <Plus aria-hidden="true" className="size-4" /> Add an object for it
+          <Plus aria-hidden="true" className="size-4" /> {t`Add an object for it`}
         </button>
       )}
       <div className="flex gap-1.5">
         <button
           type="button"
-          aria-label={`${label} earlier`}
+          aria-label={t`${label} earlier`}
           disabled={isFirst}
-          onClick={() => onEdit(`Move the field ${label}`, (from) => moveField(from, name, -1))}
+          onClick={() => onEdit(t`Move the field ${label}`, (from) => moveField(from, name, -1))}
           className={smallButton}
         >
           <ArrowUp aria-hidden="true" className="size-4" />
         </button>
         <button
           type="button"
-          aria-label={`${label} later`}
+          aria-label={t`${label} later`}
           disabled={isLast}
-          onClick={() => onEdit(`Move the field ${label}`, (from) => moveField(from, name, 1))}
+          onClick={() => onEdit(t`Move the field ${label}`, (from) => moveField(from, name, 1))}
           className={smallButton}
         >
           <ArrowDown aria-hidden="true" className="size-4" />
@@ -278,8 +279,8 @@ function FieldForm({
           onClick={() => (isUsed ? setAsking(!isAsking) : remove())}
           className={`${smallButton} ml-auto`}
         >
-          <Trash2 aria-hidden="true" className="size-4" /> Delete
-          <span className="sr-only"> the field {label}</span>
+          <Trash2 aria-hidden="true" className="size-4" /> {t`Delete`}
+          <span className="sr-only"> {t`the field ${label}`}</span>
         </button>
       </div>
       {isAsking && (
@@ -294,7 +295,7 @@ function FieldForm({
               .join(" ")}
           </p>
           <button type="button" onClick={remove} className={`${smallButton} mt-1.5`}>
-            Delete it all the same
+            {t`Delete it all the same`}
           </button>
         </div>
       )}
@@ -312,11 +313,11 @@ function Choices({
   const choices = field.choices ?? [];
   return (
     <fieldset className="flex flex-col gap-1">
-      <legend className="text-[14px] text-second">Choices</legend>
+      <legend className="text-[14px] text-second">{t`Choices`}</legend>
       {choices.map((choice, i) => (
         <span key={choice.value} className="flex gap-1">
           <input
-            aria-label={`Choice ${i + 1}`}
+            aria-label={t`Choice ${i + 1}`}
             value={choice.label}
             maxLength={80}
             onChange={({ target }) =>
@@ -327,7 +328,7 @@ function Choices({
           {choices.length > 1 && (
             <button
               type="button"
-              aria-label={`Delete the choice ${choice.label}`}
+              aria-label={t`Delete the choice ${choice.label}`}
               onClick={() => onChange(choices.toSpliced(i, 1))}
               className={smallButton}
             >
@@ -342,11 +343,11 @@ function Choices({
           const used = new Set(choices.map(({ value }) => value));
           let n = choices.length + 1;
           while (used.has(`choice${n}`)) n++;
-          onChange([...choices, { value: `choice${n}`, label: `Choice ${n}` }]);
+          onChange([...choices, { value: `choice${n}`, label: t`Choice ${n}` }]);
         }}
         className={`${smallButton} self-start`}
       >
-        <Plus aria-hidden="true" className="size-4" /> Add a choice
+        <Plus aria-hidden="true" className="size-4" /> {t`Add a choice`}
       </button>
     </fieldset>
   );

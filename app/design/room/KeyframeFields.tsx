@@ -1,5 +1,6 @@
 import { Trash2 } from "lucide-react";
 import type { Keyframe } from "../../../core/design/edit/keyframes.ts";
+import { t } from "../../../core/language/t.ts";
 import type { Track } from "../../../core/motion/track.ts";
 import { EasingField } from "./EasingField.tsx";
 import { MOVING_WORDS } from "./motionWords.ts";
@@ -26,7 +27,7 @@ export function KeyframeFields({
       <h3 className="text-[15px] font-semibold first-letter:uppercase">{words}</h3>
       <div className="grid grid-cols-2 gap-2">
         <FigureBox
-          label="At"
+          label={t`At`}
           value={keyframe.atMs}
           min={0}
           isWhole
@@ -34,7 +35,7 @@ export function KeyframeFields({
           onSave={(atMs) => onSet({ atMs })}
         />
         <FigureBox
-          label="Value"
+          label={t`Value`}
           value={keyframe.value}
           min={-20_000}
           max={20_000}
@@ -44,7 +45,7 @@ export function KeyframeFields({
       </div>
       {!isLast && <EasingField easing={keyframe.easing} onChange={(easing) => onSet({ easing })} />}
       <button type="button" onClick={onRemove} className={`${smallButton} self-start`}>
-        <Trash2 aria-hidden="true" className="size-4" /> Delete this keyframe
+        <Trash2 aria-hidden="true" className="size-4" /> {t`Delete this keyframe`}
       </button>
     </div>
   );

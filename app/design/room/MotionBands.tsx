@@ -17,6 +17,7 @@ import {
   withTracks,
 } from "../../../core/design/edit/keyframes.ts";
 import type { Phase } from "../../../core/design/phases.ts";
+import { t } from "../../../core/language/t.ts";
 import type { Track } from "../../../core/motion/track.ts";
 import type { Motion } from "../../../core/scene/motion.ts";
 import { movesOf } from "../../../core/scene/movesOf.ts";
@@ -31,11 +32,11 @@ import { AddTrack, TrackRow } from "./TrackRow.tsx";
 import { scaleOf, WindowRow } from "./WindowRow.tsx";
 
 const BAND_WORDS: Readonly<Record<Band, string>> = {
-  enter: "Enter",
-  stay: "Stay",
-  changeIn: "Change in",
-  changeOut: "Change out",
-  exit: "Exit",
+  enter: t`Enter`,
+  stay: t`Stay`,
+  changeIn: t`Change in`,
+  changeOut: t`Change out`,
+  exit: t`Exit`,
 };
 const PHASE_OF: Readonly<Record<Band, Phase>> = {
   enter: "enter",
@@ -95,7 +96,7 @@ export function MotionBands({
   const key = chosen ? tracks[chosen.track]?.keyframes[chosen.index] : undefined;
   return (
     <section
-      aria-label="Motion"
+      aria-label={t`Motion`}
       className="grid h-56 shrink-0 grid-cols-[minmax(0,1fr)_280px] border-t border-edge bg-raised"
     >
       <div className="flex min-h-0 min-w-0 flex-col">
@@ -117,7 +118,7 @@ export function MotionBands({
         </div>
         <div className="min-h-0 flex-1 overflow-y-auto pr-3" data-bands>
           <div className="sticky top-0 z-10 grid grid-cols-[170px_minmax(0,1fr)] bg-raised">
-            <span className="px-3 text-[14px] text-second">ms</span>
+            <span className="px-3 text-[14px] text-second">{t`ms`}</span>
             <TimeRuler shownMs={shownMs} phase={PHASE_OF[band]} playhead={playhead} />
           </div>
           {objects.map(({ object, parentId }) => {
@@ -141,7 +142,7 @@ export function MotionBands({
                     band={band}
                     shownMs={shownMs}
                     onShift={(byMs) =>
-                      onEdit(object.id, "Move in time", (from) =>
+                      onEdit(object.id, t`Move in time`, (from) =>
                         withTracks(
                           from,
                           band,
@@ -160,20 +161,20 @@ export function MotionBands({
                   />
                 )}
                 {isSelected &&
-                  tracks.map((track, t) => (
+                  tracks.map((track, at) => (
                     <TrackRow
                       key={track.property}
                       track={track}
                       shownMs={shownMs}
-                      chosen={chosen?.track === t ? chosen.index : null}
-                      onChoose={(index) => setChosen({ track: t, index })}
+                      chosen={chosen?.track === at ? chosen.index : null}
+                      onChoose={(index) => setChosen({ track: at, index })}
                       onMove={(index, atMs) =>
-                        edit("Move a keyframe", (all) =>
-                          setKeyframe(all, t, index, { atMs }, longestIn(motion as Motion, band)),
+                        edit(t`Move a keyframe`, (all) =>
+                          setKeyframe(all, at, index, { atMs }, longestIn(motion as Motion, band)),
                         )
                       }
-                      onAdd={(atMs) => edit("Add a keyframe", (all) => addKeyframe(all, t, atMs))}
-                      onRemove={() => edit("Delete a track", (all) => all.filter((_, i) => i !== t))}
+                      onAdd={(atMs) => edit(t`Add a keyframe`, (all) => addKeyframe(all, at, atMs))}
+                      onRemove={() => edit(t`Delete a track`, (all) => all.filter((_, i) => i !== at))}
                     />
                   ))}
                 {isSelected && (
@@ -181,7 +182,7 @@ export function MotionBands({
                     moves={stillProperties(tracks, movesOf(object))}
                     isMirrored={band === "exit" && (object.motion as Motion).exit === "mirror"}
                     onUnmirror={() =>
-                      onEdit(object.id, "Let it go in its own way", (from) => ({
+                      onEdit(object.id, t`Let it go in its own way`, (from) => ({
                         ...from,
                         exit: [
                           ...mirrorTracks(
@@ -192,7 +193,7 @@ export function MotionBands({
                       }))
                     }
                     onAdd={(property) =>
-                      edit("Let something move", (all) => [
+                      edit(t`Let something move`, (all) => [
                         ...all,
                         newTrack(property, band, (object.motion as Motion).stay?.periodMs),
                       ])
@@ -211,30 +212,30 @@ export function MotionBands({
             keyframe={key}
             isLast={chosen.index === (tracks[chosen.track]?.keyframes.length ?? 0) - 1}
             onSet={(to) =>
-              edit("Set a keyframe", (all) =>
+              edit(t`Set a keyframe`, (all) =>
                 setKeyframe(all, chosen.track, chosen.index, to, longestIn(motion as Motion, band)),
               )
             }
             onRemove={() => {
-              edit("Delete a keyframe", (all) => removeKeyframe(all, chosen.track, chosen.index));
+              edit(t`Delete a keyframe`, (all) => removeKeyframe(all, chosen.track, chosen.index));
               setChosen(null);
             }}
           />
         ) : (
           <p className="text-[14px] text-second">
             {selected
-              ? "Choose a keyframe to set it. A double press on a line adds one."
-              : "Choose an object to see what moves in it."}
+              ? t`Choose a keyframe to set it. A double press on a line adds one.`
+              : t`Choose an object to see what moves in it.`}
           </p>
         )}
         {band === "stay" && motion?.stay && typeof motion.stay.periodMs === "number" && (
           <div className="mt-3 flex items-center gap-2 text-[14px] text-second">
             <span aria-hidden="true" className="flex-1">
-              Comes round every
+              {t`Comes round every`}
             </span>
             <span className="w-32">
               <FigureBox
-                label="Comes round every"
+                label={t`Comes round every`}
                 value={motion.stay.periodMs}
                 min={100}
                 max={600_000}
@@ -242,7 +243,7 @@ export function MotionBands({
                 unit="ms"
                 onSave={(periodMs) =>
                   selected &&
-                  onEdit(selected.id, "Set a loop", (from) =>
+                  onEdit(selected.id, t`Set a loop`, (from) =>
                     from.stay ? { ...from, stay: { ...from.stay, periodMs } } : from,
                   )
                 }
@@ -293,7 +294,7 @@ function TimeRuler({ shownMs, phase, playhead }: { shownMs: number; phase: Phase
         ))}
       </Slider.Track>
       <Slider.Thumb
-        aria-label="Instant shown, ms"
+        aria-label={t`Instant shown, ms`}
         className="block h-7 w-0.5 bg-attention outline-offset-2"
       />
     </Slider.Root>
@@ -319,7 +320,7 @@ function Bar({
   if (!span)
     return (
       <div className="text-[14px] text-second">
-        {band === "exit" && motion.exit === "mirror" ? "as it came, backwards" : ""}
+        {band === "exit" && motion.exit === "mirror" ? t`as it came, backwards` : ""}
       </div>
     );
   const move = (event: React.PointerEvent) => {
@@ -333,7 +334,7 @@ function Bar({
     <div ref={row} className="relative h-5">
       <button
         type="button"
-        aria-label={`${object.editing.name || object.id}: from ${span.fromMs} to ${span.untilMs} ms`}
+        aria-label={t`${object.editing.name || object.id}: from ${span.fromMs} to ${span.untilMs} ms`}
         onPointerDown={(event) => {
           event.currentTarget.setPointerCapture(event.pointerId);
           begun.current = { x: event.clientX, doneMs: 0 };
@@ -349,7 +350,7 @@ function Bar({
         className="absolute inset-y-0 cursor-grab touch-none rounded-sm bg-act-ground outline-1 outline-act hover:bg-act/40"
         style={{
           left: share(span.fromMs, shownMs),
-          width: `max(6px, ${share(span.untilMs - span.fromMs, shownMs)})`,
+          width: t`max(6px, ${share(span.untilMs - span.fromMs, shownMs)})`,
         }}
       />
     </div>

@@ -8,6 +8,7 @@ import {
   wishOf,
   withEnter,
 } from "../../../core/design/edit/moves.ts";
+import { t } from "../../../core/language/t.ts";
 import type { Easing } from "../../../core/motion/easing.ts";
 import type { Motion } from "../../../core/scene/motion.ts";
 import { EASINGS } from "./motionWords.ts";
@@ -18,15 +19,15 @@ const MOVE_WORDS: Readonly<Record<ReadyMove, string>> = {
   fade: "fade",
   slide: "slide",
   wipe: "wipe",
-  scale: "scale up",
+  scale: t`scale up`,
   grow: "grow",
-  blur: "out of a blur",
+  blur: t`out of a blur`,
 };
 const SIDE_WORDS: Readonly<Record<Side, string>> = {
-  left: "from the left",
-  right: "from the right",
-  top: "from the top",
-  bottom: "from the bottom",
+  left: t`from the left`,
+  right: t`from the right`,
+  top: t`from the top`,
+  bottom: t`from the bottom`,
 };
 const SIDED: readonly ReadyMove[] = ["slide", "wipe", "grow"];
 /** How an object comes and goes, in a few choices; what was set by hand says so and stays until something is chosen. */
@@ -44,7 +45,7 @@ export function MotionFields({ motion, onChange }: { motion: Motion; onChange: (
   return (
     <div className="flex flex-col gap-1.5">
       <label className="grid grid-cols-[5fr_6fr] items-center gap-2 text-[14px] text-second">
-        Comes
+        {t`Comes`}
         <select
           value={state}
           onChange={({ target }) =>
@@ -54,18 +55,18 @@ export function MotionFields({ motion, onChange }: { motion: Motion; onChange: (
           }
           className={boxClass}
         >
-          <option value="none">at once</option>
+          <option value="none">{t`at once`}</option>
           {READY_MOVES.map((move) => (
             <option key={move} value={move}>
               {MOVE_WORDS[move]}
             </option>
           ))}
-          {state === "own" && <option value="own">as set below</option>}
+          {state === "own" && <option value="own">{t`as set below`}</option>}
         </select>
       </label>
       {wish && SIDED.includes(wish.move) && (
         <label className="grid grid-cols-[5fr_6fr] items-center gap-2 text-[14px] text-second">
-          Side
+          {t`Side`}
           <select
             value={wish.from}
             onChange={({ target }) => change({ from: target.value as Side })}
@@ -83,7 +84,7 @@ export function MotionFields({ motion, onChange }: { motion: Motion; onChange: (
         <>
           <div className="grid grid-cols-2 gap-1.5">
             <FigureBox
-              label="Takes"
+              label={t`Takes`}
               value={wish.durationMs}
               min={1}
               max={10_000}
@@ -92,17 +93,17 @@ export function MotionFields({ motion, onChange }: { motion: Motion; onChange: (
               onSave={(durationMs) => change({ durationMs })}
             />
             <FigureBox
-              label="Waits"
+              label={t`Waits`}
               value={wish.delayMs}
               min={0}
               max={9_000}
               isWhole
-              unit="ms wait"
+              unit={t`ms wait`}
               onSave={(delayMs) => change({ delayMs })}
             />
           </div>
           <label className="grid grid-cols-[5fr_6fr] items-center gap-2 text-[14px] text-second">
-            Pace
+            {t`Pace`}
             <select
               value={JSON.stringify(wish.easing)}
               onChange={({ target }) => change({ easing: JSON.parse(target.value) as Easing })}
@@ -114,7 +115,7 @@ export function MotionFields({ motion, onChange }: { motion: Motion; onChange: (
                 </option>
               ))}
               {!EASINGS.some(({ easing }) => JSON.stringify(easing) === JSON.stringify(wish.easing)) && (
-                <option value={JSON.stringify(wish.easing)}>as set below</option>
+                <option value={JSON.stringify(wish.easing)}>{t`as set below`}</option>
               )}
             </select>
           </label>
@@ -129,7 +130,7 @@ export function MotionFields({ motion, onChange }: { motion: Motion; onChange: (
           }
           className="size-4.5 accent-act"
         />
-        Goes as it came, backwards
+        {t`Goes as it came, backwards`}
       </label>
     </div>
   );

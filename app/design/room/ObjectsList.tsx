@@ -5,6 +5,7 @@ import { Eye, EyeOff, GripVertical, Lock, LockOpen } from "lucide-react";
 import { memo, useMemo, useState } from "react";
 import { idsWithin } from "../../../core/design/edit/objects.ts";
 import { sayRules } from "../../../core/design/edit/rules.ts";
+import { t } from "../../../core/language/t.ts";
 import { fieldsShownBy } from "../../../core/scene/findReferenceFaults.ts";
 import { kindOf, type SceneObject } from "../../../core/scene/objectKinds.ts";
 import type { Template } from "../../../core/scene/template.ts";
@@ -31,7 +32,7 @@ function rowsOf(objects: readonly SceneObject[], parentId: string | null = null,
 const nameOf = (object: SceneObject): string =>
   object.kind === "unreadable" ? object.id : object.editing.name || object.id;
 const kindName = (object: SceneObject): string =>
-  object.kind === "unreadable" ? "not readable" : object.kind === "group" ? "group" : kindOf(object).name;
+  object.kind === "unreadable" ? t`not readable` : object.kind === "group" ? "group" : kindOf(object).name;
 
 /** The fields of a page that an object shows, by their labels; those of a group are its members'. */
 function shownBy(object: SceneObject, { field }: Known): string {
@@ -46,7 +47,7 @@ function ruleOf(object: SceneObject, known: Known): string {
   const titleIn = (list: Known["field"]) => (name: string) =>
     list.find((each) => each.name === name)?.title ?? name;
   const rules = sayRules(object.showWhen, { field: titleIn(known.field), object: titleIn(known.object) });
-  return rules && `when ${rules}`;
+  return rules && t`when ${rules}`;
 }
 
 /** When it is seen, where that is not for as long as the page is there: the canvas shows a page that has stood for a while. */
@@ -54,9 +55,9 @@ function timeOf(object: SceneObject): string {
   if (object.kind === "unreadable") return "";
   const { fromMs, untilMs } = object.timeWindow;
   const seconds = (ms: typeof fromMs) =>
-    typeof ms === "number" ? `${ms / 1_000} s` : "a measure of the style";
-  if (untilMs !== null) return `from ${seconds(fromMs)} to ${seconds(untilMs)}`;
-  return fromMs === 0 ? "" : `from ${seconds(fromMs)} on`;
+    typeof ms === "number" ? `${ms / 1_000} s` : t`a measure of the style`;
+  if (untilMs !== null) return t`from ${seconds(fromMs)} to ${seconds(untilMs)}`;
+  return fromMs === 0 ? "" : t`from ${seconds(fromMs)} on`;
 }
 
 /** What can be done to one of the list. */
@@ -121,7 +122,7 @@ export function ObjectsList({
   return (
     <DndContext sensors={sensors} onDragEnd={drop}>
       <SortableContext items={items} strategy={verticalListSortingStrategy}>
-        <ul aria-label="Objects, from the front to the back" className="flex flex-col">
+        <ul aria-label={t`Objects, from the front to the back`} className="flex flex-col">
           {rows.map((row) => (
             <ObjectRow
               key={row.object.id}
@@ -139,7 +140,7 @@ export function ObjectsList({
         </ul>
       </SortableContext>
       {rows.length === 0 && (
-        <p className="px-3 py-2 text-[15px] text-second">Nothing is on the canvas yet.</p>
+        <p className="px-3 py-2 text-[15px] text-second">{t`Nothing is on the canvas yet.`}</p>
       )}
     </DndContext>
   );
@@ -187,7 +188,7 @@ const ObjectRow = memo(function ObjectRow({
     >
       <button
         type="button"
-        aria-label={`Move ${name} in front or behind`}
+        aria-label={t`Move ${name} in front or behind`}
         {...sortable.attributes}
         {...sortable.listeners}
         className="grid size-7 shrink-0 cursor-grab place-content-center text-quiet hover:text-paper"
@@ -196,7 +197,7 @@ const ObjectRow = memo(function ObjectRow({
       </button>
       {isNaming ? (
         <input
-          aria-label={`Name of ${name}`}
+          aria-label={t`Name of ${name}`}
           // biome-ignore lint/a11y/noAutofocus: it was asked for to type into
           autoFocus
           defaultValue={name}
@@ -228,8 +229,10 @@ const ObjectRow = memo(function ObjectRow({
               {name}
             </span>
             <span className="shrink-0 text-[14px] text-second">{kindName(object)}</span>
-            {isOutside && <span className="shrink-0 text-[14px] text-attention">outside</span>}
-            {!isDrawn && !isOutside && <span className="shrink-0 text-[14px] text-quiet">not shown</span>}
+            {isOutside && <span className="shrink-0 text-[14px] text-attention">{t`outside`}</span>}
+            {!isDrawn && !isOutside && (
+              <span className="shrink-0 text-[14px] text-quiet">{t`not shown`}</span>
+            )}
           </span>
           {(shows || rule) && (
             <span title={rule || undefined} className="w-full truncate text-[14px] text-second">
@@ -240,7 +243,7 @@ const ObjectRow = memo(function ObjectRow({
       )}
       <button
         type="button"
-        aria-label={isHidden ? `Show ${name} here` : `Hide ${name} here`}
+        aria-label={isHidden ? t`Show ${name} here` : t`Hide ${name} here`}
         aria-pressed={isHidden}
         onClick={() => acts.hide(object.id)}
         className={iconClass}
@@ -249,7 +252,7 @@ const ObjectRow = memo(function ObjectRow({
       </button>
       <button
         type="button"
-        aria-label={isLocked ? `Unlock ${name}` : `Lock ${name}`}
+        aria-label={isLocked ? t`Unlock ${name}` : t`Lock ${name}`}
         aria-pressed={isLocked}
         onClick={() => acts.lock(object.id, !isLocked)}
         className={iconClass}

@@ -1,14 +1,15 @@
 import { Play, Repeat, Square } from "lucide-react";
 import { useSyncExternalStore } from "react";
 import { PHASES, type Phase } from "../../../core/design/phases.ts";
+import { t } from "../../../core/language/t.ts";
 import type { Playhead } from "./playhead.ts";
 
 const WORDS: Readonly<Record<Phase, string>> = {
-  enter: "Enter",
-  stay: "Stay",
-  change: "Change",
-  exit: "Exit",
-  all: "All",
+  enter: t`Enter`,
+  stay: t`Stay`,
+  change: t`Change`,
+  exit: t`Exit`,
+  all: t`All`,
 };
 
 /** Plays how the page comes, changes and goes, on the stage itself, before anybody else sees it. */
@@ -20,13 +21,13 @@ export function PlayBar({ playhead }: { playhead: Playhead }) {
   );
   return (
     <fieldset className="flex items-center gap-0.5">
-      <legend className="sr-only">Play</legend>
+      <legend className="sr-only">{t`Play`}</legend>
       <Play aria-hidden="true" className="mr-1 size-4 text-second" />
       {PHASES.map((each) => (
         <button
           key={each}
           type="button"
-          aria-label={`Play: ${WORDS[each]}`}
+          aria-label={t`Play: ${WORDS[each]}`}
           aria-pressed={phase === each}
           onClick={() => playhead.play(each)}
           className={buttonClass}
@@ -37,8 +38,8 @@ export function PlayBar({ playhead }: { playhead: Playhead }) {
       <button
         type="button"
         aria-pressed={isLoop}
-        aria-label="Play again and again"
-        title="Play again and again"
+        aria-label={t`Play again and again`}
+        title={t`Play again and again`}
         onClick={() => playhead.set({ isLoop: !isLoop })}
         className={buttonClass}
       >
@@ -47,8 +48,8 @@ export function PlayBar({ playhead }: { playhead: Playhead }) {
       <button
         type="button"
         aria-pressed={speed === 0.5}
-        aria-label="Half speed"
-        title="Half speed"
+        aria-label={t`Half speed`}
+        title={t`Half speed`}
         onClick={() => playhead.set({ speed: speed === 1 ? 0.5 : 1 })}
         className={`${buttonClass} font-mono`}
       >
@@ -56,8 +57,8 @@ export function PlayBar({ playhead }: { playhead: Playhead }) {
       </button>
       <button
         type="button"
-        aria-label="Back to the page as it stands"
-        title="Back to the page as it stands"
+        aria-label={t`Back to the page as it stands`}
+        title={t`Back to the page as it stands`}
         disabled={phase === null && !isPlaying}
         onClick={() => playhead.rest()}
         className={buttonClass}

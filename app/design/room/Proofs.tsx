@@ -1,4 +1,5 @@
 import { useDeferredValue, useMemo } from "react";
+import { t } from "../../../core/language/t.ts";
 import type { FieldSet } from "../../../core/scene/fieldSet.ts";
 import type { HouseStyle } from "../../../core/scene/houseStyle.ts";
 import { shapesOf } from "../../../core/scene/shapes.ts";
@@ -18,7 +19,7 @@ const WORDS: Readonly<Record<SampleName, string>> = {
   typical: "typical",
   longest: "longest",
   empty: "empty",
-  otherScript: "another script",
+  otherScript: t`another script`,
 };
 
 interface Given {
@@ -53,7 +54,7 @@ export function Proofs({
   const shown = useInTurn(own.length + SAMPLE_NAMES.length + shapes.length);
   return (
     <section
-      aria-label="Proofs"
+      aria-label={t`Proofs`}
       className="flex shrink-0 gap-3 overflow-x-auto border-t border-edge bg-raised px-3 py-2"
     >
       {own.slice(0, shown).map(({ name, title, values }) => (
@@ -145,7 +146,7 @@ function Proof({
         <span className="shrink-0">{title}</span>
         {findings.length > 0 && (
           <span className="min-w-0 truncate text-attention">
-            {findings.length === 1 ? "1 problem" : `${findings.length} problems`}
+            {findings.length === 1 ? "1 problem" : t`${findings.length} problems`}
           </span>
         )}
       </span>

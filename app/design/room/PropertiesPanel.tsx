@@ -1,5 +1,6 @@
 import { Fragment, type ReactNode } from "react";
 import type { Rect } from "../../../core/design/edit/objects.ts";
+import { t } from "../../../core/language/t.ts";
 import { groupShape } from "../../../core/scene/kinds/group.ts";
 import type { Motion } from "../../../core/scene/motion.ts";
 import { OBJECT_KINDS, type ReadableObject } from "../../../core/scene/objectKinds.ts";
@@ -63,21 +64,21 @@ export function PropertiesPanel({
                   canvas={canvas}
                   angle={typeof object.rotationDeg === "number" ? object.rotationDeg : 0}
                   onPlace={onPlace}
-                  onTurn={(deg) => onChange("Angle", "rotationDeg", deg)}
+                  onTurn={(deg) => onChange(t`Angle`, "rotationDeg", deg)}
                 />
               )}
               {group === "Motion" && (
                 <MotionFields
                   motion={object.motion as Motion}
-                  onChange={(motion) => onChange("Motion", "motion", motion)}
+                  onChange={(motion) => onChange(t`Motion`, "motion", motion)}
                 />
               )}
               {group === "Letters" && text && (
                 <>
                   <p className="text-[14px] text-paper" aria-live="polite">
-                    On the canvas: {Math.round(text.sizePx * 10) / 10} px
-                    {text.condensed < 1 && `, narrowed to ${Math.floor(text.condensed * 100)} %`}
-                    {!text.fits && <span className="text-attention">, and not all of it fits</span>}
+                    {t`On the canvas: ${Math.round(text.sizePx * 10) / 10} px`}
+                    {text.condensed < 1 && t`, narrowed to ${Math.floor(text.condensed * 100)} %`}
+                    {!text.fits && <span className="text-attention">{t`, and not all of it fits`}</span>}
                   </p>
                   {contrast}
                 </>
@@ -87,7 +88,7 @@ export function PropertiesPanel({
                   {property.name === "shadows" && (
                     <ReadyShadows
                       value={value.shadows}
-                      onChange={(shadows) => onChange("Shadows", "shadows", shadows)}
+                      onChange={(shadows) => onChange(t`Shadows`, "shadows", shadows)}
                     />
                   )}
                   <PropertyField
@@ -102,7 +103,7 @@ export function PropertiesPanel({
                 <ShowWhenFields
                   objectId={object.id}
                   showWhen={object.showWhen as ShowWhen}
-                  onChange={(showWhen) => onChange("Shown when", "showWhen", showWhen)}
+                  onChange={(showWhen) => onChange(t`Shown when`, "showWhen", showWhen)}
                 />
               )}
             </div>
@@ -173,15 +174,15 @@ function PlaceFields({
         <span aria-hidden="true" className="w-5 text-[14px] text-second">
           ∠
         </span>
-        <FigureBox label="Angle" value={angle} min={-360} max={360} unit="°" whole={360} onSave={onTurn} />
+        <FigureBox label={t`Angle`} value={angle} min={-360} max={360} unit="°" whole={360} onSave={onTurn} />
       </span>
     </div>
   );
 }
 
 const LABELS: Readonly<Record<keyof Rect, string>> = {
-  x: "From the left",
-  y: "From the top",
-  width: "Width",
-  height: "Height",
+  x: t`From the left`,
+  y: t`From the top`,
+  width: t`Width`,
+  height: t`Height`,
 };

@@ -1,6 +1,7 @@
 import { Dialog } from "radix-ui";
 import { useEffect, useMemo, useState } from "react";
 import type { DesignState, Touches } from "../../../core/design/designEdit.ts";
+import { t } from "../../../core/language/t.ts";
 import { stepsOf, valuesAt } from "../../../core/rundown/steps.ts";
 import type { FieldSet } from "../../../core/scene/fieldSet.ts";
 import type { HouseStyle } from "../../../core/scene/houseStyle.ts";
@@ -48,10 +49,10 @@ export function PublishButton({
         className="min-h-9 rounded-lg bg-act px-4 text-[15px] font-bold text-on-bright hover:brightness-110 disabled:bg-lifted disabled:font-normal disabled:text-second"
       >
         {state.isDraft || hasNewFields
-          ? "Publish"
+          ? t`Publish`
           : state.published === null
-            ? "Nothing to publish"
-            : `Version ${state.published} in use`}
+            ? t`Nothing to publish`
+            : t`Version ${state.published} in use`}
       </Dialog.Trigger>
       <Dialog.Portal>
         <Dialog.Overlay className="fixed inset-0 z-30 bg-black/60" />
@@ -98,25 +99,25 @@ function PublishPanel({
   return (
     <>
       <header className="flex items-center justify-between px-5 pt-4">
-        <Dialog.Title className="text-[18px] font-semibold">Publish version {next}</Dialog.Title>
-        <CloseButton label="Close without publishing" onClose={onClose} />
+        <Dialog.Title className="text-[18px] font-semibold">{t`Publish version ${next}`}</Dialog.Title>
+        <CloseButton label={t`Close without publishing`} onClose={onClose} />
       </header>
       <p role="status" className="px-5 py-2 text-[15px]">
-        {told ? inWords(told.touches) : "Looking for the pages that use it…"}
+        {told ? inWords(told.touches) : t`Looking for the pages that use it…`}
         {hasNewFields &&
-          " Its fields were changed: forms have them from then on, for every template of these pages."}
+          t` Its fields were changed: forms have them from then on, for every template of these pages.`}
       </p>
       <div className="min-h-24 flex-1 overflow-y-auto border-y border-edge px-5 py-3">
         {told && <Comparisons {...given} before={before} cueIds={told.touches.cueIds.slice(0, MOST_SHOWN)} />}
         {told && told.touches.cueIds.length > MOST_SHOWN && (
           <p className="mt-2 text-[14px] text-second">
-            and {told.touches.cueIds.length - MOST_SHOWN} more of this evening
+            {t`and ${told.touches.cueIds.length - MOST_SHOWN} more of this evening`}
           </p>
         )}
       </div>
       <footer className="flex items-end gap-3 px-5 py-4">
         <label className="flex-1 text-[14px] text-second">
-          What is new in it
+          {t`What is new in it`}
           <input
             value={note}
             maxLength={400}
@@ -130,7 +131,7 @@ function PublishPanel({
           onClick={() => onPublish(note.trim())}
           className="min-h-10 rounded-lg bg-act px-5 text-[15px] font-bold text-on-bright hover:brightness-110"
         >
-          Publish
+          {t`Publish`}
         </button>
       </footer>
     </>
@@ -143,9 +144,9 @@ const plural = (count: number, one: string): string => `${count} ${one}${count =
 function inWords({ pages, evenings, screens, isOnAir }: Touches): string {
   const who =
     pages === 0
-      ? "No page uses it yet."
-      : `${plural(pages, "page")} in ${plural(evenings, "evening")} ${pages === 1 ? "uses" : "use"} it${screens.length > 0 ? `, seen on ${screens.join(" and ")}` : ""}; ${pages === 1 ? "it has" : "they have"} this version from their next take on.`;
-  return `${who} ${isOnAir ? "It is on air now: what is on air stays as it is until it is sent." : "What is on air stays as it is."}`;
+      ? t`No page uses it yet.`
+      : t`${plural(pages, "page")} in ${plural(evenings, "evening")} ${pages === 1 ? t`uses` : t`use`} it${screens.length > 0 ? t`, seen on ${screens.join(" and ")}` : ""}; ${pages === 1 ? t`it has` : t`they have`} this version from their next take on.`;
+  return `${who} ${isOnAir ? t`It is on air now: what is on air stays as it is until it is sent.` : t`What is on air stays as it is.`}`;
 }
 
 function Comparisons({
@@ -177,7 +178,7 @@ function Comparisons({
     [given.media, store],
   );
   if (pages.length === 0)
-    return <p className="text-[15px] text-second">There is no page of this evening to compare.</p>;
+    return <p className="text-[15px] text-second">{t`There is no page of this evening to compare.`}</p>;
   return (
     <ul className="flex flex-col gap-4">
       {pages.map(({ cueId, title, values }) => (
@@ -193,10 +194,10 @@ function Comparisons({
                     media={media}
                     template={shapesOf(before)[i] ?? before}
                     values={values}
-                    words="as it is"
+                    words={t`as it is`}
                   />
                 )}
-                <Seen {...given} media={media} template={shape} values={values} words="as it will be" />
+                <Seen {...given} media={media} template={shape} values={values} words={t`as it will be`} />
               </div>
             ))}
           </div>

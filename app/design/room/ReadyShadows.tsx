@@ -1,3 +1,4 @@
+import { t } from "../../../core/language/t.ts";
 import { READY_SHADOWS } from "../../../designs/readyShadows.ts";
 import { boxClass } from "./properties/styles.ts";
 
@@ -14,7 +15,7 @@ export function ReadyShadows({
   const chosen = READY_SHADOWS.find(({ shadows }) => JSON.stringify(shadows) === now)?.name;
   return (
     <label className="grid grid-cols-[5fr_6fr] items-center gap-2 text-[14px] text-second">
-      Readable on any picture
+      {t`Readable on any picture`}
       <select
         value={isNone ? "none" : (chosen ?? "own")}
         onChange={({ target }) =>
@@ -23,13 +24,13 @@ export function ReadyShadows({
         }
         className={boxClass}
       >
-        <option value="none">no shadow</option>
+        <option value="none">{t`no shadow`}</option>
         {READY_SHADOWS.map(({ name }) => (
           <option key={name} value={name}>
             {name}
           </option>
         ))}
-        {!isNone && !chosen && <option value="own">as set below</option>}
+        {!isNone && !chosen && <option value="own">{t`as set below`}</option>}
       </select>
     </label>
   );

@@ -2,6 +2,7 @@ import { ArrowLeft, Download, Redo2, Undo2 } from "lucide-react";
 import type { ReactNode } from "react";
 import { Link } from "react-router";
 import type { DesignState } from "../../../core/design/designEdit.ts";
+import { t } from "../../../core/language/t.ts";
 import { toolClass } from "./properties/styles.ts";
 
 /** What is being made: its name, how it stands, one step back and forward; and what is done with the whole of it. */
@@ -29,7 +30,7 @@ export function RoomHead({
 }) {
   return (
     <header className="flex shrink-0 flex-wrap items-center gap-x-3 gap-y-1 border-b border-edge bg-raised px-3 py-1.5">
-      <Link to="/design" aria-label="Back to Design" className={toolClass}>
+      <Link to="/design" aria-label={t`Back to Design`} className={toolClass}>
         <ArrowLeft aria-hidden="true" className="size-4.5" />
       </Link>
       <input
@@ -48,19 +49,19 @@ export function RoomHead({
       <span className="truncate text-[14px] text-second">{facts}</span>
       <span role="status" className={`text-[14px] ${isUnsaved ? "text-attention" : "text-second"}`}>
         {isUnsaved
-          ? "not saved yet: tried again"
+          ? t`not saved yet: tried again`
           : isSaving
-            ? "saving…"
+            ? t`saving…`
             : state.isDraft
-              ? "draft, not in use yet"
-              : "as it is in use"}
+              ? t`draft, not in use yet`
+              : t`as it is in use`}
       </span>
       <span className="ml-auto flex items-center gap-3 text-[14px]">{tools}</span>
       <a
         href={packed}
         download
-        aria-label="Export with its pictures and fonts"
-        title="Export with its pictures and fonts, as a ZIP"
+        aria-label={t`Export with its pictures and fonts`}
+        title={t`Export with its pictures and fonts, as a ZIP`}
         className={toolClass}
       >
         <Download aria-hidden="true" className="size-4.5" />
@@ -68,8 +69,8 @@ export function RoomHead({
       <span className="flex items-center gap-1">
         <button
           type="button"
-          aria-label={state.undo ? `Undo: ${state.undo}` : "Nothing to undo"}
-          title={state.undo ? `Undo: ${state.undo}` : undefined}
+          aria-label={state.undo ? t`Undo: ${state.undo}` : t`Nothing to undo`}
+          title={state.undo ? t`Undo: ${state.undo}` : undefined}
           disabled={!state.undo}
           onClick={() => onStep("undo")}
           className={toolClass}
@@ -78,8 +79,8 @@ export function RoomHead({
         </button>
         <button
           type="button"
-          aria-label={state.redo ? `Do again: ${state.redo}` : "Nothing to do again"}
-          title={state.redo ? `Do again: ${state.redo}` : undefined}
+          aria-label={state.redo ? t`Do again: ${state.redo}` : t`Nothing to do again`}
+          title={state.redo ? t`Do again: ${state.redo}` : undefined}
           disabled={!state.redo}
           onClick={() => onStep("redo")}
           className={toolClass}

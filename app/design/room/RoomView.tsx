@@ -15,6 +15,7 @@ import { editInShape, giveBack, isOwnIn } from "../../../core/design/edit/inShap
 import { findObject, withObjects } from "../../../core/design/edit/objects.ts";
 import { outside, placeObject } from "../../../core/design/edit/place.ts";
 import { moveInto, removeObjects } from "../../../core/design/edit/structure.ts";
+import { t } from "../../../core/language/t.ts";
 import { type FieldKindName, fieldKind } from "../../../core/scene/fieldKinds.ts";
 import { isForPages } from "../../../core/scene/fieldSet.ts";
 import type { HouseStyle } from "../../../core/scene/houseStyle.ts";
@@ -64,8 +65,8 @@ export function RoomView(data: RoomData) {
   return drawing ? (
     <OpenRoom data={data} drawing={drawing} />
   ) : (
-    <main aria-label="Design" className="grid flex-1 place-content-center text-[16px] text-second">
-      The fonts are being loaded…
+    <main aria-label={t`Design`} className="grid flex-1 place-content-center text-[16px] text-second">
+      {t`The fonts are being loaded…`}
     </main>
   );
 }
@@ -91,7 +92,7 @@ function OpenRoom({ data, drawing }: { data: RoomData; drawing: Drawing }) {
   const own = useMemo<readonly PageSample[]>(
     () => [
       ...(fromPage ? [fromPage] : []),
-      ...(typed ? [{ name: "typed" as const, title: "typed here", values: typed }] : []),
+      ...(typed ? [{ name: "typed" as const, title: t`typed here`, values: typed }] : []),
     ],
     [fromPage, typed],
   );
@@ -149,7 +150,7 @@ function OpenRoom({ data, drawing }: { data: RoomData; drawing: Drawing }) {
   const makeField = (kind: FieldKindName, usual: string): string => {
     const named = object ? object.editing.name || object.id : "";
     const made = addField(fields.getSnapshot().doc, named || fieldKind(kind).name, kind);
-    fields.edit(`Add the field ${named}`, () =>
+    fields.edit(t`Add the field ${named}`, () =>
       usual ? changeField(made.set, made.name, { usual }) : made.set,
     );
     return made.name;
@@ -161,14 +162,14 @@ function OpenRoom({ data, drawing }: { data: RoomData; drawing: Drawing }) {
   };
   return (
     <KnownContext value={known}>
-      <main aria-label={`Template ${doc.name}`} className="relative flex min-h-0 flex-1 flex-col">
+      <main aria-label={t`Template ${doc.name}`} className="relative flex min-h-0 flex-1 flex-col">
         {held("head", () => (
           <RoomHead
             name={doc.name}
-            nameLabel="Name of the template"
+            nameLabel={t`Name of the template`}
             facts={fieldSet.name}
             snapshot={{ state, isSaving, isUnsaved }}
-            onRename={(name) => edit("Rename the template", (from) => ({ ...from, name }))}
+            onRename={(name) => edit(t`Rename the template`, (from) => ({ ...from, name }))}
             onStep={(direction) => room.step(direction)}
             packed={packAddress("template", data.id)}
             tools={
@@ -180,7 +181,7 @@ function OpenRoom({ data, drawing }: { data: RoomData; drawing: Drawing }) {
                   onEdit={(label, change) => room.edit(label, change)}
                 />
                 <label className="flex items-center gap-2">
-                  Style
+                  {t`Style`}
                   <select
                     value={styleId}
                     onChange={({ target }) => setStyleId(target.value)}
@@ -262,13 +263,13 @@ function OpenRoom({ data, drawing }: { data: RoomData; drawing: Drawing }) {
                 onChange={({ target }) => setShowSafe(target.checked)}
                 className="size-4.5 accent-act"
               />
-              safe area
+              {t`safe area`}
             </label>
           </span>
         </div>
         <div className="grid min-h-0 flex-1 grid-cols-[minmax(190px,250px)_minmax(0,1fr)_minmax(270px,340px)] max-[1000px]:grid-cols-[minmax(0,1fr)_minmax(0,1.3fr)] max-[1000px]:grid-rows-[minmax(0,1.4fr)_minmax(0,1fr)]">
-          <section aria-label="Objects" className={`border-r ${panelClass}`}>
-            <h2 className="shrink-0 px-3 py-2 text-[15px] font-semibold">Objects</h2>
+          <section aria-label={t`Objects`} className={`border-r ${panelClass}`}>
+            <h2 className="shrink-0 px-3 py-2 text-[15px] font-semibold">{t`Objects`}</h2>
             <div data-objects className="min-h-0 flex-1 overflow-y-auto">
               {held("objects", () => (
                 <ObjectsList
@@ -279,22 +280,24 @@ function OpenRoom({ data, drawing }: { data: RoomData; drawing: Drawing }) {
                   isDrawn={(id) => page.places.has(id)}
                   onSelect={setSelected}
                   onRename={(id, name) =>
-                    acts.editing(id, "Name an object", { name: name === id ? "" : name })
+                    acts.editing(id, t`Name an object`, { name: name === id ? "" : name })
                   }
-                  onLock={(id, isLocked) => acts.editing(id, isLocked ? "Lock" : "Unlock", { isLocked })}
+                  onLock={(id, isLocked) => acts.editing(id, isLocked ? t`Lock` : t`Unlock`, { isLocked })}
                   onHide={(id) => setHidden(toggled(hidden, id))}
                   onMove={(id, parentId, index) =>
-                    edit("Put in front or behind", (from) => moveInto(from, id, parentId, index))
+                    edit(t`Put in front or behind`, (from) => moveInto(from, id, parentId, index))
                   }
                 />
               ))}
             </div>
             <div className="flex shrink-0 items-center justify-between border-t border-edge px-3 py-1.5">
-              <h2 className="text-[15px] font-semibold">Fields</h2>
+              <h2 className="text-[15px] font-semibold">{t`Fields`}</h2>
               <button
                 type="button"
-                aria-label={fieldsState.undo ? `Undo: ${fieldsState.undo}` : "Nothing to undo in the fields"}
-                title={fieldsState.undo ? `Undo: ${fieldsState.undo}` : undefined}
+                aria-label={
+                  fieldsState.undo ? t`Undo: ${fieldsState.undo}` : t`Nothing to undo in the fields`
+                }
+                title={fieldsState.undo ? t`Undo: ${fieldsState.undo}` : undefined}
                 disabled={!fieldsState.undo}
                 onClick={() => fields.step("undo")}
                 className={toolClass}
@@ -361,7 +364,7 @@ function OpenRoom({ data, drawing }: { data: RoomData; drawing: Drawing }) {
                 className="ml-auto min-w-0 self-center truncate text-[14px] text-attention"
               >
                 {problems[0]?.sentence}
-                {problems.length > 1 && ` And ${problems.length - 1} more.`}
+                {problems.length > 1 && t` And ${problems.length - 1} more.`}
               </p>
             </div>
             {drawer === "motion" && (
@@ -373,7 +376,7 @@ function OpenRoom({ data, drawing }: { data: RoomData; drawing: Drawing }) {
                 onSelect={(id) => setSelected([id])}
                 onWindow={(id, timeWindow) =>
                   edit(
-                    "Set when it is seen",
+                    t`Set when it is seen`,
                     (from) =>
                       withObjects(from, (each) =>
                         each.id === id ? ({ ...each, timeWindow } as ReadableObject) : each,
@@ -411,26 +414,26 @@ function OpenRoom({ data, drawing }: { data: RoomData; drawing: Drawing }) {
               />
             )}
           </div>
-          <section aria-label="Properties" className={`border-l ${panelClass}`}>
+          <section aria-label={t`Properties`} className={`border-l ${panelClass}`}>
             <h2 className="shrink-0 px-3 py-2 text-[15px] font-semibold">
               {object
                 ? object.editing.name || object.id
                 : chosen.length > 1
-                  ? `${chosen.length} objects`
-                  : "Properties"}
+                  ? t`${chosen.length} objects`
+                  : t`Properties`}
             </h2>
             <div className="min-h-0 flex-1 overflow-y-auto">
               {object && shape > 0 && isOwnIn(doc, shape, object.id) && (
                 <p className="flex flex-wrap items-center gap-2 px-3 pb-2 text-[14px] text-second">
-                  Its place or size is this shape’s own.
+                  {t`Its place or size is this shape’s own.`}
                   <button
                     type="button"
                     onClick={() =>
-                      room.edit("Give back to the shape", (from) => giveBack(from, shape, object.id))
+                      room.edit(t`Give back to the shape`, (from) => giveBack(from, shape, object.id))
                     }
                     className="text-act hover:underline"
                   >
-                    As it is arranged
+                    {t`As it is arranged`}
                   </button>
                 </p>
               )}
@@ -450,7 +453,7 @@ function OpenRoom({ data, drawing }: { data: RoomData; drawing: Drawing }) {
                   }
                   onChange={(title, name, value) =>
                     edit(
-                      `Change ${title.toLowerCase()}`,
+                      t`Change ${title.toLowerCase()}`,
                       (from) =>
                         withObjects(from, (each) =>
                           each.id === object.id ? ({ ...each, [name]: value } as ReadableObject) : each,
@@ -458,13 +461,13 @@ function OpenRoom({ data, drawing }: { data: RoomData; drawing: Drawing }) {
                       true,
                     )
                   }
-                  onPlace={(to) => edit("Place", (from) => placeObject(from, object.id, to, boxes), true)}
+                  onPlace={(to) => edit(t`Place`, (from) => placeObject(from, object.id, to, boxes), true)}
                 />
               ) : (
                 <p className="px-3 text-[15px] text-second">
                   {chosen.length > 1
-                    ? "Choose one of them to set what it is; align and arrange them above."
-                    : "Choose an object on the canvas or in the list, or add one."}
+                    ? t`Choose one of them to set what it is; align and arrange them above.`
+                    : t`Choose an object on the canvas or in the list, or add one.`}
                 </p>
               )}
             </div>
@@ -480,17 +483,17 @@ function OpenRoom({ data, drawing }: { data: RoomData; drawing: Drawing }) {
 const panelClass = "flex min-h-0 flex-col border-edge [contain:layout_paint] will-change-transform";
 
 const DRAWERS = [
-  { name: "proofs", words: "Proofs" },
-  { name: "motion", words: "Motion" },
+  { name: "proofs", words: t`Proofs` },
+  { name: "motion", words: t`Motion` },
 ] as const;
 
 const ALIGN: Readonly<Record<Alignment, { readonly Icon: LucideIcon; readonly words: string }>> = {
-  left: { Icon: AlignStartVertical, words: "Align left edges" },
-  center: { Icon: AlignCenterVertical, words: "Align middles from side to side" },
-  right: { Icon: AlignEndVertical, words: "Align right edges" },
-  top: { Icon: AlignStartHorizontal, words: "Align top edges" },
-  middle: { Icon: AlignCenterHorizontal, words: "Align middles from top to bottom" },
-  bottom: { Icon: AlignEndHorizontal, words: "Align bottom edges" },
+  left: { Icon: AlignStartVertical, words: t`Align left edges` },
+  center: { Icon: AlignCenterVertical, words: t`Align middles from side to side` },
+  right: { Icon: AlignEndVertical, words: t`Align right edges` },
+  top: { Icon: AlignStartHorizontal, words: t`Align top edges` },
+  middle: { Icon: AlignCenterHorizontal, words: t`Align middles from top to bottom` },
+  bottom: { Icon: AlignEndHorizontal, words: t`Align bottom edges` },
 };
 
 const toggled = (set: ReadonlySet<string>, id: string): ReadonlySet<string> =>

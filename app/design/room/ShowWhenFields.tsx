@@ -8,6 +8,7 @@ import {
   sayShowWhen,
   showWhenOf,
 } from "../../../core/design/edit/rules.ts";
+import { t } from "../../../core/language/t.ts";
 import type { Condition, ShowWhen } from "../../../core/scene/showWhen.ts";
 import { FigureBox } from "./properties/FigureBox.tsx";
 import { type Known, useKnown } from "./properties/known.ts";
@@ -30,12 +31,12 @@ export function ShowWhenFields({
     list.find((each) => each.name === name)?.title ?? name;
   return (
     <fieldset className="flex min-w-0 flex-col gap-1.5">
-      <legend className="sr-only">Shown when</legend>
+      <legend className="sr-only">{t`Shown when`}</legend>
       <p className="text-[14px] text-paper" aria-live="polite">
         {sayShowWhen(showWhen, { field: titleIn(known.field), object: titleIn(known.object) })}
       </p>
       <RuleList
-        label="Rule"
+        label={t`Rule`}
         objectId={objectId}
         join={join}
         rules={rules}
@@ -73,13 +74,13 @@ function RuleList({
     <>
       {rules.length > 1 && (
         <select
-          aria-label={`${label}s that must hold`}
+          aria-label={t`${label}s that must hold`}
           value={join}
           onChange={({ target }) => onChange({ join: target.value as Join, rules })}
           className={boxClass}
         >
-          <option value="all">all of these hold</option>
-          <option value="any">any of these holds</option>
+          <option value="all">{t`all of these hold`}</option>
+          <option value="any">{t`any of these holds`}</option>
         </select>
       )}
       {rules.map((rule, i) => (
@@ -111,7 +112,7 @@ function RuleList({
           </div>
           <button
             type="button"
-            aria-label={`Delete ${label.toLowerCase()} ${i + 1}`}
+            aria-label={t`Delete ${label.toLowerCase()} ${i + 1}`}
             onClick={() => set(rules.toSpliced(i, 1))}
             className={smallButton}
           >
@@ -121,7 +122,7 @@ function RuleList({
       ))}
       <span className="flex flex-wrap gap-1">
         <button type="button" disabled={isFull} onClick={() => first && add(first)} className={smallButton}>
-          <Plus aria-hidden="true" className="size-4" /> {rules.length === 0 ? "Only when…" : "Add a rule"}
+          <Plus aria-hidden="true" className="size-4" /> {rules.length === 0 ? t`Only when…` : t`Add a rule`}
         </button>
         {mayGroup && rules.length > 0 && (
           <button
@@ -130,8 +131,8 @@ function RuleList({
             onClick={() => first && add({ kind: join === "all" ? "any" : "all", of: [first] })}
             className={smallButton}
           >
-            <Plus aria-hidden="true" className="size-4" /> Add rules of which{" "}
-            {join === "all" ? "any holds" : "all hold"}
+            <Plus aria-hidden="true" className="size-4" />{" "}
+            {t`Add rules of which ${join === "all" ? t`any holds` : t`all hold`}`}
           </button>
         )}
       </span>
@@ -141,28 +142,28 @@ function RuleList({
 
 /** What can be asked of a field, each with what it is compared with. */
 const ASKED = {
-  notEmpty: { words: "is not empty", make: (field) => ({ kind: "notEmpty", field }) },
-  empty: { words: "is empty", make: (field) => ({ kind: "empty", field }) },
+  notEmpty: { words: t`is not empty`, make: (field) => ({ kind: "notEmpty", field }) },
+  empty: { words: t`is empty`, make: (field) => ({ kind: "empty", field }) },
   equals: { words: "says", make: (field) => ({ kind: "equals", field, text: "" }) },
-  contains: { words: "has in it", make: (field) => ({ kind: "contains", field, text: "…" }) },
+  contains: { words: t`has in it`, make: (field) => ({ kind: "contains", field, text: "…" }) },
   longerThan: {
-    words: "has more letters than",
+    words: t`has more letters than`,
     make: (field) => ({ kind: "longerThan", field, characters: 40 }),
   },
-  below: { words: "is a number under", make: (field) => ({ kind: "number", field, is: "below", than: 0 }) },
+  below: { words: t`is a number under`, make: (field) => ({ kind: "number", field, is: "below", than: 0 }) },
   atMost: {
-    words: "is a number of at most",
+    words: t`is a number of at most`,
     make: (field) => ({ kind: "number", field, is: "atMost", than: 0 }),
   },
   equal: {
-    words: "is exactly the number",
+    words: t`is exactly the number`,
     make: (field) => ({ kind: "number", field, is: "equal", than: 0 }),
   },
   atLeast: {
-    words: "is a number of at least",
+    words: t`is a number of at least`,
     make: (field) => ({ kind: "number", field, is: "atLeast", than: 0 }),
   },
-  above: { words: "is a number over", make: (field) => ({ kind: "number", field, is: "above", than: 0 }) },
+  above: { words: t`is a number over`, make: (field) => ({ kind: "number", field, is: "above", than: 0 }) },
 } as const satisfies Record<string, { words: string; make: (field: string) => Condition }>;
 type Asked = keyof typeof ASKED;
 
@@ -197,20 +198,22 @@ function ConditionFields({
   return (
     <>
       <select
-        aria-label={`${label}: of what`}
+        aria-label={t`${label}: of what`}
         value={subject}
         onChange={({ target }) => choose(target.value)}
         className={boxClass}
       >
-        {!isKnown && <option value={subject}>{subject.slice(subject.indexOf(":") + 1)} (not here)</option>}
-        <optgroup label="Fields">
+        {!isKnown && (
+          <option value={subject}>{t`${subject.slice(subject.indexOf(":") + 1)} (not here)`}</option>
+        )}
+        <optgroup label={t`Fields`}>
           {field.map(({ name, title }) => (
             <option key={name} value={`field:${name}`}>
               {title}
             </option>
           ))}
         </optgroup>
-        <optgroup label="Other objects">
+        <optgroup label={t`Other objects`}>
           {objects.map(({ name, title }) => (
             <option key={name} value={`object:${name}`}>
               {title}
@@ -220,17 +223,17 @@ function ConditionFields({
       </select>
       {isOfObject ? (
         <select
-          aria-label={`${label}: how it is`}
+          aria-label={t`${label}: how it is`}
           value={condition.kind}
           onChange={({ target }) => onChange({ ...condition, kind: target.value as "drawn" | "notDrawn" })}
           className={boxClass}
         >
-          <option value="drawn">is shown</option>
-          <option value="notDrawn">is not shown</option>
+          <option value="drawn">{t`is shown`}</option>
+          <option value="notDrawn">{t`is not shown`}</option>
         </select>
       ) : (
         <select
-          aria-label={`${label}: how it is`}
+          aria-label={t`${label}: how it is`}
           value={asked}
           onChange={({ target }) => {
             const next = ASKED[target.value as Asked].make(condition.field);
@@ -252,7 +255,7 @@ function ConditionFields({
       )}
       {(condition.kind === "equals" || condition.kind === "contains") && (
         <input
-          aria-label={`${label}: the words`}
+          aria-label={t`${label}: the words`}
           value={condition.text}
           maxLength={400}
           onChange={({ target }) => {
@@ -272,7 +275,7 @@ function ConditionFields({
       )}
       {condition.kind === "number" && (
         <FigureBox
-          label={`${label}: the number`}
+          label={t`${label}: the number`}
           value={condition.than}
           onSave={(than) => onChange({ ...condition, than })}
         />

@@ -1,4 +1,5 @@
 import { Slider } from "radix-ui";
+import { t } from "../../../core/language/t.ts";
 
 /** From when on something is seen after its page came, and until when; null: for as long as the page is there. */
 export interface TimeWindow {
@@ -42,10 +43,10 @@ export function TimeWindowBar({
       <Slider.Track className="relative h-3 w-full rounded-sm bg-lifted">
         <Slider.Range className="absolute h-full rounded-sm bg-act/40" />
       </Slider.Track>
-      <Slider.Thumb aria-label={`${name}: seen from`} aria-valuetext={`${fromMs} ms`} className={thumb} />
+      <Slider.Thumb aria-label={t`${name}: seen from`} aria-valuetext={t`${fromMs} ms`} className={thumb} />
       <Slider.Thumb
-        aria-label={`${name}: seen until`}
-        aria-valuetext={untilMs === null ? "as long as the page is there" : `${untilMs} ms`}
+        aria-label={t`${name}: seen until`}
+        aria-valuetext={untilMs === null ? t`as long as the page is there` : t`${untilMs} ms`}
         className={thumb}
       />
     </Slider.Root>

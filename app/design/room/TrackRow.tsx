@@ -1,5 +1,6 @@
 import { Plus, Trash2 } from "lucide-react";
 import { Slider } from "radix-ui";
+import { t } from "../../../core/language/t.ts";
 import type { MovingProperty, Track } from "../../../core/motion/track.ts";
 import { MOVING_WORDS } from "./motionWords.ts";
 import { boxClass, smallButton } from "./properties/styles.ts";
@@ -31,7 +32,7 @@ export function TrackRow({
         <span className="truncate">{words}</span>
         <button
           type="button"
-          aria-label={`Delete what moves: ${words}`}
+          aria-label={t`Delete what moves: ${words}`}
           onClick={onRemove}
           className="grid size-6 place-content-center rounded hover:bg-lifted"
         >
@@ -64,15 +65,15 @@ export function TrackRow({
             <Slider.Thumb
               // biome-ignore lint/suspicious/noArrayIndexKey: it is its place in the track
               key={i}
-              aria-label={`${words}, keyframe ${i + 1} of ${times.length}`}
-              aria-valuetext={`${ms} ms`}
+              aria-label={t`${words}, keyframe ${i + 1} of ${times.length}`}
+              aria-valuetext={t`${ms} ms`}
               onFocus={() => onChoose(i)}
               className={`block size-3 rotate-45 cursor-grab border outline-offset-2 ${chosen === i ? "border-paper bg-act" : "border-act bg-raised"}`}
             />
           ))}
         </Slider.Root>
       ) : (
-        <span className="text-[14px] text-second">its times are those of the house style</span>
+        <span className="text-[14px] text-second">{t`its times are those of the house style`}</span>
       )}
     </div>
   );
@@ -94,19 +95,19 @@ export function AddTrack({
     <div className="py-1 pl-7">
       {isMirrored ? (
         <button type="button" onClick={onUnmirror} className={smallButton}>
-          Let it go in its own way
+          {t`Let it go in its own way`}
         </button>
       ) : (
         <span className="inline-flex items-center gap-1 text-[14px]">
           <Plus aria-hidden="true" className="size-4" />
           <select
-            aria-label="Let something move"
+            aria-label={t`Let something move`}
             value=""
             onChange={({ target }) => onAdd(target.value as MovingProperty)}
             className={`${boxClass} w-44`}
           >
             <option value="" disabled>
-              let something move…
+              {t`let something move…`}
             </option>
             {moves.map((property) => (
               <option key={property} value={property}>

@@ -3,6 +3,7 @@ import { Popover } from "radix-ui";
 import { useEffect, useState } from "react";
 import type { DesignState, VersionTold } from "../../../core/design/designEdit.ts";
 import type { DesignKindName } from "../../../core/design/designKinds.ts";
+import { t } from "../../../core/language/t.ts";
 import { ask } from "../../api/call.ts";
 import { useLocale } from "../../desk/useLocale.ts";
 import { formatDate } from "../../ui/format.ts";
@@ -23,8 +24,8 @@ export function Versions({
   return (
     <Popover.Root open={isOpen} onOpenChange={setOpen}>
       <Popover.Trigger
-        aria-label="Versions"
-        title="Versions"
+        aria-label={t`Versions`}
+        title={t`Versions`}
         className="grid min-h-9 min-w-9 place-content-center rounded-md px-2 hover:bg-lifted"
       >
         <History aria-hidden="true" className="size-4.5" />
@@ -35,7 +36,7 @@ export function Versions({
           sideOffset={6}
           className="z-30 flex max-h-[70vh] w-96 flex-col overflow-y-auto rounded-lg border border-edge-strong bg-raised p-4 shadow-xl"
         >
-          <h2 className="mb-2 text-[16px] font-semibold">Versions</h2>
+          <h2 className="mb-2 text-[16px] font-semibold">{t`Versions`}</h2>
           <List
             kind={kind}
             id={id}
@@ -73,11 +74,11 @@ function List({
       gone = true;
     };
   }, [kind, id]);
-  if (!versions) return <p className="text-[15px] text-second">Looking…</p>;
+  if (!versions) return <p className="text-[15px] text-second">{t`Looking…`}</p>;
   if (versions.length === 0)
     return (
       <p className="text-[15px] text-second">
-        It was never published. The first version is made by “Publish”.
+        {t`It was never published. The first version is made by “Publish”.`}
       </p>
     );
   return (
@@ -85,20 +86,21 @@ function List({
       {versions.map(({ number, atMs, by, note, changes }) => (
         <li key={number} className="border-t border-edge pt-2">
           <p className="flex items-baseline gap-2 text-[15px]">
-            <strong>Version {number}</strong>
+            <strong>{t`Version ${number}`}</strong>
             <span className="text-[14px] text-second">
               {formatDate(atMs, locale)}
               {WRITTEN.test(by) && ` · ${by}`}
             </span>
             {number === state.published && !state.isDraft ? (
-              <span className="ml-auto text-[14px] text-act">in use</span>
+              <span className="ml-auto text-[14px] text-act">{t`in use`}</span>
             ) : (
               <button
                 type="button"
                 onClick={() => onRestore(number)}
                 className="ml-auto min-h-8 rounded-md bg-lifted px-3 text-[14px] hover:bg-edge"
               >
-                Back to this<span className="sr-only"> version {number}</span>
+                {t`Back to this`}
+                <span className="sr-only"> {t`version ${number}`}</span>
               </button>
             )}
           </p>
@@ -109,7 +111,7 @@ function List({
             </p>
           ))}
           {changes.length > MOST_SAID && (
-            <p className="text-[14px] text-second">and {changes.length - MOST_SAID} more</p>
+            <p className="text-[14px] text-second">{t`and ${changes.length - MOST_SAID} more`}</p>
           )}
         </li>
       ))}

@@ -1,3 +1,4 @@
+import { t } from "../../../core/language/t.ts";
 import type { ReadableObject } from "../../../core/scene/objectKinds.ts";
 import { plainWindow, type TimeWindow, TimeWindowBar } from "./TimeWindowBar.tsx";
 
@@ -30,11 +31,11 @@ export function WindowRow({
   if (isAlways && !isSelected) return null;
   return (
     <div className="grid grid-cols-[170px_minmax(0,1fr)] items-center">
-      <span className="pl-7 text-[14px] text-second">seen</span>
+      <span className="pl-7 text-[14px] text-second">{t`seen`}</span>
       {window ? (
         <TimeWindowBar name={editing.name || id} window={window} shownMs={shownMs} onChange={onChange} />
       ) : (
-        <span className="text-[14px] text-second">its times are those of the house style</span>
+        <span className="text-[14px] text-second">{t`its times are those of the house style`}</span>
       )}
     </div>
   );

@@ -1,5 +1,6 @@
 import { useEffect, useState } from "react";
 import { legibilityOf } from "../../../core/color/legibility.ts";
+import { t } from "../../../core/language/t.ts";
 import type { Rect } from "../../../core/picture/picture.ts";
 import type { LaidOutPage } from "../../../core/scene/part.ts";
 import { contrastOfWords } from "../../../painters/contrastOfWords.ts";
@@ -39,7 +40,7 @@ export function WordsContrast({
   const { ratio } = measured;
   return (
     <p aria-live="polite">
-      <ContrastFigure on="Whatever is behind:" ratio={ratio} legibility={legibilityOf(ratio, false)} />
+      <ContrastFigure on={t`Whatever is behind:`} ratio={ratio} legibility={legibilityOf(ratio, false)} />
     </p>
   );
 }

@@ -1,5 +1,6 @@
 import { Plus } from "lucide-react";
 import { DropdownMenu } from "radix-ui";
+import { t } from "../../../core/language/t.ts";
 import { type LeafKindName, OBJECT_KINDS } from "../../../core/scene/objectKinds.ts";
 import type { ArrangeAct } from "./useRoomActs.ts";
 
@@ -12,7 +13,7 @@ export function AddObject({ onAdd }: { onAdd: (kind: LeafKindName) => void }) {
   return (
     <DropdownMenu.Root>
       <DropdownMenu.Trigger className="flex min-h-9 items-center gap-1.5 rounded-lg bg-act px-3 text-[15px] font-bold text-on-bright hover:brightness-110">
-        <Plus aria-hidden="true" className="size-4.5" /> Add
+        <Plus aria-hidden="true" className="size-4.5" /> {t`Add`}
       </DropdownMenu.Trigger>
       <DropdownMenu.Portal>
         <DropdownMenu.Content align="start" sideOffset={6} className={`${contentClass} grid grid-cols-2`}>
@@ -28,18 +29,18 @@ export function AddObject({ onAdd }: { onAdd: (kind: LeafKindName) => void }) {
 }
 
 const ARRANGE: readonly { act: ArrangeAct; words: string; keys?: string; least: number }[] = [
-  { act: "front", words: "To the very front", least: 1 },
-  { act: "forward", words: "One forward", keys: "Ctrl ]", least: 1 },
-  { act: "backward", words: "One back", keys: "Ctrl [", least: 1 },
-  { act: "back", words: "To the very back", least: 1 },
-  { act: "spread", words: "Equal room, side by side", least: 3 },
-  { act: "stack", words: "Equal room, one under another", least: 3 },
-  { act: "sameWidth", words: "Equal widths", least: 2 },
-  { act: "sameHeight", words: "Equal heights", least: 2 },
-  { act: "group", words: "Group", keys: "Ctrl G", least: 1 },
-  { act: "ungroup", words: "Ungroup", keys: "Ctrl Shift G", least: 1 },
-  { act: "duplicate", words: "Duplicate", keys: "Ctrl D", least: 1 },
-  { act: "delete", words: "Delete", keys: "Del", least: 1 },
+  { act: "front", words: t`To the very front`, least: 1 },
+  { act: "forward", words: t`One forward`, keys: "Ctrl ]", least: 1 },
+  { act: "backward", words: t`One back`, keys: "Ctrl [", least: 1 },
+  { act: "back", words: t`To the very back`, least: 1 },
+  { act: "spread", words: t`Equal room, side by side`, least: 3 },
+  { act: "stack", words: t`Equal room, one under another`, least: 3 },
+  { act: "sameWidth", words: t`Equal widths`, least: 2 },
+  { act: "sameHeight", words: t`Equal heights`, least: 2 },
+  { act: "group", words: t`Group`, keys: t`Ctrl G`, least: 1 },
+  { act: "ungroup", words: t`Ungroup`, keys: t`Ctrl Shift G`, least: 1 },
+  { act: "duplicate", words: t`Duplicate`, keys: t`Ctrl D`, least: 1 },
+  { act: "delete", words: t`Delete`, keys: t`Del`, least: 1 },
 ];
 
 export function ArrangeMenu({
@@ -54,7 +55,7 @@ export function ArrangeMenu({
   return (
     <DropdownMenu.Root>
       <DropdownMenu.Trigger className="min-h-9 rounded-md bg-lifted px-3 text-[15px] hover:bg-edge">
-        Arrange
+        {t`Arrange`}
       </DropdownMenu.Trigger>
       <DropdownMenu.Portal>
         <DropdownMenu.Content align="start" sideOffset={6} className={contentClass}>

@@ -1,6 +1,7 @@
 import { useEffect, useRef, useState, useSyncExternalStore } from "react";
 import type { DesignState } from "../../../core/design/designEdit.ts";
 import type { DesignDoc, DesignKindName } from "../../../core/design/designKinds.ts";
+import { t } from "../../../core/language/t.ts";
 import { type Problem, problemOf } from "../../../core/wire/problem.ts";
 import { type Answered, ask, call } from "../../api/call.ts";
 import type { DesignAnswer } from "../../api/calls.ts";
@@ -41,7 +42,7 @@ export function useRoom<K extends DesignKindName>(
 export const useRoomSnapshot = <K extends DesignKindName>(room: Room<K>): RoomSnapshot<K> =>
   useSyncExternalStore(room.subscribe, room.getSnapshot, room.getSnapshot);
 
-const GONE: Problem = problemOf("gone", "It was deleted meanwhile. Nothing was changed.").problem;
+const GONE: Problem = problemOf("gone", t`It was deleted meanwhile. Nothing was changed.`).problem;
 
 function stillThere(answer: Answered<DesignAnswer>): Answered<RoomAnswer> {
   if ("problem" in answer) return answer;

@@ -11,6 +11,7 @@ import {
   restack,
   ungroup,
 } from "../../../core/design/edit/structure.ts";
+import { t } from "../../../core/language/t.ts";
 import { fieldKind } from "../../../core/scene/fieldKinds.ts";
 import type { FieldDef, FieldSet } from "../../../core/scene/fieldSet.ts";
 import { type LeafKindName, OBJECT_KINDS, type ReadableObject } from "../../../core/scene/objectKinds.ts";
@@ -65,40 +66,41 @@ export function useRoomActs({
     setSelected(ids);
   };
   const nudge = (xPx: number, yPx: number) =>
-    edit("Nudge", (from) => moveObjects(from, chosen, { xPx, yPx }, boxes), true);
+    edit(t`Nudge`, (from) => moveObjects(from, chosen, { xPx, yPx }, boxes), true);
   const stack = (how: Restacking) => () =>
-    edit("Put in front or behind", (from) => restack(from, chosen, how));
+    edit(t`Put in front or behind`, (from) => restack(from, chosen, how));
   const arrange: Readonly<Record<ArrangeAct, () => void>> = {
     front: stack("front"),
     forward: stack("forward"),
     backward: stack("backward"),
     back: stack("back"),
-    spread: () => edit("Equal room, side by side", (from) => distributeObjects(from, chosen, "x", boxes)),
-    stack: () => edit("Equal room, one under another", (from) => distributeObjects(from, chosen, "y", boxes)),
-    sameWidth: () => edit("Equal widths", (from) => equalSizes(from, chosen, "width", boxes)),
-    sameHeight: () => edit("Equal heights", (from) => equalSizes(from, chosen, "height", boxes)),
+    spread: () => edit(t`Equal room, side by side`, (from) => distributeObjects(from, chosen, "x", boxes)),
+    stack: () =>
+      edit(t`Equal room, one under another`, (from) => distributeObjects(from, chosen, "y", boxes)),
+    sameWidth: () => edit(t`Equal widths`, (from) => equalSizes(from, chosen, "width", boxes)),
+    sameHeight: () => edit(t`Equal heights`, (from) => equalSizes(from, chosen, "height", boxes)),
     group: () => {
       const made = groupObjects(doc, chosen, boxes);
       if (!made) return;
-      edit("Group", () => made.template);
+      edit(t`Group`, () => made.template);
       setSelected([made.groupId]);
     },
-    ungroup: () => edit("Ungroup", (from) => chosen.reduce(ungroup, from)),
-    duplicate: () => insert("Duplicate", objects, 24),
+    ungroup: () => edit(t`Ungroup`, (from) => chosen.reduce(ungroup, from)),
+    duplicate: () => insert(t`Duplicate`, objects, 24),
     delete: () => {
-      edit("Delete", (from) => removeObjects(from, chosen));
+      edit(t`Delete`, (from) => removeObjects(from, chosen));
       setSelected([]);
     },
   };
   useClipboard({
     copied: () => textOfObjects(objects),
     onCopied: (isCut) => {
-      say(objects.length === 1 ? "The object is copied." : `${objects.length} objects are copied.`);
+      say(objects.length === 1 ? t`The object is copied.` : t`${objects.length} objects are copied.`);
       if (isCut) arrange.delete();
     },
     paste: (text) => {
       const pasted = objectsIn(text);
-      insert("Paste", pasted, 0);
+      insert(t`Paste`, pasted, 0);
       return pasted.length > 0;
     },
   });
@@ -143,7 +145,7 @@ export function useRoomActs({
         media: fieldKind(field.kind).media,
         isRows: field.kind === "rows",
       }));
-      insert(`Add ${OBJECT_KINDS[kind].name}`, [newObject(doc, kind, fields) as ReadableObject], 0);
+      insert(t`Add ${OBJECT_KINDS[kind].name}`, [newObject(doc, kind, fields) as ReadableObject], 0);
     },
     /** What was made of the template, with one of its objects chosen. */
     put: (label: string, made: Template, id: string) => {
@@ -155,14 +157,14 @@ export function useRoomActs({
       const made = newObject(doc, "path") as ReadableObject;
       const fill = { kind: "solid", color: { token } };
       insert(
-        `Add ${name}`,
+        t`Add ${name}`,
         [{ ...made, path, fill, editing: { ...made.editing, name } } as ReadableObject],
         0,
       );
     },
     /** An object for a field that nothing shows yet. */
     show: (field: FieldDef) =>
-      insert(`Show ${field.label}`, [objectFor(doc, field, boxes) as ReadableObject], 0),
+      insert(t`Show ${field.label}`, [objectFor(doc, field, boxes) as ReadableObject], 0),
     editing: (id: string, label: string, change: Partial<ReadableObject["editing"]>) =>
       edit(label, (from) =>
         withObjects(from, (each) =>

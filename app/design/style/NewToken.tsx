@@ -1,5 +1,6 @@
 import { Plus } from "lucide-react";
 import { useState } from "react";
+import { t } from "../../../core/language/t.ts";
 import { boxClass, smallButton } from "../room/properties/styles.ts";
 
 /** Longer names are refused by the format. */
@@ -26,7 +27,7 @@ export function NewToken({
   return (
     <span className="flex flex-wrap items-center gap-1.5">
       <input
-        aria-label={`${label}: its name`}
+        aria-label={t`${label}: its name`}
         placeholder={label}
         value={name}
         maxLength={LONGEST}
@@ -35,9 +36,9 @@ export function NewToken({
         className={`${boxClass} max-w-52`}
       />
       <button type="button" onClick={add} disabled={wanted === "" || isTaken} className={smallButton}>
-        <Plus aria-hidden="true" className="size-4" /> Add
+        <Plus aria-hidden="true" className="size-4" /> {t`Add`}
       </button>
-      {isTaken && <span className="text-[14px] text-attention">It is called so already.</span>}
+      {isTaken && <span className="text-[14px] text-attention">{t`It is called so already.`}</span>}
     </span>
   );
 }

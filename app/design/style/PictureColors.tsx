@@ -1,5 +1,6 @@
 import { useState } from "react";
 import { leadingColors } from "../../../core/color/leadingColors.ts";
+import { t } from "../../../core/language/t.ts";
 import type { Sample } from "../../api/loaded.ts";
 import { boxClass, smallButton } from "../room/properties/styles.ts";
 
@@ -28,21 +29,21 @@ export function PictureColors({
   if (all.length === 0)
     return (
       <p className="text-[14px] text-second">
-        Bring in a picture of the venue’s mark, in Material, to take its colours.
+        {t`Bring in a picture of the venue’s mark, in Material, to take its colours.`}
       </p>
     );
   const [accent, second] = Array.isArray(found) ? found : [];
   return (
     <div className="flex flex-col gap-1.5 text-[14px]">
       <label className="text-second">
-        Colours of a picture
+        {t`Colours of a picture`}
         <select
           defaultValue=""
           onChange={({ target }) => void look(target.value)}
           className={`${boxClass} mt-0.5`}
         >
           <option value="" disabled>
-            choose one
+            {t`choose one`}
           </option>
           {all.map(({ hash, info }) => (
             <option key={hash} value={hash}>
@@ -51,8 +52,10 @@ export function PictureColors({
           ))}
         </select>
       </label>
-      {found === "unreadable" && <p className="text-attention">That picture could not be read.</p>}
-      {Array.isArray(found) && accent === undefined && <p>It is clear all over: there is no colour in it.</p>}
+      {found === "unreadable" && <p className="text-attention">{t`That picture could not be read.`}</p>}
+      {Array.isArray(found) && accent === undefined && (
+        <p>{t`It is clear all over: there is no colour in it.`}</p>
+      )}
       {accent !== undefined && (
         <span className="flex flex-wrap items-center gap-1.5">
           {[accent, second].map(
@@ -66,11 +69,11 @@ export function PictureColors({
               ),
           )}
           <button type="button" onClick={() => onChoose(accent, second)} className={smallButton}>
-            Use as main{second === undefined ? "" : " and second"} colour
+            {t`Use as main${second === undefined ? "" : t` and second`} colour`}
           </button>
           {second !== undefined && (
             <button type="button" onClick={() => onChoose(second, accent)} className={smallButton}>
-              the other way round
+              {t`the other way round`}
             </button>
           )}
         </span>

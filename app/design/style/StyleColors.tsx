@@ -1,5 +1,6 @@
 import { X } from "lucide-react";
 import { contrastsOf } from "../../../core/design/edit/styleContrast.ts";
+import { t } from "../../../core/language/t.ts";
 import type { HouseStyle } from "../../../core/scene/houseStyle.ts";
 import type { Sample } from "../../api/loaded.ts";
 import { ContrastFigure } from "../ContrastFigure.tsx";
@@ -23,13 +24,13 @@ export function StyleColors({
   const order = Object.keys(COLOR_WORDS);
   const tokens = Object.keys(style.colors).sort((a, b) => place(order, a) - place(order, b));
   const set = (token: string, color: string) =>
-    onEdit(`Colour: ${colorName(token)}`, (from) => ({
+    onEdit(t`Colour: ${colorName(token)}`, (from) => ({
       ...from,
       colors: { ...from.colors, [token]: color },
     }));
   return (
     <fieldset className="flex flex-col gap-2">
-      <legend className="mb-1 text-[16px] font-semibold">Colours</legend>
+      <legend className="mb-1 text-[16px] font-semibold">{t`Colours`}</legend>
       {tokens.map((token) => (
         <div key={token} className="grid grid-cols-[2.5rem_minmax(0,1fr)_6.5rem_2rem] items-center gap-x-2">
           <input
@@ -41,7 +42,7 @@ export function StyleColors({
           />
           <span className="min-w-0 text-[15px] leading-tight">{colorName(token)}</span>
           <HexBox
-            label={`${colorName(token)}: as a number`}
+            label={t`${colorName(token)}: as a number`}
             value={style.colors[token] ?? ""}
             onSave={(color) => set(token, color)}
           />
@@ -50,9 +51,9 @@ export function StyleColors({
           ) : (
             <button
               type="button"
-              aria-label={`Delete the colour ${token}`}
+              aria-label={t`Delete the colour ${token}`}
               onClick={() =>
-                onEdit(`Delete the colour ${token}`, (from) => {
+                onEdit(t`Delete the colour ${token}`, (from) => {
                   const { [token]: _gone, ...colors } = from.colors;
                   return { ...from, colors };
                 })
@@ -67,7 +68,7 @@ export function StyleColors({
             .map(({ under, ratio, legibility }) => (
               <span key={under} className="col-span-3 col-start-2">
                 <ContrastFigure
-                  on={`on ${colorName(under).toLowerCase()}`}
+                  on={t`on ${colorName(under).toLowerCase()}`}
                   ratio={ratio}
                   legibility={legibility}
                 />
@@ -76,10 +77,10 @@ export function StyleColors({
         </div>
       ))}
       <NewToken
-        label="A colour of your own"
+        label={t`A colour of your own`}
         taken={tokens}
         onAdd={(name) =>
-          onEdit(`Add the colour ${name}`, (from) => ({
+          onEdit(t`Add the colour ${name}`, (from) => ({
             ...from,
             colors: { ...from.colors, [name]: from.colors.accent ?? "#888888" },
           }))
@@ -88,7 +89,7 @@ export function StyleColors({
       <PictureColors
         pictures={pictures}
         onChoose={(accent, second) =>
-          onEdit("Colours from a picture", (from) => ({
+          onEdit(t`Colours from a picture`, (from) => ({
             ...from,
             colors: { ...from.colors, accent, ...(second !== undefined && { second }) },
           }))

@@ -1,3 +1,4 @@
+import { t } from "../../../core/language/t.ts";
 import type { HouseStyle } from "../../../core/scene/houseStyle.ts";
 import { findTypeface } from "../../../designs/typefaces.ts";
 import { FontRoles } from "../FontRoles.tsx";
@@ -14,14 +15,14 @@ export function StyleFonts({
   onEdit: EditStyle;
 }) {
   return (
-    <section aria-label="Fonts" className="flex flex-col gap-2">
-      <h2 className="text-[16px] font-semibold">Fonts</h2>
+    <section aria-label={t`Fonts`} className="flex flex-col gap-2">
+      <h2 className="text-[16px] font-semibold">{t`Fonts`}</h2>
       <FontRoles
         faces={style.fonts}
         fonts={fonts}
         onChoose={(role, wanted) => {
           const face = findTypeface(wanted, fonts);
-          if (face) onEdit(`Font: ${role}`, (from) => ({ ...from, fonts: { ...from.fonts, [role]: face } }));
+          if (face) onEdit(t`Font: ${role}`, (from) => ({ ...from, fonts: { ...from.fonts, [role]: face } }));
         }}
       />
     </section>

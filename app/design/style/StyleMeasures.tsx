@@ -1,4 +1,5 @@
 import { X } from "lucide-react";
+import { t } from "../../../core/language/t.ts";
 import type { HouseStyle } from "../../../core/scene/houseStyle.ts";
 import { FigureBox } from "../room/properties/FigureBox.tsx";
 import { smallButton } from "../room/properties/styles.ts";
@@ -9,11 +10,11 @@ import { MEASURE_WORDS } from "./styleWords.ts";
 /** Lengths and times of a style, by their names. */
 export function StyleMeasures({ style, onEdit }: { style: HouseStyle; onEdit: EditStyle }) {
   const set = (name: string, value: number) =>
-    onEdit(`Measure: ${name}`, (from) => ({ ...from, numbers: { ...from.numbers, [name]: value } }));
+    onEdit(t`Measure: ${name}`, (from) => ({ ...from, numbers: { ...from.numbers, [name]: value } }));
   return (
     <fieldset className="flex flex-col gap-2">
-      <legend className="mb-1 text-[16px] font-semibold">Measures</legend>
-      <p className="text-[14px] text-second">Lengths in px on a picture 1080 high; times in ms.</p>
+      <legend className="mb-1 text-[16px] font-semibold">{t`Measures`}</legend>
+      <p className="text-[14px] text-second">{t`Lengths in px on a picture 1080 high; times in ms.`}</p>
       {Object.entries(style.numbers).map(([name, value]) => (
         <div key={name} className="grid grid-cols-[minmax(0,1fr)_7rem_2rem] items-center gap-x-2">
           <span aria-hidden="true" className="min-w-0 text-[15px]">
@@ -31,9 +32,9 @@ export function StyleMeasures({ style, onEdit }: { style: HouseStyle; onEdit: Ed
           ) : (
             <button
               type="button"
-              aria-label={`Delete the measure ${name}`}
+              aria-label={t`Delete the measure ${name}`}
               onClick={() =>
-                onEdit(`Delete the measure ${name}`, (from) => {
+                onEdit(t`Delete the measure ${name}`, (from) => {
                   const { [name]: _gone, ...numbers } = from.numbers;
                   return { ...from, numbers };
                 })
@@ -46,7 +47,7 @@ export function StyleMeasures({ style, onEdit }: { style: HouseStyle; onEdit: Ed
         </div>
       ))}
       <NewToken
-        label="A measure of your own"
+        label={t`A measure of your own`}
         taken={Object.keys(style.numbers)}
         onAdd={(name) => set(name, 20)}
       />

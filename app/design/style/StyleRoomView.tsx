@@ -1,6 +1,7 @@
 import { Copy } from "lucide-react";
 import { useDeferredValue, useMemo, useState } from "react";
 import { useNavigate, useRevalidator } from "react-router";
+import { t } from "../../../core/language/t.ts";
 import type { HouseStyle } from "../../../core/scene/houseStyle.ts";
 import type { Template } from "../../../core/scene/template.ts";
 import { call } from "../../api/call.ts";
@@ -38,7 +39,7 @@ export function StyleRoomView(data: StyleRoomData) {
   const copy = async () => {
     const id = newId();
     const of = { kind: "style", id: data.id } as const;
-    const name = `${doc.name}, our own`.slice(0, 80);
+    const name = t`${doc.name}, our own`.slice(0, 80);
     const answer = await call("/design-edit", { actor, edit: { kind: "duplicate", of, id, name } });
     if ("problem" in answer) store.say("trouble", answer.problem.sentence);
     else void navigate(`/design/style/${id}`);
@@ -49,25 +50,25 @@ export function StyleRoomView(data: StyleRoomData) {
     else
       store.say(
         "word",
-        `“${answer.value.worn}” is used from the next take on. What is on air stays as it is until it is sent.`,
+        t`“${answer.value.worn}” is used from the next take on. What is on air stays as it is until it is sent.`,
       );
     await revalidate();
   };
   const isWorn = data.wornStyleId === data.id && data.wornVersion === state.published && !state.isDraft;
   return (
-    <main aria-label={`House style ${doc.name}`} className="relative flex min-h-0 flex-1 flex-col">
+    <main aria-label={t`House style ${doc.name}`} className="relative flex min-h-0 flex-1 flex-col">
       <RoomHead
         name={doc.name}
-        nameLabel="Name of the house style"
-        facts="House style"
+        nameLabel={t`Name of the house style`}
+        facts={t`House style`}
         snapshot={snapshot}
-        onRename={(name) => edit("Rename the style", (from) => ({ ...from, name }))}
+        onRename={(name) => edit(t`Rename the style`, (from) => ({ ...from, name }))}
         onStep={(direction) => room.step(direction)}
         packed={packAddress("style", data.id)}
       >
         <Versions kind="style" id={data.id} state={state} onRestore={(number) => room.restore(number)} />
         <button type="button" onClick={() => void copy()} className={`${smallButton} min-h-9`}>
-          <Copy aria-hidden="true" className="size-4" /> Copy
+          <Copy aria-hidden="true" className="size-4" /> {t`Copy`}
         </button>
         <button
           type="button"
@@ -75,21 +76,21 @@ export function StyleRoomView(data: StyleRoomData) {
           onClick={() => room.publish("", store.name)}
           className="min-h-9 rounded-lg bg-lifted px-4 text-[15px] hover:bg-edge disabled:text-second"
         >
-          {state.isDraft ? "Publish" : `Version ${state.published}`}
+          {state.isDraft ? t`Publish` : t`Version ${state.published}`}
         </button>
         <button
           type="button"
           disabled={isWorn || state.isDraft || state.published === null}
-          title={state.isDraft ? "Publish it first" : undefined}
+          title={state.isDraft ? t`Publish it first` : undefined}
           onClick={() => void wear()}
           className="min-h-9 rounded-lg bg-act px-4 text-[15px] font-bold text-on-bright hover:brightness-110 disabled:bg-lifted disabled:font-normal disabled:text-second"
         >
-          {isWorn ? "The show uses it" : "Use it in the show"}
+          {isWorn ? t`The show uses it` : t`Use it in the show`}
         </button>
       </RoomHead>
       <div className="grid min-h-0 flex-1 grid-cols-[minmax(300px,400px)_minmax(0,1fr)]">
         <section
-          aria-label="Values of the style"
+          aria-label={t`Values of the style`}
           className="flex min-h-0 flex-col gap-5 overflow-y-auto border-r border-edge px-4 py-3"
         >
           <StyleColors style={doc} pictures={data.media} onEdit={edit} />
@@ -100,7 +101,7 @@ export function StyleRoomView(data: StyleRoomData) {
         {drawing ? (
           <StylePages data={data} style={doc} drawing={drawing} />
         ) : (
-          <p className="p-5 text-second">The fonts are being loaded…</p>
+          <p className="p-5 text-second">{t`The fonts are being loaded…`}</p>
         )}
       </div>
       <NoticeBar />
@@ -132,8 +133,8 @@ function StylePages({
   const canvas = templates[0]?.canvas;
   const isTall = canvas !== undefined && canvas.widthPx < canvas.heightPx;
   return (
-    <section aria-label="Pages in this style" className="flex min-h-0 flex-col">
-      <div role="tablist" aria-label="Outfits" className="flex shrink-0 flex-wrap gap-1.5 px-4 py-2.5">
+    <section aria-label={t`Pages in this style`} className="flex min-h-0 flex-col">
+      <div role="tablist" aria-label={t`Outfits`} className="flex shrink-0 flex-wrap gap-1.5 px-4 py-2.5">
         {wardrobes.map(({ outfitId: id }) => (
           <button
             key={id}
@@ -150,13 +151,13 @@ function StylePages({
       <section
         // biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls must be reached by keys
         tabIndex={0}
-        aria-label="Pictures"
+        aria-label={t`Pictures`}
         className="min-h-0 flex-1 overflow-y-auto px-4 pb-4"
       >
         <ul
           className="grid gap-4"
           style={{
-            gridTemplateColumns: `repeat(auto-fill, minmax(${isTall ? 150 : 250}px, 1fr))`,
+            gridTemplateColumns: t`repeat(auto-fill, minmax(${isTall ? 150 : 250}px, 1fr))`,
           }}
         >
           {templates.map((template, i) => {

@@ -1,5 +1,6 @@
 import { X } from "lucide-react";
 import { useMemo } from "react";
+import { t } from "../../../core/language/t.ts";
 import { type HouseStyle, shadowSchema } from "../../../core/scene/houseStyle.ts";
 import { type Shape, shapeOf } from "../../../core/scene/schemaShape.ts";
 import { type Known, KnownContext, NOTHING_KNOWN } from "../room/properties/known.ts";
@@ -29,14 +30,14 @@ export function StyleShadows({ style, onEdit }: { style: HouseStyle; onEdit: Edi
   return (
     <KnownContext value={known}>
       <fieldset className="flex flex-col gap-2">
-        <legend className="mb-1 text-[16px] font-semibold">Shadows</legend>
+        <legend className="mb-1 text-[16px] font-semibold">{t`Shadows`}</legend>
         {Object.entries(all).map(([name, shadows]) => (
           <div key={name} className="rounded-md border border-edge p-2">
             <div className="mb-1 flex items-center justify-between text-[15px]">
               {name}
               <button
                 type="button"
-                aria-label={`Delete the shadow ${name}`}
+                aria-label={t`Delete the shadow ${name}`}
                 onClick={() => set(`Delete the shadow ${name}`, ({ [name]: _gone, ...others }) => others)}
                 className={smallButton}
               >
@@ -54,7 +55,7 @@ export function StyleShadows({ style, onEdit }: { style: HouseStyle; onEdit: Edi
           </div>
         ))}
         <NewToken
-          label="A shadow of your own"
+          label={t`A shadow of your own`}
           taken={Object.keys(all)}
           onAdd={(name) =>
             set(`Add the shadow ${name}`, (before) => ({

@@ -1,4 +1,5 @@
 import { Check } from "lucide-react";
+import { t } from "../../../core/language/t.ts";
 import { FindingMark } from "./FindingMark.tsx";
 import { useCheck } from "./useCheck.ts";
 
@@ -13,7 +14,7 @@ export function CheckBadge() {
   if (status === "off") return null;
   if (count === "0")
     return status === "done" ? (
-      <Check role="img" aria-label="ready" strokeWidth={3} className="size-4 text-act" />
+      <Check role="img" aria-label={t`ready`} strokeWidth={3} className="size-4 text-act" />
     ) : (
       <span aria-hidden="true" className="w-4 text-center text-quiet">
         ·

@@ -1,4 +1,5 @@
 import { Link } from "react-router";
+import { t } from "../../../core/language/t.ts";
 import { FindingMark } from "./FindingMark.tsx";
 import { useCueFindings } from "./useCheck.ts";
 
@@ -9,7 +10,7 @@ export function CueFindings({ cueId }: { cueId: string }) {
   );
   const [worst] = findings;
   if (!worst) return null;
-  const label = findings.length === 1 ? "1 finding" : `${findings.length} findings`;
+  const label = findings.length === 1 ? "1 finding" : t`${findings.length} findings`;
   return (
     <Link
       to={`/check?finding=${encodeURIComponent(worst.id)}`}

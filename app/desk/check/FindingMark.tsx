@@ -1,11 +1,12 @@
 import { Circle, CircleDashed, Triangle } from "lucide-react";
 import type { Finding } from "../../../core/findings/finding.ts";
+import { t } from "../../../core/language/t.ts";
 
 /** What its mark means, in a word. */
 export const SEVERITY_WORDS: Readonly<Record<Finding["severity"], string>> = {
-  fault: "must be mended",
-  warning: "will be seen",
-  note: "to look at",
+  fault: t`must be mended`,
+  warning: t`will be seen`,
+  note: t`to look at`,
 };
 
 /** A triangle for what must be mended, a ring for what will be seen, a broken ring for what is to be looked at. */

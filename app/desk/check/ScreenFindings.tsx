@@ -1,4 +1,5 @@
 import { Link } from "react-router";
+import { t } from "../../../core/language/t.ts";
 import { FindingMark } from "./FindingMark.tsx";
 import { useCheck } from "./useCheck.ts";
 
@@ -20,7 +21,7 @@ export function ScreenFindings({ outputId }: { outputId: string }) {
         severity={here.some(({ severity }) => severity === "fault") ? "fault" : "warning"}
         className="size-4"
       />
-      {count === 1 ? "1 cue has a finding here" : `${count} cues have findings here`}
+      {count === 1 ? t`1 cue has a finding here` : t`${count} cues have findings here`}
     </Link>
   );
 }

@@ -1,5 +1,6 @@
 import { useDraggable, useDroppable } from "@dnd-kit/core";
 import type { CellProps } from "react-datasheet-grid";
+import { t } from "../../../core/language/t.ts";
 import type { GridRow } from "./tableEditsOf.ts";
 
 /** The number of a row, by which it is dragged to another place. */
@@ -13,7 +14,7 @@ export function RowGrip({ rowIndex }: CellProps<GridRow, unknown>) {
         setPlace(node);
       }}
       {...listeners}
-      title="Drag to another place"
+      title={t`Drag to another place`}
       data-over={isOver || undefined}
       className={`grid size-full cursor-grab touch-none place-content-center tabular-nums text-second data-over:bg-act-ground data-over:text-act ${isDragging ? "bg-lifted text-act" : ""}`}
     >

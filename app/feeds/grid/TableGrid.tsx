@@ -2,6 +2,7 @@ import { DndContext, type DragEndEvent, PointerSensor, useSensor, useSensors } f
 import { ArrowDown, ArrowDownUp, ArrowUp, Plus, Trash2, Undo2 } from "lucide-react";
 import { type ReactNode, useEffect, useMemo, useRef, useState } from "react";
 import { type DataSheetGridRef, DynamicDataSheetGrid } from "react-datasheet-grid";
+import { t } from "../../../core/language/t.ts";
 import "react-datasheet-grid/dist/style.css";
 import type { FeedDoc } from "../../../core/feeds/feed.ts";
 import type { FeedView } from "../../../core/feeds/feedView.ts";
@@ -95,16 +96,16 @@ export function TableGrid({ feed, onSave }: { feed: FeedView; onSave: (change: P
   });
 
   return (
-    <section aria-label="Its table" className="flex min-w-0 flex-col gap-3">
+    <section aria-label={t`Its table`} className="flex min-w-0 flex-col gap-3">
       <div className="flex flex-wrap items-center gap-2">
         <Tool onPress={add}>
-          <Plus aria-hidden="true" className="size-4" /> Row
+          <Plus aria-hidden="true" className="size-4" /> {t`Row`}
         </Tool>
-        <Tool isOff={!active} title="Alt and arrow up" onPress={() => moveActive(-1)}>
-          <ArrowUp aria-hidden="true" className="size-4" /> Row up
+        <Tool isOff={!active} title={t`Alt and arrow up`} onPress={() => moveActive(-1)}>
+          <ArrowUp aria-hidden="true" className="size-4" /> {t`Row up`}
         </Tool>
-        <Tool isOff={!active} title="Alt and arrow down" onPress={() => moveActive(1)}>
-          <ArrowDown aria-hidden="true" className="size-4" /> Row down
+        <Tool isOff={!active} title={t`Alt and arrow down`} onPress={() => moveActive(1)}>
+          <ArrowDown aria-hidden="true" className="size-4" /> {t`Row down`}
         </Tool>
         <Tool
           isOff={column === undefined}
@@ -112,19 +113,19 @@ export function TableGrid({ feed, onSave }: { feed: FeedView; onSave: (change: P
             column !== undefined && send([{ kind: "sortRows", column, down: kinds[column] === "number" }])
           }
         >
-          <ArrowDownUp aria-hidden="true" className="size-4" /> Sort by {column ?? "the column"}
+          <ArrowDownUp aria-hidden="true" className="size-4" /> {t`Sort by ${column ?? t`the column`}`}
         </Tool>
         <Tool onPress={undo}>
-          <Undo2 aria-hidden="true" className="size-4" /> Undo <kbd>Ctrl+Z</kbd>
+          <Undo2 aria-hidden="true" className="size-4" /> {t`Undo`} <kbd>Ctrl+Z</kbd>
         </Tool>
         <label className="ml-auto flex items-center gap-2 text-[15px] text-second">
-          Rows are named by
+          {t`Rows are named by`}
           <select
             value={doc.keyColumn}
             onChange={({ target }) => onSave({ keyColumn: target.value })}
             className="min-h-9 rounded-md border border-edge-strong bg-ground px-2 text-[15px] text-paper"
           >
-            <option value="">nothing</option>
+            <option value="">{t`nothing`}</option>
             {columns.map((each) => (
               <option key={each}>{each}</option>
             ))}
@@ -155,16 +156,16 @@ export function TableGrid({ feed, onSave }: { feed: FeedView; onSave: (change: P
       </DndContext>
       {shown.length === 0 && (
         <p className="text-[15px] text-second">
-          No rows yet. Press Row and type, or press a cell and paste a block from a spreadsheet.
+          {t`No rows yet. Press Row and type, or press a cell and paste a block from a spreadsheet.`}
         </p>
       )}
       <div className="flex flex-wrap items-center gap-x-6 gap-y-2 text-[15px]">
-        <NameForm label="New column" action="Add" onName={(name) => send([{ kind: "addColumn", name }])} />
+        <NameForm label={t`New column`} action="Add" onName={(name) => send([{ kind: "addColumn", name }])} />
         {column !== undefined && columns.includes(column) && (
           <>
             <NameForm
               key={column}
-              label={`Call “${column}”`}
+              label={t`Call “${column}”`}
               action="Rename"
               onName={(to) => {
                 send([{ kind: "renameColumn", from: column, to }]);
@@ -172,7 +173,7 @@ export function TableGrid({ feed, onSave }: { feed: FeedView; onSave: (change: P
               }}
             />
             <Tool isOff={columns.length < 2} onPress={() => send([{ kind: "removeColumn", name: column }])}>
-              <Trash2 aria-hidden="true" className="size-4" /> Remove “{column}”
+              <Trash2 aria-hidden="true" className="size-4" /> {t`Remove “${column}”`}
             </Tool>
           </>
         )}

@@ -1,3 +1,4 @@
+import { t } from "../../../core/language/t.ts";
 import type { ActionDoc } from "../../../core/rundown/cueDoc.ts";
 import { useDesk } from "../../desk/deskContext.ts";
 import { fieldClass, Labelled } from "../../ui/Labelled.tsx";
@@ -21,18 +22,18 @@ export function ActionForm({
     });
   return (
     <div className="flex flex-col gap-3">
-      <Labelled id={editorId(cueId)} label="What the script calls it">
+      <Labelled id={editorId(cueId)} label={t`What the script calls it`}>
         <input
           id={editorId(cueId)}
           value={doc.title}
           maxLength={200}
-          placeholder="Wait"
+          placeholder={t`Wait`}
           onChange={({ target }) => onType({ ...doc, title: target.value })}
           className={`${fieldClass} text-[18px]`}
         />
       </Labelled>
       <fieldset className="flex flex-wrap items-center gap-1.5 text-[15px]">
-        <legend className="float-left mr-2.5 text-second">Takes off</legend>
+        <legend className="float-left mr-2.5 text-second">{t`Takes off`}</legend>
         {state.layers.map(({ id, name }) => (
           <button
             key={id}
@@ -46,19 +47,19 @@ export function ActionForm({
         ))}
       </fieldset>
       <p className="flex items-center gap-2.5 text-[15px] text-second">
-        All screens
+        {t`All screens`}
         <select
-          aria-label="What all screens show"
+          aria-label={t`What all screens show`}
           value={doc.shutter ?? ""}
           onChange={({ target }) =>
             onType({ ...doc, shutter: target.value === "" ? null : (target.value as ActionDoc["shutter"]) })
           }
           className="min-h-9 rounded-md border border-edge-strong bg-ground px-2 text-paper"
         >
-          <option value="">stay as they are</option>
-          <option value="black">go to black</option>
-          <option value="standBy">show their stand-by</option>
-          <option value="back">show their picture again</option>
+          <option value="">{t`stay as they are`}</option>
+          <option value="black">{t`go to black`}</option>
+          <option value="standBy">{t`show their stand-by`}</option>
+          <option value="back">{t`show their picture again`}</option>
         </select>
       </p>
     </div>

@@ -1,3 +1,4 @@
+import { t } from "../../../core/language/t.ts";
 import { type Adjustable, adjustableParts } from "../../../core/rundown/adjustable.ts";
 import type { CueDoc } from "../../../core/rundown/cueDoc.ts";
 import { type Adjustment, type Adjustments, NO_ADJUSTMENT } from "../../../core/scene/adjustment.ts";
@@ -30,9 +31,9 @@ export function AdjustLine({
     <div className="text-[14px] leading-8 text-second">
       <p className="flex flex-wrap items-center gap-x-4 gap-y-1">
         <span>
-          In a field <kbd>Alt</kbd> and the arrows nudge what it shows on the screens, with <kbd>Shift</kbd>{" "}
-          by ten; <kbd>Alt +</kbd> <kbd>Alt −</kbd> size it, <kbd>Alt H</kbd> hides, <kbd>Alt 0</kbd> puts
-          back.
+          {t`In a field`} <kbd>Alt</kbd> {t`and the arrows nudge what it shows on the screens, with`}{" "}
+          <kbd>Shift</kbd> {t`by ten;`} <kbd>Alt +</kbd> <kbd>Alt −</kbd> {t`size it,`} <kbd>Alt H</kbd>{" "}
+          {t`hides,`} <kbd>Alt 0</kbd> {t`puts back.`}
         </span>
         {Object.entries(adjust).map(([key, adjustment]) => (
           <span key={key} className="flex items-center gap-2 text-paper">
@@ -42,21 +43,21 @@ export function AdjustLine({
               onClick={() => onChange(withAdjustment(adjust, key, NO_ADJUSTMENT))}
               className="min-h-8 rounded-md bg-lifted px-2 hover:bg-edge"
             >
-              put back
+              {t`put back`}
             </button>
           </span>
         ))}
       </p>
       {parts.length > 0 && (
         <details>
-          <summary className="cursor-pointer">Every part of the page</summary>
+          <summary className="cursor-pointer">{t`Every part of the page`}</summary>
           <p className="mt-1 flex flex-wrap items-center gap-2">
             {parts.map(({ key }) => (
               <button
                 key={key}
                 type="button"
                 data-field={key}
-                title="With this chosen, Alt and the arrows move it"
+                title={t`With this chosen, Alt and the arrows move it`}
                 className="min-h-9 rounded-md border border-edge px-3 text-[15px] text-paper hover:bg-lifted focus:border-act focus:bg-act-ground"
               >
                 {nameOf(key)}
@@ -91,9 +92,9 @@ export function AdjustLine({
 }
 
 const RULINGS = [
-  { value: "ruled", words: "when its template says so" },
-  { value: "shown", words: "always, on this page" },
-  { value: "hidden", words: "never, on this page" },
+  { value: "ruled", words: t`when its template says so` },
+  { value: "shown", words: t`always, on this page` },
+  { value: "hidden", words: t`never, on this page` },
 ] as const;
 
 /** Whether a part that has a rule is shown on this page all the same, or not. */
@@ -110,7 +111,7 @@ function RuledLine({
   const { isShown: _, ...others } = now;
   return (
     <label className="mt-1 flex flex-wrap items-center gap-2.5">
-      {name} is shown
+      {t`${name} is shown`}
       <select
         value={value}
         onChange={({ target }) =>
@@ -147,18 +148,18 @@ function HeardLine({
   const now = adjust[key] ?? NO_ADJUSTMENT;
   return (
     <p className="mt-1 flex flex-wrap items-center gap-2.5">
-      {name}: loud
+      {t`${name}: loud`}
       <NumberBox
-        label={`How loud ${name} is, in hundredths`}
+        label={t`How loud ${name} is, in hundredths`}
         value={now.level === null ? null : Math.round(now.level * 100)}
         min={0}
         max={100}
         onSave={(hundredths) => onChange(withAdjustment(adjust, key, { ...now, level: hundredths / 100 }))}
         onClear={() => onChange(withAdjustment(adjust, key, { ...now, level: null }))}
       />
-      % (empty: as the template says)
+      {t`% (empty: as the template says)`}
       <CheckBox
-        label="begins again at its end"
+        label={t`begins again at its end`}
         isOn={now.isLooped ?? false}
         onChange={(isOn) => onChange(withAdjustment(adjust, key, { ...now, isLooped: isOn ? true : null }))}
       />

@@ -1,3 +1,4 @@
+import { t } from "../../../core/language/t.ts";
 import type { CueDoc } from "../../../core/rundown/cueDoc.ts";
 import { useDesk } from "../../desk/deskContext.ts";
 import { boxClass } from "../../ui/Labelled.tsx";
@@ -16,9 +17,9 @@ export function ComesWithLine({
   const isGone = comesWith !== null && !sources.some(({ id }) => id === comesWith.sourceId);
   return (
     <p className="flex flex-wrap items-center gap-2.5">
-      Comes and leaves with
+      {t`Comes and leaves with`}
       <select
-        aria-label="Source it comes with"
+        aria-label={t`Source it comes with`}
         value={comesWith?.sourceId ?? ""}
         onChange={({ target }) =>
           onChange(
@@ -27,8 +28,8 @@ export function ComesWithLine({
         }
         className={boxClass}
       >
-        <option value="">no source</option>
-        {isGone && <option value={comesWith.sourceId}>a source that is gone</option>}
+        <option value="">{t`no source`}</option>
+        {isGone && <option value={comesWith.sourceId}>{t`a source that is gone`}</option>}
         {sources.map(({ id, name }) => (
           <option key={id} value={id}>
             {name}
@@ -38,25 +39,25 @@ export function ComesWithLine({
       {comesWith && (
         <>
           <span className="flex items-center gap-2">
-            after
+            {t`after`}
             <SecondsBox
-              label="Seconds after its source comes"
+              label={t`Seconds after its source comes`}
               ms={comesWith.delayMs}
               min={0}
               max={600}
               step={0.1}
               onSave={(ms) => onChange({ ...comesWith, delayMs: ms })}
             />
-            s
+            {t`s`}
           </span>
           <select
-            aria-label="How long it stays"
+            aria-label={t`How long it stays`}
             value={comesWith.stays ? "source" : "cue"}
             onChange={({ target }) => onChange({ ...comesWith, stays: target.value === "source" })}
             className={boxClass}
           >
-            <option value="cue">its own stay at most</option>
-            <option value="source">as long as its source</option>
+            <option value="cue">{t`its own stay at most`}</option>
+            <option value="source">{t`as long as its source`}</option>
           </select>
         </>
       )}

@@ -1,3 +1,4 @@
+import { t } from "../../../core/language/t.ts";
 import type { SongDoc } from "../../../core/rundown/cueDoc.ts";
 import {
   CREDIT_PLACES,
@@ -13,10 +14,10 @@ import { useDeskData } from "../../desk/useDeskData.ts";
 import { fieldClass, Labelled } from "../../ui/Labelled.tsx";
 
 const PLACE_NAMES: Readonly<Record<CreditPlace, string>> = {
-  first: "with the first words",
-  last: "with the last words",
-  each: "on every slide",
-  end: "on a step of its own at the end",
+  first: t`with the first words`,
+  last: t`with the last words`,
+  each: t`on every slide`,
+  end: t`on a step of its own at the end`,
   none: "nowhere",
 };
 
@@ -54,9 +55,9 @@ export function CreditsTab({
   return (
     <div className="flex flex-col gap-3">
       <div className="flex gap-3">
-        {field("writers", "Words and music", 300)}
+        {field("writers", t`Words and music`, 300)}
         <div className="w-56">
-          <Labelled id={`${id}-version`} label="Version, where there are several">
+          <Labelled id={`${id}-version`} label={t`Version, where there are several`}>
             <input
               id={`${id}-version`}
               value={doc.version}
@@ -68,9 +69,9 @@ export function CreditsTab({
         </div>
       </div>
       <div className="flex gap-3">
-        {field("publisher", "Publisher", 300)}
-        <div className="w-28">{field("year", "Year", 40)}</div>
-        <div className="w-40">{field("number", "Song’s licence number", 40)}</div>
+        {field("publisher", t`Publisher`, 300)}
+        <div className="w-28">{field("year", t`Year`, 40)}</div>
+        <div className="w-40">{field("number", t`Song’s licence number`, 40)}</div>
       </div>
       <label className="flex items-center gap-2.5 text-[15px]">
         <input
@@ -79,10 +80,10 @@ export function CreditsTab({
           onChange={(event) => set({ publicDomain: event.target.checked })}
           className="size-5 accent-act"
         />
-        Public domain: nobody’s licence is needed
+        {t`Public domain: nobody’s licence is needed`}
       </label>
       {!inLibrary && (
-        <Labelled id={`${id}-credit-at`} label="Shown">
+        <Labelled id={`${id}-credit-at`} label={t`Shown`}>
           <select
             id={`${id}-credit-at`}
             value={doc.creditAt}
@@ -98,10 +99,12 @@ export function CreditsTab({
         </Labelled>
       )}
       <p className="text-[15px]">
-        <span className="text-second">It reads </span>
-        {creditLine(joined, licence) || "nothing yet"}
+        <span className="text-second">{t`It reads`} </span>
+        {creditLine(joined, licence) || t`nothing yet`}
       </p>
-      {missing.length > 0 && <p className="text-[14px] text-attention">Not given: {nameMissing(missing)}.</p>}
+      {missing.length > 0 && (
+        <p className="text-[14px] text-attention">{t`Not given: ${nameMissing(missing)}.`}</p>
+      )}
     </div>
   );
 }

@@ -1,3 +1,4 @@
+import { t } from "../../../core/language/t.ts";
 import { CUE_TAGS, type CueDoc, type CueStart } from "../../../core/rundown/cueDoc.ts";
 import { kindOf } from "../../../core/rundown/kinds.ts";
 import { TimeBox } from "../../desk/TimeBox.tsx";
@@ -57,46 +58,46 @@ export function CueDetails({
       className="rounded-lg border border-edge px-3 py-2 text-[15px]"
       open={!isQuiet || plannedMs !== null || plannedAt !== ""}
     >
-      <summary className="cursor-pointer text-second">By itself, timing and notes</summary>
+      <summary className="cursor-pointer text-second">{t`By itself, timing and notes`}</summary>
       <div className="mt-3 flex flex-col gap-3 text-second">
         {isTaken && (
           <p className="flex flex-wrap items-center gap-2.5">
-            Starts
+            {t`Starts`}
             <select
-              aria-label="How it starts"
+              aria-label={t`How it starts`}
               value={start.kind}
               onChange={({ target }) => onChange({ start: startOf(target.value as CueStart["kind"]) })}
               className={boxClass}
             >
-              <option value="hand">by hand</option>
-              <option value="with">with the cue before</option>
-              <option value="after">after the cue before</option>
-              <option value="at">at a time of day</option>
+              <option value="hand">{t`by hand`}</option>
+              <option value="with">{t`with the cue before`}</option>
+              <option value="after">{t`after the cue before`}</option>
+              <option value="at">{t`at a time of day`}</option>
             </select>
             {start.kind === "after" && (
               <Seconds
-                label="Seconds after the cue before"
+                label={t`Seconds after the cue before`}
                 ms={start.ms}
                 onSave={(ms) => onChange({ start: { kind: "after", ms: ms ?? 0 } })}
               />
             )}
             {start.kind === "at" && (
               <TimeBox
-                label="Time of day it starts"
+                label={t`Time of day it starts`}
                 time={start.time}
                 isToTheSecond
                 onSave={(time) => onChange({ start: { kind: "at", time } })}
               />
             )}
             <span className="flex items-center gap-2">
-              enters later by
-              <Seconds label="Delay" ms={delayMs} onSave={(ms) => onChange({ delayMs: ms ?? 0 })} />
+              {t`enters later by`}
+              <Seconds label={t`Delay`} ms={delayMs} onSave={(ms) => onChange({ delayMs: ms ?? 0 })} />
             </span>
             {canRepeat && (
               <span className="flex items-center gap-2">
-                again every
+                {t`again every`}
                 <Seconds
-                  label="Repeat every"
+                  label={t`Repeat every`}
                   ms={repeatMs}
                   least={1}
                   onSave={(ms) => onChange({ repeatMs: ms })}
@@ -110,20 +111,20 @@ export function CueDetails({
         )}
         <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
           <span className="flex items-center gap-2">
-            Planned
-            <Seconds label="Planned length" ms={plannedMs} onSave={(ms) => onChange({ plannedMs: ms })} />
-            <span>at</span>
+            {t`Planned`}
+            <Seconds label={t`Planned length`} ms={plannedMs} onSave={(ms) => onChange({ plannedMs: ms })} />
+            <span>{t`at`}</span>
             <TimeBox
-              label="Planned to begin at"
+              label={t`Planned to begin at`}
               time={plannedAt}
               onSave={(time) => onChange({ plannedAt: time })}
             />
           </span>
           {bringsPage && (
             <span className="flex items-center gap-2">
-              Takes to arrive
+              {t`Takes to arrive`}
               <Seconds
-                label="Time it takes to arrive"
+                label={t`Time it takes to arrive`}
                 ms={effectMs}
                 least={0.04}
                 most={8}
@@ -134,9 +135,9 @@ export function CueDetails({
           )}
           {bringsPage && (
             <span className="flex items-center gap-2">
-              Opacity
+              {t`Opacity`}
               <NumberBox
-                label="Opacity, %"
+                label={t`Opacity, %`}
                 value={Math.round(opacity * 100)}
                 min={5}
                 max={100}
@@ -146,14 +147,14 @@ export function CueDetails({
               %
             </span>
           )}
-          <fieldset aria-label="Mark" className="flex items-center gap-1">
+          <fieldset aria-label={t`Mark`} className="flex items-center gap-1">
             {CUE_TAGS.map((name) => {
               const Icon = TAG_ICONS[name];
               return (
                 <button
                   key={name}
                   type="button"
-                  aria-label={`Mark with a ${name}`}
+                  aria-label={t`Mark with a ${name}`}
                   aria-pressed={tag === name}
                   onClick={() => onChange({ tag: tag === name ? null : name })}
                   className="grid size-9 place-content-center rounded-md bg-lifted hover:bg-edge aria-pressed:bg-act-ground aria-pressed:text-act"
@@ -163,17 +164,17 @@ export function CueDetails({
               );
             })}
           </fieldset>
-          <CheckBox label="Left out of the run" isOn={isOff} onChange={(isOff) => onChange({ isOff })} />
+          <CheckBox label={t`Left out of the run`} isOn={isOff} onChange={(isOff) => onChange({ isOff })} />
           {bringsPage && (
             <CheckBox
-              label="Edits go on air as they are saved"
+              label={t`Edits go on air as they are saved`}
               isOn={isLive}
               onChange={(isLive) => onChange({ isLive })}
             />
           )}
           {hasWordsOfTheDay && (
             <CheckBox
-              label="Of this day only"
+              label={t`Of this day only`}
               isOn={isOfTheDay}
               onChange={(isOfTheDay) => onChange({ isOfTheDay })}
             />
@@ -181,7 +182,7 @@ export function CueDetails({
         </div>
         {isTaken && (
           <label htmlFor={`${id}-stage-note`} className="flex flex-col gap-1">
-            Note to the stage, shown there while this is the cue on air
+            {t`Note to the stage, shown there while this is the cue on air`}
             <input
               id={`${id}-stage-note`}
               value={stageNote}
@@ -192,7 +193,7 @@ export function CueDetails({
           </label>
         )}
         <label htmlFor={`${id}-note`} className="flex flex-col gap-1">
-          Note for the operator
+          {t`Note for the operator`}
           <textarea
             id={`${id}-note`}
             value={note}
@@ -245,7 +246,7 @@ function Seconds({
         onSave={onSave}
         onClear={() => onSave(null)}
       />
-      s
+      {t`s`}
     </>
   );
 }

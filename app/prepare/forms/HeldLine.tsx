@@ -1,3 +1,4 @@
+import { t } from "../../../core/language/t.ts";
 import { type PageContent, wornIn } from "../../../core/rundown/content.ts";
 import { pagesOn } from "../../../core/show/layers.ts";
 import type { ShowState } from "../../../core/show/state.ts";
@@ -39,19 +40,19 @@ export function HeldLine({
   const isHeld = isLive
     ? onAir.some(({ content }) => now && !isDressedAlike(store.findContent(content), now))
     : !isSaved || onAir.some(({ content }) => content !== cue.ready?.hash);
-  const atRest = isLive ? "every save goes on air" : "as it stands here";
+  const atRest = isLive ? t`every save goes on air` : t`as it stands here`;
   return (
     <p className="flex items-center gap-3 text-[15px]">
-      <span className="rounded bg-air px-2 font-bold text-on-bright">ON AIR</span>
+      <span className="rounded bg-air px-2 font-bold text-on-bright">{t`ON AIR`}</span>
       {isHeld ? (
         <>
-          <span className="text-attention">○ {isLive ? "the new style is held" : "edits are held"}</span>
+          <span className="text-attention">○ {isLive ? t`the new style is held` : t`edits are held`}</span>
           <button
             type="button"
             onClick={onSend}
             className="flex min-h-9 items-center gap-2 rounded-md bg-next px-3 font-bold text-on-bright"
           >
-            Send <kbd className="border-on-bright/40! bg-transparent! text-on-bright!">Ctrl+Shift+S</kbd>
+            {t`Send`} <kbd className="border-on-bright/40! bg-transparent! text-on-bright!">Ctrl+Shift+S</kbd>
           </button>
         </>
       ) : (

@@ -1,4 +1,5 @@
 import { useCallback, useEffect, useState } from "react";
+import { t } from "../../../core/language/t.ts";
 import type { SongDoc } from "../../../core/rundown/cueDoc.ts";
 import { type MergedSong, mergeSongs } from "../../../core/words/mergeSong.ts";
 import { type SongFields, songFieldsOf, songOf } from "../../../core/words/songFields.ts";
@@ -48,7 +49,7 @@ export function LibraryLine({
     } else if (saved.kind === "conflict") {
       // It has moved between the look and the press: look again.
       await load();
-      setProblem("The library’s song changed at this very moment. Look at both, then press again.");
+      setProblem(t`The library’s song changed at this very moment. Look at both, then press again.`);
     } else setProblem(saved.sentence);
   };
 
@@ -68,14 +69,14 @@ export function LibraryLine({
   const isSame = isKept && sameSong(doc, known.song);
   return (
     <div className="flex min-h-8 flex-wrap items-center gap-3 text-[14px] text-second">
-      {!songId && "This song is in this rundown only."}
-      {songId && known === "gone" && "The library’s song was deleted; this copy is whole."}
-      {isSame && "As in the library. Changes here are for this event."}
-      {isKept && !isSame && !hasMoved && "Changed for this event; the library’s song is as it was."}
-      {isKept && !isSame && hasMoved && "Changed for this event; the library’s song has changed too."}
+      {!songId && t`This song is in this rundown only.`}
+      {songId && known === "gone" && t`The library’s song was deleted; this copy is whole.`}
+      {isSame && t`As in the library. Changes here are for this event.`}
+      {isKept && !isSame && !hasMoved && t`Changed for this event; the library’s song is as it was.`}
+      {isKept && !isSame && hasMoved && t`Changed for this event; the library’s song has changed too.`}
       {((!songId && doc.text.trim() !== "") || known === "gone" || (isKept && !isSame)) && (
         <button type="button" onClick={() => void keep()} className={buttonClass}>
-          {isKept ? "Keep these changes in the library" : "Keep it in the library"}
+          {isKept ? t`Keep these changes in the library` : t`Keep it in the library`}
         </button>
       )}
       {isKept && !isSame && (
@@ -86,7 +87,7 @@ export function LibraryLine({
           }
           className={buttonClass}
         >
-          Take the library’s
+          {t`Take the library’s`}
         </button>
       )}
       {merged && (

@@ -1,5 +1,6 @@
 import { useEffect } from "react";
 import { Link, useFetcher } from "react-router";
+import { t } from "../../../core/language/t.ts";
 import { SLIDES_FOLDER } from "../../../core/rundown/slides.ts";
 import type { MediaInfo } from "../../../core/scene/media.ts";
 import { call } from "../../api/call.ts";
@@ -55,17 +56,17 @@ export function MediaPicker({
       )}
       {items.length < all.length && (
         <p className="text-[15px] text-second">
-          {all.length - items.length} {all.length - items.length === 1 ? "slide" : "slides"} more in the{" "}
+          {t`${all.length - items.length} ${all.length - items.length === 1 ? t`slide` : t`slides`} more in the`}{" "}
           <Link to="/library" className="text-act underline">
-            library
+            {t`library`}
           </Link>
         </p>
       )}
       {data && items.length === 0 && (
         <p className="text-[15px] text-second">
-          No {NAMES[type]} are here yet.{" "}
+          {t`No ${NAMES[type]} are here yet.`}{" "}
           <Link to="/library" className="text-act underline">
-            Bring some in
+            {t`Bring some in`}
           </Link>
         </p>
       )}

@@ -1,4 +1,5 @@
 import { useState } from "react";
+import { t } from "../../../core/language/t.ts";
 import type { MergedSong, Side, SongConflict } from "../../../core/words/mergeSong.ts";
 import type { SongFields } from "../../../core/words/songFields.ts";
 
@@ -7,14 +8,14 @@ const FIELD_NAMES: Readonly<Record<keyof SongFields, string>> = {
   text: "words",
   order: "order",
   language: "language",
-  second: "second language",
+  second: t`second language`,
   version: "version",
   credits: "credits",
-  lines: "lines on a slide",
-  breaks: "manual breaks",
-  told: "lines said by hand",
-  kept: "lines of the song file",
-  keptAt: "lines of the song file",
+  lines: t`lines on a slide`,
+  breaks: t`manual breaks`,
+  told: t`lines said by hand`,
+  kept: t`lines of the song file`,
+  keptAt: t`lines of the song file`,
 };
 
 /** Two changes of one song: what each changed, and what both changed otherwise, to choose from. */
@@ -33,15 +34,15 @@ export function MergePanel({
     [...new Set(fields.map((field) => FIELD_NAMES[field]))].join(", ") || "nothing";
   return (
     <section
-      aria-label="What both changed"
+      aria-label={t`What both changed`}
       className="mt-2 w-full rounded-lg border border-edge bg-ground p-3 text-[15px] text-paper"
     >
       <p>
-        The library’s song has changed since this copy was taken. There: {names(changed.theirs)}. Here:{" "}
-        {names(changed.ours)}.{" "}
-        {conflicts.length === 0
-          ? "Nothing clashes: both are kept."
-          : `${conflicts.length === 1 ? "One thing was" : `${conflicts.length} things were`} changed in both; choose.`}
+        {t`The library’s song has changed since this copy was taken. There: ${names(changed.theirs)}. Here: ${names(changed.ours)}. ${
+          conflicts.length === 0
+            ? t`Nothing clashes: both are kept.`
+            : t`${conflicts.length === 1 ? t`One thing was` : t`${conflicts.length} things were`} changed in both; choose.`
+        }`}
       </p>
       {conflicts.map((conflict, at) => (
         <Clash
@@ -59,10 +60,10 @@ export function MergePanel({
           onClick={() => onSettle(merged.settle((_, at) => sides[at] ?? "ours"))}
           className="min-h-9 rounded-md bg-act px-3 font-bold text-on-bright hover:brightness-110"
         >
-          Keep both in the library
+          {t`Keep both in the library`}
         </button>
         <button type="button" onClick={onClose} className="min-h-9 rounded-md bg-lifted px-3 hover:bg-edge">
-          Not now
+          {t`Not now`}
         </button>
       </p>
     </section>
@@ -92,7 +93,7 @@ function Clash({
       <span className="min-w-0">
         <span className="block text-[14px] text-second">{label}</span>
         <span className="font-words block whitespace-pre-line text-[16px] break-words">
-          {text || "nothing"}
+          {text || t`nothing`}
         </span>
       </span>
     </label>
@@ -101,12 +102,12 @@ function Clash({
     <fieldset className="mt-3 grid grid-cols-3 gap-2 max-[1100px]:grid-cols-1">
       <legend className="mb-1 text-[14px] text-second">{FIELD_NAMES[conflict.field]}</legend>
       <p className="min-w-0 rounded-md p-2.5">
-        <span className="block text-[14px] text-second">as it was</span>
+        <span className="block text-[14px] text-second">{t`as it was`}</span>
         <span className="font-words block whitespace-pre-line text-[16px] break-words text-second">
-          {conflict.before || "nothing"}
+          {conflict.before || t`nothing`}
         </span>
       </p>
-      {choice("theirs", "in the library", conflict.theirs)}
+      {choice("theirs", t`in the library`, conflict.theirs)}
       {choice("ours", "here", conflict.ours)}
     </fieldset>
   );

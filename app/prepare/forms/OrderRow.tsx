@@ -4,6 +4,7 @@ import { CSS } from "@dnd-kit/utilities";
 import { Plus } from "lucide-react";
 import { DropdownMenu } from "radix-ui";
 import type { ReactNode } from "react";
+import { t } from "../../../core/language/t.ts";
 import type { SongSection } from "../../../core/words/song.ts";
 import {
   formatOrder,
@@ -43,21 +44,21 @@ export function OrderRow({
     <div className="flex flex-col gap-2">
       <div className="flex items-end gap-3">
         {children}
-        <Labelled id={id} label="Order">
+        <Labelled id={id} label={t`Order`}>
           <input
             id={id}
             value={typed}
             maxLength={2_000}
             spellCheck={false}
             placeholder={formatOrder(items)}
-            title="Such as V1 C V2 C x2, or verse 1 - chorus; _ is a blank step; empty sings it as the text has it"
+            title={t`Such as V1 C V2 C x2, or verse 1 - chorus; _ is a blank step; empty sings it as the text has it`}
             onChange={(event) => onType(event.target.value)}
             className={`${fieldClass} font-mono text-[16px]`}
           />
         </Labelled>
         <DropdownMenu.Root>
           <DropdownMenu.Trigger className="flex min-h-10.5 shrink-0 items-center gap-1.5 rounded-md bg-lifted px-3 text-[15px] hover:bg-edge">
-            <Plus aria-hidden="true" className="size-4.5" /> Add a section
+            <Plus aria-hidden="true" className="size-4.5" /> {t`Add a section`}
           </DropdownMenu.Trigger>
           <DropdownMenu.Portal>
             <DropdownMenu.Content
@@ -67,7 +68,7 @@ export function OrderRow({
             >
               {[
                 ...sections.map(({ key, label }) => ({ item: { kind: "section", key } as OrderItem, label })),
-                { item: { kind: "blank" } as OrderItem, label: "A blank step" },
+                { item: { kind: "blank" } as OrderItem, label: t`A blank step` },
               ].map(({ item, label }) => (
                 <DropdownMenu.Item
                   key={nameOf(item)}
@@ -89,13 +90,13 @@ export function OrderRow({
         id={`${id}-order`}
       >
         <SortableContext items={ids} strategy={rectSortingStrategy}>
-          <ol aria-label="Order as sung" className="flex flex-wrap gap-1.5">
+          <ol aria-label={t`Order as sung`} className="flex flex-wrap gap-1.5">
             {items.map((item, at) => (
               <Chip
                 key={ids[at]}
                 id={ids[at] as string}
                 name={nameOf(item)}
-                title={item.kind === "blank" ? "Blank step" : (labels.get(item.key) ?? item.key)}
+                title={item.kind === "blank" ? t`Blank step` : (labels.get(item.key) ?? item.key)}
                 onRemove={() => onType(formatOrder(items.filter((_, other) => other !== at)))}
               />
             ))}
@@ -119,10 +120,11 @@ export function OrderRow({
             )}
           </span>
           {"  "}
-          {unknown.length === 1
-            ? "What is marked names no section and is"
-            : "Those that are marked name no section and are"}{" "}
-          left out. The letters are {sections.map(({ key }) => key).join(", ")}.
+          {t`${
+            unknown.length === 1
+              ? t`What is marked names no section and is`
+              : t`Those that are marked name no section and are`
+          } left out. The letters are ${sections.map(({ key }) => key).join(", ")}.`}
         </p>
       )}
     </div>
@@ -163,7 +165,7 @@ function Chip({
     >
       <button
         type="button"
-        title={`${title}: drag to move, Delete takes it out`}
+        title={t`${title}: drag to move, Delete takes it out`}
         {...sortable.attributes}
         {...sortable.listeners}
         onKeyDown={(event) => {

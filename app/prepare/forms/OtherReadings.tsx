@@ -1,4 +1,5 @@
 import { useEffect, useState } from "react";
+import { t } from "../../../core/language/t.ts";
 import { call } from "../../api/call.ts";
 
 const ASK_AFTER_MS = 200;
@@ -33,7 +34,7 @@ export function OtherReadings({
   if (known?.of !== reference || known.others.length === 0) return null;
   return (
     <p className="flex flex-wrap items-center gap-2 text-[14px] text-attention">
-      It could also be
+      {t`It could also be`}
       {known.others.map((other) => (
         <button
           key={other}

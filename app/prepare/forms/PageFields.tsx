@@ -1,4 +1,5 @@
 import type { Bindings, Picks } from "../../../core/feeds/binding.ts";
+import { t } from "../../../core/language/t.ts";
 import type { FieldDef } from "../../../core/scene/fieldSet.ts";
 import { Labelled } from "../../ui/Labelled.tsx";
 import { BindButton } from "./bindings/BindButton.tsx";
@@ -33,7 +34,7 @@ export function PageFields({
       <Labelled
         key={field.name}
         id={own}
-        label={binding ? `${field.label}, until there is a value` : field.label}
+        label={binding ? t`${field.label}, until there is a value` : field.label}
         aside={
           onBindings && !binding ? (
             <BindButton

@@ -1,4 +1,5 @@
 import { pickedFeeds } from "../../../core/feeds/binding.ts";
+import { t } from "../../../core/language/t.ts";
 import { type PageDoc, withPick } from "../../../core/rundown/cueDoc.ts";
 import { useDesk } from "../../desk/deskContext.ts";
 import { CheckBox } from "../../ui/CheckBox.tsx";
@@ -44,12 +45,12 @@ export function PageForm({
       {Object.keys(doc.bindings).length > 0 && (
         <div className="flex items-center gap-3 text-[15px] text-second">
           <FreezeButton cueId={cueId} />
-          It changes with its feeds, on air too.
+          {t`It changes with its feeds, on air too.`}
         </div>
       )}
       <div className="flex flex-wrap items-center gap-2.5 text-[15px]">
         <label htmlFor={`${stayId}-layer`} className="text-second">
-          On the layer
+          {t`On the layer`}
         </label>
         <select
           id={`${stayId}-layer`}
@@ -57,7 +58,7 @@ export function PageForm({
           onChange={({ target }) => onType({ ...doc, layerId: target.value === "" ? null : target.value })}
           className="mr-4 min-h-10 rounded-md border border-edge-strong bg-ground px-2"
         >
-          <option value="">its usual one</option>
+          <option value="">{t`its usual one`}</option>
           {state.layers.map(({ id, name }) => (
             <option key={id} value={id}>
               {name}
@@ -65,7 +66,7 @@ export function PageForm({
           ))}
         </select>
         <label htmlFor={stayId} className="text-second">
-          Leaves by itself after
+          {t`Leaves by itself after`}
         </label>
         <SecondsBox
           id={stayId}
@@ -77,10 +78,10 @@ export function PageForm({
           onClear={() => onType({ ...doc, stayMs: null })}
           className="w-16"
         />
-        <span className="text-second">s</span>
+        <span className="text-second">{t`s`}</span>
         {fields.some(({ kind }) => kind === "time") && (
           <CheckBox
-            label="or when its countdown is at zero"
+            label={t`or when its countdown is at zero`}
             isOn={doc.leavesAtZero}
             onChange={(leavesAtZero) => onType({ ...doc, leavesAtZero })}
           />

@@ -1,12 +1,13 @@
+import { t } from "../../../core/language/t.ts";
 import { REFERENCE_PLACES, type ReadingDoc, type ReferencePlace } from "../../../core/rundown/cueDoc.ts";
 import type { ListedText } from "../../desk/deskData.ts";
 import { CheckBox } from "../../ui/CheckBox.tsx";
 import { fieldClass, Labelled } from "../../ui/Labelled.tsx";
 
 const PLACE_NAMES: Readonly<Record<ReferencePlace, string>> = {
-  each: "on each slide",
-  first: "on the first slide",
-  last: "on the last slide",
+  each: t`on each slide`,
+  first: t`on the first slide`,
+  last: t`on the last slide`,
   none: "nowhere",
 };
 
@@ -25,7 +26,7 @@ export function ReadingChoices({
   return (
     <>
       <div className="flex flex-wrap gap-3">
-        <Labelled id={`${id}-second`} label="Second text">
+        <Labelled id={`${id}-second`} label={t`Second text`}>
           <select
             id={`${id}-second`}
             value={doc.second?.text ?? ""}
@@ -40,7 +41,7 @@ export function ReadingChoices({
             }
             className={`${fieldClass} text-[16px]`}
           >
-            <option value="">none</option>
+            <option value="">{t`none`}</option>
             {texts.map(({ code, name }) => (
               <option key={code} value={code}>
                 {name}
@@ -49,7 +50,7 @@ export function ReadingChoices({
           </select>
         </Labelled>
         {doc.second && (
-          <Labelled id={`${id}-how`} label="It stands">
+          <Labelled id={`${id}-how`} label={t`It stands`}>
             <select
               id={`${id}-how`}
               value={doc.second.how}
@@ -64,12 +65,12 @@ export function ReadingChoices({
               }
               className={`${fieldClass} text-[16px]`}
             >
-              <option value="beside">beside the first</option>
-              <option value="after">after each passage</option>
+              <option value="beside">{t`beside the first`}</option>
+              <option value="after">{t`after each passage`}</option>
             </select>
           </Labelled>
         )}
-        <Labelled id={`${id}-reference-at`} label="Reference shown">
+        <Labelled id={`${id}-reference-at`} label={t`Reference shown`}>
           <select
             id={`${id}-reference-at`}
             value={doc.referenceAt}
@@ -86,22 +87,22 @@ export function ReadingChoices({
       </div>
       <div className="flex flex-wrap items-center gap-x-6 gap-y-1 text-[15px]">
         <CheckBox
-          label="Verse numbers"
+          label={t`Verse numbers`}
           isOn={doc.numbers}
           onChange={(numbers) => onType({ ...doc, numbers })}
         />
         <CheckBox
-          label="Lines of poetry"
+          label={t`Lines of poetry`}
           isOn={doc.poetry}
           onChange={(poetry) => onType({ ...doc, poetry })}
         />
         <CheckBox
-          label="Name of the text"
+          label={t`Name of the text`}
           isOn={doc.translation}
           onChange={(translation) => onType({ ...doc, translation })}
         />
         <CheckBox
-          label="Rights, at the end"
+          label={t`Rights, at the end`}
           isOn={doc.rights}
           onChange={(rights) => onType({ ...doc, rights })}
         />
@@ -111,7 +112,7 @@ export function ReadingChoices({
             onClick={() => onType({ ...doc, breaks: [] })}
             className="min-h-8 rounded-md bg-lifted px-3 text-[14px] hover:bg-edge"
           >
-            Remove {doc.breaks.length === 1 ? "the manual break" : `${doc.breaks.length} manual breaks`}
+            {t`Remove ${doc.breaks.length === 1 ? t`the manual break` : t`${doc.breaks.length} manual breaks`}`}
           </button>
         )}
       </div>

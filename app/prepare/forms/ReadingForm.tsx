@@ -1,3 +1,4 @@
+import { t } from "../../../core/language/t.ts";
 import type { Anchor } from "../../../core/rundown/anchor.ts";
 import type { ReadingDoc } from "../../../core/rundown/cueDoc.ts";
 import { LEAVE_ANCHOR, stepsOf } from "../../../core/rundown/steps.ts";
@@ -28,7 +29,7 @@ export function ReadingForm({
   const flow = cue.ready?.content.flow;
   const offered = texts.some(({ code }) => code === doc.text)
     ? texts
-    : [...texts, { code: doc.text, name: `${doc.text} (not here)`, language: "" }];
+    : [...texts, { code: doc.text, name: t`${doc.text} (not here)`, language: "" }];
   return (
     <>
       <ReadingSource id={id} doc={doc} offered={offered} onType={onType} />
@@ -36,11 +37,11 @@ export function ReadingForm({
       {flow && <ReadingSlides doc={doc} flow={flow} outfits={outfits} onType={onType} onAnchor={onAnchor} />}
       {cue.ready && (
         <p className="text-[14px] text-second">
-          {
+          {t`${
             stepsOf(cue.ready.content).filter(({ anchor }) => anchor.occurrence !== LEAVE_ANCHOR.occurrence)
               .length
-          }{" "}
-          steps · {offered.find(({ code }) => code === doc.text)?.name}
+          } steps ·`}{" "}
+          {offered.find(({ code }) => code === doc.text)?.name}
         </p>
       )}
     </>

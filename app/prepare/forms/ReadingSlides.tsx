@@ -1,3 +1,4 @@
+import { t } from "../../../core/language/t.ts";
 import type { Anchor } from "../../../core/rundown/anchor.ts";
 import type { Flow } from "../../../core/rundown/content.ts";
 import type { ReadingDoc } from "../../../core/rundown/cueDoc.ts";
@@ -68,7 +69,7 @@ export function ReadingSlides({
                     });
                   }}
                   className="font-words min-w-0 truncate text-left text-[18px] hover:text-act"
-                  title={`${unit.text}\nAlt+Enter parts or joins slides before it`}
+                  title={t`${unit.text}\nAlt+Enter parts or joins slides before it`}
                 >
                   <span className="mr-2 inline-block w-7 text-right font-mono text-[14px] text-second">
                     {occurrence.units[at - 1]?.verse?.verse === unit.verse?.verse ? "" : unit.verse?.verse}

@@ -1,3 +1,4 @@
+import { t } from "../../../core/language/t.ts";
 import type { ReadingDoc } from "../../../core/rundown/cueDoc.ts";
 import type { ListedText } from "../../desk/deskData.ts";
 import { fieldClass, Labelled } from "../../ui/Labelled.tsx";
@@ -18,18 +19,18 @@ export function ReadingSource({
   return (
     <>
       <div className="flex gap-3">
-        <Labelled id={id} label="Reference">
+        <Labelled id={id} label={t`Reference`}>
           <input
             id={id}
             value={doc.reference}
-            placeholder="Ps 107:23-30; Jn 1:1-5"
+            placeholder={t`Ps 107:23-30; Jn 1:1-5`}
             maxLength={200}
             spellCheck={false}
             onChange={(event) => onType({ ...doc, reference: event.target.value })}
             className={`${fieldClass} font-words text-[20px]`}
           />
         </Labelled>
-        <Labelled id={`${id}-text`} label="Text">
+        <Labelled id={`${id}-text`} label={t`Text`}>
           <select
             id={`${id}-text`}
             value={doc.text}

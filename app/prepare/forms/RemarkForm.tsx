@@ -1,3 +1,4 @@
+import { t } from "../../../core/language/t.ts";
 import type { RemarkDoc } from "../../../core/rundown/cueDoc.ts";
 import { fieldClass, Labelled } from "../../ui/Labelled.tsx";
 import { editorId } from "./editorId.ts";
@@ -13,7 +14,7 @@ export function RemarkForm({
   onType: (doc: RemarkDoc) => void;
 }) {
   return (
-    <Labelled id={editorId(cueId)} label={doc.isHeading ? "Heading" : "Remark"}>
+    <Labelled id={editorId(cueId)} label={doc.isHeading ? t`Heading` : t`Remark`}>
       <textarea
         id={editorId(cueId)}
         value={doc.text}

@@ -1,4 +1,5 @@
 import { Plus, X } from "lucide-react";
+import { t } from "../../../core/language/t.ts";
 import type { CueDoc, PlanNeed } from "../../../core/rundown/cueDoc.ts";
 import { kindOf } from "../../../core/rundown/kinds.ts";
 import { type Step, stepsOf } from "../../../core/rundown/steps.ts";
@@ -29,7 +30,7 @@ export function ScreensOfCue({
     <div className="flex flex-col gap-2 text-[15px] text-second">
       {outputs.length > 1 && kindOf(doc).bringsPage && (
         <fieldset className="flex flex-wrap items-center gap-1.5">
-          <legend className="float-left mr-2.5">On</legend>
+          <legend className="float-left mr-2.5">{t`On`}</legend>
           {outputs.map(({ id, name }) => {
             const isOn = only?.includes(id) ?? true;
             return (
@@ -37,7 +38,7 @@ export function ScreensOfCue({
                 key={id}
                 type="button"
                 aria-pressed={isOn}
-                title={isOn ? `It goes to ${name}` : `${name} keeps what it shows`}
+                title={isOn ? t`It goes to ${name}` : t`${name} keeps what it shows`}
                 onClick={() => change({ only: toggled(only, id, outputs) })}
                 className={`min-h-8 rounded px-2.5 text-[14px] ${isOn ? "bg-lifted text-paper" : "border border-edge text-second line-through"}`}
               >
@@ -49,29 +50,29 @@ export function ScreensOfCue({
       )}
       {hasPlans && (
         <p className="flex flex-wrap items-center gap-2.5">
-          Screen plan
+          {t`Screen plan`}
           <select
-            aria-label="Screen plan of this cue"
+            aria-label={t`Screen plan of this cue`}
             value={plan?.id ?? ""}
             onChange={({ target }) => change({ plan: needOf(target.value, plan) })}
             className={selectClass}
           >
-            <option value="">any</option>
+            <option value="">{t`any`}</option>
             <PlanOptions plans={plans} chosenId={plan?.id} />
           </select>
           {plan && (
             <>
-              under another
+              {t`under another`}
               <select
-                aria-label="Under another plan"
+                aria-label={t`Under another plan`}
                 value={plan.otherwise}
                 onChange={({ target }) =>
                   change({ plan: { ...plan, otherwise: target.value === "refuse" ? "refuse" : "switch" } })
                 }
                 className={selectClass}
               >
-                <option value="switch">switch to it with the take</option>
-                <option value="refuse">do not take</option>
+                <option value="switch">{t`switch to it with the take`}</option>
+                <option value="refuse">{t`do not take`}</option>
               </select>
             </>
           )}
@@ -85,7 +86,7 @@ export function ScreensOfCue({
               }}
               className="flex min-h-9 items-center gap-1.5 rounded-md px-2 text-act hover:underline"
             >
-              <Plus aria-hidden="true" className="size-4" /> from a step on
+              <Plus aria-hidden="true" className="size-4" /> {t`from a step on`}
             </button>
           )}
         </p>
@@ -93,9 +94,9 @@ export function ScreensOfCue({
       {stepPlans.map(({ step, planId }, at) => (
         // biome-ignore lint/suspicious/noArrayIndexKey: rows have no name of their own, and two may be alike
         <p key={at} className="flex flex-wrap items-center gap-2.5">
-          from
+          {t`from`}
           <select
-            aria-label={`Step of plan change ${at + 1}`}
+            aria-label={t`Step of plan change ${at + 1}`}
             value={keyOf(step)}
             onChange={({ target }) => {
               const chosen = steps.find(({ anchor }) => keyOf(anchor) === target.value);
@@ -104,7 +105,7 @@ export function ScreensOfCue({
             className={`${selectClass} max-w-72`}
           >
             {!steps.some(({ anchor }) => keyOf(anchor) === keyOf(step)) && (
-              <option value={keyOf(step)}>a step that is divided otherwise now</option>
+              <option value={keyOf(step)}>{t`a step that is divided otherwise now`}</option>
             )}
             {steps.map((each, number) => (
               <option key={keyOf(each.anchor)} value={keyOf(each.anchor)}>
@@ -112,9 +113,9 @@ export function ScreensOfCue({
               </option>
             ))}
           </select>
-          on
+          {t`on`}
           <select
-            aria-label={`Plan of plan change ${at + 1}`}
+            aria-label={t`Plan of plan change ${at + 1}`}
             value={planId}
             onChange={({ target }) =>
               change({ stepPlans: replaced(stepPlans, at, { step, planId: target.value }) })
@@ -125,7 +126,7 @@ export function ScreensOfCue({
           </select>
           <button
             type="button"
-            aria-label={`Remove plan change ${at + 1}`}
+            aria-label={t`Remove plan change ${at + 1}`}
             onClick={() => change({ stepPlans: stepPlans.filter((_, other) => other !== at) })}
             className="grid size-9 place-content-center rounded-md bg-lifted text-paper hover:bg-edge"
           >
@@ -135,7 +136,7 @@ export function ScreensOfCue({
       ))}
       {isGone && (
         <p className="text-attention">
-          A plan it needs is gone, so it cannot be taken there. Choose another; the air is as it was.
+          {t`A plan it needs is gone, so it cannot be taken there. Choose another; the air is as it was.`}
         </p>
       )}
     </div>
@@ -157,7 +158,7 @@ function PlanOptions({
         </option>
       ))}
       {chosenId !== undefined && !plans.some(({ id }) => id === chosenId) && (
-        <option value={chosenId}>a plan that is gone</option>
+        <option value={chosenId}>{t`a plan that is gone`}</option>
       )}
     </>
   );

@@ -1,4 +1,5 @@
 import { useMemo } from "react";
+import { t } from "../../../core/language/t.ts";
 import type { SongDoc } from "../../../core/rundown/cueDoc.ts";
 import { parseSong } from "../../../core/words/song.ts";
 import { CleanedLine } from "../../ui/CleanedLine.tsx";
@@ -30,13 +31,13 @@ export function SecondLanguageTab({
       <div className="flex gap-3">
         <LanguageField
           id={`${id}-language`}
-          label="Language of the words"
+          label={t`Language of the words`}
           value={doc.language}
           onChange={(language) => onType({ ...doc, language })}
         />
         <LanguageField
           id={`${id}-second-language`}
-          label="Second language"
+          label={t`Second language`}
           value={doc.second?.language ?? ""}
           onChange={(language) =>
             onType({ ...doc, second: language === "" && text === "" ? null : { language, text } })
@@ -44,7 +45,7 @@ export function SecondLanguageTab({
         />
       </div>
       <CleanedLine cleaned={paste.cleaned} />
-      <Labelled id={`${id}-second`} label="The same sections in the second language, line for line">
+      <Labelled id={`${id}-second`} label={t`The same sections in the second language, line for line`}>
         <textarea
           id={`${id}-second`}
           dir="auto"
@@ -52,7 +53,7 @@ export function SecondLanguageTab({
           value={text}
           rows={Math.max(6, text.split("\n").length)}
           spellCheck
-          placeholder={"Estrofa 1\n…"}
+          placeholder={t`Estrofa 1\n…`}
           onChange={(event) => setText(event.target.value)}
           onPaste={paste.onPaste}
           className={`${fieldClass} font-words text-[18px]`}
@@ -65,7 +66,7 @@ export function SecondLanguageTab({
       ))}
       {doc.second && (
         <p className="text-[14px] text-second">
-          Screens whose outfit has a template for two languages show both; the others show the first.
+          {t`Screens whose outfit has a template for two languages show both; the others show the first.`}
         </p>
       )}
     </div>
@@ -91,7 +92,7 @@ function LanguageField({
         onChange={(event) => onChange(event.target.value)}
         className={`${fieldClass} text-[16px]`}
       >
-        <option value="">not said</option>
+        <option value="">{t`not said`}</option>
         {[
           ...LANGUAGES,
           ...(value !== "" && !LANGUAGES.some(([tag]) => tag === value) ? [[value, value] as const] : []),
@@ -115,7 +116,9 @@ function findUneven(first: string, second: string): string[] {
   return a.song.sections.flatMap(({ key, label, stanzas }) => {
     const lines = stanzas.flat().length;
     const theirs = others.get(key);
-    if (theirs === undefined) return [`${label} (${key}) has no words in the second language.`];
-    return theirs === lines ? [] : [`${label} has ${lines} lines here and ${theirs} in the second language.`];
+    if (theirs === undefined) return [t`${label} (${key}) has no words in the second language.`];
+    return theirs === lines
+      ? []
+      : [t`${label} has ${lines} lines here and ${theirs} in the second language.`];
   });
 }

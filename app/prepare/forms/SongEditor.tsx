@@ -1,5 +1,6 @@
 import { Tabs } from "radix-ui";
 import { useEffect, useMemo, useRef } from "react";
+import { t } from "../../../core/language/t.ts";
 import type { Anchor } from "../../../core/rundown/anchor.ts";
 import type { PageContent } from "../../../core/rundown/content.ts";
 import type { SongDoc } from "../../../core/rundown/cueDoc.ts";
@@ -121,32 +122,32 @@ export function SongEditor({
         sections={divided?.song.sections ?? []}
         onType={(order) => onType({ ...doc, order })}
       >
-        <Labelled id={`${id}-title`} label="Title">
+        <Labelled id={`${id}-title`} label={t`Title`}>
           <input
             id={`${id}-title`}
             value={doc.title}
             maxLength={200}
-            placeholder="from the first line"
+            placeholder={t`from the first line`}
             onChange={(event) => onType({ ...doc, title: event.target.value })}
             className={`${fieldClass} text-[16px]`}
           />
         </Labelled>
       </OrderRow>
       <Tabs.Root defaultValue="words">
-        <Tabs.List aria-label="Parts of the song" className="mb-3 flex gap-1 border-b border-edge">
+        <Tabs.List aria-label={t`Parts of the song`} className="mb-3 flex gap-1 border-b border-edge">
           <Tabs.Trigger value="words" className={tabClass}>
-            Words
+            {t`Words`}
           </Tabs.Trigger>
           <Tabs.Trigger value="second" className={tabClass}>
-            {doc.second ? `Second language (${doc.second.language || "?"})` : "Second language"}
+            {doc.second ? t`Second language (${doc.second.language || "?"})` : t`Second language`}
           </Tabs.Trigger>
           <Tabs.Trigger value="credits" className={tabClass}>
-            Credits
+            {t`Credits`}
           </Tabs.Trigger>
         </Tabs.List>
         <Tabs.Content value="words" className="flex flex-col gap-3">
           <p className="flex flex-wrap items-end gap-x-4 gap-y-2 text-[14px] text-second">
-            <span className="w-16 leading-tight">Lines on a slide</span>
+            <span className="w-16 leading-tight">{t`Lines on a slide`}</span>
             {outfits.map((outfit) => (
               <label key={outfit.id} className="flex flex-col gap-1">
                 {outfit.name}
@@ -170,17 +171,18 @@ export function SongEditor({
                 onClick={() => onType({ ...doc, breaks: [] })}
                 className="min-h-8 rounded-md bg-lifted px-3 text-paper hover:bg-edge"
               >
-                Remove {doc.breaks.length === 1 ? "the manual break" : `${doc.breaks.length} manual breaks`}
+                {t`Remove ${doc.breaks.length === 1 ? t`the manual break` : t`${doc.breaks.length} manual breaks`}`}
               </button>
             )}
           </p>
           {divided && divided.lostBreaks.length > 0 && (
             <p role="status" className="text-[14px] text-attention">
-              {divided.lostBreaks.length === 1
-                ? "A manual break has"
-                : `${divided.lostBreaks.length} manual breaks have`}{" "}
-              no place any more: the words on both sides of it are gone (“{divided.lostBreaks[0]?.before}” | “
-              {divided.lostBreaks[0]?.after}”).{" "}
+              {t`${
+                divided.lostBreaks.length === 1
+                  ? t`A manual break has`
+                  : t`${divided.lostBreaks.length} manual breaks have`
+              } no place any more: the words on both sides of it are gone (“`}
+              {divided.lostBreaks[0]?.before}” | “{divided.lostBreaks[0]?.after}”).{" "}
               <button
                 type="button"
                 onClick={() =>
@@ -191,7 +193,7 @@ export function SongEditor({
                 }
                 className="min-h-8 rounded-md bg-lifted px-3 text-paper hover:bg-edge"
               >
-                Forget it
+                {t`Forget it`}
               </button>
             </p>
           )}
@@ -213,7 +215,7 @@ export function SongEditor({
             <textarea
               ref={words}
               id={id}
-              aria-label="Words"
+              aria-label={t`Words`}
               data-field="words"
               dir="auto"
               lang={doc.language || undefined}
@@ -221,9 +223,7 @@ export function SongEditor({
               rows={Math.max(6, doc.text.split("\n").length)}
               wrap="off"
               spellCheck
-              placeholder={
-                "Verse 1\nPaste or type the words here.\nA blank line parts stanzas;\nlabels such as Chorus or [Bridge] name them."
-              }
+              placeholder={t`Verse 1\nPaste or type the words here.\nA blank line parts stanzas;\nlabels such as Chorus or [Bridge] name them.`}
               onChange={(event) => {
                 onType({ ...doc, text: event.target.value });
                 follow(event.currentTarget);
@@ -242,8 +242,9 @@ export function SongEditor({
             />
           </div>
           <p className="text-[14px] text-second">
-            <kbd>Alt+Enter</kbd> parts or joins slides before this line on every screen; a press beside it, on
-            one. {hasChords && "Chords are kept in the text and left out on slides."}
+            <kbd>Alt+Enter</kbd>{" "}
+            {t`parts or joins slides before this line on every screen; a press beside it, on one.`}{" "}
+            {hasChords && t`Chords are kept in the text and left out on slides.`}
           </p>
         </Tabs.Content>
         <Tabs.Content value="second">

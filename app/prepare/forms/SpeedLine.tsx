@@ -1,4 +1,5 @@
 import type { CrawlFigures, CrawlSpeed } from "../../../core/crawl/rate.ts";
+import { t } from "../../../core/language/t.ts";
 import type { PageDoc } from "../../../core/rundown/cueDoc.ts";
 import { stepsOf } from "../../../core/rundown/steps.ts";
 import { NO_ADJUSTMENT } from "../../../core/scene/adjustment.ts";
@@ -12,9 +13,9 @@ import { fieldLabel } from "./fieldLabel.ts";
 import { withAdjustment } from "./nudges.ts";
 
 const UNITS = {
-  pxPerFrame: { words: "pixels a frame", min: 0.1, max: 400, step: 0.1 },
-  pxPerSecond: { words: "pixels a second", min: 1, max: 20_000, step: 1 },
-  passSeconds: { words: "seconds for one pass", min: 0.5, max: 7_200, step: 0.1 },
+  pxPerFrame: { words: t`pixels a frame`, min: 0.1, max: 400, step: 0.1 },
+  pxPerSecond: { words: t`pixels a second`, min: 1, max: 20_000, step: 1 },
+  passSeconds: { words: t`seconds for one pass`, min: 0.5, max: 7_200, step: 0.1 },
 } as const;
 const KINDS = Object.keys(UNITS) as CrawlSpeed["kind"][];
 
@@ -42,7 +43,7 @@ export function SpeedLine({
   return (
     <p className="flex flex-wrap items-center gap-2.5 text-[15px]">
       <label htmlFor={id} className="text-second">
-        {label} go
+        {t`${label} go`}
       </label>
       {speed && unit && (
         <NumberBox
@@ -63,7 +64,7 @@ export function SpeedLine({
         }}
         className="min-h-10 rounded-md border border-edge-strong bg-ground px-2"
       >
-        <option value="">as fast as the template says</option>
+        <option value="">{t`as fast as the template says`}</option>
         {KINDS.map((kind) => (
           <option key={kind} value={kind}>
             {UNITS[kind].words}

@@ -1,6 +1,7 @@
 import { Pencil } from "lucide-react";
 import { DropdownMenu } from "radix-ui";
 import { Link } from "react-router";
+import { t } from "../../../core/language/t.ts";
 import type { DeskOutfit, OfferedOnDesk } from "../../../core/wire/deskDesigns.ts";
 import { fieldClass, Labelled } from "../../ui/Labelled.tsx";
 import { editorId } from "./editorId.ts";
@@ -38,14 +39,14 @@ export function TemplateLine({
     <div className="flex flex-wrap items-end gap-3">
       {offered.length > 0 && (
         <div className="w-full max-w-md">
-          <Labelled id={id} label="Template">
+          <Labelled id={id} label={t`Template`}>
             <select
               id={id}
               value={chosen?.key ?? ""}
               onChange={({ target }) => onChange(target.value === "" ? null : target.value)}
               className={`${fieldClass} text-[16px]`}
             >
-              <option value="">The outfit’s own</option>
+              <option value="">{t`The outfit’s own`}</option>
               {offered.map(({ outfit, key, name }) => (
                 <option key={`${outfit}/${key}`} value={key}>
                   {name} ({outfit})
@@ -58,7 +59,7 @@ export function TemplateLine({
       {worn.length > 0 && (
         <DropdownMenu.Root>
           <DropdownMenu.Trigger className="inline-flex min-h-10 items-center gap-2 rounded-md bg-lifted px-3 text-[15px] hover:bg-edge">
-            <Pencil aria-hidden="true" className="size-4" /> Change this template
+            <Pencil aria-hidden="true" className="size-4" /> {t`Change this template`}
           </DropdownMenu.Trigger>
           <DropdownMenu.Portal>
             <DropdownMenu.Content

@@ -1,8 +1,9 @@
+import { t } from "../../../core/language/t.ts";
 import { AS_MADE, type Whole } from "../../../core/scene/adjustment.ts";
 import { NumberBox } from "../../ui/NumberBox.tsx";
 
 const BOXES = [
-  { name: "to the right", field: "xPercent", per: 1, min: -100, max: 100 },
+  { name: t`to the right`, field: "xPercent", per: 1, min: -100, max: 100 },
   { name: "down", field: "yPercent", per: 1, min: -100, max: 100 },
   { name: "size", field: "scale", per: 100, min: 10, max: 300 },
 ] as const;
@@ -18,12 +19,12 @@ export function WholeLine({
   const now = whole ?? AS_MADE;
   return (
     <p className="flex flex-wrap items-center gap-x-3 gap-y-1 text-[14px] text-second">
-      The whole page
+      {t`The whole page`}
       {BOXES.map(({ name, field, per, min, max }) => (
         <span key={field} className="flex items-center gap-1.5">
           {name}
           <NumberBox
-            label={`The whole page, ${name}, %`}
+            label={t`The whole page, ${name}, %`}
             value={Math.round(now[field] * per)}
             min={min}
             max={max}
@@ -42,7 +43,7 @@ export function WholeLine({
           onClick={() => onChange(null)}
           className="min-h-8 rounded-md bg-lifted px-2 text-paper hover:bg-edge"
         >
-          put back
+          {t`put back`}
         </button>
       )}
     </p>

@@ -1,3 +1,4 @@
+import { t } from "../../../core/language/t.ts";
 import { type Adjustment, type Adjustments, NO_ADJUSTMENT } from "../../../core/scene/adjustment.ts";
 
 const FINE_PX = 1;
@@ -63,14 +64,14 @@ export function describeAdjustment(adjustment: Adjustment | undefined): string |
   const { xPx, yPx, scale, isHidden, isShown, speed, level, isLooped, wide, shade } = adjustment;
   const parts: string[] = [];
   if (isHidden) parts.push("hidden");
-  else if (isShown) parts.push("shown whatever its rule says");
-  if (xPx !== 0) parts.push(`${Math.abs(xPx)} px ${xPx > 0 ? "right" : "left"}`);
-  if (yPx !== 0) parts.push(`${Math.abs(yPx)} px ${yPx > 0 ? "down" : "up"}`);
-  if (scale !== 1) parts.push(`${Math.round(scale * 100)} % of its size`);
-  if (speed) parts.push("a speed of its own");
+  else if (isShown) parts.push(t`shown whatever its rule says`);
+  if (xPx !== 0) parts.push(t`${Math.abs(xPx)} px ${xPx > 0 ? t`right` : t`left`}`);
+  if (yPx !== 0) parts.push(t`${Math.abs(yPx)} px ${yPx > 0 ? t`down` : t`up`}`);
+  if (scale !== 1) parts.push(t`${Math.round(scale * 100)} % of its size`);
+  if (speed) parts.push(t`a speed of its own`);
   if (level !== null) parts.push(`${Math.round(level * 100)} % loud`);
-  if (wide !== undefined && wide !== 1) parts.push(`box ${Math.round(wide * 100)} % wide`);
-  if (shade !== undefined) parts.push("a shade behind it");
-  if (isLooped !== null) parts.push(isLooped ? "begins again at its end" : "plays once");
+  if (wide !== undefined && wide !== 1) parts.push(t`box ${Math.round(wide * 100)} % wide`);
+  if (shade !== undefined) parts.push(t`a shade behind it`);
+  if (isLooped !== null) parts.push(isLooped ? t`begins again at its end` : t`plays once`);
   return parts.join(", ");
 }

@@ -1,4 +1,5 @@
 import { useRef, useState } from "react";
+import { t } from "../../../core/language/t.ts";
 import type { ManualBreak } from "../../../core/words/manualBreaks.ts";
 import { type BracketGroup, bracketEdge } from "../../pictures/bracketGroups.ts";
 
@@ -62,7 +63,7 @@ export function BracketColumns({
               return (
                 <div
                   key={`${group.id}-manual-${line}`}
-                  title={`${begins ? "Join the slides here, or drag" : "Part the slide here"}: ${group.name}`}
+                  title={`${begins ? t`Join the slides here, or drag` : t`Part the slide here`}: ${group.name}`}
                   className={`absolute z-10 h-3.5 w-4.5 rounded-sm hover:bg-act/40 ${begins ? "cursor-row-resize" : "cursor-pointer"}`}
                   style={{ left: column * COLUMN_PX - 3, top: topOf(unit) - 7 }}
                   onPointerDown={(event) => {

@@ -4,6 +4,7 @@ import { CSS } from "@dnd-kit/utilities";
 import { defaultRangeExtractor, useVirtualizer } from "@tanstack/react-virtual";
 import { GripVertical, TriangleAlert } from "lucide-react";
 import { memo, type RefObject, useCallback, useEffect, useMemo, useRef, useState } from "react";
+import { t } from "../../../core/language/t.ts";
 import type { Anchor } from "../../../core/rundown/anchor.ts";
 import { PAGE_ANCHOR, stepsOf } from "../../../core/rundown/steps.ts";
 import { pagesOn } from "../../../core/show/layers.ts";
@@ -78,10 +79,9 @@ export function CueList({
   if (cues.length === 0)
     return (
       <div className="grid flex-1 place-content-center gap-2 p-8 text-center">
-        <p className="font-words text-[22px]">The rundown is empty.</p>
+        <p className="font-words text-[22px]">{t`The rundown is empty.`}</p>
         <p className="max-w-md text-second">
-          Paste the words of a song into the box above, or type a reference such as Ps 107:23-30, or a name
-          and role. What you type is saved as you type it.
+          {t`Paste the words of a song into the box above, or type a reference such as Ps 107:23-30, or a name and role. What you type is saved as you type it.`}
         </p>
       </div>
     );
@@ -181,7 +181,7 @@ function CueRow({
     >
       <button
         type="button"
-        aria-label={`Move ${title}`}
+        aria-label={t`Move ${title}`}
         {...sortable.attributes}
         {...sortable.listeners}
         className="grid cursor-grab place-content-center text-quiet hover:text-paper"
@@ -212,7 +212,7 @@ function CueRow({
         <CueFeedMark cueId={view.cueId} live={cue.ready?.content.live} />
         {isOnAir && (
           <span className="mt-1 inline-block rounded bg-air px-1.5 text-[14px] font-bold text-on-bright">
-            ON AIR
+            {t`ON AIR`}
           </span>
         )}
       </button>
@@ -252,7 +252,7 @@ const Summary = memo(function Summary({ cue }: { cue: DeskCue }) {
   if (!ready)
     return (
       <p className="text-[15px] text-second">
-        {"pending" in view.compiled ? "being laid out…" : "left out of the run"}
+        {"pending" in view.compiled ? t`being laid out…` : t`left out of the run`}
       </p>
     );
   if (ready.content.action) return <p className="text-[16px] text-second">{describeAction(ready.content)}</p>;
@@ -262,7 +262,7 @@ const Summary = memo(function Summary({ cue }: { cue: DeskCue }) {
     return (
       <p className="truncate">
         <span className="font-words text-[18px]">{first.words.split("\n")[0]}</span>
-        <span className="ml-3 text-[14px] text-second">{steps.length - 1} steps</span>
+        <span className="ml-3 text-[14px] text-second">{t`${steps.length - 1} steps`}</span>
       </p>
     );
   const [words = "", ...rest] =

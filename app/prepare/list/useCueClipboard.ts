@@ -1,3 +1,4 @@
+import { t } from "../../../core/language/t.ts";
 import type { CueDoc } from "../../../core/rundown/cueDoc.ts";
 import { useClipboard } from "../../ui/useClipboard.ts";
 import { cuesIn, textOfCues } from "./copiedCues.ts";
@@ -15,7 +16,7 @@ export function useCueClipboard({ copied, paste, cut, say }: CueClipboard): void
     copied: () => textOfCues(copied()),
     onCopied: (isCut) => {
       const { length } = copied();
-      say(length === 1 ? "The cue is copied." : `${length} cues are copied.`);
+      say(length === 1 ? t`The cue is copied.` : t`${length} cues are copied.`);
       if (isCut) void cut();
     },
     paste: (text) => {

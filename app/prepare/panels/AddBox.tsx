@@ -1,4 +1,5 @@
 import { type ReactNode, useEffect, useId, useRef, useState } from "react";
+import { t } from "../../../core/language/t.ts";
 import { looksLikeRows } from "../../../core/rundown/bulkPages.ts";
 import type { CueDoc } from "../../../core/rundown/cueDoc.ts";
 import type { Cleaning } from "../../../core/words/hygiene.ts";
@@ -109,11 +110,11 @@ export function AddBox({
       <div className="flex items-start gap-2">
         <textarea
           id="add-box"
-          aria-label="Add to the rundown: a song, a reference, or a name and role"
+          aria-label={t`Add to the rundown: a song, a reference, or a name and role`}
           aria-describedby={sayId}
           value={typed}
           rows={manyLines ? (review.reading ? 3 : 6) : 1}
-          placeholder="Paste a song, or type “Ps 107:23-30”, or “Name, role”"
+          placeholder={t`Paste a song, or type “Ps 107:23-30”, or “Name, role”`}
           onChange={(event) => setTyped(event.target.value)}
           onPaste={(event) => {
             if (
@@ -140,7 +141,7 @@ export function AddBox({
           disabled={typed.trim() === "" || asRows}
           className="min-h-11 shrink-0 rounded-lg bg-act px-4 text-[15px] font-bold text-on-bright hover:brightness-110 disabled:bg-lifted disabled:text-quiet"
         >
-          Add
+          {t`Add`}
         </button>
         <AddMenu onFiles={onFiles} onAdd={onAdd} onFeed={() => setIsOfFeed(true)} />
       </div>
@@ -174,7 +175,7 @@ export function AddBox({
               onClick={() => setIsSong(true)}
               className="min-h-9 rounded-md bg-lifted px-3 hover:bg-edge"
             >
-              It is one song
+              {t`It is one song`}
             </button>
           }
         />
@@ -194,19 +195,19 @@ export function AddBox({
           className="flex min-h-9 min-w-0 flex-1 items-center gap-3 text-[14px]"
         >
           {asRows ? null : result === undefined ? (
-            <span className="text-second">It is added after the chosen cue.</span>
+            <span className="text-second">{t`It is added after the chosen cue.`}</span>
           ) : "problem" in result ? (
             <span className="text-attention">{result.problem}</span>
           ) : (
             <span className="text-act">
               {cueKindName(result.doc, fieldSets)}: {result.title}
-              {result.steps > 1 && `, ${result.steps} steps`} — <kbd>{manyLines ? "Alt+Enter" : "Enter"}</kbd>{" "}
-              adds it
+              {result.steps > 1 && t`, ${result.steps} steps`} —{" "}
+              <kbd>{manyLines ? "Alt+Enter" : t`Enter`}</kbd> {t`adds it`}
             </span>
           )}
           {result && "others" in result && result.others.length > 0 && (
             <span className="flex flex-wrap items-center gap-2 text-attention">
-              or
+              {t`or`}
               {result.others.map((other) => (
                 <button
                   key={other}
@@ -225,7 +226,7 @@ export function AddBox({
               onClick={() => setIsSong(false)}
               className="min-h-8 rounded-md bg-lifted px-3 text-paper hover:bg-edge"
             >
-              One page for each line
+              {t`One page for each line`}
             </button>
           )}
         </p>

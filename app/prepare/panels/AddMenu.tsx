@@ -2,6 +2,7 @@ import { FileUp, Plug, Plus } from "lucide-react";
 import { DropdownMenu } from "radix-ui";
 import { type ReactNode, useEffect, useMemo, useRef, useState } from "react";
 import { useFetcher } from "react-router";
+import { t } from "../../../core/language/t.ts";
 import { type CueDoc, pageCue } from "../../../core/rundown/cueDoc.ts";
 import { isForPages } from "../../../core/scene/fieldSet.ts";
 import type { HouseStyle } from "../../../core/scene/houseStyle.ts";
@@ -15,10 +16,10 @@ import { OFFERED_CUES } from "../forms/cueForms.ts";
 
 /** Kinds of pages as people look for them. What is in none of these stands under "other". */
 const GROUPS: readonly { readonly name: string; readonly fieldSets: readonly string[] }[] = [
-  { name: "Names and titles", fieldSets: ["name", "title", "comment", "nowNext"] },
-  { name: "Words to read", fieldSets: ["points", "roll", "crawl", "credit"] },
-  { name: "Pictures and clips", fieldSets: ["picture", "clip", "backdrop", "loop", "corner", "squeeze"] },
-  { name: "Times and figures", fieldSets: ["countdown", "clock", "standings", "bars"] },
+  { name: t`Names and titles`, fieldSets: ["name", "title", "comment", "nowNext"] },
+  { name: t`Words to read`, fieldSets: ["points", "roll", "crawl", "credit"] },
+  { name: t`Pictures and clips`, fieldSets: ["picture", "clip", "backdrop", "loop", "corner", "squeeze"] },
+  { name: t`Times and figures`, fieldSets: ["countdown", "clock", "standings", "bars"] },
 ];
 
 /** For a page of a chosen kind, empty, to be filled where it stands: each as its true picture. */
@@ -40,14 +41,14 @@ export function AddMenu({
   const others = [...fieldSets.values()].flatMap((set) =>
     isForPages(set) && !grouped.has(set.id) ? [set.id] : [],
   );
-  const groups = others.length > 0 ? [...GROUPS, { name: "Other", fieldSets: others }] : GROUPS;
+  const groups = others.length > 0 ? [...GROUPS, { name: t`Other`, fieldSets: others }] : GROUPS;
   return (
     <>
       <input
         ref={files}
         type="file"
         multiple
-        aria-label="Slides or a rundown"
+        aria-label={t`Slides or a rundown`}
         tabIndex={-1}
         accept=".pdf,.zip,.pptx,.pptm,.ppsx,.txt,.md,.markdown,.csv,.tsv,.ics,.cho,.chopro,.crd,.pro,image/png,image/jpeg,image/webp,image/avif,image/gif"
         className="sr-only"
@@ -58,7 +59,7 @@ export function AddMenu({
       />
       <DropdownMenu.Root open={isOpen} onOpenChange={setIsOpen}>
         <DropdownMenu.Trigger className="flex min-h-11 shrink-0 items-center gap-1.5 rounded-lg bg-lifted px-3.5 text-[15px] hover:bg-edge">
-          <Plus aria-hidden="true" className="size-4.5" /> Empty page
+          <Plus aria-hidden="true" className="size-4.5" /> {t`Empty page`}
         </DropdownMenu.Trigger>
         <DropdownMenu.Portal>
           <DropdownMenu.Content

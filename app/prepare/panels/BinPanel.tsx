@@ -1,5 +1,6 @@
 import { ArchiveRestore } from "lucide-react";
 import { useEffect, useState } from "react";
+import { t } from "../../../core/language/t.ts";
 import type { CueDoc } from "../../../core/rundown/cueDoc.ts";
 import { ask } from "../../api/call.ts";
 import { useDesk } from "../../desk/deskContext.ts";
@@ -39,18 +40,18 @@ export function BinPanel({
     };
   }, [revision]);
   return (
-    <section aria-label="Bin" className="max-h-64 shrink-0 overflow-y-auto border-b border-edge px-5 py-3">
+    <section aria-label={t`Bin`} className="max-h-64 shrink-0 overflow-y-auto border-b border-edge px-5 py-3">
       <div className="mb-2 flex items-center justify-between">
-        <h2 className="text-[16px] font-semibold">Deleted cues</h2>
-        <CloseButton label="Close the bin" onClose={onClose} />
+        <h2 className="text-[16px] font-semibold">{t`Deleted cues`}</h2>
+        <CloseButton label={t`Close the bin`} onClose={onClose} />
       </div>
-      {deleted?.length === 0 && <p className="text-[15px] text-second">Nothing was deleted.</p>}
+      {deleted?.length === 0 && <p className="text-[15px] text-second">{t`Nothing was deleted.`}</p>}
       <ul className="flex flex-col gap-1">
         {deleted?.map(({ cueId, atMs, doc }) => (
           <li key={cueId} className="flex items-center gap-3 text-[15px]">
             <button
               type="button"
-              aria-label={`Put ${typedTitle(doc, fieldSets)} back`}
+              aria-label={t`Put ${typedTitle(doc, fieldSets)} back`}
               onClick={() => void onAdd(doc)}
               className={toolClass}
             >

@@ -1,4 +1,5 @@
 import { type ReactNode, useMemo, useState } from "react";
+import { t } from "../../../core/language/t.ts";
 import {
   bulkPages,
   guessMapping,
@@ -64,10 +65,13 @@ export function BulkPages({
   const first = fieldSet.fields[0];
   const empty = first && !first.optional ? docs.filter(({ values }) => !values[first.name]).length : 0;
   return (
-    <section aria-label="One page for each line" className="mt-2 rounded-lg border border-edge bg-ground p-3">
+    <section
+      aria-label={t`One page for each line`}
+      className="mt-2 rounded-lg border border-edge bg-ground p-3"
+    >
       <div className="flex flex-wrap items-center gap-3 text-[15px]">
         <label className="flex items-center gap-2">
-          One page each:
+          {t`One page each:`}
           <select
             value={fieldSet.id}
             onChange={(event) => setFieldSetId(event.target.value)}
@@ -82,7 +86,7 @@ export function BulkPages({
         </label>
         {pasted.columns > 1 && (
           <button type="button" onClick={swap} className="min-h-9 rounded-md bg-lifted px-3 hover:bg-edge">
-            Swap the columns
+            {t`Swap the columns`}
           </button>
         )}
         {tools}
@@ -93,7 +97,7 @@ export function BulkPages({
           disabled={docs.length === 0}
           className="ml-auto min-h-10 rounded-lg bg-act px-4 font-bold text-on-bright hover:brightness-110 disabled:bg-lifted disabled:text-quiet"
         >
-          Add {docs.length} {docs.length === 1 ? "page" : "pages"} <kbd>Alt+Enter</kbd>
+          {t`Add ${docs.length} ${docs.length === 1 ? t`page` : t`pages`}`} <kbd>Alt+Enter</kbd>
         </button>
       </div>
       <div className="mt-3 max-h-72 overflow-auto">
@@ -109,7 +113,7 @@ export function BulkPages({
                     </span>
                   )}
                   <select
-                    aria-label={`Column ${column + 1} is`}
+                    aria-label={t`Column ${column + 1} is`}
                     value={field ?? ""}
                     onChange={(event) =>
                       setChosen({
@@ -120,7 +124,7 @@ export function BulkPages({
                     }
                     className={`${fieldClass} text-[14px]`}
                   >
-                    <option value="">left out</option>
+                    <option value="">{t`left out`}</option>
                     {fieldSet.fields
                       .filter(({ kind }) => fieldKind(kind).takesColumns)
                       .map(({ name, label }) => (
@@ -152,25 +156,22 @@ export function BulkPages({
         </table>
       </div>
       <p className="mt-2 text-[14px] text-second">
-        {docs.length > SHOWN_ROWS && `and ${docs.length - SHOWN_ROWS} more. `}
-        {typeof given === "string" && pasted.heading && "The first line names the columns and is no page. "}
+        {docs.length > SHOWN_ROWS && t`and ${docs.length - SHOWN_ROWS} more. `}
+        {typeof given === "string" && pasted.heading && t`The first line names the columns and is no page. `}
         {pasted.rows.length > docs.length && (
           <span className="text-attention">
-            {pasted.rows.length - docs.length} more are left: at most {MOST_BULK_PAGES.toLocaleString("en")}{" "}
-            are added at once.{" "}
+            {t`${pasted.rows.length - docs.length} more are left: at most ${MOST_BULK_PAGES.toLocaleString("en")} are added at once.`}{" "}
           </span>
         )}
         {worst && (
           <span className="text-attention">
-            {tooLong.length === 1 ? "One text is" : `${tooLong.length} texts are`} longer than the page takes
-            and will be cut: line {worst.row + 1} has {worst.letters} characters, at most {worst.most} are
-            taken.{" "}
+            {t`${tooLong.length === 1 ? t`One text is` : t`${tooLong.length} texts are`} longer than the page takes and will be cut: line ${worst.row + 1} has ${worst.letters} characters, at most ${worst.most} are taken.`}{" "}
           </span>
         )}
         {empty > 0 && (
           <span className="text-attention">
-            {empty} {empty === 1 ? "has" : "have"} no {first?.label.toLowerCase()} and cannot be taken until
-            filled.
+            {t`${empty} ${empty === 1 ? t`has` : t`have`} no`} {first?.label.toLowerCase()}{" "}
+            {t`and cannot be taken until filled.`}
           </span>
         )}
       </p>

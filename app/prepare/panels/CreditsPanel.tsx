@@ -1,5 +1,6 @@
 import { useState } from "react";
 import { useRevalidator } from "react-router";
+import { t } from "../../../core/language/t.ts";
 import { nameMissing } from "../../../core/words/credits.ts";
 import { call } from "../../api/call.ts";
 import { useDeskStore } from "../../desk/deskContext.ts";
@@ -31,10 +32,10 @@ export function CreditsPanel({
     await revalidate();
   };
   return (
-    <section aria-label="Credits" className="shrink-0 border-b border-edge bg-raised px-4 py-3">
+    <section aria-label={t`Credits`} className="shrink-0 border-b border-edge bg-raised px-4 py-3">
       <div className="flex items-end gap-3">
         <div className="w-72">
-          <Labelled id="venue-licence" label="Licence number of the venue, for this event">
+          <Labelled id="venue-licence" label={t`Licence number of the venue, for this event`}>
             <input
               id="venue-licence"
               value={typed}
@@ -50,10 +51,10 @@ export function CreditsPanel({
         </div>
         <p role="status" className="min-w-0 flex-1 pb-2.5 text-[15px] text-second">
           {missing.length === 0
-            ? "Every song says what it should."
-            : `${missing.length} ${missing.length === 1 ? "song does" : "songs do"} not say all of it:`}
+            ? t`Every song says what it should.`
+            : t`${missing.length} ${missing.length === 1 ? t`song does` : t`songs do`} not say all of it:`}
         </p>
-        <CloseButton label="Close credits" onClose={onClose} />
+        <CloseButton label={t`Close credits`} onClose={onClose} />
       </div>
       {missing.length > 0 && (
         <ul className="mt-2 max-h-48 overflow-y-auto">

@@ -1,5 +1,6 @@
 import { ArchiveRestore, Copy, Copyright, Redo2, Replace, Trash2, Undo2 } from "lucide-react";
 import { type ReactNode, useMemo } from "react";
+import { t } from "../../../core/language/t.ts";
 import { useDesk } from "../../desk/deskContext.ts";
 import { missingOf } from "../../desk/missingCredits.ts";
 import { useDeskData } from "../../desk/useDeskData.ts";
@@ -27,48 +28,48 @@ export function EditTools({
   const { licence } = useDeskData();
   const incomplete = useMemo(() => missingOf(cues, licence).length, [cues, licence]);
   return (
-    <div className="flex gap-1.5" role="toolbar" aria-label="Edit">
+    <div className="flex gap-1.5" role="toolbar" aria-label={t`Edit`}>
       <Tool
-        label="Undo"
+        label={t`Undo`}
         keys="Ctrl+Z"
         onPress={() => act.step("undo")}
         icon={<Undo2 aria-hidden="true" className="size-4.5" />}
       />
       <Tool
-        label="Redo"
+        label={t`Redo`}
         keys="Ctrl+Shift+Z"
         onPress={() => act.step("redo")}
         icon={<Redo2 aria-hidden="true" className="size-4.5" />}
       />
       <Tool
-        label="Duplicate"
+        label={t`Duplicate`}
         keys="D"
         disabled={!hasChosen}
         onPress={act.duplicate}
         icon={<Copy aria-hidden="true" className="size-4.5" />}
       />
       <Tool
-        label="Delete"
-        keys="Del"
+        label={t`Delete`}
+        keys={t`Del`}
         disabled={!hasChosen}
         onPress={act.remove}
         icon={<Trash2 aria-hidden="true" className="size-4.5" />}
       />
       <Tool
-        label="Bin: cues that were deleted"
+        label={t`Bin: cues that were deleted`}
         isOn={panel === "bin"}
         onPress={() => onPanel("bin")}
         icon={<ArchiveRestore aria-hidden="true" className="size-4.5" />}
       />
       <Tool
-        label="Find and replace"
+        label={t`Find and replace`}
         keys="R"
         isOn={panel === "replace"}
         onPress={() => onPanel("replace")}
         icon={<Replace aria-hidden="true" className="size-4.5" />}
       />
       <Tool
-        label={incomplete === 0 ? "Credits" : `Credits: ${incomplete} incomplete`}
+        label={incomplete === 0 ? t`Credits` : t`Credits: ${incomplete} incomplete`}
         isOn={panel === "credits"}
         onPress={() => onPanel("credits")}
         icon={

@@ -1,4 +1,5 @@
 import { useState } from "react";
+import { t } from "../../../core/language/t.ts";
 import { type BoundRows, boundPages } from "../../../core/rundown/boundPages.ts";
 import { MOST_BULK_PAGES } from "../../../core/rundown/bulkPages.ts";
 import type { CueDoc } from "../../../core/rundown/cueDoc.ts";
@@ -35,9 +36,9 @@ export function FeedPages({
       tools={
         <>
           <label className="flex items-center gap-2">
-            of
+            {t`of`}
             <select
-              aria-label="Feed"
+              aria-label={t`Feed`}
               data-feed-choice
               value={feed.id}
               onChange={({ target }) => setChosenId(target.value)}
@@ -50,13 +51,13 @@ export function FeedPages({
               ))}
             </select>
           </label>
-          <CheckBox label="each stays bound to its row" isOn={isBound} onChange={setIsBound} />
+          <CheckBox label={t`each stays bound to its row`} isOn={isBound} onChange={setIsBound} />
           <button
             type="button"
             onClick={onCancel}
             className="min-h-9 rounded-md bg-lifted px-3 hover:bg-edge"
           >
-            Cancel
+            {t`Cancel`}
           </button>
         </>
       }

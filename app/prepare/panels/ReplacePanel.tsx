@@ -1,4 +1,5 @@
 import { useMemo, useState } from "react";
+import { t } from "../../../core/language/t.ts";
 import type { Edit, EditOutcome } from "../../../core/rundown/edits.ts";
 import { findInCue } from "../../../core/rundown/replaceWords.ts";
 import { useDesk } from "../../desk/deskContext.ts";
@@ -46,12 +47,12 @@ export function ReplacePanel({
       cueIds: cueIds && [...cueIds],
     });
     if (outcome.kind === "saved")
-      setDone(`${outcome.label}. Ctrl+Z takes it back; what is on air stays as it is.`);
+      setDone(t`${outcome.label}. Ctrl+Z takes it back; what is on air stays as it is.`);
   };
   return (
-    <section aria-label="Find and replace" className="shrink-0 border-b border-edge bg-raised px-4 py-3">
+    <section aria-label={t`Find and replace`} className="shrink-0 border-b border-edge bg-raised px-4 py-3">
       <div className="flex items-end gap-3">
-        <Labelled id="replace-find" label="Find in the rundown">
+        <Labelled id="replace-find" label={t`Find in the rundown`}>
           <input
             id="replace-find"
             // biome-ignore lint/a11y/noAutofocus: it was opened to type into
@@ -65,7 +66,7 @@ export function ReplacePanel({
             className={`${fieldClass} text-[16px]`}
           />
         </Labelled>
-        <Labelled id="replace-by" label="Replace by">
+        <Labelled id="replace-by" label={t`Replace by`}>
           <input
             id="replace-by"
             value={by}
@@ -83,18 +84,18 @@ export function ReplacePanel({
           onClick={() => void replace(null)}
           className="min-h-10.5 shrink-0 rounded-lg bg-act px-4 text-[15px] font-bold text-on-bright hover:brightness-110 disabled:bg-lifted disabled:text-quiet"
         >
-          Replace {count === 0 ? "" : count === 1 ? "it" : `all ${count}`}
+          {t`Replace ${count === 0 ? "" : count === 1 ? t`it` : t`all ${count}`}`}
         </button>
-        <CloseButton label="Close find and replace" onClose={onClose} />
+        <CloseButton label={t`Close find and replace`} onClose={onClose} />
       </div>
       <div className="mt-2 flex flex-wrap items-center gap-x-6 gap-y-1 text-[15px]">
-        <CheckBox label="whole words" isOn={wholeWords} onChange={setWholeWords} />
-        <CheckBox label="capitals as typed" isOn={matchCase} onChange={setMatchCase} />
+        <CheckBox label={t`whole words`} isOn={wholeWords} onChange={setWholeWords} />
+        <CheckBox label={t`capitals as typed`} isOn={matchCase} onChange={setMatchCase} />
         <span role="status" className={done ? "text-act" : "text-second"}>
           {done ||
             (find === ""
-              ? "Scripture is left as it is."
-              : `${count} ${count === 1 ? "place" : "places"} in ${found.length} ${found.length === 1 ? "cue" : "cues"}`)}
+              ? t`Scripture is left as it is.`
+              : t`${count} ${count === 1 ? t`place` : t`places`} in ${found.length} ${found.length === 1 ? t`cue` : t`cues`}`)}
         </span>
       </div>
       {count > 0 && (
@@ -119,7 +120,7 @@ export function ReplacePanel({
                   </span>
                 ))}
                 {places.length > 5 && (
-                  <span className="text-[14px] text-second">and {places.length - 5} more</span>
+                  <span className="text-[14px] text-second">{t`and ${places.length - 5} more`}</span>
                 )}
               </span>
               <button
@@ -127,7 +128,7 @@ export function ReplacePanel({
                 onClick={() => void replace([cue.view.cueId])}
                 className="min-h-8 shrink-0 rounded-md bg-lifted px-3 text-[14px] hover:bg-edge"
               >
-                Only here
+                {t`Only here`}
               </button>
             </li>
           ))}

@@ -1,4 +1,5 @@
 import { useEffect, useState } from "react";
+import { t } from "../../../core/language/t.ts";
 import type { CueDoc } from "../../../core/rundown/cueDoc.ts";
 import { TAKEN_FOR, type TakenFor, type TakenLine } from "../../../core/rundown/takeEntry.ts";
 import { call } from "../../api/call.ts";
@@ -9,8 +10,8 @@ const WORDS: Readonly<Record<TakenFor, string>> = {
   heading: "a heading",
   song: "a song",
   reading: "a reading",
-  strap: "a name strap",
-  title: "a title page",
+  strap: t`a name strap`,
+  title: t`a title page`,
   remark: "a remark",
 };
 type Choice = TakenFor | "left";
@@ -49,7 +50,7 @@ export function RundownReview({
   });
   return (
     <section
-      aria-label="A rundown from a file"
+      aria-label={t`A rundown from a file`}
       className="flex max-h-[70%] min-h-0 shrink-0 flex-col border-b border-edge bg-raised px-4 py-3"
     >
       <div className="flex flex-wrap items-center gap-3">
@@ -59,7 +60,7 @@ export function RundownReview({
           onClick={onClose}
           className="min-h-10 rounded-lg bg-lifted px-4 text-[15px] hover:bg-edge"
         >
-          Cancel
+          {t`Cancel`}
         </button>
         <button
           type="button"
@@ -67,19 +68,19 @@ export function RundownReview({
           onClick={() => void onAdd(docs).then((isAdded) => isAdded && onClose())}
           className="min-h-10 rounded-lg bg-act px-4 text-[15px] font-bold text-on-bright hover:brightness-110 disabled:bg-lifted disabled:font-normal disabled:text-quiet"
         >
-          Add {docs.length} {docs.length === 1 ? "cue" : "cues"}
+          {t`Add ${docs.length} ${docs.length === 1 ? t`cue` : t`cues`}`}
         </button>
       </div>
       <p className="mt-1 text-[15px] text-second">
         {problem ||
           (!lines
-            ? "Reading it…"
+            ? t`Reading it…`
             : lines.length === 0
-              ? "No line of a rundown was found in it. Nothing is added."
-              : "Each line with what it was taken for. Say otherwise where it is not so; nothing is added until you press.")}
+              ? t`No line of a rundown was found in it. Nothing is added.`
+              : t`Each line with what it was taken for. Say otherwise where it is not so; nothing is added until you press.`)}
       </p>
       {/* biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls must be reached by keys */}
-      <ol tabIndex={0} aria-label="Lines" className="mt-2 min-h-0 flex-1 overflow-y-auto">
+      <ol tabIndex={0} aria-label={t`Lines`} className="mt-2 min-h-0 flex-1 overflow-y-auto">
         {lines?.map((line, index) => (
           <li
             // biome-ignore lint/suspicious/noArrayIndexKey: a line is its place
@@ -105,7 +106,7 @@ export function RundownReview({
                   {WORDS[each]}
                 </option>
               ))}
-              <option value="left">left out</option>
+              <option value="left">{t`left out`}</option>
             </select>
           </li>
         ))}

@@ -1,3 +1,4 @@
+import { t } from "../../../core/language/t.ts";
 /** Files that are read as a rundown that somebody wrote. */
 export const isRundownFile = (name: string): boolean =>
   /\.(txt|md|markdown|csv|tsv|ics|cho|chopro|crd|pro)$/i.test(name);
@@ -9,7 +10,7 @@ export async function readRundownFile(
   file: File,
 ): Promise<{ readonly text: string } | { readonly problem: string }> {
   if (file.size > LARGEST_BYTES)
-    return { problem: `“${file.name}” is larger than 2 MB, more than a rundown is. Nothing was added.` };
+    return { problem: t`“${file.name}” is larger than 2 MB, more than a rundown is. Nothing was added.` };
   const bytes = new Uint8Array(await file.arrayBuffer());
   const text = decode(bytes);
   if (/\.ics$/i.test(file.name) || /^BEGIN:VCALENDAR/i.test(text.trimStart()))
@@ -43,14 +44,14 @@ async function readCalendar(
     const lines = inOrder.map(({ startDate, duration, summary, description }) => {
       const time = startDate.isDate ? "" : `${two(startDate.hour)}:${two(startDate.minute)} `;
       const minutes = Math.round(duration.toSeconds() / 60);
-      const length = !startDate.isDate && minutes > 0 ? ` (${minutes} min)` : "";
+      const length = !startDate.isDate && minutes > 0 ? t` (${minutes} min)` : "";
       const note = (description ?? "").replace(/\s+/g, " ").trim();
       return `- ${time}${(summary ?? "").replace(/\s+/g, " ").trim()}${length}${note === "" ? "" : `\n> ${note}`}`;
     });
     return { text: lines.join("\n") };
   } catch {
     return {
-      problem: `“${name}” is no calendar that can be read. Nothing was added; export it again as ICS.`,
+      problem: t`“${name}” is no calendar that can be read. Nothing was added; export it again as ICS.`,
     };
   }
 }

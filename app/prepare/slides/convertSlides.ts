@@ -1,3 +1,4 @@
+import { t } from "../../../core/language/t.ts";
 import { readAnswer } from "../../api/call.ts";
 import { deskHeaders } from "../../api/deskHeaders.ts";
 
@@ -24,6 +25,6 @@ export async function convertSlides(
     const answer = readAnswer<never>(await response.text(), response.status);
     return { problem: "problem" in answer ? answer.problem.sentence : "" };
   } catch {
-    return { problem: "The server cannot be reached." };
+    return { problem: t`The server cannot be reached.` };
   }
 }

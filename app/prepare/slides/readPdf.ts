@@ -1,4 +1,5 @@
 import type { PDFDocumentProxy } from "pdfjs-dist";
+import { t } from "../../../core/language/t.ts";
 import { sharpWidthPx } from "../../../core/rundown/slides.ts";
 import type { ReadSlide, SlideFile } from "./slideFile.ts";
 
@@ -30,8 +31,8 @@ export async function readPdf(
     return {
       problem:
         error instanceof Error && error.name === "PasswordException"
-          ? `“${file.name}” is locked with a password. Save it without one where it comes from, then bring it again.`
-          : `“${file.name}” is no PDF that can be read, or a broken one. Nothing was added; save it again where it comes from.`,
+          ? t`“${file.name}” is locked with a password. Save it without one where it comes from, then bring it again.`
+          : t`“${file.name}” is no PDF that can be read, or a broken one. Nothing was added; save it again where it comes from.`,
     };
   }
   const count = Math.min(pdf.numPages, MOST_PAGES);
@@ -39,7 +40,7 @@ export async function readPdf(
     count,
     told:
       pdf.numPages > MOST_PAGES
-        ? `It has ${pdf.numPages} pages; the first ${MOST_PAGES} are brought in. Part it, and bring the rest by itself.`
+        ? t`It has ${pdf.numPages} pages; the first ${MOST_PAGES} are brought in. Part it, and bring the rest by itself.`
         : null,
     read: (index) => readPage(pdf, index, screens),
     close: () => void pdf.destroy(),
@@ -59,7 +60,7 @@ async function readPage(
     canvas.width = Math.round(viewport.width);
     canvas.height = Math.round(viewport.height);
     const canvasContext = canvas.getContext("2d", { alpha: false });
-    if (!canvasContext) return { problem: "this browser has no room for its picture" };
+    if (!canvasContext) return { problem: t`this browser has no room for its picture` };
     await page.render({ canvasContext, viewport, background: "#ffffff" }).promise;
     const picture = await new Promise<Blob | null>((resolve) => canvas.toBlob(resolve, "image/png"));
     const { items } = await page.getTextContent();
@@ -67,7 +68,7 @@ async function readPage(
     page.cleanup();
     // Its memory is free at once.
     canvas.width = 0;
-    if (!picture) return { problem: "its picture could not be made" };
+    if (!picture) return { problem: t`its picture could not be made` };
     return {
       picture,
       words: items.map((item) => ("str" in item ? `${item.str}${item.hasEOL ? "\n" : ""}` : "")).join(""),

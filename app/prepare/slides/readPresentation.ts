@@ -1,4 +1,5 @@
 import { unzip } from "fflate";
+import { t } from "../../../core/language/t.ts";
 
 /** What is taken of one slide of a presentation: its words and pictures, not its look. */
 export interface PresentationSlide {
@@ -31,7 +32,7 @@ export async function readPresentation(
   file: File,
 ): Promise<readonly PresentationSlide[] | { readonly problem: string }> {
   const broken = {
-    problem: `“${file.name}” is no presentation that can be read, or a broken one. Nothing was added; save it as PDF where it comes from, which also keeps its look.`,
+    problem: t`“${file.name}” is no presentation that can be read, or a broken one. Nothing was added; save it as PDF where it comes from, which also keeps its look.`,
   };
   const parts = await unpack(new Uint8Array(await file.arrayBuffer()));
   if (!parts) return broken;

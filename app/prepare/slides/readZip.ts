@@ -1,4 +1,5 @@
 import { unzip } from "fflate";
+import { t } from "../../../core/language/t.ts";
 import { isPicture, type NamedPicture } from "./slideFile.ts";
 
 const MOST_PICTURES = 500;
@@ -26,11 +27,11 @@ export async function readZip(file: File): Promise<readonly NamedPicture[] | { r
   );
   if (!files)
     return {
-      problem: `“${file.name}” cannot be unpacked: it is no ZIP archive, or not a whole one. Nothing was added; make it again.`,
+      problem: t`“${file.name}” cannot be unpacked: it is no ZIP archive, or not a whole one. Nothing was added; make it again.`,
     };
   if (tooMuch())
     return {
-      problem: `“${file.name}” has more than ${MOST_PICTURES} pictures, or unpacks to more than is safe. Nothing was added; bring it in parts.`,
+      problem: t`“${file.name}” has more than ${MOST_PICTURES} pictures, or unpacks to more than is safe. Nothing was added; bring it in parts.`,
     };
   return Object.entries(files).map(([name, data]) => ({
     name,

@@ -1,3 +1,4 @@
+import { t } from "../../../core/language/t.ts";
 /** A slide before it is in the library. */
 export interface ReadSlide {
   readonly picture: Blob;
@@ -31,7 +32,7 @@ export function picturesAsSlides(
     names: inOrder.map(({ name }) => withoutEnding(name)),
     read: async (index) => {
       const one = inOrder[index];
-      return one ? { picture: one.picture, words: "", notes: "" } : { problem: "it is gone" };
+      return one ? { picture: one.picture, words: "", notes: "" } : { problem: t`it is gone` };
     },
     close: () => {},
   };

@@ -1,4 +1,5 @@
 import { useRef, useState } from "react";
+import { t } from "../../../core/language/t.ts";
 import type { CueDoc } from "../../../core/rundown/cueDoc.ts";
 import { SLIDES_FOLDER, slideCue, wordsOfSlide } from "../../../core/rundown/slides.ts";
 import { useDesk, useDeskStore } from "../../desk/deskContext.ts";
@@ -37,7 +38,8 @@ export function useSlides(addAll: (docs: readonly CueDoc[]) => Promise<boolean>)
   /** The slides as they were made, where this server has a program for it. @returns an empty sentence where that was never to be expected */
   const asMade = async (file: File): Promise<{ readonly pdf: File } | { readonly problem: string }> => {
     if (!makesSlides) return { problem: "" };
-    if (/m$/i.test(file.name)) return { problem: "It may have macros, so it was given to no other program." };
+    if (/m$/i.test(file.name))
+      return { problem: t`It may have macros, so it was given to no other program.` };
     return convertSlides(file);
   };
   const bring = async (files: readonly File[]) => {
@@ -84,13 +86,13 @@ export function useSlides(addAll: (docs: readonly CueDoc[]) => Promise<boolean>)
       if (isStopped.current)
         return store.say(
           "word",
-          `Called off: no cue was added. ${docs.length} ${docs.length === 1 ? "picture is" : "pictures are"} in the library.`,
+          t`Called off: no cue was added. ${docs.length} ${docs.length === 1 ? t`picture is` : t`pictures are`} in the library.`,
         );
       if (docs.length > 0 && !(await addAll(docs))) return;
       if (missing.length > 0)
         store.say(
           "trouble",
-          `${missing.length === 1 ? "1 slide" : `${missing.length} slides`} could not be brought in: ${missing.slice(0, 3).join(", ")}. The others are in the rundown.`,
+          t`${missing.length === 1 ? "1 slide" : t`${missing.length} slides`} could not be brought in: ${missing.slice(0, 3).join(", ")}. The others are in the rundown.`,
         );
       else if (slides.told) store.say("trouble", slides.told);
     } finally {
@@ -102,7 +104,7 @@ export function useSlides(addAll: (docs: readonly CueDoc[]) => Promise<boolean>)
     const docs: CueDoc[] = [];
     const folder = folderOf(name);
     for (const [index, { title, points, notes, pictures }] of slides.entries()) {
-      if (isStopped.current) return store.say("word", "Called off: no cue was added.");
+      if (isStopped.current) return store.say("word", t`Called off: no cue was added.`);
       setComing({ name, done: index, count: slides.length });
       const words = wordsOfSlide(title, points, notes);
       if (words) docs.push(words);
@@ -120,12 +122,12 @@ export function useSlides(addAll: (docs: readonly CueDoc[]) => Promise<boolean>)
     if (docs.length === 0)
       return store.say(
         "trouble",
-        `“${name}” has neither words nor pictures that could be taken. Save it as PDF, and bring that.`,
+        t`“${name}” has neither words nor pictures that could be taken. Save it as PDF, and bring that.`,
       );
     if (await addAll(docs))
       store.say(
         "trouble",
-        `${why === "" ? "" : `${why} `}The words and pictures of ${slides.length} slides are in the rundown, in your own look. For the slides as they were made, save it as PDF where it comes from and bring that.`,
+        t`${why === "" ? "" : `${why} `}The words and pictures of ${slides.length} slides are in the rundown, in your own look. For the slides as they were made, save it as PDF where it comes from and bring that.`,
       );
   };
   return {
@@ -148,7 +150,7 @@ async function bringSlide(
   if ("problem" in brought) return { problem: brought.problem.sentence };
   const mediaId = brought.value.item?.id;
   return mediaId === undefined
-    ? { problem: "the library did not take it" }
+    ? { problem: t`the library did not take it` }
     : { doc: slideCue({ mediaId, title, words, notes }) };
 }
 
@@ -176,8 +178,8 @@ async function openFiles(
   if ("problem" in pictures) return pictures;
   if (pictures.length === 0)
     return {
-      problem: `“${first.name}” was not taken for slides: it is no PDF and has no pictures. From a presentation, save it as PDF first; nothing was added.`,
+      problem: t`“${first.name}” was not taken for slides: it is no PDF and has no pictures. From a presentation, save it as PDF first; nothing was added.`,
     };
   const slides = picturesAsSlides(pictures);
-  return { slides, titleOf: (index) => slides.names[index] ?? `Slide ${index + 1}` };
+  return { slides, titleOf: (index) => slides.names[index] ?? t`Slide ${index + 1}` };
 }

@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { DESIGN_KINDS, type DesignKindName, differenceInWords } from "../../design/designKinds.ts";
+import { t } from "../../language/t.ts";
 import { nameSchema } from "../../names/name.ts";
 import { MOST_OFFERED } from "../../venue/outfit.ts";
 import type { Another, FindDocument, Part, Rename } from "../part.ts";
@@ -22,7 +23,7 @@ const WORDS: { readonly [K in DesignKindName]: readonly [string, string] } = {
   template: ["template", "templates"],
   outfit: ["outfit", "outfits"],
   style: ["house style", "house styles"],
-  fieldSet: ["kind of page", "kinds of pages"],
+  fieldSet: [t`kind of page`, t`kinds of pages`],
 };
 
 /** What is made in Design, of one kind. */
@@ -37,12 +38,12 @@ function designPart<K extends DesignKindName>(
     schema,
     nameOf: ({ name }) => name,
     aboutOf: ({ hash, draft }) =>
-      hash === null ? "a draft" : draft === null ? "published" : "published, with a draft",
+      hash === null ? "a draft" : draft === null ? "published" : t`published, with a draft`,
     essenceOf: ({ hash, draft }) => ({ hash, draft }),
     differences: (here, there, find) => {
       const [ours, theirs] = [published(kind, here, find), published(kind, there, find)];
       const words = ours && theirs ? differenceInWords(kind, ours, theirs) : [];
-      return words.length > 0 ? words : ["what is being made of it is other there"];
+      return words.length > 0 ? words : [t`what is being made of it is other there`];
     },
     ...more,
   };

@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { t } from "../../language/t.ts";
 import { nameSchema } from "../../names/name.ts";
 import { eveningFieldsSchema } from "../../rundown/evening.ts";
 import { cueKind } from "../../stored/kinds/cue.ts";
@@ -37,10 +38,10 @@ export const eveningPart: Part<CarriedEvening> = {
     const missing = [...ours.keys()].filter((id) => !theirs.has(id)).length;
     const other = [...theirs].filter(([id, doc]) => ours.has(id) && ours.get(id) !== doc).length;
     return [
-      ...(added > 0 ? [`${count(added, "cue")} only there`] : []),
-      ...(missing > 0 ? [`${count(missing, "cue")} only here`] : []),
-      ...(other > 0 ? [`${count(other, "cue")} with other words or settings`] : []),
-      ...(added + missing + other === 0 ? ["another name, day, time or order"] : []),
+      ...(added > 0 ? [t`${count(added, "cue")} only there`] : []),
+      ...(missing > 0 ? [t`${count(missing, "cue")} only here`] : []),
+      ...(other > 0 ? [t`${count(other, "cue")} with other words or settings`] : []),
+      ...(added + missing + other === 0 ? [t`another name, day, time or order`] : []),
     ];
   },
   another: (evening, { id }) => ({ ...evening, id, name: `${evening.name} (brought)`.slice(0, 120) }),

@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { feedIdSchema } from "../../feeds/feed.ts";
+import { t } from "../../language/t.ts";
 import { feedKind } from "../../stored/kinds/feed.ts";
 import { goodTableKind } from "../../stored/kinds/goodTable.ts";
 import type { Part } from "../part.ts";
@@ -25,13 +26,13 @@ export const feedPart: Part<CarriedFeed> = {
   nameOf: ({ doc }) => doc.name,
   aboutOf: ({ good }) => {
     const rows = good?.table.rows.length ?? 0;
-    return `${rows} ${rows === 1 ? "row" : "rows"}`;
+    return `${rows} ${rows === 1 ? t`row` : t`rows`}`;
   },
   essenceOf: (feed) => ({ doc: feed.doc, rows: ownRows(feed), file: feed.file }),
   differences: (here, there) => [
-    ...(JSON.stringify(here.doc) !== JSON.stringify(there.doc) ? ["other settings there"] : []),
-    ...(JSON.stringify(ownRows(here)) !== JSON.stringify(ownRows(there)) ? ["other rows there"] : []),
-    ...(here.file !== there.file ? ["another file there"] : []),
+    ...(JSON.stringify(here.doc) !== JSON.stringify(there.doc) ? [t`other settings there`] : []),
+    ...(JSON.stringify(ownRows(here)) !== JSON.stringify(ownRows(there)) ? [t`other rows there`] : []),
+    ...(here.file !== there.file ? [t`another file there`] : []),
   ],
   another: (feed, { id }) => ({
     ...feed,

@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { t } from "../../language/t.ts";
 import { nameSchema } from "../../names/name.ts";
 import { clipKind } from "../../stored/kinds/clip.ts";
 import { clipMappingKind } from "../../stored/kinds/clipMapping.ts";
@@ -22,14 +23,14 @@ const mappingSchema = schemaOf(clipMappingKind);
 export type CarriedMapping = z.infer<typeof mappingSchema>;
 
 const essenceOf = ({ doc }: { readonly doc: unknown }) => doc;
-const differences = () => ["other settings there"];
+const differences = () => [t`other settings there`];
 
 export const sourcePart: Part<CarriedSource> = {
   one: "source",
   many: "sources",
   schema: sourceSchema,
   nameOf: ({ doc }) => doc.name,
-  aboutOf: ({ doc: { input } }) => (input === null ? "no input" : `input ${input}`),
+  aboutOf: ({ doc: { input } }) => (input === null ? t`no input` : t`input ${input}`),
   essenceOf,
   differences,
   renamed: (thing, rename) =>
@@ -48,7 +49,7 @@ export const triggerPart: Part<CarriedTrigger> = {
   one: "trigger",
   many: "triggers",
   schema: triggerSchema,
-  nameOf: ({ doc, id }) => doc.name || `trigger ${id.slice(0, 8)}`,
+  nameOf: ({ doc, id }) => doc.name || t`trigger ${id.slice(0, 8)}`,
   aboutOf: ({ doc }) => (doc.isOn ? "on" : "off"),
   essenceOf,
   differences,
@@ -56,11 +57,11 @@ export const triggerPart: Part<CarriedTrigger> = {
 };
 
 export const clipPart: Part<CarriedClip> = {
-  one: "clip of the player",
-  many: "clips of the player",
+  one: t`clip of the player`,
+  many: t`clips of the player`,
   schema: clipSchema,
   nameOf: ({ doc }) => doc.name,
-  aboutOf: () => "in the player’s list",
+  aboutOf: () => t`in the player’s list`,
   essenceOf,
   differences,
   renamed: (thing, rename) => ({
@@ -70,11 +71,11 @@ export const clipPart: Part<CarriedClip> = {
 };
 
 export const mappingPart: Part<CarriedMapping> = {
-  one: "mapping of clips’ files",
-  many: "mappings of clips’ files",
+  one: t`mapping of clips’ files`,
+  many: t`mappings of clips’ files`,
   schema: mappingSchema,
   nameOf: ({ doc }) => doc.name,
-  aboutOf: () => "of the files beside clips",
+  aboutOf: () => t`of the files beside clips`,
   essenceOf,
   differences,
 };

@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { t } from "../../language/t.ts";
 import { nameSchema } from "../../names/name.ts";
 import type { Part } from "../part.ts";
 
@@ -15,7 +16,7 @@ export const fontPart: Part<CarriedFont> = {
   many: "fonts",
   schema,
   nameOf: ({ name }) => name,
-  aboutOf: () => "added by file",
+  aboutOf: () => t`added by file`,
   twinOf: ({ file }) => file,
-  differences: () => ["another file there"],
+  differences: () => [t`another file there`],
 };

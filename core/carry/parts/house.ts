@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { keyMapSchema } from "../../keys/keyMap.ts";
+import { t } from "../../language/t.ts";
 import { nameSchema } from "../../names/name.ts";
 import { commentSettingsKind } from "../../stored/kinds/commentSettings.ts";
 import { followSettingsKind } from "../../stored/kinds/followSettings.ts";
@@ -35,26 +36,26 @@ const schema = z.strictObject({
 export type CarriedHouse = z.infer<typeof schema>;
 
 const TOLD = {
-  name: "its name",
-  place: "its place",
+  name: t`its name`,
+  place: t`its place`,
   timeZone: "its time zone",
-  licence: "its licence number",
+  licence: t`its licence number`,
   language: "the language of dates",
-  room: "the room",
-  keys: "the keys",
-  limits: "the limits of the check",
+  room: t`the room`,
+  keys: t`the keys`,
+  limits: t`the limits of the check`,
   styleHash: "the house style that is worn",
-  follow: "the limits of triggers",
-  comments: "where comments come from",
+  follow: t`the limits of triggers`,
+  comments: t`where comments come from`,
 } as const;
 const TOLD_KEYS = Object.keys(TOLD) as (keyof typeof TOLD)[];
 
 /** What is set for all evenings. */
 export const housePart: Part<CarriedHouse> = {
-  one: "set of the venue’s settings",
-  many: "the venue’s settings",
+  one: t`set of the venue’s settings`,
+  many: t`the venue’s settings`,
   schema,
-  nameOf: ({ name }) => `Settings of ${name}`,
+  nameOf: ({ name }) => t`Settings of ${name}`,
   aboutOf: ({ place }) => place,
   essenceOf: (house) => TOLD_KEYS.map((key) => house[key]),
   differences: (here, there) =>

@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { t } from "../../language/t.ts";
 import { nameSchema } from "../../names/name.ts";
 import type { MediaInfo } from "../../scene/media.ts";
 import type { FindDocument, Part } from "../part.ts";
@@ -21,8 +22,8 @@ const infoOf = ({ hash }: CarriedMedia, find: FindDocument): MediaInfo | undefin
 const TYPES = { picture: "picture", video: "clip", sound: "sound" } as const;
 
 export const mediaPart: Part<CarriedMedia> = {
-  one: "picture, clip or sound",
-  many: "pictures, clips and sounds",
+  one: t`picture, clip or sound`,
+  many: t`pictures, clips and sounds`,
   schema,
   nameOf: (thing, find) => infoOf(thing, find)?.name ?? thing.id,
   aboutOf: (thing, find) => {
@@ -35,12 +36,12 @@ export const mediaPart: Part<CarriedMedia> = {
   differences: (here, there, find) => {
     const [ours, theirs] = [infoOf(here, find), infoOf(there, find)];
     return [
-      ...(ours?.name !== theirs?.name ? [`called “${theirs?.name ?? ""}” there`] : []),
-      ...(ours?.file !== theirs?.file ? ["another file there"] : []),
+      ...(ours?.name !== theirs?.name ? [t`called “${theirs?.name ?? ""}” there`] : []),
+      ...(ours?.file !== theirs?.file ? [t`another file there`] : []),
       ...(here.folder !== there.folder || String(here.tags) !== String(there.tags)
-        ? ["in another folder or with other tags there"]
+        ? [t`in another folder or with other tags there`]
         : []),
-      ...(JSON.stringify(ours?.key) !== JSON.stringify(theirs?.key) ? ["cut out otherwise there"] : []),
+      ...(JSON.stringify(ours?.key) !== JSON.stringify(theirs?.key) ? [t`cut out otherwise there`] : []),
     ];
   },
   another: (thing, { id }) => ({ ...thing, id }),

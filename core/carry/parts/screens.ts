@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { t } from "../../language/t.ts";
 import { nameSchema } from "../../names/name.ts";
 import { outputKind } from "../../stored/kinds/output.ts";
 import { planKind } from "../../stored/kinds/plan.ts";
@@ -17,32 +18,32 @@ export const outputPart: Part<CarriedOutput> = {
   nameOf: ({ doc }) => doc.name,
   aboutOf: ({ doc: { widthPx, heightPx } }) => `${widthPx}×${heightPx}`,
   differences: ({ doc: here }, { doc: there }) => [
-    ...(here.name !== there.name ? [`called “${there.name}” there`] : []),
+    ...(here.name !== there.name ? [t`called “${there.name}” there`] : []),
     ...(here.widthPx !== there.widthPx || here.heightPx !== there.heightPx
-      ? [`${there.widthPx}×${there.heightPx} there, ${here.widthPx}×${here.heightPx} here`]
+      ? [t`${there.widthPx}×${there.heightPx} there, ${here.widthPx}×${here.heightPx} here`]
       : []),
     ...otherSettings(here, there, ["name", "widthPx", "heightPx"]),
   ],
 };
 
 export const planPart: Part<CarriedPlan> = {
-  one: "screen plan",
-  many: "screen plans",
+  one: t`screen plan`,
+  many: t`screen plans`,
   schema: planSchema,
   nameOf: ({ doc }) => doc.name,
   aboutOf: ({ doc }) => {
     const count = Object.keys(doc.outputs).length;
-    return `${count} ${count === 1 ? "screen" : "screens"}`;
+    return `${count} ${count === 1 ? t`screen` : t`screens`}`;
   },
   differences: ({ doc: here }, { doc: there }) => [
-    ...(here.name !== there.name ? [`called “${there.name}” there`] : []),
+    ...(here.name !== there.name ? [t`called “${there.name}” there`] : []),
     ...(JSON.stringify(here.outputs) !== JSON.stringify(there.outputs)
-      ? ["other layers or outfits on its screens there"]
+      ? [t`other layers or outfits on its screens there`]
       : []),
   ],
 };
 
 const otherSettings = (here: object, there: object, told: readonly string[]): string[] => {
   const rest = (doc: object) => JSON.stringify(Object.entries(doc).filter(([key]) => !told.includes(key)));
-  return rest(here) === rest(there) ? [] : ["other settings there"];
+  return rest(here) === rest(there) ? [] : [t`other settings there`];
 };

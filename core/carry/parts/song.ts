@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { t } from "../../language/t.ts";
 import { nameSchema } from "../../names/name.ts";
 import { songKind } from "../../stored/kinds/song.ts";
 import type { Part } from "../part.ts";
@@ -24,14 +25,14 @@ export const songPart: Part<CarriedSong> = {
   nameOf: ({ doc: { title, version } }) => `${title}${version === "" ? "" : ` (${version})`}`,
   aboutOf: ({ doc: { text } }) => {
     const lines = text.split("\n").filter((line) => line.trim() !== "").length;
-    return `${lines} ${lines === 1 ? "line" : "lines"}`;
+    return `${lines} ${lines === 1 ? t`line` : t`lines`}`;
   },
   essenceOf: ({ doc }) => doc,
   twinOf: ({ doc }) => JSON.stringify([doc.title, doc.version, doc.text, doc.credits, doc.second]),
   differences: ({ doc: here }, { doc: there }) => [
-    ...(here.title !== there.title ? [`called “${there.title}” there`] : []),
-    ...(here.text !== there.text ? [`other words there: “${firstOther(here.text, there.text)}”`] : []),
-    ...(JSON.stringify(here.credits) !== JSON.stringify(there.credits) ? ["other credits there"] : []),
+    ...(here.title !== there.title ? [t`called “${there.title}” there`] : []),
+    ...(here.text !== there.text ? [t`other words there: “${firstOther(here.text, there.text)}”`] : []),
+    ...(JSON.stringify(here.credits) !== JSON.stringify(there.credits) ? [t`other credits there`] : []),
   ],
   another: ({ doc, ...song }, { id }) => ({
     ...song,

@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { t } from "../../language/t.ts";
 import { nameSchema } from "../../names/name.ts";
 import type { Part } from "../part.ts";
 
@@ -30,7 +31,7 @@ export const textPart: Part<CarriedText> = {
   schema,
   nameOf: ({ name }) => name,
   aboutOf: ({ verses, rights }) =>
-    `${verses.length} verses that are read${rights === "" ? "" : `, ${rights}`}`.slice(0, 160),
+    t`${verses.length} verses that are read${rights === "" ? "" : `, ${rights}`}`.slice(0, 160),
   // A text that is here already has these verses, and more.
   essenceOf: ({ id }) => id,
 };

@@ -1,17 +1,18 @@
 import { feedsIn } from "../../feeds/binding.ts";
 import { cueSubject, defineFinding } from "../../findings/finding.ts";
+import { t } from "../../language/t.ts";
 import type { Check } from "../check.ts";
 
 const broken = defineFinding<{ readonly feed: string; readonly why: string }>(
   "brokenFeed",
   "warning",
-  ({ feed, why }) => `“${feed}” cannot be read: ${why} The page shows its last good values.`,
+  ({ feed, why }) => t`“${feed}” cannot be read: ${why} The page shows its last good values.`,
 );
 
 /** A page that is filled from a feed with a fault. */
 export const brokenFeed: Check = {
   code: broken.code,
-  name: "Feeds that cannot be read",
+  name: t`Feeds that cannot be read`,
   cue: ({ cue: { cueId, doc }, evening }) => {
     if (doc.kind !== "page" || doc.isOff) return [];
     return feedsIn(doc.bindings).flatMap((id) => {

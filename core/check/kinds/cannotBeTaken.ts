@@ -1,9 +1,10 @@
+import { t } from "../../language/t.ts";
 import type { Check } from "../check.ts";
 
 /** Cues that no press can bring as they stand. */
 export const cannotBeTaken: Check = {
   code: "cannotBeTaken",
-  name: "Cues that cannot be taken",
+  name: t`Cues that cannot be taken`,
   cue: ({ cue }) =>
     cue.problem === null || cue.doc.isOff
       ? []

@@ -1,17 +1,18 @@
 import { defineFinding } from "../../findings/finding.ts";
+import { t } from "../../language/t.ts";
 import type { Check } from "../check.ts";
 import { cueOfAct } from "../cueOfAct.ts";
 
 const deadEnd = defineFinding<{ readonly name: string; readonly what: string }>(
   "deadTrigger",
   "warning",
-  ({ name, what }) => `“${name}” asks for ${what} that is not there: it does nothing.`,
+  ({ name, what }) => t`“${name}” asks for ${what} that is not there: it does nothing.`,
 );
 
 /** A trigger that means a cue, a clip or a plan which is gone. */
 export const deadTrigger: Check = {
   code: deadEnd.code,
-  name: "Triggers that lead nowhere",
+  name: t`Triggers that lead nowhere`,
   evening: ({ evening }) => {
     const cues = new Set(evening.cues.map(({ cueId }) => cueId));
     const plans = new Set(evening.plans.map(({ id }) => id));
@@ -24,7 +25,7 @@ export const deadTrigger: Check = {
         cueId !== undefined && !cues.has(cueId)
           ? "a cue"
           : act.kind === "plan" && !plans.has(act.planId)
-            ? "a screen plan"
+            ? t`a screen plan`
             : act.kind === "clip" && act.does.kind === "play" && !clips.has(act.does.clipId)
               ? "a clip"
               : undefined;

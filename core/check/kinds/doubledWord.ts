@@ -1,4 +1,5 @@
 import { cueSubject, defineFinding } from "../../findings/finding.ts";
+import { t } from "../../language/t.ts";
 import type { Check } from "../check.ts";
 import { inTexts } from "../inTexts.ts";
 import { findDoubledWords } from "../slips.ts";
@@ -6,13 +7,13 @@ import { findDoubledWords } from "../slips.ts";
 const doubled = defineFinding<{ readonly words: string }>(
   "doubledWord",
   "note",
-  ({ words }) => `It says “${words}”: a word stands there twice.`,
+  ({ words }) => t`It says “${words}”: a word stands there twice.`,
 );
 
 /** A word that stands twice in a row in what was typed for a page; songs repeat on purpose. */
 export const doubledWord: Check = {
   code: doubled.code,
-  name: "Words that stand twice",
+  name: t`Words that stand twice`,
   cue: ({ cue, evening }) =>
     cue.doc.kind === "song"
       ? []

@@ -1,17 +1,18 @@
 import { cueSubject, defineFinding } from "../../findings/finding.ts";
+import { t } from "../../language/t.ts";
 import type { Check } from "../check.ts";
 
 const draft = defineFinding<{ readonly template: string }>(
   "draftTemplate",
   "note",
   ({ template }) =>
-    `“${template}” has changes in Design that are not published: the page does not wear them yet.`,
+    t`“${template}” has changes in Design that are not published: the page does not wear them yet.`,
 );
 
 /** A page whose template is being worked on. */
 export const draftTemplate: Check = {
   code: draft.code,
-  name: "Templates with unpublished changes",
+  name: t`Templates with unpublished changes`,
   page: ({ page, evening }) => {
     const worn = evening.outfits
       .find(({ id }) => id === page.outfitId)

@@ -1,16 +1,18 @@
 import { cueSubject, defineFinding } from "../../findings/finding.ts";
+import { t } from "../../language/t.ts";
 import type { Check } from "../check.ts";
 
 const endless = defineFinding<{ readonly everyS: number }>(
   "endlessRepeat",
   "note",
-  ({ everyS }) => `It comes again every ${everyS} s until somebody takes it out: nothing of the script does.`,
+  ({ everyS }) =>
+    t`It comes again every ${everyS} s until somebody takes it out: nothing of the script does.`,
 );
 
 /** A cue that comes again and again, on a layer that nothing later in the script takes or clears. */
 export const endlessRepeat: Check = {
   code: endless.code,
-  name: "Repeats without an end",
+  name: t`Repeats without an end`,
   evening: ({ evening }) =>
     evening.cues.flatMap((cue, at) => {
       const { repeatMs } = cue.doc;

@@ -1,4 +1,5 @@
 import { cueSubject, defineFinding } from "../../findings/finding.ts";
+import { t } from "../../language/t.ts";
 import { NO_ADJUSTMENT } from "../../scene/adjustment.ts";
 import { allObjects } from "../../scene/template.ts";
 import type { Check } from "../check.ts";
@@ -8,13 +9,13 @@ import { objectKindOf } from "../objectKindOf.ts";
 const finding = defineFinding<{ readonly rate: number; readonly limit: number }>(
   "fastCrawl",
   "warning",
-  ({ rate, limit }) => `It goes by at ${rate} words a minute; ${limit} is as fast as people read.`,
+  ({ rate, limit }) => t`It goes by at ${rate} words a minute; ${limit} is as fast as people read.`,
 );
 
 /** A crawl or roll that goes by faster than people read. Source: BBC subtitle guidelines (from memory). */
 export const fastCrawl: Check = {
   code: finding.code,
-  name: "Crawls too fast to read",
+  name: t`Crawls too fast to read`,
   page: ({ page, limits: { crawlWordsPerMinute } }) =>
     page.crawls.flatMap(({ objectId, field, box, wordsPerMinute }) => {
       const rate = Math.round(wordsPerMinute);
@@ -31,7 +32,7 @@ export const fastCrawl: Check = {
           ...{ cueId, step: page.anchor, outputId: page.output.id, rect: box, amount: rate },
           mends: slower
             ? [
-                changing({ cueId, revision, doc }, "Let it go slower", {
+                changing({ cueId, revision, doc }, t`Let it go slower`, {
                   adjust: { ...doc.adjust, [name]: { ...own, speed: slower } },
                 }),
               ]

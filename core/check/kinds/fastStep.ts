@@ -1,4 +1,5 @@
 import { cueSubject, defineFinding } from "../../findings/finding.ts";
+import { t } from "../../language/t.ts";
 import type { Check } from "../check.ts";
 import { changing } from "../mend.ts";
 import { readingMs } from "../readingTime.ts";
@@ -7,13 +8,13 @@ const finding = defineFinding<{ readonly afterS: number; readonly words: number;
   "fastStep",
   "warning",
   ({ afterS, words, neededS }, _subject, place) =>
-    `It comes ${afterS} s after “${place}”, whose ${words} words take ${neededS} s to read.`,
+    t`It comes ${afterS} s after “${place}”, whose ${words} words take ${neededS} s to read.`,
 );
 
 /** A cue that follows by itself, and takes the place of what nobody has read yet. */
 export const fastStep: Check = {
   code: finding.code,
-  name: "Follows that come too soon",
+  name: t`Follows that come too soon`,
   stack: ({ pages, moment, limits: { wordsPerMinute } }) => {
     const page = pages.find(({ cue }) => cue.cueId === moment.cue.cueId);
     const { staysMs, follower } = moment;
@@ -33,7 +34,7 @@ export const fastStep: Check = {
         finding: finding(cueSubject(cueId), figures, moment.cue.title),
         ...{ cueId, outputId: page.output.id, amount: neededMs - staysMs },
         mends: [
-          changing({ cueId, revision, doc }, `Let it follow after ${longer / 1_000} s`, {
+          changing({ cueId, revision, doc }, t`Let it follow after ${longer / 1_000} s`, {
             start: { kind: "after", ms: longer },
           }),
         ],

@@ -1,10 +1,11 @@
 import { fitted } from "../../findings/kinds/fitted.ts";
+import { t } from "../../language/t.ts";
 import type { Check } from "../check.ts";
 
 /** Pages made for another shape of screen. */
 export const fittedShape: Check = {
   code: fitted.code,
-  name: "Made for another shape of screen",
+  name: t`Made for another shape of screen`,
   page: ({ page }) =>
     page.findings
       .filter(({ code }) => code === fitted.code)

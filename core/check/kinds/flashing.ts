@@ -1,4 +1,5 @@
 import { cueSubject, defineFinding } from "../../findings/finding.ts";
+import { t } from "../../language/t.ts";
 import type { Check } from "../check.ts";
 import { otherTemplates } from "../fittingMends.ts";
 import { mostFlashes } from "../flashes.ts";
@@ -7,13 +8,13 @@ const finding = defineFinding<{ readonly flashes: number; readonly limit: number
   "flashing",
   "fault",
   ({ flashes, limit }) =>
-    `It flashes ${flashes} times in one second over a large part of the picture; more than ${limit} can make people ill.`,
+    t`It flashes ${flashes} times in one second over a large part of the picture; more than ${limit} can make people ill.`,
 );
 
 /** Light that comes and goes too often. Source: WCAG 2.2, 2.3.1; ITU-R BT.1702 (from memory). */
 export const flashing: Check = {
   code: finding.code,
-  name: "Flashing",
+  name: t`Flashing`,
   page: ({ page, evening, limits: { flashesPerSecond } }) => {
     if (!page.mayFlash) return [];
     const told = evening.measures.brightness(page, page.output);

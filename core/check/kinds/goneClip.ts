@@ -1,16 +1,17 @@
 import { defineFinding } from "../../findings/finding.ts";
+import { t } from "../../language/t.ts";
 import type { Check } from "../check.ts";
 
 const goneClip = defineFinding<{ readonly title: string }>(
   "goneClip",
   "warning",
-  ({ title }) => `The clip “${title}” is in the list, and its film is not in the library any more.`,
+  ({ title }) => t`The clip “${title}” is in the list, and its film is not in the library any more.`,
 );
 
 /** A clip of the list without its film. */
 export const goneClipCheck: Check = {
   code: goneClip.code,
-  name: "Clips without a film",
+  name: t`Clips without a film`,
   evening: ({ evening }) =>
     evening.clips
       .filter(({ lengthMs }) => lengthMs === null)

@@ -1,4 +1,5 @@
 import { cueSubject, defineFinding } from "../../findings/finding.ts";
+import { t } from "../../language/t.ts";
 import type { CueDoc } from "../../rundown/cueDoc.ts";
 import { kindOf } from "../../rundown/kinds.ts";
 import type { Check } from "../check.ts";
@@ -8,13 +9,13 @@ const gone = defineFinding<{ readonly template: string }>(
   "goneTemplate",
   "warning",
   ({ template }) =>
-    `The template that was chosen for it (${template}) is offered by no outfit any more: it wears the usual one.`,
+    t`The template that was chosen for it (${template}) is offered by no outfit any more: it wears the usual one.`,
 );
 
 /** A page whose own template is not there. */
 export const goneTemplate: Check = {
   code: gone.code,
-  name: "Templates that are gone",
+  name: t`Templates that are gone`,
   cue: ({ cue, evening }) => {
     const { doc, cueId } = cue;
     const fieldSet = kindOf(doc).fieldSetOf(doc);
@@ -27,7 +28,7 @@ export const goneTemplate: Check = {
       {
         finding: gone(cueSubject(cueId), { template: doc.template }, "template"),
         cueId,
-        mends: [changing(cue, "Wear the usual one", { template: null } as Partial<CueDoc>)],
+        mends: [changing(cue, t`Wear the usual one`, { template: null } as Partial<CueDoc>)],
       },
     ];
   },

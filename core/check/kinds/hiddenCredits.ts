@@ -1,4 +1,5 @@
 import { cueSubject, defineFinding } from "../../findings/finding.ts";
+import { t } from "../../language/t.ts";
 import type { Check } from "../check.ts";
 import { creditsOf } from "../creditsOf.ts";
 import { changing } from "../mend.ts";
@@ -6,13 +7,13 @@ import { changing } from "../mend.ts";
 const hidden = defineFinding<{ readonly who: string }>(
   "hiddenCredit",
   "warning",
-  ({ who }) => `It is by ${who}, and its credit is shown nowhere.`,
+  ({ who }) => t`It is by ${who}, and its credit is shown nowhere.`,
 );
 
 /** A song whose credit is known and not shown. */
 export const hiddenCredits: Check = {
   code: hidden.code,
-  name: "Credits that are not shown",
+  name: t`Credits that are not shown`,
   cue: ({ cue: { cueId, revision, doc } }) => {
     if (doc.kind !== "song" || doc.isOff || doc.creditAt !== "none") return [];
     const { writers, publicDomain } = creditsOf(doc);
@@ -21,7 +22,7 @@ export const hiddenCredits: Check = {
       {
         finding: hidden(cueSubject(cueId), { who: writers }, "credit"),
         cueId,
-        mends: [changing({ cueId, revision, doc }, "Show it on the last slide", { creditAt: "last" })],
+        mends: [changing({ cueId, revision, doc }, t`Show it on the last slide`, { creditAt: "last" })],
       },
     ];
   },

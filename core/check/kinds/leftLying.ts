@@ -1,4 +1,5 @@
 import { cueSubject, defineFinding } from "../../findings/finding.ts";
+import { t } from "../../language/t.ts";
 import type { Check, Found } from "../check.ts";
 import { comesByItself, coveredWords } from "../coveredWords.ts";
 import { changing } from "../mend.ts";
@@ -10,7 +11,7 @@ const finding = defineFinding<{ readonly next: string; readonly how: string }>(
   "leftLying",
   "note",
   ({ next, how }) =>
-    `It is still there when “${next}” comes, and ${how}. Take it out before, or let it leave by itself.`,
+    t`It is still there when “${next}” comes, and ${how}. Take it out before, or let it leave by itself.`,
 );
 
 const LEAST_STAY_MS = 8_000;
@@ -19,7 +20,7 @@ const STEP_MS = 500;
 /** A page that a hand brought and that is still there when the next one wants its place. */
 export const leftLying: Check = {
   code: finding.code,
-  name: "Pages that are still there",
+  name: t`Pages that are still there`,
   stack: (look) => {
     const { pages, moment, limits } = look;
     if (comesByItself(moment.cue)) return [];
@@ -38,7 +39,7 @@ export const leftLying: Check = {
         },
         mends:
           doc.kind === "page" && doc.stayMs === null
-            ? [changing({ cueId, revision, doc }, `Let it leave after ${stayMs / 1_000} s`, { stayMs })]
+            ? [changing({ cueId, revision, doc }, t`Let it leave after ${stayMs / 1_000} s`, { stayMs })]
             : [],
       };
     };
@@ -50,10 +51,10 @@ export const leftLying: Check = {
         const isAbove = above.cue.cueId !== moment.cue.cueId;
         const left = isAbove ? above : beneath;
         if (comesByItself(left.cue)) return [];
-        return [told(left, isAbove ? "lies over its words" : "its words are under it")];
+        return [told(left, isAbove ? t`lies over its words` : t`its words are under it`)];
       }),
       ...(crowd && first && !comesByItself(first.cue)
-        ? [told(first, `makes ${crowd.length} pages to read at once`)]
+        ? [told(first, t`makes ${crowd.length} pages to read at once`)]
         : []),
     ];
   },

@@ -1,4 +1,5 @@
 import { cueSubject, defineFinding } from "../../findings/finding.ts";
+import { t } from "../../language/t.ts";
 import { parseSong } from "../../words/song.ts";
 import { orderOf } from "../../words/songOrder.ts";
 import type { Check } from "../check.ts";
@@ -7,13 +8,13 @@ import { changing } from "../mend.ts";
 const finding = defineFinding<{ readonly section: string }>(
   "leftOutSection",
   "note",
-  ({ section }) => `Its order leaves out ${section}.`,
+  ({ section }) => t`Its order leaves out ${section}.`,
 );
 
 /** A section of a song that its order never sings. */
 export const leftOutSection: Check = {
   code: finding.code,
-  name: "Sections that are left out",
+  name: t`Sections that are left out`,
   cue: ({ cue: { cueId, revision, doc } }) => {
     if (doc.kind !== "song" || doc.isOff || doc.order.trim() === "") return [];
     const parsed = parseSong(doc.text, doc.title, { told: doc.told });
@@ -26,7 +27,7 @@ export const leftOutSection: Check = {
         finding: finding(cueSubject(cueId), { section: label }, key),
         cueId,
         mends: [
-          changing({ cueId, revision, doc }, "Sing it at the end", { order: `${doc.order.trim()} ${key}` }),
+          changing({ cueId, revision, doc }, t`Sing it at the end`, { order: `${doc.order.trim()} ${key}` }),
         ],
       }));
   },

@@ -1,4 +1,5 @@
 import { cueSubject, defineFinding } from "../../findings/finding.ts";
+import { t } from "../../language/t.ts";
 import { fieldsIn, writeWords } from "../../scene/writtenWords.ts";
 import type { Check } from "../check.ts";
 import { saidAs } from "../saidAs.ts";
@@ -6,13 +7,13 @@ import { saidAs } from "../saidAs.ts";
 const finding = defineFinding<{ readonly what: string; readonly value: string }>(
   "longestValue",
   "warning",
-  ({ what, value }) => `The longest that its feed has for “${what}”, “${value}”, does not fit its box.`,
+  ({ what, value }) => t`The longest that its feed has for “${what}”, “${value}”, does not fit its box.`,
 );
 
 /** A field that is filled from a feed, and has no room for the longest that stands there. */
 export const longestValue: Check = {
   code: finding.code,
-  name: "Values of feeds that do not fit",
+  name: t`Values of feeds that do not fit`,
   page: ({ page, evening }) => {
     const { doc, cueId, made } = page.cue;
     if (doc.kind !== "page" || !made) return [];

@@ -1,4 +1,5 @@
 import { cueSubject, defineFinding } from "../../findings/finding.ts";
+import { t } from "../../language/t.ts";
 import type { Check } from "../check.ts";
 import { comesByItself } from "../coveredWords.ts";
 import { otherTemplates, shading } from "../fittingMends.ts";
@@ -9,7 +10,7 @@ const finding = defineFinding<{ readonly what: string; readonly ratio: number; r
   "lowContrast",
   "warning",
   ({ what, ratio, limit }) =>
-    `“${what}” has a contrast of ${ratio} to 1 with what lies behind it; ${limit} to 1 is the limit. A bed or a shadow behind the words, or another picture, makes them read.`,
+    t`“${what}” has a contrast of ${ratio} to 1 with what lies behind it; ${limit} to 1 is the limit. A bed or a shadow behind the words, or another picture, makes them read.`,
 );
 
 /** Lines of the picture on which sizes are counted. */
@@ -29,7 +30,7 @@ const hasWordsUnder = (below: PageOnScreen, page: PageOnScreen): boolean =>
 /** Words that are hard to tell from what truly lies behind them, moving pictures over their length. Source: WCAG 2.2, 1.4.3. */
 export const lowContrast: Check = {
   code: finding.code,
-  name: "Too little contrast",
+  name: t`Too little contrast`,
   stack: ({ pages, moment, evening, limits }) =>
     pages.flatMap((page, at) => {
       // What lay there before was looked at when it came.

@@ -1,4 +1,5 @@
 import { unknownToken } from "../../findings/kinds/unknownToken.ts";
+import { t } from "../../language/t.ts";
 import { saidByLayout } from "../saidByLayout.ts";
 
-export const missingTokens = saidByLayout(unknownToken.code, "Colours or fonts that the house style lacks");
+export const missingTokens = saidByLayout(unknownToken.code, t`Colours or fonts that the house style lacks`);

@@ -1,4 +1,5 @@
 import { cueSubject, defineFinding } from "../../findings/finding.ts";
+import { t } from "../../language/t.ts";
 import type { Check } from "../check.ts";
 import { inTexts } from "../inTexts.ts";
 import { findMixedQuotes } from "../slips.ts";
@@ -6,13 +7,13 @@ import { findMixedQuotes } from "../slips.ts";
 const mixed = defineFinding<{ readonly marks: string }>(
   "mixedQuotes",
   "note",
-  ({ marks }) => `It has straight and curled quotes together: ${marks}.`,
+  ({ marks }) => t`It has straight and curled quotes together: ${marks}.`,
 );
 
 /** Straight quotes beside curled ones. */
 export const mixedQuotes: Check = {
   code: mixed.code,
-  name: "Quotes of two kinds",
+  name: t`Quotes of two kinds`,
   cue: ({ cue, evening }) =>
     inTexts(cue, evening.fieldSets, (text) => {
       const marks = findMixedQuotes(text);

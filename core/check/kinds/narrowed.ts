@@ -1,4 +1,5 @@
 import { cueSubject, defineFinding } from "../../findings/finding.ts";
+import { t } from "../../language/t.ts";
 import type { Check } from "../check.ts";
 import { fittingMends } from "../fittingMends.ts";
 import { saidAs } from "../saidAs.ts";
@@ -7,13 +8,13 @@ const finding = defineFinding<{ readonly what: string; readonly percent: number;
   "narrowed",
   "warning",
   ({ what, percent, limit }) =>
-    `The letters of “${what}” are narrowed to ${percent} % of their width; ${limit} % is the limit. Shorten it, or give it more room.`,
+    t`The letters of “${what}” are narrowed to ${percent} % of their width; ${limit} % is the limit. Shorten it, or give it more room.`,
 );
 
 /** Letters narrowed further than the venue lets them be. */
 export const narrowed: Check = {
   code: finding.code,
-  name: "Letters narrowed too far",
+  name: t`Letters narrowed too far`,
   page: ({ page, evening, limits: { narrowest } }) =>
     page.words.flatMap(({ objectId, field, rect, condensed, fits }) => {
       const percent = Math.round(condensed * 100);

@@ -1,4 +1,5 @@
 import { notANumber } from "../../findings/kinds/notANumber.ts";
+import { t } from "../../language/t.ts";
 import { saidByLayout } from "../saidByLayout.ts";
 
-export const noNumbers = saidByLayout(notANumber.code, "Figures that are no numbers");
+export const noNumbers = saidByLayout(notANumber.code, t`Figures that are no numbers`);

@@ -1,4 +1,5 @@
 import { defineFinding } from "../../findings/finding.ts";
+import { t } from "../../language/t.ts";
 import type { Check } from "../check.ts";
 import { onScreen } from "../onScreen.ts";
 import { plansUsed } from "../plansUsed.ts";
@@ -6,13 +7,13 @@ import { plansUsed } from "../plansUsed.ts";
 const noWindow = defineFinding<{ readonly screen: string }>(
   "noWindow",
   "warning",
-  ({ screen }) => `No window shows ${screen}. Open it by its link, in Screens.`,
+  ({ screen }) => t`No window shows ${screen}. Open it by its link, in Screens.`,
 );
 
 /** A screen of a plan that is used, which nobody sees. */
 export const noWindowCheck: Check = {
   code: noWindow.code,
-  name: "Screens without a window",
+  name: t`Screens without a window`,
   evening: ({ evening }) => {
     const used = plansUsed(evening);
     return evening.outputs.flatMap(({ id, name }) => {

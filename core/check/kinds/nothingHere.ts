@@ -1,4 +1,5 @@
 import { cueSubject, defineFinding } from "../../findings/finding.ts";
+import { t } from "../../language/t.ts";
 import { stepsOf } from "../../rundown/steps.ts";
 import type { Check } from "../check.ts";
 import { plansUsed } from "../plansUsed.ts";
@@ -11,13 +12,13 @@ const nothingHere = defineFinding<{
   "nothingHere",
   "note",
   ({ screen, outfit }) =>
-    `${screen} shows nothing of it: its outfit, “${outfit}”, has no template for words like these.`,
+    t`${screen} shows nothing of it: its outfit, “${outfit}”, has no template for words like these.`,
 );
 
 /** A screen that stays without the words of a song or a reading while it shows others' of that layer. */
 export const nothingHereCheck: Check = {
   code: nothingHere.code,
-  name: "Screens with nothing for a cue",
+  name: t`Screens with nothing for a cue`,
   cue: ({ cue, evening }) => {
     const { made, cueId } = cue;
     if (!made?.content.flow || stepsOf(made.content).length === 0) return [];

@@ -1,4 +1,5 @@
 import { cueSubject, defineFinding } from "../../findings/finding.ts";
+import { t } from "../../language/t.ts";
 import type { Check } from "../check.ts";
 import { movingInside } from "../fittingMends.ts";
 import { saidAs } from "../saidAs.ts";
@@ -6,14 +7,14 @@ import { saidAs } from "../saidAs.ts";
 const finding = defineFinding<{ readonly what: string; readonly overPx: number }>(
   "offCanvas",
   "fault",
-  ({ what, overPx }) => `“${what}” stands ${overPx} px outside the picture, and is cut at its edge.`,
+  ({ what, overPx }) => t`“${what}” stands ${overPx} px outside the picture, and is cut at its edge.`,
 );
 const TOLERANCE_PX = 3;
 
 /** Words that reach over the edge of the picture. */
 export const offCanvas: Check = {
   code: finding.code,
-  name: "Words outside the picture",
+  name: t`Words outside the picture`,
   page: ({ page, evening }) => {
     const { widthPx, heightPx } = page.output;
     const whole = { x: 0, y: 0, width: widthPx, height: heightPx };

@@ -1,11 +1,12 @@
 import { cueSubject, defineFinding } from "../../findings/finding.ts";
+import { t } from "../../language/t.ts";
 import type { Check } from "../check.ts";
 
 const finding = defineFinding<{ readonly clip: string }>(
   "opaqueClip",
   "warning",
   ({ clip }) =>
-    `The clip “${clip}” has no transparency and lies over the picture, which nobody sees beneath it. Choose a clip with alpha, or key its colour in the library.`,
+    t`The clip “${clip}” has no transparency and lies over the picture, which nobody sees beneath it. Choose a clip with alpha, or key its colour in the library.`,
 );
 
 /** Most of a screen that a clip may cover and still be meant to lie over it. */
@@ -14,7 +15,7 @@ const PART = 0.9;
 /** A clip without alpha over a picture. One that fills the screen is the picture itself. */
 export const opaqueClip: Check = {
   code: finding.code,
-  name: "Clips without transparency",
+  name: t`Clips without transparency`,
   stack: ({ pages, moment, evening }) =>
     pages.flatMap((page, at) => {
       if (page.cue.cueId !== moment.cue.cueId) return [];

@@ -1,4 +1,5 @@
 import { cueSubject, defineFinding } from "../../findings/finding.ts";
+import { t } from "../../language/t.ts";
 import { SAFE_AREAS, safeRect } from "../../venue/testPicture.ts";
 import type { Check } from "../check.ts";
 import { movingInside } from "../fittingMends.ts";
@@ -8,9 +9,9 @@ const finding = defineFinding<{ readonly what: string; readonly overPx: number; 
   "outsideSafe",
   "warning",
   ({ what, overPx, area }) =>
-    `“${what}” reaches ${overPx} px outside the title-safe area of ${area}. Where it is received, its edge may be cut.`,
+    t`“${what}” reaches ${overPx} px outside the title-safe area of ${area}. Where it is received, its edge may be cut.`,
 );
-const NAMES = { smpte: "SMPTE ST 2046-1", ebu: "EBU R 95" } as const;
+const NAMES = { smpte: t`SMPTE ST 2046-1`, ebu: t`EBU R 95` } as const;
 /** Letters are measured to this. */
 const TOLERANCE_PX = 2;
 
@@ -20,7 +21,7 @@ const TOLERANCE_PX = 2;
  */
 export const outsideSafe: Check = {
   code: finding.code,
-  name: "Words outside the safe area",
+  name: t`Words outside the safe area`,
   page: ({ page, evening }) => {
     const { backdrop, safeArea, widthPx, heightPx } = page.output;
     if (backdrop !== "transparent") return [];

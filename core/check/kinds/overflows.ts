@@ -1,4 +1,5 @@
 import { cueSubject, defineFinding } from "../../findings/finding.ts";
+import { t } from "../../language/t.ts";
 import type { Check } from "../check.ts";
 import { fittingMends } from "../fittingMends.ts";
 import { saidAs } from "../saidAs.ts";
@@ -7,13 +8,13 @@ const finding = defineFinding<{ readonly what: string }>(
   "overflow",
   "fault",
   ({ what }) =>
-    `“${what}” does not fit its box even at its smallest, and is cut. Shorten it, or give it more room.`,
+    t`“${what}” does not fit its box even at its smallest, and is cut. Shorten it, or give it more room.`,
 );
 
 /** Words that do not fit their box even at their smallest: they are cut. */
 export const overflows: Check = {
   code: finding.code,
-  name: "Words are cut",
+  name: t`Words are cut`,
   page: ({ page, evening }) =>
     page.words
       .filter(({ fits }) => !fits)

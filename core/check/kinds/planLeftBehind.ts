@@ -1,4 +1,5 @@
 import { cueSubject, defineFinding } from "../../findings/finding.ts";
+import { t } from "../../language/t.ts";
 import type { CueDoc } from "../../rundown/cueDoc.ts";
 import type { Check } from "../check.ts";
 import { changing } from "../mend.ts";
@@ -7,13 +8,13 @@ const leftBehind = defineFinding<{ readonly plan: string; readonly usual: string
   "planLeftBehind",
   "warning",
   ({ plan, usual, cues }) =>
-    `The ${cues} cues after it run under “${plan}”: none of them asks for “${usual}” again.`,
+    t`The ${cues} cues after it run under “${plan}”: none of them asks for “${usual}” again.`,
 );
 
 /** A plan that a cue brings and no later one takes back. */
 export const planLeftBehind: Check = {
   code: leftBehind.code,
-  name: "Plans that are left behind",
+  name: t`Plans that are left behind`,
   evening: ({ evening, moments }) => {
     const last = moments.at(-1);
     if (!last || last.planId === evening.planId) return [];
@@ -32,7 +33,7 @@ export const planLeftBehind: Check = {
         ),
         cueId: from.cue.cueId,
         mends: [
-          changing(after.cue, `Set “${nameOf(evening.planId)}” again with the next cue`, {
+          changing(after.cue, t`Set “${nameOf(evening.planId)}” again with the next cue`, {
             plan: { id: evening.planId, otherwise: "switch" },
           } as Partial<CueDoc>),
         ],

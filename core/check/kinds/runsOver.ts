@@ -1,4 +1,5 @@
 import { defineFinding } from "../../findings/finding.ts";
+import { t } from "../../language/t.ts";
 import type { Check } from "../check.ts";
 import { minutesOf, timesOf, writeTime } from "../eveningTimes.ts";
 
@@ -6,13 +7,13 @@ const over = defineFinding<{ readonly byMin: number; readonly until: string; rea
   "runsOver",
   "warning",
   ({ byMin, until, end }) =>
-    `As it is planned, the evening ends at ${until}, ${byMin} min after its end at ${end}.`,
+    t`As it is planned, the evening ends at ${until}, ${byMin} min after its end at ${end}.`,
 );
 
 /** An evening whose planned lengths are more than it has. */
 export const runsOver: Check = {
   code: over.code,
-  name: "The evening runs over",
+  name: t`The evening runs over`,
   evening: ({ evening, limits: { overMinutes } }) => {
     const { startsAt, endsAt } = evening.evening;
     if (startsAt === "" || endsAt === "") return [];

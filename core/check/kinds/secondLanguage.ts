@@ -1,4 +1,5 @@
 import { cueSubject, defineFinding } from "../../findings/finding.ts";
+import { t } from "../../language/t.ts";
 import { parseSong } from "../../words/song.ts";
 import type { Check } from "../check.ts";
 
@@ -7,14 +8,14 @@ const finding = defineFinding<{ readonly sections: string; readonly first: numbe
   "warning",
   ({ sections, first, second }) =>
     second === 0
-      ? `The second language has nothing for ${sections}: its slides show the first alone.`
-      : `In ${sections} the first language has ${first} lines and the second ${second}: they stand beside the wrong ones.`,
+      ? t`The second language has nothing for ${sections}: its slides show the first alone.`
+      : t`In ${sections} the first language has ${first} lines and the second ${second}: they stand beside the wrong ones.`,
 );
 
 /** A song whose second language has other lines than the first. */
 export const secondLanguage: Check = {
   code: finding.code,
-  name: "Second languages that do not match",
+  name: t`Second languages that do not match`,
   cue: ({ cue: { cueId, doc } }) => {
     if (doc.kind !== "song" || doc.isOff || !doc.second) return [];
     const [first, second] = [

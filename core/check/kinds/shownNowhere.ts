@@ -1,17 +1,18 @@
 import { cueSubject, defineFinding } from "../../findings/finding.ts";
+import { t } from "../../language/t.ts";
 import type { Check } from "../check.ts";
 import { plansUsed } from "../plansUsed.ts";
 
 const nowhere = defineFinding<Record<string, never>>(
   "shownNowhere",
   "fault",
-  () => "No screen shows it under any plan of this evening: taking it changes nothing that anybody sees.",
+  () => t`No screen shows it under any plan of this evening: taking it changes nothing that anybody sees.`,
 );
 
 /** A cue that no plan shows. */
 export const shownNowhere: Check = {
   code: nowhere.code,
-  name: "Cues that no screen shows",
+  name: t`Cues that no screen shows`,
   cue: ({ cue, evening }) => {
     if (!cue.made || cue.made.content.action || cue.made.content.layerId === "") return [];
     const { content } = cue.made;

@@ -1,16 +1,17 @@
 import { cueSubject, defineFinding } from "../../findings/finding.ts";
+import { t } from "../../language/t.ts";
 import type { Check } from "../check.ts";
 
 const finding = defineFinding<{ readonly what: string }>(
   "silentSound",
   "warning",
-  ({ what }) => `“${what}” has sound, and no screen that shows it plays sound. Let one play it, in Screens.`,
+  ({ what }) => t`“${what}” has sound, and no screen that shows it plays sound. Let one play it, in Screens.`,
 );
 
 /** Sound that nobody hears. */
 export const silentSound: Check = {
   code: finding.code,
-  name: "Sound that no screen plays",
+  name: t`Sound that no screen plays`,
   page: ({ page, evening }) => {
     const { only } = page.cue.made?.content ?? { only: null };
     if (evening.outputs.some(({ id, sound }) => sound && (only === null || only.includes(id)))) return [];

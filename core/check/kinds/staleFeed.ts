@@ -1,17 +1,18 @@
 import { feedsIn } from "../../feeds/binding.ts";
 import { cueSubject, defineFinding } from "../../findings/finding.ts";
+import { t } from "../../language/t.ts";
 import type { Check } from "../check.ts";
 
 const stale = defineFinding<{ readonly feed: string; readonly minutes: number }>(
   "staleFeed",
   "warning",
-  ({ feed, minutes }) => `“${feed}” has brought nothing new for longer than ${minutes} min.`,
+  ({ feed, minutes }) => t`“${feed}” has brought nothing new for longer than ${minutes} min.`,
 );
 
 /** A page that is filled from a feed which stands still. */
 export const staleFeed: Check = {
   code: stale.code,
-  name: "Feeds that stand still",
+  name: t`Feeds that stand still`,
   cue: ({ cue: { cueId, doc }, evening }) => {
     if (doc.kind !== "page" || doc.isOff) return [];
     return feedsIn(doc.bindings).flatMap((id) => {

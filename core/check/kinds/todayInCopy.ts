@@ -1,11 +1,12 @@
 import { cueSubject, defineFinding } from "../../findings/finding.ts";
+import { t } from "../../language/t.ts";
 import type { Check } from "../check.ts";
 import { textsOf } from "../textsOf.ts";
 
 const today = defineFinding<{ readonly said: string }>(
   "todayInCopy",
   "note",
-  ({ said }) => `It says “${said}”, and has not been changed since this evening was copied from another.`,
+  ({ said }) => t`It says “${said}”, and has not been changed since this evening was copied from another.`,
 );
 
 const OF_THE_DAY =
@@ -14,7 +15,7 @@ const OF_THE_DAY =
 /** "Today" in what was copied from another evening. */
 export const todayInCopy: Check = {
   code: today.code,
-  name: "“Today” in a copied evening",
+  name: t`“Today” in a copied evening`,
   cue: ({ cue, evening }) => {
     if (cue.doc.kind === "song" || cue.revision > evening.evening.copiedCues) return [];
     return textsOf(cue, evening.fieldSets).flatMap(({ text, where }) => {

@@ -1,4 +1,5 @@
 import { cueSubject, defineFinding } from "../../findings/finding.ts";
+import { t } from "../../language/t.ts";
 import type { Check, StackLook } from "../check.ts";
 import { comesByItself } from "../coveredWords.ts";
 import type { PageOnScreen } from "../pageFacts.ts";
@@ -7,7 +8,7 @@ const finding = defineFinding<{ readonly count: number; readonly limit: number; 
   "tooMany",
   "warning",
   ({ count, limit, names }) =>
-    `${count} pages with words at once: ${names}. ${limit} is the limit; take one out before.`,
+    t`${count} pages with words at once: ${names}. ${limit} is the limit; take one out before.`,
 );
 
 /** The pages with words at once, where they are more than the limit; what stays through the evening on its own layer does not count. */
@@ -27,7 +28,7 @@ export function tooManyOf({
 /** More pages to read at once than people can, one of which came by itself. Common practice: two. */
 export const tooMany: Check = {
   code: finding.code,
-  name: "Too many things at once",
+  name: t`Too many things at once`,
   stack: (look) => {
     const read = tooManyOf(look);
     if (!read?.some(({ cue }) => comesByItself(cue))) return [];

@@ -1,4 +1,5 @@
 import { cueSubject, defineFinding } from "../../findings/finding.ts";
+import { t } from "../../language/t.ts";
 import { smallestReadable } from "../../venue/seat.ts";
 import type { Check } from "../check.ts";
 import { fittingMends } from "../fittingMends.ts";
@@ -13,7 +14,7 @@ const finding = defineFinding<{
   "tooSmall",
   "warning",
   ({ what, sizePx, neededPx, farthestM }) =>
-    `“${what}” is ${sizePx} px; from the farthest seat, ${farthestM} m away, words are read from ${neededPx} px. Fewer words come out larger.`,
+    t`“${what}” is ${sizePx} px; from the farthest seat, ${farthestM} m away, words are read from ${neededPx} px. Fewer words come out larger.`,
 );
 
 /** Words this much smaller than the largest of their page stand beside what it is for: credits, labels, what comes next. */
@@ -25,7 +26,7 @@ const ASIDE = 0.75;
  */
 export const tooSmall: Check = {
   code: finding.code,
-  name: "Words too small for the farthest seat",
+  name: t`Words too small for the farthest seat`,
   page: ({ page, evening, limits: { readableFactor, asidePercent } }) => {
     const { farthestM, pictureHeightM, heightPx, part } = page.output;
     if (farthestM === null || pictureHeightM === null) return [];

@@ -1,4 +1,5 @@
 import { defineFinding } from "../../findings/finding.ts";
+import { t } from "../../language/t.ts";
 import type { Trigger } from "../../triggers/trigger.ts";
 import type { Check } from "../check.ts";
 import { cueOfAct } from "../cueOfAct.ts";
@@ -7,7 +8,7 @@ const loop = defineFinding<{ readonly names: string }>(
   "triggerLoop",
   "warning",
   ({ names }) =>
-    `These triggers set one another off in a circle: ${names}. Each is held when it comes to itself again; take one of them out.`,
+    t`These triggers set one another off in a circle: ${names}. Each is held when it comes to itself again; take one of them out.`,
 );
 
 const causeOf = ({ when }: Trigger): string | undefined =>
@@ -16,7 +17,7 @@ const causeOf = ({ when }: Trigger): string | undefined =>
 /** Triggers whose acts bring what sets them off. */
 export const triggerLoop: Check = {
   code: loop.code,
-  name: "Triggers in a circle",
+  name: t`Triggers in a circle`,
   evening: ({ evening }) => {
     const on = evening.triggers.filter(({ isOn }) => isOn);
     const after = (trigger: Trigger) =>

@@ -1,4 +1,5 @@
 import { cueSubject, defineFinding } from "../../findings/finding.ts";
+import { t } from "../../language/t.ts";
 import type { Check } from "../check.ts";
 
 const unbound = defineFinding<{ readonly why: string }>("unfilled", "fault", ({ why }) => why);
@@ -6,7 +7,7 @@ const unbound = defineFinding<{ readonly why: string }>("unfilled", "fault", ({ 
 /** A field that is to be filled from a feed and is not. */
 export const unfilled: Check = {
   code: unbound.code,
-  name: "Fields that no feed fills",
+  name: t`Fields that no feed fills`,
   cue: ({ cue: { cueId, doc }, evening }) => {
     if (doc.kind !== "page" || doc.isOff) return [];
     const known = new Set(evening.feeds.map(({ id }) => id));
@@ -15,7 +16,7 @@ export const unfilled: Check = {
     const problems = [
       ...gone.map(([field]) => ({
         field,
-        words: "The feed that was to fill it is gone; what is typed there is shown.",
+        words: t`The feed that was to fill it is gone; what is typed there is shown.`,
       })),
       ...(why !== undefined && gone.length === 0 ? [{ field: "", words: why }] : []),
     ];

@@ -1,4 +1,5 @@
 import { cueSubject, defineFinding } from "../../findings/finding.ts";
+import { t } from "../../language/t.ts";
 import type { Check } from "../check.ts";
 import { dayOf } from "../dayOf.ts";
 import { findDates } from "../findDates.ts";
@@ -7,13 +8,13 @@ import { textsOf } from "../textsOf.ts";
 const weekday = defineFinding<{ readonly said: string; readonly is: string }>(
   "wrongWeekday",
   "warning",
-  ({ said, is }) => `It says “${said}”; that day is a ${is}.`,
+  ({ said, is }) => t`It says “${said}”; that day is a ${is}.`,
 );
 
 /** A date with a weekday that it does not have. */
 export const wrongWeekday: Check = {
   code: weekday.code,
-  name: "Weekdays that do not match",
+  name: t`Weekdays that do not match`,
   cue: ({ cue, evening }) => {
     if (cue.doc.kind === "song") return [];
     const own = Number(dayOf(evening).slice(0, 4));

@@ -1,3 +1,4 @@
+import { t } from "../../language/t.ts";
 import type { FieldKindName } from "../../scene/fieldKinds.ts";
 import type { FieldDef, FieldSet } from "../../scene/fieldSet.ts";
 import { fieldsNamedBy } from "../../scene/findReferenceFaults.ts";
@@ -40,7 +41,7 @@ export function addField(
     hint: "",
     maxLength: kind === "lines" || kind === "rows" ? 2_000 : USUAL_LENGTH,
     kind,
-    ...(kind === "choice" && { choices: [{ value: "one", label: "One" }] }),
+    ...(kind === "choice" && { choices: [{ value: "one", label: t`One` }] }),
   };
   return { set: { ...set, fields: [...set.fields, field] }, name };
 }

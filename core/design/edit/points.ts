@@ -1,3 +1,4 @@
+import { t } from "../../language/t.ts";
 import type { ReadableObject } from "../../scene/objectKinds.ts";
 import type { Rect } from "./objects.ts";
 
@@ -27,12 +28,12 @@ const ON_IT: Point = { x: 0, y: 0 };
 /** The points of an object that stands in a box. */
 export function pointsOf(object: ReadableObject, box: Rect): readonly EditPoint[] {
   const points: EditPoint[] = [
-    { name: "pivot", label: "Pivot", kind: "pivot", at: within(box, object.pivot), beside: ON_IT },
+    { name: "pivot", label: t`Pivot`, kind: "pivot", at: within(box, object.pivot), beside: ON_IT },
   ];
   const focus = focusOf(object);
   if (focus) {
     const at = within(box, focus);
-    points.push({ name: "focus", label: "Kept in sight", kind: "focus", at, beside: ON_IT });
+    points.push({ name: "focus", label: t`Kept in sight`, kind: "focus", at, beside: ON_IT });
   }
   const fill = runOf(object);
   if (fill) points.push(...pointsOfRun(fill, box));
@@ -129,8 +130,8 @@ function pointsOfRun(fill: Run, box: Rect): readonly EditPoint[] {
   const beside = { x: -(to.y - from.y) / length, y: (to.x - from.x) / length };
   const stops = fill.stops.map(
     ({ at }, i): EditPoint => ({
-      name: `stop ${i}`,
-      label: `Colour ${i + 1} of the gradient`,
+      name: t`stop ${i}`,
+      label: t`Colour ${i + 1} of the gradient`,
       kind: "stop",
       at: { x: from.x + (to.x - from.x) * at, y: from.y + (to.y - from.y) * at },
       beside,
@@ -139,14 +140,14 @@ function pointsOfRun(fill: Run, box: Rect): readonly EditPoint[] {
   if (fill.kind === "linear") {
     const beyond = 1 + BEYOND_PX / length;
     const at = { x: from.x + (to.x - from.x) * beyond, y: from.y + (to.y - from.y) * beyond };
-    return [...stops, { name: "angle", label: "Direction of the gradient", kind: "gradient", at, beside }];
+    return [...stops, { name: "angle", label: t`Direction of the gradient`, kind: "gradient", at, beside }];
   }
   return [
     ...stops,
-    { name: "center", label: "Middle of the gradient", kind: "gradient", at: from, beside: { x: 0, y: -1 } },
+    { name: "center", label: t`Middle of the gradient`, kind: "gradient", at: from, beside: { x: 0, y: -1 } },
     {
       name: "radius",
-      label: "Radius of the gradient",
+      label: t`Radius of the gradient`,
       kind: "gradient",
       at: { x: from.x, y: from.y - length },
       beside: { x: 1, y: 0 },

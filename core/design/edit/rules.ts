@@ -1,3 +1,4 @@
+import { t } from "../../language/t.ts";
 import type { Condition, ShowWhen } from "../../scene/showWhen.ts";
 
 /** Conditions that are joined to others: one, or several of a kind of their own. */
@@ -36,30 +37,30 @@ export interface RuleNames {
 
 const COMPARED: Readonly<Record<Extract<Condition, { kind: "number" }>["is"], string>> = {
   below: "under",
-  atMost: "at most",
+  atMost: t`at most`,
   equal: "exactly",
-  atLeast: "at least",
+  atLeast: t`at least`,
   above: "over",
 };
 
 function sayCondition(condition: Condition, { field, object }: RuleNames): string {
   switch (condition.kind) {
     case "empty":
-      return `${field(condition.field)} is empty`;
+      return t`${field(condition.field)} is empty`;
     case "notEmpty":
-      return `${field(condition.field)} is not empty`;
+      return t`${field(condition.field)} is not empty`;
     case "equals":
-      return `${field(condition.field)} says “${condition.text}”`;
+      return t`${field(condition.field)} says “${condition.text}”`;
     case "contains":
-      return `${field(condition.field)} has “${condition.text}” in it`;
+      return t`${field(condition.field)} has “${condition.text}” in it`;
     case "longerThan":
-      return `${field(condition.field)} has more than ${condition.characters} ${condition.characters === 1 ? "letter" : "letters"}`;
+      return t`${field(condition.field)} has more than ${condition.characters} ${condition.characters === 1 ? t`letter` : t`letters`}`;
     case "number":
-      return `${field(condition.field)} is ${COMPARED[condition.is]} ${condition.than}`;
+      return t`${field(condition.field)} is ${COMPARED[condition.is]} ${condition.than}`;
     case "drawn":
-      return `“${object(condition.object)}” is shown`;
+      return t`“${object(condition.object)}” is shown`;
     case "notDrawn":
-      return `“${object(condition.object)}” is not shown`;
+      return t`“${object(condition.object)}” is not shown`;
   }
 }
 
@@ -87,5 +88,5 @@ export function sayRules(showWhen: ShowWhen, names: RuleNames): string {
 /** When an object is shown, as a sentence: “Shown when Role is not empty and Score is over 3.” */
 export function sayShowWhen(showWhen: ShowWhen, names: RuleNames): string {
   const rules = sayRules(showWhen, names);
-  return rules === "" ? "Always shown." : `Shown when ${rules}.`;
+  return rules === "" ? t`Always shown.` : t`Shown when ${rules}.`;
 }

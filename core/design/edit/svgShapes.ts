@@ -1,5 +1,6 @@
 import { formatHex8, parse } from "culori";
 import svgpath from "svgpath";
+import { t } from "../../language/t.ts";
 import { cleanPath, pathBounds } from "../../picture/pathData.ts";
 import { pathKind } from "../../scene/kinds/path.ts";
 import { groupSchema } from "../../scene/objectKinds.ts";
@@ -55,8 +56,8 @@ const NOT_DRAWN = new Set([
 const NOT_SHAPES: Readonly<Record<string, string>> = {
   text: "words",
   image: "pictures",
-  use: "copies of other parts",
-  foreignobject: "embedded pages",
+  use: t`copies of other parts`,
+  foreignobject: t`embedded pages`,
 };
 
 type Said = Readonly<Record<string, string>>;
@@ -92,7 +93,9 @@ export function svgShapes(root: SvgNode): SvgDrawing | { readonly problem: strin
   const boxes = shapes.flatMap(({ path }) => pathBounds(path) ?? []);
   const [first] = boxes;
   if (!first)
-    return { problem: "No shapes were found in the drawing. Bring it in as a picture; nothing was changed." };
+    return {
+      problem: t`No shapes were found in the drawing. Bring it in as a picture; nothing was changed.`,
+    };
   const bounds = boxes.reduce((all, box) => {
     const [x, y] = [Math.min(all.x, box.x), Math.min(all.y, box.y)];
     return {
@@ -105,7 +108,7 @@ export function svgShapes(root: SvgNode): SvgDrawing | { readonly problem: strin
   return {
     shapes,
     bounds,
-    leftOut: [...missing].map(([what, count]) => (count > 1 ? `${what} (${count} times)` : what)),
+    leftOut: [...missing].map(([what, count]) => (count > 1 ? t`${what} (${count} times)` : what)),
   };
 }
 
@@ -162,13 +165,13 @@ function shapeOf(
   const plain = cleanPath(outline);
   const clean = "problem" in plain ? plain : cleanPath(svgpath(plain.data).transform(transform).toString());
   if ("problem" in clean) {
-    miss("paths that cannot be read");
+    miss(t`paths that cannot be read`);
     return undefined;
   }
   const paint = (text: string | undefined, usual: string | null, opacity: string | undefined) => {
     const wanted = (text ?? "").trim();
     const named = /^url\(["']?#([^)"']+)/.exec(wanted)?.[1];
-    if (named !== undefined) miss("colour runs, of which the first colour is taken");
+    if (named !== undefined) miss(t`colour runs, of which the first colour is taken`);
     const value = named === undefined ? wanted : gradients.get(named);
     return colorOf(value || usual, number(opacity ?? "1") * number(said.opacity ?? "1"));
   };
@@ -267,7 +270,7 @@ export function withDrawing(
   const room = TEMPLATE_LIMITS.objects - allObjects(template).length - 1;
   if (shapes.length > room)
     return {
-      problem: `The drawing has ${shapes.length} shapes, and the template has room for ${Math.max(0, room)} more. Bring it in as a picture; nothing was changed.`,
+      problem: t`The drawing has ${shapes.length} shapes, and the template has room for ${Math.max(0, room)} more. Bring it in as a picture; nothing was changed.`,
     };
   const scale = Math.min(
     into.width / Math.max(bounds.width, 1e-6),

@@ -1,3 +1,4 @@
+import { t } from "../../language/t.ts";
 import type { FieldSet } from "../../scene/fieldSet.ts";
 import { fieldSetKind } from "../../stored/kinds/fieldSet.ts";
 import { putTogether, takeApart } from "../keyedList.ts";
@@ -17,33 +18,33 @@ export const fieldSetDesign: DesignKind<FieldSet> = {
       const [change] = ofOne;
       const [part = "", name = ""] = change?.path ?? [];
       if (!change) return [];
-      if (part === "fieldOrder") return isReordered(before, after) ? ["Fields stand in another order."] : [];
+      if (part === "fieldOrder") return isReordered(before, after) ? [t`Fields stand in another order.`] : [];
       if (part !== "fields") return [`${SAID[part] ?? part} ${fromTo(change)}.`];
       const label = [...after.fields, ...before.fields].find((field) => field.name === name)?.label ?? name;
-      if (change.path.length === 2 && isAdded(change)) return [`The field “${label}” was added.`];
-      if (change.path.length === 2 && isGone(change)) return [`The field “${label}” was deleted.`];
+      if (change.path.length === 2 && isAdded(change)) return [t`The field “${label}” was added.`];
+      if (change.path.length === 2 && isGone(change)) return [t`The field “${label}” was deleted.`];
       return [
-        `The field “${label}” has another ${listed(ofOne.map(({ path }) => FIELD[path[2] ?? ""] ?? path[2] ?? ""))}.`,
+        t`The field “${label}” has another ${listed(ofOne.map(({ path }) => FIELD[path[2] ?? ""] ?? path[2] ?? ""))}.`,
       ];
     }),
   fromTree: ({ fields, fieldOrder, ...head }) => ({ ...head, fields: putTogether(fields, fieldOrder) }),
 };
 
 const SAID: Readonly<Record<string, string>> = {
-  name: "The name",
-  layerId: "The layer",
-  titledBy: "The field that names pages",
-  stepsBy: "The field that comes step by step",
+  name: t`The name`,
+  layerId: t`The layer`,
+  titledBy: t`The field that names pages`,
+  stepsBy: t`The field that comes step by step`,
 };
 const FIELD: Readonly<Record<string, string>> = {
   label: "name",
   hint: "hint",
   maxLength: "length",
   kind: "kind",
-  usual: "start value",
+  usual: t`start value`,
   group: "heading",
   choices: "choices",
-  optional: "duty to be filled",
+  optional: t`duty to be filled`,
   hasStandIn: "stand-in",
 };
 

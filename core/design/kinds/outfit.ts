@@ -1,3 +1,4 @@
+import { t } from "../../language/t.ts";
 import { outfitKind } from "../../stored/kinds/outfit.ts";
 import type { Outfit } from "../../venue/outfit.ts";
 import { fromTo, isGone } from "../sayChanges.ts";
@@ -15,14 +16,14 @@ export const outfitDesign: DesignKind<Outfit> = {
       switch (part) {
         case "wears":
           return isGone(change)
-            ? `Nothing is worn for “${name}” any more.`
-            : `What is worn for “${name}” was changed.`;
+            ? t`Nothing is worn for “${name}” any more.`
+            : t`What is worn for “${name}” was changed.`;
         case "linesPerSlide":
-          return `Lines on a slide: ${fromTo(change)}.`;
+          return t`Lines on a slide: ${fromTo(change)}.`;
         case "name":
-          return `The name ${fromTo(change)}.`;
+          return t`The name ${fromTo(change)}.`;
         default:
-          return "Outfits that stand in for it were changed.";
+          return t`Outfits that stand in for it were changed.`;
       }
     }),
 };

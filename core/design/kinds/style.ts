@@ -1,3 +1,4 @@
+import { t } from "../../language/t.ts";
 import type { HouseStyle } from "../../scene/houseStyle.ts";
 import { styleKind } from "../../stored/kinds/style.ts";
 import { fromTo, isGone } from "../sayChanges.ts";
@@ -13,11 +14,11 @@ export const styleDesign: DesignKind<HouseStyle> = {
     changes.map((change) => {
       const [part = "", name = ""] = change.path;
       const what = WHAT[part];
-      if (!what) return part === "name" ? `The name ${fromTo(change)}.` : `“${part}” was changed.`;
-      if (isGone(change)) return `The ${what} “${name}” was deleted.`;
+      if (!what) return part === "name" ? t`The name ${fromTo(change)}.` : t`“${part}” was changed.`;
+      if (isGone(change)) return t`The ${what} “${name}” was deleted.`;
       return change.path.length === 2
-        ? `The ${what} “${name}” ${fromTo(change)}.`
-        : `The ${what} “${name}” was changed.`;
+        ? t`The ${what} “${name}” ${fromTo(change)}.`
+        : t`The ${what} “${name}” was changed.`;
     }),
 };
 

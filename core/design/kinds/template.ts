@@ -1,3 +1,4 @@
+import { t } from "../../language/t.ts";
 import { findCircles } from "../../scene/findCircles.ts";
 import type { ReadableObject } from "../../scene/objectKinds.ts";
 import { propertiesOf } from "../../scene/propertiesOf.ts";
@@ -54,8 +55,8 @@ export const templateDesign: DesignKind<Template> = {
         case "objects": {
           const object = names.get(name);
           const called = `“${object?.editing.name || name}”`;
-          if (change.path.length === 2 && isAdded(change)) return [`${called} was added.`];
-          if (change.path.length === 2 && isGone(change)) return [`${called} was deleted.`];
+          if (change.path.length === 2 && isAdded(change)) return [t`${called} was added.`];
+          if (change.path.length === 2 && isGone(change)) return [t`${called} was deleted.`];
           return [`${called}: ${listed(ofOne.map(({ path }) => propertyName(object, path[2] ?? "")))}.`];
         }
         case "order":
@@ -63,15 +64,15 @@ export const templateDesign: DesignKind<Template> = {
           return [ORDERED];
         case "shapes":
         case "shapeOrder":
-          return [name ? `The shape “${name}” was changed.` : "Shapes were added or deleted."];
+          return [name ? t`The shape “${name}” was changed.` : t`Shapes were added or deleted.`];
         case "canvas":
-          return [`The canvas is ${after.canvas.widthPx} × ${after.canvas.heightPx}.`];
+          return [t`The canvas is ${after.canvas.widthPx} × ${after.canvas.heightPx}.`];
         case "name":
-          return [`The name ${fromTo(change)}.`];
+          return [t`The name ${fromTo(change)}.`];
         case "editing":
-          return [name === "note" ? "The note was changed." : "Guides were changed."];
+          return [name === "note" ? t`The note was changed.` : t`Guides were changed.`];
         default:
-          return [`“${part}” was changed.`];
+          return [t`“${part}” was changed.`];
       }
     });
     // What was added or deleted stands in another order of itself.
@@ -96,7 +97,7 @@ export const templateDesign: DesignKind<Template> = {
   },
 };
 
-const ORDERED = "Objects lie in another order.";
+const ORDERED = t`Objects lie in another order.`;
 
 /** A property as people know it: “fill”, “corner radius”. */
 function propertyName(object: ReadableObject | undefined, name: string): string {

@@ -1,4 +1,5 @@
 import { parseNumber } from "../../figures/number.ts";
+import { t } from "../../language/t.ts";
 import type { ColumnKind } from "./columnKind.ts";
 
 const numberIn = (text: string): number => parseNumber(text)?.value ?? 0;
@@ -9,7 +10,7 @@ const AFTER = /^[\s\p{Sc}%‰°′″]*(?:\p{L}{1,8}[²³]?\.?)?\s*$/u;
 
 /** A number, with what stands around it: "1,250", "£ 40", "12.5 %". */
 export const numberColumn: ColumnKind = {
-  name: "Number",
+  name: t`Number`,
   one: "a number",
   // "Lane 4" is a name that ends in a number, "<b>4</b>" is rubbish.
   fits: (text) => {

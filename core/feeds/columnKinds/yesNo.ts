@@ -1,3 +1,4 @@
+import { t } from "../../language/t.ts";
 import type { ColumnKind } from "./columnKind.ts";
 
 const YES = /^(yes|y|true|x|✓|✔)$/i;
@@ -7,8 +8,8 @@ export const isYes = (text: string): boolean => YES.test(text.trim());
 
 /** Yes or no; what is empty is no. */
 export const yesNoColumn: ColumnKind = {
-  name: "Yes or no",
-  one: "yes or no",
+  name: t`Yes or no`,
+  one: t`yes or no`,
   fits: (text) => isYes(text) || NO.test(text.trim()),
   compare: (first, second) => Number(isYes(second)) - Number(isYes(first)),
   isFound: true,

@@ -1,3 +1,4 @@
+import { t } from "../../language/t.ts";
 import { defineFinding } from "../finding.ts";
 
 /** More rows than there is room for. */
@@ -5,5 +6,5 @@ export const droppedRows = defineFinding<{ readonly shown: number; readonly rows
   "droppedRows",
   "warning",
   ({ shown, rows }, { id }) =>
-    `“${id}” has room for ${shown} of its ${rows} rows. The first ${shown} are shown; take rows out, or make them lower.`,
+    t`“${id}” has room for ${shown} of its ${rows} rows. The first ${shown} are shown; take rows out, or make them lower.`,
 );

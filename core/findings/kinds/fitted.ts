@@ -1,3 +1,4 @@
+import { t } from "../../language/t.ts";
 import { defineFinding } from "../finding.ts";
 
 /** The template is made for another shape: it stands in the middle, as large as it goes. */
@@ -5,5 +6,5 @@ export const fitted = defineFinding<{ readonly madeForWidthPx: number; readonly 
   "fitted",
   "note",
   ({ madeForWidthPx, madeForHeightPx }) =>
-    `Made for ${madeForWidthPx}×${madeForHeightPx} and fitted into this shape. All of it is shown; a template of this shape would fill the screen.`,
+    t`Made for ${madeForWidthPx}×${madeForHeightPx} and fitted into this shape. All of it is shown; a template of this shape would fill the screen.`,
 );

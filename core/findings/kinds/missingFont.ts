@@ -1,3 +1,4 @@
+import { t } from "../../language/t.ts";
 import { defineFinding } from "../finding.ts";
 
 /** A font is not here. */
@@ -5,5 +6,5 @@ export const missingFont = defineFinding<{ readonly fontId: string }>(
   "missingFont",
   "warning",
   ({ fontId }, { id }) =>
-    `“${id}” asks for the font “${fontId}”, which is not here. Another one is used; add the font or choose one.`,
+    t`“${id}” asks for the font “${fontId}”, which is not here. Another one is used; add the font or choose one.`,
 );

@@ -1,3 +1,4 @@
+import { t } from "../../language/t.ts";
 import { defineFinding } from "../finding.ts";
 
 /** A picture or clip is not here. */
@@ -5,5 +6,5 @@ export const missingMedia = defineFinding<{ readonly name: string }>(
   "missingMedia",
   "warning",
   ({ name }, { id }) =>
-    `“${id}” asks for a picture or clip that is not here (${name}). The rest of the page is shown; choose another.`,
+    t`“${id}” asks for a picture or clip that is not here (${name}). The rest of the page is shown; choose another.`,
 );

@@ -1,3 +1,4 @@
+import { t } from "../../language/t.ts";
 import { defineFinding } from "../finding.ts";
 
 /** No font has these letters. */
@@ -5,5 +6,5 @@ export const noGlyph = defineFinding<{ readonly letters: string }>(
   "noGlyph",
   "warning",
   ({ letters }) =>
-    `No font here has the letters ${letters}; empty boxes stand in their place. Add a font that has them, or write them otherwise.`,
+    t`No font here has the letters ${letters}; empty boxes stand in their place. Add a font that has them, or write them otherwise.`,
 );

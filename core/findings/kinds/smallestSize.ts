@@ -1,3 +1,4 @@
+import { t } from "../../language/t.ts";
 import { defineFinding } from "../finding.ts";
 
 /** Words are as small as they may be. */
@@ -5,5 +6,5 @@ export const smallestSize = defineFinding<{ readonly sizePx: number }>(
   "smallestSize",
   "note",
   ({ sizePx }, { id }) =>
-    `“${id}” is at its smallest size (${sizePx} px). The words are all there; fewer would be larger.`,
+    t`“${id}” is at its smallest size (${sizePx} px). The words are all there; fewer would be larger.`,
 );

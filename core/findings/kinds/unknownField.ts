@@ -1,3 +1,4 @@
+import { t } from "../../language/t.ts";
 import { defineFinding } from "../finding.ts";
 
 /** A template shows a field that its pages do not have. */
@@ -5,5 +6,5 @@ export const unknownField = defineFinding<{ readonly field: string }>(
   "unknownField",
   "warning",
   ({ field }, { id }) =>
-    `“${id}” shows the field “${field}”, which pages of this kind do not have. It stays empty; choose another field.`,
+    t`“${id}” shows the field “${field}”, which pages of this kind do not have. It stays empty; choose another field.`,
 );

@@ -1,3 +1,4 @@
+import { t } from "../../language/t.ts";
 import { defineFinding } from "../finding.ts";
 
 /** A format for a field in words that there is not. */
@@ -5,5 +6,5 @@ export const unknownFormat = defineFinding<{ readonly format: string; readonly f
   "unknownFormat",
   "warning",
   ({ format, formats }, { id }) =>
-    `“${id}” writes a field as “${format}”, which is no format. The field is shown as it was typed; the formats are ${formats}.`,
+    t`“${id}” writes a field as “${format}”, which is no format. The field is shown as it was typed; the formats are ${formats}.`,
 );

@@ -1,3 +1,4 @@
+import { t } from "../../language/t.ts";
 import { defineFinding } from "../finding.ts";
 
 /** An object refers to another that is not in its template. */
@@ -5,5 +6,5 @@ export const unknownObject = defineFinding<{ readonly object: string }>(
   "unknownObject",
   "warning",
   ({ object }, { id }) =>
-    `“${id}” refers to “${object}”, which is not in the template. It counts as not drawn; name another object.`,
+    t`“${id}” refers to “${object}”, which is not in the template. It counts as not drawn; name another object.`,
 );

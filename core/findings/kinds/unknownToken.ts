@@ -1,3 +1,4 @@
+import { t } from "../../language/t.ts";
 import { defineFinding } from "../finding.ts";
 
 /** A template names something that its house style does not have. */
@@ -8,5 +9,5 @@ export const unknownToken = defineFinding<{
   "unknownToken",
   "warning",
   ({ what, name }, { id }) =>
-    `“${id}” wants the ${what} “${name}”, which the house style does not have. Something plain stands in for it; add it to the style or choose another.`,
+    t`“${id}” wants the ${what} “${name}”, which the house style does not have. Something plain stands in for it; add it to the style or choose another.`,
 );

@@ -1,3 +1,4 @@
+import { t } from "../../language/t.ts";
 import { defineFinding } from "../finding.ts";
 
 /** A motion that does nothing to its kind of object. */
@@ -5,5 +6,5 @@ export const unusedTrack = defineFinding<{ readonly property: string; readonly k
   "unusedTrack",
   "note",
   ({ property, kind }, { id }) =>
-    `“${id}” has a track of ${property}, which does nothing to a ${kind}. It moves without it; the track can be taken out.`,
+    t`“${id}” has a track of ${property}, which does nothing to a ${kind}. It moves without it; the track can be taken out.`,
 );

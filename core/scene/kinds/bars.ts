@@ -2,6 +2,7 @@ import { z } from "zod";
 import { parseNumber } from "../../figures/number.ts";
 import { objectSubject } from "../../findings/finding.ts";
 import { notANumber } from "../../findings/kinds/notANumber.ts";
+import { t } from "../../language/t.ts";
 import { measureSchema } from "../../names/measure.ts";
 import type { PictureItem, Rect } from "../../picture/picture.ts";
 import {
@@ -31,16 +32,16 @@ const schema = z.strictObject({
   ...rowsShape,
   kind: z.literal("bars"),
   /** Share of the width for labels; bars and values have the rest. */
-  labelShare: named(fractionSchema.default(0.3), "Place", "Share of the labels"),
-  valueWidthPx: named(measureSchema(0, 2_000).default(200), "Place", "Width of the values", "px"),
+  labelShare: named(fractionSchema.default(0.3), "Place", t`Share of the labels`),
+  valueWidthPx: named(measureSchema(0, 2_000).default(200), "Place", t`Width of the values`, "px"),
   barFill: named(fillSchema, "Look", "Bars"),
   trackFill: named(fillSchema.default(NO_FILL), "Look", "Tracks"),
   corners: cornersSchema,
   /** Null: the largest value fills the track. */
-  fullAt: named(measureSchema(0.000_001, 1_000_000_000).nullable().default(null), "Content", "Full at"),
+  fullAt: named(measureSchema(0.000_001, 1_000_000_000).nullable().default(null), "Content", t`Full at`),
   /** Sorts from the largest, so that rows change place as values grow. */
-  sorted: named(z.boolean().default(false), "Content", "Largest first"),
-  countMs: named(measureSchema(0, 20_000).default(0), "Motion", "Counts for", "ms"),
+  sorted: named(z.boolean().default(false), "Content", t`Largest first`),
+  countMs: named(measureSchema(0, 20_000).default(0), "Motion", t`Counts for`, "ms"),
 });
 
 /** Bars: a label, a track, a bar as long as its value, and the value counting up. Rows glide when they change place. */

@@ -2,6 +2,7 @@ import { z } from "zod";
 import { parseNumber } from "../../figures/number.ts";
 import { objectSubject } from "../../findings/finding.ts";
 import { notANumber } from "../../findings/kinds/notANumber.ts";
+import { t } from "../../language/t.ts";
 import { SHAPE_MOVES } from "../../motion/track.ts";
 import { measureSchema } from "../../names/measure.ts";
 import { type CornerRadii, growToPixels, type PictureItem, type Rect } from "../../picture/picture.ts";
@@ -29,21 +30,21 @@ const schema = z.strictObject({
   kind: z.literal("chart"),
   field: named(fieldNameSchema, "Content", "Rows"),
   form: named(z.enum(["columns", "lines"]), "Look", "Form"),
-  mostRows: named(z.number().int().min(1).max(60).default(24), "Content", "Most rows"),
+  mostRows: named(z.number().int().min(1).max(60).default(24), "Content", t`Most rows`),
   /** One for each series, in turn. */
   colors: named(z.array(colorRefSchema).min(1).max(8), "Look", "Colours"),
-  fill: named(fillSchema.default(NO_FILL), "Look", "Colour of the words"),
+  fill: named(fillSchema.default(NO_FILL), "Look", t`Colour of the words`),
   shadows: shadowsProperty,
-  labelHeightPx: named(measureSchema(0, 400).default(48), "Place", "Height of the labels", "px"),
-  valueHeightPx: named(measureSchema(0, 400).default(0), "Place", "Height of the values", "px"),
+  labelHeightPx: named(measureSchema(0, 400).default(48), "Place", t`Height of the labels`, "px"),
+  valueHeightPx: named(measureSchema(0, 400).default(0), "Place", t`Height of the values`, "px"),
   /** Of a column's room, left free. */
-  gapShare: named(z.number().min(0).max(0.9).default(0.35), "Look", "Between columns"),
-  cornerPx: named(measureSchema(0, 400).default(0), "Look", "Corner radius", "px"),
-  lineWidthPx: named(measureSchema(0.5, 100).default(6), "Look", "Width of lines", "px"),
-  dotPx: named(measureSchema(0, 200).default(0), "Look", "Dots on lines", "px"),
+  gapShare: named(z.number().min(0).max(0.9).default(0.35), "Look", t`Between columns`),
+  cornerPx: named(measureSchema(0, 400).default(0), "Look", t`Corner radius`, "px"),
+  lineWidthPx: named(measureSchema(0.5, 100).default(6), "Look", t`Width of lines`, "px"),
+  dotPx: named(measureSchema(0, 200).default(0), "Look", t`Dots on lines`, "px"),
   /** Null: the largest value reaches the top. */
-  fullAt: named(measureSchema(0.000_001, 1_000_000_000).nullable().default(null), "Content", "Top at"),
-  countMs: named(measureSchema(0, 20_000).default(0), "Motion", "Counts for", "ms"),
+  fullAt: named(measureSchema(0.000_001, 1_000_000_000).nullable().default(null), "Content", t`Top at`),
+  countMs: named(measureSchema(0, 20_000).default(0), "Motion", t`Counts for`, "ms"),
 });
 
 export const chartKind = defineKind({

@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { crawlSpeedSchema, pxPerSecondOf, travelPx } from "../../crawl/rate.ts";
+import { t } from "../../language/t.ts";
 import { measureSchema, type Resolved } from "../../names/measure.ts";
 import { movePaint } from "../../picture/movePaint.ts";
 import type { PictureItem } from "../../picture/picture.ts";
@@ -51,9 +52,9 @@ const schema = z.strictObject({
   /** Null: without end. */
   passes: named(z.number().int().min(1).max(1_000).nullable().default(null), "Motion", "Passes"),
   /** Between one pass and the next. */
-  gapPx: named(measureSchema(0, 20_000).default(240), "Motion", "Between passes", "px"),
+  gapPx: named(measureSchema(0, 20_000).default(240), "Motion", t`Between passes`, "px"),
   /** Between items: room, and a mark in its middle. */
-  itemGapPx: named(measureSchema(0, 4_000).default(0), "Letters", "Between items", "px"),
+  itemGapPx: named(measureSchema(0, 4_000).default(0), "Letters", t`Between items`, "px"),
   divider: named(
     z
       .discriminatedUnion("kind", [
@@ -67,7 +68,7 @@ const schema = z.strictObject({
       ])
       .default({ kind: "none" }),
     "Look",
-    "Mark between items",
+    t`Mark between items`,
   ),
   leading: leadingProperty(1.4),
 });

@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { charactersOf, widestOf } from "../../figures/figures.ts";
+import { t } from "../../language/t.ts";
 import { figuresShowsSchema, figuresValueOf, shownField } from "../figuresValue.ts";
 import { inCase } from "../letterCase.ts";
 import { makePart, placeBox, resolveFonts, resolvePaint } from "../objectContext.ts";
@@ -19,7 +20,7 @@ const schema = z.strictObject({
 
 /** A text that the time decides: a clock, a countdown, a number that counts up to its value. */
 export const figuresKind = defineKind({
-  name: "clock or number",
+  name: t`clock or number`,
   schema,
   fieldOf: ({ shows }) => shownField(shows),
   isBlank: ({ shows }, values) => {

@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { t } from "../../language/t.ts";
 import { measureSchema } from "../../names/measure.ts";
 import { figuresShowsSchema, figuresValueOf, shownField } from "../figuresValue.ts";
 import { boxPaintOf, makePart, placeBox, resolveShadows } from "../objectContext.ts";
@@ -27,12 +28,12 @@ const schema = z.strictObject({
     "Form",
   ),
   /** Round ends. */
-  isRound: named(z.boolean().default(true), "Look", "Round ends"),
+  isRound: named(z.boolean().default(true), "Look", t`Round ends`),
   fill: named(fillSchema.default(NO_FILL), "Look", "Fill"),
   track: named(fillSchema.default(NO_FILL), "Look", "Track"),
   shadows: shadowsProperty,
   /** The number, or the seconds, at which it is full; null: a countdown is full when it begins. */
-  fullAt: named(measureSchema(0.000_001, 1_000_000_000).nullable().default(null), "Content", "Full at"),
+  fullAt: named(measureSchema(0.000_001, 1_000_000_000).nullable().default(null), "Content", t`Full at`),
 });
 
 export const gaugeKind = defineKind({

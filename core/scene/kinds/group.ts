@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { t } from "../../language/t.ts";
 import { common, cornersSchema, named, pointsSchema } from "../properties.ts";
 
 export const BLENDS = ["normal", "multiply", "screen", "overlay", "lighten", "darken"] as const;
@@ -19,6 +20,6 @@ export const groupShape = {
       ])
       .default({ kind: "none" }),
     "Look",
-    "Cut to",
+    t`Cut to`,
   ),
 };

@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { t } from "../../language/t.ts";
 import type { Resolved } from "../../names/measure.ts";
 import { measureSchema } from "../../names/measure.ts";
 import type { PictureItem, Rect } from "../../picture/picture.ts";
@@ -38,12 +39,12 @@ const schema = z.strictObject({
   kind: z.literal("list"),
   words: named(wordSourceSchema, "Content", "Words"),
   /** Field that says how many are shown; empty shows all. */
-  shownField: named(fieldNameSchema.nullable().default(null), "Content", "Number shown"),
+  shownField: named(fieldNameSchema.nullable().default(null), "Content", t`Number shown`),
   marker: named(z.enum(["none", "bar", "dot", "number"]).default("bar"), "Look", "Mark"),
-  markerColor: named(colorRefSchema, "Look", "Colour of the mark"),
+  markerColor: named(colorRefSchema, "Look", t`Colour of the mark`),
   leading: leadingProperty(1.2),
   /** Between one point and the next, in line heights. */
-  gap: named(measureSchema(0, 4).default(0.5), "Letters", "Between points", "×"),
+  gap: named(measureSchema(0, 4).default(0.5), "Letters", t`Between points`, "×"),
 });
 export type ListObject = Resolved<z.infer<typeof schema>>;
 

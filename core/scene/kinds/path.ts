@@ -1,6 +1,7 @@
 import { z } from "zod";
 import { objectSubject } from "../../findings/finding.ts";
 import { badPath } from "../../findings/kinds/badPath.ts";
+import { t } from "../../language/t.ts";
 import { SHAPE_MOVES } from "../../motion/track.ts";
 import { cleanPath, placePath } from "../../picture/pathData.ts";
 import { layOutShape } from "../layOutShape.ts";
@@ -12,9 +13,9 @@ const schema = z.strictObject({
   ...drawn,
   kind: z.literal("path"),
   /** SVG path data, in a square from 0, 0 to `viewWidth`, `viewHeight` that is laid over the box. */
-  path: named(z.string().min(1).max(60_000), "Look", "Path data"),
-  viewWidth: named(z.number().positive().max(100_000).default(100), "Look", "Width of its drawing"),
-  viewHeight: named(z.number().positive().max(100_000).default(100), "Look", "Height of its drawing"),
+  path: named(z.string().min(1).max(60_000), "Look", t`Path data`),
+  viewWidth: named(z.number().positive().max(100_000).default(100), "Look", t`Width of its drawing`),
+  viewHeight: named(z.number().positive().max(100_000).default(100), "Look", t`Height of its drawing`),
 });
 
 export const pathKind = defineKind({

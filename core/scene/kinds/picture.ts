@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { t } from "../../language/t.ts";
 import { SHAPE_MOVES } from "../../motion/track.ts";
 import { layOutShape } from "../layOutShape.ts";
 import { picturePaint, resolveCorners } from "../objectContext.ts";
@@ -20,7 +21,7 @@ const schema = z.strictObject({
   kind: z.literal("picture"),
   source: named(mediaSourceSchema, "Content", "Picture"),
   mode: scaleModeProperty,
-  focus: named(focusSchema, "Look", "Kept in sight"),
+  focus: named(focusSchema, "Look", t`Kept in sight`),
   corners: cornersSchema,
 });
 

@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { t } from "../../language/t.ts";
 import { makePart, placeBox, plateAround, resolveCorners, resolvePaint } from "../objectContext.ts";
 import { common, cornersSchema, NO_FILL, named, shadowsProperty, strokeSchema } from "../properties.ts";
 import { defineKind } from "./objectKind.ts";
@@ -13,7 +14,7 @@ const schema = z.strictObject({
 });
 
 export const programKind = defineKind({
-  name: "program picture",
+  name: t`program picture`,
   schema,
   moves: ["squeeze", "blur", "tint"],
   layOut: (object, context) => {

@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { t } from "../../language/t.ts";
 import { makePart } from "../objectContext.ts";
 import { common, levelProperty, mediaSourceSchema, named } from "../properties.ts";
 import { defineKind } from "./objectKind.ts";
@@ -10,7 +11,7 @@ const schema = z.strictObject({
   ...common,
   kind: z.literal("sound"),
   source: named(mediaSourceSchema, "Content", "Sound"),
-  atEnd: named(z.enum(["loop", "leave"]).default("leave"), "Content", "At its end"),
+  atEnd: named(z.enum(["loop", "leave"]).default("leave"), "Content", t`At its end`),
   /** Heard on outputs that play sound. Tracks of opacity fade it. */
   level: levelProperty,
 });

@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { t } from "../../language/t.ts";
 import { measureSchema, type Resolved } from "../../names/measure.ts";
 import type { PictureItem, Point, Rect } from "../../picture/picture.ts";
 import { placeInBox } from "../../picture/place.ts";
@@ -61,14 +62,14 @@ const schema = z.strictObject({
     "Heading",
   ),
   /** Numbers places from 1, standing still while rows move; width of that column, 0 for none. */
-  rankWidthPx: named(measureSchema(0, 1_000).default(0), "Place", "Width of places", "px"),
-  rankColor: named(colorRefSchema, "Look", "Colour of places"),
+  rankWidthPx: named(measureSchema(0, 1_000).default(0), "Place", t`Width of places`, "px"),
+  rankColor: named(colorRefSchema, "Look", t`Colour of places`),
   rowFill: named(fillSchema.default(NO_FILL), "Look", "Rows"),
-  firstRowFill: named(fillSchema.default(NO_FILL), "Look", "First row"),
+  firstRowFill: named(fillSchema.default(NO_FILL), "Look", t`First row`),
   /** Every second row, where it is not as the others. */
-  otherRowFill: named(fillSchema.default(NO_FILL), "Look", "Every second row"),
+  otherRowFill: named(fillSchema.default(NO_FILL), "Look", t`Every second row`),
   corners: cornersSchema,
-  padPx: named(measureSchema(0, 400).default(0), "Place", "Room at the sides", "px"),
+  padPx: named(measureSchema(0, 400).default(0), "Place", t`Room at the sides`, "px"),
 });
 export type TableSpec = z.infer<typeof schema>;
 type TableObject = Resolved<TableSpec>;

@@ -1,6 +1,7 @@
 import { z } from "zod";
 import { objectSubject } from "../../findings/finding.ts";
 import { unknownFormat } from "../../findings/kinds/unknownFormat.ts";
+import { t } from "../../language/t.ts";
 import { measureSchema, type Resolved } from "../../names/measure.ts";
 import { movePaint } from "../../picture/movePaint.ts";
 import type { PictureItem, Rect } from "../../picture/picture.ts";
@@ -46,7 +47,7 @@ const textSchema = z.strictObject({
   kind: z.literal("text"),
   words: named(wordSourceSchema, "Content", "Words"),
   /** No smaller than this can it be read from the last row; division into steps respects it. */
-  readableSizePx: named(measureSchema(4, 2_000).default(4), "Letters", "Readable size", "px"),
+  readableSizePx: named(measureSchema(4, 2_000).default(4), "Letters", t`Readable size`, "px"),
   leading: leadingProperty(1.28),
   verticalAlign: verticalAlignProperty,
   /**
@@ -54,17 +55,17 @@ const textSchema = z.strictObject({
    * and its lines and narrows the letters, to `condenseTo` at most. clip: keeps its size and is cut at the box. Whatever does not
    * fit even so stops at the box.
    */
-  mode: named(z.enum(["fit", "wrap", "condense", "clip"]).default("fit"), "Letters", "In its box"),
+  mode: named(z.enum(["fit", "wrap", "condense", "clip"]).default("fit"), "Letters", t`In its box`),
   condenseTo: named(measureSchema(0.4, 1).default(0.7), "Letters", "Narrowest", "×"),
   /** Keeps typed lines whole down to the readable size, and only then wraps them. */
-  keepLines: named(z.boolean().default(false), "Letters", "Keep typed lines"),
-  balance: named(z.boolean().default(true), "Letters", "Even lines"),
+  keepLines: named(z.boolean().default(false), "Letters", t`Keep typed lines`),
+  balance: named(z.boolean().default(true), "Letters", t`Even lines`),
   /** Reads our marks (see core/text/marks.ts). */
-  marked: named(z.boolean().default(true), "Letters", "Read marks"),
+  marked: named(z.boolean().default(true), "Letters", t`Read marks`),
   /** A raised number at the head of a line stands in the margin. */
-  hangNumbers: named(z.boolean().default(false), "Letters", "Numbers in the margin"),
+  hangNumbers: named(z.boolean().default(false), "Letters", t`Numbers in the margin`),
   /** What moves as one, one after another by the motion's stagger. */
-  revealBy: named(z.enum(REVEALED_BY).default("whole"), "Motion", "Comes by"),
+  revealBy: named(z.enum(REVEALED_BY).default("whole"), "Motion", t`Comes by`),
 });
 export type TextSpec = z.infer<typeof textSchema>;
 export type TextObject = Resolved<TextSpec>;

@@ -2,6 +2,7 @@ import { z } from "zod";
 import { objectSubject } from "../../findings/finding.ts";
 import { missingMedia } from "../../findings/kinds/missingMedia.ts";
 import { wrongMedia } from "../../findings/kinds/wrongMedia.ts";
+import { t } from "../../language/t.ts";
 import { placeInBox } from "../../picture/place.ts";
 import type { MediaInfo } from "../media.ts";
 import { makePart, type ObjectContext, placeBox, plateAround, resolveCorners } from "../objectContext.ts";
@@ -23,10 +24,10 @@ const schema = z.strictObject({
   kind: z.literal("video"),
   source: named(mediaSourceSchema, "Content", "Clip"),
   mode: scaleModeProperty,
-  focus: named(focusSchema, "Look", "Kept in sight"),
+  focus: named(focusSchema, "Look", t`Kept in sight`),
   corners: cornersSchema,
   /** What it does at its end. */
-  atEnd: named(z.enum(["loop", "hold", "leave"]).default("loop"), "Content", "At its end"),
+  atEnd: named(z.enum(["loop", "hold", "leave"]).default("loop"), "Content", t`At its end`),
   /** 0 is silent. Heard on outputs that play sound. */
   level: levelProperty,
 });

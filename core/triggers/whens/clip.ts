@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { timesAtPlace } from "../../clips/clipPlay.ts";
+import { t } from "../../language/t.ts";
 import { nameSchema } from "../../names/name.ts";
 import type { Happening } from "../happening.ts";
 import type { WhenKind } from "./whenKind.ts";
@@ -27,26 +28,26 @@ export function clipTimesThatCame(when: When, happening: Happening): number[] {
 
 export const clipWhen: WhenKind<When> = {
   schema,
-  name: "a clip starts, runs or ends",
+  name: t`a clip starts, runs or ends`,
   sets: (when, happening) =>
     happening.kind === "clip"
       ? isOf(when, happening.clipId) && when.does === (happening.isOn ? "starts" : "ends")
       : clipTimesThatCame(when, happening).length > 0,
   ends: (when, happening) =>
     happening.kind === "clip" && isOf(when, happening.clipId) && happening.isOn === (when.does === "ends"),
-  endSays: ({ does }) => (does === "ends" ? "a clip starts again" : "the clip ends"),
+  endSays: ({ does }) => (does === "ends" ? t`a clip starts again` : t`the clip ends`),
   says: ({ clipId, does, ms }, names) => {
-    const clip = clipId === "" ? "a clip" : `the clip “${names.clip(clipId)}”`;
+    const clip = clipId === "" ? "a clip" : t`the clip “${names.clip(clipId)}”`;
     const seconds = `${Math.round(ms / 100) / 10} s`;
     switch (does) {
       case "starts":
-        return `${clip} starts`;
+        return t`${clip} starts`;
       case "in":
-        return `${clip} is ${seconds} in`;
+        return t`${clip} is ${seconds} in`;
       case "before":
-        return `${clip} is ${seconds} before its end`;
+        return t`${clip} is ${seconds} before its end`;
       case "ends":
-        return `${clip} ends`;
+        return t`${clip} ends`;
     }
   },
 };

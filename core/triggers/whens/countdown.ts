@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { t } from "../../language/t.ts";
 import { nameSchema } from "../../names/name.ts";
 import type { WhenKind } from "./whenKind.ts";
 
@@ -7,9 +8,9 @@ type When = z.infer<typeof schema>;
 
 export const countdownWhen: WhenKind<When> = {
   schema,
-  name: "a countdown ends",
+  name: t`a countdown ends`,
   sets: (when, happening) => happening.kind === "countdown" && happening.cueId === when.cueId,
   ends: () => false,
   endSays: () => null,
-  says: ({ cueId }, names) => `the countdown of “${names.cue(cueId)}” is at zero`,
+  says: ({ cueId }, names) => t`the countdown of “${names.cue(cueId)}” is at zero`,
 };

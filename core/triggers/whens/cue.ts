@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { t } from "../../language/t.ts";
 import { nameSchema } from "../../names/name.ts";
 import type { WhenKind } from "./whenKind.ts";
 
@@ -11,11 +12,11 @@ type When = z.infer<typeof schema>;
 
 export const cueWhen: WhenKind<When> = {
   schema,
-  name: "a cue is taken or leaves",
+  name: t`a cue is taken or leaves`,
   sets: (when, happening) =>
     happening.kind === "cue" && happening.cueId === when.cueId && happening.isOn === (when.does === "comes"),
   ends: (when, happening) =>
     happening.kind === "cue" && happening.cueId === when.cueId && happening.isOn !== (when.does === "comes"),
-  endSays: ({ does }) => (does === "comes" ? "that cue leaves" : "that cue is on air again"),
-  says: ({ cueId, does }, names) => `“${names.cue(cueId)}” ${does === "comes" ? "is taken" : "leaves"}`,
+  endSays: ({ does }) => (does === "comes" ? t`that cue leaves` : t`that cue is on air again`),
+  says: ({ cueId, does }, names) => `“${names.cue(cueId)}” ${does === "comes" ? t`is taken` : t`leaves`}`,
 };

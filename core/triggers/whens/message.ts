@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { t } from "../../language/t.ts";
 import type { WhenKind } from "./whenKind.ts";
 
 /** An address as OSC has it: parts between slashes, without the characters that patterns use. */
@@ -17,12 +18,12 @@ type When = z.infer<typeof schema>;
 
 export const messageWhen: WhenKind<When> = {
   schema,
-  name: "a message comes, by OSC or HTTP",
+  name: t`a message comes, by OSC or HTTP`,
   sets: ({ address, value }, happening) =>
     happening.kind === "message" &&
     happening.address === address &&
     (value === "" || String(happening.args[0] ?? "") === value),
   ends: () => false,
   endSays: () => null,
-  says: ({ address, value }) => `${address}${value === "" ? "" : ` ${value}`} comes`,
+  says: ({ address, value }) => t`${address}${value === "" ? "" : ` ${value}`} comes`,
 };

@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { t } from "../../language/t.ts";
 import { nameSchema } from "../../names/name.ts";
 import { BUSES } from "../../venue/source.ts";
 import type { WhenKind } from "./whenKind.ts";
@@ -13,7 +14,7 @@ type When = z.infer<typeof schema>;
 
 export const sourceWhen: WhenKind<When> = {
   schema,
-  name: "a source comes or leaves",
+  name: t`a source comes or leaves`,
   sets: (when, happening) =>
     happening.kind === "source" &&
     happening.sourceId === when.sourceId &&
@@ -24,7 +25,7 @@ export const sourceWhen: WhenKind<When> = {
     happening.sourceId === when.sourceId &&
     happening.bus === when.bus &&
     happening.isOn !== (when.does === "comes"),
-  endSays: ({ bus, does }) => (does === "comes" ? `it leaves ${bus}` : `it is on ${bus} again`),
+  endSays: ({ bus, does }) => (does === "comes" ? t`it leaves ${bus}` : t`it is on ${bus} again`),
   says: ({ sourceId, bus, does }, names) =>
-    `“${names.source(sourceId)}” ${does === "comes" ? "comes to" : "leaves"} ${bus}`,
+    `“${names.source(sourceId)}” ${does === "comes" ? t`comes to` : t`leaves`} ${bus}`,
 };

@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { nextTimeOfDay } from "../../figures/clockText.ts";
+import { t } from "../../language/t.ts";
 import type { Happening } from "../happening.ts";
 import type { WhenKind } from "./whenKind.ts";
 
@@ -20,9 +21,9 @@ export function timeThatCame({ at }: When, happening: Happening): number | undef
 
 export const timeWhen: WhenKind<When> = {
   schema,
-  name: "a time of day comes",
+  name: t`a time of day comes`,
   sets: (when, happening) => timeThatCame(when, happening) !== undefined,
   ends: () => false,
   endSays: () => null,
-  says: ({ at }) => `it is ${at}`,
+  says: ({ at }) => t`it is ${at}`,
 };

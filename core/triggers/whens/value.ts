@@ -1,6 +1,7 @@
 import { z } from "zod";
 import { numberColumn } from "../../feeds/columnKinds/number.ts";
 import { parseNumber } from "../../figures/number.ts";
+import { t } from "../../language/t.ts";
 import { nameSchema } from "../../names/name.ts";
 import type { WhenKind } from "./whenKind.ts";
 
@@ -32,7 +33,7 @@ function crossed({ does, limit }: When, before: string | null, now: string | nul
 
 export const valueWhen: WhenKind<When> = {
   schema,
-  name: "a value of a feed changes or passes a limit",
+  name: t`a value of a feed changes or passes a limit`,
   sets: (when, happening) => {
     if (!isOf(when, happening)) return false;
     const { before, now } = happening;
@@ -40,12 +41,12 @@ export const valueWhen: WhenKind<When> = {
   },
   ends: (when, happening) =>
     isOf(when, happening) && when.does !== "changes" && crossed(when, happening.before, happening.now) === -1,
-  endSays: ({ does }) => (does === "changes" ? null : "it goes back"),
+  endSays: ({ does }) => (does === "changes" ? null : t`it goes back`),
   says: ({ feedId, row, column, does, limit }, names) => {
-    const cell = row === "" ? `“${column}”` : `“${column}” of “${row}”`;
+    const cell = row === "" ? `“${column}”` : t`“${column}” of “${row}”`;
     const what =
-      does === "changes" ? "changes" : does === "rises" ? `comes up to ${limit}` : `comes down to ${limit}`;
-    return `${cell} in “${names.feed(feedId)}” ${what}`;
+      does === "changes" ? "changes" : does === "rises" ? t`comes up to ${limit}` : t`comes down to ${limit}`;
+    return t`${cell} in “${names.feed(feedId)}” ${what}`;
   },
 };
 

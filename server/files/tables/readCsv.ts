@@ -1,5 +1,6 @@
 import Papa from "papaparse";
 import { type Table, tableOf } from "../../../core/feeds/table.ts";
+import { t } from "../../../core/language/t.ts";
 import { decodeText } from "../decodeText.ts";
 import { TableProblem } from "./tableProblem.ts";
 
@@ -19,7 +20,7 @@ export function readCsv(
   const broken = parsed.errors.find(({ type }) => type === "Quotes");
   if (broken)
     throw new TableProblem(
-      `a quotation mark that begins in line ${(broken.row ?? 0) + 1} is not closed as it should be.`,
+      t`a quotation mark that begins in line ${(broken.row ?? 0) + 1} is not closed as it should be.`,
     );
   return tableOf(parsed.data, firstRowNames);
 }

@@ -1,4 +1,5 @@
 import { columnNames, type Table } from "../../../core/feeds/table.ts";
+import { t } from "../../../core/language/t.ts";
 import { decodeText } from "../decodeText.ts";
 import { TableProblem } from "./tableProblem.ts";
 
@@ -17,7 +18,7 @@ export function readJsonRows(bytes: Uint8Array, path: string): Table {
   } catch (error) {
     const where = /position (\d+)/.exec(String(error))?.[1];
     throw new TableProblem(
-      `it is not whole JSON${where ? `: it breaks off or goes wrong at letter ${where}` : ""}.`,
+      t`it is not whole JSON${where ? t`: it breaks off or goes wrong at letter ${where}` : ""}.`,
     );
   }
   return rowsTable(listAt(document, path));
@@ -31,17 +32,17 @@ function listAt(document: unknown, path: string): readonly unknown[] {
     const name = part.replace(/~1/g, "/").replace(/~0/g, "~");
     const has = typeof at === "object" && at !== null && Object.hasOwn(at, name);
     at = has ? (at as Record<string, unknown>)[name] : undefined;
-    if (at === undefined) throw new TableProblem(`there is nothing at “${path}” in it.`);
+    if (at === undefined) throw new TableProblem(t`there is nothing at “${path}” in it.`);
   }
   if (Array.isArray(at)) return at;
   if (typeof at === "object" && at !== null) return [at];
-  throw new TableProblem(`what stands at “${path}” in it is no list.`);
+  throw new TableProblem(t`what stands at “${path}” in it is no list.`);
 }
 
 function findList(document: unknown): readonly unknown[] {
   if (Array.isArray(document)) return document;
   if (typeof document !== "object" || document === null)
-    throw new TableProblem("it is a single value, not a list of rows.");
+    throw new TableProblem(t`it is a single value, not a list of rows.`);
   const lists = Object.values(document).filter((value) => Array.isArray(value));
   return lists.length === 1 ? (lists[0] as readonly unknown[]) : [document];
 }
@@ -79,7 +80,7 @@ function visit(
     return;
   }
   for (const [key, inner] of Object.entries(value)) {
-    const own = Array.isArray(value) ? `Column ${Number(key) + 1}` : key;
+    const own = Array.isArray(value) ? t`Column ${Number(key) + 1}` : key;
     visit(name === "" ? own : `${name} ${own}`, inner, put, depth + 1);
   }
 }

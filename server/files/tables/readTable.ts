@@ -2,6 +2,7 @@ import { type Accepted, acceptTable, type TableShape } from "../../../core/feeds
 import type { FeedDoc, FeedFormat } from "../../../core/feeds/feed.ts";
 import { wholeFault } from "../../../core/feeds/feedFault.ts";
 import { LONGEST_CELL, MOST_COLUMNS, type Table } from "../../../core/feeds/table.ts";
+import { t } from "../../../core/language/t.ts";
 import { readCsv } from "./readCsv.ts";
 import { readJsonRows } from "./readJsonRows.ts";
 import { readTextRows } from "./readTextRows.ts";
@@ -31,14 +32,14 @@ export async function readTable({ bytes, settings, before }: TableRequest): Prom
   const { columns, rows } = read;
   if (columns.length > MOST_COLUMNS)
     return {
-      fault: wholeFault("tooMany", `it has ${columns.length} columns, and may have ${MOST_COLUMNS}.`),
+      fault: wholeFault("tooMany", t`it has ${columns.length} columns, and may have ${MOST_COLUMNS}.`),
     };
   for (const [at, row] of rows.entries()) {
     const index = row.findIndex((cell) => cell.length > LONGEST_CELL);
     if (index >= 0)
       return {
         fault: {
-          ...wholeFault("tooMany", `a cell in row ${at + 1} has more than ${LONGEST_CELL} letters.`),
+          ...wholeFault("tooMany", t`a cell in row ${at + 1} has more than ${LONGEST_CELL} letters.`),
           row: at + 1,
           column: columns[index] ?? null,
         },
@@ -60,6 +61,6 @@ function readFormat(bytes: Uint8Array, format: FeedFormat): Table | Promise<Tabl
     case "text":
       return readTextRows(bytes, format.rows);
     case "picture":
-      throw new TableProblem("it is a picture, and no table.");
+      throw new TableProblem(t`it is a picture, and no table.`);
   }
 }

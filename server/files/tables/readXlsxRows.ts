@@ -1,5 +1,6 @@
 import type { CellValue, Workbook, Worksheet } from "exceljs";
 import { type Table, tableOf } from "../../../core/feeds/table.ts";
+import { t } from "../../../core/language/t.ts";
 import { FileProblem } from "../scriptureFile.ts";
 import { unzipFiles } from "../unzip.ts";
 import { TableProblem } from "./tableProblem.ts";
@@ -25,7 +26,7 @@ export async function readXlsxRows(
   try {
     await workbook.xlsx.load(bytes.slice().buffer as ArrayBuffer);
   } catch {
-    throw new TableProblem("it is not a whole XLSX file.");
+    throw new TableProblem(t`it is not a whole XLSX file.`);
   }
   // The library knows "1" for a workbook that counts its days from 1904, and not "true", which means the same.
   const isShifted = /\bdate1904="true"/.test(workbookXml) && !workbook.properties.date1904;
@@ -33,7 +34,7 @@ export async function readXlsxRows(
   const { sheet, top, left, bottom, right } = areaOf(workbook, range);
   if ((bottom - top + 1) * (right - left + 1) > MOST_CELLS)
     throw new TableProblem(
-      `its sheet “${sheet.name}” is larger than ${MOST_CELLS} cells. Name a range in it.`,
+      t`its sheet “${sheet.name}” is larger than ${MOST_CELLS} cells. Name a range in it.`,
     );
   const cells: string[][] = [];
   for (let row = top; row <= bottom; row++) {
@@ -57,8 +58,8 @@ function measure(bytes: Uint8Array): string {
     if (!(error instanceof FileProblem)) throw error;
     throw new TableProblem(
       error.message.startsWith("The archive would")
-        ? "it would unpack to more than is safe."
-        : "it is not a whole XLSX file.",
+        ? t`it would unpack to more than is safe.`
+        : t`it is not a whole XLSX file.`,
     );
   }
 }
@@ -73,7 +74,7 @@ interface Area {
 
 function areaOf(workbook: Workbook, range: string): Area {
   const [first] = workbook.worksheets;
-  if (!first) throw new TableProblem("it has no sheet.");
+  if (!first) throw new TableProblem(t`it has no sheet.`);
   const asked = range.trim();
   if (asked === "") return wholeOf(first);
   const named = workbook.getWorksheet(asked);
@@ -84,7 +85,7 @@ function areaOf(workbook: Workbook, range: string): Area {
   const sheetName = written.slice(0, Math.max(0, stroke)).replace(/^'|'$/g, "").replace(/''/g, "'");
   const sheet = stroke >= 0 ? workbook.getWorksheet(sheetName) : first;
   const area = AREA.exec(written.slice(stroke + 1));
-  if (!sheet || !area) throw new TableProblem(`it has no sheet or range “${asked}”.`);
+  if (!sheet || !area) throw new TableProblem(t`it has no sheet or range “${asked}”.`);
   const [, fromColumn = "A", fromRow = "1", toColumn = fromColumn, toRow = fromRow] = area;
   const columns = [columnNumber(fromColumn), columnNumber(toColumn)].sort((a, b) => a - b);
   const rows = [Number(fromRow), Number(toRow)].sort((a, b) => a - b);

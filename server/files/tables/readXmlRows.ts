@@ -1,4 +1,5 @@
 import { columnNames, type Table } from "../../../core/feeds/table.ts";
+import { t } from "../../../core/language/t.ts";
 import { readXml, type XmlElement } from "../readXml.ts";
 import { TableProblem } from "./tableProblem.ts";
 
@@ -17,11 +18,11 @@ export function readXmlRows(bytes: Uint8Array, path: string): Table {
 function rowsAt(root: XmlElement, path: string): readonly XmlElement[] {
   const [first, ...others] = path.replace(/^\//, "").split("/");
   if (first !== root.name)
-    throw new TableProblem(`its root is called “${root.name}”, and “${path}” begins with “${first ?? ""}”.`);
+    throw new TableProblem(t`its root is called “${root.name}”, and “${path}” begins with “${first ?? ""}”.`);
   let at: readonly XmlElement[] = [root];
   for (const name of others)
     at = at.flatMap(({ children }) => children.filter((child) => child.name === name));
-  if (at.length === 0) throw new TableProblem(`there is nothing at “${path}” in it.`);
+  if (at.length === 0) throw new TableProblem(t`there is nothing at “${path}” in it.`);
   return at;
 }
 

@@ -1,6 +1,7 @@
 import { useState } from "react";
 import { areaOnCanvas, type BedFit, bedDifference, withBed } from "../../../../core/design/edit/bed.ts";
 import type { Rect } from "../../../../core/design/edit/objects.ts";
+import { t } from "../../../../core/language/t.ts";
 import type { FieldDef } from "../../../../core/scene/fieldSet.ts";
 import type { MediaInfo } from "../../../../core/scene/media.ts";
 import type { Template } from "../../../../core/scene/template.ts";
@@ -16,9 +17,9 @@ export interface Bed {
 }
 
 const FITS: readonly { readonly fit: BedFit; readonly words: string }[] = [
-  { fit: "fill", words: "fills the canvas; what is over is cut off" },
-  { fit: "whole", words: "whole on the canvas, with room left beside or above it" },
-  { fit: "own", words: "at its own size, in the middle" },
+  { fit: "fill", words: t`fills the canvas; what is over is cut off` },
+  { fit: "whole", words: t`whole on the canvas, with room left beside or above it` },
+  { fit: "own", words: t`at its own size, in the middle` },
 ];
 
 const percent = (share: number) => `${share * 100}%`;
@@ -80,7 +81,7 @@ export function BedDialog({
       </div>
       {!isSame && (
         <fieldset className="flex flex-col gap-1.5 text-[15px]">
-          <legend className="mb-1 text-[14px] text-second">It lies there</legend>
+          <legend className="mb-1 text-[14px] text-second">{t`It lies there`}</legend>
           {FITS.map(({ fit: each, words }) => (
             <label key={each} className="flex items-center gap-2">
               <input
@@ -95,13 +96,13 @@ export function BedDialog({
           ))}
         </fieldset>
       )}
-      <CheckBox label="behind everything else, and locked" isOn={isBehind} onChange={setBehind} />
+      <CheckBox label={t`behind everything else, and locked`} isOn={isBehind} onChange={setBehind} />
       {fields.length > 0 && (
         <fieldset className="flex flex-col gap-0.5 text-[15px]">
           <legend className="mb-1 text-[14px] text-second">
             {area
-              ? "With these fields in the room for words that is outlined above"
-              : "No plain room for words was found on it; with these fields all the same"}
+              ? t`With these fields in the room for words that is outlined above`
+              : t`No plain room for words was found on it; with these fields all the same`}
           </legend>
           {fields.map(({ name, label }) => (
             <CheckBox
@@ -115,10 +116,10 @@ export function BedDialog({
       )}
       <div className="flex justify-end gap-2">
         <button type="button" onClick={onClose} className={plainButton}>
-          Leave it in the library
+          {t`Leave it in the library`}
         </button>
         <button type="button" onClick={lay} className={actButton}>
-          Lay it on the canvas
+          {t`Lay it on the canvas`}
         </button>
       </div>
     </BringDialog>
@@ -129,12 +130,12 @@ export function BedDialog({
 function sizeInWords(canvas: Template["canvas"], { widthPx, heightPx }: MediaInfo): string {
   const { byPx, isSame, isInProportion } = bedDifference(canvas, { widthPx, heightPx });
   const size = `${widthPx} × ${heightPx}`;
-  if (isSame) return `${size}, exactly the size of the canvas.`;
+  if (isSame) return t`${size}, exactly the size of the canvas.`;
   const apart = (px: number, more: string, less: string) =>
-    px === 0 ? [] : [`${Math.abs(px)} px ${px > 0 ? more : less}`];
+    px === 0 ? [] : [t`${Math.abs(px)} px ${px > 0 ? more : less}`];
   const differs = [...apart(byPx.x, "wider", "narrower"), ...apart(byPx.y, "higher", "lower")].join(" and ");
   const proportions = isInProportion
-    ? "in the same proportions"
-    : "in other proportions, so that it cannot fill it uncut";
-  return `${size}: ${differs} than the canvas (${canvas.widthPx} × ${canvas.heightPx}), ${proportions}.`;
+    ? t`in the same proportions`
+    : t`in other proportions, so that it cannot fill it uncut`;
+  return t`${size}: ${differs} than the canvas (${canvas.widthPx} × ${canvas.heightPx}), ${proportions}.`;
 }

@@ -1,6 +1,7 @@
 import { ImagePlus } from "lucide-react";
 import { useState } from "react";
 import { useRevalidator } from "react-router";
+import { t } from "../../../../core/language/t.ts";
 import type { FieldDef } from "../../../../core/scene/fieldSet.ts";
 import type { Template } from "../../../../core/scene/template.ts";
 import { useDeskStore } from "../../../desk/deskContext.ts";
@@ -34,7 +35,7 @@ export function BringIn({
     if (item?.info.type !== "picture")
       return store.say(
         "trouble",
-        `“${file.name}” is no picture. It is in the library now; the template is as it was.`,
+        t`“${file.name}” is no picture. It is in the library now; the template is as it was.`,
       );
     // What the canvas shows of it is asked of the library.
     await revalidate();
@@ -56,22 +57,22 @@ export function BringIn({
     setBusy(true);
     const file = await pictureOfSvg(svg, template.canvas.widthPx);
     if (file) await takePicture(file);
-    else store.say("trouble", `“${svg.name}” cannot be drawn as a picture. Nothing was changed.`);
+    else store.say("trouble", t`“${svg.name}” cannot be drawn as a picture. Nothing was changed.`);
     setBusy(false);
   };
   const made = (name: string) => (done: { readonly template: Template; readonly id: string }) => {
     setCame(null);
-    onEdit(`Import ${name}`.slice(0, 120), done.template, done.id);
+    onEdit(t`Import ${name}`.slice(0, 120), done.template, done.id);
   };
   return (
     <>
       <label
         aria-busy={isBusy}
-        title="A PNG as the bed of the page, a picture, or an SVG drawing"
+        title={t`A PNG as the bed of the page, a picture, or an SVG drawing`}
         className="flex min-h-9 cursor-pointer items-center gap-1.5 rounded-md bg-lifted px-3 text-[15px] focus-within:outline-2 focus-within:outline-act hover:bg-edge"
       >
         <ImagePlus aria-hidden="true" className="size-4.5" />
-        {isBusy ? "Reading…" : "Import"}
+        {isBusy ? t`Reading…` : t`Import`}
         <input
           type="file"
           accept="image/png,image/jpeg,image/webp,image/avif,image/svg+xml,.svg"

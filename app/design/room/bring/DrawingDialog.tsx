@@ -1,4 +1,5 @@
 import { withDrawing } from "../../../../core/design/edit/svgShapes.ts";
+import { t } from "../../../../core/language/t.ts";
 import type { Template } from "../../../../core/scene/template.ts";
 import { useDeskStore } from "../../../desk/deskContext.ts";
 import { actButton, BringDialog, plainButton } from "./BringDialog.tsx";
@@ -42,13 +43,13 @@ export function DrawingDialog({
       </div>
       <div className="flex flex-wrap justify-end gap-2">
         <button type="button" onClick={onClose} className={plainButton}>
-          Cancel
+          {t`Cancel`}
         </button>
         <button type="button" onClick={onPicture} className={plainButton}>
-          As a picture
+          {t`As a picture`}
         </button>
         <button type="button" disabled={!hasShapes} onClick={takeShapes} className={actButton}>
-          As shapes
+          {t`As shapes`}
         </button>
       </div>
     </BringDialog>
@@ -58,8 +59,8 @@ export function DrawingDialog({
 function factsOf(drawing: CleanSvg["drawing"]): string {
   if ("problem" in drawing) return drawing.problem;
   const { shapes, leftOut } = drawing;
-  const count = `${shapes.length} ${shapes.length === 1 ? "shape" : "shapes"}.`;
+  const count = `${shapes.length} ${shapes.length === 1 ? t`shape` : t`shapes`}.`;
   return leftOut.length > 0
-    ? `${count} As shapes it comes without ${leftOut.join(", ")}. As a picture it comes as it is seen below.`
+    ? t`${count} As shapes it comes without ${leftOut.join(", ")}. As a picture it comes as it is seen below.`
     : count;
 }

@@ -1,5 +1,6 @@
 import DOMPurify from "dompurify";
 import { type SvgDrawing, type SvgNode, svgShapes } from "../../../../core/design/edit/svgShapes.ts";
+import { t } from "../../../../core/language/t.ts";
 
 const LARGEST_BYTES = 2 * 1024 * 1024;
 /** As a picture it is drawn so large that the canvas can be filled with it, px. */
@@ -17,7 +18,7 @@ export interface CleanSvg {
 /** Reads an SVG file. @returns a sentence where it is none, or too large */
 export async function readSvg(file: File): Promise<CleanSvg | { readonly problem: string }> {
   if (file.size > LARGEST_BYTES)
-    return { problem: `“${file.name}” is larger than 2 MB, so it was not read. Nothing was changed.` };
+    return { problem: t`“${file.name}” is larger than 2 MB, so it was not read. Nothing was changed.` };
   const clean = DOMPurify.sanitize(await file.text(), {
     USE_PROFILES: { svg: true, svgFilters: true },
     PARSER_MEDIA_TYPE: "application/xhtml+xml",
@@ -28,7 +29,7 @@ export async function readSvg(file: File): Promise<CleanSvg | { readonly problem
   });
   const root = new DOMParser().parseFromString(String(clean), "image/svg+xml").documentElement;
   if (root.nodeName.toLowerCase() !== "svg")
-    return { problem: `“${file.name}” is not an SVG drawing that can be read. Nothing was changed.` };
+    return { problem: t`“${file.name}” is not an SVG drawing that can be read. Nothing was changed.` };
   return {
     kind: "svg",
     name: file.name,

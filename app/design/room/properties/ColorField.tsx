@@ -1,4 +1,5 @@
 import { useId } from "react";
+import { t } from "../../../../core/language/t.ts";
 import { useKnown } from "./known.ts";
 import { boxClass } from "./styles.ts";
 
@@ -62,7 +63,7 @@ export function ColorField({
         {isOwn ? (
           <input
             type="color"
-            aria-label={`${title}: own colour`}
+            aria-label={t`${title}: own colour`}
             value={shown}
             onChange={({ target }) => onChange(`${target.value}${ref.slice(7)}`)}
             className="h-8 w-9 shrink-0 rounded-md border border-edge-strong bg-transparent"
@@ -75,25 +76,25 @@ export function ColorField({
           />
         )}
         <select id={id} value={now} onChange={({ target }) => choose(target.value)} className={boxClass}>
-          <optgroup label="House style">
+          <optgroup label={t`House style`}>
             {color.map(({ name, title: words }) => (
               <option key={name} value={`token:${name}`}>
                 {words}
               </option>
             ))}
             {token !== null && fieldName === null && !color.some(({ name }) => name === token) && (
-              <option value={`token:${token}`}>{token} (not in this style)</option>
+              <option value={`token:${token}`}>{t`${token} (not in this style)`}</option>
             )}
           </optgroup>
-          <option value="own">a colour of its own</option>
+          <option value="own">{t`a colour of its own`}</option>
           {(field.length > 0 || makeField) && (
-            <optgroup label="What a field says">
+            <optgroup label={t`What a field says`}>
               {field.map(({ name, title: words }) => (
                 <option key={name} value={`field:${name}`}>
                   {words}
                 </option>
               ))}
-              {makeField && <option value="field:">a new field…</option>}
+              {makeField && <option value="field:">{t`a new field…`}</option>}
             </optgroup>
           )}
         </select>
@@ -102,7 +103,7 @@ export function ColorField({
         <label className="col-start-2 flex items-center gap-2 text-[14px] text-second">
           <input
             type="range"
-            aria-label={`${title}: how solid`}
+            aria-label={t`${title}: how solid`}
             min={0}
             max={100}
             value={Math.round(alpha * 100)}

@@ -1,5 +1,6 @@
 import { useEffect, useRef, useState } from "react";
 import { readFigure } from "../../../../core/design/edit/readFigure.ts";
+import { t } from "../../../../core/language/t.ts";
 
 /** A figure that may be typed as a sum, a change or a share; what cannot be read goes back to what it was, and says so. */
 export function FigureBox({
@@ -34,12 +35,12 @@ export function FigureBox({
     if (target.value === written) return setProblem("");
     const read = readFigure(target.value, value, whole);
     if (read === undefined) {
-      setProblem(`“${target.value.slice(0, 20)}” is no figure`);
+      setProblem(t`“${target.value.slice(0, 20)}” is no figure`);
       target.value = written;
       return;
     }
     const kept = Math.min(Math.max(isWhole ? Math.round(read) : read, min ?? -Infinity), max ?? Infinity);
-    setProblem(kept === read || isWhole ? "" : `from ${min} to ${max}`);
+    setProblem(kept === read || isWhole ? "" : t`from ${min} to ${max}`);
     target.value = String(Math.round(kept * 1_000) / 1_000);
     if (kept !== value) onSave(kept);
   };

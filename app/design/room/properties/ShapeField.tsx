@@ -1,5 +1,6 @@
 import { Plus, TextCursorInput, X } from "lucide-react";
 import { useId } from "react";
+import { t } from "../../../../core/language/t.ts";
 import type { Entry, Shape } from "../../../../core/scene/schemaShape.ts";
 import { ColorField } from "./ColorField.tsx";
 import { FigureBox } from "./FigureBox.tsx";
@@ -147,21 +148,21 @@ function MeasureField({
       )}
       {(named || measure.length > 0) && (
         <select
-          aria-label={`${title}: from the house style`}
+          aria-label={t`${title}: from the house style`}
           value={named?.measure ?? ""}
           onChange={({ target }) =>
             onChange(target.value === "" ? startOf(shape.number) : { ...named, measure: target.value })
           }
           className="col-start-2 min-h-7 rounded-md bg-transparent text-[14px] text-second hover:text-paper"
         >
-          <option value="">own figure</option>
+          <option value="">{t`own figure`}</option>
           {measure.map(({ name, title: words }) => (
             <option key={name} value={name}>
-              {words} of the style
+              {t`${words} of the style`}
             </option>
           ))}
           {named?.measure && !measure.some(({ name }) => name === named.measure) && (
-            <option value={named.measure}>{named.measure} (not in this style)</option>
+            <option value={named.measure}>{t`${named.measure} (not in this style)`}</option>
           )}
         </select>
       )}
@@ -212,14 +213,14 @@ function ReferenceField({
           className={boxClass}
         >
           {!all.some(({ name }) => name === now) && (
-            <option value={now}>{now === "" ? "choose one" : `${now} (not here)`}</option>
+            <option value={now}>{now === "" ? t`choose one` : t`${now} (not here)`}</option>
           )}
           {all.map(({ name, title: words }) => (
             <option key={name} value={name}>
               {words}
             </option>
           ))}
-          {makeField && <option value={NEW_FIELD}>a new field…</option>}
+          {makeField && <option value={NEW_FIELD}>{t`a new field…`}</option>}
         </select>
       )}
     </Row>
@@ -311,7 +312,7 @@ function EntryField({
       {isOptional && (
         <button
           type="button"
-          aria-label={`Leave ${title} unsaid`}
+          aria-label={t`Leave ${title} unsaid`}
           onClick={() => onChange(undefined)}
           className={smallButton}
         >
@@ -342,7 +343,7 @@ function ListField({ shape, value, title, onChange }: FieldProps<Extract<Shape, 
           {items.length > shape.least && (
             <button
               type="button"
-              aria-label={`Delete ${title} ${i + 1}`}
+              aria-label={t`Delete ${title} ${i + 1}`}
               onClick={() => onChange(items.toSpliced(i, 1))}
               className={smallButton}
             >
@@ -357,7 +358,7 @@ function ListField({ shape, value, title, onChange }: FieldProps<Extract<Shape, 
           onClick={() => onChange([...items, items.at(-1) ?? startOf(shape.item)])}
           className={`${smallButton} self-start`}
         >
-          <Plus aria-hidden="true" className="size-4" /> Add
+          <Plus aria-hidden="true" className="size-4" /> {t`Add`}
         </button>
       )}
     </fieldset>
@@ -381,7 +382,7 @@ const TupleField = ({ shape, value, title, onChange }: FieldProps<Extract<Shape,
     </div>
   );
 };
-const CORNERS = ["top left", "top right", "bottom right", "bottom left"];
+const CORNERS = [t`top left`, t`top right`, t`bottom right`, t`bottom left`];
 
 function OneOf({ shape, value, title, onChange }: FieldProps<Extract<Shape, { kind: "oneOf" }>>) {
   const startOf = useStart();
@@ -424,7 +425,7 @@ function OneOf({ shape, value, title, onChange }: FieldProps<Extract<Shape, { ki
           }}
           className={`${smallButton} self-start`}
         >
-          <TextCursorInput aria-hidden="true" className="size-4" /> Let pages fill this in
+          <TextCursorInput aria-hidden="true" className="size-4" /> {t`Let pages fill this in`}
         </button>
       )}
       {option && option.shape.kind === "record" && option.shape.entries.length > 1 && (
@@ -458,10 +459,10 @@ function Either({ shape, value, title, unit, onChange }: FieldProps<Extract<Shap
           className="self-start text-[14px] text-act hover:underline"
         >
           {option.kind === "tuple"
-            ? "one for all"
+            ? t`one for all`
             : shape.options.some(({ kind }) => kind === "tuple")
-              ? "one by one"
-              : "in another way"}
+              ? t`one by one`
+              : t`in another way`}
         </button>
       )}
     </div>

@@ -4,6 +4,7 @@ import { useState } from "react";
 import { Link } from "react-router";
 import type { Binding, Bindings } from "../../../../core/feeds/binding.ts";
 import type { FeedView } from "../../../../core/feeds/feedView.ts";
+import { t } from "../../../../core/language/t.ts";
 import type { FieldDef } from "../../../../core/scene/fieldSet.ts";
 import { useDesk } from "../../../desk/deskContext.ts";
 import { makeBinding, takesRows } from "./makeBinding.ts";
@@ -31,11 +32,11 @@ export function BindButton({
   return (
     <Popover.Root open={isOpen} onOpenChange={setIsOpen}>
       <Popover.Trigger
-        title="Fill it from a feed"
+        title={t`Fill it from a feed`}
         className="grid size-8 place-content-center rounded-md text-second hover:bg-lifted hover:text-act"
       >
         <Plug aria-hidden="true" className="size-4" />
-        <span className="sr-only">Fill “{field.label}” from a feed</span>
+        <span className="sr-only">{t`Fill “${field.label}” from a feed`}</span>
       </Popover.Trigger>
       <Popover.Portal>
         <Popover.Content
@@ -44,12 +45,12 @@ export function BindButton({
           collisionPadding={12}
           className="z-50 max-h-[60vh] w-[380px] max-w-[92vw] overflow-y-auto rounded-lg border border-edge-strong bg-raised p-4 shadow-2xl"
         >
-          <h3 className="mb-2 text-[16px] font-semibold">Fill “{field.label}” with</h3>
+          <h3 className="mb-2 text-[16px] font-semibold">{t`Fill “${field.label}” with`}</h3>
           {feeds.length === 0 && (
             <p className="text-[15px] text-second">
-              There are no feeds yet.{" "}
+              {t`There are no feeds yet.`}{" "}
               <Link to="/feeds" className="text-act underline underline-offset-2">
-                Make one
+                {t`Make one`}
               </Link>
               .
             </p>
@@ -65,7 +66,7 @@ export function BindButton({
                       onClick={() => choose(makeBinding(field.kind, feed, null, bindings))}
                       className="min-h-9 rounded-md border border-act px-3 text-[15px] text-act hover:bg-act-ground"
                     >
-                      its table
+                      {t`its table`}
                     </button>
                   )}
                   {feed.columns.map((column) => (
@@ -79,7 +80,7 @@ export function BindButton({
                     </button>
                   ))}
                   {feed.columns.length === 0 && (
-                    <span className="text-[15px] text-quiet">nothing read yet</span>
+                    <span className="text-[15px] text-quiet">{t`nothing read yet`}</span>
                   )}
                 </div>
               </li>

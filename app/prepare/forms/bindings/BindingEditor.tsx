@@ -3,6 +3,7 @@ import { useState } from "react";
 import type { Binding, Picks, RowChoice } from "../../../../core/feeds/binding.ts";
 import { type FeedView, feedTrouble } from "../../../../core/feeds/feedView.ts";
 import { type CellFormat, cellFormatSchema } from "../../../../core/feeds/formatCell.ts";
+import { t } from "../../../../core/language/t.ts";
 import { fieldsIn } from "../../../../core/scene/writtenWords.ts";
 import { useDesk } from "../../../desk/deskContext.ts";
 import { useFeedRows } from "../../../desk/useFeedRows.ts";
@@ -46,8 +47,8 @@ export function BindingEditor({
           className={`size-4 shrink-0 ${feed && !trouble ? "text-act" : "text-attention"}`}
         />
         <p className="min-w-0 flex-1 truncate">
-          <span className="text-second">{feed?.doc.name ?? "a feed that was removed"}:</span>{" "}
-          <span className="sr-only">now </span>
+          <span className="text-second">{feed?.doc.name ?? t`a feed that was removed`}:</span>{" "}
+          <span className="sr-only">{t`now`} </span>
           {isPicture && now && "text" in now && (
             <NamedPicture
               name={now.text}
@@ -56,7 +57,7 @@ export function BindingEditor({
             />
           )}
           {now && "text" in now && <output className="font-semibold">{shortOf(now.text)}</output>}
-          {now && "waits" in now && <output className="text-second">nothing picked yet</output>}
+          {now && "waits" in now && <output className="text-second">{t`nothing picked yet`}</output>}
           {now && "problem" in now && <output className="text-attention">{now.problem}</output>}
           {trouble && <span className="text-attention"> · {trouble}</span>}
         </p>
@@ -72,16 +73,16 @@ export function BindingEditor({
             <ChevronDown aria-hidden="true" className="size-4" />
           )}
           {rowWords(binding)}
-          <span className="sr-only"> for {label}</span>
+          <span className="sr-only"> {t`for ${label}`}</span>
         </button>
         <button
           type="button"
-          title="No longer from a feed"
+          title={t`No longer from a feed`}
           onClick={onUnbind}
           className="grid size-8 place-content-center rounded-md hover:bg-lifted"
         >
           <X aria-hidden="true" className="size-4" />
-          <span className="sr-only">No longer fill “{label}” from a feed</span>
+          <span className="sr-only">{t`No longer fill “${label}” from a feed`}</span>
         </button>
       </div>
       {isOpen && feed && (
@@ -89,7 +90,7 @@ export function BindingEditor({
           {binding.kind === "cell" ? (
             <>
               <label className="flex items-center gap-2">
-                <span className="w-24 shrink-0 text-second">Words</span>
+                <span className="w-24 shrink-0 text-second">{t`Words`}</span>
                 <input
                   value={binding.text}
                   maxLength={400}
@@ -100,7 +101,7 @@ export function BindingEditor({
                 />
               </label>
               <div className="flex flex-wrap items-center gap-2">
-                <span className="w-24 shrink-0 text-second">Put in</span>
+                <span className="w-24 shrink-0 text-second">{t`Put in`}</span>
                 {feed.columns.map((column) => (
                   <button
                     key={column}
@@ -119,7 +120,7 @@ export function BindingEditor({
           )}
           {used.map((column) => (
             <label key={column} className="flex items-center gap-2">
-              <span className="w-24 shrink-0 truncate text-second">{column} as</span>
+              <span className="w-24 shrink-0 truncate text-second">{t`${column} as`}</span>
               <select
                 value={formatName(binding.formats[column])}
                 onChange={({ target }) =>
@@ -136,11 +137,11 @@ export function BindingEditor({
             </label>
           ))}
           <label className="flex items-center gap-2">
-            <span className="w-24 shrink-0 text-second">When empty</span>
+            <span className="w-24 shrink-0 text-second">{t`When empty`}</span>
             <input
               value={binding.empty}
               maxLength={200}
-              placeholder="nothing"
+              placeholder={t`nothing`}
               onChange={({ target }) => onChange({ ...binding, empty: target.value })}
               className={`${box} flex-1`}
             />
@@ -161,16 +162,16 @@ const shortOf = (text: string): string => {
 /** Which row or rows, in a few words. */
 function rowWords(binding: Binding): string {
   if (binding.kind === "rows")
-    return `${binding.columns.length > 1 ? `${binding.columns.length} columns` : binding.columns[0]}, ${binding.mostRows} rows at most`;
+    return t`${binding.columns.length > 1 ? t`${binding.columns.length} columns` : binding.columns[0]}, ${binding.mostRows} rows at most`;
   switch (binding.row.by) {
     case "number":
-      return `row ${binding.row.number}`;
+      return t`row ${binding.row.number}`;
     case "key":
-      return `row “${binding.row.key}”`;
+      return t`row “${binding.row.key}”`;
     case "rank":
-      return `no. ${binding.row.rank} by ${binding.row.column}`;
+      return t`no. ${binding.row.rank} by ${binding.row.column}`;
     case "pick":
-      return "the row that is picked";
+      return t`the row that is picked`;
   }
 }
 
@@ -204,21 +205,21 @@ function RowLine({
   };
   return (
     <div className="flex flex-wrap items-center gap-2">
-      <span className="w-24 shrink-0 text-second">Row</span>
+      <span className="w-24 shrink-0 text-second">{t`Row`}</span>
       <select
-        aria-label="How the row is found"
+        aria-label={t`How the row is found`}
         value={row.by}
         onChange={({ target }) => change(target.value)}
         className={box}
       >
-        <option value="number">by its number</option>
-        <option value="key">by its name</option>
-        <option value="rank">by its rank</option>
-        <option value="pick">picked for the page</option>
+        <option value="number">{t`by its number`}</option>
+        <option value="key">{t`by its name`}</option>
+        <option value="rank">{t`by its rank`}</option>
+        <option value="pick">{t`picked for the page`}</option>
       </select>
       {row.by === "number" && (
         <NumberBox
-          label="Number of the row"
+          label={t`Number of the row`}
           value={row.number}
           min={1}
           max={20_000}
@@ -227,7 +228,7 @@ function RowLine({
       )}
       {row.by === "key" && (
         <select
-          aria-label="Name of the row"
+          aria-label={t`Name of the row`}
           value={row.key}
           onChange={({ target }) => onChange({ by: "key", key: target.value })}
           className={`${box} max-w-56`}
@@ -240,16 +241,16 @@ function RowLine({
       {row.by === "rank" && (
         <>
           <NumberBox
-            label="Rank"
+            label={t`Rank`}
             value={row.rank}
             min={1}
             max={20_000}
             className="w-16"
             onSave={(rank) => onChange({ ...row, rank })}
           />
-          <span className="text-second">of</span>
+          <span className="text-second">{t`of`}</span>
           <ColumnSelect
-            label="Ranked by"
+            label={t`Ranked by`}
             value={row.column}
             columns={feed.columns}
             onChange={(column) => onChange({ ...row, column })}
@@ -275,13 +276,13 @@ function RowsLine({
   return (
     <>
       <div className="flex flex-wrap items-center gap-2">
-        <span className="w-24 shrink-0 text-second">Columns</span>
+        <span className="w-24 shrink-0 text-second">{t`Columns`}</span>
         {columns.map((column, at) => (
           <span key={column} className="flex items-center rounded-md bg-lifted text-[14px]">
             <button
               type="button"
               disabled={at === 0}
-              title={at === 0 ? "The first" : "One place forward"}
+              title={at === 0 ? t`The first` : t`One place forward`}
               onClick={() => onChange({ ...binding, columns: movedForward(columns, at) })}
               className="min-h-8 rounded-md px-2 enabled:hover:bg-edge"
             >
@@ -290,26 +291,26 @@ function RowsLine({
             {columns.length > 1 && (
               <button
                 type="button"
-                title={`Without ${column}`}
+                title={t`Without ${column}`}
                 onClick={() => onChange({ ...binding, columns: columns.filter((each) => each !== column) })}
                 className="grid size-8 place-content-center rounded-md hover:bg-edge"
               >
                 <X aria-hidden="true" className="size-3.5" />
-                <span className="sr-only">Without {column}</span>
+                <span className="sr-only">{t`Without ${column}`}</span>
               </button>
             )}
           </span>
         ))}
         {feed.columns.some((column) => !columns.includes(column)) && (
           <select
-            aria-label="One more column"
+            aria-label={t`One more column`}
             value=""
             onChange={({ target }) =>
               target.value && onChange({ ...binding, columns: [...columns, target.value] })
             }
             className={box}
           >
-            <option value="">one more…</option>
+            <option value="">{t`one more…`}</option>
             {feed.columns
               .filter((column) => !columns.includes(column))
               .map((column) => (
@@ -319,10 +320,10 @@ function RowsLine({
         )}
       </div>
       <div className="flex flex-wrap items-center gap-2">
-        <span className="w-24 shrink-0 text-second">Rows</span>
-        <span className="text-second">the first</span>
+        <span className="w-24 shrink-0 text-second">{t`Rows`}</span>
+        <span className="text-second">{t`the first`}</span>
         <NumberBox
-          label="Rows at most"
+          label={t`Rows at most`}
           value={mostRows}
           min={1}
           max={200}
@@ -330,7 +331,7 @@ function RowsLine({
           onSave={(most) => onChange({ ...binding, mostRows: most })}
         />
         <select
-          aria-label="In which order"
+          aria-label={t`In which order`}
           value={sortBy?.column ?? ""}
           onChange={({ target }) =>
             onChange({
@@ -341,10 +342,10 @@ function RowsLine({
           }
           className={box}
         >
-          <option value="">as they stand</option>
+          <option value="">{t`as they stand`}</option>
           {feed.columns.map((column) => (
             <option key={column} value={column}>
-              sorted by {column}
+              {t`sorted by ${column}`}
             </option>
           ))}
         </select>
@@ -393,12 +394,12 @@ function ColumnSelect({
 
 const OrderSelect = ({ down, onChange }: { down: boolean; onChange: (down: boolean) => void }) => (
   <select
-    aria-label="Largest or smallest first"
+    aria-label={t`Largest or smallest first`}
     value={down ? "down" : "up"}
     onChange={({ target }) => onChange(target.value === "down")}
     className={box}
   >
-    <option value="down">largest first</option>
-    <option value="up">smallest first</option>
+    <option value="down">{t`largest first`}</option>
+    <option value="up">{t`smallest first`}</option>
   </select>
 );

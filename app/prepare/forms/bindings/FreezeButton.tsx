@@ -1,4 +1,5 @@
 import { Snowflake } from "lucide-react";
+import { t } from "../../../../core/language/t.ts";
 import { call } from "../../../api/call.ts";
 import { useDeskStore } from "../../../desk/deskContext.ts";
 import { useIsFrozen } from "../../../desk/useLiveValues.ts";
@@ -17,14 +18,14 @@ export function FreezeButton({ cueId, isSmall = false }: { cueId: string; isSmal
       aria-pressed={isFrozen}
       title={
         isFrozen
-          ? "It goes on with what its feeds say now"
-          : "It keeps what it shows now, whatever its feeds say"
+          ? t`It goes on with what its feeds say now`
+          : t`It keeps what it shows now, whatever its feeds say`
       }
       onClick={() => void toggle()}
       className={`flex shrink-0 items-center gap-1.5 rounded-md hover:bg-edge aria-pressed:bg-paper aria-pressed:text-ground ${isSmall ? "size-7 justify-center" : "min-h-9 bg-lifted px-3 text-[15px]"}`}
     >
       <Snowflake aria-hidden="true" className="size-4" />
-      {isSmall ? <span className="sr-only">Freeze</span> : "Freeze"}
+      {isSmall ? <span className="sr-only">{t`Freeze`}</span> : t`Freeze`}
     </button>
   );
 }

@@ -2,6 +2,7 @@ import { Command } from "cmdk";
 import { ArrowRight, Undo2, X } from "lucide-react";
 import { Popover } from "radix-ui";
 import { useEffect, useRef, useState } from "react";
+import { t } from "../../../../core/language/t.ts";
 import { call } from "../../../api/call.ts";
 import { useDesk, useDeskStore } from "../../../desk/deskContext.ts";
 import { useFeedRows } from "../../../desk/useFeedRows.ts";
@@ -53,13 +54,13 @@ export function PickBox({
   };
   return (
     <div className="flex flex-wrap items-center gap-2 text-[15px]">
-      <span className="max-w-48 truncate text-second">{feed?.doc.name ?? "a feed that was removed"}</span>
+      <span className="max-w-48 truncate text-second">{feed?.doc.name ?? t`a feed that was removed`}</span>
       <Command
         shouldFilter={false}
         value={marked}
         onValueChange={setMarked}
         loop
-        label={`Row of ${feed?.doc.name ?? "the feed"}`}
+        label={t`Row of ${feed?.doc.name ?? t`the feed`}`}
         className="relative min-w-56 flex-1"
       >
         <Popover.Root open={isOpen} onOpenChange={setIsOpen}>
@@ -88,7 +89,7 @@ export function PickBox({
                 else event.currentTarget.blur();
               }}
               placeholder={
-                picked === undefined ? "type to find a row" : rowWords(picked, pickedCells).join(" · ")
+                picked === undefined ? t`type to find a row` : rowWords(picked, pickedCells).join(" · ")
               }
               className={`min-h-10 w-full rounded-md border border-edge-strong bg-ground px-3 text-[16px] text-ellipsis ${picked ? "placeholder:font-semibold placeholder:text-paper" : "placeholder:text-quiet"}`}
             />
@@ -110,7 +111,7 @@ export function PickBox({
             >
               <Command.List>
                 <Command.Empty className="px-3 py-2 text-second">
-                  {rows ? "No row has these words." : "Looking…"}
+                  {rows ? t`No row has these words.` : t`Looking…`}
                 </Command.Empty>
                 {rows?.rows.map(({ key, cells, isUsed }) => (
                   <Command.Item
@@ -128,7 +129,7 @@ export function PickBox({
                     {isUsed && (
                       <button
                         type="button"
-                        title="It was shown: put it back"
+                        title={t`It was shown: put it back`}
                         onPointerDown={(event) => event.preventDefault()}
                         onClick={(event) => {
                           event.stopPropagation();
@@ -136,14 +137,14 @@ export function PickBox({
                         }}
                         className="flex min-h-7 shrink-0 items-center gap-1 rounded px-1.5 text-[14px] text-second hover:bg-edge"
                       >
-                        <Undo2 aria-hidden="true" className="size-3.5" /> shown
+                        <Undo2 aria-hidden="true" className="size-3.5" /> {t`shown`}
                       </button>
                     )}
                   </Command.Item>
                 ))}
                 {rows && rows.of > rows.rows.length && (
                   <p className="px-3 py-1 text-[14px] text-second">
-                    {rows.rows.length} of {rows.of}: type more to find others.
+                    {t`${rows.rows.length} of ${rows.of}: type more to find others.`}
                   </p>
                 )}
               </Command.List>
@@ -154,21 +155,21 @@ export function PickBox({
       <button
         type="button"
         disabled={!rows || rows.next === null}
-        title={rows?.next ? `Picks “${rows.next}”` : "No row is left that was not shown"}
+        title={rows?.next ? t`Picks “${rows.next}”` : t`No row is left that was not shown`}
         onClick={() => rows?.next && pick(rows.next)}
         className="flex min-h-10 items-center gap-1.5 rounded-md bg-lifted px-3 hover:bg-edge disabled:text-quiet"
       >
-        Next row <ArrowRight aria-hidden="true" className="size-4" />
+        {t`Next row`} <ArrowRight aria-hidden="true" className="size-4" />
       </button>
       {picked !== undefined && (
         <button
           type="button"
-          title="Nothing picked: the page shows its waiting words"
+          title={t`Nothing picked: the page shows its waiting words`}
           onClick={() => pick(undefined)}
           className="grid size-10 place-content-center rounded-md hover:bg-lifted"
         >
           <X aria-hidden="true" className="size-4" />
-          <span className="sr-only">Take back the pick</span>
+          <span className="sr-only">{t`Take back the pick`}</span>
         </button>
       )}
     </div>

@@ -1,4 +1,5 @@
 import type { CellFormat } from "../../../../core/feeds/formatCell.ts";
+import { t } from "../../../../core/language/t.ts";
 
 type Offered = { readonly label: string; readonly format?: CellFormat };
 const number = (
@@ -10,22 +11,22 @@ const number = (
 
 /** Ways in which a value can be written, as the venue's language has them. */
 export const FORMATS_OFFERED: Readonly<Record<string, Offered>> = {
-  asRead: { label: "as it is read" },
+  asRead: { label: t`as it is read` },
   number: number("number", "plain", null),
-  whole: number("whole number", "plain", 0),
-  oneDecimal: number("number, one decimal", "plain", 1),
-  twoDecimals: number("number, two decimals", "plain", 2),
-  short: number("short number (12.5K)", "short", null),
-  percent: number("share as %", "percent", 0),
+  whole: number(t`whole number`, "plain", 0),
+  oneDecimal: number(t`number, one decimal`, "plain", 1),
+  twoDecimals: number(t`number, two decimals`, "plain", 2),
+  short: number(t`short number (12.5K)`, "short", null),
+  percent: number(t`share as %`, "percent", 0),
   euro: number("euro", "currency", null, "EUR"),
   pound: number("pounds", "currency", null, "GBP"),
-  dollar: number("US dollars", "currency", null, "USD"),
-  weekday: { label: "day of the week", format: { kind: "date", style: "weekday" } },
+  dollar: number(t`US dollars`, "currency", null, "USD"),
+  weekday: { label: t`day of the week`, format: { kind: "date", style: "weekday" } },
   date: { label: "date", format: { kind: "date", style: "long" } },
-  shortDate: { label: "date, short", format: { kind: "date", style: "short" } },
-  time: { label: "time of day", format: { kind: "time", style: "short" } },
+  shortDate: { label: t`date, short`, format: { kind: "date", style: "short" } },
+  time: { label: t`time of day`, format: { kind: "time", style: "short" } },
   upper: { label: "capitals", format: { kind: "letters", style: "upper" } },
-  lower: { label: "small letters", format: { kind: "letters", style: "lower" } },
+  lower: { label: t`small letters`, format: { kind: "letters", style: "lower" } },
 };
 
 /** Which of them a binding has; "as it is read" for one that is not among them. */

@@ -1,3 +1,4 @@
+import { t } from "../../../../core/language/t.ts";
 import type { FieldFormProps } from "./fieldForm.ts";
 
 const UNSET = "#000000";
@@ -20,7 +21,7 @@ export function ColorField({ id, field, value, onChange }: FieldFormProps) {
           onClick={() => onChange("")}
           className="min-h-9 rounded-md bg-lifted px-3 hover:bg-edge"
         >
-          The template’s own
+          {t`The template’s own`}
         </button>
       )}
     </div>

@@ -1,3 +1,4 @@
+import { t } from "../../../../core/language/t.ts";
 import { fieldClass } from "../../../ui/Labelled.tsx";
 import { FieldFault } from "./FieldFault.tsx";
 import type { FieldFormProps } from "./fieldForm.ts";
@@ -18,7 +19,7 @@ export function NumberField({ id, field, value, onChange }: FieldFormProps) {
       <FieldFault
         field={field}
         value={value}
-        sentence="This is not one number: it is shown as it is typed."
+        sentence={t`This is not one number: it is shown as it is typed.`}
       />
     </>
   );

@@ -1,4 +1,5 @@
 import { describeCountdown } from "../../../../core/figures/describeCountdown.ts";
+import { t } from "../../../../core/language/t.ts";
 import { useLocale } from "../../../desk/useLocale.ts";
 import { fieldClass } from "../../../ui/Labelled.tsx";
 import { FieldFault } from "./FieldFault.tsx";
@@ -22,7 +23,7 @@ export function TimeField({ id, field, value, onChange }: FieldFormProps) {
       <FieldFault
         field={field}
         value={value}
-        sentence="This is neither a time nor a length, so it would stand still. Type 19:00, 24 Dec 18:00 or 5 min."
+        sentence={t`This is neither a time nor a length, so it would stand still. Type 19:00, 24 Dec 18:00 or 5 min.`}
       />
     </>
   );

@@ -1,4 +1,5 @@
 import { Hand } from "lucide-react";
+import { t } from "../../../../core/language/t.ts";
 import { type ActionDoc, actionCue } from "../../../../core/rundown/cueDoc.ts";
 import { ActionForm } from "../ActionForm.tsx";
 import type { CueForm, CueFormProps } from "./cueForm.ts";
@@ -9,5 +10,5 @@ function Form({ cue, doc, onType }: CueFormProps<ActionDoc>) {
 
 export const actionForm: CueForm<ActionDoc> = {
   Form,
-  offers: [{ name: "Action or wait", Icon: Hand, make: () => actionCue({}) }],
+  offers: [{ name: t`Action or wait`, Icon: Hand, make: () => actionCue({}) }],
 };

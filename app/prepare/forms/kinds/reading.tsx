@@ -1,4 +1,5 @@
 import { FileText } from "lucide-react";
+import { t } from "../../../../core/language/t.ts";
 import { type ReadingDoc, readingCue } from "../../../../core/rundown/cueDoc.ts";
 import { ReadingForm } from "../ReadingForm.tsx";
 import type { CueForm, CueFormProps } from "./cueForm.ts";
@@ -9,5 +10,5 @@ function Form({ cue, doc, seen, onType, onAnchor }: CueFormProps<ReadingDoc>) {
 
 export const readingForm: CueForm<ReadingDoc> = {
   Form,
-  offers: [{ name: "Reading", Icon: FileText, make: () => readingCue({ reference: "", text: "web" }) }],
+  offers: [{ name: t`Reading`, Icon: FileText, make: () => readingCue({ reference: "", text: "web" }) }],
 };

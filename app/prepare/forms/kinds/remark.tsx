@@ -1,4 +1,5 @@
 import { Heading, StickyNote } from "lucide-react";
+import { t } from "../../../../core/language/t.ts";
 import { type RemarkDoc, remarkCue } from "../../../../core/rundown/cueDoc.ts";
 import { RemarkForm } from "../RemarkForm.tsx";
 import type { CueForm, CueFormProps } from "./cueForm.ts";
@@ -10,7 +11,7 @@ function Form({ cue, doc, onType }: CueFormProps<RemarkDoc>) {
 export const remarkForm: CueForm<RemarkDoc> = {
   Form,
   offers: [
-    { name: "Heading", Icon: Heading, make: () => remarkCue({ isHeading: true }) },
-    { name: "Remark", Icon: StickyNote, make: () => remarkCue({}) },
+    { name: t`Heading`, Icon: Heading, make: () => remarkCue({ isHeading: true }) },
+    { name: t`Remark`, Icon: StickyNote, make: () => remarkCue({}) },
   ],
 };

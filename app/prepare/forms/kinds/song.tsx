@@ -1,4 +1,5 @@
 import { Music } from "lucide-react";
+import { t } from "../../../../core/language/t.ts";
 import { type SongDoc, songCue } from "../../../../core/rundown/cueDoc.ts";
 import { LibraryLine } from "../LibraryLine.tsx";
 import { SongEditor } from "../SongEditor.tsx";
@@ -25,5 +26,5 @@ function Foot({ doc, actor, onType }: CueFormProps<SongDoc>) {
 export const songForm: CueForm<SongDoc> = {
   Form,
   Foot,
-  offers: [{ name: "Song", Icon: Music, make: () => songCue({ title: "", text: "" }) }],
+  offers: [{ name: t`Song`, Icon: Music, make: () => songCue({ title: "", text: "" }) }],
 };

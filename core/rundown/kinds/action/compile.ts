@@ -1,3 +1,4 @@
+import { t } from "../../../language/t.ts";
 import type { Compiled } from "../../compileContext.ts";
 import type { ActionDoc } from "./doc.ts";
 
@@ -35,8 +36,8 @@ export function compileAction({ title, clear, shutter }: ActionDoc): Compiled {
 }
 
 function actionTitle(clear: readonly string[], shutter: ActionDoc["shutter"]): string {
-  if (shutter === "black") return "To black";
-  if (shutter === "standBy") return "To the stand-by";
-  if (shutter === "back") return "The picture again";
-  return clear.length > 0 ? "Layers out" : "Wait";
+  if (shutter === "black") return t`To black`;
+  if (shutter === "standBy") return t`To the stand-by`;
+  if (shutter === "back") return t`The picture again`;
+  return clear.length > 0 ? t`Layers out` : "Wait";
 }

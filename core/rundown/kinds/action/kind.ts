@@ -1,10 +1,11 @@
+import { t } from "../../../language/t.ts";
 import type { CueKind } from "../cueKind.ts";
 import { compileAction } from "./compile.ts";
 import type { ActionDoc } from "./doc.ts";
 
 export const actionKind: CueKind<ActionDoc> = {
   nameOf: () => "action",
-  plural: "Actions",
+  plural: t`Actions`,
   typedTitle: ({ title }) => title || undefined,
   emptyTitle: () => "Action",
   isTaken: true,

@@ -1,3 +1,4 @@
+import { t } from "../../../language/t.ts";
 import { fieldKind } from "../../../scene/fieldKinds.ts";
 import type { CueKind, FieldSets } from "../cueKind.ts";
 import { compilePage } from "./compile.ts";
@@ -9,9 +10,9 @@ const nameOf = ({ fieldSet }: PageDoc, fieldSets: FieldSets) =>
 
 export const pageKind: CueKind<PageDoc> = {
   nameOf,
-  plural: "Pages",
+  plural: t`Pages`,
   typedTitle: ({ values }) => Object.values(values).find((value) => value.trim() !== ""),
-  emptyTitle: (doc, fieldSets) => `Empty ${nameOf(doc, fieldSets)}`,
+  emptyTitle: (doc, fieldSets) => t`Empty ${nameOf(doc, fieldSets)}`,
   isTaken: true,
   bringsPage: true,
   fieldSetOf: ({ fieldSet }) => fieldSet,

@@ -1,10 +1,11 @@
+import { t } from "../../../language/t.ts";
 import type { CueKind } from "../cueKind.ts";
 import { compileReading } from "./compile.ts";
 import type { ReadingDoc } from "./doc.ts";
 
 export const readingKind: CueKind<ReadingDoc> = {
   nameOf: () => "reading",
-  plural: "Readings",
+  plural: t`Readings`,
   typedTitle: ({ reference }) => reference || undefined,
   emptyTitle: () => "Reading",
   isTaken: true,

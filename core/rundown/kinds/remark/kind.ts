@@ -1,9 +1,10 @@
+import { t } from "../../../language/t.ts";
 import type { CueKind } from "../cueKind.ts";
 import type { RemarkDoc } from "./doc.ts";
 
 export const remarkKind: CueKind<RemarkDoc> = {
   nameOf: ({ isHeading }) => (isHeading ? "heading" : "remark"),
-  plural: "Remarks",
+  plural: t`Remarks`,
   typedTitle: ({ text }) => text.split("\n")[0] || undefined,
   emptyTitle: ({ isHeading }) => (isHeading ? "Heading" : "Remark"),
   isTaken: false,

@@ -1,4 +1,5 @@
 import { unreadSong } from "../../../findings/kinds/unreadSong.ts";
+import { t } from "../../../language/t.ts";
 import { creditLine, joinCredits, licenceLine, publisherLine } from "../../../words/credits.ts";
 import { divideByLines, divideTogether } from "../../../words/divide.ts";
 import type { FlowUnit } from "../../../words/flow.ts";
@@ -151,7 +152,7 @@ export function singInOrder(
     const times = (sung.get(key) ?? 0) + 1;
     sung.set(key, times);
     const occurrence = times === 1 ? key : `${key}#${times}`;
-    if (item.kind === "blank") return { key: occurrence, label: "Blank", book: null, units: [BLANK_UNIT] };
+    if (item.kind === "blank") return { key: occurrence, label: t`Blank`, book: null, units: [BLANK_UNIT] };
     const own = units.get(item.key);
     if (!own) throw new Error(`The order names section "${item.key}", which does not exist`);
     return { key: occurrence, label: labels.get(item.key) ?? item.key, book: null, units: [...own] };
@@ -164,10 +165,10 @@ export const sectionOf = (occurrence: string): string => occurrence.split("#")[0
 export function explainSongProblem(problem: SongProblem): string {
   switch (problem.kind) {
     case "empty":
-      return "This song has no words yet. Paste or type them; everything else is as it was.";
+      return t`This song has no words yet. Paste or type them; everything else is as it was.`;
     case "tooManyLines":
-      return `The text has ${problem.lines.toLocaleString("en")} lines; a song may have ${SONG_MAX_LINES.toLocaleString("en")}. Nothing was changed on air. Paste one song at a time.`;
+      return t`The text has ${problem.lines.toLocaleString("en")} lines; a song may have ${SONG_MAX_LINES.toLocaleString("en")}. Nothing was changed on air. Paste one song at a time.`;
     case "lineTooLong":
-      return `Line ${problem.line} has ${problem.length.toLocaleString("en")} characters; a line may have ${SONG_MAX_LINE_LENGTH}. Part it with line breaks.`;
+      return t`Line ${problem.line} has ${problem.length.toLocaleString("en")} characters; a line may have ${SONG_MAX_LINE_LENGTH}. Part it with line breaks.`;
   }
 }

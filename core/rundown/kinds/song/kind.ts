@@ -1,3 +1,4 @@
+import { t } from "../../../language/t.ts";
 import { songOf } from "../../../words/songFields.ts";
 import type { CueKind } from "../cueKind.ts";
 import { compileSong } from "./compile.ts";
@@ -5,9 +6,9 @@ import type { SongDoc } from "./doc.ts";
 
 export const songKind: CueKind<SongDoc> = {
   nameOf: () => "song",
-  plural: "Songs",
+  plural: t`Songs`,
   typedTitle: ({ title }) => title || undefined,
-  emptyTitle: () => "Song without words",
+  emptyTitle: () => t`Song without words`,
   isTaken: true,
   bringsPage: true,
   fieldSetOf: () => "words",
@@ -20,7 +21,7 @@ export const songKind: CueKind<SongDoc> = {
     ...doc,
     title: visit(doc.title, "Title"),
     text: visit(doc.text, "Words"),
-    second: doc.second && { ...doc.second, text: visit(doc.second.text, "Second language") },
+    second: doc.second && { ...doc.second, text: visit(doc.second.text, t`Second language`) },
   }),
   asides: () => [],
 };
