@@ -66,6 +66,8 @@ Options of demo and start:
                of the demo: with twenty faults planted, for the check to find
   --log-file FILE, --log-level info|warn|error
                where the log is kept besides the terminal (beside the database; five files of 2 MB), and from which level on
+  --language en|es
+               the language of the interface (that of this machine, where there is one of those)
   --restore    go on with the newest good copy of the database; the one there is set aside
   --as-it-is   go on with a database that was copied without its log`;
 
@@ -75,6 +77,9 @@ const SAYS_ASIDE = { stdio: ["inherit", 2, 2] };
 /** A server that died is started again, so many times in so many ms: more often, and something is wrong that a start mends not. */
 const MOST_RESTARTS = 5;
 const RESTARTS_WITHIN_MS = 10 * 60_000;
+
+/** Languages of the interface: those of `core/language/language.ts`. */
+const LANGUAGES = ["en", "es"];
 
 /** What the server ends with when another start would meet the same problem. */
 const WONT_START = 2;
@@ -127,6 +132,22 @@ async function main() {
       console.log(HELP);
       process.exit(command === undefined || command === "help" || command === "--help" ? 0 : 1);
   }
+}
+
+/** The language that is asked for, or else the machine's own where there is one of it, and the other options. */
+function takeLanguage(options) {
+  const at = options.indexOf("--language");
+  if (at === -1) {
+    const { LC_ALL, LC_MESSAGES, LANG } = process.env;
+    const [ofMachine] = (LC_ALL || LC_MESSAGES || LANG || "").split(/[_.@]/);
+    return { language: LANGUAGES.includes(ofMachine) ? ofMachine : "en", args: options };
+  }
+  const language = options[at + 1];
+  if (!LANGUAGES.includes(language))
+    fail(
+      `There is no interface in “${language ?? ""}”. Nothing was started; --language is one of ${LANGUAGES.join(", ")}.`,
+    );
+  return { language, args: options.toSpliced(at, 2) };
 }
 
 /** Runs one of the stand-ins until it is told to end. */
@@ -241,7 +262,8 @@ function moverFlags(flags) {
 }
 
 /** Runs the server, and runs it again when it died after it had the show open once. */
-function serve(args) {
+function serve(options) {
+  const { language, args } = takeLanguage(options);
   const diedAtMs = [];
   let server;
   let isStopping = false;
@@ -255,7 +277,7 @@ function serve(args) {
     server = spawn(process.execPath, [at("build", "server", "main.js"), ...args], {
       cwd: process.cwd(),
       stdio: ["inherit", "inherit", "inherit", "ipc"],
-      env: { ...process.env, NODE_ENV: "production" },
+      env: { ...process.env, NODE_ENV: "production", VESKO_LANGUAGE: language },
     });
     server.on("message", () => {
       hasServed = true;

@@ -10,17 +10,20 @@ import {
   ScrollRestoration,
   useRouteError,
 } from "react-router";
+import { chosen } from "#language";
+import { LANGUAGE_SCRIPT } from "../core/language/language.ts";
 import { APPEARANCE_SCRIPT } from "./ui/appearance.ts";
 import { NonceContext } from "./ui/nonce.ts";
 
 export function Layout({ children }: { children: ReactNode }) {
   const nonce = use(NonceContext);
   return (
-    <html lang="en" suppressHydrationWarning>
+    <html lang={chosen().code} suppressHydrationWarning>
       <head>
         <meta charSet="utf-8" />
         <link rel="icon" href="/favicon.svg" type="image/svg+xml" />
         <meta name="viewport" content="width=device-width, initial-scale=1" />
+        {chosen().messages && <script nonce={nonce} src={LANGUAGE_SCRIPT} />}
         <script
           nonce={nonce}
           // biome-ignore lint/security/noDangerouslySetInnerHtml: our own words, before the first picture

@@ -1,4 +1,3 @@
-import { t } from "../../core/language/t.ts";
 import { type Answered, readAnswer } from "./call.ts";
 import { deskHeaders } from "./deskHeaders.ts";
 
@@ -27,7 +26,7 @@ export function sendFile<T>(
     request.onabort = () => resolve(undefined);
   });
   request.open("POST", `${path}?${new URLSearchParams(about)}`);
-  request.setRequestHeader(t`Content-Type`, "application/octet-stream");
+  request.setRequestHeader("Content-Type", "application/octet-stream");
   for (const [name, value] of Object.entries(deskHeaders())) request.setRequestHeader(name, value);
   request.send(file);
   return { answer, callOff: () => request.abort() };

@@ -265,7 +265,7 @@ export function DesignView({
   );
 }
 
-const MIN_WIDTH = { wide: t`minmax(290px, 1fr)`, tall: t`minmax(170px, 1fr)`, thin: t`minmax(420px, 1fr)` };
+const MIN_WIDTH = { wide: "minmax(290px, 1fr)", tall: "minmax(170px, 1fr)", thin: "minmax(420px, 1fr)" };
 
 function TemplateGrid({
   wardrobe,
@@ -291,7 +291,7 @@ function TemplateGrid({
   const shape = canvas ? canvas.widthPx / canvas.heightPx : 1.8;
   const width = shape < 1 ? MIN_WIDTH.tall : shape > 3 ? MIN_WIDTH.thin : MIN_WIDTH.wide;
   return (
-    <ul className="grid gap-x-4 gap-y-5" style={{ gridTemplateColumns: t`repeat(auto-fill, ${width})` }}>
+    <ul className="grid gap-x-4 gap-y-5" style={{ gridTemplateColumns: `repeat(auto-fill, ${width})` }}>
       {list.map((template, i) => {
         const page = pages[i];
         const shown = layers[i];

@@ -27,7 +27,7 @@ export function useFindRows(query: string, finds: Finds): readonly Row[] {
     const enterNew = isRun ? t`adds and arms it` : t`adds it`;
     const commandRows = findCommands(query, commands).map(
       ({ name, key, changesAir, act }): Row => ({
-        value: t`command ${name}`,
+        value: `command ${name}`,
         group: t`Commands`,
         name,
         more: key ? t`key ${key} in Run` : "",
@@ -43,7 +43,7 @@ export function useFindRows(query: string, finds: Finds): readonly Row[] {
     );
     const songRows = finds.songs.map(
       (song): Row => ({
-        value: t`song ${song.id}`,
+        value: `song ${song.id}`,
         group: finds.songsAreGuesses ? t`Songs spelt like it` : t`Songs`,
         name: song.title,
         more: [song.version, song.writers, song.number].filter(Boolean).join(" · "),
@@ -72,7 +72,7 @@ export function useFindRows(query: string, finds: Finds): readonly Row[] {
       ...(isCommand ? commandRows : []),
       ...finds.passages.map(
         ({ reference, text, textName, verses, words }): Row => ({
-          value: t`passage ${text} ${reference}`,
+          value: `passage ${text} ${reference}`,
           group: t`Passages`,
           name: reference,
           more: `${textName} · ${verses} ${verses === 1 ? t`verse` : t`verses`}`,
@@ -85,7 +85,7 @@ export function useFindRows(query: string, finds: Finds): readonly Row[] {
       ),
       ...(query.trim() === "" ? (isRun ? [] : chosenStep(desk)) : findSteps(query, desk.cues)).map(
         ({ cue, title, kind, anchor, words }): Row => ({
-          value: t`step ${cue.view.cueId} ${anchor?.occurrence ?? ""} ${anchor?.unit ?? ""}`,
+          value: `step ${cue.view.cueId} ${anchor?.occurrence ?? ""} ${anchor?.unit ?? ""}`,
           group: query.trim() === "" ? t`Chosen` : t`In the rundown`,
           name: `${cue.index + 1} · ${title}`,
           more: kind,
@@ -99,7 +99,7 @@ export function useFindRows(query: string, finds: Finds): readonly Row[] {
       ...(finds.songsAreGuesses ? [] : songRows),
       ...finds.verses.map(
         ({ reference, text, textName, words, before, after: following }): Row => ({
-          value: t`verse ${text} ${reference}`,
+          value: `verse ${text} ${reference}`,
           group: t`Verses`,
           name: reference,
           more: textName,
@@ -114,7 +114,7 @@ export function useFindRows(query: string, finds: Finds): readonly Row[] {
       ...(finds.songsAreGuesses ? songRows : []),
       ...findTemplates(query, desk.outfits, desk.fieldSets).map(
         ({ fieldSet, name, template }): Row => ({
-          value: t`template ${fieldSet} ${template?.key ?? ""}`,
+          value: `template ${fieldSet} ${template?.key ?? ""}`,
           group: t`New page`,
           name: template?.name ?? name,
           more: template ? (desk.fieldSets.get(fieldSet)?.name ?? fieldSet) : t`kind of page`,
@@ -131,7 +131,7 @@ export function useFindRows(query: string, finds: Finds): readonly Row[] {
       ...(isCommand ? [] : commandRows),
       ...help.map(
         ({ section, words }): Row => ({
-          value: t`help ${section.guide} ${section.id}`,
+          value: `help ${section.guide} ${section.id}`,
           group: t`Help`,
           name: section.title,
           more: section.title === section.guideName ? "" : section.guideName,

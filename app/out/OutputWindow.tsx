@@ -1,5 +1,4 @@
 import { useEffect, useRef } from "react";
-import { t } from "../../core/language/t.ts";
 import type { Output } from "../../core/venue/plan.ts";
 import { groundOf } from "./ground.ts";
 import { runOutput } from "./runOutput.ts";
@@ -23,7 +22,7 @@ export function OutputWindow({
   }, [output, token, timeZone, overPicture]);
   return (
     <>
-      <style>{t`html, body { background: ${groundOf(output, overPicture)}; overflow: hidden; margin: 0; cursor: none; }`}</style>
+      <style>{`html, body { background: ${groundOf(output, overPicture)}; overflow: hidden; margin: 0; cursor: none; }`}</style>
       <main ref={root} aria-label={output.name} style={{ position: "fixed", inset: 0, overflow: "hidden" }} />
     </>
   );

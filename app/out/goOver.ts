@@ -98,7 +98,7 @@ export class GoOver {
     address.searchParams.set(INSIDE, "");
     const frame = document.createElement("iframe");
     frame.title = t`The same screen, from the second machine`;
-    frame.allow = t`autoplay; camera; fullscreen`;
+    frame.allow = "autoplay; camera; fullscreen";
     frame.src = address.href;
     frame.style.cssText = `position:fixed;inset:0;width:100%;height:100%;border:0;opacity:${UNSEEN};pointer-events:none;background:none;color-scheme:normal`;
     // Loaded is also what a browser says of its own page, on which stands that nothing answers.

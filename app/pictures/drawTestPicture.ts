@@ -1,4 +1,3 @@
-import { t } from "../../core/language/t.ts";
 import type { Output } from "../../core/venue/plan.ts";
 import { FLASH_MS, type TestPictureName, testPicture } from "../../core/venue/testPicture.ts";
 
@@ -63,7 +62,7 @@ export function drawTestPicture(
           y: shape.y,
           fill: shape.fill,
           "font-size": shape.sizePx,
-          "font-family": t`Atkinson Hyperlegible Next, sans-serif`,
+          "font-family": "Atkinson Hyperlegible Next, sans-serif",
           "font-weight": 700,
           "text-anchor": "middle",
           "dominant-baseline": "central",

@@ -24,9 +24,9 @@ import { TakeBar } from "./TakeBar.tsx";
 disableGlobalCursorStyles();
 
 /** Below this the view is one column. */
-export const ONE_COLUMN = t`(max-width: 1100px)`;
+export const ONE_COLUMN = "(max-width: 1100px)";
 /** From here on the screens take half of the width, unless the split was dragged. */
-const WIDE = t`(min-width: 1440px)`;
+const WIDE = "(min-width: 1440px)";
 
 /** The view the evening is run from: script, screens, layers, keys. */
 export function RunView() {
@@ -85,7 +85,7 @@ export function RunView() {
     <PanelGroup
       key={isWide ? "wide" : "usual"}
       direction="horizontal"
-      autoSaveId={`vesko-run-${isWide ? t`wide` : t`usual`}`}
+      autoSaveId={`vesko-run-${isWide ? "wide" : "usual"}`}
       className="min-h-0 flex-1"
     >
       <Panel defaultSize={isWide ? 47 : 62.5} minSize={30} className="flex min-h-0 flex-col">

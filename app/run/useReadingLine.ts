@@ -1,5 +1,4 @@
 import { type RefObject, useCallback, useEffect, useLayoutEffect, useRef, useState } from "react";
-import { t } from "../../core/language/t.ts";
 
 /** Height of the reading line, as a part of the script's height. */
 const LINE_AT = 0.34;
@@ -75,7 +74,7 @@ export function useReadingLine(
       const reach = element.clientHeight;
       // From far away only the last stretch is shown.
       const from = Math.max(first - reach, Math.min(first + reach, element.scrollTop));
-      const isStill = isSudden || matchMedia(t`(prefers-reduced-motion: reduce)`).matches;
+      const isStill = isSudden || matchMedia("(prefers-reduced-motion: reduce)").matches;
       const startedMs = performance.now();
       const frame = () => {
         const progress = isStill ? 1 : Math.min(1, (performance.now() - startedMs) / GLIDE_MS);

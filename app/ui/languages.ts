@@ -1,14 +1,13 @@
-import { t } from "../../core/language/t.ts";
 /** Languages to choose from, by BCP 47 tag, in their own words. */
 export const LANGUAGES: readonly (readonly [tag: string, name: string])[] = [
-  ["en", t`English`],
-  ["es", t`Español`],
-  ["pt", t`Português`],
-  ["fr", t`Français`],
-  ["de", t`Deutsch`],
-  ["it", t`Italiano`],
-  ["nl", t`Nederlands`],
-  ["pl", t`Polski`],
+  ["en", "English"],
+  ["es", "Español"],
+  ["pt", "Português"],
+  ["fr", "Français"],
+  ["de", "Deutsch"],
+  ["it", "Italiano"],
+  ["nl", "Nederlands"],
+  ["pl", "Polski"],
   ["uk", "Українська"],
   ["ru", "Русский"],
   ["el", "Ελληνικά"],
@@ -17,7 +16,7 @@ export const LANGUAGES: readonly (readonly [tag: string, name: string])[] = [
   ["hi", "हिन्दी"],
   ["th", "ไทย"],
   ["ja", "日本語"],
-  ["la", t`Latina`],
+  ["la", "Latina"],
 ];
 
 export const languageName = (tag: string): string =>

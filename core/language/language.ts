@@ -15,3 +15,6 @@ export const ENGLISH: Language = { code: "en" };
 
 /** What the global scope of a window holds its language under. */
 export const LANGUAGE_OF_WINDOW = "veskoLanguage";
+
+/** Where a window takes its messages from. */
+export const LANGUAGE_SCRIPT = "/language.js";

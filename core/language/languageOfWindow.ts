@@ -1,5 +1,6 @@
 import { ENGLISH, LANGUAGE_OF_WINDOW, type Language } from "./language.ts";
 
-/** Set by a script of the page before all others; a worker is given it by its name. */
-export const chosen: Language =
-  (globalThis as Partial<Record<typeof LANGUAGE_OF_WINDOW, Language>>)[LANGUAGE_OF_WINDOW] ?? ENGLISH;
+const here = globalThis as Partial<Record<typeof LANGUAGE_OF_WINDOW, Language>>;
+
+/** Set by a script of the page before all others; a worker is told by its window. */
+export const chosen = (): Language => here[LANGUAGE_OF_WINDOW] ?? ENGLISH;

@@ -10,7 +10,7 @@ type Value = string | number | null | undefined;
  * @param said literal, in English; it is what the message is found by
  */
 export function t(said: TemplateStringsArray, ...values: readonly Value[]): string {
-  return translate(chosen, said, values);
+  return translate(chosen(), said, values);
 }
 
 /** The same in a language that is given. */

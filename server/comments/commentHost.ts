@@ -295,7 +295,7 @@ function newComment(
     words: tidyComment(words, LONGEST_COMMENT),
     picture: picture.slice(0, 200),
   });
-  const said = key === "" ? `${doc.name}\n${doc.words}` : t`key\n${key}`;
+  const said = key === "" ? `${doc.name}\n${doc.words}` : `key\n${key}`;
   return { id: markOf(said), doc };
 }
 

@@ -22,6 +22,7 @@ import { addEnterRoutes } from "./enterRoutes.ts";
 import { addFeedRoutes } from "./feedRoutes.ts";
 import { addHealthRoutes } from "./healthRoutes.ts";
 import { addHookRoutes } from "./hookRoutes.ts";
+import { addLanguageRoutes } from "./languageRoutes.ts";
 import { addMediaRoutes } from "./mediaRoutes.ts";
 import { addPairRoutes } from "./pairRoutes.ts";
 import { sayPlainly } from "./plainPage.ts";
@@ -42,7 +43,7 @@ const STRANGER_PER_SECOND = 4;
 const ENTRY_BURST = 100;
 const ENTRY_PER_SECOND = 10;
 const TARPIT_MS = 1_000;
-const IS_FILE = /^\/(assets|fonts|media)\/|^\/(fonts|healthz|favicon\.svg|keep\.js)$/;
+const IS_FILE = /^\/(assets|fonts|media)\/|^\/(fonts|healthz|favicon\.svg|keep\.js|language\.js)$/;
 
 /** How a page of this server may be made: nothing from outside, and scripts that this very answer names. */
 function contentPolicy(
@@ -147,6 +148,7 @@ export function createHttpApp(
   const doors = new Doors(app, services, readAccess);
   addHealthRoutes(doors, services);
   addEnterRoutes(doors, services);
+  addLanguageRoutes(doors);
   addMediaRoutes(doors, services);
   addFeedRoutes(doors, services);
   addCarryRoutes(doors, services);

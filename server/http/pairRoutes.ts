@@ -16,7 +16,7 @@ export function addPairRoutes(doors: Doors, services: Services): void {
   const addressOf = ({ kind, id }: Opened): string | undefined => {
     if (kind !== "output") {
       const link = links.findMade(kind, id);
-      return link && `/${kind === "entry" ? t`table` : t`remote`}/${link.token}`;
+      return link && `/${kind === "entry" ? "table" : "remote"}/${link.token}`;
     }
     return screens.outputs.some((output) => output.id === id) ? `/out/${links.tokenOfOutput(id)}` : undefined;
   };

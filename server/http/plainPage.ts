@@ -1,9 +1,10 @@
 import type { Response } from "express";
+import { chosen } from "#language";
 
 /** Small pages that need nothing of the application: doors, and what is said at a closed one. */
 export function plainPage(title: string, body: string, script?: string): string {
   return `<!doctype html>
-<html lang="en"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width"><link rel="icon" href="/favicon.svg"><link rel="stylesheet" href="/plain.css"><title>${title} · Vesko</title></head>
+<html lang="${chosen().code}"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width"><link rel="icon" href="/favicon.svg"><link rel="stylesheet" href="/plain.css"><title>${title} · Vesko</title></head>
 <body><main>${body}</main>${script === undefined ? "" : `<script src="${script}"></script>`}</body></html>`;
 }
 

@@ -57,7 +57,7 @@ export function addStateRoutes(doors: Doors, services: Services): void {
     response.writeHead(200, { "Content-Type": "text/event-stream", "Cache-Control": "no-store" });
     response.write(`event: state\ndata: ${told()}\n\n`);
     following.set(response, String(request.params.token));
-    const saying = setInterval(() => response.write(t`: still here\n\n`), SAY_EVERY_MS);
+    const saying = setInterval(() => response.write(": still here\n\n"), SAY_EVERY_MS);
     saying.unref();
     response.on("close", () => {
       clearInterval(saying);

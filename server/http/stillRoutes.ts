@@ -131,7 +131,7 @@ export function addStillRoutes(doors: Doors, services: Services): void {
       const status = { tooLarge: 413, tooMany: 429, unknown: 404, failed: 503 }[still.refused];
       return tell(status, still.sentence);
     }
-    const kept = still.showsTime ? t`private, max-age=60` : t`private, max-age=31536000, immutable`;
+    const kept = still.showsTime ? "private, max-age=60" : "private, max-age=31536000, immutable";
     const isFilled = pages.some(({ page }) => {
       const own = services.contents.find(page.content);
       return own?.kind === "page" && own.live !== undefined;

@@ -1,6 +1,7 @@
 import { readFileSync } from "node:fs";
 import type { IncomingMessage, RequestListener, ServerResponse } from "node:http";
 import { join } from "node:path";
+import { chosen } from "#language";
 import { t } from "../../core/language/t.ts";
 import { secondPath } from "../../core/second/secondView.ts";
 import type { ReadPeer } from "../access/peer.ts";
@@ -93,7 +94,7 @@ function say(response: ServerResponse, status: number, sentence: string): void {
 }
 
 const PAGE = `<!doctype html>
-<html lang="en"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width"><link rel="icon" href="/favicon.svg"><link rel="stylesheet" href="/plain.css"><link rel="stylesheet" href="/second.css"><title>Second machine · Vesko</title></head>
+<html lang="${chosen().code}"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width"><link rel="icon" href="/favicon.svg"><link rel="stylesheet" href="/plain.css"><link rel="stylesheet" href="/second.css"><title>Second machine · Vesko</title></head>
 <body><main>
 <h1 id="head">Second machine</h1>
 <p id="say" role="status">Looking…</p>

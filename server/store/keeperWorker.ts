@@ -1,6 +1,5 @@
 import { parentPort } from "node:worker_threads";
 import SQLite from "better-sqlite3";
-import { t } from "../../core/language/t.ts";
 import { backUp, copyPages, copyTo } from "./backupFiles.ts";
 
 export type KeeperJob =
@@ -22,7 +21,7 @@ async function carryOut(job: KeeperJob): Promise<string> {
         const [{ busy, log: pages, checkpointed }] = sqlite.pragma("wal_checkpoint(passive)") as [
           { busy: number; log: number; checkpointed: number },
         ];
-        return t`${checkpointed} of ${pages} pages${busy ? ", busy" : ""}`;
+        return `${checkpointed} of ${pages} pages${busy ? ", busy" : ""}`;
       } finally {
         sqlite.close();
       }

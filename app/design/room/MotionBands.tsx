@@ -350,7 +350,7 @@ function Bar({
         className="absolute inset-y-0 cursor-grab touch-none rounded-sm bg-act-ground outline-1 outline-act hover:bg-act/40"
         style={{
           left: share(span.fromMs, shownMs),
-          width: t`max(6px, ${share(span.untilMs - span.fromMs, shownMs)})`,
+          width: `max(6px, ${share(span.untilMs - span.fromMs, shownMs)})`,
         }}
       />
     </div>

@@ -1,9 +1,8 @@
 import { z } from "zod";
-import { t } from "../../../core/language/t.ts";
 import { type ReadableObject, sceneObjectSchema } from "../../../core/scene/objectKinds.ts";
 import { readCopied } from "../../ui/readCopied.ts";
 
-const FORMAT = t`vesko objects 1`;
+const FORMAT = "vesko objects 1";
 
 /** Objects as they are copied: text, for another template, another show, or somebody else. */
 const copiedSchema = z.strictObject({

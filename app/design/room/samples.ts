@@ -1,4 +1,3 @@
-import { t } from "../../../core/language/t.ts";
 import { fieldKind } from "../../../core/scene/fieldKinds.ts";
 import type { FieldDef, FieldSet } from "../../../core/scene/fieldSet.ts";
 import { sampleValues } from "../../../designs/samples.ts";
@@ -17,9 +16,10 @@ export interface PageSample {
 }
 
 /** As much as may be typed, in words. */
-const LONG = t`When the lanterns go down to the water every window on the harbour side is lit and nobody counts the boats until the last of them is home `;
+const LONG =
+  "When the lanterns go down to the water every window on the harbour side is lit and nobody counts the boats until the last of them is home ";
 /** Words written from right to left, of joined letters. */
-const OTHER = t`الليلة تضاء الفوانيس من الميناء إلى الدرج`;
+const OTHER = "الليلة تضاء الفوانيس من الميناء إلى الدرج";
 
 /** Values for every field of a set, as an operator may fill it. */
 export function samplesFor(
@@ -63,9 +63,9 @@ function typical({ kind, label, choices }: FieldDef): string {
     case "choice":
       return choices?.[0]?.value ?? label;
     case "lines":
-      return t`${label}\nthe second line\nand a third`;
+      return `${label}\nthe second line\nand a third`;
     case "rows":
-      return t`Upper slip | 14\nLower slip | 9\nQuay | 4`;
+      return "Upper slip | 14\nLower slip | 9\nQuay | 4";
     case "line":
     case "picture":
     case "clip":

@@ -157,7 +157,7 @@ function StylePages({
         <ul
           className="grid gap-4"
           style={{
-            gridTemplateColumns: t`repeat(auto-fill, minmax(${isTall ? 150 : 250}px, 1fr))`,
+            gridTemplateColumns: `repeat(auto-fill, minmax(${isTall ? 150 : 250}px, 1fr))`,
           }}
         >
           {templates.map((template, i) => {

@@ -1,5 +1,6 @@
 import type { EveningToCheck } from "../../../core/check/evening.ts";
 import type { CheckFinding } from "../../../core/check/gather.ts";
+import type { Language } from "../../../core/language/language.ts";
 import type { CueView } from "../../../core/rundown/edits.ts";
 import type { PinnedDocument } from "../../../core/rundown/pinnedDocument.ts";
 import type { FieldSet } from "../../../core/scene/fieldSet.ts";
@@ -16,6 +17,8 @@ export type EveningFrame = Omit<EveningToCheck, "cues" | "documents" | "dress" |
 export type CheckPace = "hurried" | "beside" | "aside";
 
 export type CheckRequest =
+  /** The language of the window, where it is not English. */
+  | { readonly kind: "language"; readonly language: Language }
   | { readonly kind: "pace"; readonly pace: CheckPace }
   | { readonly kind: "documents"; readonly documents: readonly (readonly [string, PinnedDocument])[] }
   /** Forgets all documents but these. */

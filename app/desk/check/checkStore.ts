@@ -1,3 +1,4 @@
+import { chosen } from "#language";
 import type { CheckedWindow } from "../../../core/check/evening.ts";
 import type { CheckFinding } from "../../../core/check/gather.ts";
 import { wornIn } from "../../../core/rundown/content.ts";
@@ -126,6 +127,8 @@ export class CheckStore {
     const worker = new Worker(new URL("./checkWorker.ts", import.meta.url), { type: "module" });
     worker.onmessage = ({ data }: MessageEvent<CheckAnswer>) => this.#hear(data);
     worker.onerror = () => this.#set({ ...this.#state, status: "off" });
+    const language = chosen();
+    if (language.messages) worker.postMessage({ kind: "language", language } satisfies CheckRequest);
     return worker;
   }
 

@@ -2,6 +2,7 @@ import type { CheckedCue } from "../../../core/check/checkedCue.ts";
 import { Checker } from "../../../core/check/checker.ts";
 import { readCheckedCues } from "../../../core/check/readEvening.ts";
 import { createDresser, type LearningDress } from "../../../core/compose/dress.ts";
+import { LANGUAGE_OF_WINDOW } from "../../../core/language/language.ts";
 import type { CueView } from "../../../core/rundown/edits.ts";
 import type { PinnedDocument } from "../../../core/rundown/pinnedDocument.ts";
 import type { FieldSets } from "../../../core/scene/fieldSet.ts";
@@ -150,6 +151,9 @@ function lookAgain(): void {
 
 self.onmessage = ({ data }: MessageEvent<CheckRequest>) => {
   switch (data.kind) {
+    case "language":
+      Object.assign(globalThis, { [LANGUAGE_OF_WINDOW]: data.language });
+      return;
     case "documents":
       for (const [hash, document] of data.documents) documents.set(hash, document);
       return;

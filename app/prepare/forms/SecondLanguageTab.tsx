@@ -53,7 +53,7 @@ export function SecondLanguageTab({
           value={text}
           rows={Math.max(6, text.split("\n").length)}
           spellCheck
-          placeholder={t`Estrofa 1\n…`}
+          placeholder={"Estrofa 1\n…"}
           onChange={(event) => setText(event.target.value)}
           onPaste={paste.onPaste}
           className={`${fieldClass} font-words text-[18px]`}

@@ -1,9 +1,8 @@
 import { z } from "zod";
-import { t } from "../../../core/language/t.ts";
 import { type CueDoc, cueDocSchema } from "../../../core/rundown/cueDoc.ts";
 import { readCopied } from "../../ui/readCopied.ts";
 
-const FORMAT = t`vesko cues 1`;
+const FORMAT = "vesko cues 1";
 
 /** Cues as they are copied: text, so that they can be pasted into another event, or sent to somebody. */
 const copiedSchema = z.strictObject({

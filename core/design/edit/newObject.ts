@@ -22,7 +22,7 @@ const LOOKS: Readonly<Record<LeafKindName, Readonly<Record<string, unknown>>>> =
   path: { fill: solid("accent"), path: "M0 50 C20 0 80 0 100 50 C80 100 20 100 0 50 Z" },
   text: { words: { kind: "fixed", text: t`Words` }, fill: solid("words"), minSizePx: 24, maxSizePx: 72 },
   list: {
-    words: { kind: "fixed", text: t`First\nSecond\nThird` },
+    words: { kind: "fixed", text: "First\nSecond\nThird" },
     fill: solid("words"),
     markerColor: { token: "accent" },
     minSizePx: 20,
@@ -32,7 +32,7 @@ const LOOKS: Readonly<Record<LeafKindName, Readonly<Record<string, unknown>>>> =
   video: {},
   sound: {},
   crawl: {
-    words: { kind: "fixed", text: t`What goes by\nand goes on` },
+    words: { kind: "fixed", text: "What goes by\nand goes on" },
     fill: solid("words"),
     minSizePx: 24,
     maxSizePx: 40,
