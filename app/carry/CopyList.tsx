@@ -74,16 +74,16 @@ export function CopyList({ onLook }: { onLook: (name: string) => void }) {
 }
 
 function heldBy({ evenings, cues, songs, media, isBeforeUpdate }: CopyView): string {
-  const counted = (n: number | undefined, one: string, many = `${one}s`) =>
+  const counted = (n: number | undefined, one: string, many: string) =>
     n === undefined ? [] : [`${n} ${n === 1 ? one : many}`];
   const all = [
-    ...counted(evenings, "evening"),
-    ...counted(cues, "cue"),
-    ...counted(songs, "song"),
+    ...counted(evenings, t`evening`, t`evenings`),
+    ...counted(cues, t`cue`, t`cues`),
+    ...counted(songs, t`song`, t`songs`),
     ...counted(media, t`picture or clip`, t`pictures and clips`),
   ];
   return [
-    all.length > 0 ? all.join(", ") : "of an older version",
-    ...(isBeforeUpdate ? ["before an update, or something was brought in"] : []),
+    all.length > 0 ? all.join(", ") : t`of an older version`,
+    ...(isBeforeUpdate ? [t`before an update, or something was brought in`] : []),
   ].join("; ");
 }

@@ -3,13 +3,13 @@ import type { Choice } from "../../core/carry/merge.ts";
 import { t } from "../../core/language/t.ts";
 
 const NEW_CHOICES = [
-  ["take", "Bring in"],
-  ["keep", "Leave"],
+  ["take", t`Bring in`],
+  ["keep", t`Leave`],
 ] as const;
 const CLASH_CHOICES = [
-  ["keep", "Keep mine"],
-  ["replace", "Replace"],
-  ["both", "Both"],
+  ["keep", t`Keep mine`],
+  ["replace", t`Replace`],
+  ["both", t`Both`],
 ] as const;
 
 /** One thing that is new here, or says something else than the one here, with what becomes of it. */

@@ -15,25 +15,27 @@ export function Header({ place }: { place: string }) {
   const { pathname } = useLocation();
   return (
     <>
-      <header className="relative flex min-h-13 shrink-0 flex-wrap items-center gap-x-5 gap-y-0 border-b border-edge bg-raised px-5 max-lg:gap-x-2 max-lg:px-3">
+      <header className="relative flex min-h-13 shrink-0 flex-wrap items-center gap-x-5 md:flex-nowrap gap-y-0 border-b border-edge bg-raised px-5 max-lg:gap-x-2 max-lg:px-3">
         <span className="font-brand text-[22px] font-bold tracking-tight max-lg:hidden">
-          {t`Vesko`}
+          Vesko
           <span className="text-act">.</span>
         </span>
         <h1 className="min-w-0 flex-[0_1_auto] text-[15px] max-lg:max-w-28">
           <NavLink
             to="/evenings"
             title={t`All evenings. This is “${evening.name}”${place && t` at ${place}`}.`}
-            className="flex min-h-8 items-center gap-1.5 rounded-md px-2 hover:bg-lifted aria-[current]:bg-lifted"
+            className="flex min-h-8 min-w-0 items-center gap-1.5 rounded-md px-2 hover:bg-lifted aria-[current]:bg-lifted"
           >
-            <span className="truncate font-semibold">{evening.name}</span>
-            {place && <span className="max-w-40 shrink truncate text-second max-xl:hidden">· {place}</span>}
+            <span className="min-w-12 shrink truncate font-semibold">{evening.name}</span>
+            {place && (
+              <span className="max-w-40 shrink-[8] truncate text-second max-xl:hidden">· {place}</span>
+            )}
             <ChevronDown aria-hidden="true" className="size-4 shrink-0 text-second" />
           </NavLink>
         </h1>
         <nav
           aria-label={t`Views`}
-          className="flex gap-1 max-md:order-last max-md:w-full max-md:overflow-x-auto max-md:border-t max-md:border-edge max-md:py-0.5"
+          className="flex shrink-0 gap-1 max-md:order-last max-md:w-full max-md:overflow-x-auto max-md:border-t max-md:border-edge max-md:py-0.5"
         >
           {TABS.map(({ to, name, parts }) => {
             const isHere = parts.length > 0 ? isAmong(parts, pathname) : undefined;
@@ -52,7 +54,7 @@ export function Header({ place }: { place: string }) {
             );
           })}
         </nav>
-        <div className="ml-auto flex min-h-11 items-center gap-4 max-lg:gap-2">
+        <div className="ml-auto flex min-h-11 shrink-0 items-center gap-4 max-lg:gap-2">
           <Connection />
           <Clock />
           <DeskMenu />

@@ -156,24 +156,24 @@ const AS_IT_IS = new Set(["missingColumn", "wrongKind", "empty", "cutOff"]);
 
 function Facts({ feed }: { feed: FeedView }) {
   const changed = useReading((nowMs) =>
-    feed.changedAtMs === null ? "never" : agoWords(nowMs - feed.changedAtMs),
+    feed.changedAtMs === null ? t`never` : agoWords(nowMs - feed.changedAtMs),
   );
   const looked = useReading((nowMs) =>
     feed.checkedAtMs === null ? t`not yet` : agoWords(nowMs - feed.checkedAtMs),
   );
   const trouble = feedTrouble(feed);
   const facts = [
-    ["From", sourceWords(feed.doc.source)],
-    ...(feed.doc.format.kind === "picture" ? [] : ([["Rows", String(feed.rows)]] as const)),
-    ["Changed", changed],
+    [t`From`, sourceWords(feed.doc.source)],
+    ...(feed.doc.format.kind === "picture" ? [] : ([[t`Rows`, String(feed.rows)]] as const)),
+    [t`Changed`, changed],
     // Hands change a table as they like; what is read has a rhythm.
     ...(feed.doc.source.kind === "table"
       ? []
       : ([
-          ["Looked at", looked],
-          ["Changes", feed.everyMs === null ? "seldom so far" : `every ${intervalWords(feed.everyMs)}`],
+          [t`Looked at`, looked],
+          [t`Changes`, feed.everyMs === null ? t`seldom so far` : t`every ${intervalWords(feed.everyMs)}`],
         ] as const)),
-    ["State", trouble ?? "well"],
+    [t`State`, trouble ?? t`well`],
   ] as const;
   return (
     <dl className="flex flex-wrap gap-x-8 gap-y-1 text-[15px]">

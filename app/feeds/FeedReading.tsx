@@ -14,11 +14,11 @@ import type { FeedPlaces } from "./feedPlaces.ts";
 import { FORMAT_NAMES } from "./feedWords.ts";
 
 const SEPARATORS = [
-  ["", "found out"],
-  [",", "comma"],
-  [";", "semicolon"],
-  ["\t", "tab"],
-  ["|", "upright stroke"],
+  ["", t`found out`],
+  [",", t`comma`],
+  [";", t`semicolon`],
+  ["\t", t`tab`],
+  ["|", t`upright stroke`],
 ] as const;
 const select = `${fieldClass} min-h-10 text-[15px]`;
 

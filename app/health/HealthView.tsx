@@ -50,7 +50,7 @@ export function HealthView({
       >
         <h2 className="mb-4 text-[20px] font-semibold">{HEADS[storage.kind]}</h2>
         <dl className="grid max-w-3xl grid-cols-[220px_minmax(0,1fr)] gap-x-6 max-sm:grid-cols-1 gap-y-4 text-[16px]">
-          <Fact name="Written down">
+          <Fact name={t`Written down`}>
             {storage.kind === "unwritten" ? (
               <strong className="text-attention">
                 {t`${storage.events === 1 ? t`1 act is` : t`${storage.events} acts are`} in memory only`}
@@ -59,12 +59,12 @@ export function HealthView({
               t`everything`
             )}
           </Fact>
-          <Fact name="Room on the disk">{free === null ? t`unknown` : formatBytes(free)}</Fact>
-          <Fact name="Last copy of the show" note={keeper?.backupFailed ?? null}>
+          <Fact name={t`Room on the disk`}>{free === null ? t`unknown` : formatBytes(free)}</Fact>
+          <Fact name={t`Last copy of the show`} note={keeper?.backupFailed ?? null}>
             {ago(keeper?.lastBackupAtMs ?? null)}
           </Fact>
-          <Fact name="Its file brought up to date">{ago(keeper?.lastCheckpointAtMs ?? null)}</Fact>
-          <Fact name="The server stood still">
+          <Fact name={t`Its file brought up to date`}>{ago(keeper?.lastCheckpointAtMs ?? null)}</Fact>
+          <Fact name={t`The server stood still`}>
             {stalls.count === 0
               ? t`never`
               : t`${stalls.count} ${stalls.count === 1 ? t`time` : t`times`}, ${Math.round(stalls.longestMs)} ms at most`}
@@ -74,9 +74,9 @@ export function HealthView({
               ? t`${formatLength(report.clockAheadMs)} ahead of the machine’s, which was set back`
               : t`with the machine’s`}
           </Fact>
-          <Fact name="Stills waited for">{report.stillsWaiting}</Fact>
-          <Fact name="Memory of the server">{t`${report.memoryMb} MB`}</Fact>
-          <Fact name="Running for">{formatLength(Math.max(0, atMs - report.startedAtMs))}</Fact>
+          <Fact name={t`Stills waited for`}>{report.stillsWaiting}</Fact>
+          <Fact name={t`Memory of the server`}>{t`${report.memoryMb} MB`}</Fact>
+          <Fact name={t`Running for`}>{formatLength(Math.max(0, atMs - report.startedAtMs))}</Fact>
         </dl>
         {report.setAside.length > 0 && <SetAside rows={report.setAside} />}
         <NoticeBar />

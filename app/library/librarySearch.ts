@@ -1,3 +1,4 @@
+import { languageCode } from "../../core/language/t.ts";
 import type { LibraryItem } from "../api/loaded.ts";
 
 /** What is looked for in the library. */
@@ -42,12 +43,14 @@ export function foldersOf(items: readonly Pick<LibraryItem, "folder">[]): readon
     const parts = folder.split("/").filter((part) => part !== "");
     for (let length = 1; length <= parts.length; length++) folders.add(parts.slice(0, length).join("/"));
   }
-  return [...folders].sort((a, b) => a.localeCompare(b));
+  return [...folders].sort((a, b) => a.localeCompare(b, languageCode()));
 }
 
 /** Every tag, the most used first. */
 export function tagsOf(items: readonly Pick<LibraryItem, "tags">[]): readonly string[] {
   const counts = new Map<string, number>();
   for (const { tags } of items) for (const tag of tags) counts.set(tag, (counts.get(tag) ?? 0) + 1);
-  return [...counts].sort(([a, m], [b, n]) => n - m || a.localeCompare(b)).map(([tag]) => tag);
+  return [...counts]
+    .sort(([a, m], [b, n]) => n - m || a.localeCompare(b, languageCode()))
+    .map(([tag]) => tag);
 }

@@ -12,7 +12,7 @@ export function TallyMark({ outputId, className }: { outputId: string; className
       title={t`The mixer has this screen on ${bus}`}
       className={`pointer-events-none rounded px-1.5 text-[13px] font-bold tracking-wide ${bus === "program" ? "bg-air text-on-bright" : "border-2 border-dashed border-next bg-ground text-next"} ${className}`}
     >
-      {bus === "program" ? "PROGRAM" : "PREVIEW"}
+      {bus === "program" ? t`PROGRAM` : t`PREVIEW`}
     </span>
   );
 }

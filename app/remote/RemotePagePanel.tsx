@@ -5,7 +5,7 @@ import { StillOfPage } from "./StillOfPage.tsx";
 const MARKS = {
   now: { frame: "border-l-8 border-air", word: t`ON AIR`, color: "text-air" },
   left: { frame: "border-l-8 border-edge-strong", word: t`HAS LEFT`, color: "text-second" },
-  next: { frame: "border-l-8 border-dashed border-next", word: "NEXT", color: "text-next" },
+  next: { frame: "border-l-8 border-dashed border-next", word: t`NEXT`, color: "text-next" },
 } as const;
 
 /** What is on air, or next: its words, its picture, and the note beside it. */

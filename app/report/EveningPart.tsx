@@ -68,12 +68,12 @@ function Figures({ summary, locale }: { summary: Summary; locale: Locale }) {
       <Figure name="Began" value={time(beganMs)} more={beganLateMs === null ? "" : late(beganLateMs)} />
       <Figure
         name="Ended"
-        value={isOn ? "is on still" : time(endedMs)}
+        value={isOn ? t`is on still` : time(endedMs)}
         more={beganMs !== null && endedMs !== null ? t`after ${formatLength(endedMs - beganMs)}` : ""}
       />
       <Figure
         name="Over, under"
-        value={overMs === null ? "nothing planned" : formatOver(overMs)}
+        value={overMs === null ? t`nothing planned` : formatOver(overMs)}
         more={overMs === null ? t`no cue had a length` : t`all planned cues together`}
       />
       <Figure name="Cues gone through" value={String(cues)} more="" />

@@ -26,7 +26,7 @@ export function SongReview({
   const { writers, publisher, year, number, publicDomain } = song.credits;
   const credit = [
     writers,
-    publicDomain ? "Public domain" : [year && `© ${year}`, publisher].filter(Boolean).join(" "),
+    publicDomain ? t`Public domain` : [year && `© ${year}`, publisher].filter(Boolean).join(" "),
     number && `song no. ${number}`,
   ]
     .filter(Boolean)

@@ -10,12 +10,12 @@ interface Named {
 
 /** What a line can be said to be. */
 export const TOLD_NAMES: Readonly<Record<ToldKind, Named>> = {
-  words: { name: "words", key: "w" },
-  label: { name: "label", key: "l" },
-  title: { name: "title", key: "t" },
-  credit: { name: "credit", key: "c" },
-  chords: { name: "chords", key: "h" },
-  nothing: { name: "nothing", key: "n" },
+  words: { name: t`words`, key: "w" },
+  label: { name: t`label`, key: "l" },
+  title: { name: t`title`, key: "t" },
+  credit: { name: t`credit`, key: "c" },
+  chords: { name: t`chords`, key: "h" },
+  nothing: { name: t`nothing`, key: "n" },
 };
 
 export const KIND_KEYS: ReadonlyMap<string, ToldKind> = new Map(

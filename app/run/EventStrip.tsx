@@ -151,7 +151,7 @@ function describeShut(state: DeskSnapshot["state"], shut: readonly Output[], cou
       : [
           `${word}: ${outputs.length === count && count > 1 ? t`all screens` : outputs.map(({ name }) => name).join(", ")}`,
         ];
-  return [...list("BLACK", of("black")), ...list("STAND-BY", of("standBy"))].join(" · ");
+  return [...list(t`BLACK`, of("black")), ...list("STAND-BY", of("standBy"))].join(" · ");
 }
 
 function StartsIn({ timing, nowMs }: { timing: ReturnType<typeof useEventTiming>; nowMs: number | null }) {

@@ -2,19 +2,19 @@ import { AIR_ACTIONS, type AirAction, type KeyMap, keysOf, nameOfKey } from "../
 import { t } from "../../core/language/t.ts";
 
 const SHORT: readonly (readonly [actions: readonly AirAction[], words: string])[] = [
-  [["dissolve"], "dissolve"],
-  [["armNext", "armBefore"], "arm"],
-  [["armNextCue", "armCueBefore"], "a cue"],
+  [["dissolve"], t`dissolve`],
+  [["armNext", "armBefore"], t`arm`],
+  [["armNextCue", "armCueBefore"], t`a cue`],
   [["back"], t`once more`],
-  [["chorus"], "chorus"],
-  [["follow"], "follow"],
-  [["send"], "send"],
+  [["chorus"], t`chorus`],
+  [["follow"], t`follow`],
+  [["send"], t`send`],
   [["goOn"], t`go on`],
-  [["hold"], "hold"],
-  [["edit"], "edit"],
+  [["hold"], t`hold`],
+  [["edit"], t`edit`],
   [["stageNote"], t`to the stage`],
-  [["standBy"], "stand-by"],
-  [["lock"], "lock"],
+  [["standBy"], t`stand-by`],
+  [["lock"], t`lock`],
 ];
 
 /** The keys that no button shows, always in sight; the others stand on their buttons. */

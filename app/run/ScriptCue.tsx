@@ -239,7 +239,7 @@ function StepRow({
         <span className="absolute top-2.5 right-5 flex flex-col items-end gap-1">
           {mark === "air" && (
             <span className="rounded bg-air px-2 py-0.5 text-[14px] font-bold tracking-wide text-on-bright">
-              {isRehearsal ? "REHEARSED" : t`ON AIR`}
+              {isRehearsal ? t`REHEARSED` : t`ON AIR`}
             </span>
           )}
           {isTaken && mark !== "air" && (
@@ -255,7 +255,7 @@ function StepRow({
           )}
           {(mark === "next" || isAlsoNext) && (
             <span className="rounded border-2 border-dashed border-next px-2 py-0.5 text-[14px] font-bold tracking-wide text-next bg-next-ground">
-              {isArmed ? "NEXT · ARMED" : "NEXT"}
+              {isArmed ? t`NEXT · ARMED` : t`NEXT`}
             </span>
           )}
         </span>

@@ -20,7 +20,7 @@ export function GlassFields({ output, onSave }: { output: Output; onSave: (outpu
             label={t`Turned`}
             value={String(fitting.turnDeg)}
             options={[
-              ["0", "upright"],
+              ["0", t`upright`],
               ["90", t`90° to the right`],
               ["180", t`upside down`],
               ["270", t`90° to the left`],

@@ -25,10 +25,10 @@ export function WallFields({ output, onSave }: { output: Output; onSave: (output
           <div className="grid grid-cols-2 gap-3">
             {(
               [
-                ["canvasWidthPx", "Canvas wide, px", 16],
-                ["canvasHeightPx", "Canvas high, px", 16],
-                ["xPx", "This part from the left, px", -16_000],
-                ["yPx", "This part from the top, px", -16_000],
+                ["canvasWidthPx", t`Canvas wide, px`, 16],
+                ["canvasHeightPx", t`Canvas high, px`, 16],
+                ["xPx", t`This part from the left, px`, -16_000],
+                ["yPx", t`This part from the top, px`, -16_000],
               ] as const
             ).map(([key, label, min]) => (
               <NumberField

@@ -1,7 +1,7 @@
 import { Download, Plus, Search, Upload } from "lucide-react";
 import { useEffect, useRef, useState } from "react";
 import { useFetcher, useRevalidator, useSearchParams } from "react-router";
-import { t } from "../../core/language/t.ts";
+import { languageCode, t } from "../../core/language/t.ts";
 import { songOf } from "../../core/words/songFields.ts";
 import { asOutcome, call } from "../api/call.ts";
 import { newId } from "../api/newId.ts";
@@ -196,7 +196,7 @@ export function SongsView({
         </ul>
         <p aria-live="polite" className="border-t border-edge px-4 py-2 text-[14px] text-second">
           {query === ""
-            ? `${count.toLocaleString("en")} ${count === 1 ? t`song` : t`songs`}`
+            ? `${count.toLocaleString(languageCode())} ${count === 1 ? t`song` : t`songs`}`
             : t`${songs.length} found`}
           {query === "" && count > songs.length && t`, the first ${songs.length} listed`}
         </p>

@@ -2,7 +2,7 @@ import { zipSync } from "fflate";
 import { Upload } from "lucide-react";
 import { useEffect, useState } from "react";
 import { useRevalidator } from "react-router";
-import { t } from "../../core/language/t.ts";
+import { languageCode, t } from "../../core/language/t.ts";
 import type { ImportState } from "../../core/words/importState.ts";
 import { ask, call } from "../api/call.ts";
 import { sendFile } from "../api/sendFile.ts";
@@ -88,7 +88,7 @@ export function TextsView({
               <div className="min-w-0 flex-1">
                 <p className="text-[16px] font-semibold">{name}</p>
                 <p className="text-[14px] text-second">
-                  {t`${languageName(language)} · ${verses.toLocaleString("en")} verses`}
+                  {t`${languageName(language)} · ${verses.toLocaleString(languageCode())} verses`}
                 </p>
                 <p className="mt-1 text-[15px]">{rights || t`No rights are given.`}</p>
               </div>
@@ -189,7 +189,7 @@ export function TextsView({
               <p>
                 {t`Bringing in ${state.name}`}
                 {state.of > 0 &&
-                  t`: ${state.verses.toLocaleString("en")} of ${state.of.toLocaleString("en")} verses`}
+                  t`: ${state.verses.toLocaleString(languageCode())} of ${state.of.toLocaleString(languageCode())} verses`}
               </p>
               <progress
                 aria-label={t`Progress`}

@@ -31,13 +31,13 @@ export function TimingChart({ rows }: { rows: readonly TimingRow[] }) {
       },
       series: [
         {
-          name: "planned",
+          name: t`planned`,
           type: "bar",
           data: rows.map(({ plannedS }) => plannedS),
           itemStyle: { color: "transparent", borderColor: color("second"), borderWidth: 1.5 },
         },
         {
-          name: "took",
+          name: t`took`,
           type: "bar",
           data: rows.map(({ tookS }) => tookS),
           itemStyle: { color: color("act") },

@@ -19,11 +19,11 @@ const NAMES: Readonly<Record<TriggerAct["kind"], string>> = {
 };
 
 const CLIP_DOES: Readonly<Record<ClipDoes["kind"], string>> = {
-  play: "play",
+  play: t`play`,
   next: t`play the next one`,
-  pause: "pause",
+  pause: t`pause`,
   goOn: t`go on`,
-  stop: "stop",
+  stop: t`stop`,
 };
 
 const MOST_ARGS = 8;

@@ -17,7 +17,7 @@ const FLAGS = { tally: "--tally-port", osc: "--osc-port" } as const;
 const TALLIES = [1, 2, 3, 4] as const;
 /** What others are told, with an example of each. */
 const TOLD = [
-  ["tellOsc", "Message by OSC", "/show/{what} {number} {title}"],
+  ["tellOsc", t`Message by OSC`, "/show/{what} {number} {title}"],
   ["tellHttp", "Address that is called (POST)", "http://lights.local/{what}?cue={number}"],
 ] as const;
 const SAMPLE: TakeFacts = {
@@ -35,8 +35,8 @@ const SAMPLE: TakeFacts = {
 const ADDRESSES = [
   ["oscProgram", "OSC: input on program"],
   ["oscPreview", "OSC: input on preview"],
-  ["oscClip", "Player: clip and its seconds"],
-  ["oscPlace", "Player: seconds in, runs or not"],
+  ["oscClip", t`Player: clip and its seconds`],
+  ["oscPlace", t`Player: seconds in, runs or not`],
 ] as const;
 
 /** How other devices are heard, and how what they say is understood. */

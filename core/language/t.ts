@@ -13,6 +13,9 @@ export function t(said: TemplateStringsArray, ...values: readonly Value[]): stri
   return translate(chosen(), said, values);
 }
 
+/** By which numbers are written and names sorted: BCP 47. */
+export const languageCode = (): string => chosen().code;
+
 /** The same in a language that is given. */
 export function translate(
   { code, messages }: Language,

@@ -1,5 +1,5 @@
 import svgpath from "svgpath";
-import { t } from "../language/t.ts";
+import { languageCode, t } from "../language/t.ts";
 import type { Point, Rect } from "./picture.ts";
 
 /** The longest path that is read: some thousands of curves. */
@@ -12,7 +12,9 @@ const MOST_COMMANDS = 4_000;
  */
 export function cleanPath(data: string): { readonly data: string } | { readonly problem: string } {
   if (data.length > MOST_CHARACTERS)
-    return { problem: t`its path is longer than ${MOST_CHARACTERS.toLocaleString("en")} characters` };
+    return {
+      problem: t`its path is longer than ${MOST_CHARACTERS.toLocaleString(languageCode())} characters`,
+    };
   const path = svgpath(data) as ReturnType<typeof svgpath> & { readonly err?: string };
   if (path.err) return { problem: t`its path cannot be read (${path.err.replace(/^SvgPath: /, "")})` };
   let count = 0;

@@ -63,12 +63,12 @@ export interface AsRunNames {
 const UNKNOWN = t`(its words are not kept any more)`;
 
 const CAUSES: Partial<Readonly<Record<Cause["kind"], string>>> = {
-  taken: "take",
-  acted: "action",
+  taken: t`take`,
+  acted: t`action`,
   repeated: t`came again`,
   sent: t`edits sent`,
   cleared: t`taken off`,
-  undone: "undo",
+  undone: t`undo`,
   planSwitched: t`screen plan`,
   shut: t`black or stand-by`,
   tested: t`test picture`,

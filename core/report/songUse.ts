@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { languageCode } from "../language/t.ts";
 import { type Credits, creditsSchema, NO_CREDITS } from "../words/credits.ts";
 import { foldWords } from "../words/foldWords.ts";
 import type { Range } from "./report.ts";
@@ -61,7 +62,7 @@ export function songUse(shown: readonly SongShown[]): SongUse[] {
   }
   return [...songs]
     .map(([key, own]) => useOf(key, own))
-    .sort((a, b) => a.title.localeCompare(b.title) || a.firstMs - b.firstMs);
+    .sort((a, b) => a.title.localeCompare(b.title, languageCode()) || a.firstMs - b.firstMs);
 }
 
 function useOf(key: string, shown: readonly SongShown[]): SongUse {

@@ -53,13 +53,13 @@ export const LIMITS = {
   },
   wordsPerMinute: {
     name: t`Words read in a minute`,
-    unit: "words",
+    unit: t`words`,
     ...{ usual: 180, least: 60, most: 400, step: 5 },
     source: t`BBC subtitle guidelines, 160 to 180 (from memory)`,
   },
   crawlWordsPerMinute: {
     name: t`Words of a crawl in a minute`,
-    unit: "words",
+    unit: t`words`,
     ...{ usual: 180, least: 60, most: 400, step: 5 },
     source: t`BBC subtitle guidelines, 160 to 180 (from memory)`,
   },
@@ -71,7 +71,7 @@ export const LIMITS = {
   },
   overMinutes: {
     name: t`The evening may run over by`,
-    unit: "min",
+    unit: t`min`,
     ...{ usual: 0, least: 0, most: 120, step: 1 },
     source: "",
   },

@@ -8,7 +8,7 @@ import type { FeedView } from "../../core/feeds/feedView.ts";
 import type { GoodTable } from "../../core/feeds/goodTable.ts";
 import type { FeedTable } from "../../core/feeds/resolveBinding.ts";
 import type { Table } from "../../core/feeds/table.ts";
-import { t } from "../../core/language/t.ts";
+import { languageCode, t } from "../../core/language/t.ts";
 import { log } from "../log/log.ts";
 import type { FeedStore, StoredFeed } from "../store/feedStore.ts";
 import { askAddress, isAllowed, NO_MARKS } from "./askAddress.ts";
@@ -115,7 +115,9 @@ export class FeedHost {
   }
 
   views(): FeedView[] {
-    return [...this.#feeds.values()].map(viewOf).sort((a, b) => a.doc.name.localeCompare(b.doc.name));
+    return [...this.#feeds.values()]
+      .map(viewOf)
+      .sort((a, b) => a.doc.name.localeCompare(b.doc.name, languageCode()));
   }
 
   /** What bindings take their values from; undefined for a feed that is not there, or was never read. */

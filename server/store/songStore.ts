@@ -1,6 +1,6 @@
 import { setImmediate as nextTurn } from "node:timers/promises";
 import { isDeepStrictEqual } from "node:util";
-import { t } from "../../core/language/t.ts";
+import { languageCode, t } from "../../core/language/t.ts";
 import { songKind } from "../../core/stored/kinds/song.ts";
 import { writeStored } from "../../core/stored/storedKind.ts";
 import type { SongLine } from "../../core/words/finds.ts";
@@ -144,7 +144,7 @@ export class SongStore {
   ): Promise<string | undefined> {
     const count = await this.count();
     if (count + songs.length > MOST_SONGS)
-      return t`The library holds ${count.toLocaleString("en")} songs and can hold ${MOST_SONGS.toLocaleString("en")}. Nothing was added; take some out first.`;
+      return t`The library holds ${count.toLocaleString(languageCode())} songs and can hold ${MOST_SONGS.toLocaleString(languageCode())}. Nothing was added; take some out first.`;
     for (let at = 0; at < songs.length; at += BATCH) {
       const batch = songs.slice(at, at + BATCH);
       await this.#db.transaction().execute(async (transaction) => {

@@ -1,5 +1,5 @@
 import { Worker } from "node:worker_threads";
-import { t } from "../../core/language/t.ts";
+import { languageCode, t } from "../../core/language/t.ts";
 import type { ImportState } from "../../core/words/importState.ts";
 import type { ScriptureInfo } from "../../core/words/scripture.ts";
 import type { Incoming, IncomingFile } from "../files/incoming.ts";
@@ -185,7 +185,7 @@ export class TextImport {
     };
     tell(0);
     await this.#store.add(info, batches, tell);
-    return t`${name}: ${head.verseCount.toLocaleString("en")} verses.${head.note === "" ? "" : ` ${head.note}`}`;
+    return t`${name}: ${head.verseCount.toLocaleString(languageCode())} verses.${head.note === "" ? "" : ` ${head.note}`}`;
   }
 
   #freeCode(name: string): string {

@@ -289,7 +289,7 @@ function FieldForm({
             {[
               objects.length > 0 && `Here, ${quoted(objects)} will have nothing to show.`,
               shownElsewhere.length > 0 && `Shown too by the templates ${quoted(shownElsewhere)}.`,
-              "What pages say in it stays with them, and is there again when the field is.",
+              t`What pages say in it stays with them, and is there again when the field is.`,
             ]
               .filter(Boolean)
               .join(" ")}

@@ -16,11 +16,11 @@ import { FigureBox } from "./properties/FigureBox.tsx";
 import { boxClass } from "./properties/styles.ts";
 
 const MOVE_WORDS: Readonly<Record<ReadyMove, string>> = {
-  fade: "fade",
-  slide: "slide",
-  wipe: "wipe",
+  fade: t`fade`,
+  slide: t`slide`,
+  wipe: t`wipe`,
   scale: t`scale up`,
-  grow: "grow",
+  grow: t`grow`,
   blur: t`out of a blur`,
 };
 const SIDE_WORDS: Readonly<Record<Side, string>> = {

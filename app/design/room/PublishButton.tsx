@@ -138,14 +138,14 @@ function PublishPanel({
   );
 }
 
-const plural = (count: number, one: string): string => `${count} ${one}${count === 1 ? "" : "s"}`;
+const plural = (count: number, one: string, many: string): string => `${count} ${count === 1 ? one : many}`;
 
 /** What it touches, in a sentence. */
 function inWords({ pages, evenings, screens, isOnAir }: Touches): string {
   const who =
     pages === 0
       ? t`No page uses it yet.`
-      : t`${plural(pages, "page")} in ${plural(evenings, "evening")} ${pages === 1 ? t`uses` : t`use`} it${screens.length > 0 ? t`, seen on ${screens.join(" and ")}` : ""}; ${pages === 1 ? t`it has` : t`they have`} this version from their next take on.`;
+      : t`${plural(pages, t`page`, t`pages`)} in ${plural(evenings, t`evening`, t`evenings`)} ${pages === 1 ? t`uses` : t`use`} it${screens.length > 0 ? t`, seen on ${screens.join(" and ")}` : ""}; ${pages === 1 ? t`it has` : t`they have`} this version from their next take on.`;
   return `${who} ${isOnAir ? t`It is on air now: what is on air stays as it is until it is sent.` : t`What is on air stays as it is.`}`;
 }
 

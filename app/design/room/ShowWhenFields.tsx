@@ -144,7 +144,7 @@ function RuleList({
 const ASKED = {
   notEmpty: { words: t`is not empty`, make: (field) => ({ kind: "notEmpty", field }) },
   empty: { words: t`is empty`, make: (field) => ({ kind: "empty", field }) },
-  equals: { words: "says", make: (field) => ({ kind: "equals", field, text: "" }) },
+  equals: { words: t`says`, make: (field) => ({ kind: "equals", field, text: "" }) },
   contains: { words: t`has in it`, make: (field) => ({ kind: "contains", field, text: "…" }) },
   longerThan: {
     words: t`has more letters than`,

@@ -160,13 +160,17 @@ export function TableGrid({ feed, onSave }: { feed: FeedView; onSave: (change: P
         </p>
       )}
       <div className="flex flex-wrap items-center gap-x-6 gap-y-2 text-[15px]">
-        <NameForm label={t`New column`} action="Add" onName={(name) => send([{ kind: "addColumn", name }])} />
+        <NameForm
+          label={t`New column`}
+          action={t`Add`}
+          onName={(name) => send([{ kind: "addColumn", name }])}
+        />
         {column !== undefined && columns.includes(column) && (
           <>
             <NameForm
               key={column}
               label={t`Call “${column}”`}
-              action="Rename"
+              action={t`Rename`}
               onName={(to) => {
                 send([{ kind: "renameColumn", from: column, to }]);
                 setActive({ row: active?.row ?? 0, column: to });

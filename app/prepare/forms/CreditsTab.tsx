@@ -18,7 +18,7 @@ const PLACE_NAMES: Readonly<Record<CreditPlace, string>> = {
   last: t`with the last words`,
   each: t`on every slide`,
   end: t`on a step of its own at the end`,
-  none: "nowhere",
+  none: t`nowhere`,
 };
 
 /** Who made a song and under which terms, where that is shown, and what is missing. */

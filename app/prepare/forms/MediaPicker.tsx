@@ -9,7 +9,7 @@ import { useDeskStore } from "../../desk/deskContext.ts";
 import { MarkPicker } from "../../pictures/MarkPicker.tsx";
 import { MediaPicture } from "../../pictures/MediaPicture.tsx";
 
-const NAMES = { picture: "pictures", video: "clips", sound: "sounds" } as const;
+const NAMES = { picture: t`pictures`, video: t`clips`, sound: t`sounds` } as const;
 
 /** Pictures, clips or sounds of the library side by side; a press chooses one, another press lets it go. */
 export function MediaPicker({

@@ -4,13 +4,13 @@ import type { MergedSong, Side, SongConflict } from "../../../core/words/mergeSo
 import type { SongFields } from "../../../core/words/songFields.ts";
 
 const FIELD_NAMES: Readonly<Record<keyof SongFields, string>> = {
-  title: "title",
-  text: "words",
-  order: "order",
+  title: t`title`,
+  text: t`words`,
+  order: t`order`,
   language: "language",
   second: t`second language`,
-  version: "version",
-  credits: "credits",
+  version: t`version`,
+  credits: t`credits`,
   lines: t`lines on a slide`,
   breaks: t`manual breaks`,
   told: t`lines said by hand`,

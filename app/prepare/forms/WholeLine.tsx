@@ -4,8 +4,8 @@ import { NumberBox } from "../../ui/NumberBox.tsx";
 
 const BOXES = [
   { name: t`to the right`, field: "xPercent", per: 1, min: -100, max: 100 },
-  { name: "down", field: "yPercent", per: 1, min: -100, max: 100 },
-  { name: "size", field: "scale", per: 100, min: 10, max: 300 },
+  { name: t`down`, field: "yPercent", per: 1, min: -100, max: 100 },
+  { name: t`size`, field: "scale", per: 100, min: 10, max: 300 },
 ] as const;
 
 /** Where the whole page stands on every screen, and how large, for this cue alone. */

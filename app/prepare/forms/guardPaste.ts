@@ -1,5 +1,5 @@
 import type { ClipboardEvent } from "react";
-import { t } from "../../../core/language/t.ts";
+import { languageCode, t } from "../../../core/language/t.ts";
 import { explainSongProblem } from "../../../core/rundown/kinds/song/compile.ts";
 import { parseSong } from "../../../core/words/song.ts";
 
@@ -20,7 +20,7 @@ export function guardPaste(event: ClipboardEvent, say: (sentence: string) => voi
   say(
     "problem" in parsed
       ? explainSongProblem(parsed.problem)
-      : t`The text has ${text.length.toLocaleString("en")} characters; at most ${MOST_CHARACTERS.toLocaleString("en")} can be pasted. Nothing was changed; paste one song at a time.`,
+      : t`The text has ${text.length.toLocaleString(languageCode())} characters; at most ${MOST_CHARACTERS.toLocaleString(languageCode())} can be pasted. Nothing was changed; paste one song at a time.`,
   );
   return true;
 }

@@ -1,5 +1,5 @@
 import { type ReactNode, useMemo, useState } from "react";
-import { t } from "../../../core/language/t.ts";
+import { languageCode, t } from "../../../core/language/t.ts";
 import {
   bulkPages,
   guessMapping,
@@ -160,7 +160,7 @@ export function BulkPages({
         {typeof given === "string" && pasted.heading && t`The first line names the columns and is no page. `}
         {pasted.rows.length > docs.length && (
           <span className="text-attention">
-            {t`${pasted.rows.length - docs.length} more are left: at most ${MOST_BULK_PAGES.toLocaleString("en")} are added at once.`}{" "}
+            {t`${pasted.rows.length - docs.length} more are left: at most ${MOST_BULK_PAGES.toLocaleString(languageCode())} are added at once.`}{" "}
           </span>
         )}
         {worst && (

@@ -1,4 +1,4 @@
-import { t } from "../../../core/language/t.ts";
+import { languageCode, t } from "../../../core/language/t.ts";
 /** A slide before it is in the library. */
 export interface ReadSlide {
   readonly picture: Blob;
@@ -25,7 +25,9 @@ export interface NamedPicture {
 export function picturesAsSlides(
   pictures: readonly NamedPicture[],
 ): SlideFile & { readonly names: readonly string[] } {
-  const inOrder = [...pictures].sort((a, b) => a.name.localeCompare(b.name, undefined, { numeric: true }));
+  const inOrder = [...pictures].sort((a, b) =>
+    a.name.localeCompare(b.name, languageCode(), { numeric: true }),
+  );
   return {
     count: inOrder.length,
     told: null,

@@ -26,11 +26,11 @@ export type CarriedEvening = z.infer<typeof schema>;
 const docsById = ({ cues }: CarriedEvening) => new Map(cues.map(({ id, doc }) => [id, JSON.stringify(doc)]));
 
 export const eveningPart: Part<CarriedEvening> = {
-  one: "evening",
-  many: "evenings",
+  one: t`evening`,
+  many: t`evenings`,
   schema,
   nameOf: ({ name }) => name,
-  aboutOf: ({ cues, day }) => [count(cues.length, "cue"), ...(day === "" ? [] : [day])].join(", "),
+  aboutOf: ({ cues, day }) => [count(cues.length), ...(day === "" ? [] : [day])].join(", "),
   essenceOf: ({ createdAtMs: _c, seen: _s, ...evening }) => evening,
   differences: (here, there) => {
     const [ours, theirs] = [docsById(here), docsById(there)];
@@ -38,9 +38,9 @@ export const eveningPart: Part<CarriedEvening> = {
     const missing = [...ours.keys()].filter((id) => !theirs.has(id)).length;
     const other = [...theirs].filter(([id, doc]) => ours.has(id) && ours.get(id) !== doc).length;
     return [
-      ...(added > 0 ? [t`${count(added, "cue")} only there`] : []),
-      ...(missing > 0 ? [t`${count(missing, "cue")} only here`] : []),
-      ...(other > 0 ? [t`${count(other, "cue")} with other words or settings`] : []),
+      ...(added > 0 ? [t`${count(added)} only there`] : []),
+      ...(missing > 0 ? [t`${count(missing)} only here`] : []),
+      ...(other > 0 ? [t`${count(other)} with other words or settings`] : []),
       ...(added + missing + other === 0 ? [t`another name, day, time or order`] : []),
     ];
   },
@@ -51,4 +51,4 @@ export const eveningPart: Part<CarriedEvening> = {
   }),
 };
 
-const count = (n: number, one: string): string => `${n} ${n === 1 ? one : `${one}s`}`;
+const count = (n: number): string => `${n} ${n === 1 ? t`cue` : t`cues`}`;

@@ -20,8 +20,8 @@ const schema = z.strictObject({
 export type CarriedFeed = z.infer<typeof schema>;
 
 export const feedPart: Part<CarriedFeed> = {
-  one: "feed",
-  many: "feeds",
+  one: t`feed`,
+  many: t`feeds`,
   schema,
   nameOf: ({ doc }) => doc.name,
   aboutOf: ({ good }) => {

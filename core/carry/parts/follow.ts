@@ -26,8 +26,8 @@ const essenceOf = ({ doc }: { readonly doc: unknown }) => doc;
 const differences = () => [t`other settings there`];
 
 export const sourcePart: Part<CarriedSource> = {
-  one: "source",
-  many: "sources",
+  one: t`source`,
+  many: t`sources`,
   schema: sourceSchema,
   nameOf: ({ doc }) => doc.name,
   aboutOf: ({ doc: { input } }) => (input === null ? t`no input` : t`input ${input}`),
@@ -46,8 +46,8 @@ export const sourcePart: Part<CarriedSource> = {
 };
 
 export const triggerPart: Part<CarriedTrigger> = {
-  one: "trigger",
-  many: "triggers",
+  one: t`trigger`,
+  many: t`triggers`,
   schema: triggerSchema,
   nameOf: ({ doc, id }) => doc.name || t`trigger ${id.slice(0, 8)}`,
   aboutOf: ({ doc }) => (doc.isOn ? "on" : "off"),

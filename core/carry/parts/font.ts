@@ -12,8 +12,8 @@ const schema = z.strictObject({
 export type CarriedFont = z.infer<typeof schema>;
 
 export const fontPart: Part<CarriedFont> = {
-  one: "font",
-  many: "fonts",
+  one: t`font`,
+  many: t`fonts`,
   schema,
   nameOf: ({ name }) => name,
   aboutOf: () => t`added by file`,

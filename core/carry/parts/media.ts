@@ -19,7 +19,7 @@ const infoOf = ({ hash }: CarriedMedia, find: FindDocument): MediaInfo | undefin
   return document?.kind === "media" ? document : undefined;
 };
 
-const TYPES = { picture: "picture", video: "clip", sound: "sound" } as const;
+const TYPES = { picture: t`picture`, video: t`clip`, sound: t`sound` } as const;
 
 export const mediaPart: Part<CarriedMedia> = {
   one: t`picture, clip or sound`,

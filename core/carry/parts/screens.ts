@@ -12,8 +12,8 @@ const planSchema = z.strictObject({ id: nameSchema(60), doc: storedDoc(planKind)
 export type CarriedPlan = z.infer<typeof planSchema>;
 
 export const outputPart: Part<CarriedOutput> = {
-  one: "screen",
-  many: "screens",
+  one: t`screen`,
+  many: t`screens`,
   schema: outputSchema,
   nameOf: ({ doc }) => doc.name,
   aboutOf: ({ doc: { widthPx, heightPx } }) => `${widthPx}×${heightPx}`,

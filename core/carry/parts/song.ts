@@ -19,8 +19,8 @@ const firstLine = (text: string): string =>
     ?.trim() ?? "";
 
 export const songPart: Part<CarriedSong> = {
-  one: "song",
-  many: "songs",
+  one: t`song`,
+  many: t`songs`,
   schema,
   nameOf: ({ doc: { title, version } }) => `${title}${version === "" ? "" : ` (${version})`}`,
   aboutOf: ({ doc: { text } }) => {

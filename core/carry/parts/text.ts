@@ -26,8 +26,8 @@ export type CarriedText = z.infer<typeof schema>;
 
 /** A scripture text that the other machine may not have: of it only what is read goes along, with its rights. */
 export const textPart: Part<CarriedText> = {
-  one: "text",
-  many: "texts",
+  one: t`text`,
+  many: t`texts`,
   schema,
   nameOf: ({ name }) => name,
   aboutOf: ({ verses, rights }) =>

@@ -1,4 +1,5 @@
 import { defineFinding } from "../../findings/finding.ts";
+import { t } from "../../language/t.ts";
 import type { Check } from "../check.ts";
 import { onScreen } from "../onScreen.ts";
 
@@ -11,7 +12,7 @@ const asleep = defineFinding<{ readonly screen: string }>(
 /** A window that is hidden. */
 export const asleepScreen: Check = {
   code: asleep.code,
-  name: "Windows that are hidden",
+  name: t`Windows that are hidden`,
   evening: ({ evening }) =>
     evening.outputs.flatMap(({ id, name }) =>
       (evening.windows[id] ?? []).some(({ isHidden }) => isHidden)

@@ -20,7 +20,7 @@ export const doubtfulCredits: Check = {
     const found = [];
     const years = [...year.matchAll(/\d+/g)].map(([digits]) => Number(digits));
     if (year !== "" && !years.some((each) => each >= 1000 && each <= thisYear + 1))
-      found.push({ what: "year", said: year });
+      found.push({ what: t`year`, said: year });
     if (/^(?:unknown|n\/?a|\?+|tbc|tbd|xxx+|todo)$/i.test(writers.trim()))
       found.push({ what: t`line of who wrote it`, said: writers });
     return found.map((figures) => ({ finding: doubtful(cueSubject(cueId), figures, figures.what), cueId }));

@@ -36,11 +36,11 @@ export interface RuleNames {
 }
 
 const COMPARED: Readonly<Record<Extract<Condition, { kind: "number" }>["is"], string>> = {
-  below: "under",
+  below: t`under`,
   atMost: t`at most`,
-  equal: "exactly",
+  equal: t`exactly`,
   atLeast: t`at least`,
-  above: "over",
+  above: t`over`,
 };
 
 function sayCondition(condition: Condition, { field, object }: RuleNames): string {

@@ -37,13 +37,13 @@ const SAID: Readonly<Record<string, string>> = {
   stepsBy: t`The field that comes step by step`,
 };
 const FIELD: Readonly<Record<string, string>> = {
-  label: "name",
-  hint: "hint",
+  label: t`name`,
+  hint: t`hint`,
   maxLength: "length",
   kind: "kind",
   usual: t`start value`,
-  group: "heading",
-  choices: "choices",
+  group: t`heading`,
+  choices: t`choices`,
   optional: t`duty to be filled`,
   hasStandIn: "stand-in",
 };

@@ -23,8 +23,8 @@ export const styleDesign: DesignKind<HouseStyle> = {
 };
 
 const WHAT: Readonly<Record<string, string>> = {
-  colors: "colour",
-  fonts: "typeface",
-  numbers: "measure",
-  shadows: "shadow",
+  colors: t`colour`,
+  fonts: t`typeface`,
+  numbers: t`measure`,
+  shadows: t`shadow`,
 };

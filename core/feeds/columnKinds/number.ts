@@ -11,7 +11,7 @@ const AFTER = /^[\s\p{Sc}%‰°′″]*(?:\p{L}{1,8}[²³]?\.?)?\s*$/u;
 /** A number, with what stands around it: "1,250", "£ 40", "12.5 %". */
 export const numberColumn: ColumnKind = {
   name: t`Number`,
-  one: "a number",
+  one: t`a number`,
   // "Lane 4" is a name that ends in a number, "<b>4</b>" is rubbish.
   fits: (text) => {
     const number = parseNumber(text);

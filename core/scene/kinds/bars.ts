@@ -46,7 +46,7 @@ const schema = z.strictObject({
 
 /** Bars: a label, a track, a bar as long as its value, and the value counting up. Rows glide when they change place. */
 export const barsKind = defineKind({
-  name: "bars",
+  name: t`bars`,
   schema,
   fieldOf: ({ field }) => field,
   isBlank: areRowsBlank,

@@ -48,7 +48,7 @@ const schema = z.strictObject({
 });
 
 export const chartKind = defineKind({
-  name: "chart",
+  name: t`chart`,
   schema,
   moves: SHAPE_MOVES,
   fieldOf: ({ field }) => field,

@@ -78,7 +78,7 @@ export type CrawlObject = Resolved<z.infer<typeof schema>>;
 const TILE_PX = 2_048;
 
 export const crawlKind = defineKind({
-  name: "crawl",
+  name: t`crawl`,
   schema,
   fieldOf: ({ words }) => (words.kind === "field" ? words.field : null),
   isBlank: ({ words }, values) => areBlank(words, values),

@@ -37,7 +37,7 @@ const schema = z.strictObject({
 });
 
 export const gaugeKind = defineKind({
-  name: "gauge",
+  name: t`gauge`,
   schema,
   fieldOf: ({ shows }) => shownField(shows),
   isBlank: ({ shows }, values) => {

@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { t } from "../../language/t.ts";
 import { SHAPE_MOVES } from "../../motion/track.ts";
 import { measureSchema } from "../../names/measure.ts";
 import { layOutShape } from "../layOutShape.ts";
@@ -15,7 +16,7 @@ const schema = z.strictObject({
 });
 
 export const lineKind = defineKind({
-  name: "line",
+  name: t`line`,
   schema,
   moves: SHAPE_MOVES,
   mayBeFlat: true,

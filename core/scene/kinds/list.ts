@@ -52,7 +52,7 @@ export type ListObject = Resolved<z.infer<typeof schema>>;
 const INDENT = { none: 0, bar: 0.75, dot: 0.85, number: 1.35 } as const;
 
 export const listKind = defineKind({
-  name: "list",
+  name: t`list`,
   schema,
   fieldOf: ({ words }) => (words.kind === "field" ? words.field : null),
   isBlank: ({ words }, values) => areBlank(words, values),

@@ -19,7 +19,7 @@ const schema = z.strictObject({
 });
 
 export const pathKind = defineKind({
-  name: "path",
+  name: t`path`,
   schema,
   moves: SHAPE_MOVES,
   layOut: (object, context) => {

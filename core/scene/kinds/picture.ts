@@ -26,7 +26,7 @@ const schema = z.strictObject({
 });
 
 export const pictureKind = defineKind({
-  name: "picture",
+  name: t`picture`,
   schema,
   moves: SHAPE_MOVES,
   bleeds: true,

@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { t } from "../../language/t.ts";
 import { SHAPE_MOVES } from "../../motion/track.ts";
 import { layOutShape } from "../layOutShape.ts";
 import { common, drawn, named, pointsSchema } from "../properties.ts";
@@ -13,7 +14,7 @@ const schema = z.strictObject({
 });
 
 export const polygonKind = defineKind({
-  name: "polygon",
+  name: t`polygon`,
   schema,
   moves: SHAPE_MOVES,
   layOut: (object, context) =>

@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { t } from "../../language/t.ts";
 import { SHAPE_MOVES } from "../../motion/track.ts";
 import { layOutShape } from "../layOutShape.ts";
 import { resolveCorners } from "../objectContext.ts";
@@ -13,7 +14,7 @@ const schema = z.strictObject({
 });
 
 export const rectangleKind = defineKind({
-  name: "rectangle",
+  name: t`rectangle`,
   schema,
   moves: SHAPE_MOVES,
   bleeds: true,

@@ -17,7 +17,7 @@ const schema = z.strictObject({
 });
 
 export const soundKind = defineKind({
-  name: "sound",
+  name: t`sound`,
   schema,
   moves: [],
   mayBeFlat: true,

@@ -82,7 +82,7 @@ interface Column {
 
 /** A table: each row is a part that glides when it changes place; places are numbered by parts that stand still. */
 export const tableKind = defineKind({
-  name: "table",
+  name: t`table`,
   schema,
   fieldOf: ({ field }) => field,
   isBlank: areRowsBlank,

@@ -71,7 +71,7 @@ export type TextSpec = z.infer<typeof textSchema>;
 export type TextObject = Resolved<TextSpec>;
 
 export const textKind = defineKind({
-  name: "text",
+  name: t`text`,
   schema: textSchema,
   fieldOf: ({ words }) => (words.kind === "field" ? words.field : null),
   isBlank: ({ words }, values) => areBlank(words, values),

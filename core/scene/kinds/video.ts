@@ -33,7 +33,7 @@ const schema = z.strictObject({
 });
 
 export const videoKind = defineKind({
-  name: "clip",
+  name: t`clip`,
   schema,
   moves: ["blur", "tint", "width", "height", "corners"],
   bleeds: true,

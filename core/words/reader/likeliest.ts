@@ -1,3 +1,4 @@
+import { t } from "../../language/t.ts";
 import { type Candidate, LINE_KINDS, type LineKind, type Zone } from "./candidate.ts";
 import type { SongFacts } from "./facts.ts";
 import { WEIGHERS } from "./kinds.ts";
@@ -80,7 +81,7 @@ export function likeliest(song: SongFacts, told: ReadonlyMap<number, LineKind>):
   const options = song.lines.map((line) => {
     const said = told.get(line.index);
     if (said !== undefined)
-      return [{ kind: said, weight: TOLD, why: "was said by hand" }] satisfies Candidate[];
+      return [{ kind: said, weight: TOLD, why: t`was said by hand` }] satisfies Candidate[];
     // Who says which line is the title says that no other is.
     const kinds = hasTitle ? LINE_KINDS.filter((kind) => kind !== "title") : LINE_KINDS;
     return kinds.flatMap((kind) => WEIGHERS[kind](line, song) ?? []);

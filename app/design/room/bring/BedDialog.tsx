@@ -133,7 +133,9 @@ function sizeInWords(canvas: Template["canvas"], { widthPx, heightPx }: MediaInf
   if (isSame) return t`${size}, exactly the size of the canvas.`;
   const apart = (px: number, more: string, less: string) =>
     px === 0 ? [] : [t`${Math.abs(px)} px ${px > 0 ? more : less}`];
-  const differs = [...apart(byPx.x, "wider", "narrower"), ...apart(byPx.y, "higher", "lower")].join(" and ");
+  const differs = [...apart(byPx.x, t`wider`, t`narrower`), ...apart(byPx.y, t`higher`, t`lower`)].join(
+    " and ",
+  );
   const proportions = isInProportion
     ? t`in the same proportions`
     : t`in other proportions, so that it cannot fill it uncut`;

@@ -22,10 +22,10 @@ export const FORMATS_OFFERED: Readonly<Record<string, Offered>> = {
   pound: number("pounds", "currency", null, "GBP"),
   dollar: number(t`US dollars`, "currency", null, "USD"),
   weekday: { label: t`day of the week`, format: { kind: "date", style: "weekday" } },
-  date: { label: "date", format: { kind: "date", style: "long" } },
+  date: { label: t`date`, format: { kind: "date", style: "long" } },
   shortDate: { label: t`date, short`, format: { kind: "date", style: "short" } },
   time: { label: t`time of day`, format: { kind: "time", style: "short" } },
-  upper: { label: "capitals", format: { kind: "letters", style: "upper" } },
+  upper: { label: t`capitals`, format: { kind: "letters", style: "upper" } },
   lower: { label: t`small letters`, format: { kind: "letters", style: "lower" } },
 };
 

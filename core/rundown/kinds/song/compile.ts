@@ -1,5 +1,5 @@
 import { unreadSong } from "../../../findings/kinds/unreadSong.ts";
-import { t } from "../../../language/t.ts";
+import { languageCode, t } from "../../../language/t.ts";
 import { creditLine, joinCredits, licenceLine, publisherLine } from "../../../words/credits.ts";
 import { divideByLines, divideTogether } from "../../../words/divide.ts";
 import type { FlowUnit } from "../../../words/flow.ts";
@@ -167,8 +167,8 @@ export function explainSongProblem(problem: SongProblem): string {
     case "empty":
       return t`This song has no words yet. Paste or type them; everything else is as it was.`;
     case "tooManyLines":
-      return t`The text has ${problem.lines.toLocaleString("en")} lines; a song may have ${SONG_MAX_LINES.toLocaleString("en")}. Nothing was changed on air. Paste one song at a time.`;
+      return t`The text has ${problem.lines.toLocaleString(languageCode())} lines; a song may have ${SONG_MAX_LINES.toLocaleString(languageCode())}. Nothing was changed on air. Paste one song at a time.`;
     case "lineTooLong":
-      return t`Line ${problem.line} has ${problem.length.toLocaleString("en")} characters; a line may have ${SONG_MAX_LINE_LENGTH}. Part it with line breaks.`;
+      return t`Line ${problem.line} has ${problem.length.toLocaleString(languageCode())} characters; a line may have ${SONG_MAX_LINE_LENGTH}. Part it with line breaks.`;
   }
 }

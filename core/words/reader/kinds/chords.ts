@@ -1,3 +1,4 @@
+import { t } from "../../../language/t.ts";
 import { chordLineStrength, hasChords, isAlphabet, stripChords } from "../../chords.ts";
 import type { Weigh } from "../candidate.ts";
 import type { PlacedLine } from "../facts.ts";
@@ -12,13 +13,13 @@ export const weighChords: Weigh = (line, { lines }) => {
     return {
       kind: "chords",
       weight: line.label?.short === "letter" ? 7 : 10,
-      why: "holds nothing but chords",
+      why: t`holds nothing but chords`,
     };
   if (STEPS.test(line.text) && lines.filter(({ text }) => STEPS.test(text)).length > 2)
-    return { kind: "chords", weight: 9, why: "holds nothing but chords by their numbers" };
+    return { kind: "chords", weight: 9, why: t`holds nothing but chords by their numbers` };
   const strength = chordLineStrength(line.typed);
   if (strength === 0 || namesAndPlays(line, lines)) return undefined;
-  if (strength === 2) return { kind: "chords", weight: 11, why: "holds nothing but chords" };
+  if (strength === 2) return { kind: "chords", weight: 11, why: t`holds nothing but chords` };
   if (isAlphabet(line.text)) return undefined;
   const next = lines[line.index + 1];
   const before = lines[line.index - 1];
@@ -31,7 +32,7 @@ export const weighChords: Weigh = (line, { lines }) => {
     (each) => each && /^(?:[A-Z]\s+){2,}[A-Z]$/.test(each.text) && chordLineStrength(each.typed) !== 2,
   );
   const others = lines.filter((each) => chordLineStrength(each.typed) === 2).length;
-  if (amongLetters && others === 0) return { kind: "chords", weight: 2, why: "could be chords" };
+  if (amongLetters && others === 0) return { kind: "chords", weight: 2, why: t`could be chords` };
   const lone = line.text.split(" ").length === 1;
   return {
     kind: "chords",

@@ -1,3 +1,4 @@
+import { t } from "../../../language/t.ts";
 import type { Weigh } from "../candidate.ts";
 import { isCreditLine, looksLikeNames } from "../creditLine.ts";
 import { weighNote } from "./note.ts";
@@ -12,19 +13,19 @@ export const weighCredit: Weigh = (line, song) => {
   const { lines } = song;
   const { text } = line;
   if (isCreditLine(text))
-    return { kind: "credit", weight: 10, why: "says who made it, or under which terms" };
+    return { kind: "credit", weight: 10, why: t`says who made it, or under which terms` };
   const before = lines[line.index - 1];
   const next = lines[line.index + 1];
   // A line that breaks a long credit in two.
   if (line.placeInStanza > 0 && line.index > lines.length / 2 && line.label?.behind !== "") {
     const above = lines.slice(line.index - Math.min(line.placeInStanza, LONGEST_CREDIT), line.index);
     if (above.some((each) => isCreditLine(each.text)))
-      return { kind: "credit", weight: 6, why: "stands among the credits", zones: ["foot"] };
+      return { kind: "credit", weight: 6, why: t`stands among the credits`, zones: ["foot"] };
   }
   const names = looksLikeNames(text);
   // From a phone, in small letters.
   if (line.index === 1 && line.stanza === 0 && /^by\s+\p{L}+(?:\s\p{L}+){0,3}$/iu.test(text))
-    return { kind: "credit", weight: 8, why: "names people, under the title", zones: ["head"] };
+    return { kind: "credit", weight: 8, why: t`names people, under the title`, zones: ["head"] };
   const isUnderFirst =
     before !== undefined &&
     before.index < MOST_NOTES &&
@@ -33,7 +34,7 @@ export const weighCredit: Weigh = (line, song) => {
     return {
       kind: "credit",
       weight: line.stanzaLength <= 3 || next?.label?.behind === "" ? 7 : 3,
-      why: "names people, under the title",
+      why: t`names people, under the title`,
       zones: ["head"],
     };
   if (
@@ -41,12 +42,12 @@ export const weighCredit: Weigh = (line, song) => {
     looksLikeNames(text.replace(/^[–—-]\s*/, "")) &&
     line.index === lines.length - 1
   )
-    return { kind: "credit", weight: 9, why: "names people, under the song", zones: ["foot"] };
+    return { kind: "credit", weight: 9, why: t`names people, under the song`, zones: ["foot"] };
   if (/^[–—-]\s*["“„«].{2,60}["”“»]/u.test(line.typed.trim()) && line.index === lines.length - 1)
-    return { kind: "credit", weight: 9, why: "names the song and people, under the song", zones: ["foot"] };
+    return { kind: "credit", weight: 9, why: t`names the song and people, under the song`, zones: ["foot"] };
   if (names && next && line.index > lines.length / 2 && isCreditLine(next.text))
-    return { kind: "credit", weight: 8, why: "names people, above the credits", zones: ["foot"] };
+    return { kind: "credit", weight: 8, why: t`names people, above the credits`, zones: ["foot"] };
   if (names && line.index === lines.length - 1 && line.stanzaLength === 1 && line.blankBefore)
-    return { kind: "credit", weight: 6, why: "names people, under the song", zones: ["foot"] };
+    return { kind: "credit", weight: 6, why: t`names people, under the song`, zones: ["foot"] };
   return undefined;
 };

@@ -1,3 +1,4 @@
+import { t } from "../../../language/t.ts";
 import type { Weigh } from "../candidate.ts";
 
 const NAMED =
@@ -31,6 +32,6 @@ export const weighKey: Weigh = ({ text, index }) => {
     IN_KEY.test(part) ||
     (index < LATEST_METRE && !isCounting(part) && HYMN_METRE.test(part.replace(TUNE, "")));
   if (parts.every(isOne) || (NAMED.test(text) && text.length < 50 && !/[.!?]$/.test(text)))
-    return { kind: "key", weight: 10, why: "is for the players: key, tempo or metre" };
+    return { kind: "key", weight: 10, why: t`is for the players: key, tempo or metre` };
   return undefined;
 };

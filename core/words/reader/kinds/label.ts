@@ -1,3 +1,4 @@
+import { t } from "../../../language/t.ts";
 import { hasChords, stripChords } from "../../chords.ts";
 import type { Weigh } from "../candidate.ts";
 import { type PlacedLine, SECTION_LETTER_NAME, type SongFacts } from "../facts.ts";
@@ -13,13 +14,13 @@ export const weighLabel: Weigh = (line, song) => {
   const own = weighOwnName(line, song);
   if (verse && (label?.behind !== "" || label.short !== null)) {
     return verse.behind === ""
-      ? { kind: "label", weight: 10, why: "is the number of a verse" }
-      : { kind: "label", weight: verse.marked ? 10 : 7, why: "begins with the number of a verse" };
+      ? { kind: "label", weight: 10, why: t`is the number of a verse` }
+      : { kind: "label", weight: verse.marked ? 10 : 7, why: t`begins with the number of a verse` };
   }
   if (song.isLettered && line.placeInStanza === 0 && SECTION_LETTER_NAME.test(text))
-    return { kind: "label", weight: 12, why: "names a section by a letter, as the others are" };
+    return { kind: "label", weight: 12, why: t`names a section by a letter, as the others are` };
   if (!label) return own;
-  if (label.isMisspelt) return { kind: "label", weight: 6.4, why: "names a section, spelt almost so" };
+  if (label.isMisspelt) return { kind: "label", weight: 6.4, why: t`names a section, spelt almost so` };
   const strength = line.isHeading || line.isBold ? 3 : 0;
   const { bracketed, number, colon, times, manner, short, behind } = label;
   if (behind !== "") return weighBehind(line, song, strength);
@@ -101,11 +102,11 @@ const hasChordsWithin = ({ lines }: SongFacts) =>
 const weighOwnName: Weigh = (line, song) => {
   const own = ownNameOf(line.text);
   if (own === undefined && isLoudAmongLabels(line, song))
-    return { kind: "label", weight: 5.5, why: "stands alone in capitals, as the other labels do" };
+    return { kind: "label", weight: 5.5, why: t`stands alone in capitals, as the other labels do` };
   if (own === undefined || own.split(/\s+/).length > 4 || hasChords(line.typed)) return undefined;
   const next = song.lines[line.index + 1];
   return next && next.stanza === line.stanza && line.placeInStanza === 0
-    ? { kind: "label", weight: 7, why: "stands in brackets above words" }
+    ? { kind: "label", weight: 7, why: t`stands in brackets above words` }
     : undefined;
 };
 

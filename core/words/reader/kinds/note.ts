@@ -1,3 +1,4 @@
+import { t } from "../../../language/t.ts";
 import type { Weigh } from "../candidate.ts";
 import { type PlacedLine, SIGNATURE } from "../facts.ts";
 import { isManner } from "../label.ts";
@@ -46,36 +47,36 @@ export const weighNote: Weigh = (line, { lines, signatureAt }) => {
   const opening = lines[0];
   const isUnderTitle = index === 1 && line.stanza === 0 && line.stanzaLength === 2 && opening !== undefined;
   if (isUnderTitle && lines[2]?.label && lines[2].label.behind === "" && !opening.label)
-    return { kind: "note", weight: 6, why: "stands under the title", zones: ["head"] };
+    return { kind: "note", weight: 6, why: t`stands under the title`, zones: ["head"] };
   const isLast = index > lines.length * 0.6;
   if (index < 6 && FROM_ALBUM.test(text))
-    return { kind: "note", weight: 10, why: "says where it was published", zones: ["top", "head"] };
-  if (FILE_FACT.test(text)) return { kind: "note", weight: 12, why: "is a fact about a recording" };
-  if (MAIL.test(text)) return { kind: "note", weight: 11, why: "belongs to a mail" };
-  if (WEB.test(text)) return { kind: "note", weight: 9, why: "belongs to a web page" };
+    return { kind: "note", weight: 10, why: t`says where it was published`, zones: ["top", "head"] };
+  if (FILE_FACT.test(text)) return { kind: "note", weight: 12, why: t`is a fact about a recording` };
+  if (MAIL.test(text)) return { kind: "note", weight: 11, why: t`belongs to a mail` };
+  if (WEB.test(text)) return { kind: "note", weight: 9, why: t`belongs to a web page` };
   if (WEB_WORDS.test(text) && line.stanzaLength === 1)
     return {
       kind: "note",
       weight: text.length > 12 ? 10 : 6,
-      why: "belongs to a web page",
+      why: t`belongs to a web page`,
       zones: ["top", "foot"],
     };
   if (PAGE.test(text) || PAGE.test(line.typed.trim()))
-    return { kind: "note", weight: 9, why: "is a page number" };
-  if (SIGNATURE.test(line.typed)) return { kind: "note", weight: 10, why: "begins a signature" };
+    return { kind: "note", weight: 9, why: t`is a page number` };
+  if (SIGNATURE.test(line.typed)) return { kind: "note", weight: 10, why: t`begins a signature` };
   if (GREETS.test(text) && index < 3)
-    return { kind: "note", weight: 10, why: "is a greeting", zones: ["top"] };
+    return { kind: "note", weight: 10, why: t`is a greeting`, zones: ["top"] };
   const close = lines
     .slice(Math.max(0, index - 3), index)
     .findLast((each) => each.index > lines.length * 0.6 && closes(each, lines));
   if (isLast && closes(line, lines) && index >= lines.length - 4)
-    return { kind: "note", weight: 8, why: "closes a letter", zones: ["foot"] };
+    return { kind: "note", weight: 8, why: t`closes a letter`, zones: ["foot"] };
   if (THANKS.test(text) && index === lines.length - 1)
-    return { kind: "note", weight: 8, why: "closes a letter", zones: ["foot"] };
+    return { kind: "note", weight: 8, why: t`closes a letter`, zones: ["foot"] };
   if (close && text.split(" ").length <= 4)
-    return { kind: "note", weight: 7, why: "signs a letter", zones: ["foot"] };
+    return { kind: "note", weight: 7, why: t`signs a letter`, zones: ["foot"] };
   if (signatureAt !== undefined && signatureAt < index)
-    return { kind: "note", weight: 8, why: "stands in a signature", zones: ["foot"] };
+    return { kind: "note", weight: 8, why: t`stands in a signature`, zones: ["foot"] };
   if (
     ABOUT.test(text) &&
     text.split(/\s+/).length >= 4 &&
@@ -83,24 +84,24 @@ export const weighNote: Weigh = (line, { lines, signatureAt }) => {
     line.stanzaLength <= 3 &&
     /[:.!?]$/.test(text)
   )
-    return { kind: "note", weight: 9.5, why: "speaks about the song", zones: ["top"] };
+    return { kind: "note", weight: 9.5, why: t`speaks about the song`, zones: ["top"] };
   if (
     ABOUT.test(text) &&
     isLast &&
     line.blankBefore &&
     /\b(?:let me know|please|can you|could you|sunday|attached)\b/i.test(text)
   )
-    return { kind: "note", weight: 6, why: "speaks about the song", zones: ["foot"] };
+    return { kind: "note", weight: 6, why: t`speaks about the song`, zones: ["foot"] };
   if (TALKS.test(text) && isLast && line.blankBefore && line.stanzaLength === 1)
-    return { kind: "note", weight: 6, why: "speaks about the song", zones: ["foot"] };
+    return { kind: "note", weight: 6, why: t`speaks about the song`, zones: ["foot"] };
   if (DIRECTION.test(text) && line.stanzaLength === 1)
-    return { kind: "note", weight: 7, why: "says what players do", zones: ["top", "head", "body", "foot"] };
+    return { kind: "note", weight: 7, why: t`says what players do`, zones: ["top", "head", "body", "foot"] };
   const manner = MANNERS.exec(text);
   const said = manner?.[1] ?? manner?.[2];
   if (said && isManner(said) && (manner?.[1] !== undefined || /:$/.test(text)))
-    return { kind: "note", weight: 8, why: "says who sings, or how", zones: ["body"] };
+    return { kind: "note", weight: 8, why: t`says who sings, or how`, zones: ["body"] };
   // A lone number between two stanzas, where numbers do not count verses.
   if (/^\d{1,3}$/.test(text) && line.stanzaLength === 1 && !line.verse)
-    return { kind: "note", weight: 6, why: "is a page number" };
+    return { kind: "note", weight: 6, why: t`is a page number` };
   return undefined;
 };

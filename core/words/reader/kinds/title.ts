@@ -1,3 +1,4 @@
+import { t } from "../../../language/t.ts";
 import { chordLineStrength } from "../../chords.ts";
 import { foldWords } from "../../foldWords.ts";
 import type { Weigh } from "../candidate.ts";
@@ -17,7 +18,7 @@ export const weighTitle: Weigh = (line, song) => {
   const { title, isNamed } = readTitle(line.text);
   // A title stands above the song, after a few lines of a mail at most.
   if (!isNamed && line.index > LATEST) return undefined;
-  if (isNamed) return { kind: "title", weight: 13, why: "says that it is the title" };
+  if (isNamed) return { kind: "title", weight: 13, why: t`says that it is the title` };
   if (title === "" || title.length > LONGEST || !/[\p{L}\p{N}]/u.test(title)) return undefined;
   const next = song.lines[line.index + 1];
   if (!next) return undefined;
