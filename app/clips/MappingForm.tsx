@@ -29,7 +29,7 @@ export function MappingForm({ mapping: told, clip }: { mapping: ClipMappingView;
   };
   const free = paths.find((path) => !Object.values(mapping.fields).includes(path));
   const nameOfNew = () => {
-    for (let n = entries.length + 1; ; n++) if (!(`field ${n}` in mapping.fields)) return t`field ${n}`;
+    for (let n = entries.length + 1; ; n++) if (!(t`field ${n}` in mapping.fields)) return t`field ${n}`;
   };
   return (
     <div className="flex flex-col gap-2">

@@ -88,10 +88,10 @@ export function DesignView({
         problems.length > 0 ? "trouble" : "word",
         [
           replaced
-            ? `“${name}” is in the place of “${replaced.name}” from the next take on.`
+            ? t`“${name}” is in the place of “${replaced.name}” from the next take on.`
             : what === "style"
-              ? `The house style “${name}” is here. The show uses it when it is told to.`
-              : `“${name}” can be chosen on pages from now on.`,
+              ? t`The house style “${name}” is here. The show uses it when it is told to.`
+              : t`“${name}” can be chosen on pages from now on.`,
           ...problems,
         ].join(" "),
       );

@@ -61,7 +61,7 @@ export function OutfitMenu({
   };
   const copy = async () => {
     const id = newId();
-    const called = `${outfit.name}, another`.slice(0, 80);
+    const called = t`${outfit.name}, another`.slice(0, 80);
     if (await send({ kind: "duplicate", of, id, name: called }, publish(id))) {
       setOpen(false);
       onMade(id);

@@ -16,7 +16,7 @@ export function sourceWords(source: FeedSource): string {
     case "upload":
       return source.fileName === "" ? t`a file that is brought` : source.fileName;
     case "watched":
-      return `${source.path}, watched`;
+      return t`${source.path}, watched`;
     case "address":
       return t`${new URL(source.url).host}, every ${intervalWords(source.everyMs)}`;
     case "table":
@@ -36,7 +36,7 @@ export function intervalWords(ms: number): string {
 export function agoWords(ms: number): string {
   const seconds = Math.max(0, Math.round(ms / 1_000));
   if (seconds < 2) return t`just now`;
-  if (seconds < 120) return `${seconds} s ago`;
+  if (seconds < 120) return t`${seconds} s ago`;
   if (seconds < 7_200) return t`${Math.round(seconds / 60)} min ago`;
-  return `${Math.round(seconds / 3_600)} h ago`;
+  return t`${Math.round(seconds / 3_600)} h ago`;
 }

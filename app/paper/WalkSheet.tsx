@@ -53,7 +53,7 @@ function Still({ output, outfitId, pages, label }: ScreenAtStep & { label: strin
     return (
       <div
         role="img"
-        aria-label={`${label}: nothing`}
+        aria-label={t`${label}: nothing`}
         className={`border border-edge ${ground}`}
         style={style}
       />

@@ -32,7 +32,7 @@ export function mediaFacts(info: MediaInfo): string {
   const facts = info.type === "sound" ? [] : [`${info.widthPx}×${info.heightPx}`];
   if (info.durationMs !== null) facts.push(`${(info.durationMs / 1_000).toFixed(1)} s`);
   if (info.type === "sound") return [...facts, "sound"].join(" · ");
-  facts.push(info.key ? "keyed" : info.hasAlpha ? t`with alpha` : t`no alpha`);
+  facts.push(info.key ? t`keyed` : info.hasAlpha ? t`with alpha` : t`no alpha`);
   if (info.hasSound) facts.push("sound");
   if (info.isAnimated) facts.push("still");
   return facts.join(" · ");

@@ -27,7 +27,7 @@ export function SongReview({
   const credit = [
     writers,
     publicDomain ? t`Public domain` : [year && `© ${year}`, publisher].filter(Boolean).join(" "),
-    number && `song no. ${number}`,
+    number && t`song no. ${number}`,
   ]
     .filter(Boolean)
     .join(" · ");

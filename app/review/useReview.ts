@@ -1,4 +1,5 @@
 import { useCallback, useMemo, useState } from "react";
+import { t } from "../../core/language/t.ts";
 import type { CueDoc } from "../../core/rundown/cueDoc.ts";
 import { isManyLines } from "../../core/rundown/understand.ts";
 import { isChordPro, readChordPro } from "../../core/words/chordPro.ts";
@@ -52,8 +53,8 @@ export function useReview(typed: string) {
     },
     /** What was accepted beyond the text; empty when nothing was. */
     accepted: [
-      fields?.second && `The second language is ${languageName(fields.second.language) || "set"}.`,
-      fields?.order && `It is sung ${fields.order}.`,
+      fields?.second && t`The second language is ${languageName(fields.second.language) || "set"}.`,
+      fields?.order && t`It is sung ${fields.order}.`,
     ]
       .filter(Boolean)
       .join(" "),

@@ -1,4 +1,5 @@
 import type { z } from "zod";
+import { t } from "../../core/language/t.ts";
 import { BODY_LIMITS, BodyTooLarge } from "../../server/http/bodies.ts";
 
 /** A request's JSON body by its schema, or a sentence that says what is wrong with it. */
@@ -18,7 +19,7 @@ export async function readJsonBody<T>(
   if (parsed.success) return { value: parsed.data };
   const [issue] = parsed.error.issues;
   return {
-    problem: `That cannot be saved (${issue?.path.join(".")}: ${issue?.message}). Nothing was changed; shorten or correct it.`,
+    problem: t`That cannot be saved (${issue?.path.join(".")}: ${issue?.message}). Nothing was changed; shorten or correct it.`,
   };
 }
 

@@ -5,7 +5,7 @@ import { otherAtSource } from "../../core/show/decideSources.ts";
 import { triggersOfCues } from "../../core/show/tiedToSource.ts";
 import { type Upcoming, upcoming } from "../../core/show/upcoming.ts";
 import { nameOfTrigger, type Trigger } from "../../core/triggers/trigger.ts";
-import { BUSES, type Bus } from "../../core/venue/source.ts";
+import { BUS_WORDS, BUSES, type Bus } from "../../core/venue/source.ts";
 import { useDesk, useDeskStore, useReading } from "../desk/deskContext.ts";
 import { usePresentTime } from "../desk/usePresentTime.ts";
 import { useTriggerNames } from "../desk/useTriggerNames.ts";
@@ -98,7 +98,7 @@ function OnBus({ bus, triggers }: { bus: Bus; triggers: readonly Trigger[] }) {
     >
       <span className="flex items-baseline gap-2 overflow-hidden whitespace-nowrap">
         <span className={isProgram || on.length === 0 ? "text-second" : "text-next"}>
-          {bus.toUpperCase()}
+          {BUS_WORDS[bus].toUpperCase()}
         </span>
         <strong className="truncate text-[15px] text-paper">
           {on.map(({ name }) => name).join(" and ")}

@@ -35,7 +35,7 @@ export function PlanBar({
   const copy = async () => {
     if (!shown) return;
     const id = newId().slice(0, 20);
-    if (await onSave({ ...shown, id, name: `${shown.name}, copy` })) onShow(id);
+    if (await onSave({ ...shown, id, name: t`${shown.name}, copy` })) onShow(id);
   };
   return (
     <div className="flex shrink-0 flex-wrap items-center gap-2 border-b border-edge bg-raised px-5 py-2.5 text-[15px]">

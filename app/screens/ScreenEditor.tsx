@@ -17,9 +17,9 @@ const SIZES: readonly (readonly [name: string, widthPx: number, heightPx: number
   ["1920 × 1080", 1920, 1080],
   ["1280 × 720", 1280, 720],
   ["3840 × 2160", 3840, 2160],
-  ["1080 × 1920, portrait", 1080, 1920],
+  [t`1080 × 1920, portrait`, 1080, 1920],
   [t`3840 × 1080, wide wall`, 3840, 1080],
-  ["1920 × 360, ribbon", 1920, 360],
+  [t`1920 × 360, ribbon`, 1920, 360],
   ["1024 × 768", 1024, 768],
 ];
 
@@ -113,8 +113,8 @@ export function ScreenEditor({
           label={t`Ground`}
           value={output.backdrop}
           options={[
-            ["opaque", "black"],
-            ["transparent", "transparent"],
+            ["opaque", t`black`],
+            ["transparent", t`transparent`],
           ]}
           onSave={(backdrop) => onSave({ ...output, backdrop })}
         />
@@ -122,9 +122,9 @@ export function ScreenEditor({
           label={t`Signal`}
           value={output.signal}
           options={[
-            ["picture", "picture"],
-            ["fill", "fill"],
-            ["key", "key"],
+            ["picture", t`picture`],
+            ["fill", t`fill`],
+            ["key", t`key`],
             ["both", t`fill and key, double wide`],
           ]}
           onSave={(signal) => onSave({ ...output, signal })}

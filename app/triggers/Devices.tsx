@@ -3,6 +3,7 @@ import { t } from "../../core/language/t.ts";
 import type { FollowSettings } from "../../core/triggers/followSettings.ts";
 import { addressOfTake, messageOfTake, TAKE_FACTS, type TakeFacts } from "../../core/triggers/takeTold.ts";
 import { oscAddressSchema } from "../../core/triggers/whens/message.ts";
+import { BUS_WORDS } from "../../core/venue/source.ts";
 import type { DoorView } from "../../core/wire/followView.ts";
 import { call } from "../api/call.ts";
 import { useDesk, useDeskStore, useReading } from "../desk/deskContext.ts";
@@ -110,7 +111,7 @@ export function Devices() {
         <div className="mt-3 flex flex-col gap-3">
           <div className="flex gap-3">
             {(["program", "preview"] as const).map((bus) => (
-              <Labelled key={bus} id={`umd-${bus}`} label={t`UMD 3.1: ${bus} is tally`}>
+              <Labelled key={bus} id={`umd-${bus}`} label={t`UMD 3.1: ${BUS_WORDS[bus]} is tally`}>
                 <select
                   id={`umd-${bus}`}
                   value={settings.umd31[bus]}

@@ -3,6 +3,7 @@ import { useState } from "react";
 import { t } from "../../core/language/t.ts";
 import type { Output } from "../../core/venue/plan.ts";
 import {
+  BUS_WORDS,
   BUSES,
   type Bus,
   type Source,
@@ -95,7 +96,7 @@ function SourceRow({ source, isOpen, onOpen }: { source: SourceView; isOpen: boo
           key={bus}
           type="button"
           aria-pressed={isOn(bus)}
-          title={t`Says by hand that “${source.name}” is on ${bus}`}
+          title={t`Says by hand that “${source.name}” is on ${BUS_WORDS[bus]}`}
           onClick={() => press(bus)}
           className={`min-h-9 w-23 shrink-0 rounded-md border-2 text-[14px] ${
             isOn(bus)
@@ -105,7 +106,7 @@ function SourceRow({ source, isOpen, onOpen }: { source: SourceView; isOpen: boo
               : "border-edge text-second hover:bg-lifted"
           }`}
         >
-          {isOn(bus) ? bus.toUpperCase() : bus}
+          {isOn(bus) ? BUS_WORDS[bus].toUpperCase() : BUS_WORDS[bus]}
         </button>
       ))}
     </div>

@@ -16,7 +16,7 @@ function layerActions(): Record<LayerAction, ActionKind> {
   return Object.fromEntries(
     LAYER_NUMBERS.map((number) => [
       `layer${number}`,
-      { name: `Layer ${number} out`, isGuarded: false, defaults: [`${number}`], worksLocked: true },
+      { name: t`Layer ${number} out`, isGuarded: false, defaults: [`${number}`], worksLocked: true },
     ]),
   ) as unknown as Record<LayerAction, ActionKind>;
 }
@@ -134,16 +134,16 @@ export function addKey(
   const wanted = folded(key);
   const reserved = reservedFor(wanted);
   if (reserved !== undefined)
-    return { problem: `“${nameOfKey(wanted)}” stays as it is: ${reserved}. Choose another key.` };
+    return { problem: t`“${nameOfKey(wanted)}” stays as it is: ${reserved}. Choose another key.` };
   const taken = findAction(map, wanted);
   if (taken === action) return { map };
   if (taken)
     return {
-      problem: `“${nameOfKey(wanted)}” is the key for “${AIR_ACTIONS[taken].name}”. Take it from there first, or choose another.`,
+      problem: t`“${nameOfKey(wanted)}” is the key for “${AIR_ACTIONS[taken].name}”. Take it from there first, or choose another.`,
     };
   const keys = keysOf(map, action);
   if (keys.length >= MOST_KEYS)
-    return { problem: `An action has ${MOST_KEYS} keys at most. Take one away first.` };
+    return { problem: t`An action has ${MOST_KEYS} keys at most. Take one away first.` };
   return { map: { ...map, [action]: [...keys, wanted] } };
 }
 

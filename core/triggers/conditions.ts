@@ -1,7 +1,7 @@
 import { z } from "zod";
 import { t } from "../language/t.ts";
 import { nameSchema } from "../names/name.ts";
-import { BUSES } from "../venue/source.ts";
+import { BUS_WORDS, BUSES } from "../venue/source.ts";
 import type { TriggerNames } from "./triggerNames.ts";
 import { secondOfDaySchema } from "./whens/time.ts";
 
@@ -29,7 +29,7 @@ export function sayCondition(condition: Condition, names: TriggerNames): string 
     case "onAir":
       return t`“${names.cue(condition.cueId)}” is ${condition.isOn ? "" : t`not `}on air`;
     case "source":
-      return t`“${names.source(condition.sourceId)}” is ${condition.isOn ? "" : t`not `}on ${condition.bus}`;
+      return t`“${names.source(condition.sourceId)}” is ${condition.isOn ? "" : t`not `}on ${BUS_WORDS[condition.bus]}`;
     case "empty":
       return t`${names.layer(condition.layerId)} is empty`;
     case "between":

@@ -47,15 +47,15 @@ export function sayTrigger(trigger: Trigger, names: TriggerNames): string {
   const { when, onlyWhile, delayMs, act, stay, leavesWith } = trigger;
   const conditions = onlyWhile.map((condition) => sayCondition(condition, names));
   const head = [
-    `When ${sayWhen(when, names)}`,
-    ...(conditions.length > 0 ? [`only while ${conditions.join(" and ")}`] : []),
-    ...(delayMs > 0 ? [`after ${sayLength(delayMs)}`] : []),
+    t`When ${sayWhen(when, names)}`,
+    ...(conditions.length > 0 ? [t`only while ${conditions.join(t` and `)}`] : []),
+    ...(delayMs > 0 ? [t`after ${sayLength(delayMs)}`] : []),
   ].join(", ");
   const end = endOfWhen(when);
   const tail = bringsPage(act)
     ? [
         ...(stay.kind === "for" ? [t`stay ${sayLength(stay.ms)}`] : []),
-        ...(stay.kind === "open" && !(leavesWith && end) ? ["stay"] : []),
+        ...(stay.kind === "open" && !(leavesWith && end) ? [t`stay`] : []),
         ...(leavesWith && end ? [t`leave when ${end}`] : []),
       ]
     : [];

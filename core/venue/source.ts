@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { t } from "../language/t.ts";
 import { nameSchema } from "../names/name.ts";
 
 /** Invented scenes that a stand-in camera shows: they move, and carry their name and a count of frames. */
@@ -42,6 +43,7 @@ export const MOST_SOURCES = 64;
 /** What a mixer has on air, and what it would bring next. */
 export const BUSES = ["program", "preview"] as const;
 export type Bus = (typeof BUSES)[number];
+export const BUS_WORDS: Readonly<Record<Bus, string>> = { program: t`program`, preview: t`preview` };
 
 /** Which sources are on each bus, in the order in which they came. */
 export const onBusesSchema = z.strictObject({

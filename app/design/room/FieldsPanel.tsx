@@ -287,8 +287,8 @@ function FieldForm({
         <div role="alert" className="rounded-md border border-attention p-2 text-[14px]">
           <p>
             {[
-              objects.length > 0 && `Here, ${quoted(objects)} will have nothing to show.`,
-              shownElsewhere.length > 0 && `Shown too by the templates ${quoted(shownElsewhere)}.`,
+              objects.length > 0 && t`Here, ${quoted(objects)} will have nothing to show.`,
+              shownElsewhere.length > 0 && t`Shown too by the templates ${quoted(shownElsewhere)}.`,
               t`What pages say in it stays with them, and is there again when the field is.`,
             ]
               .filter(Boolean)

@@ -266,7 +266,7 @@ function ConditionFields({
       )}
       {condition.kind === "longerThan" && (
         <FigureBox
-          label={`${label}: letters`}
+          label={t`${label}: letters`}
           value={condition.characters}
           min={0}
           isWhole

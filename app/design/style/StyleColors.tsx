@@ -35,7 +35,7 @@ export function StyleColors({
         <div key={token} className="grid grid-cols-[2.5rem_minmax(0,1fr)_6.5rem_2rem] items-center gap-x-2">
           <input
             type="color"
-            aria-label={`${colorName(token)}: choose`}
+            aria-label={t`${colorName(token)}: choose`}
             value={(style.colors[token] ?? "#000000").slice(0, 7)}
             onChange={({ target }) => set(token, `${target.value}${(style.colors[token] ?? "").slice(7)}`)}
             className="h-8 w-10 rounded-md border border-edge-strong bg-transparent"

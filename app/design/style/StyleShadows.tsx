@@ -38,7 +38,7 @@ export function StyleShadows({ style, onEdit }: { style: HouseStyle; onEdit: Edi
               <button
                 type="button"
                 aria-label={t`Delete the shadow ${name}`}
-                onClick={() => set(`Delete the shadow ${name}`, ({ [name]: _gone, ...others }) => others)}
+                onClick={() => set(t`Delete the shadow ${name}`, ({ [name]: _gone, ...others }) => others)}
                 className={smallButton}
               >
                 <X aria-hidden="true" className="size-4" />
@@ -49,7 +49,7 @@ export function StyleShadows({ style, onEdit }: { style: HouseStyle; onEdit: Edi
               value={shadows}
               title={name}
               onChange={(next) =>
-                set(`Shadow: ${name}`, (before) => ({ ...before, [name]: next as Shadows[string] }))
+                set(t`Shadow: ${name}`, (before) => ({ ...before, [name]: next as Shadows[string] }))
               }
             />
           </div>
@@ -58,7 +58,7 @@ export function StyleShadows({ style, onEdit }: { style: HouseStyle; onEdit: Edi
           label={t`A shadow of your own`}
           taken={Object.keys(all)}
           onAdd={(name) =>
-            set(`Add the shadow ${name}`, (before) => ({
+            set(t`Add the shadow ${name}`, (before) => ({
               ...before,
               [name]: [{ color: { token: "shade", alpha: 0.6 }, blurPx: 24, offsetXPx: 0, offsetYPx: 8 }],
             }))

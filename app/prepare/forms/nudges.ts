@@ -69,7 +69,7 @@ export function describeAdjustment(adjustment: Adjustment | undefined): string |
   if (yPx !== 0) parts.push(t`${Math.abs(yPx)} px ${yPx > 0 ? t`down` : t`up`}`);
   if (scale !== 1) parts.push(t`${Math.round(scale * 100)} % of its size`);
   if (speed) parts.push(t`a speed of its own`);
-  if (level !== null) parts.push(`${Math.round(level * 100)} % loud`);
+  if (level !== null) parts.push(t`${Math.round(level * 100)} % loud`);
   if (wide !== undefined && wide !== 1) parts.push(t`box ${Math.round(wide * 100)} % wide`);
   if (shade !== undefined) parts.push(t`a shade behind it`);
   if (isLooped !== null) parts.push(isLooped ? t`begins again at its end` : t`plays once`);

@@ -57,7 +57,7 @@ function published<K extends DesignKindName>(kind: K, { hash }: CarriedDesign, f
 
 /** Under a name and an id of its own; what is published of it is pinned anew. */
 function another(design: CarriedDesign, { id, find, pin }: Another): CarriedDesign {
-  const name = `${design.name.slice(0, 70)} (brought)`;
+  const name = t`${design.name.slice(0, 70)} (brought)`;
   const document = design.hash === null ? undefined : find(design.hash);
   return {
     ...design,

@@ -44,7 +44,7 @@ export const eveningPart: Part<CarriedEvening> = {
       ...(added + missing + other === 0 ? [t`another name, day, time or order`] : []),
     ];
   },
-  another: (evening, { id }) => ({ ...evening, id, name: `${evening.name} (brought)`.slice(0, 120) }),
+  another: (evening, { id }) => ({ ...evening, id, name: t`${evening.name} (brought)`.slice(0, 120) }),
   renamed: (evening, rename) => ({
     ...evening,
     cues: evening.cues.map(({ id, doc }) => ({ id: rename("cue", id), doc: cueWithNames(doc, rename) })),

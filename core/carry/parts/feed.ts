@@ -37,7 +37,7 @@ export const feedPart: Part<CarriedFeed> = {
   another: (feed, { id }) => ({
     ...feed,
     id,
-    doc: { ...feed.doc, name: `${feed.doc.name.slice(0, 70)} (brought)` },
+    doc: { ...feed.doc, name: t`${feed.doc.name.slice(0, 70)} (brought)` },
   }),
 };
 

@@ -37,7 +37,7 @@ export const songPart: Part<CarriedSong> = {
   another: ({ doc, ...song }, { id }) => ({
     ...song,
     id,
-    doc: { ...doc, version: `${doc.version} brought`.trim().slice(0, 80) },
+    doc: { ...doc, version: t`${doc.version} brought`.trim().slice(0, 80) },
   }),
 };
 

@@ -6,7 +6,7 @@ import { onScreen } from "../onScreen.ts";
 const asleep = defineFinding<{ readonly screen: string }>(
   "asleepScreen",
   "warning",
-  ({ screen }) => `The window of ${screen} is hidden or minimised: it may stand still.`,
+  ({ screen }) => t`The window of ${screen} is hidden or minimised: it may stand still.`,
 );
 
 /** A window that is hidden. */

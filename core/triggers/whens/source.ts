@@ -1,7 +1,7 @@
 import { z } from "zod";
 import { t } from "../../language/t.ts";
 import { nameSchema } from "../../names/name.ts";
-import { BUSES } from "../../venue/source.ts";
+import { BUS_WORDS, BUSES } from "../../venue/source.ts";
 import type { WhenKind } from "./whenKind.ts";
 
 const schema = z.strictObject({
@@ -25,7 +25,8 @@ export const sourceWhen: WhenKind<When> = {
     happening.sourceId === when.sourceId &&
     happening.bus === when.bus &&
     happening.isOn !== (when.does === "comes"),
-  endSays: ({ bus, does }) => (does === "comes" ? t`it leaves ${bus}` : t`it is on ${bus} again`),
+  endSays: ({ bus, does }) =>
+    does === "comes" ? t`it leaves ${BUS_WORDS[bus]}` : t`it is on ${BUS_WORDS[bus]} again`,
   says: ({ sourceId, bus, does }, names) =>
-    `“${names.source(sourceId)}” ${does === "comes" ? t`comes to` : t`leaves`} ${bus}`,
+    `“${names.source(sourceId)}” ${does === "comes" ? t`comes to` : t`leaves`} ${BUS_WORDS[bus]}`,
 };

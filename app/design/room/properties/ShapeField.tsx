@@ -127,7 +127,7 @@ function MeasureField({
       {named ? (
         <span className="flex items-center gap-1 text-[14px]">
           <FigureBox
-            label={`${title}, times`}
+            label={t`${title}, times`}
             value={named.times ?? 1}
             min={-100}
             max={100}
