@@ -63,10 +63,10 @@ export function describeAdjustment(adjustment: Adjustment | undefined): string |
   if (!adjustment) return undefined;
   const { xPx, yPx, scale, isHidden, isShown, speed, level, isLooped, wide, shade } = adjustment;
   const parts: string[] = [];
-  if (isHidden) parts.push("hidden");
+  if (isHidden) parts.push(t`hidden`);
   else if (isShown) parts.push(t`shown whatever its rule says`);
-  if (xPx !== 0) parts.push(t`${Math.abs(xPx)} px ${xPx > 0 ? t`right` : t`left`}`);
-  if (yPx !== 0) parts.push(t`${Math.abs(yPx)} px ${yPx > 0 ? t`down` : t`up`}`);
+  if (xPx !== 0) parts.push(xPx > 0 ? t`${xPx} px right` : t`${-xPx} px left`);
+  if (yPx !== 0) parts.push(yPx > 0 ? t`${yPx} px down` : t`${-yPx} px up`);
   if (scale !== 1) parts.push(t`${Math.round(scale * 100)} % of its size`);
   if (speed) parts.push(t`a speed of its own`);
   if (level !== null) parts.push(t`${Math.round(level * 100)} % loud`);
