@@ -61,11 +61,12 @@ test("a phone takes, steps back and takes off; its clock may be off by hours", a
   const nextAtDesk = (await marked(page, "next")).join();
   const words = (await next(phone).locator("p").nth(1).innerText()).split("\n")[0] ?? "";
   expect(nextAtDesk).toContain(words);
+  const before = await seqOf(wall);
   await phone.getByRole("button", { name: "Step before" }).tap();
   await expect.poll(async () => (await marked(page, "next")).join()).not.toBe(nextAtDesk);
-  const before = await seqOf(wall);
-  await phone.getByRole("button", { name: "Out", exact: true }).tap();
   await settled(wall, before + 1);
+  await phone.getByRole("button", { name: "Out", exact: true }).tap();
+  await settled(wall, before + 2);
   await expect(onAir(phone)).toContainText("HAS LEFT");
   // Whose hand it was stands at the desk.
   await page.getByRole("button", { name: /1 desk, 1 phone/ }).click();

@@ -242,10 +242,9 @@ test("words whose font comes late are the same laid out beside an open window an
   await expect(output(wall)).toHaveAttribute("data-preloaded", /page/);
   expect([...fonts]).toContainEqual(expect.stringContaining("sawarabi-400"));
   await goTo(page, "Run");
-  await page.keyboard.press("Space");
+  await takeSteps(page, wall, 1);
   await expect(page.locator("[data-mark=air]", { hasText: "はなうみ" })).toBeVisible();
   const seq = await seqOf(wall);
-  await settled(wall, seq);
   const after = await openOutput(emptyShow, 0);
   await settled(after, seq);
   expect(largestDifference(await shoot(wall), await shoot(after))).toBeLessThanOrEqual(LAYER_ROUNDING);
