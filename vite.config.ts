@@ -7,7 +7,16 @@ export default defineConfig({
   build: { target: "es2022", sourcemap: false, assetsInlineLimit: 0 },
   worker: { format: "es" },
   // Thousands of small modules would be opened one by one at every start of the server.
-  ssr: { noExternal: ["lucide-react", "radix-ui", /^@radix-ui\//, "kysely", "zod"] },
+  ssr: {
+    noExternal: [
+      /^(?!react$|react-dom|react-router|@react-router\/|react-moveable|react-selecto|react-datasheet-grid|@scena\/|unzipper|exceljs|pdfjs-dist|@napi-rs|better-sqlite3|harfbuzzjs|wawoff2|mediabunny)/,
+    ],
+  },
+  environments: {
+    ssr: {
+      build: { rolldownOptions: { output: { minify: { compress: true, mangle: false, codegen: true } } } },
+    },
+  },
   optimizeDeps: {
     // A cold cache would otherwise answer 504 and the page would never come alive.
     include: [

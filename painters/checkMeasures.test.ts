@@ -14,7 +14,7 @@ import type { Template } from "../core/scene/template.ts";
 import { canvasOf, type Output } from "../core/venue/plan.ts";
 import { SAFE_AREAS, safeRect } from "../core/venue/testPicture.ts";
 import { rectangle, text, video } from "../designs/parts.ts";
-import { FIVE_OUTPUTS } from "../designs/starter.ts";
+import { FIVE_OUTPUTS } from "../designs/starterScreens.ts";
 import { drawPlacements, serverPaintKit } from "../server/stills/serverCanvas.ts";
 import { eveningOf, lookThrough, prepareChecks } from "../test-support/checked.ts";
 import { page, strap } from "../test-support/contents.ts";

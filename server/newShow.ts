@@ -1,6 +1,7 @@
 import { HARBOUR_LAMP } from "../designs/houseStyles.ts";
 import type { Seed } from "../designs/seed.ts";
-import { ALL_OUTFITS, STARTER_LAYERS, STARTER_OUTPUTS, STARTER_PLAN } from "../designs/starter.ts";
+import { ALL_OUTFITS } from "../designs/starter.ts";
+import { STARTER_LAYERS, STARTER_OUTPUTS, STARTER_PLAN } from "../designs/starterScreens.ts";
 
 /** A show with screens and designs and no cues yet, in this machine's time zone. */
 export function emptyShow(): Seed {

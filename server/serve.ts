@@ -8,8 +8,6 @@ import { dirname, join, resolve } from "node:path";
 import { fileURLToPath, pathToFileURL } from "node:url";
 import type { RequestHandler } from "express";
 import type { ServerBuild } from "react-router";
-import { lanternEvening } from "../demo/lanternEvening.ts";
-import { faultyEvening } from "../demo/plantedFaults.ts";
 import { limitConnections } from "./access/connections.ts";
 import { createPeerReader } from "./access/peer.ts";
 import { Carry } from "./carry/carry.ts";
@@ -22,7 +20,6 @@ import { createHttpApp } from "./http/httpApp.ts";
 import { LIVE_PATH } from "./live/liveServer.ts";
 import { LOG_LEVELS, log, setUpLog } from "./log/log.ts";
 import { openLogFile } from "./log/logFile.ts";
-import { emptyShow } from "./newShow.ts";
 import { programVersion } from "./programVersion.ts";
 import { KeptContents } from "./rundown/keptContents.ts";
 import { Follower } from "./second/follower.ts";
@@ -36,6 +33,7 @@ import {
   keepThatSecondLeads,
   whoLeads,
 } from "./second/knownSecond.ts";
+import { seedOf } from "./seedOf.ts";
 import { isFresh } from "./services/firstSteps.ts";
 import { ReopenableShow } from "./services/reopenable.ts";
 import { openServices, type Services } from "./services/services.ts";
@@ -188,7 +186,7 @@ export async function serve(
       clock.close();
       clock = new ShowClock(aheadMs);
       return openShowFile(file, {
-        seed: !flags.demo ? emptyShow() : flags["with-faults"] ? faultyEvening() : lanternEvening(),
+        readSeed: () => seedOf(flags),
         home,
         mediaFolder,
         now: clock.now,

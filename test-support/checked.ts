@@ -10,7 +10,8 @@ import type { CueView } from "../core/rundown/edits.ts";
 import { FALLBACK_FONTS } from "../core/text/fontList.ts";
 import { limitsOf, type SetLimits } from "../core/venue/checkLimits.ts";
 import { FIELD_SETS } from "../designs/fieldSets.ts";
-import { ALL_OUTFITS, FIVE_OUTPUTS, FIVE_PLAN, STARTER_LAYERS } from "../designs/starter.ts";
+import { ALL_OUTFITS } from "../designs/starter.ts";
+import { FIVE_OUTPUTS, FIVE_PLAN, STARTER_LAYERS } from "../designs/starterScreens.ts";
 import { hashOf } from "../server/store/contentStore.ts";
 import { type Bench, prepareBench } from "./contents.ts";
 

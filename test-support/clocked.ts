@@ -22,7 +22,7 @@ import type { Happening } from "../core/triggers/happening.ts";
 import type { Trigger } from "../core/triggers/trigger.ts";
 import type { TriggerNames } from "../core/triggers/triggerNames.ts";
 import type { ScreenPlan } from "../core/venue/plan.ts";
-import { STARTER_PLAN } from "../designs/starter.ts";
+import { STARTER_PLAN } from "../designs/starterScreens.ts";
 import { DESK, openedState } from "./contents.ts";
 
 /** Things are called by their ids. */

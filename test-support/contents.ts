@@ -15,13 +15,8 @@ import type { Shaper } from "../core/text/shaper.ts";
 import type { Scripture } from "../core/words/scripture.ts";
 import { FIELD_SETS } from "../designs/fieldSets.ts";
 import { HARBOUR_LAMP } from "../designs/houseStyles.ts";
-import {
-  STARTER_LAYERS,
-  STARTER_OUTFITS,
-  STARTER_OUTPUTS,
-  STARTER_PLAN,
-  type StarterOutfit,
-} from "../designs/starter.ts";
+import { STARTER_OUTFITS, type StarterOutfit } from "../designs/starter.ts";
+import { STARTER_LAYERS, STARTER_OUTPUTS, STARTER_PLAN } from "../designs/starterScreens.ts";
 import { loadShaper } from "../server/fonts/shippedFonts.ts";
 import { hashOf } from "../server/store/contentStore.ts";
 

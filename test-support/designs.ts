@@ -5,4 +5,5 @@ export * from "../designs/moves.ts";
 export * from "../designs/parts.ts";
 export * from "../designs/samples.ts";
 export * from "../designs/starter.ts";
+export * from "../designs/starterScreens.ts";
 export * from "../designs/templates/band.ts";

@@ -42,7 +42,7 @@ export async function openShow(
   const mediaFolder = isInMemory ? mkdtempSync(join(tmpdir(), "vesko-media-")) : `${file}.media`;
   const db = isInMemory
     ? await openDatabase(file)
-    : await openShowFile(file, { seed, home, mediaFolder, now: clock.now });
+    : await openShowFile(file, { readSeed: async () => seed, home, mediaFolder, now: clock.now });
   if (isInMemory) await makeShow(db, seed, home, mediaFolder, Math.round(clock.now()));
   const services = await openServices(db, {
     home,

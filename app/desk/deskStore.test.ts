@@ -5,7 +5,7 @@ import type { Command } from "../../core/show/commands.ts";
 import type { ShowState } from "../../core/show/state.ts";
 import { USUAL_VENUE } from "../../core/show/venueSettings.ts";
 import type { Channel, ClientMessage, ServerMessage } from "../../core/wire/wire.ts";
-import { STARTER_OUTPUTS, STARTER_PLAN } from "../../designs/starter.ts";
+import { STARTER_OUTPUTS, STARTER_PLAN } from "../../designs/starterScreens.ts";
 import { Clocked } from "../../test-support/clocked.ts";
 import { DESK, openedState, prepareBench, readyCues, strap } from "../../test-support/contents.ts";
 import { DeskStore } from "./deskStore.ts";

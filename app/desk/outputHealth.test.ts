@@ -1,7 +1,7 @@
 import { describe, expect, test } from "vitest";
 import { type Output, outputSchema } from "../../core/venue/plan.ts";
 import type { PaintedReport } from "../../core/wire/wire.ts";
-import { STARTER_OUTPUTS } from "../../designs/starter.ts";
+import { STARTER_OUTPUTS } from "../../designs/starterScreens.ts";
 import { describeHealth, LATE_MS } from "./outputHealth.ts";
 
 const WALL = STARTER_OUTPUTS[0] as Output;

@@ -1,8 +1,10 @@
+import { lazy, Suspense } from "react";
 import { NavLink, useLocation, useNavigate } from "react-router";
 import { t } from "../../core/language/t.ts";
 import { GUIDES } from "./guides.ts";
-import HelpText from "./HelpText.tsx";
 import { sectionsOf } from "./sections.ts";
+
+const HelpText = lazy(() => import("./HelpText.tsx"));
 
 /** All guides, one after another, with what stands in each. */
 export function HelpView() {
@@ -50,10 +52,12 @@ export function HelpView() {
       </nav>
       <div className="min-w-0 flex-1 overflow-y-auto px-8 py-6 max-md:px-4">
         <div className="max-w-[760px]">
-          <HelpText
-            place={place}
-            go={({ guide: next, section }) => void navigate(`/help?guide=${next}#${section}`)}
-          />
+          <Suspense fallback={<p className="text-second">{t`Opening the help…`}</p>}>
+            <HelpText
+              place={place}
+              go={({ guide: next, section }) => void navigate(`/help?guide=${next}#${section}`)}
+            />
+          </Suspense>
         </div>
       </div>
     </main>

@@ -1,6 +1,6 @@
 import { describe, expect, test } from "vitest";
 import type { Output } from "../../core/venue/plan.ts";
-import { STARTER_OUTPUTS } from "../../designs/starter.ts";
+import { STARTER_OUTPUTS } from "../../designs/starterScreens.ts";
 import { shapeAdvice } from "./shapeAdvice.ts";
 
 const [WALL] = STARTER_OUTPUTS as [Output];

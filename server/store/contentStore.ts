@@ -21,6 +21,9 @@ function canonicalJson(value: unknown): string {
 
 const ANY_KIND = t`page, template, style or outfit`;
 
+/** Documents asked for by one question to the database. */
+const AT_ONCE = 200;
+
 /** Documents stored under their hash: written once, never changed, kept in memory once read. */
 export class ContentStore {
   readonly #db: Db;
@@ -152,13 +155,15 @@ export class ContentStore {
 
   /** Brings stored documents into memory. One that is missing or cannot be read is set aside: nothing is drawn for it. */
   async load(hashes: Iterable<string>): Promise<void> {
-    for (const hash of hashes) {
-      if (this.#stored.has(hash)) continue;
-      const row = await this.#db
-        .selectFrom("content")
-        .selectAll()
-        .where("hash", "=", hash)
-        .executeTakeFirst();
+    const wanted = [...new Set(hashes)].filter((hash) => !this.#stored.has(hash));
+    const rows = new Map<string, { readonly doc: string }>();
+    for (let at = 0; at < wanted.length; at += AT_ONCE) {
+      const some = wanted.slice(at, at + AT_ONCE);
+      const found = await this.#db.selectFrom("content").selectAll().where("hash", "in", some).execute();
+      for (const row of found) rows.set(row.hash, row);
+    }
+    for (const hash of wanted) {
+      const row = rows.get(hash);
       if (!row) {
         this.#setAside.leaveOut(ANY_KIND, hash, "", t`it is not in the file of the show`);
         continue;

@@ -25,7 +25,7 @@ const NOW = Date.parse("2026-11-27T18:00:00Z");
 
 const open = (folder: string, more: { restore?: boolean; asItIs?: boolean } = {}) =>
   openShowFile(join(folder, "show.db"), {
-    seed: emptyShow(),
+    readSeed: async () => emptyShow(),
     home: process.cwd(),
     mediaFolder: join(folder, "show.db.media"),
     now: () => NOW,

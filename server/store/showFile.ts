@@ -24,7 +24,8 @@ import { findShowId } from "./showStore.ts";
 import { syncFolder } from "./syncFolder.ts";
 
 export interface ShowFileOptions {
-  readonly seed: Seed;
+  /** What it is made of, where there is none. */
+  readonly readSeed: () => Promise<Seed>;
   /** Folder of this project. */
   readonly home: string;
   readonly mediaFolder: string;
@@ -92,14 +93,14 @@ async function open(file: string, now: () => number): Promise<Db> {
 }
 
 /** A show is made in a file of another name, which gets the right one when all of it is on the disk. */
-async function makeFile(file: string, { seed, home, mediaFolder, now }: ShowFileOptions): Promise<void> {
+async function makeFile(file: string, { readSeed, home, mediaFolder, now }: ShowFileOptions): Promise<void> {
   const made = newName(file);
   const blank = blankShow(home);
   try {
     // With the texts and the index of their words in it, which take longer than all the rest.
     if (existsSync(blank)) copyFileSync(blank, made);
     const db = await openDatabase(made);
-    await makeShow(db, seed, home, mediaFolder, Math.round(now()));
+    await makeShow(db, await readSeed(), home, mediaFolder, Math.round(now()));
     await sql`pragma wal_checkpoint(truncate)`.execute(db);
     await db.destroy();
   } catch (error) {

@@ -6,7 +6,7 @@ import { writeStored } from "../../core/stored/storedKind.ts";
 import { type Layer, layerSchema, type ScreenPlan } from "../../core/venue/plan.ts";
 import { HARBOUR_LAMP } from "../../designs/houseStyles.ts";
 import type { NewShow } from "../../designs/seed.ts";
-import { STARTER_LAYERS, STARTER_PLAN } from "../../designs/starter.ts";
+import { STARTER_LAYERS, STARTER_PLAN } from "../../designs/starterScreens.ts";
 import type { ContentStore } from "./contentStore.ts";
 import type { Db } from "./database.ts";
 import { DesignStore } from "./designStore.ts";

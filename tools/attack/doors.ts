@@ -72,7 +72,12 @@ export const doors: Attack = {
     const home = resolve(import.meta.dirname, "../..");
     const clock = new ShowClock();
     const mediaFolder = `${file}.media`;
-    const db = await openShowFile(file, { seed: lanternEvening(), home, mediaFolder, now: clock.now });
+    const db = await openShowFile(file, {
+      readSeed: async () => lanternEvening(),
+      home,
+      mediaFolder,
+      now: clock.now,
+    });
     const readPeer = createPeerReader(HOST);
     const carry = carryWithout(file, mediaFolder, home);
     const services = await openServices(db, { home, buildId: "attack", clock, mediaFolder, carry, readPeer });
