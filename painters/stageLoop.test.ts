@@ -86,7 +86,7 @@ function run(frameMs: number | null) {
     size,
     () => nowMs,
     (report) => void atMs.push(report.atMs),
-    frameMs,
+    { clockMs: frameMs, perSecond: frameMs === null ? 60 : 1_000 / frameMs },
   );
   loop.setTimeline(MOVING);
   drawFrames(121);
@@ -109,6 +109,27 @@ describe("frames of an output's own rate", () => {
 
   test("at 60, every frame that the window draws", () => {
     expect(run(null)).toHaveLength(121);
+  });
+
+  test("slowed while it moves, it draws fewer frames at once, and as many as before when it is not any more", () => {
+    const atMs: number[] = [];
+    const stage = { draw: (_: readonly Placement[]) => {}, discard: () => {} };
+    const loop = new StageLoop(
+      stage as unknown as ConstructorParameters<typeof StageLoop>[0],
+      { widthPx: 10, heightPx: 10 },
+      () => nowMs,
+      (report) => void atMs.push(report.atMs),
+    );
+    loop.setTimeline(MOVING);
+    drawFrames(60);
+    expect(atMs.length).toBe(60);
+    loop.setPace({ clockMs: 50, perSecond: 20 });
+    drawFrames(60);
+    expect(Math.abs(atMs.length - 80)).toBeLessThanOrEqual(2);
+    loop.setPace({ clockMs: null, perSecond: 60 });
+    drawFrames(60);
+    expect(Math.abs(atMs.length - 140)).toBeLessThanOrEqual(3);
+    loop.stop();
   });
 
   test("a picture of the desk sleeps between its frames, and two of them draw in the same ones", () => {

@@ -1,6 +1,7 @@
 import type { Timeline } from "../core/compose/piece.ts";
 import { placementsAt } from "../core/compose/placements.ts";
 import { stillUntil } from "../core/compose/stillUntil.ts";
+import type { Pace } from "../core/venue/pace.ts";
 import { FrameWait } from "./frameWait.ts";
 import type { Stage } from "./stage.ts";
 
@@ -13,7 +14,7 @@ export interface FrameReport {
   readonly missed: number;
 }
 
-const FRAME_MS = 1000 / 60;
+const USUAL_HZ = 60;
 /** setTimeout cannot wait longer, and clocks drift meanwhile. */
 const LONGEST_SLEEP_MS = 60_000;
 
@@ -22,7 +23,8 @@ export class StageLoop {
   readonly #stage: Stage;
   readonly #now: () => number;
   readonly #onFrame: (report: FrameReport) => void;
-  readonly #frameMs: number | null;
+  #frameMs: number | null;
+  #missedMs: number;
   #drawnFrame: number | null = null;
   #timeline: Timeline = { pieces: [] };
   readonly #wait = new FrameWait(() => this.#draw());
@@ -32,16 +34,17 @@ export class StageLoop {
 
   /**
    * @param now server time in ms
-   * @param frameMs length of a frame of its own rate; null: as often as the window draws
+   * @param pace how often it draws; as often as the window when not said
    */
   constructor(
     stage: Stage,
     output: { readonly widthPx: number; readonly heightPx: number },
     now: () => number,
     onFrame: (report: FrameReport) => void = () => {},
-    frameMs: number | null = null,
+    pace: Pick<Pace, "clockMs" | "perSecond"> = { clockMs: null, perSecond: USUAL_HZ },
   ) {
-    this.#frameMs = frameMs;
+    this.#frameMs = pace.clockMs;
+    this.#missedMs = 1_000 / pace.perSecond;
     this.#stage = stage;
     this.#output = output;
     this.#now = now;
@@ -50,6 +53,15 @@ export class StageLoop {
 
   setTimeline(timeline: Timeline): void {
     this.#timeline = timeline;
+    this.#drawnFrame = null;
+    this.#wait.next();
+  }
+
+  /** Draws more or less often from now on. */
+  setPace({ clockMs, perSecond }: Pick<Pace, "clockMs" | "perSecond">): void {
+    this.#missedMs = 1_000 / perSecond;
+    if (clockMs === this.#frameMs) return;
+    this.#frameMs = clockMs;
     this.#drawnFrame = null;
     this.#wait.next();
   }
@@ -74,7 +86,7 @@ export class StageLoop {
     const missed =
       this.#lastFrameMs === null
         ? 0
-        : Math.max(0, Math.round((startedMs - this.#lastFrameMs) / (this.#frameMs ?? FRAME_MS)) - 1);
+        : Math.max(0, Math.round((startedMs - this.#lastFrameMs) / this.#missedMs) - 1);
     this.#onFrame({ atMs, drawMs: performance.now() - startedMs, missed });
     const still = stillUntil(this.#timeline, atMs);
     if (still === null) {

@@ -10,7 +10,7 @@ export function CommentWords({ pieces }: { pieces: readonly Piece[] }) {
           <s
             // biome-ignore lint/suspicious/noArrayIndexKey: a stretch is its place
             key={at}
-            title={struck === "link" ? t`A link: it is not shown` : "A hidden word: it is not shown"}
+            title={struck === "link" ? t`A link: it is not shown` : t`A hidden word: it is not shown`}
             className="text-attention decoration-2"
           >
             {text}

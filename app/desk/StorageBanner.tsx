@@ -17,7 +17,7 @@ export function StorageBanner() {
       <HardDrive aria-hidden="true" className="size-5 shrink-0" />
       <span className="max-w-[980px]">
         {storage.kind === "unwritten" && (
-          <strong>{t`NOT SAVED (${storage.events === 1 ? "1 act" : t`${storage.events} acts`}).`} </strong>
+          <strong>{t`NOT SAVED (${storage.events === 1 ? t`1 act` : t`${storage.events} acts`}).`} </strong>
         )}
         {storage.sentence}
       </span>

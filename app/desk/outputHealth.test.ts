@@ -21,6 +21,9 @@ const painted: Omit<PaintedReport, "kind"> = {
   isHidden: false,
   sound: "on",
   hasGpu: null,
+  screenHz: null,
+  perSecond: 60,
+  everyNth: 1,
   isSecure: true,
 };
 const window = (more: Partial<typeof painted> = {}, heardAtMs = NOW_MS - 200) => ({
@@ -47,6 +50,19 @@ describe("how a screen does", () => {
     expect(health([window()])).toMatchObject({ word: "live", isBad: false, lateMs: null });
     expect(health([window()]).lines.join()).toContain("60 frames a second, 0 missed");
     expect(health([window({ frames: 0 })]).lines.join()).toContain("at rest");
+  });
+
+  test("what was measured of its screen and machine, and what was chosen by that", () => {
+    const said = (more: Partial<typeof painted>) => health([window(more)]).lines.join("; ");
+    expect(said({})).not.toContain("screen draws");
+    expect(said({ screenHz: 59.9402 })).toContain("its screen draws 59.94 frames a second");
+    expect(said({ screenHz: 59.94 })).not.toContain("set to");
+    expect(said({ screenHz: 60, perSecond: 25 })).toContain("set to 25 frames a second");
+    const slowed = said({ screenHz: 60, perSecond: 20, everyNth: 3, hasGpu: false });
+    expect(slowed).toContain("no graphics processor for so large a picture: it draws 20 frames a second");
+    expect(slowed).not.toContain("set to");
+    expect(said({ hasGpu: true })).toContain("drawn by a graphics processor");
+    expect(health([window({ screenHz: 60, everyNth: 3, perSecond: 20 })]).isBad).toBe(false);
   });
 
   test("two windows of one output are both counted; one of them late is told with how many there are", () => {

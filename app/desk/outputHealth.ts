@@ -31,7 +31,7 @@ export function describeHealth(
     const isLost = lastHeardAtMs !== null;
     const ago = isLost && nowMs !== null ? ` ${formatLength(nowMs - lastHeardAtMs)}` : "";
     return {
-      word: isLost ? `lost${ago}` : t`no window`,
+      word: isLost ? t`lost${ago}` : t`no window`,
       isBad: isLost,
       isEmpty: true,
       lateMs: isLost && nowMs !== null ? nowMs - lastHeardAtMs : null,
@@ -56,7 +56,7 @@ export function describeHealth(
       continue;
     }
     if (painted.isHidden) {
-      bad.push("asleep");
+      bad.push(t`asleep`);
       lines.push(t`asleep: hidden, minimised or its device sleeps`);
     }
     if (painted.sound === "refused") {
@@ -69,6 +69,11 @@ export function describeHealth(
     }
     const isTrimmed = output.trim.brightness !== 1 || output.trim.gamma !== 1;
     if (isTrimmed && painted.hasGpu === false) lines.push(t`no graphics processor: its trim costs frames`);
+    const { screenHz, perSecond, everyNth, hasGpu } = painted;
+    if (everyNth > 1)
+      lines.push(
+        t`no graphics processor for so large a picture: it draws ${formatHz(perSecond)} frames a second, evenly`,
+      );
     if (!painted.isSecure) lines.push(t`plain HTTP: it cannot start without the server`);
     if (painted.frames > 0)
       lines.push(t`${Math.round(painted.frames * 2)} frames a second, ${painted.missed} missed`);
@@ -80,15 +85,22 @@ export function describeHealth(
       if (sure > UNSURE_CLOCK_MS) bad.push(t`clock unsure`);
       lines.push(t`clock ${formatOffset(clock.offsetMs)}, known to ${sure.toFixed(1)} ms`);
     }
+    if (hasGpu === true) lines.push(t`drawn by a graphics processor`);
+    if (screenHz !== null) lines.push(t`its screen draws ${formatHz(screenHz)} frames a second`);
+    if (everyNth === 1 && screenHz !== null && perSecond < screenHz * 0.98)
+      lines.push(t`set to ${formatHz(perSecond)} frames a second`);
   }
   return {
-    word: bad[0] ?? "live",
+    word: bad[0] ?? t`live`,
     isBad: bad.length > 0,
     isEmpty: false,
     lateMs,
     lines: [...new Set(lines)],
   };
 }
+
+/** A screen of 59.94 is told from one of 60. */
+const formatHz = (hz: number): string => `${Math.round(hz * 100) / 100}`;
 
 function formatOffset(offsetMs: number): string {
   const size = Math.abs(offsetMs);

@@ -16,7 +16,7 @@ const WAYS: Readonly<
   },
   rundown: {
     view: "/prepare",
-    name: "A rundown",
+    name: t`A rundown`,
     says: t`It is read line by line, and shown to you before anything is added.`,
   },
   songs: {

@@ -60,7 +60,7 @@ function Sending({
   unsettled: number;
 }) {
   const all = unsettled === 0 ? t`All` : t`All but what stands below`;
-  const changes = waiting === 1 ? "1 change" : t`${waiting} changes`;
+  const changes = waiting === 1 ? t`1 change` : t`${waiting} changes`;
   if (connection === "opening") return <p className="text-[15px] text-second">{t`Opening…`}</p>;
   if (connection === "reached")
     return (

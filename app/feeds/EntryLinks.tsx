@@ -87,7 +87,8 @@ function OneLink({
   const reached = useReachable();
   const end = useLinkEnd(doc.untilMs);
   const path = `/table/${token}`;
-  const rows = doc.rows === null ? t`all rows` : doc.rows.length === 1 ? "1 row" : t`${doc.rows.length} rows`;
+  const rows =
+    doc.rows === null ? t`all rows` : doc.rows.length === 1 ? t`1 row` : t`${doc.rows.length} rows`;
   return (
     <li aria-label={doc.name} className="flex flex-wrap gap-4 rounded-lg bg-raised p-3 text-[15px]">
       {reached && <LinkCode link={`${reached.origin}${path}`} label={t`Code with the link of ${doc.name}`} />}

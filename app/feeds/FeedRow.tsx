@@ -52,6 +52,6 @@ function Since({ feed }: { feed: FeedView }) {
 }
 
 function rowCountWords({ doc, rows }: FeedView): string {
-  if (doc.format.kind === "picture") return "a picture";
+  if (doc.format.kind === "picture") return t`a picture`;
   return `${rows} ${rows === 1 ? t`row` : t`rows`}`;
 }

@@ -7,7 +7,7 @@ import type { FeedPlaces } from "./feedPlaces.ts";
 import { makeFeed, type NewSource, uploadOf } from "./makeFeed.ts";
 
 const WAYS = [
-  { kind: "upload", name: "A file", hint: t`CSV, XLSX, JSON, XML or text, brought once`, Sign: FileUp },
+  { kind: "upload", name: t`A file`, hint: t`CSV, XLSX, JSON, XML or text, brought once`, Sign: FileUp },
   { kind: "watched", name: t`A watched file`, hint: t`read again whenever it is saved`, Sign: FolderSync },
   { kind: "address", name: t`An address`, hint: t`asked again and again`, Sign: Globe },
   { kind: "table", name: t`A table here`, hint: t`typed or pasted, by several hands`, Sign: Table2 },

@@ -6,6 +6,7 @@ import { useDesk } from "../desk/deskContext.ts";
 import { NoticeBar } from "../desk/NoticeBar.tsx";
 import { formatBytes, formatLength } from "../ui/format.ts";
 import { KeptInFull } from "./KeptInFull.tsx";
+import { ScreenLine } from "./ScreenLine.tsx";
 import { SecondMachine } from "./SecondMachine.tsx";
 
 const LOOK_EVERY_MS = 2_000;
@@ -69,7 +70,7 @@ export function HealthView({
               ? t`never`
               : t`${stalls.count} ${stalls.count === 1 ? t`time` : t`times`}, ${Math.round(stalls.longestMs)} ms at most`}
           </Fact>
-          <Fact name="Clock">
+          <Fact name={t`Clock`}>
             {report.clockAheadMs > 2_000
               ? t`${formatLength(report.clockAheadMs)} ahead of the machine’s, which was set back`
               : t`with the machine’s`}
@@ -86,18 +87,14 @@ export function HealthView({
         className="flex min-h-0 flex-col gap-3 overflow-y-auto border-l border-edge max-[1100px]:border-t max-[1100px]:border-l-0 bg-raised px-5 py-5 *:flex-none"
       >
         <h2 className="text-[17px] font-semibold">{t`Windows of each screen`}</h2>
-        <ul className="flex flex-col gap-1.5 text-[16px]">
-          {outputs.map(({ id, name }) => {
-            const count = windows.find(({ outputId }) => outputId === id)?.windows ?? 0;
-            return (
-              <li key={id} className="flex justify-between gap-4">
-                <span>{name}</span>
-                <span className={count === 0 ? "text-attention" : "font-mono"}>
-                  {count === 0 ? t`none` : count}
-                </span>
-              </li>
-            );
-          })}
+        <ul className="flex flex-col gap-2.5 text-[16px]">
+          {outputs.map((output) => (
+            <ScreenLine
+              key={output.id}
+              output={output}
+              windows={windows.find(({ outputId }) => outputId === output.id)?.windows ?? 0}
+            />
+          ))}
         </ul>
         <h2 className="mt-4 text-[17px] font-semibold">{t`Copies of the show`}</h2>
         <p className="text-[15px] text-second">
@@ -139,7 +136,7 @@ function SetAside({ rows }: { rows: HealthReport["setAside"] }) {
   return (
     <section aria-label={t`Left out`} className="mt-6 max-w-3xl border-t border-edge pt-4">
       <h2 className="mb-1 text-[17px] font-semibold text-attention">
-        {t`${rows.length === 1 ? "1 thing" : t`${rows.length} things`} could not be read`}
+        {t`${rows.length === 1 ? t`1 thing` : t`${rows.length} things`} could not be read`}
       </h2>
       <p className="mb-3 text-[15px] text-second">
         {t`The show goes on without ${rows.length === 1 ? t`it` : t`them`}; nothing was deleted. Make ${rows.length === 1 ? t`it` : t`them`} anew, or start with a copy of the show from before.`}

@@ -96,7 +96,7 @@ function State({ view, atMs }: { view: SecondView; atMs: number }) {
       if (filesLeft > 0)
         return (
           <span className="text-attention">
-            {t`${view.address} could lead, but for ${filesLeft === 1 ? "1 file" : t`${filesLeft} files`} that ${filesLeft === 1 ? t`is` : t`are`} still on the way.`}
+            {t`${view.address} could lead, but for ${filesLeft === 1 ? t`1 file` : t`${filesLeft} files`} that ${filesLeft === 1 ? t`is` : t`are`} still on the way.`}
           </span>
         );
       return <>{t`${view.address} has all of the show, as it is now, and is ready to take over.`}</>;

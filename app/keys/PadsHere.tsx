@@ -39,7 +39,7 @@ export function OscKey({ onTyped }: { onTyped: (address: string) => void }) {
   return (
     <input
       aria-label={t`Or the address of a message`}
-      placeholder="or /address"
+      placeholder={t`or /address`}
       maxLength={120}
       onKeyDown={(event) => {
         if (event.key !== "Enter") return;

@@ -2,9 +2,9 @@ import { composeTimeline } from "../../core/compose/compose.ts";
 import type { Timeline } from "../../core/compose/piece.ts";
 import { settledUntil } from "../../core/compose/stillUntil.ts";
 import type { ShowState } from "../../core/show/state.ts";
-import { FRAME_RATES, type FrameRateName, framesPerSecond } from "../../core/time/timecode.ts";
 import { NO_CHAINS, pageTable, withValuesOf } from "../../core/values/liveChain.ts";
-import { canvasOf, type Output } from "../../core/venue/plan.ts";
+import { FIRST_NTH, framesForOne, needsGpu, type Pace, paceOf } from "../../core/venue/pace.ts";
+import { canvasOf, type Output, pictureSize } from "../../core/venue/plan.ts";
 import { hasGpu } from "../../painters/hasGpu.ts";
 import { isSameProgram } from "../../painters/program/shownSource.ts";
 import { type FrameReport, StageLoop } from "../../painters/stageLoop.ts";
@@ -21,21 +21,17 @@ import { FrameTally } from "./frameTally.ts";
 import { type Glass, makeGlass } from "./glass.ts";
 import { GoOver, tellWhole } from "./goOver.ts";
 import { groundOf } from "./ground.ts";
+import { measureScreen } from "./measureScreen.ts";
 import { ShowKeeping } from "./showKeeping.ts";
 import { coverWith, findKeptShow, keepPage, loadStandBy } from "./standBy.ts";
 import { Ticks } from "./ticks.ts";
 
 const REPORT_MS = 500;
+/** About three seconds of motion. */
+const COUNTED_FRAMES = 90;
 const SOON_MS = 100;
 const PRELOAD_VALUES_EVERY_MS = 1_000;
 const RELOAD_FONTS_MS = 1_000;
-
-/** Browsers draw 60 frames a second; a slower output places its frames by the clock at its own rate. */
-const FASTEST_OWN_RATE = 59;
-const ownFrameMs = (rate: FrameRateName): number | null => {
-  const perSecond = framesPerSecond(FRAME_RATES[rate]);
-  return perSecond < FASTEST_OWN_RATE ? 1_000 / perSecond : null;
-};
 
 /** The stage for the window's present size. Another size means other plates. */
 interface Fitted extends Glass {
@@ -67,6 +63,14 @@ export function runOutput(
   const tally = new FrameTally();
   // Looking for one starts the browser's 3D machinery: only where the answer matters.
   let isGpu: boolean | null = null;
+  let screenHz: number | null = null;
+  // Counted while something moves for the first time in so large a picture.
+  const first = { drawn: 0, missed: 0 };
+  let pace: Pace = paceOf(output.frameRate, { screenHz, hasGpu: isGpu, pixels: 0, framesForOne: null });
+  const endMeasuring = measureScreen((hz) => {
+    screenHz = hz;
+    choosePace();
+  });
   const stopKeeping = keepPage();
   const goOver = new GoOver(token, () => stop());
 
@@ -108,6 +112,11 @@ export function runOutput(
   const endCameras = onCameraChosen(() => program.chooseAnew());
 
   const onFrame = (report: FrameReport) => {
+    if (pace.everyNth > 1 && first.drawn < COUNTED_FRAMES && root.dataset.moving === "yes") {
+      first.drawn++;
+      first.missed += report.missed;
+      if (first.drawn === COUNTED_FRAMES) choosePace();
+    }
     const seq = copy.state?.seq ?? 0;
     if (tally.add(report, seq)) {
       root.dataset.seq = `${seq}`;
@@ -200,8 +209,22 @@ export function runOutput(
     });
   };
 
+  /** By what its window and its screen are now. */
+  const choosePace = () => {
+    const { widthPx, heightPx } = pictureSize(output);
+    const ratio = window.devicePixelRatio;
+    const scale = Math.min((window.innerWidth * ratio) / widthPx, (window.innerHeight * ratio) / heightPx);
+    const pixels = widthPx * heightPx * scale ** 2;
+    const { brightness, gamma } = output.trim;
+    if (needsGpu(pixels) || brightness !== 1 || gamma !== 1) isGpu ??= hasGpu();
+    const forOne = first.drawn < COUNTED_FRAMES ? null : framesForOne(first.drawn, first.missed, FIRST_NTH);
+    pace = paceOf(output.frameRate, { screenHz, hasGpu: isGpu, pixels, framesForOne: forOne });
+    fitted?.loop.setPace(pace);
+  };
+
   const makeStage = () => {
     if (!drawing) return;
+    choosePace();
     fitted?.loop.stop();
     fitted?.element.remove();
     for (const element of [document.documentElement, document.body])
@@ -212,13 +235,7 @@ export function runOutput(
       isOver: overPicture && output.backdrop === "transparent" && output.signal === "picture",
       make: overPicture || output.program ? () => program.makeElement() : null,
     });
-    const loop = new StageLoop(
-      glass.stage,
-      canvasOf(output),
-      () => connection.now(),
-      onFrame,
-      ownFrameMs(output.frameRate),
-    );
+    const loop = new StageLoop(glass.stage, canvasOf(output), () => connection.now(), onFrame, pace);
     fitted = { ...glass, loop };
     update();
     if (root.dataset.connection === "lost" && !isWelcome) void standBy();
@@ -231,7 +248,6 @@ export function runOutput(
       (fitted?.caches ?? []).reduce((total, cache) => total + cache[of], 0);
     const sound = output.sound ? ticks.ask() : "off";
     root.dataset.sound = sound;
-    if (output.trim.brightness !== 1 || output.trim.gamma !== 1) isGpu ??= hasGpu();
     if (root.dataset.test) drawTest();
     connection.send({
       kind: "painted",
@@ -244,6 +260,9 @@ export function runOutput(
       isHidden: document.hidden,
       sound,
       hasGpu: isGpu,
+      screenHz,
+      perSecond: pace.perSecond,
+      everyNth: pace.everyNth,
       isSecure: window.isSecureContext,
     });
   };
@@ -283,6 +302,7 @@ export function runOutput(
   const stop = () => {
     if (stopped) return;
     stopped = true;
+    endMeasuring();
     goOver.close();
     stopTelling();
     clearTimeout(retry);

@@ -41,7 +41,9 @@ function Cue({ cue: { view, index, title, kindName, ready, plannedAt } }: { cue:
         {plannedAt !== "" && <span className="font-mono text-[0.85em] font-semibold">{plannedAt}</span>}
       </div>
       {(timing || doc.isOff) && (
-        <p className="text-[0.85em] italic">{[doc.isOff && "left out", timing].filter(Boolean).join(", ")}</p>
+        <p className="text-[0.85em] italic">
+          {[doc.isOff && t`left out`, timing].filter(Boolean).join(", ")}
+        </p>
       )}
       {doc.note !== "" && (
         <p className="my-[0.2em] border-l-4 border-paper pl-[0.6em] text-[0.95em] whitespace-pre-line">
@@ -57,7 +59,7 @@ function Cue({ cue: { view, index, title, kindName, ready, plannedAt } }: { cue:
         >
           <span className="pt-[0.15em] text-[0.8em] font-semibold">{label}</span>
           <p className="font-words leading-[1.45] whitespace-pre-line">
-            {kind === "blank" ? "(blank)" : words}
+            {kind === "blank" ? t`(blank)` : words}
           </p>
         </div>
       ))}

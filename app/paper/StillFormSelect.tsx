@@ -5,7 +5,7 @@ import { STILL_FORMS, type StillForm } from "./fetchStill.ts";
 const WORDS: Readonly<Record<StillForm, string>> = {
   picture: t`with alpha`,
   fill: t`fill, for a keyer`,
-  key: "key, for a keyer",
+  key: t`key, for a keyer`,
   black: t`over black`,
 };
 

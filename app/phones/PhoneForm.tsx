@@ -41,14 +41,14 @@ export function PhoneForm({
         />
       </Labelled>
       <Choice
-        name="Whoever has it"
+        name={t`Whoever has it`}
         words={CAN_WORDS}
         values={REMOTE_RIGHTS}
         value={link.can}
         onChange={(can) => change({ can })}
       />
       <Choice
-        name="It shows"
+        name={t`It shows`}
         words={VIEW_WORDS}
         values={REMOTE_VIEWS}
         value={link.view}

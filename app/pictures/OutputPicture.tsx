@@ -20,6 +20,7 @@ import { useDeviceWidth } from "./useDeviceWidth.ts";
 
 /** Pictures on the desk draw 15 frames a second, all of them in the same ones: the outputs need the machine more. */
 const LIVE_FRAME_MS = 1_000 / 15;
+const LIVE_PACE = { clockMs: LIVE_FRAME_MS, perSecond: 15 };
 /** A picture of what is next can wait for a quiet moment, but not for long. */
 const STILL_WITHIN_MS = 250;
 /** What fills it is looked at this often. */
@@ -111,7 +112,7 @@ export function OutputPicture({
         cover.remove();
       };
     }
-    loop.current = new StageLoop(stage, canvas, now, undefined, LIVE_FRAME_MS);
+    loop.current = new StageLoop(stage, canvas, now, undefined, LIVE_PACE);
     return () => {
       endRepaint();
       endLayOut();

@@ -65,21 +65,21 @@ function Figures({ summary, locale }: { summary: Summary; locale: Locale }) {
     Math.abs(ms) < 1_000 ? t`on time` : `${formatLength(Math.abs(ms))} ${ms > 0 ? t`late` : t`early`}`;
   return (
     <dl className="grid grid-cols-[repeat(auto-fit,minmax(200px,1fr))] gap-x-6 gap-y-4">
-      <Figure name="Began" value={time(beganMs)} more={beganLateMs === null ? "" : late(beganLateMs)} />
+      <Figure name={t`Began`} value={time(beganMs)} more={beganLateMs === null ? "" : late(beganLateMs)} />
       <Figure
-        name="Ended"
+        name={t`Ended`}
         value={isOn ? t`is on still` : time(endedMs)}
         more={beganMs !== null && endedMs !== null ? t`after ${formatLength(endedMs - beganMs)}` : ""}
       />
       <Figure
-        name="Over, under"
+        name={t`Over, under`}
         value={overMs === null ? t`nothing planned` : formatOver(overMs)}
         more={overMs === null ? t`no cue had a length` : t`all planned cues together`}
       />
-      <Figure name="Cues gone through" value={String(cues)} more="" />
-      <Figure name="Pages" value={String(pages)} more={t`${pagesByItself} of them by themselves`} />
+      <Figure name={t`Cues gone through`} value={String(cues)} more="" />
+      <Figure name={t`Pages`} value={String(pages)} more={t`${pagesByItself} of them by themselves`} />
       <Figure
-        name="By hand"
+        name={t`By hand`}
         value={hands.map(([name, count]) => `${name} ${count}`).join(", ") || "none"}
         more=""
       />

@@ -21,7 +21,7 @@ export function ReviewRow({
   const { kind, why, isDoubtful, text, typed, blankBefore } = line;
   const isLeftOut = LEFT_OUT.has(kind);
   const isWords =
-    kind === "words" || (kind === "label" && why.endsWith("follow")) || why.startsWith("begins with");
+    kind === "words" || (kind === "label" && why.endsWith("follow")) || why.startsWith(t`begins with`);
   return (
     <li
       data-line={line.index}

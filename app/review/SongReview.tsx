@@ -34,7 +34,7 @@ export function SongReview({
   const noteOf = (key: string) => {
     const variant = variants.find((each) => each.key === key);
     return (
-      variant && t`like ${variant.of}, but for ${variant.words === 1 ? "1 word" : t`${variant.words} words`}`
+      variant && t`like ${variant.of}, but for ${variant.words === 1 ? t`1 word` : t`${variant.words} words`}`
     );
   };
   const tell = (index: number, kind: ToldKind) => onTell(tellLine(told, lines, index, kind));

@@ -24,14 +24,14 @@ export const KIND_KEYS: ReadonlyMap<string, ToldKind> = new Map(
 
 /** What a line was taken for, as its row says it; empty for words, which say it themselves. */
 export const LINE_NAMES: Readonly<Record<LineKind, string>> = {
-  title: "title",
-  label: "label",
+  title: t`title`,
+  label: t`label`,
   words: "",
   repeat: t`sung again`,
-  order: "order",
-  key: "left out",
-  credit: "credit",
-  chords: "chords",
+  order: t`order`,
+  key: t`left out`,
+  credit: t`credit`,
+  chords: t`chords`,
   tab: t`left out`,
   rule: t`left out`,
   note: t`left out`,

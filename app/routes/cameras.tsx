@@ -18,7 +18,7 @@ export function loader({ params, context }: Route.LoaderArgs) {
 }
 
 export const meta: Route.MetaFunction = ({ loaderData }) => [
-  { title: t`Cameras for ${loaderData?.name ?? "a screen"}` },
+  { title: t`Cameras for ${loaderData?.name ?? t`a screen`}` },
 ];
 
 export default function CamerasRoute({ loaderData }: Route.ComponentProps) {

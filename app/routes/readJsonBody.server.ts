@@ -13,7 +13,7 @@ export async function readJsonBody<T>(
   try {
     value = JSON.parse(read.text);
   } catch {
-    return { problem: "That was not understood, so nothing was changed. Load the page again." };
+    return { problem: t`That was not understood, so nothing was changed. Load the page again.` };
   }
   const parsed = schema.safeParse(value);
   if (parsed.success) return { value: parsed.data };

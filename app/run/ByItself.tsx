@@ -101,7 +101,7 @@ function OnBus({ bus, triggers }: { bus: Bus; triggers: readonly Trigger[] }) {
           {BUS_WORDS[bus].toUpperCase()}
         </span>
         <strong className="truncate text-[15px] text-paper">
-          {on.map(({ name }) => name).join(" and ")}
+          {on.map(({ name }) => name).join(t` and `)}
         </strong>
       </span>
       <span className={`truncate ${flaps ? "font-semibold text-attention" : "text-second"}`}>

@@ -55,7 +55,7 @@ export function OutputCard({
               ? t`shows the rehearsal`
               : rehearsal === "elsewhere"
                 ? t`keeps the air`
-                : `${outfitName.toLowerCase()}${output.backdrop === "transparent" ? ", transparent" : ""}`}
+                : `${outfitName.toLowerCase()}${output.backdrop === "transparent" ? t`, transparent` : ""}`}
           </span>
         )}
         {isHeld && !isNarrow && (

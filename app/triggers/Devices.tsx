@@ -19,7 +19,7 @@ const TALLIES = [1, 2, 3, 4] as const;
 /** What others are told, with an example of each. */
 const TOLD = [
   ["tellOsc", t`Message by OSC`, "/show/{what} {number} {title}"],
-  ["tellHttp", "Address that is called (POST)", "http://lights.local/{what}?cue={number}"],
+  ["tellHttp", t`Address that is called (POST)`, "http://lights.local/{what}?cue={number}"],
 ] as const;
 const SAMPLE: TakeFacts = {
   ...{
@@ -34,8 +34,8 @@ const SAMPLE: TakeFacts = {
 };
 /** Messages that devices say what they do by. */
 const ADDRESSES = [
-  ["oscProgram", "OSC: input on program"],
-  ["oscPreview", "OSC: input on preview"],
+  ["oscProgram", t`OSC: input on program`],
+  ["oscPreview", t`OSC: input on preview`],
   ["oscClip", t`Player: clip and its seconds`],
   ["oscPlace", t`Player: seconds in, runs or not`],
 ] as const;

@@ -116,9 +116,9 @@ export function findAction(map: KeyMap, key: string): AirAction | undefined {
 
 /** Keys that mean something else wherever one is: F finds, Tab and Enter move about. */
 function reservedFor(key: string): string | undefined {
-  if (key === "f") return "F opens Find";
+  if (key === "f") return t`F opens Find`;
   if (["Tab", "Enter", "Shift", "Control", "Alt", "Meta", "CapsLock", "Dead", "Unidentified"].includes(key))
-    return "the browser needs it";
+    return t`the browser needs it`;
   return undefined;
 }
 
@@ -155,7 +155,7 @@ export function removeKey(
 ): { readonly map: KeyMap } | { readonly problem: string } {
   const keys = keysOf(map, action).filter((each) => each !== key);
   if (action === "take" && keys.length === 0)
-    return { problem: "The take keeps one key at least. Give it another before this one goes." };
+    return { problem: t`The take keeps one key at least. Give it another before this one goes.` };
   return { map: { ...map, [action]: keys } };
 }
 

@@ -235,6 +235,9 @@ describe("what was shown", () => {
         isHidden: false,
         sound: "off",
         hasGpu: null,
+        screenHz: null,
+        perSecond: 60,
+        everyNth: 1,
         isSecure: true,
       },
     });

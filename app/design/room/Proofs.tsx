@@ -146,7 +146,7 @@ function Proof({
         <span className="shrink-0">{title}</span>
         {findings.length > 0 && (
           <span className="min-w-0 truncate text-attention">
-            {findings.length === 1 ? "1 problem" : t`${findings.length} problems`}
+            {findings.length === 1 ? t`1 problem` : t`${findings.length} problems`}
           </span>
         )}
       </span>

@@ -145,7 +145,7 @@ function inWords({ pages, evenings, screens, isOnAir }: Touches): string {
   const who =
     pages === 0
       ? t`No page uses it yet.`
-      : t`${plural(pages, t`page`, t`pages`)} in ${plural(evenings, t`evening`, t`evenings`)} ${pages === 1 ? t`uses` : t`use`} it${screens.length > 0 ? t`, seen on ${screens.join(" and ")}` : ""}; ${pages === 1 ? t`it has` : t`they have`} this version from their next take on.`;
+      : t`${plural(pages, t`page`, t`pages`)} in ${plural(evenings, t`evening`, t`evenings`)} ${pages === 1 ? t`uses` : t`use`} it${screens.length > 0 ? t`, seen on ${screens.join(t` and `)}` : ""}; ${pages === 1 ? t`it has` : t`they have`} this version from their next take on.`;
   return `${who} ${isOnAir ? t`It is on air now: what is on air stays as it is until it is sent.` : t`What is on air stays as it is.`}`;
 }
 

@@ -10,7 +10,7 @@ export function CueFindings({ cueId }: { cueId: string }) {
   );
   const [worst] = findings;
   if (!worst) return null;
-  const label = findings.length === 1 ? "1 finding" : t`${findings.length} findings`;
+  const label = findings.length === 1 ? t`1 finding` : t`${findings.length} findings`;
   return (
     <Link
       to={`/check?finding=${encodeURIComponent(worst.id)}`}

@@ -166,7 +166,7 @@ function PlanOptions({
 
 const keyOf = ({ occurrence, unit }: Step["anchor"]) => `${occurrence}/${unit}`;
 const nameOf = ({ label, words, kind }: Step, number: number) =>
-  `${number + 1} · ${[label, kind === "leave" ? "the words leave" : words.split("\n")[0]?.slice(0, 40)].filter(Boolean).join(" · ")}`;
+  `${number + 1} · ${[label, kind === "leave" ? t`the words leave` : words.split("\n")[0]?.slice(0, 40)].filter(Boolean).join(" · ")}`;
 
 const needOf = (id: string, before: PlanNeed | null): PlanNeed | null =>
   id === "" ? null : { id, otherwise: before?.otherwise ?? "switch" };

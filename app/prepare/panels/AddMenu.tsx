@@ -79,7 +79,7 @@ export function AddMenu({
                 <Plain key={name} name={name} icon={<Icon />} onAdd={() => onAdd(make())} />
               ))}
               <Plain
-                name="A file: slides, or a rundown in text"
+                name={t`A file: slides, or a rundown in text`}
                 icon={<FileUp />}
                 onAdd={async () => {
                   files.current?.click();
@@ -88,7 +88,7 @@ export function AddMenu({
               />
               {feeds.length > 0 && (
                 <Plain
-                  name="A page for each row of a feed"
+                  name={t`A page for each row of a feed`}
                   icon={<Plug />}
                   onAdd={async () => {
                     onFeed();

@@ -7,12 +7,12 @@ import { formatLength } from "../../ui/format.ts";
 import { fieldClass } from "../../ui/Labelled.tsx";
 
 const WORDS: Readonly<Record<TakenFor, string>> = {
-  heading: "a heading",
-  song: "a song",
-  reading: "a reading",
+  heading: t`a heading`,
+  song: t`a song`,
+  reading: t`a reading`,
   strap: t`a name strap`,
   title: t`a title page`,
-  remark: "a remark",
+  remark: t`a remark`,
 };
 type Choice = TakenFor | "left";
 

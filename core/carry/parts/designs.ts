@@ -20,9 +20,9 @@ const schema = z.strictObject({
 export type CarriedDesign = z.infer<typeof schema>;
 
 const WORDS: { readonly [K in DesignKindName]: readonly [string, string] } = {
-  template: ["template", "templates"],
-  outfit: ["outfit", "outfits"],
-  style: ["house style", "house styles"],
+  template: [t`template`, t`templates`],
+  outfit: [t`outfit`, t`outfits`],
+  style: [t`house style`, t`house styles`],
   fieldSet: [t`kind of page`, t`kinds of pages`],
 };
 

@@ -38,13 +38,13 @@ export type CarriedHouse = z.infer<typeof schema>;
 const TOLD = {
   name: t`its name`,
   place: t`its place`,
-  timeZone: "its time zone",
+  timeZone: t`its time zone`,
   licence: t`its licence number`,
-  language: "the language of dates",
+  language: t`the language of dates`,
   room: t`the room`,
   keys: t`the keys`,
   limits: t`the limits of the check`,
-  styleHash: "the house style that is worn",
+  styleHash: t`the house style that is worn`,
   follow: t`the limits of triggers`,
   comments: t`where comments come from`,
 } as const;

@@ -1,3 +1,4 @@
+import { t } from "../../language/t.ts";
 import { type Book, bookName, findBook, nameForReference, nearestBook, severalBooks } from "./books.ts";
 import { readNumbers } from "./numbers.ts";
 import type { Passage, VerseCounts } from "./passage.ts";
@@ -153,25 +154,27 @@ export function formatPassage({ from, to, fromPart, toPart }: Passage, language 
 export function explainReferenceProblem(problem: ReferenceProblem): string {
   switch (problem.kind) {
     case "notAReference":
-      return `“${shorten(problem.typed)}” is not a reference. Type book, chapter and verses, such as Ps 107:23-30.`;
+      return t`“${shorten(problem.typed)}” is not a reference. Type book, chapter and verses, such as Ps 107:23-30.`;
     case "unknownBook":
-      return `There is no book called “${shorten(problem.typed)}”. Check the spelling, or type a short form such as Ps or Jn.`;
+      return t`There is no book called “${shorten(problem.typed)}”. Check the spelling, or type a short form such as Ps or Jn.`;
     case "noSuchChapter": {
       const name = bookName(problem.book);
       const has =
         problem.chapters === 1
-          ? "1 chapter"
-          : `${problem.chapters} ${problem.book === "Ps" ? "psalms" : "chapters"}`;
+          ? t`1 chapter`
+          : problem.book === "Ps"
+            ? t`${problem.chapters} psalms`
+            : t`${problem.chapters} chapters`;
       return problem.book === "Ps"
-        ? `There is no Psalm ${problem.chapter}; ${name} has ${has}.`
-        : `${name} has no chapter ${problem.chapter}; it has ${has}.`;
+        ? t`There is no Psalm ${problem.chapter}; ${name} has ${has}.`
+        : t`${name} has no chapter ${problem.chapter}; it has ${has}.`;
     }
     case "noSuchVerse":
-      return `${nameForReference(problem.book)} ${problem.chapter} has no verse ${problem.verse}; it has ${problem.verses === 1 ? "1 verse" : `${problem.verses} verses`}.`;
+      return t`${nameForReference(problem.book)} ${problem.chapter} has no verse ${problem.verse}; it has ${problem.verses === 1 ? t`1 verse` : t`${problem.verses} verses`}.`;
     case "backwards":
-      return `“${shorten(problem.typed)}” runs backwards. Put the earlier verse first.`;
+      return t`“${shorten(problem.typed)}” runs backwards. Put the earlier verse first.`;
     case "tooLong":
-      return `That is ${problem.verses} verses; one reading may have ${REFERENCE_MAX_VERSES}. Part it into several readings.`;
+      return t`That is ${problem.verses} verses; one reading may have ${REFERENCE_MAX_VERSES}. Part it into several readings.`;
   }
 }
 

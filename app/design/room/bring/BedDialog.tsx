@@ -134,7 +134,7 @@ function sizeInWords(canvas: Template["canvas"], { widthPx, heightPx }: MediaInf
   const apart = (px: number, more: string, less: string) =>
     px === 0 ? [] : [t`${Math.abs(px)} px ${px > 0 ? more : less}`];
   const differs = [...apart(byPx.x, t`wider`, t`narrower`), ...apart(byPx.y, t`higher`, t`lower`)].join(
-    " and ",
+    t` and `,
   );
   const proportions = isInProportion
     ? t`in the same proportions`

@@ -37,7 +37,7 @@ export const weighChords: Weigh = (line, { lines }) => {
   return {
     kind: "chords",
     weight: (lone ? 1 : 4) + (isOver ? 2 : 0) + Math.min(3, others),
-    why: isOver ? "holds chords for the words under it" : "holds nothing but chords",
+    why: isOver ? t`holds chords for the words under it` : t`holds nothing but chords`,
   };
 };
 

@@ -24,7 +24,7 @@ export const weighLabel: Weigh = (line, song) => {
   const strength = line.isHeading || line.isBold ? 3 : 0;
   const { bracketed, number, colon, times, manner, short, behind } = label;
   if (behind !== "") return weighBehind(line, song, strength);
-  const why = "names a section";
+  const why = t`names a section`;
   if (short === "letter") {
     if (bracketed === "square" && number === "" && hasChords(line.typed)) {
       const isInside =
@@ -63,7 +63,7 @@ const weighBehind: (...args: [...Parameters<Weigh>, number]) => ReturnType<Weigh
   const { label } = line;
   if (!label) return undefined;
   const { bracketed, number, colon, short, behind } = label;
-  const why = "names a section, and its words follow";
+  const why = t`names a section, and its words follow`;
   // "[C]Come in": a chord, where others stand within lines.
   if (bracketed === "square" && short === "letter" && number === "" && hasChordsWithin(song))
     return undefined;

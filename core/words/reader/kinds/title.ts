@@ -51,25 +51,25 @@ export const weighTitle: Weigh = (line, song) => {
   let why = "";
   if (isGiven) {
     weight = alone || above ? 12 : 5.5;
-    why = "is the title that was typed";
+    why = t`is the title that was typed`;
   } else if (alone) {
     weight = 9;
-    why = "stands alone above the song";
+    why = t`stands alone above the song`;
   } else if (above || underlined) {
     weight = 8;
-    why = "stands right above the song";
+    why = t`stands right above the song`;
   } else if (opens && line.stanzaLength - line.placeInStanza === 2 && isLabelAfter(third)) {
     weight = 7;
-    why = "stands above the first label, apart from the song";
+    why = t`stands above the first label, apart from the song`;
   } else if (line.isHeading) {
     weight = 8;
-    why = "is marked as a heading";
+    why = t`is marked as a heading`;
   } else if (line.isBold && !next.isBold) {
     weight = 6;
-    why = "is the only line in bold";
+    why = t`is the only line in bold`;
   } else if (isLoud(title) && !song.isShouted && !isLoud(next.text)) {
     weight = 6;
-    why = "is the only line in capitals";
+    why = t`is the only line in capitals`;
   } else return undefined;
   if (/[,;:]$/.test(line.text)) weight -= 4;
   if (line.text.length > 60) weight -= 3;
