@@ -300,3 +300,22 @@ test("an output is opened on a monitor of this machine, where the browser tells 
   await expect(output(opened)).toHaveAttribute("data-ready", "yes");
   expect(await opened.evaluate(() => window.opener)).toBeNull();
 });
+
+test("a screen of 3840 by 2160 is drawn at its own size; Health says what was measured where it is", async ({
+  page,
+  show,
+  openOutput,
+}) => {
+  await openDesk(page, show);
+  await goTo(page, "Screens");
+  await choose(page, "Loft wall");
+  await fill(page, "Wide, px", "3840");
+  await fill(page, "High, px", "2160");
+  const wall = await openOutput(show, 0);
+  await wall.setViewportSize({ width: 3840, height: 2160 });
+  await page.goto(`${show.base}/health`);
+  const screens = page.getByRole("complementary", { name: "Windows of each screen" });
+  await expect(screens).toContainText(/its screen draws \d+(\.\d+)? frames a second/);
+  await expect(screens).toContainText("no graphics processor: a clip in so large a picture costs frames");
+  await expect(screens).not.toContainText("set 3840");
+});

@@ -23,7 +23,6 @@ const painted: Omit<PaintedReport, "kind"> = {
   hasGpu: null,
   screenHz: null,
   perSecond: 60,
-  everyNth: 1,
   isSecure: true,
 };
 const window = (more: Partial<typeof painted> = {}, heardAtMs = NOW_MS - 200) => ({
@@ -58,11 +57,11 @@ describe("how a screen does", () => {
     expect(said({ screenHz: 59.9402 })).toContain("its screen draws 59.94 frames a second");
     expect(said({ screenHz: 59.94 })).not.toContain("set to");
     expect(said({ screenHz: 60, perSecond: 25 })).toContain("set to 25 frames a second");
-    const slowed = said({ screenHz: 60, perSecond: 20, everyNth: 3, hasGpu: false });
-    expect(slowed).toContain("no graphics processor for so large a picture: it draws 20 frames a second");
-    expect(slowed).not.toContain("set to");
+    const large = { widthPx: 3840, heightPx: 2160, hasGpu: false };
+    expect(said(large)).toContain("no graphics processor: a clip in so large a picture costs frames");
+    expect(said({ hasGpu: false })).not.toContain("no graphics processor");
     expect(said({ hasGpu: true })).toContain("drawn by a graphics processor");
-    expect(health([window({ screenHz: 60, everyNth: 3, perSecond: 20 })]).isBad).toBe(false);
+    expect(health([window({ screenHz: 60, perSecond: 25 })]).isBad).toBe(false);
   });
 
   test("two windows of one output are both counted; one of them late is told with how many there are", () => {

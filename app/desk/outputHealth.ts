@@ -1,5 +1,6 @@
 import { t } from "../../core/language/t.ts";
 import { glassSize } from "../../core/venue/fitting.ts";
+import { needsGpu } from "../../core/venue/pace.ts";
 import { type Output, pictureSize } from "../../core/venue/plan.ts";
 import type { ScreenHealth } from "../../core/wire/wire.ts";
 import { formatLength } from "../ui/format.ts";
@@ -69,11 +70,9 @@ export function describeHealth(
     }
     const isTrimmed = output.trim.brightness !== 1 || output.trim.gamma !== 1;
     if (isTrimmed && painted.hasGpu === false) lines.push(t`no graphics processor: its trim costs frames`);
-    const { screenHz, perSecond, everyNth, hasGpu } = painted;
-    if (everyNth > 1)
-      lines.push(
-        t`no graphics processor for so large a picture: it draws ${formatHz(perSecond)} frames a second, evenly`,
-      );
+    const { screenHz, perSecond, hasGpu } = painted;
+    if (hasGpu === false && needsGpu(painted.widthPx * painted.heightPx))
+      lines.push(t`no graphics processor: a clip in so large a picture costs frames`);
     if (!painted.isSecure) lines.push(t`plain HTTP: it cannot start without the server`);
     if (painted.frames > 0)
       lines.push(t`${Math.round(painted.frames * 2)} frames a second, ${painted.missed} missed`);
@@ -87,7 +86,7 @@ export function describeHealth(
     }
     if (hasGpu === true) lines.push(t`drawn by a graphics processor`);
     if (screenHz !== null) lines.push(t`its screen draws ${formatHz(screenHz)} frames a second`);
-    if (everyNth === 1 && screenHz !== null && perSecond < screenHz * 0.98)
+    if (screenHz !== null && perSecond < screenHz * 0.98)
       lines.push(t`set to ${formatHz(perSecond)} frames a second`);
   }
   return {

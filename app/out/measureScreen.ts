@@ -5,16 +5,14 @@ const FRAMES = 130;
 /** What is opening draws when it can, and says little of the screen. */
 const BEGINS_AFTER_MS = 3_000;
 const AGAIN_AFTER_MS = 10_000;
-const TRIES = 3;
 
 /**
  * Measures once how often the screen of this window draws. Nothing is drawn for it.
- * @param onMeasured not called where no frames keep time: a machine that is busy all the time, or a window that nobody sees
+ * @param onMeasured called when frames kept time: later on a machine that is busy, never in a window that nobody sees
  * @returns a function that ends it
  */
 export function measureScreen(onMeasured: (hz: number) => void): () => void {
   let frame = 0;
-  let tries = 0;
   const begin = () => {
     const stamps: number[] = [];
     const next = (atMs: number) => {
@@ -23,7 +21,7 @@ export function measureScreen(onMeasured: (hz: number) => void): () => void {
       else {
         const hz = screenHzOf(stamps);
         if (hz !== null) onMeasured(hz);
-        else if (++tries < TRIES) timer = setTimeout(begin, AGAIN_AFTER_MS);
+        else timer = setTimeout(begin, AGAIN_AFTER_MS);
       }
     };
     frame = requestAnimationFrame(next);

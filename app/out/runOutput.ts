@@ -3,7 +3,7 @@ import type { Timeline } from "../../core/compose/piece.ts";
 import { settledUntil } from "../../core/compose/stillUntil.ts";
 import type { ShowState } from "../../core/show/state.ts";
 import { NO_CHAINS, pageTable, withValuesOf } from "../../core/values/liveChain.ts";
-import { FIRST_NTH, framesForOne, needsGpu, type Pace, paceOf } from "../../core/venue/pace.ts";
+import { needsGpu, type Pace, paceOf } from "../../core/venue/pace.ts";
 import { canvasOf, type Output, pictureSize } from "../../core/venue/plan.ts";
 import { hasGpu } from "../../painters/hasGpu.ts";
 import { isSameProgram } from "../../painters/program/shownSource.ts";
@@ -27,8 +27,6 @@ import { coverWith, findKeptShow, keepPage, loadStandBy } from "./standBy.ts";
 import { Ticks } from "./ticks.ts";
 
 const REPORT_MS = 500;
-/** About three seconds of motion. */
-const COUNTED_FRAMES = 90;
 const SOON_MS = 100;
 const PRELOAD_VALUES_EVERY_MS = 1_000;
 const RELOAD_FONTS_MS = 1_000;
@@ -64,9 +62,7 @@ export function runOutput(
   // Looking for one starts the browser's 3D machinery: only where the answer matters.
   let isGpu: boolean | null = null;
   let screenHz: number | null = null;
-  // Counted while something moves for the first time in so large a picture.
-  const first = { drawn: 0, missed: 0 };
-  let pace: Pace = paceOf(output.frameRate, { screenHz, hasGpu: isGpu, pixels: 0, framesForOne: null });
+  let pace: Pace = paceOf(output.frameRate, screenHz);
   const endMeasuring = measureScreen((hz) => {
     screenHz = hz;
     choosePace();
@@ -112,11 +108,6 @@ export function runOutput(
   const endCameras = onCameraChosen(() => program.chooseAnew());
 
   const onFrame = (report: FrameReport) => {
-    if (pace.everyNth > 1 && first.drawn < COUNTED_FRAMES && root.dataset.moving === "yes") {
-      first.drawn++;
-      first.missed += report.missed;
-      if (first.drawn === COUNTED_FRAMES) choosePace();
-    }
     const seq = copy.state?.seq ?? 0;
     if (tally.add(report, seq)) {
       root.dataset.seq = `${seq}`;
@@ -217,8 +208,7 @@ export function runOutput(
     const pixels = widthPx * heightPx * scale ** 2;
     const { brightness, gamma } = output.trim;
     if (needsGpu(pixels) || brightness !== 1 || gamma !== 1) isGpu ??= hasGpu();
-    const forOne = first.drawn < COUNTED_FRAMES ? null : framesForOne(first.drawn, first.missed, FIRST_NTH);
-    pace = paceOf(output.frameRate, { screenHz, hasGpu: isGpu, pixels, framesForOne: forOne });
+    pace = paceOf(output.frameRate, screenHz);
     fitted?.loop.setPace(pace);
   };
 
@@ -262,7 +252,6 @@ export function runOutput(
       hasGpu: isGpu,
       screenHz,
       perSecond: pace.perSecond,
-      everyNth: pace.everyNth,
       isSecure: window.isSecureContext,
     });
   };

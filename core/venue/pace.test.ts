@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { mulberry } from "../../test-support/random.ts";
-import { framesForOne, paceOf, screenHzOf } from "./pace.ts";
+import { needsGpu, paceOf, screenHzOf } from "./pace.ts";
 
 /** Stamps of a screen as a browser gives them, to a tenth of a millisecond, some of them missed. */
 function stamps(hz: number, count: number, missedShare: number, random: () => number): number[] {
@@ -30,61 +30,28 @@ describe("how often a screen draws", () => {
 });
 
 describe("how an output draws", () => {
-  const FULL_HD = 1920 * 1080;
-  const UHD = 3840 * 2160;
-  const pace = (rate: Parameters<typeof paceOf>[0], screenHz: number | null, more = {}) =>
-    paceOf(rate, { screenHz, hasGpu: null, pixels: FULL_HD, framesForOne: null, ...more });
-
   it("as the screen draws where both are the same but for a thousandth", () => {
-    expect(pace("60", null)).toEqual({ clockMs: null, perSecond: 60, everyNth: 1 });
-    expect(pace("60", 59.94).clockMs).toBeNull();
-    expect(pace("59.94", 60).clockMs).toBeNull();
-    expect(pace("60", 59.94).perSecond).toBe(59.94);
-    expect(pace("50", 50).clockMs).toBeNull();
+    expect(paceOf("60", null)).toEqual({ clockMs: null, perSecond: 60 });
+    expect(paceOf("60", 59.94)).toEqual({ clockMs: null, perSecond: 59.94 });
+    expect(paceOf("59.94", 60)).toEqual({ clockMs: null, perSecond: 60 });
+    expect(paceOf("50", 50).clockMs).toBeNull();
   });
 
   it("by the clock where the output is slower than the screen", () => {
-    expect(pace("25", 60).clockMs).toBe(40);
-    expect(pace("50", null).clockMs).toBe(20);
-    expect(pace("60", 120).clockMs).toBeCloseTo(16.667, 3);
-    expect(pace("60", 144).perSecond).toBe(60);
+    expect(paceOf("25", 60)).toEqual({ clockMs: 40, perSecond: 25 });
+    expect(paceOf("50", null).clockMs).toBe(20);
+    expect(paceOf("60", 120).clockMs).toBeCloseTo(16.667, 3);
+    expect(paceOf("60", 144).perSecond).toBe(60);
   });
 
   it("no more often than the screen", () => {
-    expect(pace("60", 30)).toEqual({ clockMs: null, perSecond: 30, everyNth: 1 });
-    expect(pace("60", 50).perSecond).toBe(50);
+    expect(paceOf("60", 30)).toEqual({ clockMs: null, perSecond: 30 });
+    expect(paceOf("60", 50)).toEqual({ clockMs: null, perSecond: 50 });
   });
 
-  it("as slowly as it was seen to, but not below a quarter", () => {
-    const large = { hasGpu: false, pixels: UHD };
-    expect(pace("60", 60, { ...large, framesForOne: 1 }).clockMs).toBeNull();
-    expect(pace("60", 60, { ...large, framesForOne: 3 }).perSecond).toBe(20);
-    expect(pace("60", 60, { ...large, framesForOne: 9 }).perSecond).toBe(15);
-    expect(framesForOne(90, 0, 2)).toBe(2);
-    expect(framesForOne(90, 9, 2)).toBe(2);
-    expect(framesForOne(90, 60, 2)).toBe(4);
-    expect(framesForOne(90, 15, 1)).toBe(1);
-  });
-
-  it("every second frame of a large picture that no graphics processor draws", () => {
-    const halved = pace("60", 60, { hasGpu: false, pixels: UHD });
-    expect(halved.everyNth).toBe(2);
-    expect(halved.perSecond).toBe(30);
-    expect(halved.clockMs).toBeCloseTo(33.333, 3);
-    expect(pace("60", 60, { hasGpu: false, pixels: 7680 * 1080 }).everyNth).toBe(2);
-    expect(pace("60", 60, { hasGpu: true, pixels: UHD }).everyNth).toBe(1);
-    expect(pace("60", 60, { hasGpu: null, pixels: UHD }).everyNth).toBe(1);
-    expect(pace("60", 60, { hasGpu: false, pixels: FULL_HD }).everyNth).toBe(1);
-    expect(pace("60", 30, { hasGpu: false, pixels: UHD })).toEqual({
-      clockMs: null,
-      perSecond: 30,
-      everyNth: 1,
-    });
-    expect(pace("25", 60, { hasGpu: false, pixels: UHD }).everyNth).toBe(1);
-    expect(pace("60", 50, { hasGpu: false, pixels: UHD })).toEqual({
-      clockMs: 40,
-      perSecond: 25,
-      everyNth: 2,
-    });
+  it("a graphics processor matters from more than two pictures of 1920 by 1080", () => {
+    expect(needsGpu(3840 * 1080)).toBe(false);
+    expect(needsGpu(3840 * 2160)).toBe(true);
+    expect(needsGpu(7680 * 1080)).toBe(true);
   });
 });

@@ -6,65 +6,34 @@ export interface Pace {
   readonly clockMs: number | null;
   /** Frames that are drawn in a second. */
   readonly perSecond: number;
-  /** Of how many frames of its screen it draws one: a processor alone cannot put so many pixels together more often. */
-  readonly everyNth: number;
-}
-
-/** What is known of the machine and the screen of a window. */
-export interface Measured {
-  /** Frames that its screen draws in a second; null: not measured yet. */
-  readonly screenHz: number | null;
-  readonly hasGpu: boolean | null;
-  /** Pixels of its picture in its window. */
-  readonly pixels: number;
-  /** How many frames of its screen one takes to be drawn; null: nothing moved yet. */
-  readonly framesForOne: number | null;
 }
 
 /** What browsers draw where nothing is known of the screen. */
 const USUAL_HZ = 60;
 /** Rates this close are one: a screen of 59.94 Hz shows 60 frames a second as it can, and none of them twice. */
 const SAME_WITHIN = 0.02;
-/**
- * Two pictures of 1920 by 1080 and a little. Measured without a graphics processor: one of twice that width misses as many frames
- * as one of 1920; one of 3840 by 2160 took four to seven frames for each.
- */
-const MOST_PIXELS_BY_PROCESSOR = 5_000_000;
-/** It is never slower than 15 frames of 60. */
-const SLOWEST_NTH = 4;
-/** Before it was seen. */
-export const FIRST_NTH = 2;
-/** An output this slow is let be. */
-const SLOWED_ABOVE = 31;
 
 const isSame = (hz: number, screenHz: number): boolean => Math.abs(hz - screenHz) / screenHz < SAME_WITHIN;
 
-/** Whether it matters if a graphics processor draws a window of so many pixels. */
-export const needsGpu = (pixels: number): boolean => pixels > MOST_PIXELS_BY_PROCESSOR;
-
-/** Chooses how an output draws. Where an output is slower than its screen, all outputs of its rate show the same frames. */
-export function paceOf(rate: FrameRateName, { screenHz, hasGpu, pixels, framesForOne }: Measured): Pace {
+/**
+ * Chooses how an output draws. Where an output is slower than its screen, all outputs of its rate show the same frames.
+ * @param screenHz frames that the screen of its window draws in a second; null: not measured yet
+ */
+export function paceOf(rate: FrameRateName, screenHz: number | null): Pace {
   const screen = screenHz ?? USUAL_HZ;
   const own = framesPerSecond(FRAME_RATES[rate]);
-  const wanted = isSame(own, screen) ? own : Math.min(own, screen);
-  const isSlowed = hasGpu === false && needsGpu(pixels) && wanted > SLOWED_ABOVE;
-  const everyNth = isSlowed ? Math.min(SLOWEST_NTH, framesForOne ?? FIRST_NTH) : 1;
-  const perSecond = wanted / everyNth;
-  return isSame(perSecond, screen)
-    ? { clockMs: null, perSecond: screen, everyNth }
-    : { clockMs: 1_000 / perSecond, perSecond, everyNth };
+  const perSecond = isSame(own, screen) ? screen : Math.min(own, screen);
+  return { clockMs: perSecond === screen ? null : 1_000 / own, perSecond };
 }
 
-/** A few frames late do not make it slower. */
-const FORGIVEN = 0.25;
-
 /**
- * How many frames of its screen one took to be drawn while something moved.
- * @param drawn frames, at least one
- * @param missed those that should have come between them
+ * Two pictures of 1920 by 1080 and a little. Measured without a graphics processor: words and a crawl keep 60 frames a second in
+ * 3840 by 2160; with a clip beneath them each frame takes seven. To draw every second frame was tried: it mends nothing.
  */
-export const framesForOne = (drawn: number, missed: number, everyNth: number): number =>
-  Math.max(1, Math.ceil(everyNth * (1 + missed / drawn) - FORGIVEN));
+const MOST_PIXELS_BY_PROCESSOR = 5_000_000;
+
+/** Whether it matters if a graphics processor draws a picture of so many pixels. */
+export const needsGpu = (pixels: number): boolean => pixels > MOST_PIXELS_BY_PROCESSOR;
 
 /** Fewer frames than this say too little. */
 const FEWEST_STAMPS = 60;

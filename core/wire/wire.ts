@@ -103,9 +103,8 @@ export const clientMessageSchema = z.discriminatedUnion("kind", [
     hasGpu: z.boolean().nullable(),
     /** How often its screen draws; null: not measured yet. */
     screenHz: z.number().min(1).max(1_000).nullable(),
-    /** How often it draws itself while something moves, and of how many frames of its screen that is one. */
+    /** How often it draws itself while something moves. */
     perSecond: z.number().min(1).max(1_000),
-    everyNth: z.number().int().min(1).max(10),
     /** Loaded over TLS or on the server's own machine: only then can it start without the server. */
     isSecure: z.boolean(),
   }),

@@ -237,7 +237,6 @@ describe("what was shown", () => {
         hasGpu: null,
         screenHz: null,
         perSecond: 60,
-        everyNth: 1,
         isSecure: true,
       },
     });
