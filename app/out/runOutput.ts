@@ -4,7 +4,7 @@ import { settledUntil } from "../../core/compose/stillUntil.ts";
 import type { ShowState } from "../../core/show/state.ts";
 import { NO_CHAINS, pageTable, withValuesOf } from "../../core/values/liveChain.ts";
 import { needsGpu, type Pace, paceOf } from "../../core/venue/pace.ts";
-import { canvasOf, type Output, pictureSize } from "../../core/venue/plan.ts";
+import { canvasOf, type Output } from "../../core/venue/plan.ts";
 import { hasGpu } from "../../painters/hasGpu.ts";
 import { isSameProgram } from "../../painters/program/shownSource.ts";
 import { type FrameReport, StageLoop } from "../../painters/stageLoop.ts";
@@ -202,10 +202,7 @@ export function runOutput(
 
   /** By what its window and its screen are now. */
   const choosePace = () => {
-    const { widthPx, heightPx } = pictureSize(output);
-    const ratio = window.devicePixelRatio;
-    const scale = Math.min((window.innerWidth * ratio) / widthPx, (window.innerHeight * ratio) / heightPx);
-    const pixels = widthPx * heightPx * scale ** 2;
+    const pixels = window.innerWidth * window.innerHeight * window.devicePixelRatio ** 2;
     const { brightness, gamma } = output.trim;
     if (needsGpu(pixels) || brightness !== 1 || gamma !== 1) isGpu ??= hasGpu();
     pace = paceOf(output.frameRate, screenHz);

@@ -27,6 +27,16 @@ describe("how often a screen draws", () => {
     expect(screenHzOf(Array.from({ length: 200 }, () => (at += 5 + 40 * random())))).toBeNull();
     expect(screenHzOf(Array.from({ length: 200 }, () => 5))).toBeNull();
   });
+
+  it("is not said of a machine that misses most of them: half of a screen's rate would pass for all of it", () => {
+    const random = mulberry(11);
+    let at = 0;
+    const busy = Array.from({ length: 130 }, () => {
+      at += random() < 0.2 ? 16.7 : 33.3;
+      return at;
+    });
+    expect(screenHzOf(busy)).toBeNull();
+  });
 });
 
 describe("how an output draws", () => {

@@ -42,21 +42,21 @@ const FEWEST_STAMPS = 60;
  * How often a screen draws, from the times of its frames. Some are missed on a busy machine: each step counts as so many frames as
  * fit into it.
  * @param stampsMs times of frames one after another, ms
- * @returns frames in a second; null where there are too few, or they are no multiples of one frame
+ * @returns frames in a second; null where there are too few, or more than half of them came late
  */
 export function screenHzOf(stampsMs: readonly number[]): number | null {
   if (stampsMs.length < FEWEST_STAMPS) return null;
   const steps = stampsMs.slice(1).map((at, i) => at - (stampsMs[i] as number));
-  // The shorter ones are single frames; the very shortest may be a late one before one in time.
-  const single = [...steps].sort((a, b) => a - b)[Math.floor(steps.length / 4)] as number;
+  // The shortest are single frames; one of them may be a late one before one in time.
+  const single = [...steps].sort((a, b) => a - b)[Math.floor(steps.length / 10)] as number;
   if (!(single > 1)) return null;
   let frames = 0;
-  let near = 0;
+  let singles = 0;
   for (const step of steps) {
     const count = Math.round(step / single);
     frames += count;
-    if (Math.abs(step / single - count) < 0.2) near++;
+    if (count === 1 && Math.abs(step / single - 1) < 0.2) singles++;
   }
-  if (near < steps.length * 0.7) return null;
+  if (singles < steps.length / 2) return null;
   return (1_000 * frames) / ((stampsMs.at(-1) as number) - (stampsMs[0] as number));
 }
